@@ -1,0 +1,56 @@
+import { Decimal as BaseDecimal } from 'decimal.js';
+
+/**
+ * Arbitrary-precision decimal number used for every amount, count and rate.
+ *
+ * Sixty significant digits keep products of growth over 120 months and rates exact far below the cent;
+ * halves are rounded away from zero (decision file §5, Rounding).
+ */
+export const Decimal = BaseDecimal.clone({
+  precision: 60,
+  rounding: BaseDecimal.ROUND_HALF_UP,
+  toExpNeg: -1000,
+  toExpPos: 1000,
+});
+
+export type Decimal = BaseDecimal;
+
+export const ZERO: Decimal = new Decimal(0);
+export const ONE: Decimal = new Decimal(1);
+export const HUNDRED: Decimal = new Decimal(100);
+
+/**
+ * Reads a decimal string of a decision file.
+ *
+ * @param text - a plain decimal such as `"29.00"`
+ * @returns the exact number
+ * @throws if the text is not a number (files are validated before they get here)
+ * @example decimal('2.70').times(2).toString() // '5.4'
+ */
+export function decimal(text: string | number): Decimal {
+  return new Decimal(text);
+}
+
+/**
+ * Percent as a factor.
+ *
+ * @example fraction('2.5').toString() // '0.025'
+ */
+export function fraction(percent: string | Decimal): Decimal {
+  return new Decimal(percent).div(HUNDRED);
+}
+
+/** Adds up any number of amounts; 0 for none. */
+export function sum(amounts: Iterable<Decimal>): Decimal {
+  let total = ZERO;
+  for (const amount of amounts) total = total.plus(amount);
+  return total;
+}
+
+/**
+ * Removes the dust that a non-terminating division leaves behind (10 ÷ 3 × 3), so that steps such as a
+ * package, a band's edge or a limit are taken where the exact quantity stands.
+ */
+export function settle(quantity: Decimal): Decimal {
+  return quantity.toDecimalPlaces(40);
+}

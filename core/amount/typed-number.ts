@@ -1,0 +1,69 @@
+/** What a person's typing was read as: the plain decimal, or what is wrong with it. */
+export type TypedNumber = { ok: true; value: string } | { ok: false; problem: string };
+
+/** What a field accepts; bounds are inclusive, in the unit of the field. */
+export interface NumberRange {
+  least?: number;
+  most?: number;
+  /** What is wanted, as it completes "… is wanted", such as "an amount in EUR". */
+  wanted: string;
+  /** Whether only whole numbers make sense. */
+  whole?: boolean;
+}
+
+const GROUPED = /^(-?)(\d{1,3}(?:[ \u00a0\u202f'’]\d{3})+|\d+)([.,]\d*)?$/;
+const BOTH_SEPARATORS = /^(-?)(\d{1,3}(?:([.,])\d{3})+)([.,])(\d+)$/;
+const REPEATED_GROUPS = /^(-?)(\d{1,3}(?:([.,])\d{3})(?:\3\d{3})+)$/;
+
+/**
+ * Reads a number as people type it: with a decimal point or comma, with or without groups of thousands.
+ *
+ * "1,234" can be one thousand or one and a bit; it is refused with both readings rather than guessed.
+ *
+ * @param text - what was typed
+ * @param range - bounds and what is wanted, for the message
+ * @returns the plain decimal string (`"1234.5"`), or the problem in words
+ * @example readTypedNumber('1.234,50', { wanted: 'an amount' }) // { ok: true, value: '1234.50' }
+ */
+export function readTypedNumber(text: string, range: NumberRange): TypedNumber {
+  const typed = text.trim();
+  if (typed === '') return refuse(`Empty: ${range.wanted} is wanted.`);
+  const plain = plainDecimal(typed);
+  if (plain === null) return refuse(`“${typed}” is not a number: ${range.wanted} is wanted.`);
+  if (plain === 'ambiguous') {
+    const digits = typed.replace(/[.,]/, '');
+    return refuse(`“${typed}” can be read two ways: write ${digits} or ${typed.replace(',', '.')}0.`);
+  }
+  return inRange(plain, range);
+}
+
+function inRange(plain: string, range: NumberRange): TypedNumber {
+  const value = Number(plain);
+  if (range.whole && !Number.isInteger(value)) return refuse(`A whole number is wanted: ${range.wanted}.`);
+  if (range.least !== undefined && value < range.least)
+    return refuse(`${plain} is too little: ${range.wanted}, ${range.least} or more, is wanted.`);
+  if (range.most !== undefined && value > range.most)
+    return refuse(`${plain} is too much: ${range.wanted}, at most ${range.most}, is wanted.`);
+  return { ok: true, value: plain };
+}
+
+function plainDecimal(typed: string): string | 'ambiguous' | null {
+  const both = BOTH_SEPARATORS.exec(typed);
+  if (both && both[3] !== both[4]) return join(both[1], both[2], both[5]);
+  const repeated = REPEATED_GROUPS.exec(typed);
+  if (repeated) return join(repeated[1], repeated[2], undefined);
+  const simple = GROUPED.exec(typed) ?? /^(-?)()([.,]\d+)$/.exec(typed);
+  if (!simple) return null;
+  const [, sign, whole = '', part = ''] = simple;
+  if (/^[1-9]\d{0,2}$/.test(whole) && part.length === 4) return 'ambiguous';
+  return join(sign, whole, part.slice(1));
+}
+
+function join(sign = '', whole = '', part = ''): string {
+  const digits = whole.replace(/\D/g, '').replace(/^0+(?=\d)/, '') || '0';
+  return `${sign}${digits}${part === '' ? '' : `.${part}`}`;
+}
+
+function refuse(problem: string): TypedNumber {
+  return { ok: false, problem };
+}

@@ -1,0 +1,48 @@
+/** A calendar month, `YYYY-MM`. */
+export type Month = string;
+
+const PATTERN = /^(\d{4})-(0[1-9]|1[0-2])$/;
+
+/** Whether the text is a calendar month written `YYYY-MM`. */
+export function isMonth(text: string): boolean {
+  return PATTERN.test(text);
+}
+
+/**
+ * The month a number of months later.
+ *
+ * @param month - `YYYY-MM`
+ * @param count - months to add, may be negative
+ * @throws RangeError if the text is not a month
+ * @example addMonths('2027-11', 3) // '2028-02'
+ */
+export function addMonths(month: Month, count: number): Month {
+  const [year, ordinal] = parts(month);
+  const absolute = year * 12 + (ordinal - 1) + count;
+  const laterYear = Math.floor(absolute / 12);
+  return `${String(laterYear).padStart(4, '0')}-${String(absolute - laterYear * 12 + 1).padStart(2, '0')}`;
+}
+
+/**
+ * The months of a horizon, in order.
+ *
+ * @example monthsFrom('2027-12', 2) // ['2027-12', '2028-01']
+ */
+export function monthsFrom(start: Month, count: number): Month[] {
+  return Array.from({ length: count }, (_, index) => addMonths(start, index));
+}
+
+/**
+ * Which month of the year it is, January being 0.
+ *
+ * @example monthOfYear('2027-03') // 2
+ */
+export function monthOfYear(month: Month): number {
+  return parts(month)[1] - 1;
+}
+
+function parts(month: Month): [year: number, ordinal: number] {
+  const match = PATTERN.exec(month);
+  if (!match) throw new RangeError(`“${month}” is not a month; YYYY-MM is wanted`);
+  return [Number(match[1]), Number(match[2])];
+}

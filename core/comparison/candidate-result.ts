@@ -1,0 +1,107 @@
+import { decimal, type Decimal, ONE, sum, ZERO, fraction } from '../amount/decimal';
+import { moneyText, roundMoney } from '../amount/currencies';
+import type { Candidate } from '../decision-file/candidate-schema';
+import type { MonthlyForecast } from '../forecast/forecast';
+import { type Ledger, ledgerOf } from '../pricing/ledger';
+import type { Bucket } from '../pricing/ledger-line';
+import { exceededLimits } from '../pricing/limits';
+import { unmetMusts } from '../pricing/needs';
+import { streamsWithoutPaymentFee } from '../pricing/no-payment-fee';
+import { liftScale, type Pricing } from '../pricing/pricing';
+
+/** What the computation says of one candidate (decision file §7); amounts in base currency. */
+export interface CandidateResult {
+  id: string;
+  total: string;
+  /** Totals by bucket, without those that add up to 0. */
+  buckets: Partial<Record<Bucket, string>>;
+  monthly: string[];
+  /** Total ÷ orders, 4 places; null without orders. */
+  perOrder: string | null;
+  /** Total in percent of sales, 4 places; null without orders. */
+  shareOfSales: string | null;
+  /** What is left of net sales after goods, refunds and the total. */
+  keep: string;
+  /** Paid for months past the horizon. */
+  prepaid: string;
+  outgrown: { month: string; limit: string } | null;
+  missing: string[];
+  unclear: string[];
+  unknown: string[];
+  noPaymentFee: string[];
+  usable: boolean;
+}
+
+/** A candidate's ledger together with its result; the result is derived from the ledger alone. */
+export interface PricedCandidate {
+  readonly ledger: Ledger;
+  readonly result: CandidateResult;
+}
+
+/**
+ * Prices a candidate over the whole horizon.
+ *
+ * @param scale - multiplies expected orders and subscribers, default 1
+ */
+export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE): PricedCandidate {
+  const ledger = ledgerOf(pricing, candidate, scale);
+  const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
+  const { currency } = pricing.file;
+  const money = (amount: Decimal) => moneyText(amount, currency);
+  const total = sum(ledger.lines.map((line) => line.amount));
+  const orders = sum(forecast.orders);
+  const sales = sum(forecast.sales);
+  const outgrown = exceededLimits(pricing, candidate, scale)[0];
+  const { missing, unclear } = unmetMusts(pricing, candidate);
+  const result: CandidateResult = {
+    id: candidate.id,
+    total: money(total),
+    buckets: bucketTotals(ledger, money),
+    monthly: monthlyTotals(ledger, pricing.file.months).map(money),
+    perOrder: orders.isZero() ? null : total.div(orders).toFixed(4),
+    shareOfSales: sales.isZero() ? null : total.div(sales).times(100).toFixed(4),
+    keep: money(roundMoney(keptBeforeCosts(forecast), currency).minus(total)),
+    prepaid: money(prepaid(pricing, ledger)),
+    outgrown: outgrown ? { month: forecast.months[outgrown.month] ?? '', limit: outgrown.limit } : null,
+    missing: [...missing],
+    unclear: [...unclear],
+    unknown: [...ledger.unknown],
+    noPaymentFee: streamsWithoutPaymentFee(pricing, candidate),
+    usable: missing.length === 0 && unclear.length === 0 && outgrown === undefined,
+  };
+  return { ledger, result };
+}
+
+function bucketTotals(ledger: Ledger, money: (amount: Decimal) => string): Partial<Record<Bucket, string>> {
+  const totals = new Map<Bucket, Decimal>();
+  for (const { bucket, amount } of ledger.lines) totals.set(bucket, (totals.get(bucket) ?? ZERO).plus(amount));
+  const shown = [...totals].filter(([, amount]) => !amount.isZero()).sort(([a], [b]) => (a < b ? -1 : 1));
+  return Object.fromEntries(shown.map(([bucket, amount]) => [bucket, money(amount)]));
+}
+
+function monthlyTotals(ledger: Ledger, months: number): Decimal[] {
+  const totals = new Array<Decimal>(months).fill(ZERO);
+  for (const { month, amount } of ledger.lines) totals[month] = (totals[month] ?? ZERO).plus(amount);
+  return totals;
+}
+
+/** Σ orders × order value without sales tax × margin × (1 − refunds) (decision file §7, `keep`). */
+function keptBeforeCosts(forecast: MonthlyForecast): Decimal {
+  return sum(
+    forecast.streams.map((stream) => {
+      const netSales = sum(stream.orders.map((orders, month) => orders.times(stream.netOrderValue[month] ?? ZERO)));
+      return netSales.times(fraction(stream.stream.margin ?? '100')).times(ONE.minus(stream.refunded));
+    }),
+  );
+}
+
+/** Of all payments for terms and extras, the part for months past the horizon (decision file §7, `prepaid`). */
+function prepaid(pricing: Pricing, ledger: Ledger): Decimal {
+  const { months: horizon, currency } = pricing.file;
+  const parts = ledger.payments
+    .filter(({ covers, month }) => covers > 0 && month + covers > horizon)
+    .map(({ charged, covers, month, currency: paidIn }) =>
+      charged.times(decimal(month + covers - horizon)).div(covers).times(pricing.rate(paidIn)),
+    );
+  return roundMoney(sum(parts), currency);
+}

@@ -1,0 +1,172 @@
+import { Decimal } from '../amount/decimal';
+import type { Candidate } from './candidate-schema';
+import { chargeProblems } from './charge-references';
+import { type Checker, checker } from './checker';
+import type { Forecast } from './forecast-schema';
+import type { Addon, Charge, SharedAddon, Term } from './price-sheet-schema';
+import type { Problem } from './problems';
+import type { DecisionFile } from './schema';
+
+/** Names that quantities have by themselves; no driver may take the first two. */
+const RESERVED_QUANTITIES = ['orders', 'sales'];
+
+/**
+ * What a schema cannot say: identifiers that exist and are unique, currencies with a rate, shares that add up
+ * to 100, bands in order (decision file, Conventions).
+ */
+export function referenceProblems(file: DecisionFile): Problem[] {
+  const check = checker(file);
+  checkCurrencies(file, check);
+  checkForecast(file.forecast, check);
+  checkPriceSheets(file, check);
+  file.candidates.forEach((candidate, index) => checkCandidate(file, candidate, ['candidates', index], check));
+  check.unique(file.candidates.map((candidate, index) => [candidate.id, ['candidates', index, 'id']]));
+  checkQuestions(file, check);
+  return check.problems;
+}
+
+function checkCurrencies(file: DecisionFile, check: Checker): void {
+  const has = (code: string) => code === file.currency || Object.hasOwn(file.rates ?? {}, code);
+  const wanted = (code: string) => `a rate for ${code} in rates is wanted, or another currency`;
+  const need = (code: string | undefined, path: PropertyKey[]) => {
+    if (code !== undefined && !has(code)) check.problem(path, wanted(code));
+  };
+  if (file.rates && Object.hasOwn(file.rates, file.currency) && !new Decimal(file.rates[file.currency] ?? 1).eq(1))
+    check.problem(['rates', file.currency], 'the base currency is worth 1 of itself');
+  file.offers.forEach((offer, o) => {
+    offer.plans.forEach((plan, p) => need(plan.currency, ['offers', o, 'plans', p, 'currency']));
+    offer.addons?.forEach((addon, a) => need(addon.currency, ['offers', o, 'addons', a, 'currency']));
+  });
+  file.addons?.forEach((addon, a) => need(addon.currency, ['addons', a, 'currency']));
+  file.processors?.forEach((processor, p) => need(processor.currency, ['processors', p, 'currency']));
+  file.candidates.forEach((candidate, c) =>
+    candidate.extras?.forEach((extra, e) => need(extra.currency, ['candidates', c, 'extras', e, 'currency'])),
+  );
+}
+
+function checkForecast(forecast: Forecast, check: Checker): void {
+  const streamIds = forecast.streams.map((stream) => stream.id);
+  check.unique(forecast.streams.map((stream, index) => [stream.id, ['forecast', 'streams', index, 'id']]));
+  forecast.streams.forEach((stream, index) => {
+    const path = ['forecast', 'streams', index];
+    const subscription = stream.kind === 'subscription';
+    if (subscription && !stream.subscribers) check.problem([...path, 'subscribers'], 'subscribers are wanted');
+    if (subscription && stream.orders !== undefined)
+      check.problem([...path, 'orders'], 'a subscription has subscribers instead of orders');
+    if (!subscription && stream.orders === undefined) check.problem([...path, 'orders'], 'orders are wanted');
+    if (!subscription && stream.subscribers)
+      check.problem([...path, 'subscribers'], 'only a subscription has subscribers');
+    if (stream.cards && !sharesAddUp(Object.values(stream.cards)))
+      check.problem([...path, 'cards'], 'shares that add up to 100 are wanted');
+  });
+  const drivers = forecast.drivers ?? {};
+  for (const [id, driver] of Object.entries(drivers)) {
+    const path = ['forecast', 'drivers', id];
+    if (RESERVED_QUANTITIES.includes(id)) check.problem(path, 'another name is wanted: this quantity exists by itself');
+    if (typeof driver !== 'object' || !('per' in driver)) continue;
+    const other = Object.hasOwn(drivers, driver.per) ? drivers[driver.per] : undefined;
+    const isSeries = other !== undefined && (typeof other === 'string' || !('per' in other));
+    const builtIn = RESERVED_QUANTITIES.includes(driver.per) || (driver.per === 'subscribers' && other === undefined);
+    if (!builtIn && !isSeries)
+      check.problem([...path, 'per'], 'orders, sales, subscribers or a quantity that is a series is wanted');
+    if (driver.streams && !builtIn) check.problem([...path, 'streams'], 'only orders, sales and subscribers have streams');
+    driver.streams?.forEach((id, index) => check.exists(id, streamIds, [...path, 'streams', index], 'stream'));
+  }
+}
+
+function sharesAddUp(shares: string[]): boolean {
+  return Decimal.sum(0, ...shares).eq(100);
+}
+
+function checkPriceSheets(file: DecisionFile, check: Checker): void {
+  const plans: Array<[string, PropertyKey[]]> = [];
+  const addons: Array<[string, PropertyKey[]]> = [];
+  const charges: Array<[string, PropertyKey[]]> = [];
+  const collect = (list: Charge[] | undefined, path: PropertyKey[]) =>
+    list?.forEach((charge, index) => {
+      charges.push([charge.id, [...path, 'charges', index, 'id']]);
+      chargeProblems(file.forecast, charge, [...path, 'charges', index], check);
+    });
+  const collectAddon = (addon: Addon | SharedAddon, path: PropertyKey[]) => {
+    addons.push([addon.id, [...path, 'id']]);
+    checkTerms(addon.terms ?? [], path, check);
+    collect(addon.charges, path);
+  };
+  file.offers.forEach((offer, o) => {
+    offer.plans.forEach((plan, p) => {
+      const path = ['offers', o, 'plans', p];
+      plans.push([plan.id, [...path, 'id']]);
+      checkTerms(plan.terms, path, check);
+      collect(plan.charges, path);
+    });
+    offer.addons?.forEach((addon, a) => collectAddon(addon, ['offers', o, 'addons', a]));
+  });
+  const offerIds = file.offers.map((offer) => offer.id);
+  file.addons?.forEach((addon, a) => {
+    collectAddon(addon, ['addons', a]);
+    addon.worksWith?.forEach((id, index) => check.exists(id, offerIds, ['addons', a, 'worksWith', index], 'offer'));
+  });
+  file.processors?.forEach((processor, p) => {
+    collect(processor.charges, ['processors', p]);
+    if (processor.id === 'own') check.problem(['processors', p, 'id'], '"own" means the platform itself; another id is wanted');
+  });
+  check.unique(offerIds.map((id, index) => [id, ['offers', index, 'id']]));
+  check.unique((file.processors ?? []).map((processor, index) => [processor.id, ['processors', index, 'id']]));
+  for (const kind of [plans, addons, charges]) check.unique(kind);
+}
+
+function checkTerms(terms: Term[], path: PropertyKey[], check: Checker): void {
+  check.unique(terms.map((term, index) => [term.id, [...path, 'terms', index, 'id']]));
+}
+
+function checkCandidate(file: DecisionFile, candidate: Candidate, path: PropertyKey[], check: Checker): void {
+  const plans = new Map(file.offers.flatMap((offer) => offer.plans.map((plan) => [plan.id, { offer, plan }] as const)));
+  const addons = new Map<string, { addon: Addon; worksWith: readonly string[] | undefined }>();
+  for (const offer of file.offers)
+    for (const addon of offer.addons ?? []) addons.set(addon.id, { addon, worksWith: [offer.id] });
+  for (const addon of file.addons ?? []) addons.set(addon.id, { addon, worksWith: addon.worksWith });
+  const offersUsed = new Set<string>();
+  candidate.plans.forEach((used, index) => {
+    const found = plans.get(used.plan);
+    const at = [...path, 'plans', index];
+    if (!found) return check.exists(used.plan, [...plans.keys()], [...at, 'plan'], 'plan');
+    offersUsed.add(found.offer.id);
+    check.exists(used.term, found.plan.terms.map((term) => term.id), [...at, 'term'], 'term of this plan');
+  });
+  candidate.addons?.forEach((used, index) => {
+    const found = addons.get(used.addon);
+    const at = [...path, 'addons', index];
+    if (!found) return check.exists(used.addon, [...addons.keys()], [...at, 'addon'], 'add-on');
+    const terms = found.addon.terms ?? [];
+    if (used.term === undefined && terms.length > 0) check.problem([...at, 'term'], 'a term of this add-on is wanted');
+    if (used.term !== undefined) check.exists(used.term, terms.map((term) => term.id), [...at, 'term'], 'term of this add-on');
+    if (found.worksWith && !found.worksWith.some((id) => offersUsed.has(id)))
+      check.problem([...at, 'addon'], 'an add-on that works with a plan of this candidate is wanted');
+  });
+  checkPayments(file, candidate, path, check);
+}
+
+function checkPayments(file: DecisionFile, candidate: Candidate, path: PropertyKey[], check: Checker): void {
+  const known = ['own', ...(file.processors ?? []).map((processor) => processor.id)];
+  const { payments } = candidate;
+  if (payments === undefined) return;
+  const at = [...path, 'payments'];
+  if (typeof payments === 'string') return check.exists(payments, known, at, 'processor');
+  payments.forEach((rule, index) => {
+    check.exists(rule.use, known, [...at, index, 'use'], 'processor');
+    const last = index === payments.length - 1;
+    if (last && (rule.channels || rule.cards)) check.problem([...at, index], 'the last rule has no conditions');
+  });
+}
+
+function checkQuestions(file: DecisionFile, check: Checker): void {
+  const candidates = file.candidates.map((candidate) => candidate.id);
+  file.breakEven?.pairs.forEach((pair, index) =>
+    pair.forEach((id, side) => check.exists(id, candidates, ['breakEven', 'pairs', index, side], 'candidate')),
+  );
+  for (const question of ['breakEven', 'cheapestAt'] as const) {
+    const asked = file[question];
+    if (asked && new Decimal(asked.from ?? '0.05').gte(asked.to ?? '20'))
+      check.problem([question, 'to'], 'a scale above from is wanted');
+  }
+}

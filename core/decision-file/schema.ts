@@ -1,0 +1,41 @@
+import * as z from 'zod';
+import { amount, currencyCode, decimalField, label, monthField, slug, wholeNumber } from './amounts';
+import { candidateSchema, needSchema } from './candidate-schema';
+import { forecastSchema, ratesSchema } from './forecast-schema';
+import { offerSchema, processorSchema, sharedAddonSchema } from './price-sheet-schema';
+
+const scaleRange = { from: decimalField({ above: '0' }).optional(), to: decimalField({ above: '0' }).optional() };
+
+/** The frame of a decision, shared by the decision file and the stored decision. */
+export const frameFields = {
+  name: label,
+  currency: currencyCode,
+  start: monthField,
+  months: wholeNumber(1, 120),
+  basis: z.enum(['paid', 'spread']).optional(),
+  rates: ratesSchema.optional(),
+  feeTax: amount.optional(),
+  hourValue: amount.optional(),
+};
+
+/** Questions a file may ask besides the totals (decision file §8). Routes and proposals follow with their rules. */
+export const questionFields = {
+  breakEven: z.strictObject({ pairs: z.array(z.tuple([slug, slug])), ...scaleRange }).optional(),
+  cheapestAt: z.strictObject(scaleRange).optional(),
+};
+
+/** The decision file (decision file §1): everything a decision is computed from, in one document. */
+export const decisionFileSchema = z.strictObject({
+  format: z.literal('venalis.decision', '"venalis.decision" is wanted'),
+  version: z.literal(1, '1 is wanted'),
+  ...frameFields,
+  forecast: forecastSchema,
+  needs: z.array(needSchema).optional(),
+  offers: z.array(offerSchema),
+  addons: z.array(sharedAddonSchema).optional(),
+  processors: z.array(processorSchema).optional(),
+  candidates: z.array(candidateSchema),
+  ...questionFields,
+});
+
+export type DecisionFile = z.output<typeof decisionFileSchema>;

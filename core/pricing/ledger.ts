@@ -1,0 +1,107 @@
+import { type Decimal, decimal, fraction, ONE, sum, ZERO } from '../amount/decimal';
+import { roundMoney } from '../amount/currencies';
+import type { Candidate } from '../decision-file/candidate-schema';
+import { type CandidateCharge, candidateCharges } from './candidate-charges';
+import { chargeAmounts, isChargeNotKnown } from './charge-amount';
+import { chargeBasis } from './charge-quantity';
+import type { LedgerLine } from './ledger-line';
+import { paymentLines } from './payment-lines';
+import { findTerm, isTermNotKnown, paymentSchedule, type ScheduledPayment } from './payment-schedule';
+import { liftScale, type Pricing } from './pricing';
+import { processingOf } from './processing';
+
+/** Everything a candidate costs over the horizon, line by line (decision file §5, Ledger). */
+export interface Ledger {
+  readonly candidate: Candidate;
+  readonly lines: readonly LedgerLine[];
+  /** The payments behind the lines of terms, joining fees and extras. */
+  readonly payments: readonly ScheduledPayment[];
+  /** Ids of plans, add-ons and charges whose price is not known, sorted; the total is then a lower bound. */
+  readonly unknown: readonly string[];
+}
+
+/**
+ * The ledger of a candidate that joins in the first month and stays over the whole horizon.
+ *
+ * @param pricing - the prepared decision file
+ * @param candidate - one of its candidates, or a proposed one
+ * @param scale - multiplies expected orders and subscribers, default 1 (decision file §2)
+ */
+export function ledgerOf(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE): Ledger {
+  const payments = paymentSchedule(pricing, candidate);
+  const charges = candidateCharges(pricing, candidate);
+  const lines = [
+    ...paymentLines(pricing, payments),
+    ...chargeLines(pricing, candidate, charges, scale),
+    ...timeLines(pricing, candidate),
+  ];
+  return {
+    candidate,
+    lines: [...lines, ...taxLines(pricing, lines)],
+    payments,
+    unknown: notKnown(pricing, candidate, charges),
+  };
+}
+
+function chargeLines(
+  pricing: Pricing,
+  candidate: Candidate,
+  charges: readonly CandidateCharge[],
+  scale: Decimal,
+): LedgerLine[] {
+  const processing = processingOf(candidate);
+  const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
+  return charges
+    .filter(({ charge }) => !isChargeNotKnown(charge))
+    .flatMap(({ charge, owner }) => {
+      const rate = pricing.rate(owner.currency);
+      const amounts = chargeAmounts(chargeBasis(charge, owner, processing, forecast, rate));
+      return amounts.map<LedgerLine>((unrounded, month) => {
+        const charged = roundMoney(charge.credit ? unrounded.neg() : unrounded, owner.currency);
+        return {
+          month,
+          bucket: charge.credit ? 'credit' : (charge.bucket ?? 'transaction'),
+          source: { kind: 'charge', owner: owner.kind, id: owner.id, charge: charge.id },
+          currency: owner.currency,
+          charged,
+          amount: roundMoney(charged.times(rate), pricing.file.currency),
+          taxExcluded: owner.taxExcluded,
+        };
+      });
+    });
+}
+
+/** Each month's own time: hours × hourValue, the set-up hours in the first month (decision file §5). */
+function timeLines({ file }: Pricing, candidate: Candidate): LedgerLine[] {
+  const setup = decimal(candidate.hours?.setup ?? '0');
+  const monthly = decimal(candidate.hours?.monthly ?? '0');
+  if (setup.isZero() && monthly.isZero()) return [];
+  return Array.from({ length: file.months }, (_, month) => {
+    const hours = month === 0 ? setup.plus(monthly) : monthly;
+    const amount = roundMoney(hours.times(file.hourValue ?? '0'), file.currency);
+    return { month, bucket: 'time', source: { kind: 'time' }, currency: file.currency, charged: amount, amount, taxExcluded: false };
+  });
+}
+
+/** One tax line a month on what was quoted without tax, credits included (decision file §5, Ledger). */
+function taxLines({ file }: Pricing, lines: readonly LedgerLine[]): LedgerLine[] {
+  const rate = fraction(file.feeTax ?? '0');
+  if (rate.isZero()) return [];
+  const taxed = lines.filter((line) => line.taxExcluded);
+  return Array.from({ length: file.months }, (_, month) => {
+    const base = sum(taxed.filter((line) => line.month === month).map((line) => line.amount));
+    const amount = roundMoney(base.times(rate), file.currency);
+    return { month, bucket: 'tax', source: { kind: 'tax' }, currency: file.currency, charged: amount, amount, taxExcluded: false } as const;
+  }).filter((line) => !line.amount.eq(ZERO));
+}
+
+function notKnown(pricing: Pricing, candidate: Candidate, charges: readonly CandidateCharge[]): string[] {
+  const plans = candidate.plans
+    .filter(({ plan, term }) => isTermNotKnown(findTerm(pricing.plan(plan).plan.terms, term)))
+    .map(({ plan }) => plan);
+  const addons = (candidate.addons ?? [])
+    .filter(({ addon, term }) => term !== undefined && isTermNotKnown(findTerm(pricing.addon(addon).terms ?? [], term)))
+    .map(({ addon }) => addon);
+  const unpriced = charges.filter(({ charge }) => isChargeNotKnown(charge)).map(({ charge }) => charge.id);
+  return [...new Set([...plans, ...addons, ...unpriced])].sort();
+}

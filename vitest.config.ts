@@ -1,0 +1,5 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: { include: ['{core,data,app,cli,scripts,workers}/**/*.test.{ts,tsx}'], environment: 'node' },
+});
