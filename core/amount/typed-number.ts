@@ -30,7 +30,7 @@ export function readTypedNumber(text: string, range: NumberRange): TypedNumber {
   if (typed === '') return refuse(`Empty: ${range.wanted} is wanted.`);
   const plain = plainDecimal(typed);
   if (plain === null) return refuse(`“${typed}” is not a number: ${range.wanted} is wanted.`);
-  if (plain === 'ambiguous') {
+  if (plain === AMBIGUOUS) {
     const digits = typed.replace(/[.,]/, '');
     return refuse(`“${typed}” can be read two ways: write ${digits} or ${typed.replace(',', '.')}0.`);
   }
@@ -47,7 +47,9 @@ function inRange(plain: string, range: NumberRange): TypedNumber {
   return { ok: true, value: plain };
 }
 
-function plainDecimal(typed: string): string | 'ambiguous' | null {
+const AMBIGUOUS = Symbol('can be read two ways');
+
+function plainDecimal(typed: string): string | typeof AMBIGUOUS | null {
   const both = BOTH_SEPARATORS.exec(typed);
   if (both && both[3] !== both[4]) return join(both[1], both[2], both[5]);
   const repeated = REPEATED_GROUPS.exec(typed);
@@ -55,7 +57,7 @@ function plainDecimal(typed: string): string | 'ambiguous' | null {
   const simple = GROUPED.exec(typed) ?? /^(-?)()([.,]\d+)$/.exec(typed);
   if (!simple) return null;
   const [, sign, whole = '', part = ''] = simple;
-  if (/^[1-9]\d{0,2}$/.test(whole) && part.length === 4) return 'ambiguous';
+  if (/^[1-9]\d{0,2}$/.test(whole) && part.length === 4) return AMBIGUOUS;
   return join(sign, whole, part.slice(1));
 }
 

@@ -1,0 +1,33 @@
+// The rooms of docs/architecture.md and what each may import.
+const rule = (name, comment, from, to) => ({ name, comment, severity: 'error', from, to });
+const tests = '\\.test\\.tsx?$';
+
+/** @type {import('dependency-cruiser').IConfiguration} */
+export default {
+  forbidden: [
+    rule('core-is-alone', 'The core imports nothing of ours.', { path: '^core/', pathNot: tests }, { path: '^(app|data|workers|world|cli|demo|scripts|bench|e2e)/' }),
+    rule(
+      'core-is-pure',
+      'The core has no interface code, no Node.js and no database.',
+      { path: '^core/', pathNot: tests },
+      { path: '^node:|node_modules/(react|antd|@ant-design|echarts|kysely|better-sqlite3|express)', dependencyTypesNot: ['type-only'] },
+    ),
+    rule('core-has-no-node', 'The core runs in a browser.', { path: '^core/', pathNot: tests }, { dependencyTypes: ['core'] }),
+    rule('data-knows-core', 'Data imports the core only.', { path: '^data/', pathNot: tests }, { path: '^(app|workers|world|cli)/' }),
+    rule('workers-know-core', 'Workers and the command line import the core only.', { path: '^(workers|cli)/' }, { path: '^(app|data|world)/' }),
+    rule(
+      'data-on-the-server',
+      'The application reaches data only in loaders and actions, which are taken out of the browser’s code, and in server files; elsewhere by type.',
+      { path: '^app/', pathNot: ['^app/server/', '^app/routes/', tests] },
+      { path: '^data/', dependencyTypesNot: ['type-only'] },
+    ),
+    rule('no-circles', 'No module depends on itself.', {}, { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.react-router|^build/' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: 'specify',
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default'], extensions: ['.ts', '.tsx', '.js', '.mjs'] },
+  },
+};

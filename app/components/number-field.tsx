@@ -1,0 +1,87 @@
+import { Input } from 'antd';
+import { useId, useState } from 'react';
+import { type NumberRange, readTypedNumber } from '#core/amount/typed-number';
+import { useWriter } from '../locale/locale';
+import { useWorkbench } from '../workbench/workbench-context';
+
+interface NumberFieldProps {
+  /** Unique in the decision; texts that cannot be read are kept under it. */
+  fieldKey: string;
+  label: string;
+  /** Whether the label stands elsewhere, such as in a table's headers. */
+  labelHidden?: boolean;
+  /** A decimal; null = charged but not known; undefined = nothing stated. */
+  value: string | null | undefined;
+  range: NumberRange;
+  /** Whether the field may be left empty, and whether "?" may stand for not known. */
+  optional?: boolean;
+  mayBeUnknown?: boolean;
+  prefix?: string | undefined;
+  suffix?: string | undefined;
+  placeholder?: string | undefined;
+  hint?: string | undefined;
+  large?: boolean;
+  onChange(value: string | null | undefined): void;
+}
+
+/**
+ * A number as people type it, with point or comma. Every readable figure counts at once; one that cannot be read
+ * keeps the last good figure, says what is wanted and stays as it was typed.
+ */
+export function NumberField(props: NumberFieldProps) {
+  const { fieldKey, label, labelHidden, value, range, optional, mayBeUnknown, onChange } = props;
+  const { store, state } = useWorkbench();
+  const write = useWriter();
+  const id = useId();
+  const [typing, setTyping] = useState<string | null>(null);
+  const unread = state.unread[fieldKey];
+  const shown = unread?.text ?? typing ?? (value === null ? '?' : value === undefined ? '' : write.field(value));
+
+  const read = (text: string, leaving: boolean) => {
+    const trimmed = text.trim();
+    if (trimmed === '' && !leaving) return store.setUnread(fieldKey, null);
+    if (trimmed === '' && optional) return accept(undefined);
+    if (trimmed === '?' && mayBeUnknown) return accept(null);
+    const typed = readTypedNumber(text, range);
+    if (typed.ok) return accept(typed.value);
+    store.setUnread(fieldKey, { text, problem: typed.problem, label });
+  };
+  const accept = (next: string | null | undefined) => {
+    store.setUnread(fieldKey, null);
+    if (next !== value) onChange(next);
+  };
+
+  return (
+    <span className={`field${props.large ? ' field-large' : ''}`}>
+      <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
+        {label}
+      </label>
+      <Input
+        id={id}
+        variant="underlined"
+        inputMode="decimal"
+        autoComplete="off"
+        value={shown}
+        prefix={props.prefix}
+        suffix={props.suffix}
+        placeholder={props.placeholder}
+        {...(unread ? { status: 'error' as const, 'aria-invalid': true } : {})}
+        aria-describedby={unread || props.hint ? `${id}-note` : undefined}
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => {
+          setTyping(event.target.value);
+          read(event.target.value, false);
+        }}
+        onBlur={() => {
+          if (typing !== null) read(typing, true);
+          setTyping(null);
+        }}
+      />
+      {(unread ?? props.hint) && (
+        <span id={`${id}-note`} className={unread ? 'field-problem' : 'field-hint'} role={unread ? 'alert' : undefined}>
+          {unread ? unread.problem : props.hint}
+        </span>
+      )}
+    </span>
+  );
+}

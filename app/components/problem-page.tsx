@@ -1,0 +1,14 @@
+import { Link } from 'react-router';
+
+/** A whole page that says what is the case and leads back. */
+export function ProblemPage({ title, text }: { title: string; text: string }) {
+  return (
+    <main className="problem-page">
+      <h1>{title}</h1>
+      <p>{text}</p>
+      <p>
+        <Link to="/decisions">Back to your decisions</Link>
+      </p>
+    </main>
+  );
+}

@@ -1,0 +1,36 @@
+import { Input } from 'antd';
+import { useId } from 'react';
+
+interface TextFieldProps {
+  label: string;
+  labelHidden?: boolean;
+  value: string;
+  placeholder?: string;
+  /** Several lines. */
+  long?: boolean;
+  className?: string;
+  autoFocus?: boolean;
+  onChange(value: string): void;
+}
+
+/** A text for people. */
+export function TextField({ label, labelHidden, value, long, className, onChange, ...rest }: TextFieldProps) {
+  const id = useId();
+  const shared = {
+    id,
+    value,
+    variant: 'underlined' as const,
+    autoComplete: 'off',
+    maxLength: long ? 10_000 : 300,
+    onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+    ...rest,
+  };
+  return (
+    <span className={`field ${className ?? ''}`}>
+      <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
+        {label}
+      </label>
+      {long ? <Input.TextArea autoSize={{ minRows: 3 }} {...shared} /> : <Input {...shared} />}
+    </span>
+  );
+}

@@ -1,0 +1,84 @@
+import { Link } from 'react-router';
+import { breakdownOf } from '#core/comparison/breakdown';
+import { useWriter } from '../locale/locale';
+import { useWorkbench } from '../workbench/workbench-context';
+import { BUCKET_NAMES } from './bucket-names';
+import type { OpenFigure } from './figure';
+import { sourceWords } from './source-words';
+
+/** How a figure came about: its sources with their rates, and its months. */
+export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'figure' }> }) {
+  const { state, priced, decisionId } = useWorkbench();
+  const write = useWriter();
+  const { pricing } = priced.priced;
+  const { bucket, year } = figure;
+  const candidate = pricing.file.candidates.find(({ id }) => id === figure.candidate);
+  const column = priced.lineUp.columns.find(({ id }) => id === figure.candidate);
+  const breakdown = breakdownOf(priced.priced, figure.candidate, { bucket, year });
+  if (!candidate || !column || !breakdown) return <p>This candidate is not in the line-up any more.</p>;
+  const { currency } = pricing.file;
+  const what = bucket ? BUCKET_NAMES[bucket].name : 'Total';
+  const when = year === undefined ? '' : year === 0 ? ', first year' : `, year ${year + 1}`;
+  const sheetOf = (part: string) =>
+    state.bench.sheets.find(({ sheet }) =>
+      sheet.kind === 'offer'
+        ? [...sheet.offer.plans, ...(sheet.offer.addons ?? [])].some(({ id }) => id === part)
+        : (sheet.kind === 'processor' ? sheet.processor.id : sheet.addon.id) === part,
+    );
+  return (
+    <>
+      <h2>
+        {what}
+        {when}, {column.label}
+      </h2>
+      <p className="panel-amount">
+        {column.atLeast && 'at least '}
+        {write.money(breakdown.total, currency)}
+      </p>
+      {bucket && <p className="quiet">{BUCKET_NAMES[bucket].meaning}</p>}
+      <ul className="parts">
+        {breakdown.parts.map((part) => {
+          const { name, rate, sheetPart } = sourceWords(pricing, candidate, part.source, write);
+          const used = sheetPart === null ? undefined : sheetOf(sheetPart);
+          return (
+            <li key={JSON.stringify(part.source)}>
+              <span>
+                <b>{name}</b>
+                <small>{rate}</small>
+                <small>
+                  in {part.months} of {breakdown.byMonth.length} months
+                  {part.currency !== currency && `, ${write.money(part.charged, part.currency)} ${part.currency}`}
+                </small>
+                {used && (
+                  <small>
+                    <Link to={`/decisions/${decisionId}/sheets/${used.id}`}>on the price sheet</Link>
+                    {used.sheet.seen && ` seen ${write.day(used.sheet.seen)}`}
+                  </small>
+                )}
+              </span>
+              <b className="part-amount">{write.money(part.total, currency)}</b>
+            </li>
+          );
+        })}
+      </ul>
+      {breakdown.dearest && (
+        <p>
+          {write.month(breakdown.dearest.month)} is the dearest month: {write.money(breakdown.dearest.amount, currency)}.
+        </p>
+      )}
+      <details>
+        <summary>Month by month</summary>
+        <table className="month-list">
+          <tbody>
+            {breakdown.byMonth.map(({ month, amount }) => (
+              <tr key={month}>
+                <th scope="row">{write.month(month)}</th>
+                <td>{write.money(amount, currency)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </>
+  );
+}

@@ -1,0 +1,34 @@
+import type { LineUpColumn } from '#core/comparison/line-up';
+import { useWriter } from '../locale/locale';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** How long a plan's limits hold. */
+export function RoomToGrow({ column, months }: { column: LineUpColumn; months: number }) {
+  const write = useWriter();
+  const { outgrown, missing, unclear } = column.result;
+  if (outgrown)
+    return (
+      <span className="problem">
+        {outgrown.limit.replaceAll('-', ' ')}, {write.month(outgrown.month)}
+      </span>
+    );
+  if (missing.length + unclear.length > 0) return <span className="problem">lacks {[...missing, ...unclear].join(', ').replaceAll('-', ' ')}</span>;
+  return <>{months} months</>;
+}
+
+/** What is not known of a candidate, or most likely forgotten on its price sheet. */
+export function ToFindOut({ column }: { column: LineUpColumn }) {
+  const { state } = useWorkbench();
+  const { unknown, noPaymentFee } = column.result;
+  const { streams } = state.bench.decision.forecast;
+  const forgotten = noPaymentFee.length > 0;
+  if (unknown.length === 0 && !forgotten) return <span className="nothing">–</span>;
+  const names = noPaymentFee.map((id) => streams.find((stream) => stream.id === id)?.label || 'sales');
+  return (
+    <span className="gap-words">
+      {unknown.length > 0 && `${unknown.length} ${unknown.length === 1 ? 'price' : 'prices'} not known`}
+      {unknown.length > 0 && forgotten && '; '}
+      {forgotten && (names.length === streams.length ? 'no payment fee: forgotten?' : `no payment fee for ${names.join(', ')}`)}
+    </span>
+  );
+}

@@ -1,0 +1,68 @@
+import { minorDigits } from '#core/amount/currencies';
+
+/** Writes figures for a person; every method takes plain decimals as the core gives them. */
+export interface Writer {
+  readonly locale: string;
+  /** An amount with the digits of its currency, without the currency itself: `6,715.16`. */
+  money(decimal: string, currency: string): string;
+  /** An amount to whole units: `6,715`. */
+  whole(decimal: string): string;
+  /** A difference to whole units with its sign: `+107`. */
+  difference(decimal: string): string;
+  /** A decimal with as many digits as it has, at most `most`. */
+  number(decimal: string, most?: number): string;
+  /** A percentage with one digit: `4.4 %`. */
+  percent(decimal: string): string;
+  /** A month, `2027-07`: `July 2027`. */
+  month(month: string): string;
+  /** A day, `2026-11-03`: `3 November 2026`. */
+  day(day: string): string;
+  /** A time of day from an ISO 8601 time, in the given time zone: `14:02`. */
+  time(iso: string): string;
+  /** A decimal as it stands in a field: no groups, the locale's decimal sign. */
+  field(decimal: string): string;
+  readonly decimalSign: string;
+}
+
+/** `Intl` formats decimal strings exactly; its types know only numbers. */
+const exact = (decimal: string) => decimal as unknown as number;
+
+/** The way of writing of a locale. */
+export function writerFor(locale: string): Writer {
+  const formats = new Map<string, Intl.NumberFormat>();
+  const format = (least: number, most: number, signed = false) => {
+    const key = `${least} ${most} ${signed}`;
+    const made =
+      formats.get(key) ??
+      new Intl.NumberFormat(locale, {
+        minimumFractionDigits: least,
+        maximumFractionDigits: most,
+        signDisplay: signed ? 'exceptZero' : 'auto',
+      });
+    formats.set(key, made);
+    return made;
+  };
+  const month = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
+  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+  const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const decimalSign = new Intl.NumberFormat(locale).formatToParts(1.5).find(({ type }) => type === 'decimal')?.value ?? '.';
+  const sign = decimalSign === ',' ? ',' : '.';
+  return {
+    locale,
+    decimalSign: sign,
+    money: (decimal, currency) => format(minorDigits(currency), minorDigits(currency)).format(exact(decimal)),
+    whole: (decimal) => format(0, 0).format(exact(decimal)),
+    difference: (decimal) => format(0, 0, true).format(exact(decimal)),
+    number: (decimal, most = 4) => format(0, most).format(exact(decimal)),
+    percent: (decimal) => `${format(1, 1).format(exact(decimal))} %`,
+    month: (text) => month.format(new Date(`${text}-01T00:00:00Z`)),
+    day: (text) => day.format(new Date(`${text}T00:00:00Z`)),
+    time: (iso) => time.format(new Date(iso)),
+    field: (decimal) => fieldText(decimal).replace('.', sign),
+  };
+}
+
+/** Three decimals behind one to three digits would read as thousands when it is typed again; a zero makes it plain. */
+function fieldText(decimal: string): string {
+  return /^[1-9]\d{0,2}\.\d{3}$/.test(decimal) ? `${decimal}0` : decimal;
+}

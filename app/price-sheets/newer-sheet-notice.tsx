@@ -1,0 +1,19 @@
+import { Button } from 'antd';
+import type { UsedSheet } from '#core/decision/workbench';
+import { sheetLabel } from '#core/decision/sheet-label';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** This decision still uses an older revision of a sheet that was changed from another decision. */
+export function NewerSheetNotice({ used, newest }: { used: UsedSheet; newest: UsedSheet }) {
+  const { store } = useWorkbench();
+  const take = () =>
+    store.change({ key: `${used.id}.newest`, label: `the newest ${sheetLabel(newest.sheet)}` }, (bench) => ({
+      ...bench,
+      sheets: bench.sheets.map((one) => (one.id === used.id ? { id: used.id, revision: newest.revision, sheet: newest.sheet } : one)),
+    }));
+  return (
+    <p className="notice">
+      This sheet was changed from another decision since; here it stands as this decision used it. <Button size="small" onClick={take}>Use the newest</Button>
+    </p>
+  );
+}

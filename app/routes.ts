@@ -1,0 +1,20 @@
+import { index, route, type RouteConfig } from '@react-router/dev/routes';
+
+export default [
+  index('routes/home.ts'),
+  route('decisions', 'routes/decisions.tsx'),
+  route('decisions/:decisionId/save', 'routes/save.ts'),
+  route('decisions/:decisionId/step', 'routes/step.ts'),
+  route('decisions/:decisionId', 'routes/workbench.tsx', [
+    index('routes/workbench-home.ts'),
+    route('frame', 'routes/frame.tsx'),
+    route('sales', 'routes/sales.tsx'),
+    route('sheets', 'routes/sheets.tsx', [
+      index('routes/sheets-home.tsx'),
+      route(':sheetId', 'routes/sheet.tsx'),
+    ]),
+    route('line-up', 'routes/line-up.tsx'),
+    route('verdict', 'routes/verdict.tsx'),
+  ]),
+  route('*', 'routes/not-found.tsx'),
+] satisfies RouteConfig;

@@ -1,0 +1,92 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { CandidateTag } from '../components/candidate-tag';
+import { ChoiceField } from '../components/choice-field';
+import { FigurePanel } from '../line-up/figure-panel';
+import type { OpenFigure } from '../line-up/figure';
+import { LineUpTable } from '../line-up/line-up-table';
+import { MakeUpPanel } from '../line-up/make-up-panel';
+import { obstacleWords } from '../workbench/obstacle-words';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+export default function LineUp() {
+  const { state, priced, decisionId } = useWorkbench();
+  const [open, setOpen] = useState<OpenFigure | null>(null);
+  const { columns } = priced.lineUp;
+  if (columns.length === 0 && priced.heldBack.length === 0)
+    return (
+      <main className="work" aria-label="Line-up">
+        <h2>Nothing stands here yet</h2>
+        <p>
+          Every plan with a price comes into the line-up by itself. <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, two or more, and say{' '}
+          <Link to={`/decisions/${decisionId}/sales`}>what you expect to sell</Link>.
+        </p>
+      </main>
+    );
+  return (
+    <>
+      <main className="work" aria-label="Line-up">
+        <Basis />
+        {columns.length > 0 && <LineUpTable open={open} onOpen={setOpen} />}
+        {priced.heldBack.length > 0 && (
+          <section className="held-back" aria-label="Not priced yet">
+            <h3>Not priced yet</h3>
+            <ul>
+              {priced.heldBack.map(({ candidate, obstacle }) => (
+                <li key={candidate.id}>
+                  <CandidateTag id={candidate.id} /> <b>{candidate.label}</b>: {obstacleWords(obstacle)}.{' '}
+                  <Button type="link" size="small" onClick={() => setOpen({ kind: 'make-up', candidate: candidate.id })}>
+                    see what it is made of
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </main>
+      <aside className="margin" aria-label="How it came about" aria-live="polite">
+        {open === null && <Guide currency={state.bench.decision.currency} />}
+        {open?.kind === 'figure' && <FigurePanel figure={open} />}
+        {open?.kind === 'make-up' && <MakeUpPanel candidateId={open.candidate} onRemoved={() => setOpen(null)} />}
+      </aside>
+    </>
+  );
+}
+
+function Basis() {
+  const { state } = useWorkbench();
+  const edits = useEdits();
+  const { basis = 'paid', currency } = state.bench.decision;
+  return (
+    <div className="tools">
+      <ChoiceField
+        label="Payments count"
+        value={basis}
+        options={[
+          { value: 'paid', label: 'when they are paid' },
+          { value: 'spread', label: 'spread over what they pay for' },
+        ]}
+        onChange={(next) => edits.decision('basis', 'when payments count', (one) => ({ ...one, basis: next }))}
+      />
+      <span>
+        Differences <b>to the cheapest</b>
+      </span>
+      <span>
+        Amounts <b>{currency}, whole horizon</b>
+      </span>
+    </div>
+  );
+}
+
+function Guide({ currency }: { currency: string }) {
+  return (
+    <>
+      <h2>Any figure opens</h2>
+      <p>Choose a figure, and how it came about stands here: which price, which rate, which months, from which price sheet.</p>
+      <p>Choose a candidate’s name to change what it is put together from: term, add-ons, payment processor, a theme, your own hours.</p>
+      <p className="quiet">All amounts are in {currency}. A total with a gap says “at least”; such a candidate never wins silently.</p>
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+import { Button } from 'antd';
+import { newStream, withForecast } from '#core/decision/edit-forecast';
+import { MonthsTable } from '../sales/months-table';
+import { Quantities } from '../sales/quantities';
+import { StreamForm } from '../sales/stream-form';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+export default function Sales() {
+  const { state } = useWorkbench();
+  const edits = useEdits();
+  const { currency, forecast } = state.bench.decision;
+  const add = () => {
+    const id = newId();
+    edits.decision(`stream.${id}`, 'a stream added', (one) => withForecast(one, (before) => ({ ...before, streams: [...before.streams, newStream(id, '')] })));
+  };
+  return (
+    <main className="work" aria-label="Expected sales">
+      <h2>What you expect to sell</h2>
+      <p className="quiet">Two figures are enough: orders in a usual month, and what a customer pays on average. Everything else refines them.</p>
+      {forecast.streams.map((stream) => (
+        <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} />
+      ))}
+      <p>
+        <Button onClick={add}>Something else is sold too</Button>
+      </p>
+      <Quantities drivers={forecast.drivers} />
+      <MonthsTable />
+    </main>
+  );
+}

@@ -1,0 +1,72 @@
+import { Button } from 'antd';
+import { NavLink, Outlet, useNavigate } from 'react-router';
+import { listSheets } from '#data/sheets';
+import type { PriceSheet } from '#core/decision/price-sheet';
+import { sheetLabel } from '#core/decision/sheet-label';
+import { newOffer } from '#core/price-sheet/edit-offer';
+import { ChoiceField } from '../components/choice-field';
+import { ageWords } from '../price-sheets/age-words';
+import { database } from '../server/database.server';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+import type { Route } from './+types/sheets';
+
+/** The sheets that exist already, for use in this decision too, and today's date for their age. */
+export async function loader() {
+  return { kept: await listSheets(await database()), today: new Date().toISOString().slice(0, 10) };
+}
+
+export default function Sheets({ loaderData }: Route.ComponentProps) {
+  const { state, decisionId } = useWorkbench();
+  const edits = useEdits();
+  const navigate = useNavigate();
+  const { decision, sheets } = state.bench;
+  const open = (id: string) => void navigate(`/decisions/${decisionId}/sheets/${id}`);
+  const addVendor = () => open(edits.addSheet({ kind: 'offer', seen: loaderData.today, offer: newOffer(newId, decision.currency) }));
+  const addProcessor = () =>
+    open(edits.addSheet({ kind: 'processor', seen: loaderData.today, processor: { id: newId(), label: '', currency: decision.currency } }));
+  const elsewhere = loaderData.kept.filter(({ id }) => !sheets.some((used) => used.id === id));
+  return (
+    <div className="sheets">
+      <nav className="sheet-list" aria-label="Price sheets">
+        <ul>
+          {sheets.map(({ id, sheet }) => (
+            <li key={id}>
+              <NavLink to={`/decisions/${decisionId}/sheets/${id}`}>
+                <b>{sheetLabel(sheet) || 'Without a name yet'}</b>
+                <SheetState sheet={sheet} today={loaderData.today} />
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+        <div className="sheet-add">
+          <Button onClick={addVendor}>Add a vendor</Button>
+          <Button type="text" onClick={addProcessor}>
+            Add a payment processor
+          </Button>
+          {elsewhere.length > 0 && (
+            <ChoiceField
+              label="Use a sheet you have"
+              value={undefined}
+              searchable
+              placeholder="choose …"
+              options={elsewhere.map(({ id, sheet }) => ({ value: id, label: sheetLabel(sheet) || 'Without a name' }))}
+              onChange={(id) => {
+                const chosen = elsewhere.find((one) => one.id === id);
+                if (chosen) open(edits.addSheet(chosen.sheet, chosen));
+              }}
+            />
+          )}
+        </div>
+      </nav>
+      <Outlet context={{ today: loaderData.today, kept: loaderData.kept }} />
+    </div>
+  );
+}
+
+function SheetState({ sheet, today }: { sheet: PriceSheet; today: string }) {
+  const gaps = sheet.kind === 'offer' ? sheet.offer.plans.flatMap(({ terms }) => terms).filter(({ price }) => price === null).length : 0;
+  if (gaps > 0) return <span className="lacks">{gaps} not known</span>;
+  return <span>{sheet.seen ? `seen ${ageWords(sheet.seen, today)}` : 'not dated'}</span>;
+}

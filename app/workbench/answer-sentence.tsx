@@ -1,0 +1,75 @@
+import type { LineUpColumn } from '#core/comparison/line-up';
+import { Link } from 'react-router';
+import { useWriter } from '../locale/locale';
+import { obstacleWords } from './obstacle-words';
+import { useWorkbench } from './workbench-context';
+
+/** The answer in one sentence, as far as there is one. */
+export function AnswerSentence() {
+  const { state, priced, decisionId } = useWorkbench();
+  const write = useWriter();
+  const { leader, runnerUp, columns } = priced.lineUp;
+  const over = `over ${state.bench.decision.months} months`;
+  if (columns.length === 0)
+    return (
+      <p className="answer">
+        Nothing to compare yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what two plans cost</Link>, and the answer stands here.
+      </p>
+    );
+  if (!leader)
+    return <p className="answer">No candidate can be chosen as it is: each is outgrown, lacks something or rests on a price that is not known.</p>;
+  const name = <em>{leader.label}</em>;
+  if (!runnerUp)
+    return (
+      <p className="answer">
+        {name} comes to {write.whole(leader.result.total)} {over}.{' '}
+        {columns.length === 1 ? 'With a second candidate there is something to compare.' : 'No other candidate can be chosen as it is.'}
+      </p>
+    );
+  if (Number(runnerUp.margin) === 0)
+    return (
+      <p className="answer">
+        {name} and {runnerUp.column.label} cost the same {over}: {write.whole(leader.result.total)}.
+      </p>
+    );
+  return (
+    <p className="answer">
+      {name} costs least {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin))} less than {runnerUp.column.label}.
+    </p>
+  );
+}
+
+function marginWords(margin: string, whole: string): string {
+  return Number(margin) < 0.5 ? 'less than one' : whole;
+}
+
+/** What stands beside the answer: gaps that might change it, candidates held back, figures that rest on a former value. */
+export function AnswerNotes() {
+  const { state, priced, decisionId } = useWorkbench();
+  const write = useWriter();
+  const { leader, columns } = priced.lineUp;
+  const mayBeCheaper = (column: LineUpColumn) =>
+    column.atLeast && column.result.usable && (!leader || Number(column.result.total) < Number(leader.result.total));
+  const unread = Object.values(state.unread);
+  const notes = [
+    ...unread.map(({ label, text }) => ({ key: `unread ${label}`, text: `“${text}” cannot be read: the figures rest on the last good value of ${label}.`, to: null })),
+    ...columns.filter(mayBeCheaper).map(({ id, label, result }) => ({
+      key: `gap ${id}`,
+      text: `${label} may cost less: at least ${write.whole(result.total)}, but something on its price sheet is not known.`,
+      to: 'sheets',
+    })),
+    ...priced.heldBack.map(({ candidate, obstacle }) => ({
+      key: `held ${candidate.id}`,
+      text: `${candidate.id} ${candidate.label} is not priced: ${obstacleWords(obstacle)}.`,
+      to: obstacle.kind === 'rate' ? 'frame' : obstacle.kind === 'gone' ? 'line-up' : 'sales',
+    })),
+  ];
+  if (notes.length === 0) return null;
+  return (
+    <ul className="answer-notes">
+      {notes.map(({ key, text, to }) => (
+        <li key={key}>{to ? <Link to={`/decisions/${decisionId}/${to}`}>{text}</Link> : text}</li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,16 @@
+import * as z from 'zod';
+import { decisionSchema } from '#core/decision/decision-schema';
+import { priceSheetSchema } from '#core/decision/price-sheet';
+
+const revision = z.int().min(0);
+
+/** A draft from the browser's storage: what another version of this application wrote there may not fit. */
+export const draftSchema = z.object({
+  bench: z.object({
+    decision: decisionSchema,
+    sheets: z.array(z.object({ id: z.string(), revision, sheet: priceSheetSchema })),
+  }),
+  revision,
+  touched: z.array(z.string()),
+  change: z.object({ key: z.string(), label: z.string() }),
+});

@@ -1,0 +1,15 @@
+import type { Obstacle } from '#core/decision/assemble';
+
+/** Why a candidate is not priced, in words. */
+export function obstacleWords(obstacle: Obstacle): string {
+  switch (obstacle.kind) {
+    case 'rate':
+      return `there is no exchange rate for ${obstacle.currency} yet`;
+    case 'quantity':
+      return `a fee counts ${obstacle.quantity.replaceAll('-', ' ')}, which expected sales do not state`;
+    case 'stream':
+      return 'a fee speaks of a stream of sales that this decision does not have';
+    case 'gone':
+      return `its ${obstacle.what === 'addon' ? 'add-on' : obstacle.what} is no longer on the price sheet`;
+  }
+}

@@ -1,0 +1,55 @@
+import { useMemo } from 'react';
+import type { Decision } from '#core/decision/decision-schema';
+import { withCandidatesForNewTerms, withRenamedCandidates } from '#core/decision/candidates';
+import type { PriceSheet } from '#core/decision/price-sheet';
+import { withDecision, withSheet } from '#core/decision/workbench';
+import { newId } from './new-id';
+import { useWorkbench } from './workbench-context';
+
+/** The ways in which screens change what is on the bench. */
+export interface Edits {
+  /** Changes the decision's document; `key` is the value's place, `label` its name. */
+  decision(key: string, label: string, change: (decision: Decision) => Decision): void;
+  /** Changes a price sheet; plans with a new price come into the line-up by themselves. */
+  sheet(id: string, key: string, label: string, change: (sheet: PriceSheet) => PriceSheet): void;
+  /** Puts one more sheet on the bench and says its id. */
+  addSheet(sheet: PriceSheet, kept?: { id: string; revision: number }): string;
+  /** Takes a sheet off the bench; it stays in the database. */
+  removeSheet(id: string, label: string): void;
+}
+
+export function useEdits(): Edits {
+  const { store } = useWorkbench();
+  return useMemo(
+    () => ({
+      decision(key, label, change) {
+        store.change({ key, label }, (bench) => withDecision(bench, change));
+      },
+      sheet(id, key, label, change) {
+        store.change({ key: `${id}.${key}`, label }, (bench) => {
+          const before = bench.sheets.find((used) => used.id === id)?.sheet;
+          if (!before) return bench;
+          const after = change(before);
+          if (after === before) return bench;
+          const decision = withCandidatesForNewTerms(withRenamedCandidates(bench.decision, before, after), before, after);
+          return { ...withSheet(bench, id, () => after), decision };
+        });
+      },
+      addSheet(sheet, kept) {
+        const { id, revision } = kept ?? { id: newId(), revision: 0 };
+        store.change({ key: `sheets.${id}`, label: 'a price sheet added' }, (bench) => ({
+          decision: kept ? withCandidatesForNewTerms(bench.decision, null, sheet) : bench.decision,
+          sheets: [...bench.sheets, { id, revision, sheet }],
+        }));
+        return id;
+      },
+      removeSheet(id, label) {
+        store.change({ key: `sheets.${id}`, label: `${label} taken off` }, (bench) => ({
+          ...bench,
+          sheets: bench.sheets.filter((used) => used.id !== id),
+        }));
+      },
+    }),
+    [store],
+  );
+}

@@ -1,0 +1,250 @@
+import type { UsedSheet, Workbench } from '#core/decision/workbench';
+import type { Saved, SaveReply, SaveRequest, SaveTransport } from './saved';
+
+/** What is being changed: its key joins a stretch of typing into one step of undo, its label is shown. */
+export interface ChangeName {
+  readonly key: string;
+  readonly label: string;
+}
+
+/** Whether what is on the screen is kept. */
+export type SaveState =
+  | { readonly kind: 'saved' }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'not-saved'; readonly why: string }
+  | { readonly kind: 'conflict'; readonly other: Saved; readonly staleSheets: readonly UsedSheet[] };
+
+/** Everything the workbench's screens are drawn from. */
+export interface WorkbenchState {
+  readonly bench: Workbench;
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly undo: string | null;
+  readonly redo: string | null;
+  readonly save: SaveState;
+  /** Texts typed into fields that could not be read, by field key; their last good value is in the bench. */
+  readonly unread: Readonly<Record<string, Unread>>;
+}
+
+/** A text that could not be read as what its field holds. */
+export interface Unread {
+  readonly text: string;
+  readonly problem: string;
+  /** The field's name, as it is shown beside figures that rest on its last good value. */
+  readonly label: string;
+}
+
+/** Changes that are not kept by the server yet, as they survive a reload. */
+export interface Draft {
+  readonly bench: Workbench;
+  readonly revision: number;
+  readonly touched: readonly string[];
+  readonly change: ChangeName;
+}
+
+/** Where drafts are kept in the browser. */
+export interface DraftKeeper {
+  keep(draft: Draft): void;
+  clear(): void;
+}
+
+export interface WorkbenchStore {
+  state(): WorkbenchState;
+  subscribe(listener: () => void): () => void;
+  /** Changes the bench at once and saves it soon after. */
+  change(name: ChangeName, recipe: (bench: Workbench) => Workbench): void;
+  /** Notes, or with null forgets, a text that a field could not read. */
+  setUnread(key: string, unread: Unread | null): void;
+  step(direction: 'undo' | 'redo'): Promise<void>;
+  /** Sends what is waiting now. */
+  flush(): Promise<void>;
+  /** Settles a conflict by putting this version on top of the other, or the other on top of this one. */
+  settle(keep: 'mine' | 'other'): Promise<void>;
+  /** Takes up what the server has now, if nothing is waiting here. */
+  receive(saved: Saved): void;
+  /** Takes up changes that were not saved when the page was left. */
+  resume(draft: Draft): void;
+}
+
+interface Waiting {
+  readonly change: ChangeName;
+  readonly bench: Workbench;
+  readonly touched: ReadonlySet<string>;
+}
+
+const SAVE_AFTER_MS = 400;
+const RETRY_AFTER_MS = 4_000;
+
+/**
+ * The workbench's state in the browser, without any interface: changes apply at once, are saved one after the
+ * other, each on the revision the one before gave, and are never dropped.
+ */
+export function createWorkbenchStore(saved: Saved, transport: SaveTransport, drafts: DraftKeeper): WorkbenchStore {
+  let state: WorkbenchState = { ...fieldsOf(saved), bench: saved.bench, save: { kind: 'saved' }, unread: {} };
+  let waiting: Waiting[] = [];
+  let running: Promise<void> | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const sheetRevisions = new Map(saved.bench.sheets.map(({ id, revision }) => [id, revision]));
+  const listeners = new Set<() => void>();
+
+  const set = (next: Partial<WorkbenchState>) => {
+    state = { ...state, ...next };
+    for (const listener of listeners) listener();
+  };
+
+  const later = (milliseconds: number) => {
+    clearTimeout(timer);
+    timer = setTimeout(() => void flush(), milliseconds);
+  };
+
+  const keepDraft = () => {
+    const last = waiting.at(-1);
+    if (!last) return drafts.clear();
+    const touched = new Set(waiting.flatMap((one) => [...one.touched]));
+    drafts.keep({ bench: last.bench, revision: state.revision, touched: [...touched], change: last.change });
+  };
+
+  const enqueue = (next: Waiting) => {
+    const last = waiting.at(-1);
+    const joins = last?.change.key === next.change.key && (running === null || waiting.length > 1);
+    if (last && joins) waiting = [...waiting.slice(0, -1), { ...next, touched: new Set([...last.touched, ...next.touched]) }];
+    else waiting = [...waiting, next];
+    keepDraft();
+  };
+
+  const request = ({ change, bench, touched }: Waiting): SaveRequest => ({
+    ...change,
+    revision: state.revision,
+    decision: bench.decision,
+    sheets: bench.sheets.map(({ id, sheet }) => ({
+      id,
+      revision: sheetRevisions.get(id) ?? 0,
+      ...(touched.has(id) ? { changed: sheet } : {}),
+    })),
+  });
+
+  /** Takes up the revisions of what was saved; the content on the screen may be further on already. */
+  const takeUpRevisions = (reply: Saved) => {
+    for (const { id, revision } of reply.bench.sheets) sheetRevisions.set(id, revision);
+    set({
+      ...fieldsOf(reply),
+      bench: { ...state.bench, sheets: state.bench.sheets.map((used) => ({ ...used, revision: sheetRevisions.get(used.id) ?? used.revision })) },
+    });
+  };
+
+  const replaceBy = (reply: Saved) => {
+    sheetRevisions.clear();
+    for (const { id, revision } of reply.bench.sheets) sheetRevisions.set(id, revision);
+    set({ ...fieldsOf(reply), bench: reply.bench });
+  };
+
+  const sendAll = async () => {
+    while (waiting[0] && state.save.kind !== 'conflict') {
+      const [sent] = waiting;
+      set({ save: { kind: 'saving' } });
+      const reply = await transport.save(request(sent));
+      if (!taken(reply)) return;
+      waiting = waiting.slice(1);
+      takeUpRevisions(reply.saved);
+      keepDraft();
+    }
+    if (waiting.length === 0 && state.save.kind !== 'saved') set({ save: { kind: 'saved' } });
+  };
+
+  /** Whether the reply is a save; everything else is shown, and what waits goes on waiting. */
+  const taken = (reply: SaveReply): reply is Extract<SaveReply, { kind: 'saved' }> => {
+    if (reply.kind === 'saved') return true;
+    if (reply.kind === 'stale') set({ save: { kind: 'conflict', other: reply.current, staleSheets: reply.staleSheets } });
+    else set({ save: { kind: 'not-saved', why: reply.why } });
+    if (reply.kind === 'unreachable') later(RETRY_AFTER_MS);
+    if (reply.kind === 'refused') joinWaiting();
+    return false;
+  };
+
+  /** What was refused goes along with the next change, which may mend it. */
+  const joinWaiting = () => {
+    const last = waiting.at(-1);
+    if (last) waiting = [{ ...last, touched: new Set(waiting.flatMap((one) => [...one.touched])) }];
+  };
+
+  const flush = async (): Promise<void> => {
+    clearTimeout(timer);
+    running ??= sendAll().finally(() => {
+      running = null;
+    });
+    await running;
+  };
+
+  return {
+    state: () => state,
+    subscribe(listener) {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    change(name, recipe) {
+      const bench = recipe(state.bench);
+      if (bench === state.bench) return;
+      const touched = touchedSheets(state.bench, bench);
+      for (const { id, revision } of bench.sheets) if (!sheetRevisions.has(id)) sheetRevisions.set(id, revision);
+      const isConflict = state.save.kind === 'conflict';
+      const pending = waiting.at(-1);
+      if (pending && pending.change.key !== name.key && !isConflict) void flush();
+      enqueue({ change: name, bench, touched });
+      set({ bench, ...(isConflict ? {} : { save: { kind: 'saving' } }) });
+      if (!isConflict) later(SAVE_AFTER_MS);
+    },
+    setUnread(key, unread) {
+      if (unread === null && !(key in state.unread)) return;
+      const { [key]: _former, ...others } = state.unread;
+      set({ unread: unread ? { ...others, [key]: unread } : others });
+    },
+    async step(direction) {
+      await flush();
+      if (waiting.length > 0 || state[direction] === null) return;
+      const reply = await transport.step(direction, state.revision);
+      if (taken(reply)) {
+        replaceBy(reply.saved);
+        set({ save: { kind: 'saved' }, unread: {} });
+      }
+    },
+    flush,
+    async settle(keep) {
+      if (state.save.kind !== 'conflict') return;
+      const { other, staleSheets } = state.save;
+      for (const { id, revision } of [...other.bench.sheets, ...staleSheets]) sheetRevisions.set(id, revision);
+      const touched = new Set(waiting.flatMap((one) => [...one.touched]));
+      waiting = [{ change: { key: 'this-version', label: 'the version of this window' }, bench: state.bench, touched }];
+      set({ ...fieldsOf(other), save: { kind: 'saving' } });
+      await flush();
+      if (keep === 'mine' || waiting.length > 0) return;
+      const newer = new Map(staleSheets.map((used) => [used.id, used]));
+      const bench = { ...other.bench, sheets: other.bench.sheets.map((used) => newer.get(used.id) ?? used) };
+      const restored = new Set(bench.sheets.filter(({ id }) => touched.has(id)).map(({ id }) => id));
+      waiting = [{ change: { key: 'other-version', label: 'the version from elsewhere' }, bench, touched: restored }];
+      set({ bench, unread: {} });
+      await flush();
+    },
+    receive(reply) {
+      if (waiting.length === 0 && reply.revision > state.revision && state.save.kind !== 'conflict') replaceBy(reply);
+    },
+    resume(draft) {
+      for (const { id, revision } of draft.bench.sheets) if (!sheetRevisions.has(id)) sheetRevisions.set(id, revision);
+      waiting = [{ change: draft.change, bench: draft.bench, touched: new Set(draft.touched) }];
+      const other = { bench: state.bench, ...fieldsOf(state) };
+      set({ bench: draft.bench });
+      if (draft.revision === state.revision) later(0);
+      else set({ save: { kind: 'conflict', other, staleSheets: [] } });
+    },
+  };
+}
+
+/** The sheets whose content differs; one that comes in as it is kept already (revision above 0) is used, not changed. */
+function touchedSheets(before: Workbench, after: Workbench): Set<string> {
+  const former = new Map(before.sheets.map(({ id, sheet }) => [id, sheet]));
+  const isTouched = ({ id, revision, sheet }: UsedSheet) => (former.has(id) ? former.get(id) !== sheet : revision === 0);
+  return new Set(after.sheets.filter(isTouched).map(({ id }) => id));
+}
+
+function fieldsOf({ revision, savedAt, undo, redo }: Pick<Saved, 'revision' | 'savedAt' | 'undo' | 'redo'>) {
+  return { revision, savedAt, undo, redo };
+}

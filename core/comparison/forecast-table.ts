@@ -1,0 +1,33 @@
+import { ONE } from '../amount/decimal';
+import { moneyText, roundMoney } from '../amount/currencies';
+import type { Month } from '../calendar/month';
+import type { Pricing } from '../pricing/pricing';
+
+/** Expected sales of one month, as the forecast comes out. */
+export interface ForecastMonth {
+  readonly month: Month;
+  /** Orders of each stream in file order, 1 place. */
+  readonly orders: readonly string[];
+  readonly allOrders: string;
+  /** All sales, base currency. */
+  readonly sales: string;
+  /** Sales as a share of the best month's, 0 to 1, for a bar. */
+  readonly ofBest: number;
+}
+
+/** Expected sales month by month, for reading. */
+export function forecastTable(pricing: Pricing): ForecastMonth[] {
+  const forecast = pricing.forecastAt(ONE);
+  const { currency } = pricing.file;
+  const best = Math.max(...forecast.sales.map((sales) => sales.toNumber()), 0);
+  return forecast.months.map((month, index) => {
+    const sales = forecast.sales[index];
+    return {
+      month,
+      orders: forecast.streams.map((stream) => (stream.orders[index] ?? ONE).toFixed(1)),
+      allOrders: forecast.orders[index]?.toFixed(1) ?? '0.0',
+      sales: sales ? moneyText(roundMoney(sales, currency), currency) : '0',
+      ofBest: best > 0 && sales ? sales.toNumber() / best : 0,
+    };
+  });
+}

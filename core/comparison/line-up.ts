@@ -1,0 +1,92 @@
+import { type Decimal, decimal, sum, ZERO } from '../amount/decimal';
+import { moneyText } from '../amount/currencies';
+import { BUCKETS, type Bucket } from '../pricing/ledger-line';
+import type { CandidateResult } from './candidate-result';
+import type { PricedDecision } from './decision-result';
+
+/** A candidate as it stands in the line-up; amounts are decimals in base currency. */
+export interface LineUpColumn {
+  readonly id: string;
+  readonly label: string;
+  readonly result: CandidateResult;
+  /** Total minus the baseline's total; null for the baseline itself and where there is none. */
+  readonly difference: string | null;
+  /** Totals of the horizon's years, twelve months each, the last one perhaps shorter. */
+  readonly years: readonly string[];
+  /** By how many percent each year after the first differs from the one before, whole years only; else null. */
+  readonly yearChange: ReadonlyArray<string | null>;
+  /** Whether something is not known, so that the total is a lower bound. */
+  readonly atLeast: boolean;
+}
+
+/** The candidates side by side. */
+export interface LineUp {
+  /** By total, usable ones without unknowns first. */
+  readonly columns: readonly LineUpColumn[];
+  /** The cheapest usable candidate without unknowns. */
+  readonly leader: LineUpColumn | null;
+  /** The next cheapest of that kind, and how much dearer it is. */
+  readonly runnerUp: { readonly column: LineUpColumn; readonly margin: string } | null;
+  /** Buckets in which any candidate has something, in the order in which they are shown. */
+  readonly buckets: readonly Bucket[];
+}
+
+/**
+ * Sets the candidates of a priced decision side by side.
+ *
+ * @param baseline - id of the candidate that differences are against; default the cheapest
+ */
+export function lineUp({ pricing, result, candidates }: PricedDecision, baseline?: string): LineUp {
+  const { currency } = pricing.file;
+  const text = (amount: Decimal) => moneyText(amount, currency);
+  const against = result.candidates.find(({ id }) => id === (baseline ?? result.cheapest));
+  const columns = candidates.map<LineUpColumn>(({ ledger, result: one }) => {
+    const years = yearTotals(one.monthly);
+    return {
+      id: one.id,
+      label: ledger.candidate.label,
+      result: one,
+      difference: against && against.id !== one.id ? text(decimal(one.total).minus(against.total)) : null,
+      years: years.map(({ total }) => text(total)),
+      yearChange: years.slice(1).map((year, index) => changeInPercent(years[index], year)),
+      atLeast: one.unknown.length > 0,
+    };
+  });
+  const sorted = [...columns].sort((a, b) => standing(a) - standing(b) || decimal(a.result.total).cmp(b.result.total));
+  const inRun = sorted.filter((column) => standing(column) === 0);
+  const leader = columns.find(({ id }) => id === result.cheapest) ?? null;
+  const second = inRun.find((column) => column !== leader);
+  return {
+    columns: sorted,
+    leader,
+    runnerUp:
+      leader && second
+        ? { column: second, margin: text(decimal(second.result.total).minus(leader.result.total)) }
+        : null,
+    buckets: BUCKETS.filter((bucket) => columns.some((column) => column.result.buckets[bucket] !== undefined)),
+  };
+}
+
+/** 0: can be chosen; 1: its total is a lower bound; 2: not usable. */
+function standing({ result, atLeast }: LineUpColumn): number {
+  if (!result.usable) return 2;
+  return atLeast ? 1 : 0;
+}
+
+interface Year {
+  total: Decimal;
+  whole: boolean;
+}
+
+function yearTotals(monthly: readonly string[]): Year[] {
+  const count = Math.ceil(monthly.length / 12);
+  return Array.from({ length: count }, (_, year) => {
+    const months = monthly.slice(year * 12, year * 12 + 12);
+    return { total: sum(months.map(decimal)), whole: months.length === 12 };
+  });
+}
+
+function changeInPercent(before: Year | undefined, year: Year): string | null {
+  if (!before || !year.whole || before.total.lte(ZERO)) return null;
+  return year.total.minus(before.total).div(before.total).times(100).toFixed(4);
+}

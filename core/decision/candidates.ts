@@ -1,0 +1,97 @@
+import type { Candidate } from '../decision-file/candidate-schema';
+import { termWords } from '../price-sheet/term-words';
+import type { Decision } from './decision-schema';
+import type { UsedSheet, Workbench } from './workbench';
+
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+
+/**
+ * The mark of the next candidate: A to Z, then AA, AB …; marks once given are not given again while a later one
+ * is in use.
+ */
+export function nextCandidateId(candidates: readonly Candidate[]): string {
+  const highest = Math.max(-1, ...candidates.map(({ id }) => ordinalOf(id)));
+  return markOf(highest + 1);
+}
+
+function ordinalOf(mark: string): number {
+  if (!/^[A-Z]{1,2}$/.test(mark)) return -1;
+  return [...mark].reduce((ordinal, letter) => (ordinal + 1) * 26 + LETTERS.indexOf(letter), -1);
+}
+
+function markOf(ordinal: number): string {
+  const last = LETTERS[ordinal % 26] ?? '';
+  return ordinal < 26 ? last : `${markOf(Math.floor(ordinal / 26) - 1)}${last}`;
+}
+
+/** The name a candidate gets by itself: vendor and plan. */
+export function candidateName(vendor: string, plan: string): string {
+  return `${vendor} ${plan}`.trim() || 'Unnamed plan';
+}
+
+/**
+ * The decision with a candidate for every priced term of a sheet's plans that has none yet and is new, so that a
+ * plan stands in the line-up as soon as it has a price.
+ *
+ * @param before - the sheet before the change: terms that were there already stay as the person left them
+ */
+export function withCandidatesForNewTerms(decision: Decision, before: UsedSheet['sheet'] | null, after: UsedSheet['sheet']): Decision {
+  if (after.kind !== 'offer') return decision;
+  const known = new Set(before?.kind === 'offer' ? before.offer.plans.flatMap(({ terms }) => terms.map(({ id }) => id)) : []);
+  const { offer } = after;
+  const fresh = offer.plans.flatMap((plan) => plan.terms.filter(({ id }) => !known.has(id)).map((term) => ({ plan, term })));
+  return fresh.reduce((changed, { plan, term }) => {
+    const candidate = { label: candidateName(offer.label || offer.vendor, plan.label), plans: [{ plan: plan.id, term: term.id }] };
+    return withCandidate(changed, candidate);
+  }, decision);
+}
+
+/** The decision with one more candidate, marked with the next letter. */
+export function withCandidate(decision: Decision, candidate: Omit<Candidate, 'id'>): Decision {
+  return { ...decision, candidates: [...decision.candidates, { id: nextCandidateId(decision.candidates), ...candidate }] };
+}
+
+/** The decision with one candidate changed. */
+export function withChangedCandidate(decision: Decision, id: string, change: (candidate: Candidate) => Candidate): Decision {
+  return { ...decision, candidates: decision.candidates.map((one) => (one.id === id ? change(one) : one)) };
+}
+
+/** Candidates that still bear the name they got by themselves follow when vendor or plan are renamed. */
+export function withRenamedCandidates(decision: Decision, before: UsedSheet['sheet'], after: UsedSheet['sheet']): Decision {
+  if (before.kind !== 'offer' || after.kind !== 'offer') return decision;
+  const names = (sheet: typeof before) =>
+    new Map(sheet.offer.plans.map((plan) => [plan.id, candidateName(sheet.offer.label || sheet.offer.vendor, plan.label)]));
+  const [former, current] = [names(before), names(after)];
+  const candidates = decision.candidates.map((candidate) => {
+    const plan = candidate.plans[0]?.plan ?? '';
+    const name = current.get(plan);
+    return name !== undefined && candidate.label === former.get(plan) ? { ...candidate, label: name } : candidate;
+  });
+  return { ...decision, candidates };
+}
+
+/** What a candidate is put together from, in a few words: "by the month, with Club, Tallywell Pay". */
+export function candidateSummary({ decision, sheets }: Workbench, candidate: Candidate): string {
+  const offers = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
+  const plans = offers.flatMap((offer) => offer.plans);
+  const addons = [...offers.flatMap((offer) => offer.addons ?? []), ...sheets.flatMap(({ sheet }) => (sheet.kind === 'addon' ? [sheet.addon] : []))];
+  const processors = sheets.flatMap(({ sheet }) => (sheet.kind === 'processor' ? [sheet.processor] : []));
+  const currencies = new Set<string>();
+  const terms = candidate.plans.flatMap((used) => {
+    const plan = plans.find(({ id }) => id === used.plan);
+    if (plan && plan.currency !== decision.currency) currencies.add(plan.currency);
+    const term = plan?.terms.find(({ id }) => id === used.term);
+    return term ? [termWords(term.months)] : [];
+  });
+  const withAddons = (candidate.addons ?? []).flatMap((used) => addons.find(({ id }) => id === used.addon)?.label ?? []);
+  const named = typeof candidate.payments === 'string' ? [candidate.payments] : (candidate.payments ?? []).map(({ use }) => use);
+  const outside = named.flatMap((id) => processors.find((processor) => processor.id === id)?.label ?? []);
+  const extras = candidate.extras?.length ?? 0;
+  return [
+    ...new Set(terms),
+    ...(currencies.size > 0 ? [`in ${[...currencies].join(' and ')}`] : []),
+    ...withAddons.map((name) => `with ${name}`),
+    ...outside,
+    ...(extras > 0 ? [`${extras} ${extras === 1 ? 'extra' : 'extras'}`] : []),
+  ].join(', ');
+}

@@ -1,0 +1,68 @@
+import { decimal, HUNDRED } from '../amount/decimal';
+import type { Forecast, Series, Stream } from '../decision-file/forecast-schema';
+import type { Decision } from './decision-schema';
+
+/** The fields of a series that is not constant. */
+export type ShapedSeries = Exclude<Series, string>;
+
+/** A series with all its fields, also where a plain number was stated. */
+export function shaped(series: Series | undefined): ShapedSeries {
+  if (series === undefined) return { start: '0' };
+  return typeof series === 'string' ? { start: series } : series;
+}
+
+/**
+ * A series with some fields changed, written as plainly as it can be.
+ *
+ * @example withSeries('96', { growth: '1.2' }) // { start: '96', growth: '1.2' }
+ */
+export function withSeries(series: Series | undefined, change: { [Field in keyof ShapedSeries]?: ShapedSeries[Field] | undefined }): Series {
+  const merged = { ...shaped(series), ...change };
+  const kept = Object.entries(merged).filter(([, value]) => value !== undefined);
+  return kept.length === 1 ? merged.start ?? '0' : (Object.fromEntries(kept) as ShapedSeries);
+}
+
+/** The decision with its forecast changed. */
+export function withForecast(decision: Decision, change: (forecast: Forecast) => Forecast): Decision {
+  return { ...decision, forecast: change(decision.forecast) };
+}
+
+/** The forecast with one stream changed, or removed if `change` gives null. */
+export function withStream(forecast: Forecast, id: string, change: (stream: Stream) => Stream | null): Forecast {
+  const streams = forecast.streams.flatMap((stream) => {
+    const changed = stream.id === id ? change(stream) : stream;
+    return changed ? [changed] : [];
+  });
+  return { ...forecast, streams };
+}
+
+/** A stream with nothing sold yet. */
+export function newStream(id: string, label: string): Stream {
+  return { id, label, kind: 'goods', orders: '0', orderValue: '0' };
+}
+
+/** A stream of another kind: subscriptions have subscribers instead of orders. */
+export function withKind(stream: Stream, kind: Stream['kind']): Stream {
+  if (kind === 'subscription') {
+    const { orders, ...rest } = stream;
+    return { ...rest, kind, subscribers: stream.subscribers ?? { start: shaped(orders).start, joins: '0', churn: '0' } };
+  }
+  const { subscribers, ...rest } = stream;
+  return { ...rest, kind, orders: stream.orders ?? subscribers?.start ?? '0' };
+}
+
+/** Percent of a stream's orders paid with cards from abroad. */
+export function shareAbroad({ cards }: Stream): string {
+  return cards?.['international'] ?? '0';
+}
+
+/** Whether a stream's cards are told apart only by home and abroad. */
+export function isHomeAndAbroad({ cards }: Stream): boolean {
+  return Object.keys(cards ?? {}).every((kind) => kind === 'domestic' || kind === 'international');
+}
+
+/** A stream with that percentage of cards from abroad and all others from home. */
+export function withShareAbroad(stream: Stream, percent: string): Stream {
+  const home = HUNDRED.minus(decimal(percent)).toFixed();
+  return { ...stream, cards: { domestic: home, international: percent } };
+}

@@ -1,0 +1,237 @@
+import type { Kysely, Transaction } from 'kysely';
+import { type Decision, type StoredDecision, storedDecisionSchema } from '#core/decision/decision-schema';
+import type { UsedSheet, Workbench } from '#core/decision/workbench';
+import type { Database } from './schema';
+import { addSheetRevision, loadSheet, newestSheetRevision } from './sheets';
+
+/** A decision as it stands in the database, with what undo and redo would do. */
+export interface SavedWorkbench {
+  readonly bench: Workbench;
+  readonly revision: number;
+  readonly savedAt: string;
+  /** What undo would take back, in words; null if there is nothing. */
+  readonly undo: string | null;
+  readonly redo: string | null;
+}
+
+/** A change to be saved: what it is, on which revision it was made, and the whole document after it. */
+export interface Change {
+  /** Which value was changed; a stretch of changes to one value is one step of undo. */
+  readonly key: string;
+  /** What was changed, in words. */
+  readonly label: string;
+  readonly revision: number;
+  readonly decision: Decision;
+  /** The decision's sheets, those of the change with their content. */
+  readonly sheets: ReadonlyArray<{ id: string; revision: number; changed?: UsedSheet['sheet'] | undefined }>;
+}
+
+/** What became of a change: saved, or refused because the decision or a sheet was changed elsewhere meanwhile. */
+export type SaveOutcome = { ok: true; saved: SavedWorkbench } | { ok: false; current: SavedWorkbench; staleSheets: UsedSheet[] };
+
+/** Changes to one value within this time are one step of undo. */
+const ONE_STRETCH_OF_TYPING_MS = 5_000;
+
+type Revision = Database['decisionRevisions'];
+
+export interface ListedDecision {
+  readonly id: string;
+  readonly name: string;
+  readonly changedAt: string;
+}
+
+/** All decisions, the one changed last first. */
+export function listDecisions(db: Kysely<Database>): Promise<ListedDecision[]> {
+  return db.selectFrom('decisions').select(['id', 'name', 'changedAt']).orderBy('changedAt', 'desc').orderBy('id').execute();
+}
+
+/** A decision in its current revision, or undefined. */
+export async function loadWorkbench(db: Kysely<Database>, id: string): Promise<SavedWorkbench | undefined> {
+  const row = await currentRevision(db, id);
+  return row && savedWorkbench(db, row);
+}
+
+/**
+ * Keeps a new decision; sheets that were never saved (revision 0) are kept too.
+ *
+ * @param at - ISO 8601 time
+ */
+export async function createDecision(db: Kysely<Database>, id: string, bench: Workbench, at: string): Promise<void> {
+  await db.transaction().execute(async (transaction) => {
+    const sheets: StoredDecision['sheets'] = [];
+    for (const { id: sheet, revision, sheet: content } of bench.sheets)
+      sheets.push({ sheet, revision: revision || (await addSheetRevision(transaction, sheet, content, at)) });
+    const { name } = bench.decision;
+    await transaction.insertInto('decisions').values({ id, revision: 0, name, createdAt: at, changedAt: at }).execute();
+    await addRevision(transaction, {
+      decisionId: id,
+      revision: 1,
+      document: JSON.stringify({ ...bench.decision, sheets }),
+      savedAt: at,
+      changeKey: 'created',
+      undoTo: null,
+      undoLabel: null,
+      redoTo: null,
+      redoLabel: null,
+    });
+  });
+}
+
+/**
+ * Saves a change as a new revision of the decision and of the sheets it touches, all or nothing.
+ *
+ * @param at - ISO 8601 time
+ * @returns undefined if there is no such decision
+ */
+export async function saveChange(db: Kysely<Database>, id: string, change: Change, at: string): Promise<SaveOutcome | undefined> {
+  return db.transaction().execute(async (transaction) => {
+    const current = await currentRevision(transaction, id);
+    if (!current) return undefined;
+    const staleSheets = await changedElsewhere(transaction, change.sheets);
+    if (current.revision !== change.revision || staleSheets.length > 0)
+      return { ok: false, current: await savedWorkbench(transaction, current), staleSheets };
+    const sheets: StoredDecision['sheets'] = [];
+    for (const { id: sheet, revision, changed } of change.sheets)
+      sheets.push({ sheet, revision: changed ? await addSheetRevision(transaction, sheet, changed, at) : revision });
+    const goesOn =
+      current.changeKey === change.key &&
+      current.undoTo !== null &&
+      Date.parse(at) - Date.parse(current.savedAt) < ONE_STRETCH_OF_TYPING_MS;
+    const row: Revision = {
+      decisionId: id,
+      revision: current.revision + 1,
+      document: JSON.stringify({ ...change.decision, sheets }),
+      savedAt: at,
+      changeKey: change.key,
+      undoTo: goesOn ? current.undoTo : current.revision,
+      undoLabel: change.label,
+      redoTo: null,
+      redoLabel: null,
+    };
+    await addRevision(transaction, row);
+    return { ok: true, saved: await savedWorkbench(transaction, row) };
+  });
+}
+
+/**
+ * Undoes or redoes the last step: the former content becomes a new revision, and so do the sheets it had changed
+ * as far as nobody else has changed them since.
+ *
+ * @param revision - the revision the person sees
+ * @returns undefined if there is no such decision; refused if it was changed elsewhere; unchanged if there is nothing to do
+ */
+export async function stepBack(
+  db: Kysely<Database>,
+  id: string,
+  revision: number,
+  direction: 'undo' | 'redo',
+  at: string,
+): Promise<SaveOutcome | undefined> {
+  return db.transaction().execute(async (transaction) => {
+    const current = await currentRevision(transaction, id);
+    if (!current) return undefined;
+    if (current.revision !== revision)
+      return { ok: false, current: await savedWorkbench(transaction, current), staleSheets: [] };
+    const goal = direction === 'undo' ? current.undoTo : current.redoTo;
+    const target = goal === null ? undefined : await revisionOf(transaction, id, goal);
+    if (!target) return { ok: true, saved: await savedWorkbench(transaction, current) };
+    const document = readDocument(target.document);
+    const sheets = await restoredSheets(transaction, readDocument(current.document), document, at);
+    const row: Revision = {
+      ...target,
+      revision: current.revision + 1,
+      document: JSON.stringify({ ...document, sheets }),
+      savedAt: at,
+      changeKey: direction,
+      redoTo: direction === 'undo' ? current.revision : target.redoTo,
+      redoLabel: direction === 'undo' ? current.undoLabel : target.redoLabel,
+    };
+    await addRevision(transaction, row);
+    return { ok: true, saved: await savedWorkbench(transaction, row) };
+  });
+}
+
+/** The sheets of a change that have a newer revision than the one it was made on, in that newer revision. */
+async function changedElsewhere(db: Transaction<Database>, sheets: Change['sheets']): Promise<UsedSheet[]> {
+  const stale: UsedSheet[] = [];
+  for (const { id, revision, changed } of sheets) {
+    const newest = changed ? await newestSheetRevision(db, id) : revision;
+    if (newest === revision) continue;
+    const sheet = await loadSheet(db, id, newest);
+    if (sheet) stale.push({ id, revision: newest, sheet });
+  }
+  return stale;
+}
+
+async function restoredSheets(
+  db: Transaction<Database>,
+  from: StoredDecision,
+  to: StoredDecision,
+  at: string,
+): Promise<StoredDecision['sheets']> {
+  const sheets: StoredDecision['sheets'] = [];
+  for (const { sheet, revision } of to.sheets) {
+    const used = from.sheets.find((one) => one.sheet === sheet);
+    const isNewest = used !== undefined && (await newestSheetRevision(db, sheet)) === used.revision;
+    const former = isNewest && used.revision !== revision ? await loadSheet(db, sheet, revision) : undefined;
+    sheets.push({ sheet, revision: former ? await addSheetRevision(db, sheet, former, at) : revision });
+  }
+  return sheets;
+}
+
+async function addRevision(db: Transaction<Database>, row: Revision): Promise<void> {
+  const document = readDocument(row.document);
+  await db.insertInto('decisionRevisions').values(row).execute();
+  await db
+    .updateTable('decisions')
+    .set({ revision: row.revision, name: document.name, changedAt: row.savedAt })
+    .where('id', '=', row.decisionId)
+    .execute();
+  await db.deleteFrom('usedSheets').where('decisionId', '=', row.decisionId).execute();
+  for (const { sheet, revision } of document.sheets)
+    await db.insertInto('usedSheets').values({ decisionId: row.decisionId, sheetId: sheet, revision }).execute();
+}
+
+function currentRevision(db: Kysely<Database>, id: string): Promise<Revision | undefined> {
+  return db
+    .selectFrom('decisionRevisions')
+    .innerJoin('decisions', (join) =>
+      join
+        .onRef('decisions.id', '=', 'decisionRevisions.decisionId')
+        .onRef('decisions.revision', '=', 'decisionRevisions.revision'),
+    )
+    .selectAll('decisionRevisions')
+    .where('decisions.id', '=', id)
+    .executeTakeFirst();
+}
+
+function revisionOf(db: Kysely<Database>, id: string, revision: number): Promise<Revision | undefined> {
+  return db
+    .selectFrom('decisionRevisions')
+    .selectAll()
+    .where('decisionId', '=', id)
+    .where('revision', '=', revision)
+    .executeTakeFirst();
+}
+
+async function savedWorkbench(db: Kysely<Database>, row: Revision): Promise<SavedWorkbench> {
+  const { sheets: refs, ...decision } = readDocument(row.document);
+  const sheets: UsedSheet[] = [];
+  for (const { sheet: id, revision } of refs) {
+    const sheet = await loadSheet(db, id, revision);
+    if (!sheet) throw new Error(`Revision ${revision} of price sheet ${id} is missing in the database`);
+    sheets.push({ id, revision, sheet });
+  }
+  const { revision, savedAt, undoTo, undoLabel, redoTo, redoLabel } = row;
+  return {
+    bench: { decision, sheets },
+    revision,
+    savedAt,
+    undo: undoTo === null ? null : undoLabel,
+    redo: redoTo === null ? null : redoLabel,
+  };
+}
+
+function readDocument(document: string): StoredDecision {
+  return storedDecisionSchema.parse(JSON.parse(document));
+}

@@ -1,0 +1,28 @@
+/** The tables of the database; times are ISO 8601 in UTC, documents JSON that was validated on the way in. */
+export interface Database {
+  decisions: {
+    id: string;
+    /** The current revision. */
+    revision: number;
+    name: string;
+    createdAt: string;
+    changedAt: string;
+  };
+  decisionRevisions: {
+    decisionId: string;
+    revision: number;
+    document: string;
+    savedAt: string;
+    /** Which value was changed, so that one stretch of typing is one step of undo. */
+    changeKey: string;
+    /** The revision that undo goes back to, and what it takes back in words. */
+    undoTo: number | null;
+    undoLabel: string | null;
+    redoTo: number | null;
+    redoLabel: string | null;
+  };
+  /** The price sheets that the current revision of each decision uses. */
+  usedSheets: { decisionId: string; sheetId: string; revision: number };
+  sheets: { id: string; revision: number; kind: string; label: string; changedAt: string };
+  sheetRevisions: { sheetId: string; revision: number; document: string; savedAt: string };
+}

@@ -1,0 +1,49 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './venalis';
+
+test('the demo opens in the worked example, and a figure says how it came about', async ({ page, demo }) => {
+  await page.goto(demo.address);
+  await expect(page).toHaveURL(/larkfell-kites\/line-up$/);
+  await expect(page.locator('.answer')).toHaveText(/^Marlpit Grow costs least over 24 months, [\d,]+ less than Wharfside Trade\.$/);
+  expect(await page.locator('.line-up thead .candidate-tag').count()).toBeGreaterThanOrEqual(6);
+
+  await page.getByRole('button', { name: 'Payment fees, Marlpit Grow: how it came about' }).press('Enter');
+  const panel = page.getByRole('complementary', { name: 'How it came about' });
+  await expect(panel).toContainText('1.7 % + 0.25 per order, domestic cards');
+  await expect(panel).toContainText('seen 3 November 2026');
+  await panel.getByRole('link', { name: 'on the price sheet' }).first().click();
+  await expect(page.getByLabel('Vendor')).toHaveValue('Marlpit');
+});
+
+test('it is styled and complete without JavaScript, and numbers follow the locale', async ({ browser, demo }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false, locale: 'de-DE' });
+  const page = await context.newPage();
+  await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
+  await expect(page.locator('.total').first()).toHaveText(/^\d\.\d{3},\d\d$/);
+  await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(245, 242, 234)');
+  await context.close();
+});
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`every place is accessible, ${scheme}`, async ({ page, demo }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.goto(demo.address);
+    const sheet = await page.locator('a', { hasText: 'Price sheets' }).getAttribute('href');
+    for (const place of ['frame', 'sales', 'line-up', 'verdict', 'sheets']) {
+      await page.goto(`${demo.address}decisions/larkfell-kites/${place}`);
+      if (place === 'sheets') await page.locator('.sheet-list a', { hasText: 'Tidewrack' }).click();
+      await expect(page.locator('main.work')).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+      expect(violations.map(({ id, nodes }) => `${place}: ${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+    }
+    expect(sheet).toContain('/sheets');
+  });
+
+test('nothing is cut off at 390 pixels', async ({ page, demo }) => {
+  await page.setViewportSize({ width: 390, height: 800 });
+  for (const place of ['frame', 'sales', 'line-up', 'verdict', 'sheets']) {
+    await page.goto(`${demo.address}decisions/larkfell-kites/${place}`);
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(width, place).toBeLessThanOrEqual(390);
+  }
+});

@@ -1,0 +1,71 @@
+import { expect, test } from './venalis';
+
+test('undo and redo, by key and by button, also after a reload', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/sales`);
+  const orders = page.getByLabel('Orders a month').first();
+  await expect(orders).toHaveValue('96');
+  await orders.fill('150');
+  await expect(page.getByText(/^saved \d/)).toBeVisible();
+  await page.reload();
+  await expect(orders).toHaveValue('150');
+
+  await page.getByRole('heading', { level: 2, name: 'What you expect to sell' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(orders).toHaveValue('96');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(orders).toHaveValue('150');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(orders).toHaveValue('96');
+  await expect(page.getByRole('button', { name: 'undo' })).toBeDisabled();
+});
+
+test('undo takes back a change to a price sheet', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/sheets`);
+  await page.locator('.sheet-list a', { hasText: 'Marlpit' }).click();
+  const price = page.getByLabel('Grow, by the year');
+  const before = await page.locator('.answer').textContent();
+  await price.fill('3000');
+  await expect(page.locator('.answer')).not.toHaveText(before ?? '');
+  await expect(page.getByText(/^saved \d/)).toBeVisible();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(price).toHaveValue('708');
+  await expect(page.locator('.answer')).toHaveText(before ?? '');
+});
+
+for (const [choice, button, kept] of [
+  ['keeps this version', 'Keep what stands here', '200'],
+  ['takes the other', 'Take the other version', '130'],
+] as const)
+  test(`two windows change the same decision: the second is told and ${choice}; undo has the other`, async ({ page, context, demo }) => {
+    const address = `${demo.address}decisions/larkfell-kites/sales`;
+    const second = await context.newPage();
+    await second.goto(address);
+    await page.goto(address);
+    await page.getByLabel('Orders a month').first().fill('130');
+    await expect(page.getByText(/^saved \d/)).toBeVisible();
+
+    const orders = second.getByLabel('Orders a month').first();
+    await orders.fill('200');
+    const notice = second.getByRole('alert').filter({ hasText: 'changed elsewhere' });
+    await expect(notice).toContainText('orders a month, Kites and spares');
+    await expect(orders).toHaveValue('200');
+    await second.getByRole('button', { name: button }).click();
+    await expect(notice).toHaveCount(0);
+    await expect(second.getByText(/^saved \d/)).toBeVisible();
+    await expect(orders).toHaveValue(kept);
+
+    await second.getByRole('button', { name: 'undo' }).click();
+    await expect(orders).toHaveValue(kept === '200' ? '130' : '200');
+  });
+
+test('what could not be saved survives a reload while the server is away', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/sales`);
+  const orders = page.getByLabel('Orders a month').first();
+  await page.route('**/save', (route) => route.abort());
+  await orders.fill('77');
+  await expect(page.getByText(/not saved: Venalis cannot be reached/)).toBeVisible();
+  await page.unroute('**/save');
+  await page.reload();
+  await expect(orders).toHaveValue('77');
+  await expect(page.getByText(/^saved \d/)).toBeVisible();
+});

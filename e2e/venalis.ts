@@ -1,0 +1,74 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base } from '@playwright/test';
+
+/** A running Venalis with a data folder of its own. */
+export interface Venalis {
+  readonly address: string;
+  readonly folder: string;
+  /** Ends the server and starts it again on the same data and port. */
+  restart(): Promise<void>;
+  stop(): Promise<void>;
+}
+
+/** Starts the built application on a free port; with `demo` the worked example is loaded. */
+async function start(demo: boolean): Promise<Venalis> {
+  const folder = mkdtempSync(join(tmpdir(), 'venalis-e2e-'));
+  let port = '0';
+  let child: ChildProcess;
+  const launch = async () => {
+    child = spawn(process.execPath, ['scripts/serve.mjs'], {
+      env: { ...process.env, PORT: port, VENALIS_DATA: folder, ...(demo ? { VENALIS_DEMO: 'demo' } : {}) },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    const address = await addressFrom(child);
+    port = new URL(address).port;
+    return address;
+  };
+  const end = () =>
+    new Promise<void>((resolve) => {
+      child.once('exit', () => resolve());
+      child.kill('SIGTERM');
+    });
+  const address = await launch();
+  return {
+    address,
+    folder,
+    async restart() {
+      await end();
+      await launch();
+    },
+    async stop() {
+      await end();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+function addressFrom(child: ChildProcess): Promise<string> {
+  return new Promise((resolve, reject) => {
+    child.stdout?.on('data', (chunk: Buffer) => {
+      const address = /address (\S+)/.exec(chunk.toString())?.[1];
+      if (address) resolve(address);
+    });
+    child.once('exit', (code) => reject(new Error(`The server ended with code ${code}`)));
+  });
+}
+
+/** Tests with a server of their own: `demo` has the worked example, `empty` nothing. */
+export const test = base.extend<{ demo: Venalis; empty: Venalis }>({
+  demo: async ({ browserName: _ }, use) => {
+    const venalis = await start(true);
+    await use(venalis);
+    await venalis.stop();
+  },
+  empty: async ({ browserName: _ }, use) => {
+    const venalis = await start(false);
+    await use(venalis);
+    await venalis.stop();
+  },
+});
+
+export { expect } from '@playwright/test';

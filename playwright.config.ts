@@ -1,0 +1,16 @@
+import { defineConfig } from '@playwright/test';
+import { chromiumArguments } from './scripts/chromium-arguments.mjs';
+
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 60_000,
+  forbidOnly: Boolean(process.env['CI']),
+  reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? 'test-results/report.json' }]],
+  use: {
+    locale: 'en-GB',
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: { executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium', args: chromiumArguments() },
+  },
+});

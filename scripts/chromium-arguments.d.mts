@@ -1,0 +1,2 @@
+/** Arguments with which Chromium runs here. */
+export function chromiumArguments(): string[];

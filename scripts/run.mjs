@@ -1,0 +1,14 @@
+// npm run demo, npm start: everything from installing to serving.
+import { homedir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
+
+const isDemo = process.argv[2] === 'demo';
+ensureInstalled();
+ensureBuilt();
+process.env.NODE_ENV = 'production';
+process.env.VENALIS_DATA = isDemo ? join(root, '.demo') : (process.env.VENALIS_DATA ?? join(homedir(), '.venalis'));
+if (isDemo) process.env.VENALIS_DEMO = join(root, 'demo');
+const { serve } = await import('./serve.mjs');
+const { address } = await serve(Number(process.env.PORT ?? 4173));
+console.log(`\n  Venalis${isDemo ? ', with the worked example of Larkfell Kites,' : ''} stands at ${address}\n  Data: ${process.env.VENALIS_DATA}\n  Ctrl+C ends it.\n`);

@@ -1,0 +1,52 @@
+// Takes one picture of each main view from the demo data, for docs/screenshots; or of one address, for looking.
+// Usage: node scripts/screenshots.mjs            all views into docs/screenshots
+//        node scripts/screenshots.mjs PATH FILE [WIDTH] [dark] [SELECTOR-TO-CLICK]
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { chromiumArguments } from './chromium-arguments.mjs';
+import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
+
+const VIEWS = [
+  { file: 'decisions.png', path: '/decisions' },
+  { file: 'frame.png', path: '/decisions/larkfell-kites/frame' },
+  { file: 'expected-sales.png', path: '/decisions/larkfell-kites/sales' },
+  { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
+  { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up', click: '.line-up td.is-leader .figure >> nth=2' },
+  { file: 'line-up-dark.png', path: '/decisions/larkfell-kites/line-up', click: '.candidate-head >> nth=2', dark: true },
+  { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict' },
+];
+
+ensureInstalled();
+ensureBuilt();
+const folder = mkdtempSync(join(tmpdir(), 'venalis-pictures-'));
+process.env.NODE_ENV = 'production';
+process.env.VENALIS_DATA = folder;
+process.env.VENALIS_DEMO = join(root, 'demo');
+const { serve } = await import('./serve.mjs');
+const { address, close } = await serve(0);
+const browser = await chromium.launch({ executablePath: ensureChromium(), args: chromiumArguments() });
+
+async function picture({ path, file, width = 1280, height = 800, dark = false, click }) {
+  const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light', locale: 'en-GB' });
+  page.on('console', (message) => message.type() === 'error' && console.log(`${path}: ${message.text()}`));
+  page.on('pageerror', (error) => console.log(`${path}: ${error.message}`));
+  await page.goto(new URL(path, address).href, { waitUntil: 'networkidle' });
+  if (click) {
+    await page.locator(click).click();
+    await page.waitForTimeout(500);
+  }
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: file });
+  await page.close();
+  console.log(file);
+}
+
+const [path, file, width, ...rest] = process.argv.slice(2);
+if (path && file) await picture({ path, file, width: Number(width ?? 1280), dark: rest.includes('dark'), click: rest.find((one) => one !== 'dark') });
+else for (const view of VIEWS) await picture({ ...view, file: join(root, 'docs/screenshots', view.file) });
+await browser.close();
+await close();
+rmSync(folder, { recursive: true, force: true });
+process.exit(0);
