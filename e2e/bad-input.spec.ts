@@ -58,9 +58,9 @@ test('requests that are too large, foreign or mistaken get the right status and 
   expect(foreign.status()).toBe(403);
   const rebound = await request.get(demo.address, { headers: { Host: 'elsewhere.example' } });
   expect(rebound.status()).toBe(421);
-  const malformed = await request.post(save, { data: { revision: 'new' } });
+  const malformed = await request.post(save, { data: { key: 'k', label: 'l', revision: 'new' } });
   expect(malformed.status()).toBe(422);
-  expect(await malformed.text()).toContain('revision');
+  expect(await malformed.text()).toContain('revision: found');
 
   for (const path of ['nowhere', 'decisions/none/line-up', 'decisions/larkfell-kites/nowhere']) {
     const response = await page.goto(`${demo.address}${path}`);

@@ -38,7 +38,7 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   );
 
   return (
-    <div className="line-up-scroll">
+    <div className="line-up-scroll" role="region" aria-label="Candidates side by side" tabIndex={0}>
       <table className="line-up">
         <thead>
           <tr>

@@ -10,6 +10,7 @@ export function MonthsTable() {
   const { streams } = pricing.file.forecast;
   const rows = forecastTable(pricing);
   return (
+    <div className="months-scroll" role="region" aria-label="The months as they come out" tabIndex={0}>
     <table className="months">
       <caption>The months as they come out</caption>
       <thead>
@@ -45,5 +46,6 @@ export function MonthsTable() {
         ))}
       </tbody>
     </table>
+    </div>
   );
 }

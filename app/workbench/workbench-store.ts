@@ -1,4 +1,5 @@
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
+import { isSameContent } from './same-content';
 import type { Saved, SaveReply, SaveRequest, SaveTransport } from './saved';
 
 /** What is being changed: its key joins a stretch of typing into one step of undo, its label is shown. */
@@ -143,6 +144,12 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       const [sent] = waiting;
       set({ save: { kind: 'saving' } });
       const reply = await transport.save(request(sent));
+      if (isOwnEcho(reply)) {
+        waiting = [];
+        replaceBy(reply.current);
+        keepDraft();
+        break;
+      }
       if (!taken(reply)) return;
       waiting = waiting.slice(1);
       takeUpRevisions(reply.saved);
@@ -160,6 +167,10 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
     if (reply.kind === 'refused') joinWaiting();
     return false;
   };
+
+  /** What stands elsewhere is what waits here: a page that was being left got it saved, but never heard so. */
+  const isOwnEcho = (reply: SaveReply): reply is Extract<SaveReply, { kind: 'stale' }> =>
+    reply.kind === 'stale' && isSameContent(reply.current.bench, state.bench);
 
   /** What was refused goes along with the next change, which may mend it. */
   const joinWaiting = () => {
@@ -228,6 +239,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       if (waiting.length === 0 && reply.revision > state.revision && state.save.kind !== 'conflict') replaceBy(reply);
     },
     resume(draft) {
+      if (isSameContent(draft.bench, state.bench)) return drafts.clear();
       for (const { id, revision } of draft.bench.sheets) if (!sheetRevisions.has(id)) sheetRevisions.set(id, revision);
       waiting = [{ change: draft.change, bench: draft.bench, touched: new Set(draft.touched) }];
       const other = { bench: state.bench, ...fieldsOf(state) };

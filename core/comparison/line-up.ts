@@ -1,6 +1,10 @@
 import { type Decimal, decimal, sum, ZERO } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
+import type { Candidate } from '../decision-file/candidate-schema';
 import { BUCKETS, type Bucket } from '../pricing/ledger-line';
+import { findTerm } from '../pricing/payment-schedule';
+import type { Pricing } from '../pricing/pricing';
+import { termWords } from '../price-sheet/term-words';
 import type { CandidateResult } from './candidate-result';
 import type { PricedDecision } from './decision-result';
 
@@ -44,7 +48,7 @@ export function lineUp({ pricing, result, candidates }: PricedDecision, baseline
     const years = yearTotals(one.monthly);
     return {
       id: one.id,
-      label: ledger.candidate.label,
+      label: distinctLabel(pricing, ledger.candidate),
       result: one,
       difference: against && against.id !== one.id ? text(decimal(one.total).minus(against.total)) : null,
       years: years.map(({ total }) => text(total)),
@@ -65,6 +69,14 @@ export function lineUp({ pricing, result, candidates }: PricedDecision, baseline
         : null,
     buckets: BUCKETS.filter((bucket) => columns.some((column) => column.result.buckets[bucket] !== undefined)),
   };
+}
+
+/** A candidate's name; where several bear the same, with how they are paid, so that sentences stay clear. */
+function distinctLabel(pricing: Pricing, { id, label, plans }: Candidate): string {
+  const [first] = plans;
+  const isShared = pricing.file.candidates.some((other) => other.id !== id && other.label === label);
+  if (!isShared || !first) return label;
+  return `${label}, ${termWords(findTerm(pricing.plan(first.plan).plan.terms, first.term).months)}`;
 }
 
 /** 0: can be chosen; 1: its total is a lower bound; 2: not usable. */

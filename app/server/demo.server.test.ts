@@ -1,0 +1,31 @@
+import { expect, it } from 'vitest';
+import { assembleDecisionFile } from '#core/decision/assemble';
+import { priceDecision } from '#core/comparison/decision-result';
+import { createDecision, listDecisions, loadWorkbench } from '#data/decisions';
+import { openDatabase } from '#data/open-database';
+import { loadDemo } from './demo.server';
+
+const folder = new URL('../../demo', import.meta.url).pathname;
+
+it('the demo holds a decision with at least six candidates of different kinds over 24 months', async () => {
+  const db = await openDatabase(':memory:');
+  await loadDemo(db, folder);
+  const saved = await loadWorkbench(db, 'larkfell-kites');
+  if (!saved) throw new Error('the demo decision is expected');
+  const { file, heldBack } = assembleDecisionFile(saved.bench);
+  expect(heldBack).toEqual([]);
+  expect(file.months).toBe(24);
+  const { result } = priceDecision(file);
+  expect(result.candidates.length).toBeGreaterThanOrEqual(6);
+  expect(result.cheapest).toBe('A');
+  expect(new Set(file.offers.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(5);
+  expect(saved.bench.sheets.every(({ sheet }) => sheet.seen !== undefined)).toBe(true);
+});
+
+it('the demo is never loaded over decisions that are there', async () => {
+  const db = await openDatabase(':memory:');
+  const decision = { name: 'mine', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] };
+  await createDecision(db, 'mine', { decision, sheets: [] }, '2026-11-03T09:00:00.000Z');
+  await loadDemo(db, folder);
+  expect((await listDecisions(db)).map(({ id }) => id)).toEqual(['mine']);
+});

@@ -1,0 +1,169 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Workbench } from '#core/decision/workbench';
+import { withDecision } from '#core/decision/workbench';
+import type { Saved, SaveReply, SaveRequest } from './saved';
+import { createWorkbenchStore, type Draft } from './workbench-store';
+
+const bench: Workbench = {
+  decision: { name: 'start', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] },
+  sheets: [{ id: 's', revision: 1, sheet: { kind: 'processor', processor: { id: 'p', label: 'Pay', currency: 'EUR' } } }],
+};
+const saved = (revision: number, of = bench): Saved => ({ bench: of, revision, savedAt: '2026-11-03T09:00:00.000Z', undo: 'something', redo: null });
+
+/** A server that saves everything, unless a test puts other replies in line. */
+function setUp() {
+  const requests: SaveRequest[] = [];
+  const replies: Array<SaveReply | Promise<SaveReply>> = [];
+  let draft: Draft | null = null;
+  let revision = 1;
+  const answer = (request: SaveRequest): SaveReply => {
+    revision = request.revision + 1;
+    const sheets = request.sheets.map(({ id, revision: used, changed }) => ({ id, revision: changed ? used + 1 : used, sheet: changed ?? bench.sheets[0]?.sheet ?? fail() }));
+    return { kind: 'saved', saved: saved(revision, { decision: request.decision, sheets }) };
+  };
+  const store = createWorkbenchStore(
+    saved(1),
+    {
+      save(request) {
+        requests.push(request);
+        return Promise.resolve(replies.shift() ?? answer(request));
+      },
+      step: (_direction, from) => Promise.resolve({ kind: 'saved', saved: saved(from + 1) }),
+    },
+    { keep: (next) => (draft = next), clear: () => (draft = null) },
+  );
+  return { store, requests, replies, draft: () => draft };
+}
+
+function fail(): never {
+  throw new Error('a sheet is expected');
+}
+
+const rename = (name: string) => (before: Workbench) => withDecision(before, (decision) => ({ ...decision, name }));
+const named = (name: string, revision: number) => saved(revision, rename(name)(bench));
+
+beforeEach(() => {
+  vi.useFakeTimers();
+});
+
+describe('the workbench store', () => {
+  it('changes at once and saves a stretch of typing once', async () => {
+    const { store, requests, draft } = setUp();
+    for (const name of ['K', 'Ki', 'Kite']) store.change({ key: 'name', label: 'the name' }, rename(name));
+    expect(store.state().bench.decision.name).toBe('Kite');
+    expect(store.state().save.kind).toBe('saving');
+    expect(draft()?.bench.decision.name).toBe('Kite');
+    await vi.runAllTimersAsync();
+    expect(requests.map(({ decision, revision }) => [decision.name, revision])).toEqual([['Kite', 1]]);
+    expect(store.state()).toMatchObject({ revision: 2, save: { kind: 'saved' } });
+    expect(draft()).toBeNull();
+  });
+
+  it('saves changes of different things one after the other, each on the revision before', async () => {
+    const { store, requests } = setUp();
+    store.change({ key: 'name', label: 'the name' }, rename('a'));
+    store.change({ key: 'other', label: 'the other' }, rename('b'));
+    await vi.runAllTimersAsync();
+    expect(requests.map(({ label, revision }) => [label, revision])).toEqual([['the name', 1], ['the other', 2]]);
+  });
+
+  it('sends only sheets that changed', async () => {
+    const { store, requests } = setUp();
+    store.change({ key: 'sheet', label: 'a sheet' }, (before) => ({ ...before, sheets: before.sheets.map((used) => ({ ...used, sheet: { ...used.sheet, seen: '2026-11-03' } })) }));
+    store.change({ key: 'name', label: 'the name' }, rename('a'));
+    await vi.runAllTimersAsync();
+    expect(requests.map(({ sheets }) => sheets.map(({ revision, changed }) => [revision, changed?.seen]))).toEqual([[[1, '2026-11-03']], [[2, undefined]]]);
+  });
+
+  it('goes on trying while the server is away, and loses nothing', async () => {
+    const { store, replies, requests } = setUp();
+    replies.push({ kind: 'unreachable', why: 'away' });
+    store.change({ key: 'name', label: 'the name' }, rename('a'));
+    await vi.advanceTimersByTimeAsync(500);
+    expect(store.state().save).toEqual({ kind: 'not-saved', why: 'away' });
+    await vi.advanceTimersByTimeAsync(5_000);
+    expect(store.state().save.kind).toBe('saved');
+    expect(requests).toHaveLength(2);
+  });
+
+  it('sends what was refused along with the next change', async () => {
+    const { store, replies, requests } = setUp();
+    replies.push({ kind: 'refused', why: 'wrong' }, { kind: 'refused', why: 'wrong' });
+    store.change({ key: 'name', label: 'the name' }, rename('a'));
+    await vi.advanceTimersByTimeAsync(500);
+    store.change({ key: 'other', label: 'the other' }, rename('b'));
+    await vi.runAllTimersAsync();
+    expect(requests.at(-1)?.decision.name).toBe('b');
+    expect(store.state().save.kind).toBe('saved');
+  });
+
+  describe('when it was changed elsewhere', () => {
+    async function conflict() {
+      const all = setUp();
+      all.replies.push({ kind: 'stale', current: named('theirs', 7), staleSheets: [] });
+      all.store.change({ key: 'name', label: 'the name' }, rename('mine'));
+      await vi.advanceTimersByTimeAsync(500);
+      return all;
+    }
+
+    it('says so, keeps what was typed and saves nothing more by itself', async () => {
+      const { store, requests, draft } = await conflict();
+      store.change({ key: 'name', label: 'the name' }, rename('mine too'));
+      await vi.runAllTimersAsync();
+      expect(store.state()).toMatchObject({ save: { kind: 'conflict', other: { revision: 7 } }, bench: { decision: { name: 'mine too' } } });
+      expect(requests).toHaveLength(1);
+      expect(draft()?.bench.decision.name).toBe('mine too');
+    });
+
+    it('puts this version on top of the other', async () => {
+      const { store, requests } = await conflict();
+      await store.settle('mine');
+      expect(requests.at(-1)).toMatchObject({ revision: 7, decision: { name: 'mine' } });
+      expect(store.state()).toMatchObject({ save: { kind: 'saved' }, revision: 8, bench: { decision: { name: 'mine' } } });
+    });
+
+    it('puts the other on top of this one, so that undo finds it', async () => {
+      const { store, requests } = await conflict();
+      await store.settle('other');
+      expect(requests.slice(1).map(({ revision, decision }) => [revision, decision.name])).toEqual([[7, 'mine'], [8, 'theirs']]);
+      expect(store.state()).toMatchObject({ save: { kind: 'saved' }, bench: { decision: { name: 'theirs' } } });
+    });
+
+    it('does not take its own save for somebody else’s', async () => {
+      const { store, replies } = setUp();
+      replies.push({ kind: 'stale', current: named('mine', 2), staleSheets: [] });
+      store.change({ key: 'name', label: 'the name' }, rename('mine'));
+      await vi.runAllTimersAsync();
+      expect(store.state()).toMatchObject({ save: { kind: 'saved' }, revision: 2 });
+    });
+  });
+
+  it('takes up a draft that was left behind, as a change or as a conflict', async () => {
+    const draft = { bench: rename('left')(bench), touched: [], change: { key: 'name', label: 'the name' } };
+    const resumed = setUp();
+    resumed.store.resume({ ...draft, revision: 1 });
+    await vi.runAllTimersAsync();
+    expect(resumed.requests.map(({ decision }) => decision.name)).toEqual(['left']);
+
+    const late = setUp();
+    late.store.resume({ ...draft, revision: 0 });
+    expect(late.store.state()).toMatchObject({ save: { kind: 'conflict' }, bench: { decision: { name: 'left' } } });
+  });
+
+  it('saves what waits before it undoes, and takes up what undo gives', async () => {
+    const { store, requests } = setUp();
+    store.change({ key: 'name', label: 'the name' }, rename('a'));
+    await store.step('undo');
+    expect(requests).toHaveLength(1);
+    expect(store.state()).toMatchObject({ revision: 3, bench: { decision: { name: 'start' } } });
+  });
+
+  it('takes up newer revisions only while nothing waits here', () => {
+    const { store } = setUp();
+    store.receive(named('newer', 2));
+    expect(store.state().bench.decision.name).toBe('newer');
+    store.change({ key: 'name', label: 'the name' }, rename('mine'));
+    store.receive(named('newest', 3));
+    expect(store.state().bench.decision.name).toBe('mine');
+  });
+});

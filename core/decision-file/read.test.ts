@@ -1,0 +1,63 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { RefusedFileError } from './problems';
+import { readDecisionFile } from './read';
+
+const text = readFileSync(new URL('../cases/13-larkfell.json', import.meta.url), 'utf8');
+
+/** The example with one value replaced; `path` is written as problems write it. */
+function changed(path: string, value: unknown): unknown {
+  const document = JSON.parse(text) as Record<string, unknown>;
+  const keys = path.split(/[.[\]]+/).filter(Boolean);
+  const last = keys.pop() ?? '';
+  const parent = keys.reduce((at: Record<string, unknown>, key) => at[key] as Record<string, unknown>, document);
+  parent[last] = value;
+  return document;
+}
+
+function problemsOf(document: unknown): string[] {
+  try {
+    readDecisionFile(document);
+    return [];
+  } catch (error) {
+    if (error instanceof RefusedFileError) return error.problems.map(({ path }) => path);
+    throw error;
+  }
+}
+
+describe('readDecisionFile', () => {
+  it('takes the example', () => {
+    expect(problemsOf(JSON.parse(text))).toEqual([]);
+  });
+
+  it.each([
+    ['months', 0],
+    ['months', 500],
+    ['currency', 'EURO'],
+    ['currency', undefined],
+    ['start', '2027-13'],
+    ['forecast.streams[0].orderValue', '-1'],
+    ['forecast.streams[0].refunds', '101'],
+    ['forecast.streams[0].cards', { domestic: '60', international: '30' }],
+    ['forecast.streams[2].orders', '5'],
+    ['offers[0].plans[0].charges[0].percent', 'many'],
+    ['offers[0].plans[0].terms[0].price', Infinity],
+    ['offers[4].plans[0].currency', 'GBP'],
+    ['candidates[0].plans[0].term', 'none'],
+    ['candidates[1].addons[0].addon', 'brc'],
+    ['candidates[2].payments', 'nobody'],
+    ['surplus', 1],
+  ])('refuses a wrong %s and names it', (path, value) => {
+    expect(problemsOf(changed(path, value))).toEqual([path]);
+  });
+
+  it('names every problem at once', () => {
+    const document = changed('months', 500) as { name: unknown; candidates: Array<{ id: unknown }> };
+    document.name = 7;
+    expect(problemsOf(document)).toEqual(['name', 'months']);
+  });
+
+  it.each([['a text'], [null], [[]], [42]])('refuses %j', (document) => {
+    expect(problemsOf(document)).not.toEqual([]);
+  });
+});

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import { newOffer, withPlan, withTermPrice } from '../price-sheet/edit-offer';
+import type { Decision } from './decision-schema';
+import { candidateSummary, nextCandidateId, withCandidatesForNewTerms, withRenamedCandidates } from './candidates';
+import type { OfferSheet } from './price-sheet';
+
+const decision: Decision = { name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] };
+
+function ids() {
+  let next = 0;
+  return () => `id${next++}`;
+}
+
+function sheetWith(months: readonly number[]): OfferSheet {
+  const newId = ids();
+  const offer = { ...newOffer(newId, 'EUR'), label: 'Brindle' };
+  const plan = offer.plans[0]?.id ?? '';
+  return { kind: 'offer', offer: withPlan(offer, plan, (one) => ({ ...one, label: 'Shop', terms: months.reduce<typeof one.terms>((terms, length) => withTermPrice(terms, length, '9', newId), []) })) };
+}
+
+describe('candidates', () => {
+  it('are marked A to Z and then AA, after the highest that is in use', () => {
+    const named = (...marks: string[]) => marks.map((id) => ({ id, label: '', plans: [] }));
+    expect(nextCandidateId([])).toBe('A');
+    expect(nextCandidateId(named('A', 'C'))).toBe('D');
+    expect(nextCandidateId(named('Z'))).toBe('AA');
+    expect(nextCandidateId(named('AZ'))).toBe('BA');
+    expect(nextCandidateId(named('plus-y'))).toBe('A');
+  });
+
+  it('appear for each new term of a sheet, and not again for those that were there', () => {
+    const first = withCandidatesForNewTerms(decision, null, sheetWith([1, 12]));
+    expect(first.candidates.map(({ id, label }) => [id, label])).toEqual([['A', 'Brindle Shop'], ['B', 'Brindle Shop']]);
+    const removed = { ...first, candidates: [] };
+    expect(withCandidatesForNewTerms(removed, sheetWith([1, 12]), sheetWith([1, 12])).candidates).toEqual([]);
+  });
+
+  it('follow the names of vendor and plan as long as nobody renamed them', () => {
+    const before = sheetWith([1]);
+    const after: OfferSheet = { ...before, offer: { ...before.offer, label: 'Brindle Sites' } };
+    const named = withCandidatesForNewTerms(decision, null, before);
+    expect(withRenamedCandidates(named, before, after).candidates[0]?.label).toBe('Brindle Sites Shop');
+    const own = { ...named, candidates: named.candidates.map((one) => ({ ...one, label: 'Our favourite' })) };
+    expect(withRenamedCandidates(own, before, after).candidates[0]?.label).toBe('Our favourite');
+  });
+
+  it('say in a few words what they are put together from', () => {
+    const sheet = sheetWith([12]);
+    const { candidates } = withCandidatesForNewTerms(decision, null, sheet);
+    const [candidate] = candidates;
+    const bench = { decision, sheets: [{ id: 's', revision: 1, sheet }] };
+    expect(candidate && candidateSummary(bench, { ...candidate, extras: [{ label: 'Theme', amount: '60', months: 0 }] })).toBe('by the year, 1 extra');
+  });
+});
