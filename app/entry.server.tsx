@@ -1,6 +1,5 @@
-import { PassThrough } from 'node:stream';
-import { createReadableStreamFromReadable } from '@react-router/node';
-import { createCache, StyleProvider } from '@ant-design/cssinjs';
+import { Writable } from 'node:stream';
+import { createCache, extractStyle, StyleProvider } from '@ant-design/cssinjs';
 import { renderToPipeableStream } from 'react-dom/server';
 import { type EntryContext, type RouterContextProvider, ServerRouter } from 'react-router';
 import { nonceContext } from './server/nonce';
@@ -17,20 +16,24 @@ export default function handleRequest(
 ): Promise<Response> | Response {
   if (request.method === 'HEAD') return new Response(null, { status, headers });
   const nonce = context.get(nonceContext);
+  const styles = createCache();
   return new Promise((resolve, reject) => {
     let answer = status;
     const { pipe, abort } = renderToPipeableStream(
-      <StyleProvider cache={createCache()}>
+      <StyleProvider cache={styles}>
         <ServerRouter context={routerContext} url={request.url} nonce={nonce} />
       </StyleProvider>,
       {
         nonce,
         onAllReady() {
-          const body = new PassThrough();
           headers.set('Content-Type', 'text/html; charset=utf-8');
           headers.set('Cache-Control', 'no-store');
-          resolve(new Response(createReadableStreamFromReadable(body), { headers, status: answer }));
-          pipe(body);
+          const whole = collect((html) => {
+            // The theme's variables are known only now; without them the first paint would be unstyled.
+            const page = html.replace('</head>', () => `${extractStyle(styles)}</head>`);
+            resolve(new Response(page, { headers, status: answer }));
+          });
+          pipe(whole);
         },
         onShellError: (error) => reject(error instanceof Error ? error : new Error('The page could not be rendered')),
         onError(error) {
@@ -40,6 +43,21 @@ export default function handleRequest(
       },
     );
     setTimeout(abort, ABORT_AFTER_MS).unref();
+  });
+}
+
+/** A stream that gives all that was written to it at its end. */
+function collect(done: (text: string) => void): Writable {
+  const chunks: Buffer[] = [];
+  return new Writable({
+    write(chunk: Buffer, _encoding, next) {
+      chunks.push(Buffer.from(chunk));
+      next();
+    },
+    final(next) {
+      done(Buffer.concat(chunks).toString('utf8'));
+      next();
+    },
   });
 }
 
