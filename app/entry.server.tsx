@@ -6,6 +6,9 @@ import { nonceContext } from './server/nonce';
 
 const ABORT_AFTER_MS = 6_000;
 
+/** The theme is the same for everybody, so its variables and styles are worked out once. */
+const styles = createCache();
+
 /** Renders a page on the server, whole, so that it is styled and complete on the first paint. */
 export default function handleRequest(
   request: Request,
@@ -16,7 +19,6 @@ export default function handleRequest(
 ): Promise<Response> | Response {
   if (request.method === 'HEAD') return new Response(null, { status, headers });
   const nonce = context.get(nonceContext);
-  const styles = createCache();
   return new Promise((resolve, reject) => {
     let answer = status;
     const { pipe, abort } = renderToPipeableStream(

@@ -1,4 +1,5 @@
 import type { Kysely, Transaction } from 'kysely';
+import { LRUCache } from 'lru-cache';
 import { type Decision, type StoredDecision, storedDecisionSchema } from '#core/decision/decision-schema';
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
 import type { Database } from './schema';
@@ -214,7 +215,19 @@ function revisionOf(db: Kysely<Database>, id: string, revision: number): Promise
     .executeTakeFirst();
 }
 
+/** Revisions never change once they are written, so those read last are kept at hand. */
+const atHand = new LRUCache<string, SavedWorkbench>({ max: 50 });
+
 async function savedWorkbench(db: Kysely<Database>, row: Revision): Promise<SavedWorkbench> {
+  const key = `${row.decisionId} ${row.revision} ${row.savedAt}`;
+  const found = atHand.get(key);
+  if (found) return found;
+  const saved = await readWorkbench(db, row);
+  atHand.set(key, saved);
+  return saved;
+}
+
+async function readWorkbench(db: Kysely<Database>, row: Revision): Promise<SavedWorkbench> {
   const { sheets: refs, ...decision } = readDocument(row.document);
   const sheets: UsedSheet[] = [];
   for (const { sheet: id, revision } of refs) {

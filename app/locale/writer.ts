@@ -27,8 +27,16 @@ export interface Writer {
 /** `Intl` formats decimal strings exactly; its types know only numbers. */
 const exact = (decimal: string) => decimal as unknown as number;
 
-/** The way of writing of a locale. */
+const writers = new Map<string, Writer>();
+
+/** The way of writing of a locale; making its formats takes a while, so they are made once. */
 export function writerFor(locale: string): Writer {
+  const writer = writers.get(locale) ?? newWriter(locale);
+  writers.set(locale, writer);
+  return writer;
+}
+
+function newWriter(locale: string): Writer {
   const formats = new Map<string, Intl.NumberFormat>();
   const format = (least: number, most: number, signed = false) => {
     const key = `${least} ${most} ${signed}`;

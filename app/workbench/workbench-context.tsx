@@ -45,8 +45,17 @@ export function useWorkbench(): Open {
   return open;
 }
 
+/** Benches never change; what one comes to is worked out once for as long as it is in use. */
+const pricedBenches = new WeakMap<Workbench, Priced>();
+
 /** Prices a bench the same way on the server and in the browser. */
 export function price(bench: Workbench): Priced {
+  const priced = pricedBenches.get(bench) ?? priceAnew(bench);
+  pricedBenches.set(bench, priced);
+  return priced;
+}
+
+function priceAnew(bench: Workbench): Priced {
   const { file, heldBack } = assembleDecisionFile(bench);
   const priced = priceDecision(file);
   return { priced, lineUp: lineUp(priced), average: averageMonth(file, priced.result), heldBack };

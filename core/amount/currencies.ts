@@ -50,6 +50,16 @@ export function roundMoney(amount: Decimal, currency: string): Decimal {
 }
 
 /**
+ * Converts an amount that is rounded in its own currency into the base currency and rounds it there
+ * (decision file §5, Rounding).
+ *
+ * @param rate - base units for one unit of the amount's currency
+ */
+export function inBaseCurrency(amount: Decimal, currency: string, rate: Decimal, base: string): Decimal {
+  return currency === base ? amount : roundMoney(amount.times(rate), base);
+}
+
+/**
  * Writes an amount with exactly the digits of its currency's minor unit, as result files do.
  *
  * @example moneyText(decimal('12.5'), 'EUR') // '12.50'

@@ -3,11 +3,11 @@ import { Decimal as BaseDecimal } from 'decimal.js';
 /**
  * Arbitrary-precision decimal number used for every amount, count and rate.
  *
- * Sixty significant digits keep products of growth over 120 months and rates exact far below the cent;
+ * Forty significant digits keep products of growth over 120 months and rates exact far below the cent;
  * halves are rounded away from zero (decision file §5, Rounding).
  */
 export const Decimal = BaseDecimal.clone({
-  precision: 60,
+  precision: 40,
   rounding: BaseDecimal.ROUND_HALF_UP,
   toExpNeg: -1000,
   toExpPos: 1000,
@@ -52,5 +52,5 @@ export function sum(amounts: Iterable<Decimal>): Decimal {
  * package, a band's edge or a limit are taken where the exact quantity stands.
  */
 export function settle(quantity: Decimal): Decimal {
-  return quantity.toDecimalPlaces(40);
+  return quantity.toDecimalPlaces(20);
 }

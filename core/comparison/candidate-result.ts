@@ -49,8 +49,7 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
   const { currency } = pricing.file;
   const money = (amount: Decimal) => moneyText(amount, currency);
   const total = sum(ledger.lines.map((line) => line.amount));
-  const orders = sum(forecast.orders);
-  const sales = sum(forecast.sales);
+  const { orders, sales, kept } = forecastTotals(forecast, currency);
   const outgrown = exceededLimits(pricing, candidate, scale)[0];
   const { missing, unclear } = unmetMusts(pricing, candidate);
   const result: CandidateResult = {
@@ -60,7 +59,7 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
     monthly: monthlyTotals(ledger, pricing.file.months).map(money),
     perOrder: orders.isZero() ? null : total.div(orders).toFixed(4),
     shareOfSales: sales.isZero() ? null : total.div(sales).times(100).toFixed(4),
-    keep: money(roundMoney(keptBeforeCosts(forecast), currency).minus(total)),
+    keep: money(kept.minus(total)),
     prepaid: money(prepaid(pricing, ledger)),
     outgrown: outgrown ? { month: forecast.months[outgrown.month] ?? '', limit: outgrown.limit } : null,
     missing: [...missing],
@@ -82,6 +81,25 @@ function bucketTotals(ledger: Ledger, money: (amount: Decimal) => string): Parti
 function monthlyTotals(ledger: Ledger, months: number): Decimal[] {
   const totals = new Array<Decimal>(months).fill(ZERO);
   for (const { month, amount } of ledger.lines) totals[month] = (totals[month] ?? ZERO).plus(amount);
+  return totals;
+}
+
+interface ForecastTotals {
+  readonly orders: Decimal;
+  readonly sales: Decimal;
+  /** What is left of net sales before the candidate's costs, rounded. */
+  readonly kept: Decimal;
+}
+
+/** Candidates without a lift of their own share a forecast; its totals are kept with it. */
+const totalsOf = new WeakMap<MonthlyForecast, ForecastTotals>();
+
+function forecastTotals(forecast: MonthlyForecast, currency: string): ForecastTotals {
+  const found = totalsOf.get(forecast);
+  if (found) return found;
+  const kept = roundMoney(keptBeforeCosts(forecast), currency);
+  const totals = { orders: sum(forecast.orders), sales: sum(forecast.sales), kept };
+  totalsOf.set(forecast, totals);
   return totals;
 }
 

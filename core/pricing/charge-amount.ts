@@ -1,66 +1,109 @@
 import { Decimal, decimal, fraction, settle, sum, ZERO } from '../amount/decimal';
 import type { Band, Charge } from '../decision-file/price-sheet-schema';
 import {
-  allowanceIn,
+  allowance,
   beyond,
   type ChargeBasis,
   chargedOrders,
-  chargeQuantity,
+  chargeQuantities,
+  countedMonths,
+  inCurrency,
+  isReturned,
   orderValueFor,
   unitRate,
 } from './charge-quantity';
 
 type PerOrder = Extract<Charge, { how: 'per-order' }>;
 
+/** What a charge comes to in a month, unrounded, in its currency. */
+type AmountInMonth = (month: number) => Decimal;
+
 /**
  * What a charge comes to in every month of the horizon, unrounded, in the charge's currency: its kind's amount,
  * then `monthlyMin`, `monthlyCap` and `totalCap` (decision file §4). A credit is positive here.
  */
 export function chargeAmounts(basis: ChargeBasis): Decimal[] {
+  const amounts = monthlyAmounts(basis);
+  return basis.charge.totalCap == null ? amounts : withinTotal(amounts, decimal(basis.charge.totalCap));
+}
+
+/** Like {@link chargeAmounts}, before the cap on the whole time with the candidate. */
+export function monthlyAmounts(basis: ChargeBasis): Decimal[] {
   const { charge, forecast } = basis;
-  const cap = charge.totalCap == null ? null : decimal(charge.totalCap);
-  let soFar = ZERO;
+  const amountIn = amountOf(basis);
+  const least = charge.monthlyMin == null ? null : decimal(charge.monthlyMin);
+  const most = charge.monthlyCap == null ? null : decimal(charge.monthlyCap);
   return forecast.months.map((_, month) => {
-    const amount = withinMonth(charge, amountIn(basis, month));
-    const counted = cap ? Decimal.min(amount, Decimal.max(cap.minus(soFar), ZERO)) : amount;
-    soFar = soFar.plus(counted);
+    const amount = amountIn(month);
+    const atLeast = least ? Decimal.max(amount, least) : amount;
+    return most ? Decimal.min(atLeast, most) : atLeast;
+  });
+}
+
+/** Counts amounts until a cap on their sum is reached (decision file §4, `totalCap`). */
+export function withinTotal(amounts: readonly Decimal[], cap: Decimal): Decimal[] {
+  let left = cap;
+  return amounts.map((amount) => {
+    const counted = Decimal.min(amount, left);
+    left = left.minus(counted);
     return counted;
   });
 }
 
-function withinMonth(charge: Charge, amount: Decimal): Decimal {
-  const atLeast = charge.monthlyMin == null ? amount : Decimal.max(amount, charge.monthlyMin);
-  return charge.monthlyCap == null ? atLeast : Decimal.min(atLeast, charge.monthlyCap);
-}
-
-function amountIn(basis: ChargeBasis, month: number): Decimal {
+function amountOf(basis: ChargeBasis): AmountInMonth {
   const { charge } = basis;
-  if (charge.how === 'per-order') return perOrderAmount(basis, charge, month);
-  const quantity = chargeQuantity(basis, month);
+  if (charge.how === 'per-order') return perOrderAmount(basis, charge);
+  const quantities = chargeQuantities(basis);
+  const quantity = (month: number) => quantities[month] ?? ZERO;
   switch (charge.how) {
-    case 'per-unit':
-      return beyond(quantity, allowanceIn(basis, charge.free, month)).times(unitRate(charge));
+    case 'per-unit': {
+      const free = allowance(basis, charge.free);
+      const rate = unitRate(charge);
+      return (month) => beyond(quantity(month), free(month)).times(rate);
+    }
     case 'package': {
-      const packages = settle(beyond(quantity, allowanceIn(basis, charge.free, month)).div(charge.size ?? '1')).ceil();
-      return packages.times(charge.each ?? '0');
+      const free = allowance(basis, charge.free);
+      const size = decimal(charge.size ?? '1');
+      const each = decimal(charge.each ?? '0');
+      return (month) => packagesFor(beyond(quantity(month), free(month)), size).times(each);
     }
     case 'graduated':
-      return graduatedAmount(charge.bands, quantity);
+      return (month) => graduatedAmount(charge.bands, quantity(month));
     case 'volume':
-      return volumeAmount(charge.bands, quantity);
+      return (month) => volumeAmount(charge.bands, quantity(month));
   }
 }
 
-function perOrderAmount(basis: ChargeBasis, charge: PerOrder, month: number): Decimal {
-  const orders = basis.counted.map((stream) => chargedOrders(basis, stream, month));
-  const fees = basis.counted.map((stream, index) =>
-    (orders[index] ?? ZERO).times(orderFee(charge, orderValueFor(basis, stream.forecast, month))),
-  );
-  const all = sum(fees);
-  if (charge.free === undefined) return all;
-  const count = sum(orders);
-  if (count.isZero()) return ZERO;
-  return all.times(beyond(count, allowanceIn(basis, charge.free, month))).div(count);
+/** How many packages cover a quantity. */
+export function packagesFor(quantity: Decimal, size: Decimal): Decimal {
+  return settle(quantity.div(size)).ceil();
+}
+
+function perOrderAmount(basis: ChargeBasis, charge: PerOrder): AmountInMonth {
+  const { orders } = countedMonths(basis, isReturned(charge));
+  const fees = orderFees(basis, charge);
+  if (charge.free === undefined) return fees;
+  const free = allowance(basis, charge.free);
+  return (month) => {
+    const count = orders[month] ?? ZERO;
+    return count.isZero() ? ZERO : fees(month).times(beyond(count, free(month))).div(count);
+  };
+}
+
+/** Σ over matching streams of orders × fee; without bounds on the fee that is sales × percent + orders × each. */
+function orderFees(basis: ChargeBasis, charge: PerOrder): AmountInMonth {
+  if (charge.least == null && charge.most == null) {
+    const { orders, sales } = countedMonths(basis, isReturned(charge));
+    const percent = fraction(charge.percent ?? '0');
+    const each = decimal(charge.each ?? '0');
+    return (month) => inCurrency(sales[month] ?? ZERO, basis.rate).times(percent).plus((orders[month] ?? ZERO).times(each));
+  }
+  return (month) =>
+    sum(
+      basis.counted.map((stream) =>
+        chargedOrders(basis, stream, month).times(orderFee(charge, orderValueFor(basis, stream.forecast, month))),
+      ),
+    );
 }
 
 /**
@@ -76,25 +119,39 @@ export function orderFee(charge: PerOrder, orderValue: Decimal): Decimal {
 
 /** Each band's part of the quantity at that band's rate, plus `flat` for every band entered. */
 function graduatedAmount(bands: readonly Band[], quantity: Decimal): Decimal {
+  return sum(enteredBands(bands, quantity).map(({ band, part }) => part.times(unitRate(band)).plus(band.flat ?? '0')));
+}
+
+/** A band that a quantity enters, with the part of the quantity that lies in it. */
+export interface EnteredBand {
+  readonly band: Band;
+  readonly part: Decimal;
+}
+
+/** The bands of a graduated charge that a quantity enters: it is above their lower edge (decision file §4). */
+export function enteredBands(bands: readonly Band[], quantity: Decimal): EnteredBand[] {
   const settled = settle(quantity);
   let edge = ZERO;
-  let amount = ZERO;
-  bands.forEach((band, index) => {
-    if (settled.lte(edge)) return;
-    const open = band.upTo === null || index === bands.length - 1;
-    const top = open || band.upTo === null ? settled : Decimal.min(settled, band.upTo);
-    amount = amount.plus(top.minus(edge).times(unitRate(band))).plus(band.flat ?? '0');
+  return bands.flatMap((band, index) => {
+    if (settled.lte(edge)) return [];
+    const isLast = index === bands.length - 1;
+    const top = isLast || band.upTo === null ? settled : Decimal.min(settled, band.upTo);
+    const part = top.minus(edge);
     edge = decimal(band.upTo ?? '0');
+    return [{ band, part }];
   });
-  return amount;
 }
 
 /** All of the quantity at the rate of the band it falls in, plus that band's `flat`. */
 function volumeAmount(bands: readonly Band[], quantity: Decimal): Decimal {
+  const band = bandOf(bands, quantity);
+  return band ? settle(quantity).times(unitRate(band)).plus(band.flat ?? '0') : ZERO;
+}
+
+/** The band a quantity falls in, the last one for a quantity past all (decision file §4). */
+export function bandOf(bands: readonly Band[], quantity: Decimal): Band | undefined {
   const settled = settle(quantity);
-  const band = bands.find(({ upTo }) => upTo === null || settled.lte(upTo)) ?? bands.at(-1);
-  if (!band) return ZERO;
-  return settled.times(unitRate(band)).plus(band.flat ?? '0');
+  return bands.find(({ upTo }) => upTo === null || settled.lte(upTo)) ?? bands.at(-1);
 }
 
 /** Whether some amount of a charge is not known: then it gives no line and no limit (decision file §5, Ledger). */

@@ -1,5 +1,5 @@
 import { type Decimal, decimal, fraction, ONE, sum, ZERO } from '../amount/decimal';
-import { roundMoney } from '../amount/currencies';
+import { inBaseCurrency, roundMoney } from '../amount/currencies';
 import type { Candidate } from '../decision-file/candidate-schema';
 import { type CandidateCharge, candidateCharges } from './candidate-charges';
 import { chargeAmounts, isChargeNotKnown } from './charge-amount';
@@ -56,15 +56,17 @@ function chargeLines(
     .flatMap(({ charge, owner }) => {
       const rate = pricing.rate(owner.currency);
       const amounts = chargeAmounts(chargeBasis(charge, owner, processing, forecast, rate));
+      const bucket = charge.credit ? 'credit' : (charge.bucket ?? 'transaction');
+      const source = { kind: 'charge', owner: owner.kind, id: owner.id, charge: charge.id } as const;
       return amounts.map<LedgerLine>((unrounded, month) => {
         const charged = roundMoney(charge.credit ? unrounded.neg() : unrounded, owner.currency);
         return {
           month,
-          bucket: charge.credit ? 'credit' : (charge.bucket ?? 'transaction'),
-          source: { kind: 'charge', owner: owner.kind, id: owner.id, charge: charge.id },
+          bucket,
+          source,
           currency: owner.currency,
           charged,
-          amount: roundMoney(charged.times(rate), pricing.file.currency),
+          amount: inBaseCurrency(charged, owner.currency, rate, pricing.file.currency),
           taxExcluded: owner.taxExcluded,
         };
       });
@@ -76,9 +78,10 @@ function timeLines({ file }: Pricing, candidate: Candidate): LedgerLine[] {
   const setup = decimal(candidate.hours?.setup ?? '0');
   const monthly = decimal(candidate.hours?.monthly ?? '0');
   if (setup.isZero() && monthly.isZero()) return [];
+  const worth = (hours: Decimal) => roundMoney(hours.times(file.hourValue ?? '0'), file.currency);
+  const usual = worth(monthly);
   return Array.from({ length: file.months }, (_, month) => {
-    const hours = month === 0 ? setup.plus(monthly) : monthly;
-    const amount = roundMoney(hours.times(file.hourValue ?? '0'), file.currency);
+    const amount = month === 0 ? worth(setup.plus(monthly)) : usual;
     return { month, bucket: 'time', source: { kind: 'time' }, currency: file.currency, charged: amount, amount, taxExcluded: false };
   });
 }

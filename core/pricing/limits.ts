@@ -3,7 +3,7 @@ import type { Candidate } from '../decision-file/candidate-schema';
 import type { MonthlyForecast } from '../forecast/forecast';
 import { candidateCharges } from './candidate-charges';
 import { isChargeNotKnown } from './charge-amount';
-import { chargeBasis, chargeQuantity } from './charge-quantity';
+import { chargeBasis, chargeQuantities } from './charge-quantity';
 import { liftScale, type Pricing } from './pricing';
 import { processingOf } from './processing';
 
@@ -59,8 +59,7 @@ function chargeLimits(pricing: Pricing, candidate: Candidate, forecast: MonthlyF
     const last = charge.bands.at(-1)?.upTo;
     if (last == null) return [];
     const basis = chargeBasis(charge, owner, processing, forecast, pricing.rate(owner.currency));
-    const quantities = forecast.months.map((_, month) => chargeQuantity(basis, month));
-    return exceededMonths(quantities, decimal(last)).map((month) => ({ month, limit: charge.id }));
+    return exceededMonths(chargeQuantities(basis), decimal(last)).map((month) => ({ month, limit: charge.id }));
   });
 }
 

@@ -1,4 +1,3 @@
-import { sum } from '../amount/decimal';
 import type { Candidate } from '../decision-file/candidate-schema';
 import { candidateCharges } from './candidate-charges';
 import { liftScale, type Pricing } from './pricing';
@@ -19,7 +18,7 @@ export function streamsWithoutPaymentFee(pricing: Pricing, candidate: Candidate)
     .forecastAt(liftScale(candidate))
     .streams.filter(
       (stream) =>
-        sum(stream.orders).gt(0) &&
+        stream.orders.some((orders) => orders.gt(0)) &&
         stream.cards.some(
           ([card, share]) =>
             share.gt(0) && !fees.some(({ charge, owner }) => countsCard(charge, owner, processing, stream, card)),

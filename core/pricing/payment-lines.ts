@@ -1,5 +1,5 @@
 import type { Decimal } from '../amount/decimal';
-import { roundMoney } from '../amount/currencies';
+import { inBaseCurrency, roundMoney } from '../amount/currencies';
 import type { LedgerLine } from './ledger-line';
 import type { ScheduledPayment } from './payment-schedule';
 import type { Pricing } from './pricing';
@@ -29,6 +29,6 @@ function spreadLines(
 
 function toLine(pricing: Pricing, payment: ScheduledPayment, month: number, charged: Decimal): LedgerLine {
   const { bucket, source, currency, taxExcluded } = payment;
-  const amount = roundMoney(charged.times(pricing.rate(currency)), pricing.file.currency);
+  const amount = inBaseCurrency(charged, currency, pricing.rate(currency), pricing.file.currency);
   return { month, bucket, source, currency, charged, amount, taxExcluded };
 }
