@@ -2,6 +2,7 @@ import { type Decimal, decimal, ONE } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing, type Pricing } from '../pricing/pricing';
+import { type BreakEven, breakEvens, type CheapestAt, cheapestAt, compileCandidates } from './scale-questions';
 import { type CandidateResult, type PricedCandidate, priceCandidate } from './candidate-result';
 
 /** The result of a decision file (decision file §7). */
@@ -16,6 +17,9 @@ export interface DecisionResult {
   candidates: CandidateResult[];
   cheapest: string | null;
   mostKept: string | null;
+  /** Answers to the questions that the file asks (decision file §8 and §9). */
+  breakEven?: BreakEven[];
+  cheapestAt?: CheapestAt[];
 }
 
 /** A decision priced in full: the result and the ledgers it was derived from. */
@@ -55,4 +59,17 @@ function best(results: readonly CandidateResult[], isBetter: (a: CandidateResult
   for (const one of results)
     if (one.usable && one.unknown.length === 0 && (leader === null || isBetter(one, leader))) leader = one;
   return leader?.id ?? null;
+}
+
+/**
+ * Answers everything a decision file asks: the totals, and where it asks for them break-evens and who is cheapest
+ * at which scale (decision file §7 to §9).
+ */
+export function answerDecision(file: DecisionFile): DecisionResult {
+  const { pricing, result } = priceDecision(file);
+  const asksForScales = file.breakEven !== undefined || file.cheapestAt !== undefined;
+  const compiled = asksForScales ? compileCandidates(pricing) : [];
+  const breakEven = breakEvens(pricing, compiled);
+  const cheapest = cheapestAt(pricing, compiled);
+  return { ...result, ...(breakEven ? { breakEven } : {}), ...(cheapest ? { cheapestAt: cheapest } : {}) };
 }

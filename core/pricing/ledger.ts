@@ -39,7 +39,7 @@ export function ledgerOf(pricing: Pricing, candidate: Candidate, scale: Decimal 
     candidate,
     lines: [...lines, ...taxLines(pricing, lines)],
     payments,
-    unknown: notKnown(pricing, candidate, charges),
+    unknown: unknownPrices(pricing, candidate, charges),
   };
 }
 
@@ -98,7 +98,12 @@ function taxLines({ file }: Pricing, lines: readonly LedgerLine[]): LedgerLine[]
   }).filter((line) => !line.amount.eq(ZERO));
 }
 
-function notKnown(pricing: Pricing, candidate: Candidate, charges: readonly CandidateCharge[]): string[] {
+/** Ids of the plans, add-ons and charges of a candidate whose price is not known, sorted (decision file §5, Ledger). */
+export function unknownPrices(
+  pricing: Pricing,
+  candidate: Candidate,
+  charges: readonly CandidateCharge[] = candidateCharges(pricing, candidate),
+): string[] {
   const plans = candidate.plans
     .filter(({ plan, term }) => isTermNotKnown(findTerm(pricing.plan(plan).plan.terms, term)))
     .map(({ plan }) => plan);
