@@ -1,6 +1,7 @@
 import { type Decimal, decimal, ONE } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { DecisionFile } from '../decision-file/schema';
+import { cheapestRoute, type Route } from '../route/cheapest-route';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { type BreakEven, breakEvens, type CheapestAt, cheapestAt, compileCandidates } from './scale-questions';
 import { type CandidateResult, type PricedCandidate, priceCandidate } from './candidate-result';
@@ -20,6 +21,7 @@ export interface DecisionResult {
   /** Answers to the questions that the file asks (decision file §8 and §9). */
   breakEven?: BreakEven[];
   cheapestAt?: CheapestAt[];
+  route?: Route | null;
 }
 
 /** A decision priced in full: the result and the ledgers it was derived from. */
@@ -71,5 +73,11 @@ export function answerDecision(file: DecisionFile): DecisionResult {
   const compiled = asksForScales ? compileCandidates(pricing) : [];
   const breakEven = breakEvens(pricing, compiled);
   const cheapest = cheapestAt(pricing, compiled);
-  return { ...result, ...(breakEven ? { breakEven } : {}), ...(cheapest ? { cheapestAt: cheapest } : {}) };
+  const route = cheapestRoute(pricing);
+  return {
+    ...result,
+    ...(breakEven ? { breakEven } : {}),
+    ...(cheapest ? { cheapestAt: cheapest } : {}),
+    ...(route === undefined ? {} : { route }),
+  };
 }

@@ -164,6 +164,8 @@ function checkQuestions(file: DecisionFile, check: Checker): void {
   file.breakEven?.pairs.forEach((pair, index) =>
     pair.forEach((id, side) => check.exists(id, candidates, ['breakEven', 'pairs', index, side], 'candidate')),
   );
+  file.route?.candidates.forEach((id, index) => check.exists(id, candidates, ['route', 'candidates', index], 'candidate'));
+  check.unique((file.route?.candidates ?? []).map((id, index) => [id, ['route', 'candidates', index]]));
   for (const question of ['breakEven', 'cheapestAt'] as const) {
     const asked = file[question];
     if (asked && new Decimal(asked.from ?? '0.05').gte(asked.to ?? '20'))

@@ -18,10 +18,18 @@ export const frameFields = {
   hourValue: amount.optional(),
 };
 
-/** Questions a file may ask besides the totals (decision file §8). Routes and proposals follow with their rules. */
+/** Questions a file may ask besides the totals (decision file §8 and §9). Proposals follow with their rules. */
 export const questionFields = {
   breakEven: z.strictObject({ pairs: z.array(z.tuple([slug, slug])), ...scaleRange }).optional(),
   cheapestAt: z.strictObject(scaleRange).optional(),
+  route: z
+    .strictObject({
+      candidates: z.array(slug).min(1, 'at least one candidate is wanted'),
+      within: amount,
+      between: amount,
+      moves: wholeNumber(0, 120).optional(),
+    })
+    .optional(),
 };
 
 /** The decision file (decision file §1): everything a decision is computed from, in one document. */
