@@ -8,7 +8,9 @@ import { fileURLToPath } from 'node:url';
 export const root = fileURLToPath(new URL('..', import.meta.url));
 
 const INSTALLED = join(root, 'node_modules/.installed-for-venalis');
-const BUILT = join(root, 'build/.built-from');
+const BUILT = join(root, 'build/server/.built-from');
+const NODE_BUILT = join(root, 'build/node/.built-from');
+const NODE_INPUTS = ['core', 'cli', 'bench', 'vite.cli.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
 const BUILD_INPUTS = ['app', 'core', 'data', 'workers', 'public', 'scripts/component-styles.ts', 'vite.config.ts', 'react-router.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
 
 /** Runs a command in the project's folder; ends this process with its code if it fails. */
@@ -30,20 +32,30 @@ export function ensureInstalled() {
     console.error(`Venalis needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
-  const wanted = hashOf(['package.json', 'package-lock.json']);
+  const wanted = hashOf(['package-lock.json']);
   if (existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === wanted) return;
-  console.log('Installing the locked packages; the first time this takes a few minutes …');
-  run('npm', ['ci']);
+  // On standard error: standard output may be somebody's JSON.
+  console.error('Installing the locked packages; the first time this takes a few minutes …');
+  run('npm', ['ci'], { stdio: ['ignore', 2, 2] });
   writeFileSync(INSTALLED, wanted);
 }
 
 /** Builds the application unless the build was made from exactly these sources. */
 export function ensureBuilt() {
-  const wanted = hashOf(BUILD_INPUTS);
-  if (existsSync(BUILT) && readFileSync(BUILT, 'utf8') === wanted) return;
-  console.log('Building …');
-  run(installedCommand('react-router'), ['build'], { env: { ...process.env, NODE_ENV: 'production' } });
-  writeFileSync(BUILT, wanted);
+  build(BUILT, BUILD_INPUTS, 'react-router', ['build']);
+}
+
+/** Builds what runs in Node.js outside the application, unless it was built from exactly these sources. */
+export function ensureNodeBuilt() {
+  build(NODE_BUILT, NODE_INPUTS, 'vite', ['build', '--config', 'vite.cli.config.ts', '--logLevel', 'warn']);
+}
+
+function build(stamp, inputs, command, args) {
+  const wanted = hashOf(inputs);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  console.error('Building …');
+  run(installedCommand(command), args, { env: { ...process.env, NODE_ENV: 'production' }, stdio: ['ignore', 'ignore', 'inherit'] });
+  writeFileSync(stamp, wanted);
 }
 
 /** Path of a Chromium for the browser tests; installs Debian's where that is possible, else says what to do. */

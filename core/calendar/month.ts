@@ -1,12 +1,8 @@
 /** A calendar month, `YYYY-MM`. */
 export type Month = string;
 
-const PATTERN = /^(\d{4})-(0[1-9]|1[0-2])$/;
-
-/** Whether the text is a calendar month written `YYYY-MM`. */
-export function isMonth(text: string): boolean {
-  return PATTERN.test(text);
-}
+/** A calendar month as it is written: year and month. */
+export const MONTH_PATTERN = /^(\d{4})-(0[1-9]|1[0-2])$/;
 
 /**
  * The month a number of months later.
@@ -42,7 +38,7 @@ export function monthOfYear(month: Month): number {
 }
 
 function parts(month: Month): [year: number, ordinal: number] {
-  const match = PATTERN.exec(month);
+  const match = MONTH_PATTERN.exec(month);
   if (!match) throw new RangeError(`“${month}” is not a month; YYYY-MM is wanted`);
   return [Number(match[1]), Number(match[2])];
 }

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { isCurrency } from '../amount/currencies';
 import { Decimal } from '../amount/decimal';
-import { isMonth } from '../calendar/month';
+import { MONTH_PATTERN } from '../calendar/month';
 
 /** Bounds that keep every computation quick; far beyond what a small seller counts. */
 const MOST_DIGITS = 40;
@@ -70,9 +70,10 @@ export const label = z.string('a text is wanted').max(300, 'a text of at most 30
 /** An ISO 4217 currency code. */
 export const currencyCode = z
   .string('a currency code such as EUR is wanted')
+  .regex(/^[A-Z]{3}$/, { error: 'a currency code such as EUR is wanted', abort: true })
   .refine(isCurrency, 'a currency code such as EUR is wanted');
 
 /** A calendar month, `YYYY-MM`. */
 export const monthField = z
   .string('a month such as 2027-01 is wanted')
-  .refine(isMonth, 'a month such as 2027-01 is wanted');
+  .regex(MONTH_PATTERN, 'a month such as 2027-01 is wanted');

@@ -3,14 +3,27 @@ import type { Checker } from './checker';
 import type { Forecast } from './forecast-schema';
 import type { Allowance, Band, Charge } from './price-sheet-schema';
 
+/** What charges of a file can count. */
+export interface Countable {
+  readonly quantities: ReadonlySet<string>;
+  readonly streams: ReadonlySet<string>;
+}
+
+/** The quantities and streams of a forecast. */
+export function countableIn({ drivers, streams }: Forecast): Countable {
+  return {
+    quantities: new Set(['orders', 'sales', 'subscribers', ...Object.keys(drivers ?? {})]),
+    streams: new Set(streams.map(({ id }) => id)),
+  };
+}
+
 /** What is wrong with one charge beyond its fields: quantities that exist, bands in order, `least` above `most`. */
-export function chargeProblems(forecast: Forecast, charge: Charge, path: PropertyKey[], check: Checker): void {
-  const quantities = ['orders', 'sales', 'subscribers', ...Object.keys(forecast.drivers ?? {})];
+export function chargeProblems({ quantities, streams }: Countable, charge: Charge, path: PropertyKey[], check: Checker): void {
   if (charge.on !== undefined) check.exists(charge.on, quantities, [...path, 'on'], 'quantity');
   if (charge.how === 'per-order' && charge.on !== undefined && charge.on !== 'orders')
     check.problem([...path, 'on'], 'a charge per order is always on orders');
   charge.only?.streams?.forEach((id, index) =>
-    check.exists(id, forecast.streams.map((stream) => stream.id), [...path, 'only', 'streams', index], 'stream'),
+    check.exists(id, streams, [...path, 'only', 'streams', index], 'stream'),
   );
   if ('free' in charge) checkAllowance(charge.free, quantities, [...path, 'free'], check);
   if (charge.how === 'graduated' || charge.how === 'volume') checkBands(charge.bands, [...path, 'bands'], check);
@@ -24,7 +37,7 @@ function exceeds(lower: string | null | undefined, upper: string | null | undefi
   return lower != null && upper != null && new Decimal(lower).gt(upper);
 }
 
-function checkAllowance(free: Allowance | undefined, quantities: string[], path: PropertyKey[], check: Checker): void {
+function checkAllowance(free: Allowance | undefined, quantities: ReadonlySet<string>, path: PropertyKey[], check: Checker): void {
   if (typeof free === 'object' && free !== null) check.exists(free.per, quantities, [...path, 'per'], 'quantity');
 }
 

@@ -6,7 +6,7 @@ export interface Checker {
   /** Notes a problem at a path. */
   problem(path: readonly PropertyKey[], wanted: string): void;
   /** Notes a problem unless the id is one of those that exist. */
-  exists(id: string, known: readonly string[], path: readonly PropertyKey[], what: string): void;
+  exists(id: string, known: ReadonlySet<string>, path: readonly PropertyKey[], what: string): void;
   /** Notes a problem at every id that stands a second time. */
   unique(ids: ReadonlyArray<readonly [id: string, path: readonly PropertyKey[]]>): void;
 }
@@ -21,7 +21,7 @@ export function checker(document: unknown): Checker {
     problems,
     problem,
     exists(id, known, path, what) {
-      if (!known.includes(id)) problem(path, `the id of a ${what} in this file is wanted`);
+      if (!known.has(id)) problem(path, `the id of a ${what} in this file is wanted`);
     },
     unique(ids) {
       const seen = new Set<string>();

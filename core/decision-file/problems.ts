@@ -72,8 +72,27 @@ function flatten(issue: core.$ZodIssue, path: PropertyKey[]): Located[] {
     return issue.keys.map((key) => ({ path: [...path, key], wanted: 'a field of this name is not defined here' }));
   if (issue.code === 'invalid_key')
     return [{ path, wanted: issue.issues[0]?.message ?? 'another name is wanted' }];
-  if (issue.code !== 'invalid_union' || issue.errors.length === 0) return [{ path, wanted: issue.message }];
+  if (issue.code !== 'invalid_union' || issue.errors.length === 0) return [{ path, wanted: wantedBy(issue) }];
   const depth = (issues: readonly core.$ZodIssue[]) => Math.max(...issues.map((inner) => inner.path.length), 0);
   const closest = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)[0] ?? [];
+  // Where no shape comes any closer than the others, the choice itself says best what is wanted.
+  if (depth(closest) === 0 && !issue.message.startsWith('Invalid')) return [{ path, wanted: issue.message }];
   return closest.flatMap((inner) => flatten(inner, [...path, ...inner.path]));
 }
+
+/** What an issue asks for; where the schema has no words of its own for it, from the issue itself. */
+function wantedBy(issue: core.$ZodIssue): string {
+  if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input')) return `${KINDS[issue.expected] ?? issue.expected} is wanted`;
+  if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid')) return `${issue.values.map((value) => JSON.stringify(value)).join(' or ')} is wanted`;
+  return issue.message.startsWith('Invalid') ? 'something else is wanted' : issue.message;
+}
+
+const KINDS: Partial<Record<string, string>> = {
+  object: 'an object',
+  record: 'an object',
+  array: 'a list',
+  tuple: 'a list of two',
+  string: 'a text',
+  boolean: 'true or false',
+  number: 'a number',
+};

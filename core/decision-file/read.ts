@@ -1,6 +1,10 @@
 import { problemsOf, RefusedFileError } from './problems';
 import { referenceProblems } from './references';
 import { type DecisionFile, decisionFileSchema } from './schema';
+import { structureProblems } from './structure';
+
+/** The longest text that is read as a decision file, in characters. */
+export const LONGEST_FILE = 5 * 1024 * 1024;
 
 /**
  * Reads a decision file that was already parsed as JSON.
@@ -10,9 +14,32 @@ import { type DecisionFile, decisionFileSchema } from './schema';
  * @throws RefusedFileError with every problem found; nothing is computed from a refused file
  */
 export function readDecisionFile(document: unknown): DecisionFile {
+  const unfit = structureProblems(document);
+  if (unfit.length > 0) throw new RefusedFileError(unfit);
   const parsed = decisionFileSchema.safeParse(document);
   if (!parsed.success) throw new RefusedFileError(problemsOf(document, parsed.error.issues));
   const problems = referenceProblems(parsed.data);
   if (problems.length > 0) throw new RefusedFileError(problems);
   return parsed.data;
+}
+
+/**
+ * Reads the text of a decision file.
+ *
+ * @throws RefusedFileError also for a text that is no JSON, or too long
+ * @example readDecisionText('{') // throws: document: found a text that is not JSON (…); JSON is wanted
+ */
+export function readDecisionText(text: string): DecisionFile {
+  if (text.length > LONGEST_FILE)
+    throw new RefusedFileError([{ path: '', found: `${text.length} characters`, wanted: `at most ${LONGEST_FILE} are wanted` }]);
+  return readDecisionFile(parseJson(text));
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    const reason = error instanceof Error ? error.message.slice(0, 120) : 'it ends early';
+    throw new RefusedFileError([{ path: '', found: `a text that is not JSON (${reason})`, wanted: 'JSON is wanted' }]);
+  }
 }

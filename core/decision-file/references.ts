@@ -1,6 +1,6 @@
 import { Decimal } from '../amount/decimal';
 import type { Candidate } from './candidate-schema';
-import { chargeProblems } from './charge-references';
+import { chargeProblems, countableIn } from './charge-references';
 import { type Checker, checker } from './checker';
 import type { Forecast } from './forecast-schema';
 import type { Addon, Charge, SharedAddon, Term } from './price-sheet-schema';
@@ -19,7 +19,8 @@ export function referenceProblems(file: DecisionFile): Problem[] {
   checkCurrencies(file, check);
   checkForecast(file.forecast, check);
   checkPriceSheets(file, check);
-  file.candidates.forEach((candidate, index) => checkCandidate(file, candidate, ['candidates', index], check));
+  const sold = soldIn(file);
+  file.candidates.forEach((candidate, index) => checkCandidate(sold, candidate, ['candidates', index], check));
   check.unique(file.candidates.map((candidate, index) => [candidate.id, ['candidates', index, 'id']]));
   checkQuestions(file, check);
   return check.problems;
@@ -45,7 +46,7 @@ function checkCurrencies(file: DecisionFile, check: Checker): void {
 }
 
 function checkForecast(forecast: Forecast, check: Checker): void {
-  const streamIds = forecast.streams.map((stream) => stream.id);
+  const streamIds = new Set(forecast.streams.map((stream) => stream.id));
   check.unique(forecast.streams.map((stream, index) => [stream.id, ['forecast', 'streams', index, 'id']]));
   forecast.streams.forEach((stream, index) => {
     const path = ['forecast', 'streams', index];
@@ -82,10 +83,11 @@ function checkPriceSheets(file: DecisionFile, check: Checker): void {
   const plans: Array<[string, PropertyKey[]]> = [];
   const addons: Array<[string, PropertyKey[]]> = [];
   const charges: Array<[string, PropertyKey[]]> = [];
+  const countable = countableIn(file.forecast);
   const collect = (list: Charge[] | undefined, path: PropertyKey[]) =>
     list?.forEach((charge, index) => {
       charges.push([charge.id, [...path, 'charges', index, 'id']]);
-      chargeProblems(file.forecast, charge, [...path, 'charges', index], check);
+      chargeProblems(countable, charge, [...path, 'charges', index], check);
     });
   const collectAddon = (addon: Addon | SharedAddon, path: PropertyKey[]) => {
     addons.push([addon.id, [...path, 'id']]);
@@ -102,9 +104,10 @@ function checkPriceSheets(file: DecisionFile, check: Checker): void {
     offer.addons?.forEach((addon, a) => collectAddon(addon, ['offers', o, 'addons', a]));
   });
   const offerIds = file.offers.map((offer) => offer.id);
+  const known = new Set(offerIds);
   file.addons?.forEach((addon, a) => {
     collectAddon(addon, ['addons', a]);
-    addon.worksWith?.forEach((id, index) => check.exists(id, offerIds, ['addons', a, 'worksWith', index], 'offer'));
+    addon.worksWith?.forEach((id, index) => check.exists(id, known, ['addons', a, 'worksWith', index], 'offer'));
   });
   file.processors?.forEach((processor, p) => {
     collect(processor.charges, ['processors', p]);
@@ -119,48 +122,64 @@ function checkTerms(terms: Term[], path: PropertyKey[], check: Checker): void {
   check.unique(terms.map((term, index) => [term.id, [...path, 'terms', index, 'id']]));
 }
 
-function checkCandidate(file: DecisionFile, candidate: Candidate, path: PropertyKey[], check: Checker): void {
-  const plans = new Map(file.offers.flatMap((offer) => offer.plans.map((plan) => [plan.id, { offer, plan }] as const)));
-  const addons = new Map<string, { addon: Addon; worksWith: readonly string[] | undefined }>();
-  for (const offer of file.offers)
-    for (const addon of offer.addons ?? []) addons.set(addon.id, { addon, worksWith: [offer.id] });
-  for (const addon of file.addons ?? []) addons.set(addon.id, { addon, worksWith: addon.worksWith });
+/** What a candidate can be put together from. */
+interface Sold {
+  /** Each plan with its terms and the offer it belongs to. */
+  readonly plans: ReadonlyMap<string, { offer: string; terms: ReadonlySet<string> }>;
+  /** Each add-on with its terms and the offers it works with (absent = all). */
+  readonly addons: ReadonlyMap<string, { terms: ReadonlySet<string>; worksWith: readonly string[] | undefined }>;
+  readonly planIds: ReadonlySet<string>;
+  readonly addonIds: ReadonlySet<string>;
+  readonly processors: ReadonlySet<string>;
+}
+
+function soldIn(file: DecisionFile): Sold {
+  const termIds = (terms: Term[] | undefined) => new Set((terms ?? []).map(({ id }) => id));
+  const plans = new Map<string, { offer: string; terms: Set<string> }>();
+  const addons = new Map<string, { terms: Set<string>; worksWith: readonly string[] | undefined }>();
+  for (const offer of file.offers) {
+    for (const plan of offer.plans) plans.set(plan.id, { offer: offer.id, terms: termIds(plan.terms) });
+    for (const addon of offer.addons ?? []) addons.set(addon.id, { terms: termIds(addon.terms), worksWith: [offer.id] });
+  }
+  for (const addon of file.addons ?? []) addons.set(addon.id, { terms: termIds(addon.terms), worksWith: addon.worksWith });
+  const processors = new Set(['own', ...(file.processors ?? []).map(({ id }) => id)]);
+  return { plans, addons, planIds: new Set(plans.keys()), addonIds: new Set(addons.keys()), processors };
+}
+
+function checkCandidate(sold: Sold, candidate: Candidate, path: PropertyKey[], check: Checker): void {
   const offersUsed = new Set<string>();
   candidate.plans.forEach((used, index) => {
-    const found = plans.get(used.plan);
+    const found = sold.plans.get(used.plan);
     const at = [...path, 'plans', index];
-    if (!found) return check.exists(used.plan, [...plans.keys()], [...at, 'plan'], 'plan');
-    offersUsed.add(found.offer.id);
-    check.exists(used.term, found.plan.terms.map((term) => term.id), [...at, 'term'], 'term of this plan');
+    if (!found) return check.exists(used.plan, sold.planIds, [...at, 'plan'], 'plan');
+    offersUsed.add(found.offer);
+    check.exists(used.term, found.terms, [...at, 'term'], 'term of this plan');
   });
   candidate.addons?.forEach((used, index) => {
-    const found = addons.get(used.addon);
+    const found = sold.addons.get(used.addon);
     const at = [...path, 'addons', index];
-    if (!found) return check.exists(used.addon, [...addons.keys()], [...at, 'addon'], 'add-on');
-    const terms = found.addon.terms ?? [];
-    if (used.term === undefined && terms.length > 0) check.problem([...at, 'term'], 'a term of this add-on is wanted');
-    if (used.term !== undefined) check.exists(used.term, terms.map((term) => term.id), [...at, 'term'], 'term of this add-on');
+    if (!found) return check.exists(used.addon, sold.addonIds, [...at, 'addon'], 'add-on');
+    if (used.term === undefined && found.terms.size > 0) check.problem([...at, 'term'], 'a term of this add-on is wanted');
+    if (used.term !== undefined) check.exists(used.term, found.terms, [...at, 'term'], 'term of this add-on');
     if (found.worksWith && !found.worksWith.some((id) => offersUsed.has(id)))
       check.problem([...at, 'addon'], 'an add-on that works with a plan of this candidate is wanted');
   });
-  checkPayments(file, candidate, path, check);
+  checkPayments(sold, candidate, path, check);
 }
 
-function checkPayments(file: DecisionFile, candidate: Candidate, path: PropertyKey[], check: Checker): void {
-  const known = ['own', ...(file.processors ?? []).map((processor) => processor.id)];
-  const { payments } = candidate;
+function checkPayments({ processors }: Sold, { payments }: Candidate, path: PropertyKey[], check: Checker): void {
   if (payments === undefined) return;
   const at = [...path, 'payments'];
-  if (typeof payments === 'string') return check.exists(payments, known, at, 'processor');
+  if (typeof payments === 'string') return check.exists(payments, processors, at, 'processor');
   payments.forEach((rule, index) => {
-    check.exists(rule.use, known, [...at, index, 'use'], 'processor');
+    check.exists(rule.use, processors, [...at, index, 'use'], 'processor');
     const last = index === payments.length - 1;
     if (last && (rule.channels || rule.cards)) check.problem([...at, index], 'the last rule has no conditions');
   });
 }
 
 function checkQuestions(file: DecisionFile, check: Checker): void {
-  const candidates = file.candidates.map((candidate) => candidate.id);
+  const candidates = new Set(file.candidates.map((candidate) => candidate.id));
   file.breakEven?.pairs.forEach((pair, index) =>
     pair.forEach((id, side) => check.exists(id, candidates, ['breakEven', 'pairs', index, side], 'candidate')),
   );

@@ -1,0 +1,13 @@
+import { defineConfig } from 'vite';
+
+/** Builds what runs in Node.js outside the application: the command line and the core's benchmark. */
+export default defineConfig({
+  publicDir: false,
+  ssr: { noExternal: true, external: ['hyperformula', 'highs'] },
+  build: {
+    ssr: true,
+    outDir: 'build/node',
+    target: 'node20',
+    rollupOptions: { input: { price: 'cli/price.ts' } },
+  },
+});
