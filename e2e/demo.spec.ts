@@ -7,7 +7,7 @@ test('the demo opens in the worked example, and a figure says how it came about'
   page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
   await page.goto(demo.address);
   await expect(page).toHaveURL(/larkfell-kites\/line-up$/);
-  await expect(page.locator('.answer')).toHaveText(/^Marlpit Grow costs least over 24 months, [\d,]+ less than Wharfside Trade\.$/);
+  await expect(page.locator('.answer')).toHaveText(/^Marlpit Grow costs least over 24 months, [\d,]+ less than Wharfside Trade\. Above [\d,]+ a month Wharfside Trade does\.$/);
   expect(await page.locator('.line-up thead .candidate-tag').count()).toBeGreaterThanOrEqual(6);
 
   await page.getByRole('button', { name: 'Payment fees, Marlpit Grow: how it came about' }).press('Enter');

@@ -14,7 +14,7 @@ export function loader() {
 }
 
 export default function Verdict({ loaderData }: Route.ComponentProps) {
-  const { state, priced } = useWorkbench();
+  const { state, atForecast: priced } = useWorkbench();
   const write = useWriter();
   const edits = useEdits();
   const { decision } = state.bench;
@@ -80,9 +80,9 @@ export default function Verdict({ loaderData }: Route.ComponentProps) {
 
 /** How the chosen candidate stands now, compared with the day of the choice. */
 function Since({ choice }: { choice: Choice }) {
-  const { priced } = useWorkbench();
+  const { atForecast } = useWorkbench();
   const write = useWriter();
-  const { columns, leader } = priced.lineUp;
+  const { columns, leader } = atForecast.lineUp;
   const now = columns.find(({ id }) => id === choice.candidate);
   if (!now) return <span className="problem">It is not in the line-up any more.</span>;
   const position = now === leader ? 'It is the cheapest.' : now.difference && leader ? `It is ${write.whole(now.difference)} dearer than ${leader.label}.` : '';

@@ -35,9 +35,9 @@ export default function WorkbenchRoute({ loaderData, params }: Route.ComponentPr
 }
 
 function Bench() {
-  const { state, priced, decisionId } = useWorkbench();
+  const { state, atForecast, decisionId } = useWorkbench();
   const write = useWriter();
-  const places = placesOf(state.bench, priced, write);
+  const places = placesOf(state.bench, atForecast, write);
   useFreshnessOnReturn();
   return (
     <div className="bench">

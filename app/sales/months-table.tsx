@@ -4,7 +4,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 
 /** The months as they come out. */
 export function MonthsTable() {
-  const { priced } = useWorkbench();
+  const { atForecast: priced } = useWorkbench();
   const write = useWriter();
   const { pricing } = priced.priced;
   const { streams } = pricing.file.forecast;

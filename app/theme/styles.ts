@@ -1,6 +1,7 @@
 import './tokens.css';
 import './base.css';
 import './bench.css';
+import './scale.css';
 import './fields.css';
 import './line-up.css';
 import './sheets.css';

@@ -34,8 +34,26 @@ export function AnswerSentence() {
     );
   return (
     <p className="answer">
-      {name} costs least {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin))} less than {runnerUp.column.label}.
+      {name} costs least {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin))} less than {runnerUp.column.label}. <NextChange />
     </p>
+  );
+}
+
+/** From which level of sales on the answer is another one. */
+function NextChange() {
+  const { salesScale, scale, state } = useWorkbench();
+  const write = useWriter();
+  const index = salesScale?.stretches.findIndex(({ from }) => from >= scale) ?? -1;
+  const next = salesScale?.stretches[index];
+  const here = salesScale?.stretches[index - 1];
+  if (!next || !here) return null;
+  const level = write.whole(here.salesTo);
+  if (next.candidate === null) return <>Above {level} a month nobody can be chosen.</>;
+  const label = state.bench.decision.candidates.find(({ id }) => id === next.candidate)?.label ?? next.candidate;
+  return (
+    <>
+      Above {level} a month {label} does.
+    </>
   );
 }
 

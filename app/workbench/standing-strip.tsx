@@ -1,36 +1,48 @@
+import { Button } from 'antd';
+import { useEffect } from 'react';
 import { useWriter } from '../locale/locale';
-import { CandidateTag } from '../components/candidate-tag';
 import { AnswerNotes, AnswerSentence } from './answer-sentence';
+import { SalesScale } from './sales-scale';
 import { useWorkbench } from './workbench-context';
 
-/** In view at every place: expected sales, the answer, and how the candidates stand. */
+/** In view at every place: the level of sales, who is cheapest at which level, and the answer in a sentence. */
 export function StandingStrip() {
-  const { priced } = useWorkbench();
+  const { priced, atForecast, scale, setScale } = useWorkbench();
   const write = useWriter();
-  const { columns, leader } = priced.lineUp;
+  const isTrying = scale !== 1;
+  useEscape(isTrying, () => setScale(1));
   return (
     <section className="standing" aria-label="The answer so far">
       <div className="standing-sales">
         <b>{write.whole(priced.average.sales)}</b>
-        <span>sales a month, on average</span>
+        {isTrying ? (
+          <span>
+            a month, tried;{' '}
+            <Button type="link" size="small" onClick={() => setScale(1)}>
+              back to {write.whole(atForecast.average.sales)}
+            </Button>
+          </span>
+        ) : (
+          <span>sales a month, on average</span>
+        )}
       </div>
-      <div className="standing-answer" aria-live="polite">
-        <AnswerSentence />
-        <AnswerNotes />
-        <ol className="standing-row" aria-label="Candidates by total">
-          {columns.map((column) => (
-            <li key={column.id} className={column.result.usable ? '' : 'not-usable'} title={column.label}>
-              <CandidateTag id={column.id} />
-              <span className="standing-name">{column.label}</span>
-              <b>
-                {column.atLeast && 'at least '}
-                {write.whole(column.result.total)}
-              </b>
-              <small>{column === leader ? 'cheapest' : column.difference && write.difference(column.difference)}</small>
-            </li>
-          ))}
-        </ol>
+      <div className="standing-answer">
+        <SalesScale />
+        <div aria-live="polite">
+          <AnswerSentence />
+          <AnswerNotes />
+        </div>
       </div>
     </section>
   );
+}
+
+/** Escape goes back to the forecast, wherever the focus is. */
+function useEscape(active: boolean, back: () => void) {
+  useEffect(() => {
+    if (!active) return undefined;
+    const press = (event: KeyboardEvent) => event.key === 'Escape' && !event.defaultPrevented && back();
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [active, back]);
 }

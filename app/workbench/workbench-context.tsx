@@ -1,9 +1,11 @@
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { createContext, type ReactNode, useContext, useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { assembleDecisionFile, type HeldBack } from '#core/decision/assemble';
 import type { Workbench } from '#core/decision/workbench';
+import { decimal } from '#core/amount/decimal';
 import { type AverageMonth, averageMonth } from '#core/comparison/average-sales';
 import { type PricedDecision, priceDecision } from '#core/comparison/decision-result';
 import { type LineUp, lineUp } from '#core/comparison/line-up';
+import { type SalesScale, salesScale } from '#core/comparison/sales-scale';
 import { draftStorage, keepUnread, leftDraft, leftUnread } from './draft-storage';
 import { httpTransport } from './http-transport';
 import type { Saved } from './saved';
@@ -21,7 +23,15 @@ interface Open {
   readonly decisionId: string;
   readonly store: WorkbenchStore;
   readonly state: WorkbenchState;
+  /** What everything comes to at the level of sales that is being looked at. */
   readonly priced: Priced;
+  /** What everything comes to at the forecast itself. */
+  readonly atForecast: Priced;
+  /** Who is cheapest at which level of sales; null without candidates or sales. */
+  readonly salesScale: SalesScale | null;
+  /** The level of sales being looked at, as a multiple of the forecast; 1 is the forecast. */
+  readonly scale: number;
+  setScale(scale: number): void;
 }
 
 const OpenWorkbench = createContext<Open | null>(null);
@@ -30,11 +40,19 @@ const OpenWorkbench = createContext<Open | null>(null);
 export function WorkbenchProvider({ decisionId, saved, children }: { decisionId: string; saved: Saved; children: ReactNode }) {
   const [store] = useState(() => createWorkbenchStore(saved, httpTransport(decisionId), draftStorage(decisionId)));
   const state = useSyncExternalStore(store.subscribe, store.state, store.state);
-  const priced = useMemo(() => price(state.bench), [state.bench]);
+  const [scale, setScale] = useState(1);
+  const atForecast = useMemo(() => price(state.bench), [state.bench]);
+  const priced = useMemo(() => (scale === 1 ? atForecast : priceAt(state.bench, scale)), [state.bench, atForecast, scale]);
   useEffect(() => store.receive(saved), [store, saved]);
   useEffect(() => resumeWhatWasLeft(decisionId, store), [decisionId, store]);
   useEffect(() => keepUnread(decisionId, state.unread), [decisionId, state.unread]);
-  const open = useMemo(() => ({ decisionId, store, state, priced }), [decisionId, store, state, priced]);
+  // The scale takes longer than the totals; it follows right after they are painted.
+  const settled = useDeferredValue(atForecast);
+  const sales = useMemo(() => scaleOf(settled), [settled]);
+  const open = useMemo(
+    () => ({ decisionId, store, state, priced, atForecast, salesScale: sales, scale, setScale }),
+    [decisionId, store, state, priced, atForecast, sales, scale],
+  );
   return <OpenWorkbench value={open}>{children}</OpenWorkbench>;
 }
 
@@ -50,14 +68,26 @@ const pricedBenches = new WeakMap<Workbench, Priced>();
 
 /** Prices a bench the same way on the server and in the browser. */
 export function price(bench: Workbench): Priced {
-  const priced = pricedBenches.get(bench) ?? priceAnew(bench);
+  const priced = pricedBenches.get(bench) ?? priceAt(bench, 1);
   pricedBenches.set(bench, priced);
   return priced;
 }
 
-function priceAnew(bench: Workbench): Priced {
+const scales = new WeakMap<Priced, SalesScale | null>();
+
+/** The sales scale of what was priced, worked out once. */
+function scaleOf(of: Priced): SalesScale | null {
+  const found = scales.get(of);
+  if (found !== undefined) return found;
+  const scale = salesScale(of.priced.pricing);
+  scales.set(of, scale);
+  return scale;
+}
+
+/** What a bench comes to at a multiple of its forecast. */
+function priceAt(bench: Workbench, scale: number): Priced {
   const { file, heldBack } = assembleDecisionFile(bench);
-  const priced = priceDecision(file);
+  const priced = priceDecision(file, decimal(scale));
   return { priced, lineUp: lineUp(priced), average: averageMonth(file, priced.result), heldBack };
 }
 

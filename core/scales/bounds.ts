@@ -7,10 +7,9 @@ import { amountAt, type CompiledCandidate, type CompiledCharge } from './compile
  * ends bound them; volume bands may fall at an edge, so each band's ends are looked at.
  */
 export function boundsBetween(candidate: CompiledCandidate, from: number, to: number): [least: number, most: number] {
-  let least = 0;
-  let most = 0;
-  for (const amount of candidate.fixed) least += amount;
-  most = least;
+  const fixed = candidate.fixed.reduce((sum, amount) => sum + amount, 0);
+  let least = fixed;
+  let most = fixed;
   for (const charge of candidate.charges) {
     let [low, high] = chargeBounds(charge, candidate.fixed.length, from, to);
     if (charge.totalCap !== null) [low, high] = [Math.min(low, charge.totalCap), Math.min(high, charge.totalCap)];
