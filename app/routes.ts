@@ -3,6 +3,8 @@ import { index, route, type RouteConfig } from '@react-router/dev/routes';
 export default [
   index('routes/home.ts'),
   route('decisions', 'routes/decisions.tsx'),
+  route('decisions/import', 'routes/import.ts'),
+  route('decisions/:decisionId/export', 'routes/export.ts'),
   route('decisions/:decisionId/save', 'routes/save.ts'),
   route('decisions/:decisionId/step', 'routes/step.ts'),
   route('decisions/:decisionId', 'routes/workbench.tsx', [

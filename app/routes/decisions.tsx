@@ -4,6 +4,7 @@ import { createDecision, listDecisions, loadWorkbench } from '#data/decisions';
 import { addMonths } from '#core/calendar/month';
 import { newStream } from '#core/decision/edit-forecast';
 import type { Workbench } from '#core/decision/workbench';
+import { ImportFile } from '../decision-list/import-file';
 import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
 import { newId } from '../workbench/new-id';
@@ -86,7 +87,10 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
                     : 'no answer yet'}
                 </span>
                 <small>
-                  {one.choice ? `chosen: ${one.choice}` : `${one.candidates} ${one.candidates === 1 ? 'candidate' : 'candidates'}, open`} · changed {write.day(one.changedOn)}
+                  {one.choice ? `chosen: ${one.choice}` : `${one.candidates} ${one.candidates === 1 ? 'candidate' : 'candidates'}, open`} · changed {write.day(one.changedOn)} ·{' '}
+                  <a href={`/decisions/${one.id}/export`} download>
+                    export
+                  </a>
                 </small>
               </li>
             ))}
@@ -97,6 +101,7 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
             Begin a decision
           </Button>
         </Form>
+        <ImportFile />
       </main>
     </div>
   );

@@ -11,7 +11,7 @@ const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 
 export const handle = { place: 'frame' };
 
 export default function Frame() {
-  const { state } = useWorkbench();
+  const { state, decisionId } = useWorkbench();
   const edits = useEdits();
   const { decision } = state.bench;
   const [year = '', month = ''] = decision.start.split('-');
@@ -87,6 +87,12 @@ export default function Frame() {
         />
       </div>
       <Rates />
+      <p className="frame-export">
+        <a href={`/decisions/${decisionId}/export`} download>
+          Export this decision as a file
+        </a>{' '}
+        <span className="quiet">with the price sheets it uses; it can be opened again from the list of decisions, or priced from the shell</span>
+      </p>
     </main>
   );
 }

@@ -1,0 +1,108 @@
+import { Button } from 'antd';
+import { type DragEvent, useId, useState } from 'react';
+import { useFetcher } from 'react-router';
+import { CandidateTag } from '../components/candidate-tag';
+import { useWriter } from '../locale/locale';
+import type { ImportPreview } from '../routes/import';
+
+/** The longest list of problems that is shown whole. */
+const MOST_SHOWN = 50;
+
+/** Takes in a decision file, chosen or dropped, after a look at what it holds. */
+export function ImportFile() {
+  const fetcher = useFetcher<ImportPreview>();
+  const id = useId();
+  const [chosen, setChosen] = useState<{ name: string; text: string } | null>(null);
+  const [isOver, setOver] = useState(false);
+  const send = (text: string, intent: 'preview' | 'keep') =>
+    void fetcher.submit(text, { method: 'post', action: `/decisions/import?intent=${intent}`, encType: 'text/plain' });
+  const look = (file: File | undefined) => {
+    if (!file) return;
+    void file.text().then((text) => {
+      setChosen({ name: file.name, text });
+      send(text, 'preview');
+    });
+  };
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    look(event.dataTransfer.files[0]);
+  };
+  return (
+    <section
+      className={`import${isOver ? ' is-over' : ''}`}
+      aria-label="Import"
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+    >
+      <label htmlFor={id}>Open a decision file: choose it, or drop it here</label>
+      <input id={id} type="file" accept=".json,application/json" onChange={({ target }) => look(target.files?.[0])} />
+      <div aria-live="polite">
+        {fetcher.state !== 'idle' && <p className="quiet">Looking at {chosen?.name} …</p>}
+        {fetcher.state === 'idle' && fetcher.data && chosen && (
+          <Preview name={chosen.name} preview={fetcher.data} onKeep={() => send(chosen.text, 'keep')} />
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Preview({ name, preview, onKeep }: { name: string; preview: ImportPreview; onKeep(): void }) {
+  const write = useWriter();
+  if (!preview.ok)
+    return (
+      <>
+        <h3>
+          {name} is not taken in: {preview.problems.length === 1 ? 'one thing is' : `${preview.problems.length} things are`} wrong with it
+        </h3>
+        <table className="problems">
+          <thead>
+            <tr>
+              <th scope="col">Where</th>
+              <th scope="col">Found</th>
+              <th scope="col">What is wanted</th>
+            </tr>
+          </thead>
+          <tbody>
+            {preview.problems.slice(0, MOST_SHOWN).map(({ path, found, wanted }, index) => (
+              <tr key={`${path} ${index}`}>
+                <td>
+                  <code>{path || 'the file'}</code>
+                </td>
+                <td>{found}</td>
+                <td>{wanted}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {preview.problems.length > MOST_SHOWN && <p>And {preview.problems.length - MOST_SHOWN} more; the command line lists all.</p>}
+      </>
+    );
+  const { currency, candidates } = preview;
+  return (
+    <>
+      <h3>{preview.name || 'A decision without a question'}</h3>
+      <p>
+        {preview.months} months from {write.month(preview.start)}, in {currency}. Sells {preview.streams.join(', ') || 'nothing yet'}. Price sheets: {preview.sheets.join(', ') || 'none'}.
+      </p>
+      <ul className="import-candidates">
+        {candidates.map(({ id, label, total, atLeast, usable }) => (
+          <li key={id}>
+            <CandidateTag id={id} /> {label} <b>{atLeast ? `at least ${write.money(total, currency)}` : write.money(total, currency)}</b>
+            {!usable && <span className="problem"> cannot be chosen as it is</span>}
+          </li>
+        ))}
+      </ul>
+      {preview.questions.length > 0 && (
+        <p className="quiet">The file’s own questions ({preview.questions.join(', ')}) are not kept: the application answers them for every decision.</p>
+      )}
+      <Button type="primary" onClick={onKeep}>
+        Take it in
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,38 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from './venalis';
+
+test('what was exported can be imported, with a preview, and gives the same totals', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
+  const totals = await page.locator('.total').allTextContents();
+  await page.getByRole('link', { name: /Frame/ }).click();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Export this decision as a file' }).click();
+  const download = await waiting;
+  expect(download.suggestedFilename()).toBe('where-should-larkfell-kites-sell-from-2027.json');
+  const text = readFileSync(await download.path(), 'utf8');
+
+  await page.goto(`${demo.address}decisions`);
+  await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'kites.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  const preview = page.getByRole('region', { name: 'Import' });
+  await expect(preview.getByRole('heading', { name: 'Where should Larkfell Kites sell from 2027?' })).toBeVisible();
+  await expect(preview).toContainText('24 months from January 2027, in EUR');
+  await preview.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page).toHaveURL(/line-up$/);
+  await expect(page).not.toHaveURL(/larkfell-kites/);
+  expect(await page.locator('.total').allTextContents()).toEqual(totals);
+});
+
+test('a file that breaks the rules is refused with every problem, and nothing is taken in', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions`);
+  const document = JSON.parse(readFileSync('core/cases/13-larkfell.json', 'utf8')) as { months: unknown; candidates: Array<{ plans: Array<{ plan: string }> }> };
+  document.months = 500;
+  const buffer = Buffer.from(JSON.stringify(document));
+  await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'kites.json', mimeType: 'application/json', buffer });
+  const preview = page.getByRole('region', { name: 'Import' });
+  await expect(preview.getByRole('heading', { name: 'kites.json is not taken in: one thing is wrong with it' })).toBeVisible();
+  await expect(preview.getByRole('row', { name: /months 500 a whole number from 1 to 120 is wanted/ })).toBeVisible();
+  await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'rubbish.json', mimeType: 'application/json', buffer: Buffer.from('<p>no</p>') });
+  await expect(preview.getByText('JSON is wanted')).toBeVisible();
+  await page.reload();
+  await expect(page.locator('.decision-list li')).toHaveCount(1);
+});
