@@ -8,6 +8,6 @@ export default defineConfig({
     ssr: true,
     outDir: 'build/node',
     target: 'node20',
-    rollupOptions: { input: { price: 'cli/price.ts' } },
+    rollupOptions: { input: { price: 'cli/price.ts', 'core-bench': 'bench/core-bench.ts' } },
   },
 });

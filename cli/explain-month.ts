@@ -2,8 +2,7 @@ import { sum } from '../core/amount/decimal';
 import { moneyText } from '../core/amount/currencies';
 import { priceDecision } from '../core/comparison/decision-result';
 import type { DecisionFile } from '../core/decision-file/schema';
-import { derivationSentence } from '../core/explain/derivation-sentence';
-import { explainLine } from '../core/explain/explain-line';
+import { monthSentences } from '../core/explain/month-sentences';
 
 /**
  * The ledger of one candidate's month in sentences, with its total.
@@ -11,7 +10,8 @@ import { explainLine } from '../core/explain/explain-line';
  * @throws RangeError if the file has no such candidate or month
  */
 export function explainMonth(file: DecisionFile, candidate: string, month: string): string {
-  const { pricing, candidates, result } = priceDecision(file);
+  const decision = priceDecision(file);
+  const { candidates, result } = decision;
   const priced = candidates.find((one) => one.result.id === candidate);
   if (!priced) throw new RangeError(`there is no candidate ${candidate}; one of ${candidates.map((one) => one.result.id).join(', ')} is wanted`);
   const index = result.months.indexOf(month);
@@ -21,7 +21,7 @@ export function explainMonth(file: DecisionFile, candidate: string, month: strin
   const unknown = priced.ledger.unknown.length > 0 ? `, at least; not known: ${priced.ledger.unknown.join(', ')}` : '';
   return [
     `${priced.ledger.candidate.label}, ${month}:`,
-    ...lines.map((line) => `  ${derivationSentence(explainLine(pricing, priced.ledger, line), String)}`),
+    ...monthSentences(decision, { candidate, month: index }, String).map((sentence) => `  ${sentence}`),
     `  Together ${total} ${file.currency}${unknown}.`,
   ].join('\n');
 }

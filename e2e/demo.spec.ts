@@ -14,6 +14,8 @@ test('the demo opens in the worked example, and a figure says how it came about'
   const panel = page.getByRole('complementary', { name: 'How it came about' });
   await expect(panel).toContainText('1.7 % + 0.25 per order, domestic cards');
   await expect(panel).toContainText('seen 3 November 2026');
+  await expect(panel).toContainText(/July 2028, the dearest month: [\d.]+/);
+  await expect(panel).toContainText(/Domestic cards: Kites and spares [\d.]+ orders × \(48 × 1\.7 % \+ 0\.25\)/);
   await panel.getByRole('link', { name: 'on the price sheet' }).first().click();
   await expect(page.getByLabel('Vendor')).toHaveValue('Marlpit');
   expect(errors).toEqual([]);

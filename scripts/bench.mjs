@@ -3,9 +3,16 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
+import { pathToFileURL } from 'node:url';
+import { ensureBuilt, ensureChromium, ensureInstalled, ensureNodeBuilt, root } from './setup.mjs';
 
 ensureInstalled();
+ensureNodeBuilt();
+const { runCoreBench } = await import(pathToFileURL(join(root, 'build/node/core-bench.js')).href);
+runCoreBench();
+console.log('');
+if (process.argv.includes('core')) process.exit(0);
+
 ensureBuilt();
 const { chromium } = await import('@playwright/test');
 const { chromiumArguments } = await import('./chromium-arguments.mjs');

@@ -8,16 +8,21 @@ import type { ImportPreview } from '../routes/import';
 /** The longest list of problems that is shown whole. */
 const MOST_SHOWN = 50;
 
+/** In bytes. */
+const LARGEST_FILE = 5 * 1024 * 1024;
+
 /** Takes in a decision file, chosen or dropped, after a look at what it holds. */
 export function ImportFile() {
   const fetcher = useFetcher<ImportPreview>();
   const id = useId();
   const [chosen, setChosen] = useState<{ name: string; text: string } | null>(null);
+  const [tooLarge, setTooLarge] = useState<string | null>(null);
   const [isOver, setOver] = useState(false);
   const send = (text: string, intent: 'preview' | 'keep') =>
     void fetcher.submit(text, { method: 'post', action: `/decisions/import?intent=${intent}`, encType: 'text/plain' });
   const look = (file: File | undefined) => {
-    if (!file) return;
+    setTooLarge(file !== undefined && file.size > LARGEST_FILE ? file.name : null);
+    if (!file || file.size > LARGEST_FILE) return;
     void file.text().then((text) => {
       setChosen({ name: file.name, text });
       send(text, 'preview');
@@ -42,6 +47,7 @@ export function ImportFile() {
       <label htmlFor={id}>Open a decision file: choose it, or drop it here</label>
       <input id={id} type="file" accept=".json,application/json" onChange={({ target }) => look(target.files?.[0])} />
       <div aria-live="polite">
+        {tooLarge && <p className="problem">{tooLarge} is larger than 5 MB: no decision file is, and nothing was read of it.</p>}
         {fetcher.state !== 'idle' && <p className="quiet">Looking at {chosen?.name} …</p>}
         {fetcher.state === 'idle' && fetcher.data && chosen && (
           <Preview name={chosen.name} preview={fetcher.data} onKeep={() => send(chosen.text, 'keep')} />

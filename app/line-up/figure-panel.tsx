@@ -1,5 +1,8 @@
 import { Link } from 'react-router';
+import { useState } from 'react';
+import { decimal } from '#core/amount/decimal';
 import { breakdownOf } from '#core/comparison/breakdown';
+import { monthSentences } from '#core/explain/month-sentences';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
@@ -8,8 +11,9 @@ import { sourceWords } from './source-words';
 
 /** How a figure came about: its sources with their rates, and its months. */
 export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'figure' }> }) {
-  const { state, priced, decisionId } = useWorkbench();
+  const { state, priced, decisionId, scale } = useWorkbench();
   const write = useWriter();
+  const [chosen, setChosen] = useState<string | null>(null);
   const { pricing } = priced.priced;
   const { bucket, year } = figure;
   const candidate = pricing.file.candidates.find(({ id }) => id === figure.candidate);
@@ -19,6 +23,8 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
   const { currency } = pricing.file;
   const what = bucket ? BUCKET_NAMES[bucket].name : 'Total';
   const when = year === undefined ? '' : year === 0 ? ', first year' : `, year ${year + 1}`;
+  const { months } = priced.priced.result;
+  const told = breakdown.byMonth.find(({ month }) => month === (chosen ?? breakdown.dearest?.month));
   const sheetOf = (part: string) =>
     state.bench.sheets.find(({ sheet }) =>
       sheet.kind === 'offer'
@@ -61,18 +67,30 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
           );
         })}
       </ul>
-      {breakdown.dearest && (
-        <p>
-          {write.month(breakdown.dearest.month)} is the dearest month: {write.money(breakdown.dearest.amount, currency)}.
-        </p>
+      {told && (
+        <section aria-label={`How ${write.month(told.month)} came about`}>
+          <p>
+            <b>{write.month(told.month)}</b>
+            {told.month === breakdown.dearest?.month && ', the dearest month'}: {write.money(told.amount, currency)}
+          </p>
+          <ul className="sentences">
+            {monthSentences(priced.priced, { candidate: figure.candidate, month: months.indexOf(told.month), bucket }, (decimal) => write.number(decimal), decimal(scale)).map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </section>
       )}
       <details>
-        <summary>Month by month</summary>
+        <summary>Another month</summary>
         <table className="month-list">
           <tbody>
             {breakdown.byMonth.map(({ month, amount }) => (
               <tr key={month}>
-                <th scope="row">{write.month(month)}</th>
+                <th scope="row">
+                  <button type="button" className="figure" onClick={() => setChosen(month)}>
+                    {write.month(month)}
+                  </button>
+                </th>
                 <td>{write.money(amount, currency)}</td>
               </tr>
             ))}

@@ -1,0 +1,93 @@
+import { priceDecision } from '../core/comparison/decision-result';
+import { compileCandidates } from '../core/comparison/scale-questions';
+import { readDecisionFile } from '../core/decision-file/read';
+import type { DecisionFile } from '../core/decision-file/schema';
+import { preparePricing } from '../core/pricing/pricing';
+import { cheapestRoute } from '../core/route/cheapest-route';
+import { crossingsOf } from '../core/scales/break-even';
+import { cheapestStretches } from '../core/scales/cheapest-at';
+import { compileCandidate } from '../core/scales/compile';
+import { totalAt } from '../core/scales/compiled-candidate';
+import { spreadsheetOf } from './spreadsheet';
+import { benchDecision } from './bench-decision';
+
+/** Milliseconds of one run, the median of several. */
+function time(rounds: number, run: () => unknown): number {
+  const times: number[] = [];
+  for (let round = 0; round < rounds + 2; round++) {
+    const start = performance.now();
+    run();
+    if (round >= 2) times.push(performance.now() - start);
+  }
+  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN;
+}
+
+function row(name: string, measured: number, target: number | null, note = ''): void {
+  const verdict = target === null ? '' : `target ${String(target).padStart(5)} ms  ${measured <= target ? 'ok  ' : 'OVER'}`;
+  console.log(`${name.padEnd(62)} ${measured.toFixed(measured < 1 ? 3 : 1).padStart(9)} ms  ${verdict} ${note}`);
+}
+
+const withRoute = (file: DecisionFile): DecisionFile => ({
+  ...file,
+  route: { candidates: file.candidates.map(({ id }) => id), within: '20', between: '150' },
+});
+
+/** Everything the core promises to be quick at, each beside the spreadsheet engine where that can do the same. */
+export function runCoreBench(): void {
+  const file = readDecisionFile(benchDecision({ candidates: 20, months: 36, charges: 6 }));
+  const pricing = preparePricing(file);
+  const compiled = compileCandidates(pricing);
+
+  const sheet = spreadsheetOf(file);
+  const ours = priceDecision(file).result.candidates.map(({ total }) => Number(total));
+  sheet.totals().forEach((total, index) => {
+    if (Math.abs(total - (ours[index] ?? NaN)) > 0.005) throw new Error(`The spreadsheet's total of candidate ${index} is ${total}, ours ${ours[index]}`);
+  });
+  console.log('Spreadsheet and core give the same totals for all 20 candidates, to the cent.\n');
+
+  let orders = 100;
+  const recalculation = time(15, () => sheet.setOrders(String((orders += 1))));
+  const exact = time(15, () => priceDecision(file));
+  const fast = time(200, () => compiled.map((candidate) => totalAt(candidate, 1.37)));
+  row('exact result, 20 candidates × 36 months × 6 charges', exact, 150);
+  row('  spreadsheet engine, recalculated after one input changed', recalculation, null, `${(recalculation / exact).toFixed(1)} × ours`);
+  row('totals at one scale, compiled', fast, 0.3);
+  row('  spreadsheet engine, the same recalculation', recalculation, null, `${Math.round(recalculation / fast)} × ours (at least 50 wanted)`);
+  row('compiling 20 candidates', time(15, () => compileAnew(file)), null);
+  row('cheapest-at, scales 0.05 to 20, 20 candidates', time(15, () => cheapestStretches(compiled, 0.05, 20)), 60);
+  row('  with compiling', time(15, () => cheapestStretches(compileAnew(file), 0.05, 20)), null);
+  row('all break-evens between 20 candidates (190 pairs)', time(7, () => allPairs(compiled)), 250);
+  const route = readDecisionFile(withRoute(benchDecision({ candidates: 12, months: 36, charges: 6 })));
+  row('route over 12 candidates and 36 months', time(7, () => cheapestRoute(preparePricing(route))), 300);
+
+  console.log('\nGrowth: median milliseconds, and how much more than the row before\n');
+  growth('exact result', (size) => ({ candidates: 10, months: size, charges: 6 }), [12, 24, 48, 96], 'months', (one) => void priceDecision(one));
+  growth('exact result', (size) => ({ candidates: size, months: 24, charges: 6 }), [5, 10, 20, 40], 'candidates', (one) => void priceDecision(one));
+  growth('exact result', (size) => ({ candidates: 10, months: 24, charges: size }), [3, 6, 12, 24], 'charges', (one) => void priceDecision(one));
+  growth('cheapest-at', (size) => ({ candidates: size, months: 24, charges: 6 }), [5, 10, 20, 40], 'candidates', (one) => void cheapestStretches(compileAnew(one), 0.05, 20));
+  growth('route', (size) => ({ candidates: 8, months: size, charges: 6 }), [12, 24, 48, 96], 'months', (one) => void cheapestRoute(preparePricing(withRoute(one))));
+  growth('route', (size) => ({ candidates: size, months: 24, charges: 6 }), [4, 8, 16, 32], 'candidates', (one) => void cheapestRoute(preparePricing(withRoute(one))));
+}
+
+function compileAnew(file: DecisionFile) {
+  const pricing = preparePricing(file);
+  return file.candidates.map((candidate) => compileCandidate(pricing, candidate));
+}
+
+function allPairs(compiled: ReturnType<typeof compileCandidates>): number {
+  let count = 0;
+  compiled.forEach((a, index) => compiled.slice(index + 1).forEach((b) => (count += crossingsOf(a, b, 0.05, 20).length)));
+  return count;
+}
+
+type Size = Parameters<typeof benchDecision>[0];
+
+function growth(what: string, sizeOf: (size: number) => Size, sizes: readonly number[], unit: string, run: (file: DecisionFile) => void): void {
+  let before: number | null = null;
+  for (const size of sizes) {
+    const file = readDecisionFile(benchDecision(sizeOf(size)));
+    const measured = time(5, () => run(file));
+    console.log(`${what.padEnd(14)} ${String(size).padStart(4)} ${unit.padEnd(11)} ${measured.toFixed(1).padStart(9)} ms ${before === null ? '' : `× ${(measured / before).toFixed(2)}`}`);
+    before = measured;
+  }
+}
