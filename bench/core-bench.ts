@@ -57,6 +57,7 @@ export function runCoreBench(): void {
   row('cheapest-at, scales 0.05 to 20, 20 candidates', time(15, () => cheapestStretches(compiled, 0.05, 20)), 60);
   row('  with compiling', time(15, () => cheapestStretches(compileAnew(file), 0.05, 20)), null);
   row('all break-evens between 20 candidates (190 pairs)', time(7, () => allPairs(compiled)), 250);
+  row('  with compiling', time(7, () => allPairs(compileAnew(file))), null);
   const route = readDecisionFile(withRoute(benchDecision({ candidates: 12, months: 36, charges: 6 })));
   row('route over 12 candidates and 36 months', time(7, () => cheapestRoute(preparePricing(route))), 300);
 

@@ -4,6 +4,7 @@ import { decimal, sum } from '../amount/decimal';
 import { breakdownOf } from '../comparison/breakdown';
 import { priceDecision } from '../comparison/decision-result';
 import { readDecisionFile } from '../decision-file/read';
+import type { Charge } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { randomDecision } from '../tests/random-decision';
 
@@ -48,6 +49,43 @@ describe('rules that hold for every decision', () => {
         }));
         const dearer = price({ ...file, offers }).result.candidates;
         price(file).result.candidates.forEach(({ total }, index) => expect(decimal(dearer[index]?.total ?? 0).gte(total)).toBe(true));
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('a dearer rate never makes a total smaller', () => {
+    fc.assert(
+      fc.property(randomDecision, (file) => {
+        const dearer = (charge: Charge): Charge => {
+          if (charge.how === 'graduated' || charge.how === 'volume') return { ...charge, bands: charge.bands.map((band) => ({ ...band, each: decimal(band.each ?? 0).plus('0.5').toFixed() })) };
+          return { ...charge, each: decimal(charge.each ?? 0).plus('0.5').toFixed() };
+        };
+        const offers = file.offers.map((offer) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, charges: (plan.charges ?? []).map(dearer) })) }));
+        const after = price({ ...file, offers }).result.candidates;
+        price(file).result.candidates.forEach(({ total }, index) => expect(decimal(after[index]?.total ?? 0).gte(total)).toBe(true));
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('a purely proportional price grows with the scale', () => {
+    fc.assert(
+      fc.property(randomDecision, fc.integer({ min: 1, max: 12 }), (file, scale) => {
+        const offers = file.offers.map((offer) => ({
+          ...offer,
+          plans: offer.plans.map((plan) => ({
+            id: plan.id, label: plan.label, currency: 'EUR', terms: [{ id: 't', months: 0, price: '0' }],
+            charges: [{ id: `${plan.id}-fee`, label: 'fee', how: 'per-order' as const, percent: '2.5', each: '0.3' }],
+          })),
+        }));
+        const proportional = { ...file, hourValue: '0', feeTax: '0', offers };
+        const scaled = price(proportional, String(scale)).result.candidates;
+        price(proportional).result.candidates.forEach(({ total }, index) => {
+          // Each of the months is rounded to the cent on its own.
+          const difference = decimal(scaled[index]?.total ?? 0).minus(decimal(total).times(scale)).abs();
+          expect(difference.lte(decimal('0.005').times(file.months).times(scale + 1))).toBe(true);
+        });
       }),
       { numRuns: 40 },
     );

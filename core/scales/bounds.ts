@@ -23,20 +23,28 @@ function chargeBounds(charge: CompiledCharge, months: number, from: number, to: 
   let low = 0;
   let high = 0;
   for (let month = 0; month < months; month++) {
-    const amounts = [amountAt(charge, month, from), amountAt(charge, month, to), ...edgeAmounts(charge, month, from, to)];
-    low += Math.min(...amounts);
-    high += Math.max(...amounts);
+    const first = amountAt(charge, month, from);
+    const last = amountAt(charge, month, to);
+    let least = Math.min(first, last);
+    let most = Math.max(first, last);
+    if (charge.how === 'volume') [least, most] = withEdges(charge, month, from, to, least, most);
+    low += least;
+    high += most;
   }
   return [low, high];
 }
 
-/** Amounts of volume bands just before and just behind the edges that lie between two scales. */
-function edgeAmounts(charge: CompiledCharge, month: number, from: number, to: number): number[] {
-  if (charge.how !== 'volume') return [];
+/** Bounds that also hold just before and just behind the edges of volume bands that lie between two scales. */
+function withEdges(charge: CompiledCharge, month: number, from: number, to: number, least: number, most: number): [number, number] {
   const growing = charge.growing[month] ?? 0;
-  if (growing === 0) return [];
-  return charge.bands.flatMap(({ upTo }) => {
+  if (growing === 0) return [least, most];
+  for (const { upTo } of charge.bands) {
     const place = (upTo - (charge.quantity[month] ?? 0)) / growing;
-    return place > from && place < to ? [amountAt(charge, month, place), amountAt(charge, month, place * (1 + 1e-9))] : [];
-  });
+    if (!(place > from && place < to)) continue;
+    const before = amountAt(charge, month, place);
+    const behind = amountAt(charge, month, place * (1 + 1e-9));
+    least = Math.min(least, before, behind);
+    most = Math.max(most, before, behind);
+  }
+  return [least, most];
 }

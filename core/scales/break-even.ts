@@ -31,7 +31,8 @@ interface Walk {
  * @param from - lower end, above 0; crossings at the ends themselves do not count
  */
 export function crossingsOf(a: CompiledCandidate, b: CompiledCandidate, from: number, to: number): Crossing[] {
-  const [first, second] = withoutShared(a, b);
+  const isLarge = piecesBetween(a, from, to) + piecesBetween(b, from, to) > MOST_PIECES;
+  const [first, second] = isLarge ? withoutShared(a, b) : [a, b];
   const walk: Walk = { sign: 0, equalSince: null, crossings: [] };
   look(first, second, from, to, walk);
   return walk.crossings;

@@ -34,54 +34,92 @@ export function cheapestStretches(candidates: readonly CompiledCandidate[], from
 
 type Add = (from: number, to: number, candidate: string | null) => void;
 
+/** First the range is looked at in this many parts, equal by their ratio, so that most candidates drop out at once. */
+const PARTS = 48;
+
 function look(usable: readonly CompiledCandidate[], from: number, to: number, add: Add): void {
   if (usable.length <= 1) return add(from, to, usable[0]?.id ?? null);
-  const count = usable.reduce((sum, candidate) => sum + piecesBetween(candidate, from, to), 0);
-  if (count <= MOST_PIECES || to - from < 1e-12 * to) return envelope(usable, from, to, add);
+  const parts = Math.max(1, Math.ceil((PARTS * Math.log(to / from)) / Math.log(400)));
+  const end = (part: number) => (part === parts ? to : from * (to / from) ** (part / parts));
+  for (let part = 0; part < parts; part++) narrow(usable, end(part), end(part + 1), { from, to }, add);
+}
+
+interface Range {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Looks at an interval with those that can be the cheapest in it; `whole` is what curves are kept for. */
+function narrow(usable: readonly CompiledCandidate[], from: number, to: number, whole: Range, add: Add): void {
   const bounds = usable.map((candidate) => boundsBetween(candidate, from, to));
   const lowest = Math.min(...bounds.map(([, most]) => most));
-  const inRun = usable.filter((_, index) => (bounds[index]?.[0] ?? 0) <= lowest + DUST * Math.abs(lowest));
+  const inRun = usable.filter((_, index) => (bounds[index]?.[0] ?? 0) <= lowest + DUST * (Math.abs(lowest) + 1));
   if (inRun.length === 1) return add(from, to, inRun[0]?.id ?? null);
+  const count = (range: Range) => inRun.reduce((sum, candidate) => sum + piecesBetween(candidate, range.from, range.to), 0);
+  if (count(whole) <= MOST_PIECES) return envelope(inRun, inRun.map((one) => totalCurve(one, whole.from, whole.to)), from, to, add);
+  if (count({ from, to }) <= MOST_PIECES || to - from < 1e-12 * to) return envelope(inRun, inRun.map((one) => totalCurve(one, from, to)), from, to, add);
   const middle = (from + to) / 2;
-  look(inRun, from, middle, add);
-  look(inRun, middle, to, add);
+  narrow(inRun, from, middle, whole, add);
+  narrow(inRun, middle, to, whole, add);
 }
 
-/** The lower envelope of the candidates' curves. */
-function envelope(usable: readonly CompiledCandidate[], from: number, to: number, add: Add): void {
-  const curves = usable.map((candidate) => totalCurve(candidate, from, to));
-  const pieces = curves.map(() => 0);
-  const starts = [...new Set(curves.flatMap(({ starts }) => starts))].sort((a, b) => a - b);
-  starts.forEach((start, index) => {
-    const end = starts[index + 1] ?? to;
-    curves.forEach((curve, which) => {
-      while ((curve.starts[(pieces[which] ?? 0) + 1] ?? Infinity) <= start) pieces[which] = (pieces[which] ?? 0) + 1;
-    });
-    if (end - start > 1e-13 * end) lowest(usable, curves, pieces, start, end, add);
-  });
+/** The lower envelope of the candidates' curves between two scales. */
+function envelope(usable: readonly CompiledCandidate[], curves: readonly Piecewise[], from: number, to: number, add: Add): void {
+  const pieces = curves.map(({ starts }) => pieceAt(starts, from));
+  const values = new Float64Array(curves.length);
+  const slopes = new Float64Array(curves.length);
+  let start = from;
+  while (start < to) {
+    let end = to;
+    for (let which = 0; which < curves.length; which++) {
+      const curve = curves[which];
+      const piece = pieces[which] ?? 0;
+      if (!curve) continue;
+      const slope = curve.slopes[piece] ?? 0;
+      slopes[which] = slope;
+      values[which] = (curve.values[piece] ?? 0) + slope * (start - (curve.starts[piece] ?? 0));
+      const next = curve.starts[piece + 1];
+      if (next !== undefined && next < end) end = next;
+    }
+    if (end - start > 1e-13 * end) lowest(usable, values, slopes, start, end, add);
+    for (let which = 0; which < curves.length; which++) if ((curves[which]?.starts[(pieces[which] ?? 0) + 1] ?? Infinity) <= end) pieces[which] = (pieces[which] ?? 0) + 1;
+    start = end;
+  }
 }
 
-/** Who is lowest along a stretch in which all curves are lines. */
-function lowest(usable: readonly CompiledCandidate[], curves: readonly Piecewise[], pieces: readonly number[], from: number, to: number, add: Add): void {
-  const lines = curves.map((curve, which) => {
-    const piece = pieces[which] ?? 0;
-    const slope = curve.slopes[piece] ?? 0;
-    return { id: usable[which]?.id ?? null, slope, value: (curve.values[piece] ?? 0) + slope * (from - (curve.starts[piece] ?? 0)) };
-  });
+/** The piece in which a scale lies. */
+function pieceAt(starts: Float64Array, scale: number): number {
+  let low = 0;
+  let high = starts.length - 1;
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if ((starts[middle] ?? 0) <= scale) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
+/** Who is lowest along a stretch in which all curves are lines with these values at its start. */
+function lowest(usable: readonly CompiledCandidate[], values: Float64Array, slopes: Float64Array, from: number, to: number, add: Add): void {
   let start = from;
   // Each turn ends at the next crossing; there are at most as many as there are lines.
-  for (let turn = 0; turn <= lines.length && start < to; turn++) {
-    const here = lines.map((line) => ({ ...line, at: line.value + line.slope * (start - from) }));
-    const least = Math.min(...here.map(({ at }) => at));
+  for (let turn = 0; turn <= values.length && start < to; turn++) {
+    const at = (which: number) => (values[which] ?? 0) + (slopes[which] ?? 0) * (start - from);
+    let least = Infinity;
+    for (let which = 0; which < values.length; which++) least = Math.min(least, at(which));
     const dust = DUST * (Math.abs(least) + 1);
-    const lead = here.filter(({ at }) => at <= least + dust).reduce((best, one) => (one.slope < best.slope - dust / (to - from) ? one : best));
+    const slopeDust = dust / (to - from);
+    let lead = -1;
+    for (let which = 0; which < values.length; which++)
+      if (at(which) <= least + dust && (lead < 0 || (slopes[which] ?? 0) < (slopes[lead] ?? 0) - slopeDust)) lead = which;
     let end = to;
-    for (const other of here) {
-      if (other.slope >= lead.slope - dust / (to - from)) continue;
-      const place = start + (other.at - lead.at) / (lead.slope - other.slope);
+    for (let which = 0; which < values.length; which++) {
+      const faster = (slopes[lead] ?? 0) - (slopes[which] ?? 0);
+      if (faster <= slopeDust) continue;
+      const place = start + (at(which) - at(lead)) / faster;
       if (place > start && place < end) end = place;
     }
-    add(start, end, lead.id);
+    add(start, end, usable[lead]?.id ?? null);
     start = end;
   }
 }

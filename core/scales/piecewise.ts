@@ -5,9 +5,9 @@ import type { CompiledCandidate, CompiledCharge } from './compiled-candidate';
  * start (the last one to the interval's end); just right of its start it has values[i] and then rises by slopes[i].
  */
 export interface Piecewise {
-  readonly starts: readonly number[];
-  readonly values: readonly number[];
-  readonly slopes: readonly number[];
+  readonly starts: Float64Array;
+  readonly values: Float64Array;
+  readonly slopes: Float64Array;
   readonly to: number;
 }
 
@@ -20,46 +20,134 @@ interface Piece {
   slope: number;
 }
 
+/** A function being added up: what it is at the lower end, and where it changes by how much. */
+interface Changes {
+  value: number;
+  slope: number;
+  readonly at: number[];
+  readonly values: number[];
+  readonly slopes: number[];
+}
+
+const curves = new WeakMap<CompiledCandidate, Map<string, Piecewise>>();
+
 /**
- * The unrounded total of a candidate as a function of the scale.
+ * The unrounded total of a candidate as a function of the scale; worked out once for a candidate and interval.
  *
  * @param from - lower end of the interval, above 0
  * @param to - upper end
  */
 export function totalCurve(candidate: CompiledCandidate, from: number, to: number): Piecewise {
-  const parts: Array<{ pieces: readonly Piece[]; weight: number }> = [];
-  for (const charge of candidate.charges) parts.push({ pieces: chargeTotal(charge, candidate.fixed.length, from, to), weight: charge.weight });
-  let fixed = 0;
-  for (const amount of candidate.fixed) fixed += amount;
-  const pieces = addUp([...parts, { pieces: [{ start: from, value: fixed, slope: 0 }], weight: 1 }], from);
-  return {
-    starts: pieces.map(({ start }) => start),
-    values: pieces.map(({ value }) => value),
-    slopes: pieces.map(({ slope }) => slope),
-    to,
-  };
+  const known = curves.get(candidate) ?? new Map<string, Piecewise>();
+  curves.set(candidate, known);
+  const key = `${from} ${to}`;
+  const curve = known.get(key) ?? newCurve(candidate, from, to);
+  known.set(key, curve);
+  return curve;
 }
 
-/** A charge over all months, within its `totalCap`. */
-function chargeTotal(charge: CompiledCharge, months: number, from: number, to: number): Piece[] {
-  const parts = Array.from({ length: months }, (_, month) => ({ pieces: chargeMonth(charge, month, from, to), weight: 1 }));
-  const total = addUp(parts, from);
-  return charge.totalCap === null ? total : clamped(total, to, -Infinity, charge.totalCap);
+function newCurve({ fixed, charges }: CompiledCandidate, from: number, to: number): Piecewise {
+  const changes: Changes = { value: 0, slope: 0, at: [], values: [], slopes: [] };
+  for (const amount of fixed) changes.value += amount;
+  for (const charge of charges) {
+    const { totalCap, weight } = charge;
+    if (totalCap === null) addMonths(changes, charge, fixed.length, from, to, weight);
+    else {
+      const own: Changes = { value: 0, slope: 0, at: [], values: [], slopes: [] };
+      addMonths(own, charge, fixed.length, from, to, 1);
+      addPieces(changes, clamped(piecesOf(added(own, from, to)), to, -Infinity, totalCap), weight);
+    }
+  }
+  return added(changes, from, to);
 }
 
-/** A charge in one month, within `monthlyMin` and `monthlyCap`. */
-function chargeMonth(charge: CompiledCharge, month: number, from: number, to: number): Piece[] {
-  const pieces = unclamped(charge, month, from, to);
-  if (charge.monthlyMin === null && charge.monthlyCap === null) return pieces;
-  return clamped(pieces, to, charge.monthlyMin ?? -Infinity, charge.monthlyCap ?? Infinity);
+/** A charge in every month, within `monthlyMin` and `monthlyCap`. */
+function addMonths(changes: Changes, charge: CompiledCharge, months: number, from: number, to: number, weight: number): void {
+  const isBounded = charge.monthlyMin !== null || charge.monthlyCap !== null;
+  for (let month = 0; month < months; month++) {
+    if (charge.how === 'steps' && !isBounded) addSteps(changes, charge, month, from, to, weight);
+    else {
+      const pieces = unclamped(charge, month, from, to);
+      addPieces(changes, isBounded ? clamped(pieces, to, charge.monthlyMin ?? -Infinity, charge.monthlyCap ?? Infinity) : pieces, weight);
+    }
+  }
+}
+
+/** Packages, of which there can be many, without a piece for each. */
+function addSteps(changes: Changes, charge: CompiledCharge, month: number, from: number, to: number, weight: number): void {
+  const { growing, size, rates } = charge;
+  const rise = growing[month] ?? 0;
+  const rate = rates?.[month] ?? 0;
+  const [first] = stepStart(charge, month, from, to);
+  changes.value += first * rate * weight;
+  if (rise === 0) return;
+  const step = Math.sign(rise) * rate * weight;
+  const line = lineOf(charge, month);
+  forEachEdge(line, size, from, to, (place) => {
+    changes.at.push(place);
+    changes.values.push(step);
+    changes.slopes.push(0);
+  });
+}
+
+function addPieces(changes: Changes, pieces: readonly Piece[], weight: number): void {
+  let before: Piece | undefined;
+  for (const piece of pieces) {
+    if (!before) {
+      changes.value += piece.value * weight;
+      changes.slope += piece.slope * weight;
+    } else {
+      changes.at.push(piece.start);
+      changes.values.push((piece.value - before.value - before.slope * (piece.start - before.start)) * weight);
+      changes.slopes.push((piece.slope - before.slope) * weight);
+    }
+    before = piece;
+  }
+}
+
+/** Adds the changes up from the lower end; those at the same place are one. */
+function added({ value, slope, at, values, slopes }: Changes, from: number, to: number): Piecewise {
+  const order = at.map((_, index) => index).sort((a, b) => (at[a] ?? 0) - (at[b] ?? 0));
+  const curve = { starts: new Float64Array(order.length + 1), values: new Float64Array(order.length + 1), slopes: new Float64Array(order.length + 1) };
+  curve.starts[0] = from;
+  curve.values[0] = value;
+  curve.slopes[0] = slope;
+  let last = 0;
+  let start = from;
+  let here = value;
+  let rise = slope;
+  for (const index of order) {
+    const place = at[index] ?? 0;
+    const isSame = last > 0 && place - start <= SAME_PLACE * place;
+    if (!isSame) {
+      here += rise * (place - start);
+      start = place;
+      last++;
+    }
+    here += values[index] ?? 0;
+    rise += slopes[index] ?? 0;
+    curve.starts[last] = start;
+    curve.values[last] = here;
+    curve.slopes[last] = rise;
+  }
+  const count = last + 1;
+  return { starts: curve.starts.subarray(0, count), values: curve.values.subarray(0, count), slopes: curve.slopes.subarray(0, count), to };
+}
+
+function piecesOf({ starts, values, slopes }: Piecewise): Piece[] {
+  return Array.from(starts, (start, index) => ({ start, value: values[index] ?? 0, slope: slopes[index] ?? 0 }));
+}
+
+function lineOf(charge: CompiledCharge, month: number): Line {
+  const fixed = charge.quantity[month] ?? 0;
+  const growing = charge.growing[month] ?? 0;
+  return { growing, at: (level) => (level - fixed) / growing, quantity: (scale) => fixed + growing * scale };
 }
 
 function unclamped(charge: CompiledCharge, month: number, from: number, to: number): Piece[] {
-  const fixed = charge.quantity[month] ?? 0;
-  const growing = charge.growing[month] ?? 0;
+  const line = lineOf(charge, month);
+  const { growing, at, quantity } = line;
   const rate = charge.rates?.[month] ?? 0;
-  const at = (level: number) => (level - fixed) / growing;
-  const quantity = (scale: number) => fixed + growing * scale;
   switch (charge.how) {
     case 'beyond': {
       const piece = (start: number, isBeyond: boolean) =>
@@ -68,11 +156,16 @@ function unclamped(charge: CompiledCharge, month: number, from: number, to: numb
       const crossing = growing === 0 ? NaN : at(0);
       return crossing > from && crossing < to ? [begins, { ...piece(crossing, growing > 0), value: 0 }] : [begins];
     }
-    case 'steps':
-      return stepPieces(charge, rate, { at, quantity, growing }, from, to);
+    case 'steps': {
+      const [first, rising] = stepStart(charge, month, from, to);
+      const pieces: Piece[] = [{ start: from, value: first * rate, slope: 0 }];
+      // Just right of the edge at j packages there is one more if the quantity rises, and j if it falls.
+      forEachEdge(line, charge.size, from, to, (start, edge) => pieces.push({ start, value: (rising ? edge + 1 : edge) * rate, slope: 0 }));
+      return pieces;
+    }
     case 'graduated':
     case 'volume':
-      return bandPieces(charge, { at, quantity, growing }, from, to);
+      return bandPieces(charge, line, from, to);
   }
 }
 
@@ -82,28 +175,33 @@ interface Line {
   growing: number;
 }
 
-function stepPieces({ size }: CompiledCharge, rate: number, line: Line, from: number, to: number): Piece[] {
-  const steps = (scale: number) => Math.max(0, Math.ceil(line.quantity(scale) / size - SAME_PLACE));
-  if (line.growing === 0) return [{ start: from, value: steps(from) * rate, slope: 0 }];
-  const pieces: Piece[] = [];
+/** How many packages there are just right of the lower end, and whether the quantity rises. */
+function stepStart(charge: CompiledCharge, month: number, from: number, to: number): [count: number, rising: boolean] {
+  const line = lineOf(charge, month);
+  const { size } = charge;
+  if (line.growing === 0) return [Math.max(0, Math.ceil(line.quantity(from) / size - SAME_PLACE)), false];
   const rising = line.growing > 0;
-  // Just right of the edge at j packages there is one more if the quantity rises, and j if it falls.
-  const edges = edgesBetween(line, size, from, to);
-  const first = edges[0] === undefined ? steps((from + to) / 2) : rising ? edges[0] : edges[0] + 1;
-  pieces.push({ start: from, value: Math.max(0, first) * rate, slope: 0 });
-  for (const edge of edges) pieces.push({ start: line.at(edge * size), value: (rising ? edge + 1 : edge) * rate, slope: 0 });
-  return pieces;
+  let first: number | undefined;
+  forEachEdge(line, size, from, to, (_place, edge) => {
+    first ??= rising ? edge : edge + 1;
+    return false;
+  });
+  first ??= Math.ceil(line.quantity((from + to) / 2) / size - SAME_PLACE);
+  return [Math.max(0, first), rising];
 }
 
-/** Whole numbers of packages that are reached between two scales, in the order in which they are. */
-function edgesBetween(line: Line, size: number, from: number, to: number): number[] {
-  const [low, high] = [line.quantity(from) / size, line.quantity(to) / size].sort((a, b) => a - b) as [number, number];
-  const edges: number[] = [];
-  for (let edge = Math.max(0, Math.ceil(low)); edge <= high; edge++) {
+/** Visits the whole numbers of packages that are reached between two scales, in order, until told not to go on. */
+function forEachEdge(line: Line, size: number, from: number, to: number, visit: (place: number, edge: number) => unknown): void {
+  const ends = [line.quantity(from) / size, line.quantity(to) / size];
+  const low = Math.max(0, Math.ceil(Math.min(...ends)));
+  const high = Math.floor(Math.max(...ends));
+  // Past that, floating point knows no next whole number; one package more or less is nothing there.
+  if (!Number.isSafeInteger(high)) return;
+  const rising = line.growing > 0;
+  for (let edge = rising ? low : high; rising ? edge <= high : edge >= low; edge += rising ? 1 : -1) {
     const place = line.at(edge * size);
-    if (place > from && place < to) edges.push(edge);
+    if (place > from && place < to && visit(place, edge) === false) return;
   }
-  return line.growing > 0 ? edges : edges.reverse();
 }
 
 function bandPieces({ how, bands }: CompiledCharge, line: Line, from: number, to: number): Piece[] {
@@ -133,37 +231,6 @@ function bandPieces({ how, bands }: CompiledCharge, line: Line, from: number, to
     if (place > from && place < to) pieces.push(piece(place, index));
   });
   return pieces;
-}
-
-/** The sum of weighted functions that all begin at the same place. */
-function addUp(parts: ReadonlyArray<{ pieces: readonly Piece[]; weight: number }>, from: number): Piece[] {
-  let value = 0;
-  let slope = 0;
-  const changes: Piece[] = [];
-  for (const { pieces, weight } of parts) {
-    let before: Piece | undefined;
-    for (const piece of pieces) {
-      if (!before) {
-        value += piece.value * weight;
-        slope += piece.slope * weight;
-      } else {
-        const arrived = before.value + before.slope * (piece.start - before.start);
-        changes.push({ start: piece.start, value: (piece.value - arrived) * weight, slope: (piece.slope - before.slope) * weight });
-      }
-      before = piece;
-    }
-  }
-  changes.sort((a, b) => a.start - b.start);
-  const sum: Piece[] = [{ start: from, value, slope }];
-  let last = { start: from, value, slope };
-  for (const change of changes) {
-    const isSame = change.start - last.start <= SAME_PLACE * change.start && sum.length > 1;
-    const start = isSame ? last.start : change.start;
-    last = { start, value: last.value + last.slope * (start - last.start) + change.value, slope: last.slope + change.slope };
-    if (isSame) sum[sum.length - 1] = last;
-    else sum.push(last);
-  }
-  return sum;
 }
 
 /** A function kept between two levels. */
