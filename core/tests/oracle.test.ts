@@ -1,0 +1,60 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { priceDecision } from '../comparison/decision-result';
+import { RefusedFileError } from '../decision-file/problems';
+import { readDecisionFile } from '../decision-file/read';
+import type { DecisionFile } from '../decision-file/schema';
+import { oracle } from './oracle';
+import { randomDecision } from './random-decision';
+import { ceiling, compare, rational, rounded, written } from './rational';
+import { richDecision } from './rich-decision';
+
+/** Random bounds can contradict each other (a monthly minimum above the cap); such files are rightly refused. */
+function readOrSkip(file: DecisionFile): DecisionFile | null {
+  try {
+    return readDecisionFile(file);
+  } catch (error) {
+    if (error instanceof RefusedFileError) return null;
+    throw error;
+  }
+}
+
+function compareWithOracle(file: DecisionFile): void {
+  const read = readOrSkip(file);
+  if (!read) return;
+  const expected = oracle(read);
+  for (const { id, ...result } of priceDecision(read).result.candidates) expect(result, id).toEqual(expected[id]);
+}
+
+describe('the rules, written down a second time with fractions, give the same to the cent', () => {
+  it('for decisions that use nearly everything the format has', () => {
+    fc.assert(fc.property(richDecision, compareWithOracle), { numRuns: 120 });
+  });
+
+  it('of which hardly any is refused', () => {
+    const tried = fc.sample(richDecision, 60);
+    expect(tried.filter((file) => readOrSkip(file)).length).toBeGreaterThan(50);
+  });
+
+  it('for decisions with every kind of charge over up to thirty months', () => {
+    fc.assert(fc.property(randomDecision, compareWithOracle), { numRuns: 60 });
+  });
+});
+
+describe('the oracle’s own fractions', () => {
+  it.each([
+    ['1.005', 2, '1.01'],
+    ['-1.005', 2, '-1.01'],
+    ['0.5', 0, '1'],
+    ['-0.004', 2, '0.00'],
+    ['1234.5', 3, '1234.500'],
+  ])('%s to %i places is %s', (text, places, expected) => {
+    expect(written(rational(text), places)).toBe(expected);
+  });
+
+  it('round up to whole numbers, and stay on them', () => {
+    expect(compare(ceiling(rational('2.0001')), rational(3))).toBe(0);
+    expect(compare(ceiling(rational('2')), rational(2))).toBe(0);
+    expect(compare(rounded(rational('0.125'), 2), rational('0.13'))).toBe(0);
+  });
+});
