@@ -4,7 +4,9 @@ import { chromiumArguments } from './scripts/chromium-arguments.mjs';
 export default defineConfig({
   testDir: 'e2e',
   workers: 1,
-  timeout: 60_000,
+  timeout: 120_000,
+  // Generous, since the machines are shared; nothing waits longer than it has to.
+  expect: { timeout: 20_000 },
   forbidOnly: Boolean(process.env['CI']),
   reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? 'test-results/report.json' }]],
   use: {

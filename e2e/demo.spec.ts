@@ -34,6 +34,7 @@ test('it is styled and complete without JavaScript, and numbers follow the local
 
 for (const scheme of ['light', 'dark'] as const)
   test(`every place is accessible, ${scheme}`, async ({ page, demo }) => {
+    test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: scheme });
     for (const place of ['frame', 'sales', 'line-up', 'verdict', 'sheets']) {
       await page.goto(`${demo.address}decisions/larkfell-kites/${place}`);

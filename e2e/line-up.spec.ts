@@ -47,6 +47,7 @@ test('the keyboard alone reaches every place and opens a figure', async ({ page,
   await page.keyboard.press('?');
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeHidden();
   const figure = page.getByRole('button', { name: 'Total, Marlpit Grow: how it came about' });
   await figure.focus();
   await page.keyboard.press('Enter');

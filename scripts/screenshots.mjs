@@ -14,6 +14,7 @@ const VIEWS = [
   { file: 'expected-sales.png', path: '/decisions/larkfell-kites/sales' },
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
   { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up', click: '.line-up td.is-leader .figure >> nth=2' },
+  { file: 'sales-scale.png', path: '/decisions/larkfell-kites/line-up', keys: ['.scale-pointer', 'PageUp', 'PageUp', 'PageUp', 'PageUp'] },
   { file: 'line-up-dark.png', path: '/decisions/larkfell-kites/line-up', click: '.candidate-head >> nth=2', dark: true },
   { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict' },
 ];
@@ -28,7 +29,7 @@ const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(0);
 const browser = await chromium.launch({ executablePath: ensureChromium(), args: chromiumArguments() });
 
-async function picture({ path, file, width = 1280, height = 800, dark = false, click }) {
+async function picture({ path, file, width = 1280, height = 800, dark = false, click, keys = [] }) {
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light', locale: 'en-GB' });
   page.on('console', (message) => message.type() === 'error' && console.log(`${path}: ${message.text()}`));
   page.on('pageerror', (error) => console.log(`${path}: ${error.message}`));
@@ -37,6 +38,9 @@ async function picture({ path, file, width = 1280, height = 800, dark = false, c
     await page.locator(click).click();
     await page.waitForTimeout(500);
   }
+  const [focus, ...presses] = keys;
+  if (focus) await page.locator(focus).focus();
+  for (const key of presses) await page.keyboard.press(key);
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: file });
   await page.close();

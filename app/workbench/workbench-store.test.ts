@@ -75,6 +75,13 @@ describe('the workbench store', () => {
     expect(requests.map(({ sheets }) => sheets.map(({ revision, changed }) => [revision, changed?.seen]))).toEqual([[[1, '2026-11-03']], [[2, undefined]]]);
   });
 
+  it('uses another kept revision of a sheet without sending it as changed', async () => {
+    const { store, requests } = setUp();
+    store.change({ key: 'newest', label: 'the newest' }, (before) => ({ ...before, sheets: before.sheets.map((used) => ({ ...used, revision: 4, sheet: { ...used.sheet, seen: '2026-11-20' } })) }));
+    await vi.runAllTimersAsync();
+    expect(requests[0]?.sheets).toEqual([{ id: 's', revision: 4 }]);
+  });
+
   it('goes on trying while the server is away, and loses nothing', async () => {
     const { store, replies, requests } = setUp();
     replies.push({ kind: 'unreachable', why: 'away' });

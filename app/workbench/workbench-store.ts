@@ -196,7 +196,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       const bench = recipe(state.bench);
       if (bench === state.bench) return;
       const touched = touchedSheets(state.bench, bench);
-      for (const { id, revision } of bench.sheets) if (!sheetRevisions.has(id)) sheetRevisions.set(id, revision);
+      for (const { id, revision } of bench.sheets) if (!sheetRevisions.has(id) || isTakenUp(state.bench, id, revision)) sheetRevisions.set(id, revision);
       const isConflict = state.save.kind === 'conflict';
       const pending = waiting.at(-1);
       if (pending && pending.change.key !== name.key && !isConflict) void flush();
@@ -250,11 +250,20 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
   };
 }
 
-/** The sheets whose content differs; one that comes in as it is kept already (revision above 0) is used, not changed. */
+/** The sheets whose content differs; one that comes in as it is kept already is used, not changed. */
 function touchedSheets(before: Workbench, after: Workbench): Set<string> {
-  const former = new Map(before.sheets.map(({ id, sheet }) => [id, sheet]));
-  const isTouched = ({ id, revision, sheet }: UsedSheet) => (former.has(id) ? former.get(id) !== sheet : revision === 0);
+  const former = new Map(before.sheets.map((used) => [used.id, used]));
+  const isTouched = ({ id, revision, sheet }: UsedSheet) => {
+    const used = former.get(id);
+    return used ? used.sheet !== sheet && used.revision === revision : revision === 0;
+  };
   return new Set(after.sheets.filter(isTouched).map(({ id }) => id));
+}
+
+/** Whether a change takes up another kept revision of a sheet that is used already. */
+function isTakenUp(before: Workbench, id: string, revision: number): boolean {
+  const used = before.sheets.find((one) => one.id === id);
+  return used !== undefined && used.revision !== revision;
 }
 
 function fieldsOf({ revision, savedAt, undo, redo }: Pick<Saved, 'revision' | 'savedAt' | 'undo' | 'redo'>) {
