@@ -7,3 +7,4 @@ import './line-up.css';
 import './sheets.css';
 import './sales.css';
 import './verdict.css';
+import './decision-list.css';
