@@ -2,11 +2,11 @@ import { useState } from 'react';
 import type { Charge } from '#core/decision-file/price-sheet-schema';
 import { type ChargeAmounts, chargeInRow, type ChargeRow, chargeRowOf, chargeRows, withChargeAmounts } from '#core/price-sheet/charge-rows';
 import { countedWords, narrowedWords, rateWords } from '#core/price-sheet/rate-words';
-import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
+import { AddRow } from './add-row';
 
 /** What has charges: a plan, a processor or an add-on. */
 interface Charged {
@@ -67,22 +67,16 @@ export function ChargeRows({ sheets, onChange, onRowLabel }: ChargeRowsProps) {
           <td />
         </tr>
       ))}
-      <tr className="add-line">
-        <th scope="row">
-          <ChoiceField
-            label="Another fee"
-            labelHidden
-            value={undefined}
-            placeholder="+ another fee"
-            options={addable.map(({ value, label }) => ({ value, label }))}
-            onChange={(value) => {
-              const fee = FEES.find((one) => one.value === value);
-              if (fee) setAsked([...asked, fee.row]);
-            }}
-          />
-        </th>
-        <td colSpan={sheets.length + 1} />
-      </tr>
+      <AddRow
+        label="Another fee"
+        placeholder="+ another fee"
+        options={addable.map(({ value, label }) => ({ value, label }))}
+        columns={sheets.length}
+        onAdd={(value) => {
+          const fee = FEES.find((one) => one.value === value);
+          if (fee) setAsked([...asked, fee.row]);
+        }}
+      />
     </tbody>
   );
 }

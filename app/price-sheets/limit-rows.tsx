@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Forecast } from '#core/decision-file/forecast-schema';
 import type { Plan } from '#core/decision-file/price-sheet-schema';
-import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
+import { AddRow } from './add-row';
 import type { PlanChange } from './term-rows';
 
 /** What is paid on joining, the first such fee of each plan. */
@@ -74,19 +74,13 @@ export function LimitRows({ plans, forecast, onChange }: LimitRowsProps) {
           <td />
         </tr>
       ))}
-      <tr className="add-line">
-        <th scope="row">
-          <ChoiceField
-            label="Another limit"
-            labelHidden
-            value={undefined}
-            placeholder="+ a limit"
-            options={addable.map((name) => ({ value: name, label: name.replaceAll('-', ' ') }))}
-            onChange={(name) => setAsked([...asked, name])}
-          />
-        </th>
-        <td colSpan={plans.length + 1} />
-      </tr>
+      <AddRow
+        label="Another limit"
+        placeholder="+ a limit"
+        options={addable.map((name) => ({ value: name, label: name.replaceAll('-', ' ') }))}
+        columns={plans.length}
+        onAdd={(name) => setAsked([...asked, name])}
+      />
     </>
   );
 }

@@ -6,12 +6,12 @@ import { withIntroductoryPrice, withTerm, withTermPrice } from '#core/price-shee
 import { monthlyEquivalent } from '#core/price-sheet/term-price';
 import { termWords } from '#core/price-sheet/term-words';
 import { CandidateTag } from '../components/candidate-tag';
-import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { AddRow } from './add-row';
 
 /** Changes one plan: where, what in words, and how. */
 export type PlanChange = (plan: Plan, key: string, label: string, recipe: (plan: Plan) => Plan) => void;
@@ -45,19 +45,13 @@ export function TermRows({ plans, onChange }: { plans: readonly Plan[]; onChange
           <td />
         </tr>
       ))}
-      <tr className="add-line">
-        <th scope="row">
-          <ChoiceField
-            label="Another way to pay"
-            labelHidden
-            value={undefined}
-            placeholder="+ another term"
-            options={others.map((months) => ({ value: String(months), label: termWords(months) }))}
-            onChange={(months) => setAsked([...asked, Number(months)])}
-          />
-        </th>
-        <td colSpan={plans.length + 1} />
-      </tr>
+      <AddRow
+        label="Another way to pay"
+        placeholder="+ another term"
+        options={others.map((months) => ({ value: String(months), label: termWords(months) }))}
+        columns={plans.length}
+        onAdd={(months) => setAsked([...asked, Number(months)])}
+      />
     </tbody>
   );
 }

@@ -53,10 +53,11 @@ export const share = decimalField({ least: '0', most: '100' });
 /** A decimal above 0. */
 export const positive = decimalField({ above: '0' });
 
-/** A whole number in a range, as a JSON number. */
+/** A whole number in a range: a JSON number, or written as a decimal string like other counts. */
 export function wholeNumber(least: number, most: number) {
   const wanted = `a whole number from ${least} to ${most} is wanted`;
-  return z.int(wanted).min(least, wanted).max(most, wanted);
+  const written = z.string().regex(/^\d{1,9}$/, wanted).transform(Number);
+  return z.union([z.int(wanted), written], { error: wanted }).pipe(z.number().min(least, wanted).max(most, wanted));
 }
 
 /** A short identifier: letters, digits, dots, dashes and underscores. */

@@ -51,6 +51,13 @@ describe('readDecisionFile', () => {
     expect(problemsOf(changed(path, value))).toEqual([path]);
   });
 
+  it('takes counts as numbers and as decimal strings', () => {
+    const asText = changed('months', '24');
+    expect(readDecisionFile(asText)).toEqual(readDecisionFile(JSON.parse(text)));
+    expect(problemsOf(changed('months', '24.5'))).toEqual(['months']);
+    expect(problemsOf(changed('offers[1].plans[0].terms[0].intro.periods', '-2'))).toEqual(['offers[1].plans[0].terms[0].intro.periods']);
+  });
+
   it('names every problem at once', () => {
     const document = changed('months', 500) as { name: unknown; candidates: Array<{ id: unknown }> };
     document.name = 7;
