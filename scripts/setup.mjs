@@ -28,8 +28,8 @@ export function installedCommand(name) {
 /** Installs the locked packages unless exactly those are there. */
 export function ensureInstalled() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) {
-    console.error(`Venalis needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 20)) {
+    console.error(`Venalis needs Node.js 20.20 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
   const wanted = hashOf(['package-lock.json']);

@@ -14,7 +14,7 @@ export async function leftDraft(decisionId: string): Promise<Draft | null> {
   const text = attempt(() => localStorage.getItem(`venalis.draft.${decisionId}`));
   if (!text) return null;
   const { draftSchema } = await import('./draft-schema');
-  const read = draftSchema.safeParse(JSON.parse(text));
+  const read = draftSchema.safeParse(attempt((): unknown => JSON.parse(text)));
   return read.success ? read.data : null;
 }
 
@@ -27,7 +27,7 @@ export function keepUnread(decisionId: string, unread: Readonly<Record<string, U
 
 /** Texts that fields could not read before a reload. */
 export function leftUnread(decisionId: string): Array<[key: string, unread: Unread]> {
-  const kept: unknown = JSON.parse(attempt(() => sessionStorage.getItem(unreadKey(decisionId))) ?? '{}');
+  const kept = attempt((): unknown => JSON.parse(sessionStorage.getItem(unreadKey(decisionId)) ?? '{}'));
   if (typeof kept !== 'object' || kept === null) return [];
   return Object.entries(kept).filter((entry): entry is [string, Unread] => isUnread(entry[1]));
 }
@@ -37,7 +37,7 @@ function isUnread(value: unknown): value is Unread {
   return typeof fields?.text === 'string' && typeof fields.problem === 'string' && typeof fields.label === 'string';
 }
 
-/** Storage can be full or switched off; then there is nothing to fall back on, and nothing else suffers. */
+/** Storage can be full, switched off or hold rubbish; then there is nothing to fall back on, and nothing else suffers. */
 function attempt<Value>(action: () => Value): Value | null {
   try {
     return action();
