@@ -79,13 +79,10 @@ export function packagesFor(quantity: Decimal, size: Decimal): Decimal {
   return settle(quantity.div(size)).ceil();
 }
 
-/**
- * Charged orders and, before any allowance, their fees by month, unrounded, in the charge's currency.
- */
-export function perOrderTotals(basis: ChargeBasis, charge: PerOrder): { orders: readonly Decimal[]; fees: Decimal[] } {
-  const { orders } = countedMonths(basis, isReturned(charge));
+/** The fees of all charged orders by month, before any allowance, unrounded, in the charge's currency. */
+export function perOrderFees(basis: ChargeBasis, charge: PerOrder): Decimal[] {
   const fees = orderFees(basis, charge);
-  return { orders, fees: orders.map((_, month) => fees(month)) };
+  return basis.forecast.months.map((_, month) => fees(month));
 }
 
 function perOrderAmount(basis: ChargeBasis, charge: PerOrder): AmountInMonth {

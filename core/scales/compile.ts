@@ -4,8 +4,8 @@ import type { Band, Charge } from '../decision-file/price-sheet-schema';
 import type { MonthlyForecast } from '../forecast/forecast';
 import { scaledQuantities } from '../forecast/scaled-quantities';
 import { candidateCharges } from '../pricing/candidate-charges';
-import { isChargeNotKnown, perOrderTotals } from '../pricing/charge-amount';
-import { allowance, type ChargeBasis, chargeBasis, chargeQuantities, unitRate } from '../pricing/charge-quantity';
+import { isChargeNotKnown, perOrderFees } from '../pricing/charge-amount';
+import { allowance, type ChargeBasis, chargeBasis, chargeQuantities, type CountedMonths, countedMonths, isReturned, unitRate } from '../pricing/charge-quantity';
 import { unknownPrices } from '../pricing/ledger';
 import { limitedQuantities } from '../pricing/limits';
 import { unmetMusts } from '../pricing/needs';
@@ -113,11 +113,23 @@ interface Parts {
 }
 
 /** Σ orders × fee × (q − free)/q is the average fee of a month × what lies beyond the allowance. */
-function perOrderParts(pricing: Pricing, basis: ChargeBasis, charge: Extract<Charge, { how: 'per-order' }>): Parts & { rates: Float64Array } {
-  const { orders, fees } = perOrderTotals(basis, charge);
-  const rates = orders.map((count, month) => (count.isZero() ? ZERO : (fees[month] ?? ZERO).div(count)));
-  const parts = { quantity: zeros(pricing), growing: numbers(orders, pricing.file.months) };
-  return { ...withoutAllowance(pricing, basis, charge, parts), rates: numbers(rates, pricing.file.months) };
+function perOrderParts(pricing: Pricing, basis: ChargeBasis, charge: PerOrder): Parts & { rates: Float64Array } {
+  const { months } = pricing.file;
+  const counted = countedMonths(basis, isReturned(charge));
+  const growing = numbers(counted.orders, months);
+  const fees = charge.least == null && charge.most == null ? plainFees(basis, charge, counted, months) : numbers(perOrderFees(basis, charge), months);
+  const rates = growing.map((count, month) => (count === 0 ? 0 : (fees[month] ?? 0) / count));
+  return { ...withoutAllowance(pricing, basis, charge, { quantity: zeros(pricing), growing }), rates };
+}
+
+type PerOrder = Extract<Charge, { how: 'per-order' }>;
+
+/** Fees without bounds on the single fee: sales × percent + orders × each, in the charge's currency. */
+function plainFees(basis: ChargeBasis, charge: PerOrder, counted: CountedMonths, months: number): Float64Array {
+  const percent = Number(charge.percent ?? '0') / 100 / basis.rate.toNumber();
+  const each = Number(charge.each ?? '0');
+  const orders = numbers(counted.orders, months);
+  return numbers(counted.sales, months).map((sales, month) => sales * percent + (orders[month] ?? 0) * each);
 }
 
 function withoutAllowance(pricing: Pricing, basis: ChargeBasis, { free }: Extract<Charge, { how: 'per-order' | 'per-unit' | 'package' }>, parts: Parts): Parts {
@@ -160,8 +172,15 @@ function constant({ file }: Pricing, rate: Decimal): Float64Array {
   return new Float64Array(file.months).fill(rate.toNumber());
 }
 
+/** Many charges count the same orders: what was converted once is kept with the exact values. */
+const converted = new WeakMap<readonly Decimal[], Float64Array>();
+
 function numbers(values: readonly Decimal[], months: number): Float64Array {
-  return Float64Array.from({ length: months }, (_, month) => values[month]?.toNumber() ?? 0);
+  const found = converted.get(values);
+  if (found?.length === months) return found;
+  const floats = Float64Array.from({ length: months }, (_, month) => values[month]?.toNumber() ?? 0);
+  converted.set(values, floats);
+  return floats;
 }
 
 /** Average monthly sales without any lift, unrounded, in base currency. */
