@@ -35,7 +35,7 @@ export function cheapestStretches(candidates: readonly CompiledCandidate[], from
 type Add = (from: number, to: number, candidate: string | null) => void;
 
 /** First the range is looked at in this many parts, equal by their ratio, so that most candidates drop out at once. */
-const PARTS = 48;
+const PARTS = 96;
 
 function look(usable: readonly CompiledCandidate[], from: number, to: number, add: Add): void {
   if (usable.length <= 1) return add(from, to, usable[0]?.id ?? null);
