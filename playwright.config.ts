@@ -12,7 +12,8 @@ export default defineConfig({
   use: {
     locale: 'en-GB',
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // Recording slows every test down; TRACE=1 turns it on for looking into one that fails.
+    trace: process.env['TRACE'] ? 'retain-on-failure' : 'off',
     launchOptions: { executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium', args: chromiumArguments() },
   },
 });

@@ -14,5 +14,6 @@ export default defineConfig({
       build: { rollupOptions: { input: './app/server.ts' } },
     },
   },
+  worker: { format: 'es' },
   build: { target: 'es2022', assetsInlineLimit: 0 },
 });

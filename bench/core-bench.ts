@@ -1,8 +1,15 @@
 import { priceDecision } from '../core/comparison/decision-result';
 import { compileCandidates } from '../core/comparison/scale-questions';
+import { readPhrase } from '../core/price-phrase/read-phrase';
+import { PHRASES } from '../core/tests/phrases';
 import { readDecisionFile } from '../core/decision-file/read';
 import type { DecisionFile } from '../core/decision-file/schema';
 import { preparePricing } from '../core/pricing/pricing';
+import { vendorProposals } from '../core/proposals/decision-proposals';
+import { proposals } from '../core/proposals/propose';
+import { randomNumbers, firstPlaces } from '../core/fit/stability';
+import { turningWeights } from '../core/fit/turning-weights';
+import type { FitTable } from '../core/fit/criteria';
 import { cheapestRoute } from '../core/route/cheapest-route';
 import { crossingsOf } from '../core/scales/break-even';
 import { cheapestStretches } from '../core/scales/cheapest-at';
@@ -10,6 +17,9 @@ import { compileCandidate } from '../core/scales/compile';
 import { totalAt } from '../core/scales/compiled-candidate';
 import { spreadsheetOf } from './spreadsheet';
 import { benchDecision } from './bench-decision';
+import { proposalBenchDecision } from './proposal-decision';
+
+export { proposalBenchDecision };
 
 /** Milliseconds of one run, the median of several; what `prepare` makes anew for each run is not counted. */
 function time<Prepared>(rounds: number, run: (prepared: Prepared) => unknown, prepare?: () => Prepared): number {
@@ -62,6 +72,19 @@ export function runCoreBench(): void {
   const route = readDecisionFile(withRoute(benchDecision({ candidates: 12, months: 36, charges: 6 })));
   row('route over 12 candidates and 36 months', time(7, () => cheapestRoute(preparePricing(route))), 300);
 
+  const many = readDecisionFile(proposalBenchDecision());
+  const asked = preparePricing(many);
+  console.log(`    ${proposals(asked)?.filter(({ total }) => total !== null).length} of 30 platforms have a proposal`);
+  row('proposals, 30 platforms × 5 plans × 4 terms × 8 add-ons, 36 months', time(5, (fresh) => proposals(fresh), () => preparePricing(many)), 1500);
+  row('  with the reason for every plan that is passed over', time(5, (fresh) => vendorProposals(fresh), () => preparePricing(many)), 1500);
+  const table = fitBenchTable(20, 20);
+  row('stability of fit, 20 candidates × 20 criteria × 10,000 weightings', time(9, () => firstPlaces(table)), 300);
+  row('  the weight that turns it, every criterion', time(50, () => turningWeights(table)), 5);
+
+  const phrases = PHRASES.map(([phrase]) => phrase);
+  row('reading a phrase, the corpus of tests, mean', time(9, () => phrases.map((phrase) => readPhrase(phrase))) / phrases.length, 5);
+  row('  the slowest of them, median of 9', Math.max(...phrases.map((phrase) => time(9, () => readPhrase(phrase)))), 5);
+
   console.log('\nGrowth: median milliseconds, and how much more than the row before\n');
   growth('exact result', (size) => ({ candidates: 10, months: size, charges: 6 }), [12, 24, 48, 96], 'months', (one) => void priceDecision(one));
   growth('exact result', (size) => ({ candidates: size, months: 24, charges: 6 }), [5, 10, 20, 40], 'candidates', (one) => void priceDecision(one));
@@ -92,4 +115,13 @@ function growth(what: string, sizeOf: (size: number) => Size, sizes: readonly nu
     console.log(`${what.padEnd(14)} ${String(size).padStart(4)} ${unit.padEnd(11)} ${measured.toFixed(1).padStart(9)} ms ${before === null ? '' : `× ${(measured / before).toFixed(2)}`}`);
     before = measured;
   }
+}
+
+/** A made-up table of candidates and criteria. */
+function fitBenchTable(candidates: number, criteria: number): FitTable {
+  const random = randomNumbers(3);
+  return {
+    criteria: Array.from({ length: criteria }, (_, at) => ({ key: `c${at}`, label: `Criterion ${at}`, kind: 'quality', weight: 1 + (at % 5) })),
+    rows: Array.from({ length: candidates }, (_, at) => ({ candidate: `C${at}`, label: `Candidate ${at}`, points: Array.from({ length: criteria }, () => Math.round(random() * 100)) })),
+  };
 }

@@ -51,6 +51,13 @@ describe('price', () => {
     expect(lines.at(-1)).toMatch(/^C .*outgrown in 2028-05: visits$/);
   });
 
+  it('says what is proposed for each offer, and where nothing can be used', () => {
+    const [table = ''] = run('--table', file('12-proposals.json')).out;
+    const lines = table.split('\n').slice(-3);
+    expect(lines[1]).toMatch(/\(yearly\) \+ 3 × Seat \+ Pennywhistle reminders \+ payments through tallywell: 2202\.89$/);
+    expect(lines[2]).toMatch(/: no plan can be used as it is$/);
+  });
+
   it('explains a month whose sentences add up to its total', () => {
     const [text = ''] = run('--explain', 'A', '2027-07', LARKFELL).out;
     expect(text).toContain('Domestic cards: Kites and spares 105.4945 orders × (48 × 1.7 % + 0.25)');

@@ -35,17 +35,6 @@ const ONE_STRETCH_OF_TYPING_MS = 5_000;
 
 type Revision = Database['decisionRevisions'];
 
-export interface ListedDecision {
-  readonly id: string;
-  readonly name: string;
-  readonly changedAt: string;
-}
-
-/** All decisions, the one changed last first. */
-export function listDecisions(db: Kysely<Database>): Promise<ListedDecision[]> {
-  return db.selectFrom('decisions').select(['id', 'name', 'changedAt']).orderBy('changedAt', 'desc').orderBy('id').execute();
-}
-
 /** A decision in its current revision, or undefined. */
 export async function loadWorkbench(db: Kysely<Database>, id: string): Promise<SavedWorkbench | undefined> {
   const row = await currentRevision(db, id);
@@ -63,7 +52,7 @@ export async function createDecision(db: Kysely<Database>, id: string, bench: Wo
     for (const { id: sheet, revision, sheet: content } of bench.sheets)
       sheets.push({ sheet, revision: revision || (await addSheetRevision(transaction, sheet, content, at)) });
     const { name } = bench.decision;
-    await transaction.insertInto('decisions').values({ id, revision: 0, name, createdAt: at, changedAt: at }).execute();
+    await transaction.insertInto('decisions').values({ id, revision: 0, name, createdAt: at, changedAt: at, archivedAt: null, deletedAt: null }).execute();
     await addRevision(transaction, {
       decisionId: id,
       revision: 1,
@@ -203,6 +192,7 @@ function currentRevision(db: Kysely<Database>, id: string): Promise<Revision | u
     )
     .selectAll('decisionRevisions')
     .where('decisions.id', '=', id)
+    .where('decisions.deletedAt', 'is', null)
     .executeTakeFirst();
 }
 

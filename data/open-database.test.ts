@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { sql } from 'kysely';
 import { expect, it } from 'vitest';
-import { createDecision, listDecisions } from './decisions';
+import { listDecisions } from './decision-list';
+import { createDecision } from './decisions';
 import { openDatabase } from './open-database';
 
 const decision = { name: 'kept', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] };

@@ -3,10 +3,12 @@ import { dirname } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { CamelCasePlugin, Kysely, type Migration, Migrator, SqliteDialect } from 'kysely';
 import * as decisionsAndSheets from './migrations/001-decisions-and-sheets';
+import * as archivedAndDeleted from './migrations/002-archived-and-deleted';
 import type { Database } from './schema';
 
 const MIGRATIONS: Record<string, Migration> = {
   '001-decisions-and-sheets': decisionsAndSheets,
+  '002-archived-and-deleted': archivedAndDeleted,
 };
 
 /**

@@ -7,6 +7,8 @@ export interface Database {
     name: string;
     createdAt: string;
     changedAt: string;
+    archivedAt: string | null;
+    deletedAt: string | null;
   };
   decisionRevisions: {
     decisionId: string;

@@ -1,4 +1,4 @@
-import { expect, test } from './venalis';
+import { cell, expect, test, typeInto } from './venalis';
 
 test('from an empty database to a first answer, a choice, and all of it kept', async ({ page, empty }) => {
   await page.goto(empty.address);
@@ -13,23 +13,18 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
   await page.getByRole('button', { name: 'Add a vendor' }).click();
   await page.getByLabel('Vendor').fill('Brindle');
   await page.getByLabel('Name of plan 1').fill('Small');
-  await page.getByLabel('Small, by the month').fill('12');
-  await page.getByLabel('Small, by the year').fill('120');
-  await page.getByLabel('Small, Card fee, percent of the order').fill('2.9');
-  await page.getByLabel('Small, Card fee, fixed amount').fill('0.30');
-  await page.getByLabel('Small, Sales fee, percent of the order').fill('3');
+  await typeInto(page, 'Small, by the month', '12');
+  await typeInto(page, 'Small, by the year', '120');
+  await typeInto(page, 'Small, card fee', '2.9% + 0.30');
+  await typeInto(page, 'Small, sales fee', '3%');
 
-  await page.getByRole('button', { name: '+ plan' }).click();
+  await page.getByRole('button', { name: 'Copy Small to the right' }).click();
   await page.getByLabel('Name of plan 2').fill('Large');
-  await page.getByLabel('Large, by the month').fill('39');
-  await page.getByLabel('Large, by the year').fill('');
-  await page.getByLabel('Large, by the year').blur();
-  await page.getByLabel('Large, Sales fee, percent of the order').fill('');
-  await page.getByLabel('Large, Sales fee, percent of the order').blur();
-  const largeByMonth = page.locator('.term-cell', { has: page.getByLabel('Large, by the month') });
-  await largeByMonth.getByRole('button', { name: /introductory price/ }).click();
-  await largeByMonth.getByLabel('first … payments').fill('2');
-  await largeByMonth.getByLabel('cost each').fill('1');
+  await cell(page, 'Large, by the year').click();
+  await page.keyboard.press('Delete');
+  await cell(page, 'Large, sales fee').click();
+  await page.keyboard.press('Delete');
+  await typeInto(page, 'Large, by the month', '39, 1 each for the first 2 months');
 
   // Small by the month: 24 × 12 + 2400 × (30 × 2.9 % + 0.30) + 2400 × 30 × 3 % = 288 + 2808 + 2160.
   // Small by the year: 240 + 2808 + 2160. Large: 2 × 1 + 22 × 39 + 2808.

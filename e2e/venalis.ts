@@ -2,7 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base } from '@playwright/test';
+import { type Locator, type Page, test as base } from '@playwright/test';
 
 /** A running Venalis with a data folder of its own. */
 export interface Venalis {
@@ -72,3 +72,15 @@ export const test = base.extend<{ demo: Venalis; empty: Venalis }>({
 });
 
 export { expect } from '@playwright/test';
+
+/** A cell of a price sheet, by its plan and row. */
+export function cell(page: Page, name: string): Locator {
+  return page.getByRole('gridcell', { name: new RegExp(`^${name}:`) });
+}
+
+/** Types into a cell of a price sheet as a person does, and takes it over with Enter. */
+export async function typeInto(page: Page, name: string, text: string): Promise<void> {
+  await cell(page, name).click();
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+}

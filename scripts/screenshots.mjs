@@ -12,11 +12,21 @@ const VIEWS = [
   { file: 'decisions.png', path: '/decisions' },
   { file: 'frame.png', path: '/decisions/larkfell-kites/frame' },
   { file: 'expected-sales.png', path: '/decisions/larkfell-kites/sales' },
+  { file: 'needs.png', path: '/decisions/larkfell-kites/needs' },
+  { file: 'answers.png', path: '/decisions/larkfell-kites/needs/answers', click: '[data-at="2 2"]' },
+  { file: 'qualities.png', path: '/decisions/larkfell-kites/qualities', click: '[aria-label^="Reviews, Wharfside"]' },
+  { file: 'trial-diary.png', path: '/decisions/larkfell-kites/qualities/diary' },
+  { file: 'candidates.png', path: '/decisions/larkfell-kites/candidates', click: '.vendor-taken .figure >> nth=0' },
+  { file: 'fit.png', path: '/decisions/larkfell-kites/fit', click: '.fits .figure >> nth=0' },
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
+  { file: 'phrase.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Chalkfern")', steps: typePhrase },
+  { file: 'versions.png', path: '/decisions/larkfell-kites/sales', steps: (page) => scrollTo(page, '.versions') },
+  { file: 'months.png', path: '/decisions/larkfell-kites/sales', steps: (page) => scrollTo(page, '.months-section') },
   { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up', click: '.line-up td.is-leader .figure >> nth=2' },
   { file: 'sales-scale.png', path: '/decisions/larkfell-kites/line-up', keys: ['.scale-pointer', 'PageUp', 'PageUp', 'PageUp', 'PageUp'] },
   { file: 'line-up-dark.png', path: '/decisions/larkfell-kites/line-up', click: '.candidate-head >> nth=2', dark: true },
   { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict' },
+  { file: 'pasted-table.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-add button >> nth=0', steps: pasteTable },
 ];
 
 ensureInstalled();
@@ -29,7 +39,32 @@ const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(0);
 const browser = await chromium.launch({ executablePath: ensureChromium(), args: chromiumArguments() });
 
-async function picture({ path, file, width = 1280, height = 800, dark = false, click, keys = [] }) {
+async function typePhrase(page) {
+  await page.getByLabel('What the page says').fill('29 a month, 2.10 per subscriber up to 120, 1.45 up to 600, then 0.95, first hour of video free, then 3 each');
+}
+
+async function pasteTable(page) {
+  await page.getByLabel('Vendor').fill('Saltmarsh');
+  await page.getByLabel('What the page says').focus();
+  const rows = [['', 'Basic', 'Plus', 'Trade'], ['Monthly price', '€27', '€54', '€119'], ['Billed yearly', '258', '516', 'ask us'], ['Card payments', '2.2% + 28c', '1.9% + 28c', '1.6% + 22c'], ['Staff accounts', '2', '5', 'unlimited'], ['Gift cards', '–', '✓', '✓'], ['You save', '25%', '20%', '']];
+  await page.evaluate((text) => {
+    const data = new window.DataTransfer();
+    data.setData('text/plain', text);
+    document.activeElement?.dispatchEvent(new window.ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  }, rows.map((row) => row.join('\t')).join('\n'));
+  await page.locator('.mapping').waitFor();
+  await scrollTo(page, '.mapping');
+}
+
+/** Scrolls so that a part stands right below the answer. */
+async function scrollTo(page, selector) {
+  await page.locator(selector).first().waitFor();
+  await page.waitForTimeout(700);
+  await page.evaluate((found) => window.scrollTo(0, (document.querySelector(found)?.getBoundingClientRect().top ?? 0) + window.scrollY - 134), selector);
+  await page.waitForTimeout(300);
+}
+
+async function picture({ path, file, width = 1280, height = 800, dark = false, click, keys = [], steps }) {
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light', locale: 'en-GB' });
   page.on('console', (message) => message.type() === 'error' && console.log(`${path}: ${message.text()}`));
   page.on('pageerror', (error) => console.log(`${path}: ${error.message}`));
@@ -41,6 +76,7 @@ async function picture({ path, file, width = 1280, height = 800, dark = false, c
   const [focus, ...presses] = keys;
   if (focus) await page.locator(focus).focus();
   for (const key of presses) await page.keyboard.press(key);
+  await steps?.(page);
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: file });
   await page.close();

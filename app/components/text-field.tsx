@@ -6,8 +6,8 @@ interface TextFieldProps {
   labelHidden?: boolean;
   value: string;
   placeholder?: string;
-  /** Several lines. */
-  long?: boolean;
+  /** Several lines; a number says with how many it begins. */
+  long?: boolean | number;
   className?: string;
   autoFocus?: boolean;
   onChange(value: string): void;
@@ -30,7 +30,7 @@ export function TextField({ label, labelHidden, value, long, className, onChange
       <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
         {label}
       </label>
-      {long ? <Input.TextArea autoSize={{ minRows: 3 }} {...shared} /> : <Input {...shared} />}
+      {long ? <Input.TextArea autoSize={{ minRows: long === true ? 3 : long }} {...shared} /> : <Input {...shared} />}
     </span>
   );
 }

@@ -3,6 +3,7 @@ import { candidateSummary } from '#core/decision/candidates';
 import type { LineUpColumn } from '#core/comparison/line-up';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
+import { firstReason } from '../proposals/reason-words';
 import { useWorkbench } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
 import { BucketBar } from './bucket-bar';
@@ -68,6 +69,7 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
                 <>
                   {figure(column, { kind: 'figure', candidate: column.id }, <Total column={column} currency={currency} />, 'Total')}
                   <span className="difference">{column === leader ? 'cheapest' : column.difference ? write.difference(column.difference) : ''}</span>
+                  {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
                 </>,
               ),
             )}

@@ -1,7 +1,8 @@
 import { Button } from 'antd';
 import type { Candidate } from '#core/decision-file/candidate-schema';
-import { withChangedCandidate } from '#core/decision/candidates';
-import { termWords } from '#core/price-sheet/term-words';
+import { withChangedCandidate, withoutCandidate } from '#core/decision/candidates';
+import type { Decision } from '#core/decision/decision-schema';
+import { withPinned } from '#core/proposals/edit-followed';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
@@ -9,6 +10,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { AddonChoices } from './addon-choices';
 import { ExtraFields } from './extra-fields';
+import { PlanChoices } from './plan-choices';
 
 /** Changes one candidate: where, what in words, and how. */
 export type CandidateChange = (key: string, label: string, recipe: (candidate: Candidate) => Candidate) => void;
@@ -23,28 +25,15 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
   const candidate = decision.candidates.find(({ id }) => id === candidateId);
   if (!candidate) return <p>This candidate was removed. Undo brings it back.</p>;
   const change: CandidateChange = (key, label, recipe) =>
-    edits.decision(`candidate.${candidateId}.${key}`, `${label}, ${candidate.label}`, (one) => withChangedCandidate(one, candidateId, recipe));
-  const plans = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : []));
+    edits.decision(`candidate.${candidateId}.${key}`, `${label}, ${candidate.label}`, (one) => withChangedCandidate(isOfMakeUp(key) ? asItStands(one, candidate) : one, candidateId, recipe));
   const processors = sheets.flatMap(({ sheet }) => (sheet.kind === 'processor' ? [sheet.processor] : []));
   const { payments = 'own', hours } = candidate;
   return (
     <>
       <h2>What {candidate.id} is put together from</h2>
       <TextField label="Name" value={candidate.label} onChange={(label) => change('label', 'the name', (one) => ({ ...one, label }))} />
-      {candidate.plans.map(({ plan: id, term }, index) => {
-        const plan = plans.find((one) => one.id === id);
-        if (!plan) return <p key={id}>A plan that is no longer on a price sheet of this decision.</p>;
-        return (
-          <ChoiceField
-            key={id}
-            label={`${plan.label || 'The plan'} is paid`}
-            value={plan.terms.some((one) => one.id === term) ? term : undefined}
-            placeholder="choose a term"
-            options={plan.terms.map((one) => ({ value: one.id, label: termWords(one.months) }))}
-            onChange={(next) => change(`term.${index}`, 'the term', (one) => ({ ...one, plans: one.plans.map((used, at) => (at === index ? { ...used, term: next } : used)) }))}
-          />
-        );
-      })}
+      <Following candidateId={candidateId} />
+      <PlanChoices candidate={candidate} onChange={change} />
       {typeof payments === 'string' ? (
         <ChoiceField
           label="Payments go through"
@@ -88,7 +77,7 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
       <p>
         <Button
           onClick={() => {
-            edits.decision(`candidate.${candidateId}.removed`, `${candidate.label} removed`, (one) => ({ ...one, candidates: one.candidates.filter(({ id }) => id !== candidateId) }));
+            edits.decision(`candidate.${candidateId}.removed`, `${candidate.label} removed`, (one) => withoutCandidate(one, candidateId));
             onRemoved();
           }}
         >
@@ -96,5 +85,35 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
         </Button>
       </p>
     </>
+  );
+}
+
+/** Whether a change is to what a proposal says: plans, terms, add-ons, payments. */
+function isOfMakeUp(key: string): boolean {
+  return /^(plan|term|addon|payments)\b/.test(key);
+}
+
+/** A candidate that follows a proposal is pinned as it stands on the screen before it is changed by hand. */
+function asItStands(decision: Decision, shown: Candidate): Decision {
+  const follows = decision.followed?.some(({ candidate, pinned }) => candidate === shown.id && !pinned);
+  if (!follows) return decision;
+  return withPinned({ ...decision, candidates: decision.candidates.map((one) => (one.id === shown.id ? shown : one)) }, shown.id, true);
+}
+
+/** Whether the candidate follows what is proposed, and the way to pin it or let it follow. */
+function Following({ candidateId }: { candidateId: string }) {
+  const { state } = useWorkbench();
+  const edits = useEdits();
+  const { candidates, followed = [] } = state.bench.decision;
+  const found = followed.find(({ candidate }) => candidate === candidateId);
+  const shown = candidates.find(({ id }) => id === candidateId);
+  if (!found || !shown) return null;
+  return (
+    <p className="following">
+      {found.pinned ? 'Pinned: it stays as it is, whatever is proposed. ' : 'It follows what is proposed: changing a plan, term, add-on or the payments pins it. '}
+      <Button size="small" onClick={() => edits.decision(`candidate.${candidateId}.pinned`, found.pinned ? 'following again' : 'pinned', (one) => (found.pinned ? withPinned(one, candidateId, false) : asItStands(one, shown)))}>
+        {found.pinned ? 'Follow the proposal again' : 'Pin it as it is'}
+      </Button>
+    </p>
   );
 }

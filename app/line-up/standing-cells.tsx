@@ -1,18 +1,13 @@
 import type { LineUpColumn } from '#core/comparison/line-up';
 import { useWriter } from '../locale/locale';
+import { standingWords } from '../proposals/reason-words';
 import { useWorkbench } from '../workbench/workbench-context';
 
 /** How long a plan's limits hold. */
 export function RoomToGrow({ column, months }: { column: LineUpColumn; months: number }) {
   const write = useWriter();
-  const { outgrown, missing, unclear } = column.result;
-  if (outgrown)
-    return (
-      <span className="problem">
-        {outgrown.limit.replaceAll('-', ' ')}, {write.month(outgrown.month)}
-      </span>
-    );
-  if (missing.length + unclear.length > 0) return <span className="problem">lacks {[...missing, ...unclear].join(', ').replaceAll('-', ' ')}</span>;
+  const words = standingWords(column.result, write.month);
+  if (words) return <span className="problem">{words}</span>;
   return <>{months} months</>;
 }
 

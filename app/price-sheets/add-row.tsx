@@ -1,22 +1,96 @@
+import { memo, useMemo } from 'react';
+import { featuresOf, featureWords } from '#core/needs/need-words';
+import type { RowKind } from '#core/price-phrase/row-kind';
+import { type GridRow, rowOf, type Section } from '#core/price-sheet/grid-rows';
+import { termWords } from '#core/price-sheet/term-words';
 import { ChoiceField } from '../components/choice-field';
+import { useWorkbench } from '../workbench/workbench-context';
+import { useKnownQuantities } from './known-quantities';
 
-interface AddRowProps<Value extends string> {
-  label: string;
-  placeholder: string;
-  options: ReadonlyArray<{ value: Value; label: string }>;
-  /** Plans of the sheet. */
+type Addable = readonly [label: string, kind: RowKind];
+
+const charge = (label: string, bucket: 'payment' | 'transaction' | 'usage', more: object = {}): RowKind => ({ kind: 'charge', label, bucket, how: 'per-order', ...more });
+
+const FEES: readonly Addable[] = [
+  ['card fee on every order', charge('Card fee', 'payment')],
+  ['card fee, domestic cards', charge('Domestic cards', 'payment', { only: { cards: ['domestic'] } })],
+  ['card fee, cards from abroad', charge('Cards from abroad', 'payment', { only: { cards: ['international'] } })],
+  ['card fee in person', charge('Cards in person', 'payment', { only: { channels: ['in-person'] } })],
+  ['the platform’s own share of every order', charge('Sales fee', 'transaction')],
+  ['surcharge for an outside processor', charge('With an outside processor', 'transaction', { only: { payments: 'outside' } })],
+  ['orders beyond an allowance', charge('Orders beyond the allowance', 'transaction', { how: 'per-unit' })],
+];
+const TERMS: readonly Addable[] = [0, 3, 6, 24, 36, 48].map((months) => [termWords(months), { kind: 'term', months }] as const);
+const BESIDES: readonly Addable[] = [
+  ['trial', { kind: 'trial' }],
+  ['money back', { kind: 'refund' }],
+  ['paid on joining', { kind: 'joining' }],
+  ['advertised saving by the year', { kind: 'saving' }],
+];
+
+interface AddRowProps {
+  section: Section;
+  rows: readonly GridRow[];
   columns: number;
-  onAdd(value: Value): void;
+  onAdd(kind: RowKind): void;
+}
+
+/** Whether it would offer the same. */
+function offersSame(before: AddRowProps, after: AddRowProps): boolean {
+  const shown = ({ section, rows, columns }: AddRowProps) => `${section} ${columns} ${rows.map(({ key }) => key).join(' ')}`;
+  return shown(before) === shown(after);
 }
 
 /** The last line of a section of a price sheet: chooses what else the page states. */
-export function AddRow<Value extends string>({ label, placeholder, options, columns, onAdd }: AddRowProps<Value>) {
+export const AddRow = memo(function AddRow({ section, rows, columns, onAdd }: AddRowProps) {
+  const { decision } = useWorkbench().state.bench;
+  const known = useKnownQuantities();
+  const addable = useMemo((): readonly Addable[] => {
+    const words = (name: string) => name.replaceAll('-', ' ');
+    switch (section) {
+      case 'price':
+        return [...TERMS, ...BESIDES, ...furtherTerms(rows)];
+      case 'sale':
+        return FEES;
+      case 'usage':
+        return known.filter((name) => name !== 'orders' && name !== 'sales').map((on) => [`by ${words(on)}`, { kind: 'charge', label: capital(words(on)), bucket: 'usage', how: 'per-unit', on }] as const);
+      case 'extent':
+        return [...new Set([...known, 'staff', 'products', 'sites', 'storage'])].map((quantity) => [words(quantity), { kind: 'limit', quantity }] as const);
+      case 'features':
+        return [...new Set([...(decision.needs ?? []).flatMap(featuresOf), 'uptime', 'own-domain', 'gift-cards'])].map((feature) => [featureWords(feature), { kind: 'feature', feature }] as const);
+    }
+  }, [section, known, decision.needs, rows]);
+  const options = addable.filter(([, kind]) => !rows.some(({ key }) => key === rowOf(kind).key));
+  if (options.length === 0) return null;
   return (
     <tr className="add-line">
       <th scope="row">
-        <ChoiceField label={label} labelHidden value={undefined} placeholder={placeholder} options={options} onChange={onAdd} />
+        <ChoiceField
+          label={LABELS[section]}
+          labelHidden
+          value={undefined}
+          placeholder={`+ ${LABELS[section]}`}
+          options={options.map(([label]) => ({ value: label, label }))}
+          onChange={(value) => {
+            const found = options.find(([label]) => label === value);
+            if (found) onAdd(found[1]);
+          }}
+        />
       </th>
       <td colSpan={columns + 1} />
     </tr>
   );
+}, offersSame);
+
+/** A second term of the same length, such as one with a trial. */
+function furtherTerms(rows: readonly GridRow[]): readonly Addable[] {
+  const lengths = new Map<number, number>();
+  for (const { kind } of rows) if (kind.kind === 'term') lengths.set(kind.months, (lengths.get(kind.months) ?? 0) + 1);
+  return [...lengths].map(([months, nth]) => [`another way to pay ${termWords(months)}`, { kind: 'term', months, nth }] as const);
+}
+
+const LABELS: Readonly<Record<Section, string>> = { price: 'another way to pay', sale: 'another fee', usage: 'a fee on usage', extent: 'a limit', features: 'a feature' };
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }

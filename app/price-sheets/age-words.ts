@@ -1,4 +1,4 @@
-const DAY_MS = 86_400_000;
+import { daysBetween } from '#core/calendar/day';
 
 /**
  * How long ago a day was, in words.
@@ -6,7 +6,7 @@ const DAY_MS = 86_400_000;
  * @example ageWords('2026-11-03', '2026-11-24') // '3 weeks ago'
  */
 export function ageWords(day: string, today: string): string {
-  const days = Math.round((Date.parse(today) - Date.parse(day)) / DAY_MS);
+  const days = daysBetween(day, today);
   if (days <= 0) return 'today';
   if (days === 1) return 'yesterday';
   if (days < 14) return `${days} days ago`;

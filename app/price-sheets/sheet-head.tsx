@@ -1,55 +1,85 @@
-import { Button, Input } from 'antd';
-import { useId } from 'react';
+import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import type { PriceSheet } from '#core/decision/price-sheet';
+import { sheetLabel } from '#core/decision/sheet-label';
+import { ChoiceField } from '../components/choice-field';
+import { ChoicesField } from '../components/choices-field';
+import { DayField } from '../components/day-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 
-interface SheetHeadProps {
-  id: string;
-  sheet: PriceSheet;
-  label: string;
-  name: string;
-  onName(name: string): void;
-}
+const KINDS = [
+  'website-builder', 'one-page-builder', 'assisted-site-generator', 'shared-hosting', 'virtual-server', 'self-assembled-site', 'custom-build', 'store-platform', 'marketplace-builder', 'course-platform',
+  'live-class-tool', 'community-and-membership', 'video-subscription', 'mailing-and-messages', 'loyalty-and-reviews', 'shipping-labels', 'order-and-stock-automation', 'product-research', 'plug-in',
+];
+const NAMES = { offer: 'Vendor', processor: 'Payment processor', addon: 'Add-on' } as const;
 
-/** A sheet's name, when it was seen, and taking it off the decision. */
-export function SheetHead({ id, sheet, label, name, onName }: SheetHeadProps) {
+/** A sheet's name and kind, when it was seen, and taking it off the decision. */
+export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
   const edits = useEdits();
   const navigate = useNavigate();
-  const { decisionId } = useWorkbench();
-  const seenId = useId();
+  const { decisionId, state } = useWorkbench();
+  const name = sheetLabel(sheet);
+  const kinds = sheet.kind === 'offer' && !KINDS.includes(sheet.offer.kind) ? [...KINDS, sheet.offer.kind] : KINDS;
+  const offers = state.bench.sheets.flatMap(({ sheet: other }) => (other.kind === 'offer' ? [{ value: other.offer.id, label: sheetLabel(other) }] : []));
   return (
     <div className="sheet-head">
-      <TextField className="sheet-name" label={label} value={name} autoFocus={name === ''} onChange={onName} />
-      <span className="field">
-        <label htmlFor={seenId} className="field-label">
-          Seen on
-        </label>
-        <Input
-          id={seenId}
-          type="date"
-          variant="underlined"
-          value={sheet.seen ?? ''}
-          onChange={({ target }) =>
-            edits.sheet(id, 'seen', 'the day it was seen', (one) => {
-              const { seen: _former, ...rest } = one;
-              return target.value === '' ? rest : { ...rest, seen: target.value };
+      <TextField className="sheet-name" label={NAMES[sheet.kind]} value={name} autoFocus={name === ''} onChange={(label) => edits.sheet(id, 'label', 'the name', (one) => withName(one, label))} />
+      {sheet.kind === 'offer' && (
+        <ChoiceField
+          label="Kind"
+          value={sheet.offer.kind}
+          searchable
+          options={kinds.map((kind) => ({ value: kind, label: kind.replaceAll('-', ' ') }))}
+          onChange={(kind) => edits.sheet(id, 'kind', 'the kind of vendor', (one) => (one.kind === 'offer' ? { ...one, offer: { ...one.offer, kind } } : one))}
+        />
+      )}
+      {sheet.kind === 'addon' && (
+        <ChoicesField
+          label="Works with"
+          values={sheet.addon.worksWith ?? []}
+          options={offers}
+          placeholder="every vendor"
+          onChange={(worksWith) =>
+            edits.sheet(id, 'works-with', 'what it works with', (one) => {
+              if (one.kind !== 'addon') return one;
+              const { worksWith: _former, ...addon } = one.addon;
+              return { ...one, addon: worksWith.length > 0 ? { ...addon, worksWith } : addon };
             })
           }
         />
+      )}
+      <DayField
+        label="Seen on"
+        value={sheet.seen}
+        onChange={(seen) =>
+          edits.sheet(id, 'seen', 'the day it was seen', (one) => {
+            const { seen: _former, ...rest } = one;
+            return seen === undefined ? rest : { ...rest, seen };
+          })
+        }
+      />
+      <span className="sheet-tools">
+        <a href={`/decisions/${decisionId}/sheets/${id}/export`} download>
+          export
+        </a>
+        <Button
+          type="text"
+          size="small"
+          onClick={() => {
+            edits.removeSheet(id, name || 'a price sheet');
+            void navigate(`/decisions/${decisionId}/sheets`);
+          }}
+        >
+          take off this decision
+        </Button>
       </span>
-      <Button
-        type="text"
-        size="small"
-        onClick={() => {
-          edits.removeSheet(id, name || 'a price sheet');
-          void navigate(`/decisions/${decisionId}/sheets`);
-        }}
-      >
-        take off this decision
-      </Button>
     </div>
   );
+}
+
+function withName(sheet: PriceSheet, label: string): PriceSheet {
+  if (sheet.kind === 'offer') return { ...sheet, offer: { ...sheet.offer, label, vendor: label } };
+  return sheet.kind === 'processor' ? { ...sheet, processor: { ...sheet.processor, label } } : { ...sheet, addon: { ...sheet.addon, label } };
 }

@@ -1,4 +1,5 @@
 import { CURRENCY_OPTIONS } from '../price-sheets/currency-options';
+import { OwnedThings } from '../frame/owned-things';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
@@ -87,11 +88,17 @@ export default function Frame() {
         />
       </div>
       <Rates />
+      <OwnedThings />
       <p className="frame-export">
         <a href={`/decisions/${decisionId}/export`} download>
           Export this decision as a file
         </a>{' '}
         <span className="quiet">with the price sheets it uses; it can be opened again from the list of decisions, or priced from the shell</span>
+        <br />
+        <a href={`/decisions/${decisionId}/export?all`} download>
+          Export everything
+        </a>{' '}
+        <span className="quiet">also the reasons of needs, qualities, the trial diary, what you own, and the evidence on price sheets; to keep, or to open elsewhere</span>
       </p>
     </main>
   );

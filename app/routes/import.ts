@@ -1,9 +1,11 @@
 import { redirect } from 'react-router';
 import { createDecision } from '#data/decisions';
 import { priceDecision } from '#core/comparison/decision-result';
+import { isArchive, readArchive } from '#core/decision/archive';
+import { assembleDecisionFile } from '#core/decision/assemble';
 import { takeApart } from '#core/decision/take-apart';
 import { type Problem, RefusedFileError } from '#core/decision-file/problems';
-import { readDecisionText } from '#core/decision-file/read';
+import { parseDocument, readDecisionFile } from '#core/decision-file/read';
 import type { DecisionFile } from '#core/decision-file/schema';
 import { database } from '../server/database.server';
 import { newId } from '../workbench/new-id';
@@ -29,10 +31,12 @@ export type ImportPreview =
 export async function action({ request }: Route.ActionArgs): Promise<ImportPreview> {
   const text = await request.text();
   try {
-    const file = readDecisionText(text);
+    const document = parseDocument(text);
+    const bench = isArchive(document) ? readArchive(document, newId) : takeApart(readDecisionFile(document), newId);
+    const file = isArchive(document) ? assembleDecisionFile(bench).file : readDecisionFile(document);
     if (new URL(request.url).searchParams.get('intent') !== 'keep') return preview(file);
     const id = newId();
-    await createDecision(await database(), id, takeApart(file, newId), new Date().toISOString());
+    await createDecision(await database(), id, bench, new Date().toISOString());
     throw redirect(`/decisions/${id}/line-up`);
   } catch (error) {
     if (error instanceof RefusedFileError) return { ok: false, problems: error.problems };
@@ -60,6 +64,6 @@ function preview(file: DecisionFile): ImportPreview {
       const one = totals.get(id);
       return { id, label, total: one?.total ?? '0', atLeast: (one?.unknown.length ?? 0) > 0, usable: one?.usable ?? false };
     }),
-    questions: (['breakEven', 'cheapestAt', 'route'] as const).filter((question) => file[question] !== undefined),
+    questions: (['breakEven', 'cheapestAt', 'route', 'propose'] as const).filter((question) => file[question] !== undefined),
   };
 }

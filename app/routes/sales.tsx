@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { newStream, withForecast } from '#core/decision/edit-forecast';
 import { MonthsTable } from '../sales/months-table';
 import { Quantities } from '../sales/quantities';
+import { VersionDifferences } from '../sales/version-differences';
 import { StreamForm } from '../sales/stream-form';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
@@ -25,8 +26,9 @@ export default function Sales() {
       <p>
         <Button onClick={add}>Something else is sold too</Button>
       </p>
-      <Quantities drivers={forecast.drivers} />
+      <Quantities drivers={forecast.drivers} streams={forecast.streams} />
       <MonthsTable />
+      <VersionDifferences />
     </main>
   );
 }

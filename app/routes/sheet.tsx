@@ -1,16 +1,14 @@
 import { useOutletContext } from 'react-router';
 import type { ListedSheet } from '#data/sheets';
 import { findSheet } from '#core/decision/workbench';
-import { AddonSheet } from '../price-sheets/addon-sheet';
-import { OfferSheetForm } from '../price-sheets/offer-sheet';
-import { ProcessorSheetForm } from '../price-sheets/processor-sheet';
+import { SheetForm } from '../price-sheets/sheet-form';
 import { NewerSheetNotice } from '../price-sheets/newer-sheet-notice';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { Route } from './+types/sheet';
 
 export default function Sheet({ params }: Route.ComponentProps) {
   const { state } = useWorkbench();
-  const { kept } = useOutletContext<{ kept: readonly ListedSheet[] }>();
+  const { kept, today } = useOutletContext<{ kept: readonly ListedSheet[]; today: string }>();
   const used = findSheet(state.bench, params.sheetId);
   if (!used)
     return (
@@ -21,11 +19,9 @@ export default function Sheet({ params }: Route.ComponentProps) {
     );
   const newest = kept.find(({ id }) => id === used.id);
   return (
-    <main className="work" aria-label="Price sheet" key={used.id}>
+    <div className="sheet-place" key={used.id}>
       {newest && newest.revision > used.revision && <NewerSheetNotice used={used} newest={newest} />}
-      {used.sheet.kind === 'offer' && <OfferSheetForm id={used.id} sheet={used.sheet} />}
-      {used.sheet.kind === 'processor' && <ProcessorSheetForm id={used.id} sheet={used.sheet} />}
-      {used.sheet.kind === 'addon' && <AddonSheet id={used.id} sheet={used.sheet} />}
-    </main>
+      <SheetForm id={used.id} sheet={used.sheet} today={today} />
+    </div>
   );
 }

@@ -3,11 +3,16 @@ import { NavLink, Outlet, useNavigate } from 'react-router';
 import { listSheets } from '#data/sheets';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { sheetLabel } from '#core/decision/sheet-label';
+import { checkSheet } from '#core/price-checks/price-checks';
+import { gapsOf } from '#core/price-sheet/gaps';
 import { newOffer } from '#core/price-sheet/edit-offer';
 import { ChoiceField } from '../components/choice-field';
+import { daysBetween } from '#core/calendar/day';
 import { ageWords } from '../price-sheets/age-words';
+import { useCheckContext } from '../price-sheets/check-context';
 import { database } from '../server/database.server';
 import { newId } from '../workbench/new-id';
+import { useAfterPaint } from '../workbench/use-after-paint';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { Route } from './+types/sheets';
@@ -21,11 +26,13 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
   const { state, decisionId } = useWorkbench();
   const edits = useEdits();
   const navigate = useNavigate();
-  const { decision, sheets } = state.bench;
+  const { decision } = state.bench;
+  const sheets = useAfterPaint(state.bench.sheets);
   const open = (id: string) => void navigate(`/decisions/${decisionId}/sheets/${id}`);
   const addVendor = () => open(edits.addSheet({ kind: 'offer', seen: loaderData.today, offer: newOffer(newId, decision.currency) }));
   const addProcessor = () =>
     open(edits.addSheet({ kind: 'processor', seen: loaderData.today, processor: { id: newId(), label: '', currency: decision.currency } }));
+  const addAddon = () => open(edits.addSheet({ kind: 'addon', seen: loaderData.today, addon: { id: newId(), label: '', currency: decision.currency, terms: [] } }));
   const elsewhere = loaderData.kept.filter(({ id }) => !sheets.some((used) => used.id === id));
   return (
     <div className="sheets">
@@ -44,6 +51,9 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
           <Button onClick={addVendor}>Add a vendor</Button>
           <Button type="text" onClick={addProcessor}>
             Add a payment processor
+          </Button>
+          <Button type="text" onClick={addAddon} title="Such as a theme or a plug-in that works with several platforms">
+            Add an add-on sold by others
           </Button>
           {elsewhere.length > 0 && (
             <ChoiceField
@@ -65,8 +75,15 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
   );
 }
 
+/** Sheets older than this ask to be looked at again. */
+const OLD_DAYS = 180;
+
 function SheetState({ sheet, today }: { sheet: PriceSheet; today: string }) {
-  const gaps = sheet.kind === 'offer' ? sheet.offer.plans.flatMap(({ terms }) => terms).filter(({ price }) => price === null).length : 0;
-  if (gaps > 0) return <span className="lacks">{gaps} not known</span>;
-  return <span>{sheet.seen ? `seen ${ageWords(sheet.seen, today)}` : 'not dated'}</span>;
+  const context = useCheckContext(today);
+  const gaps = gapsOf(sheet);
+  const questions = checkSheet(sheet, context).open.length;
+  const words = [gaps > 0 && `${gaps} not known`, questions > 0 && `${questions} ${questions === 1 ? 'question' : 'questions'}`].filter((one) => one !== false);
+  const isOld = sheet.seen !== undefined && daysBetween(sheet.seen, today) >= OLD_DAYS;
+  if (words.length > 0 && !isOld) return <span className="lacks">{words.join(' · ')}</span>;
+  return <span className={isOld ? 'lacks' : ''}>{sheet.seen ? `seen ${ageWords(sheet.seen, today)}` : 'not dated'}</span>;
 }

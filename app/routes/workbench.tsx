@@ -7,6 +7,7 @@ import { placesOf } from '../workbench/places';
 import { ConflictNotice, SavedSign } from '../workbench/saved-sign';
 import { Shortcuts } from '../workbench/shortcuts';
 import { StandingStrip } from '../workbench/standing-strip';
+import { VersionSwitch } from '../workbench/version-switch';
 import { useWorkbench, WorkbenchProvider } from '../workbench/workbench-context';
 import type { Route } from './+types/workbench';
 
@@ -46,6 +47,7 @@ function Bench() {
           Venalis<i>.</i>
         </Link>
         <h1>{state.bench.decision.name || 'A decision without a question'}</h1>
+        <VersionSwitch />
         <div className="bench-signs">
           <SavedSign />
           <Shortcuts places={places} />

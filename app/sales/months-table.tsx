@@ -1,51 +1,63 @@
+import { useMemo } from 'react';
 import { forecastTable } from '#core/comparison/forecast-table';
+import { monthsSet, withForecast, withStream, withStreamMonthSet } from '#core/decision/edit-forecast';
 import { useWriter } from '../locale/locale';
+import { useAfterPaint } from '../workbench/use-after-paint';
+import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { MonthCell } from './month-cell';
+import { MonthsChart } from './months-chart';
 
-/** The months as they come out. */
+/** The months as they come out, as a chart and as the table behind it; single months can be set by hand in both. */
 export function MonthsTable() {
-  const { atForecast: priced } = useWorkbench();
+  const { atForecast, version } = useWorkbench();
+  const edits = useEdits();
   const write = useWriter();
-  const { pricing } = priced.priced;
+  const { pricing } = atForecast.priced;
   const { streams } = pricing.file.forecast;
-  const rows = forecastTable(pricing);
+  const { currency } = pricing.file;
+  const rows = useMemo(() => forecastTable(pricing), [pricing]);
+  const drawn = useAfterPaint(rows);
+  const set = (stream: string, month: string, orders: string | null) =>
+    edits.decision(`stream.${stream}.month.${month}`, `orders in ${write.month(month)}`, (one) => withForecast(one, (forecast) => withStream(forecast, stream, (found) => withStreamMonthSet(found, month, orders))));
   return (
-    <div className="months-scroll" role="region" aria-label="The months as they come out" tabIndex={0}>
-    <table className="months">
-      <caption>The months as they come out</caption>
-      <thead>
-        <tr>
-          <th scope="col">Month</th>
-          {streams.map((stream) => (
-            <th key={stream.id} scope="col">
-              {stream.label || 'Orders'}
-            </th>
-          ))}
-          {streams.length > 1 && <th scope="col">All orders</th>}
-          <th scope="col">Sales, {pricing.file.currency}</th>
-          <th scope="col" className="month-bar">
-            <span className="visually-hidden">Share of the best month</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ month, orders, allOrders, sales, ofBest }) => (
-          <tr key={month}>
-            <th scope="row">{write.month(month)}</th>
-            {streams.map((stream, index) => (
-              <td key={stream.id}>{write.number(orders[index] ?? '0', 1)}</td>
+    <section aria-label="The months as they come out" className="months-section">
+      <h2>The months as they come out</h2>
+      {version !== 'expected' && <p className="notice">These are the months of the {version} version. Single months are set in the expected one.</p>}
+      <MonthsChart rows={drawn} streams={streams} currency={currency} onSet={version === 'expected' ? set : null} />
+      <div className="months-scroll" role="region" aria-label="The months as a table" tabIndex={0}>
+        <table className="months">
+          <caption className="visually-hidden">Orders by stream and sales of every month</caption>
+          <thead>
+            <tr>
+              <th scope="col">Month</th>
+              {streams.map((stream) => (
+                <th key={stream.id} scope="col">
+                  {stream.label || 'Orders'}
+                </th>
+              ))}
+              {streams.length > 1 && <th scope="col">All orders</th>}
+              <th scope="col">Sales, {currency}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ month, orders, allOrders, sales }) => (
+              <tr key={month}>
+                <th scope="row">{write.month(month)}</th>
+                {streams.map((stream, index) =>
+                  stream.orders === undefined || version !== 'expected' ? (
+                    <td key={stream.id}>{write.number(orders[index] ?? '0', 1)}</td>
+                  ) : (
+                    <MonthCell key={stream.id} name={`${stream.label || 'Orders'}, ${write.month(month)}`} orders={monthsSet(stream)[month] ?? orders[index] ?? '0'} isSet={monthsSet(stream)[month] !== undefined} onSet={(next) => set(stream.id, month, next)} />
+                  ),
+                )}
+                {streams.length > 1 && <td>{write.number(allOrders, 1)}</td>}
+                <td>{write.money(sales, currency)}</td>
+              </tr>
             ))}
-            {streams.length > 1 && <td>{write.number(allOrders, 1)}</td>}
-            <td>{write.money(sales, pricing.file.currency)}</td>
-            <td className="month-bar">
-              <span style={{ width: `${ofBest * 100}%` }}>
-                <span className="visually-hidden">{Math.round(ofBest * 100)} %</span>
-              </span>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-    </div>
+          </tbody>
+        </table>
+      </div>
+    </section>
   );
 }

@@ -1,15 +1,14 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { Driver, Forecast } from '#core/decision-file/forecast-schema';
+import type { Driver, Forecast, Stream } from '#core/decision-file/forecast-schema';
 import { shaped, withForecast, withSeries } from '#core/decision/edit-forecast';
 import { ChoiceField } from '../components/choice-field';
+import { ChoicesField } from '../components/choices-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
 
-type Basis = 'month' | 'orders' | 'sales' | 'subscribers';
-
-const BASES: ReadonlyArray<{ value: Basis; label: string }> = [
+const BASES: ReadonlyArray<{ value: string; label: string }> = [
   { value: 'month', label: 'a month' },
   { value: 'orders', label: 'for each order' },
   { value: 'sales', label: 'for each unit of sales' },
@@ -17,10 +16,11 @@ const BASES: ReadonlyArray<{ value: Basis; label: string }> = [
 ];
 
 /** Other quantities that plans count: visits, contacts, seats, labels … */
-export function Quantities({ drivers }: { drivers: Forecast['drivers'] }) {
+export function Quantities({ drivers, streams }: { drivers: Forecast['drivers']; streams: readonly Stream[] }) {
   const edits = useEdits();
   const [name, setName] = useState('');
   const all = Object.entries(drivers ?? {});
+  const countable = all.flatMap(([id, driver]) => (isRatio(driver) ? [] : [id]));
   const slugName = name.trim().toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
   const taken = ['orders', 'sales'].includes(slugName) || slugName in (drivers ?? {});
   const change = (id: string, driver: Driver | null) =>
@@ -35,7 +35,7 @@ export function Quantities({ drivers }: { drivers: Forecast['drivers'] }) {
       <h2>Other quantities</h2>
       <p className="quiet">What plans count besides orders: visits, contacts, seats, labels. Limits and allowances are held against them.</p>
       {all.map(([id, driver]) => (
-        <QuantityRow key={id} id={id} driver={driver} onChange={(next) => change(id, next)} />
+        <QuantityRow key={id} id={id} driver={driver} countable={countable} streams={streams} onChange={(next) => change(id, next)} />
       ))}
       <form
         className="add-row"
@@ -56,12 +56,25 @@ export function Quantities({ drivers }: { drivers: Forecast['drivers'] }) {
   );
 }
 
-function QuantityRow({ id, driver, onChange }: { id: string; driver: Driver; onChange(driver: Driver | null): void }) {
-  const ratio = typeof driver === 'object' && 'per' in driver ? driver : null;
-  const value = ratio ? ratio.ratio : shaped(driver as Exclude<Driver, { per: string }>).start;
+interface QuantityRowProps {
+  id: string;
+  driver: Driver;
+  /** Quantities that others can be counted by: those that are not counted by others themselves, so that none goes in a circle. */
+  countable: readonly string[];
+  streams: readonly Stream[];
+  onChange(driver: Driver | null): void;
+}
+
+function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowProps) {
+  const ratio = isRatio(driver) ? driver : null;
+  const series = isRatio(driver) ? null : shaped(driver);
+  const value = ratio ? ratio.ratio : (series?.start ?? '0');
   const name = id.replaceAll('-', ' ');
-  const basis = (ratio?.per ?? 'month') as Basis;
-  const options = BASES.some((one) => one.value === basis) ? BASES : [...BASES, { value: basis, label: `for each of ${basis}` }];
+  const basis = ratio?.per ?? 'month';
+  const options = [...BASES, ...countable.filter((one) => one !== id && !BASES.some((base) => base.value === one)).map((one) => ({ value: one, label: `for each of ${one.replaceAll('-', ' ')}` }))];
+  const shown = options.some((one) => one.value === basis) ? options : [...options, { value: basis, label: `for each of ${basis}` }];
+  const changeSeries = (fields: Partial<Record<'start' | 'growth' | 'add', string | undefined>>) => onChange(withSeries(series ?? '0', fields));
+  const orNone = (text: string | null | undefined) => (text && Number(text) !== 0 ? text : undefined);
   return (
     <div className="quantity-row">
       <NumberField
@@ -69,20 +82,35 @@ function QuantityRow({ id, driver, onChange }: { id: string; driver: Driver; onC
         label={name}
         value={value}
         range={{ least: 0, most: 1e9, wanted: 'a number' }}
-        onChange={(next) =>
-          onChange(ratio ? { ...ratio, ratio: next ?? '0' } : withSeries(driver as Exclude<Driver, { per: string }>, { start: next ?? '0' }))
-        }
+        onChange={(next) => (ratio ? onChange({ ...ratio, ratio: next ?? '0' }) : changeSeries({ start: next ?? '0' }))}
       />
-      <ChoiceField
-        label={`${name}: counted`}
-        labelHidden
-        value={basis}
-        options={options}
-        onChange={(next) => onChange(next === 'month' ? value : { per: next, ratio: value })}
-      />
+      <ChoiceField label={`${name}: counted`} labelHidden value={basis} options={shown} onChange={(next) => onChange(next === 'month' ? value : { per: next, ratio: value, ...(ratio?.streams ? { streams: ratio.streams } : {}) })} />
+      {series && (
+        <>
+          <NumberField fieldKey={`quantity.${id}.add`} label={`${name}: more each month`} labelHidden prefix="+" suffix="each month" value={series.add ?? '0'} range={{ least: -1e9, most: 1e9, wanted: 'a number such as 45' }} onChange={(add) => changeSeries({ add: orNone(add) })} />
+          <NumberField fieldKey={`quantity.${id}.growth`} label={`${name}: growth`} labelHidden prefix="+" suffix="% a month" value={series.growth ?? '0'} range={{ least: -100, most: 1000, wanted: 'a percentage a month' }} onChange={(growth) => changeSeries({ growth: orNone(growth) })} />
+        </>
+      )}
+      {ratio && streams.length > 1 && (ratio.per === 'orders' || ratio.per === 'sales') && (
+        <ChoicesField
+          label={`${name}: of which streams`}
+          labelHidden
+          values={ratio.streams ?? []}
+          options={streams.map((stream) => ({ value: stream.id, label: stream.label || stream.id }))}
+          placeholder="of all streams"
+          onChange={(chosen) => {
+            const { streams: _former, ...rest } = ratio;
+            onChange(chosen.length > 0 ? { ...rest, streams: chosen } : rest);
+          }}
+        />
+      )}
       <Button type="text" size="small" aria-label={`Remove ${name}`} onClick={() => onChange(null)}>
         remove
       </Button>
     </div>
   );
+}
+
+function isRatio(driver: Driver): driver is Extract<Driver, { per: string }> {
+  return typeof driver === 'object' && 'per' in driver;
 }

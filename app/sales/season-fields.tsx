@@ -1,7 +1,13 @@
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { NumberField } from '../components/number-field';
+import { useWriter } from '../locale/locale';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-const TALLEST = 44;
+const LONG_MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+/** Height of the drawing in pixels. */
+const HEIGHT = 112;
+const MOST = 100;
+const STEPS: Readonly<Record<string, number>> = { ArrowUp: 0.05, ArrowRight: 0.05, ArrowDown: -0.05, ArrowLeft: -0.05, PageUp: 0.25, PageDown: -0.25 };
 
 interface SeasonFieldsProps {
   streamId: string;
@@ -10,33 +16,94 @@ interface SeasonFieldsProps {
   onChange(season: string[] | undefined): void;
 }
 
-/** How strong each month of the year is: 1 is an average month, 1.5 half as much again. */
+/** How strong each month of the year is: drawn by dragging twelve bars, or typed. 1 is an average month. */
 export function SeasonFields({ streamId, season, onChange }: SeasonFieldsProps) {
   const factors = MONTHS.map((_, month) => season?.[month] ?? '1');
-  const most = Math.max(...factors.map(Number), 1);
+  const highest = Math.max(2, ...factors.map((factor) => Number(factor) * 1.15));
+  // While a bar is drawn the scale stands still, or it would run away under the pointer.
+  const [held, setHeld] = useState<number | null>(null);
+  const top = held ?? highest;
   const change = (month: number, value: string) => {
     const changed = factors.map((factor, index) => (index === month ? value : factor));
     onChange(changed.every((factor) => Number(factor) === 1) ? undefined : changed);
   };
+  const isAllZero = factors.every((factor) => Number(factor) === 0);
   return (
     <fieldset className="season">
       <legend>
-        Season <span className="quiet">1 is an average month, 1.5 half as many orders again</span>
+        Season <span className="quiet">1 is an average month, 1.5 half as many orders again; drag the bars, or type</span>
       </legend>
       <div className="season-months">
         {MONTHS.map((name, month) => (
           <span key={name} className="season-month">
-            <span className="season-bar" aria-hidden="true" style={{ height: `${(Number(factors[month]) / most) * TALLEST}px` }} />
-            <NumberField
-              fieldKey={`stream.${streamId}.season.${month}`}
-              label={name}
-              value={factors[month]}
-              range={{ least: 0, most: 100, wanted: 'a factor such as 1.5' }}
-              onChange={(value) => change(month, value ?? '1')}
-            />
+            <SeasonBar name={LONG_MONTHS[month] ?? name} factor={Number(factors[month])} top={top} onHold={(isHeld) => setHeld(isHeld ? highest : null)} onChange={(factor) => change(month, factor)} />
+            <NumberField fieldKey={`stream.${streamId}.season.${month}`} label={name} value={factors[month]} range={{ least: 0, most: MOST, wanted: 'a factor such as 1.5' }} onChange={(value) => change(month, value ?? '1')} />
           </span>
         ))}
       </div>
+      {isAllZero && (
+        <p className="field-problem" role="alert">
+          A season of zeros leaves no orders in any month, except in months set by hand. Raise a month, or type 1 everywhere.
+        </p>
+      )}
     </fieldset>
   );
+}
+
+interface SeasonBarProps {
+  name: string;
+  factor: number;
+  top: number;
+  onHold(isHeld: boolean): void;
+  onChange(factor: string): void;
+}
+
+function SeasonBar({ name, factor, top, onHold, onChange }: SeasonBarProps) {
+  const write = useWriter();
+  const track = useRef<HTMLSpanElement>(null);
+  const drawn = (event: PointerEvent) => {
+    const box = track.current?.getBoundingClientRect();
+    if (!box) return;
+    const share = (box.bottom - event.clientY) / box.height;
+    onChange(rounded(share * top));
+  };
+  const press = (event: KeyboardEvent) => {
+    const step = STEPS[event.key];
+    const next = event.key === 'Home' ? 0 : event.key === 'End' ? 1 : step === undefined ? null : factor + step;
+    if (next === null) return;
+    event.preventDefault();
+    onChange(rounded(next));
+  };
+  return (
+    <span
+      ref={track}
+      className="season-track"
+      style={{ height: HEIGHT }}
+      role="slider"
+      tabIndex={0}
+      aria-label={`Season, ${name}`}
+      aria-orientation="vertical"
+      aria-valuemin={0}
+      aria-valuemax={MOST}
+      aria-valuenow={factor}
+      aria-valuetext={write.number(String(factor))}
+      onKeyDown={press}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        onHold(true);
+        drawn(event);
+      }}
+      onPointerMove={(event) => event.currentTarget.hasPointerCapture(event.pointerId) && drawn(event)}
+      onPointerUp={() => onHold(false)}
+      onPointerCancel={() => onHold(false)}
+    >
+      <span className="season-average" style={{ bottom: `${(1 / top) * 100}%` }} />
+      <span className="season-bar" style={{ height: `${Math.min(1, factor / top) * 100}%` }} />
+    </span>
+  );
+}
+
+/** Drawn factors go in steps of a twentieth. */
+function rounded(factor: number): string {
+  return String(Math.round(Math.max(0, Math.min(MOST, factor)) * 20) / 20);
 }

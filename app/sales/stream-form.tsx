@@ -1,11 +1,11 @@
 import { Button } from 'antd';
 import type { Stream } from '#core/decision-file/forecast-schema';
-import { isHomeAndAbroad, shaped, shareAbroad, type ShapedSeries, withForecast, withKind, withSeries, withShareAbroad, withStream } from '#core/decision/edit-forecast';
+import { shaped, type ShapedSeries, withForecast, withKind, withSeries, withStream } from '#core/decision/edit-forecast';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
-import { SeasonFields } from './season-fields';
+import { StreamDetails } from './stream-details';
 
 const KINDS: ReadonlyArray<{ value: Stream['kind']; label: string }> = [
   { value: 'goods', label: 'goods' },
@@ -13,9 +13,13 @@ const KINDS: ReadonlyArray<{ value: Stream['kind']; label: string }> = [
   { value: 'service', label: 'services' },
   { value: 'subscription', label: 'subscriptions' },
 ];
+const CHANNELS = [
+  { value: 'own-site', label: 'on your own site' },
+  { value: 'in-person', label: 'in person' },
+  { value: 'marketplace', label: 'on a marketplace' },
+];
 const AMOUNT = { least: 0, most: 1e9 };
 const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
-const GROWTH = { least: -100, most: 1000, wanted: 'a percentage a month, such as 1.5' };
 
 /** One stream of expected sales: two figures first, the rest on request. */
 export function StreamForm({ stream, currency, only }: { stream: Stream; currency: string; only: boolean }) {
@@ -26,7 +30,6 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
     edits.decision(`stream.${id}.${field}`, `${label}, ${name}`, (one) => withForecast(one, (forecast) => withStream(forecast, id, recipe)));
   const changeOrders = (field: string, label: string, fields: Partial<ShapedSeries>) =>
     change(field, label, (one) => ({ ...one, orders: withSeries(one.orders, fields) }));
-  const growth = (value: string | null | undefined) => (value && Number(value) !== 0 ? { growth: value } : { growth: undefined });
   const orders = shaped(stream.orders);
   const { subscribers } = stream;
   const joins = shaped(subscribers?.joins);
@@ -35,6 +38,7 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
     <section className="stream" aria-label={name}>
       <div className="stream-head">
         <TextField label="What is sold" value={stream.label} onChange={(label) => change('label', 'the name', (one) => ({ ...one, label }))} />
+        <ChoiceField label="Sold" value={stream.channel ?? 'own-site'} options={channelOptions(stream)} onChange={(channel) => change('channel', 'where it is sold', (one) => ({ ...one, channel }))} />
         <ChoiceField label="Kind" value={stream.kind} options={KINDS} onChange={(kind) => change('kind', 'the kind', (one) => withKind(one, kind))} />
         {!only && (
           <Button type="text" size="small" onClick={() => change('removed', 'removed', () => null)} aria-label={`Remove ${name}`}>
@@ -91,56 +95,12 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
           onChange={(start) => change('order-value', 'order value', (one) => ({ ...one, orderValue: withSeries(one.orderValue, { start: start ?? '0' }) }))}
         />
       </div>
-      <details className="stream-more">
-        <summary>Growth, season, cards, refunds, margin</summary>
-        <div className="form-grid">
-          <NumberField
-            fieldKey={`stream.${id}.growth`}
-            label={subscribers ? 'Joins grow by' : 'Orders grow by'}
-            suffix="% a month"
-            value={(subscribers ? joins.growth : orders.growth) ?? '0'}
-            range={GROWTH}
-            onChange={(value) =>
-              subscribers
-                ? change('growth', 'growth', (one) => ({ ...one, subscribers: { ...subscribers, joins: withSeries(subscribers.joins, growth(value)) } }))
-                : changeOrders('growth', 'growth', growth(value))
-            }
-          />
-          {isHomeAndAbroad(stream) && (
-            <NumberField
-              fieldKey={`stream.${id}.abroad`}
-              label="Paid with cards from abroad"
-              suffix="% of orders"
-              value={shareAbroad(stream)}
-              range={SHARE}
-              onChange={(value) => change('abroad', 'cards from abroad', (one) => withShareAbroad(one, value ?? '0'))}
-            />
-          )}
-          <NumberField
-            fieldKey={`stream.${id}.refunds`}
-            label="Refunded"
-            suffix="% of orders"
-            value={stream.refunds ?? '0'}
-            range={SHARE}
-            onChange={(refunds) => change('refunds', 'refunds', (one) => ({ ...one, refunds: refunds ?? '0' }))}
-          />
-          <NumberField
-            fieldKey={`stream.${id}.margin`}
-            label="Left after the goods themselves"
-            suffix="% of sales"
-            value={stream.margin ?? '100'}
-            range={SHARE}
-            onChange={(margin) => change('margin', 'margin', (one) => ({ ...one, margin: margin ?? '100' }))}
-          />
-        </div>
-        {!subscribers && (
-          <SeasonFields
-            streamId={id}
-            season={orders.season}
-            onChange={(season) => changeOrders('season', 'the season', { season })}
-          />
-        )}
-      </details>
+      <StreamDetails stream={stream} currency={currency} onChange={change} />
     </section>
   );
+}
+
+/** The usual places of selling, and the stream's own if it is another. */
+function channelOptions({ channel }: Stream) {
+  return channel === undefined || CHANNELS.some(({ value }) => value === channel) ? CHANNELS : [...CHANNELS, { value: channel, label: channel.replaceAll('-', ' ') }];
 }

@@ -1,6 +1,7 @@
 import { homedir } from 'node:os';
 import { join } from 'node:path';
 import type { Kysely } from 'kysely';
+import { removeDeleted } from '#data/decision-list';
 import { openDatabase } from '#data/open-database';
 import type { Database } from '#data/schema';
 import { loadDemo } from './demo.server';
@@ -20,6 +21,7 @@ export function database(): Promise<Kysely<Database>> {
 
 async function open(): Promise<Kysely<Database>> {
   const db = await openDatabase(join(dataFolder(), 'venalis.db'));
+  await removeDeleted(db, new Date());
   const demo = process.env['VENALIS_DEMO'];
   if (demo) await loadDemo(db, demo);
   return db;

@@ -1,7 +1,10 @@
 import { expect, it } from 'vitest';
 import { assembleDecisionFile } from '#core/decision/assemble';
 import { priceDecision } from '#core/comparison/decision-result';
-import { createDecision, listDecisions, loadWorkbench } from '#data/decisions';
+import { askedVendors, unansweredOf } from '#core/needs/answers';
+import { trialResult } from '#core/qualities/trial';
+import { listDecisions } from '#data/decision-list';
+import { createDecision, loadWorkbench } from '#data/decisions';
 import { openDatabase } from '#data/open-database';
 import { loadDemo } from './demo.server';
 
@@ -18,7 +21,16 @@ it('the demo holds a decision with at least six candidates of different kinds ov
   const { result } = priceDecision(file);
   expect(result.candidates.length).toBeGreaterThanOrEqual(6);
   expect(result.cheapest).toBe('A');
-  expect(new Set(file.offers.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(5);
+  expect(file.offers.length).toBeGreaterThanOrEqual(10);
+  expect(new Set(file.offers.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(8);
+  const { needs = [], tasks = [], vendors = {} } = saved.bench.decision;
+  expect(needs.length).toBeGreaterThanOrEqual(14);
+  expect(needs.every(({ why }) => why !== undefined)).toBe(true);
+  const open = askedVendors(saved.bench.sheets).reduce((sum, { plans }) => sum + unansweredOf(needs, plans), 0);
+  expect(open).toBeGreaterThan(0);
+  const measured = Object.values(vendors).flatMap(({ measurements = [] }) => measurements);
+  expect(measured.map(({ requests, loadMs }) => [requests, loadMs])).toEqual([[28, 1640], [51, 3121], [33, 2210]]);
+  expect(Object.values(vendors).filter((notes) => trialResult(tasks, notes).tried > 0).length).toBeGreaterThanOrEqual(3);
   expect(saved.bench.sheets.every(({ sheet }) => sheet.seen !== undefined)).toBe(true);
 });
 

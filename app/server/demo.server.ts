@@ -2,36 +2,60 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Kysely } from 'kysely';
 import * as z from 'zod';
-import { createDecision, listDecisions } from '#data/decisions';
+import { listDecisions } from '#data/decision-list';
+import { createDecision } from '#data/decisions';
 import type { Database } from '#data/schema';
+import { type Decision, decisionSchema } from '#core/decision/decision-schema';
 import type { PriceSheet } from '#core/decision/price-sheet';
+import { sheetNotesFields } from '#core/decision/sheet-notes';
 import { takeApart } from '#core/decision/take-apart';
 import { readDecisionFile } from '#core/decision-file/read';
+import type { Measurement } from '#core/page-speed/measurement';
+import { readRecording } from '#core/page-speed/read-recording';
 import { newId } from '../workbench/new-id';
 
-const SEEN_FILE = 'price-sheets-seen.json';
+const NOTES_FILE = 'price-sheets-noted.json';
+const DECISIONS_FILE = 'decisions-noted.json';
+const RECORDINGS = 'page-speed';
 
 /**
  * Loads the decision files of the demo into an empty database; one that holds decisions is left alone.
  *
- * @param folder - decision files, and beside them on which day each price sheet was seen, by its id
+ * @param folder - decision files; beside them what is noted about each price sheet, by its id; what a decision file
+ * does not hold (needs with their reasons, qualities, the trial diary), by the file's name; and recordings of vendors'
+ * pages, named after their offers
  * @throws RefusedFileError if a file breaks the format's rules
  */
 export async function loadDemo(db: Kysely<Database>, folder: string): Promise<void> {
   if ((await listDecisions(db)).length > 0) return;
-  const seen = z.record(z.string(), z.iso.date()).parse(readJson(join(folder, SEEN_FILE)));
-  const files = readdirSync(folder).filter((name) => name.endsWith('.json') && name !== SEEN_FILE);
-  for (const name of files.sort()) {
-    const bench = takeApart(readDecisionFile(readJson(join(folder, name))), newId);
-    const sheets = bench.sheets.map((used) => ({ ...used, sheet: withSeen(used.sheet, seen) }));
-    await createDecision(db, name.replace(/\.json$/, ''), { ...bench, sheets }, new Date().toISOString());
+  const noted = z.record(z.string(), z.strictObject(sheetNotesFields)).parse(readJson(join(folder, NOTES_FILE)));
+  const beside = z.record(z.string(), decisionSchema.partial()).parse(readJson(join(folder, DECISIONS_FILE)));
+  const recordings = readRecordings(join(folder, RECORDINGS));
+  const files = readdirSync(folder).filter((name) => name.endsWith('.json') && name !== NOTES_FILE && name !== DECISIONS_FILE);
+  for (const file of files.sort()) {
+    const name = file.replace(/\.json$/, '');
+    const bench = takeApart(readDecisionFile(readJson(join(folder, file))), newId);
+    const sheets = bench.sheets.map((used) => ({ ...used, sheet: withNotes(used.sheet, noted) }));
+    const decision = decisionSchema.parse({ ...bench.decision, ...beside[name] });
+    await createDecision(db, name, { decision: withRecordings(decision, recordings), sheets }, new Date().toISOString());
   }
 }
 
-function withSeen(sheet: PriceSheet, seen: Record<string, string>): PriceSheet {
+/** Recordings of pages by the offer that they are of: `tidewrack.har`. */
+function readRecordings(folder: string): ReadonlyMap<string, Measurement> {
+  const files = readdirSync(folder).filter((name) => name.endsWith('.har'));
+  return new Map(files.map((file) => [file.replace(/\.har$/, ''), readRecording(readFileSync(join(folder, file), 'utf8'), file, newId())]));
+}
+
+function withRecordings(decision: Decision, recordings: ReadonlyMap<string, Measurement>): Decision {
+  const vendors = { ...decision.vendors };
+  for (const [offer, measurement] of recordings) vendors[offer] = { ...vendors[offer], measurements: [measurement] };
+  return { ...decision, vendors };
+}
+
+function withNotes(sheet: PriceSheet, noted: Readonly<Record<string, object>>): PriceSheet {
   const id = sheet.kind === 'offer' ? sheet.offer.id : sheet.kind === 'processor' ? sheet.processor.id : sheet.addon.id;
-  const day = seen[id];
-  return day === undefined ? sheet : { ...sheet, seen: day };
+  return { ...sheet, ...noted[id] };
 }
 
 function readJson(path: string): unknown {

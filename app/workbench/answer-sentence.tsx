@@ -1,4 +1,7 @@
 import type { LineUpColumn } from '#core/comparison/line-up';
+import type { Workbench } from '#core/decision/workbench';
+import { contradictions } from '#core/needs/contradictions';
+import { featureWords } from '#core/needs/need-words';
 import { Link } from 'react-router';
 import { useWriter } from '../locale/locale';
 import { obstacleWords } from './obstacle-words';
@@ -16,8 +19,7 @@ export function AnswerSentence() {
         Nothing to compare yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what two plans cost</Link>, and the answer stands here.
       </p>
     );
-  if (!leader)
-    return <p className="answer">No candidate can be chosen as it is: each is outgrown, lacks something or rests on a price that is not known.</p>;
+  if (!leader) return <Nobody />;
   const name = <em>{leader.label}</em>;
   if (!runnerUp)
     return (
@@ -39,6 +41,22 @@ export function AnswerSentence() {
   );
 }
 
+/** Why nobody can be chosen, as far as all have it in common. */
+function Nobody() {
+  const { priced, state, decisionId } = useWorkbench();
+  const lacks = priced.lineUp.columns.map(({ result }) => [...result.missing, ...result.unclear]);
+  const shared = (lacks[0] ?? []).filter((feature) => lacks.every((each) => each.includes(feature)));
+  const needs = <Link to={`/decisions/${decisionId}/needs`}>needs</Link>;
+  if (contradictions(state.bench.decision.needs ?? []).some(({ isFatal }) => isFatal)) return <p className="answer">No candidate can be chosen: two of the {needs} contradict each other.</p>;
+  if (shared.length > 0)
+    return (
+      <p className="answer">
+        No candidate can be chosen: of none is it known that it meets “{shared.map(featureWords).join('”, “')}”. <Link to={`/decisions/${decisionId}/needs/answers`}>Find out</Link>, or change the {needs}.
+      </p>
+    );
+  return <p className="answer">No candidate can be chosen as it is: each is outgrown, lacks something or rests on a price that is not known.</p>;
+}
+
 /** From which level of sales on the answer is another one. */
 function NextChange() {
   const { salesScale, scale, state } = useWorkbench();
@@ -54,6 +72,17 @@ function NextChange() {
     <>
       Above {level} a month {label} does.
     </>
+  );
+}
+
+/** Limits of the cheapest candidate's plans that are marked as not known. */
+function limitsNotKnown({ decision, sheets }: Workbench, leader: LineUpColumn | null): string[] {
+  const plans = decision.candidates.find(({ id }) => id === leader?.id)?.plans ?? [];
+  return sheets.flatMap(({ sheet }) =>
+    Object.entries(sheet.marks ?? {}).flatMap(([place, mark]) => {
+      const [, part, quantity] = /^(\S+) limit (.+)$/.exec(place) ?? [];
+      return mark === 'not-known' && quantity !== undefined && plans.some(({ plan }) => plan === part) ? [quantity] : [];
+    }),
   );
 }
 
@@ -76,6 +105,7 @@ export function AnswerNotes() {
       text: `${label} may cost less: at least ${write.whole(result.total)}, but something on its price sheet is not known.`,
       to: 'sheets',
     })),
+    ...limitsNotKnown(state.bench, leader).map((quantity) => ({ key: `limit ${quantity}`, text: `${leader?.label} may be outgrown: its limit of ${quantity.replaceAll('-', ' ')} is not known.`, to: 'sheets' })),
     ...priced.heldBack.map(({ candidate, obstacle }) => ({
       key: `held ${candidate.id}`,
       text: `${candidate.id} ${candidate.label} is not priced: ${obstacleWords(obstacle)}.`,

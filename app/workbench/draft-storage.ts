@@ -25,9 +25,24 @@ export function keepUnread(decisionId: string, unread: Readonly<Record<string, U
   attempt(() => sessionStorage.setItem(unreadKey(decisionId), JSON.stringify(unread)));
 }
 
-/** Texts that fields could not read before a reload. */
+const halfTypedKey = (decisionId: string) => `venalis.half-typed.${decisionId}`;
+
+/** Keeps the text that a field is being typed with right now, as long as it is in no state to be taken; null forgets it. */
+export function keepHalfTyped(decisionId: string, typed: (Omit<Unread, 'problem'> & { key: string }) | null): void {
+  const { key = '', ...text } = typed ?? {};
+  const unread = typed && { [key]: { ...text, problem: 'Typed, and not taken over yet.' } };
+  attempt(() => (unread ? sessionStorage.setItem(halfTypedKey(decisionId), JSON.stringify(unread)) : sessionStorage.removeItem(halfTypedKey(decisionId))));
+}
+
+/** Texts that fields could not read before a reload, and one that was being typed when it came. */
 export function leftUnread(decisionId: string): Array<[key: string, unread: Unread]> {
-  const kept = attempt((): unknown => JSON.parse(sessionStorage.getItem(unreadKey(decisionId)) ?? '{}'));
+  const halfTyped = unreadIn(halfTypedKey(decisionId));
+  attempt(() => sessionStorage.removeItem(halfTypedKey(decisionId)));
+  return [...unreadIn(unreadKey(decisionId)), ...halfTyped];
+}
+
+function unreadIn(key: string): Array<[key: string, unread: Unread]> {
+  const kept = attempt((): unknown => JSON.parse(sessionStorage.getItem(key) ?? '{}'));
   if (typeof kept !== 'object' || kept === null) return [];
   return Object.entries(kept).filter((entry): entry is [string, Unread] => isUnread(entry[1]));
 }
@@ -35,6 +50,15 @@ export function leftUnread(decisionId: string): Array<[key: string, unread: Unre
 function isUnread(value: unknown): value is Unread {
   const fields = value as Partial<Record<keyof Unread, unknown>> | null;
   return typeof fields?.text === 'string' && typeof fields.problem === 'string' && typeof fields.label === 'string';
+}
+
+/** A text of several lines that counts only once it is taken over, such as a pricing page being typed. */
+export function keptText(key: string): { read(): string; keep(text: string): void } {
+  const at = `venalis.text.${key}`;
+  return {
+    read: () => attempt(() => sessionStorage.getItem(at)) ?? '',
+    keep: (text) => attempt(() => (text === '' ? sessionStorage.removeItem(at) : sessionStorage.setItem(at, text))),
+  };
 }
 
 /** Storage can be full, switched off or hold rubbish; then there is nothing to fall back on, and nothing else suffers. */

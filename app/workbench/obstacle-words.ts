@@ -1,4 +1,5 @@
 import type { Obstacle } from '#core/decision/assemble';
+import { featureWords } from '#core/needs/need-words';
 
 /** Why a candidate is not priced, in words. */
 export function obstacleWords(obstacle: Obstacle): string {
@@ -9,6 +10,8 @@ export function obstacleWords(obstacle: Obstacle): string {
       return `a fee counts ${obstacle.quantity.replaceAll('-', ' ')}, which expected sales do not state`;
     case 'stream':
       return 'a fee speaks of a stream of sales that this decision does not have';
+    case 'unwanted':
+      return `it has ${featureWords(obstacle.feature)}, which it must be without`;
     case 'gone':
       return `its ${obstacle.what === 'addon' ? 'add-on' : obstacle.what} is no longer on the price sheet`;
   }

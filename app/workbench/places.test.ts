@@ -17,12 +17,29 @@ const holds = (of: Workbench) => Object.fromEntries(placesOf(of, price(of), writ
 
 describe('placesOf', () => {
   it('says in a word what each place holds', () => {
-    expect(holds(bench)).toEqual({ frame: '24 months, EUR', sales: '3 streams · 6,428 a month', sheets: '6 sheets', 'line-up': '5 candidates', verdict: 'open' });
+    expect(holds(bench)).toEqual({
+      frame: '24 months, EUR',
+      sales: '3 streams · 6,428 a month',
+      needs: 'none yet',
+      sheets: '6 sheets',
+      qualities: 'none yet',
+      candidates: '5 put together',
+      'line-up': 'Marlpit Grow: 6,715',
+      fit: 'nothing weighed yet',
+      verdict: 'open',
+    });
+    const weighed = withDecision(bench, (decision) => ({
+      ...decision,
+      needs: [{ feature: 'gift-cards', level: 'want' }],
+      qualities: [{ id: 'ease', label: 'Ease', weight: '3', source: 'mark', worst: '1', best: '5' }],
+      followed: [{ candidate: 'A', offer: 'marlpit', seen: { on: '2026-11-25', made: 'x', total: '1' } }],
+    }));
+    expect(holds(weighed)).toMatchObject({ needs: '! 1 need · 5 to find out', qualities: '1 quality · 5 not known', candidates: '5, 1 follows a proposal', fit: '2 things weighed' });
   });
 
   it('says what is missing', () => {
     const empty: Workbench = { decision: { ...bench.decision, forecast: { streams: [] }, candidates: [] }, sheets: [] };
-    expect(holds(empty)).toMatchObject({ sales: '! nothing yet', sheets: '! none yet', 'line-up': '! 0 candidates' });
+    expect(holds(empty)).toMatchObject({ sales: '! nothing yet', sheets: '! none yet', 'line-up': '! nothing to choose yet', candidates: '! none yet' });
     const withoutRates = withDecision(bench, ({ rates: _rates, ...decision }) => decision);
     expect(holds(withoutRates)).toMatchObject({ frame: '! a rate is wanted' });
   });

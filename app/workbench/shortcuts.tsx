@@ -58,8 +58,12 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
             <dd>on a figure: how it came about</dd>
           </div>
           <div>
+            <dt>arrows, Enter, F2, Space</dt>
+            <dd>on a price sheet: move, edit a cell, go through not known, nothing, no limit, not offered; typing begins a figure</dd>
+          </div>
+          <div>
             <dt>?</dt>
-            <dd>in a price field: not known; elsewhere: this list</dd>
+            <dd>in a price: not known; outside text fields: this list</dd>
           </div>
         </dl>
         <form method="dialog">

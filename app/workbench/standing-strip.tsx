@@ -7,7 +7,7 @@ import { useWorkbench } from './workbench-context';
 
 /** In view at every place: the level of sales, who is cheapest at which level, and the answer in a sentence. */
 export function StandingStrip() {
-  const { priced, atForecast, scale, setScale } = useWorkbench();
+  const { priced, atForecast, scale, setScale, version } = useWorkbench();
   const write = useWriter();
   const isTrying = scale !== 1;
   useEscape(isTrying, () => setScale(1));
@@ -23,7 +23,7 @@ export function StandingStrip() {
             </Button>
           </span>
         ) : (
-          <span>sales a month, on average</span>
+          <span>{version === 'expected' ? 'sales a month, on average' : `sales a month, ${version}`}</span>
         )}
       </div>
       <div className="standing-answer">

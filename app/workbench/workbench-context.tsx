@@ -1,12 +1,18 @@
 import { createContext, type ReactNode, useContext, useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useLocation } from 'react-router';
 import { assembleDecisionFile, type HeldBack } from '#core/decision/assemble';
-import type { Workbench } from '#core/decision/workbench';
+import { benchInVersion, type Workbench } from '#core/decision/workbench';
+import type { DecisionFile } from '#core/decision-file/schema';
+import type { VersionName } from '#core/forecast/versions';
 import { decimal } from '#core/amount/decimal';
 import { type AverageMonth, averageMonth } from '#core/comparison/average-sales';
 import { type PricedDecision, priceDecision } from '#core/comparison/decision-result';
 import { type LineUp, lineUp } from '#core/comparison/line-up';
 import { type SalesScale, salesScale } from '#core/comparison/sales-scale';
 import { draftStorage, keepUnread, leftDraft, leftUnread } from './draft-storage';
+import { withFollowed } from '#core/proposals/followed';
+import { useWorkedOut, type Worked } from './use-worked-out';
+import { useAfterPaint } from './use-after-paint';
 import { httpTransport } from './http-transport';
 import type { Saved } from './saved';
 import { createWorkbenchStore, type WorkbenchState, type WorkbenchStore } from './workbench-store';
@@ -22,6 +28,7 @@ export interface Priced {
 interface Open {
   readonly decisionId: string;
   readonly store: WorkbenchStore;
+  /** What is kept, with candidates that follow a proposal made of what is proposed now. */
   readonly state: WorkbenchState;
   /** What everything comes to at the level of sales that is being looked at. */
   readonly priced: Priced;
@@ -32,17 +39,30 @@ interface Open {
   /** The level of sales being looked at, as a multiple of the forecast; 1 is the forecast. */
   readonly scale: number;
   setScale(scale: number): void;
+  /** Which version of expected sales every screen shows. */
+  readonly version: VersionName;
+  setVersion(version: VersionName): void;
 }
 
 const OpenWorkbench = createContext<Open | null>(null);
+/** Apart from the rest, so that only those who show it are drawn again when it comes. */
+const WorkedOut = createContext<Worked | null>(null);
 
 /** Holds the open decision and what is computed from it, for the screens below. */
 export function WorkbenchProvider({ decisionId, saved, children }: { decisionId: string; saved: Saved; children: ReactNode }) {
   const [store] = useState(() => createWorkbenchStore(saved, httpTransport(decisionId), draftStorage(decisionId)));
-  const state = useSyncExternalStore(store.subscribe, store.state, store.state);
+  const kept = useSyncExternalStore(store.subscribe, store.state, store.state);
   const [scale, setScale] = useState(1);
-  const atForecast = useMemo(() => price(state.bench), [state.bench]);
-  const priced = useMemo(() => (scale === 1 ? atForecast : priceAt(state.bench, scale)), [state.bench, atForecast, scale]);
+  const [version, setVersion] = useState<VersionName>('expected');
+  const worked = useWorkedOut(kept.bench);
+  const proposals = worked.proposals;
+  const live = useMemo(() => withFollowed(kept.bench, proposals), [kept.bench, proposals]);
+  const state = useMemo(() => (live === kept.bench ? kept : { ...kept, bench: live }), [kept, live]);
+  // On a price sheet the cell is painted first, the totals right after it; elsewhere the totals are what is looked at.
+  const settledBench = useAfterPaint(live);
+  const bench = useLocation().pathname.includes('/sheets/') ? settledBench : live;
+  const atForecast = useMemo(() => price(bench, version), [bench, version]);
+  const priced = useMemo(() => (scale === 1 ? atForecast : priceAt(benchInVersion(bench, version), scale)), [bench, atForecast, scale, version]);
   useEffect(() => store.receive(saved), [store, saved]);
   useEffect(() => resumeWhatWasLeft(decisionId, store), [decisionId, store]);
   useEffect(() => keepUnread(decisionId, state.unread), [decisionId, state.unread]);
@@ -50,10 +70,14 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
   const settled = useDeferredValue(atForecast);
   const sales = useMemo(() => scaleOf(settled), [settled]);
   const open = useMemo(
-    () => ({ decisionId, store, state, priced, atForecast, salesScale: sales, scale, setScale }),
-    [decisionId, store, state, priced, atForecast, sales, scale],
+    () => ({ decisionId, store, state, priced, atForecast, salesScale: sales, scale, setScale, version, setVersion }),
+    [decisionId, store, state, priced, atForecast, sales, scale, version],
   );
-  return <OpenWorkbench value={open}>{children}</OpenWorkbench>;
+  return (
+    <OpenWorkbench value={open}>
+      <WorkedOut value={worked}>{children}</WorkedOut>
+    </OpenWorkbench>
+  );
 }
 
 /** The open decision. */
@@ -63,13 +87,34 @@ export function useWorkbench(): Open {
   return open;
 }
 
+/** What is worked out beside the interface: proposals, what is to find out, how stable the fit is. */
+export function useWorked(): Worked {
+  const worked = useContext(WorkedOut);
+  if (!worked) throw new Error('No decision is open here');
+  return worked;
+}
+
 /** Benches never change; what one comes to is worked out once for as long as it is in use. */
-const pricedBenches = new WeakMap<Workbench, Priced>();
+const pricedBenches = new WeakMap<Workbench, Map<VersionName, Priced>>();
+
+/** The last decision file of each version, written out: what changes only reasons, notes and names of needs costs nothing. */
+const lastPriced = new Map<VersionName, { readonly written: string; readonly priced: Priced }>();
 
 /** Prices a bench the same way on the server and in the browser. */
-export function price(bench: Workbench): Priced {
-  const priced = pricedBenches.get(bench) ?? priceAt(bench, 1);
-  pricedBenches.set(bench, priced);
+export function price(bench: Workbench, version: VersionName = 'expected'): Priced {
+  const versions = pricedBenches.get(bench) ?? new Map<VersionName, Priced>();
+  const priced = versions.get(version) ?? pricedOnce(benchInVersion(bench, version), version);
+  pricedBenches.set(bench, versions.set(version, priced));
+  return priced;
+}
+
+function pricedOnce(bench: Workbench, version: VersionName): Priced {
+  const { file, heldBack } = assembleDecisionFile(bench);
+  const written = JSON.stringify([file, heldBack]);
+  const last = lastPriced.get(version);
+  if (last?.written === written) return last.priced;
+  const priced = pricedFile(file, heldBack, 1);
+  lastPriced.set(version, { written, priced });
   return priced;
 }
 
@@ -87,6 +132,10 @@ function scaleOf(of: Priced): SalesScale | null {
 /** What a bench comes to at a multiple of its forecast. */
 function priceAt(bench: Workbench, scale: number): Priced {
   const { file, heldBack } = assembleDecisionFile(bench);
+  return pricedFile(file, heldBack, scale);
+}
+
+function pricedFile(file: DecisionFile, heldBack: readonly HeldBack[], scale: number): Priced {
   const priced = priceDecision(file, decimal(scale));
   return { priced, lineUp: lineUp(priced), average: averageMonth(file, priced.result), heldBack };
 }

@@ -33,6 +33,8 @@ export interface Unread {
   readonly problem: string;
   /** The field's name, as it is shown beside figures that rest on its last good value. */
   readonly label: string;
+  /** Of a price sheet's cell: whether it stands for the figure alone, so that what else belongs to it stays. */
+  readonly replaces?: 'figure' | 'all';
 }
 
 /** Changes that are not kept by the server yet, as they survive a reload. */

@@ -20,6 +20,16 @@ export function addMonths(month: Month, count: number): Month {
 }
 
 /**
+ * How many months one month is after another; negative if it is before.
+ *
+ * @example monthsBetween('2027-01', '2027-06') // 5
+ */
+export function monthsBetween(from: Month, to: Month): number {
+  const [[fromYear, fromOrdinal], [toYear, toOrdinal]] = [parts(from), parts(to)];
+  return (toYear - fromYear) * 12 + toOrdinal - fromOrdinal;
+}
+
+/**
  * The months of a horizon, in order.
  *
  * @example monthsFrom('2027-12', 2) // ['2027-12', '2028-01']

@@ -1,6 +1,7 @@
 import { type Decimal, decimal, ONE } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { DecisionFile } from '../decision-file/schema';
+import { type Proposal, proposals } from '../proposals/propose';
 import { cheapestRoute, type Route } from '../route/cheapest-route';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { type BreakEven, breakEvens, type CheapestAt, cheapestAt, compileCandidates } from './scale-questions';
@@ -18,10 +19,11 @@ export interface DecisionResult {
   candidates: CandidateResult[];
   cheapest: string | null;
   mostKept: string | null;
-  /** Answers to the questions that the file asks (decision file §8 and §9). */
+  /** Answers to the questions that the file asks (decision file §8 to §10). */
   breakEven?: BreakEven[];
   cheapestAt?: CheapestAt[];
   route?: Route | null;
+  proposals?: Proposal[];
 }
 
 /** A decision priced in full: the result and the ledgers it was derived from. */
@@ -65,7 +67,7 @@ function best(results: readonly CandidateResult[], isBetter: (a: CandidateResult
 
 /**
  * Answers everything a decision file asks: the totals, and where it asks for them break-evens and who is cheapest
- * at which scale (decision file §7 to §9).
+ * at which scale, the cheapest route, and proposals (decision file §7 to §10).
  */
 export function answerDecision(file: DecisionFile): DecisionResult {
   const { pricing, result } = priceDecision(file);
@@ -74,10 +76,12 @@ export function answerDecision(file: DecisionFile): DecisionResult {
   const breakEven = breakEvens(pricing, compiled);
   const cheapest = cheapestAt(pricing, compiled);
   const route = cheapestRoute(pricing);
+  const proposed = proposals(pricing);
   return {
     ...result,
     ...(breakEven ? { breakEven } : {}),
     ...(cheapest ? { cheapestAt: cheapest } : {}),
     ...(route === undefined ? {} : { route }),
+    ...(proposed ? { proposals: proposed } : {}),
   };
 }

@@ -1,4 +1,4 @@
-import { ONE } from '../amount/decimal';
+import { ONE, ZERO } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { Month } from '../calendar/month';
 import type { Pricing } from '../pricing/pricing';
@@ -9,6 +9,8 @@ export interface ForecastMonth {
   /** Orders of each stream in file order, 1 place. */
   readonly orders: readonly string[];
   readonly allOrders: string;
+  /** Sales of each stream in file order, base currency. */
+  readonly streamSales: readonly string[];
   /** All sales, base currency. */
   readonly sales: string;
   /** Sales as a share of the best month's, 0 to 1, for a bar. */
@@ -24,7 +26,8 @@ export function forecastTable(pricing: Pricing): ForecastMonth[] {
     const sales = forecast.sales[index];
     return {
       month,
-      orders: forecast.streams.map((stream) => (stream.orders[index] ?? ONE).toFixed(1)),
+      orders: forecast.streams.map((stream) => (stream.orders[index] ?? ZERO).toFixed(1)),
+      streamSales: forecast.streams.map((stream) => moneyText(roundMoney((stream.orders[index] ?? ZERO).times(stream.orderValue[index] ?? ZERO), currency), currency)),
       allOrders: forecast.orders[index]?.toFixed(1) ?? '0.0',
       sales: sales ? moneyText(roundMoney(sales, currency), currency) : '0',
       ofBest: best > 0 && sales ? sales.toNumber() / best : 0,

@@ -30,9 +30,18 @@ export function readDecisionFile(document: unknown): DecisionFile {
  * @example readDecisionText('{') // throws: document: found a text that is not JSON (…); JSON is wanted
  */
 export function readDecisionText(text: string): DecisionFile {
+  return readDecisionFile(parseDocument(text));
+}
+
+/**
+ * The text of a file as a document.
+ *
+ * @throws RefusedFileError for a text that is no JSON, or too long
+ */
+export function parseDocument(text: string): unknown {
   if (text.length > LONGEST_FILE)
     throw new RefusedFileError([{ path: '', found: `${text.length} characters`, wanted: `at most ${LONGEST_FILE} are wanted` }]);
-  return readDecisionFile(parseJson(text));
+  return parseJson(text);
 }
 
 function parseJson(text: string): unknown {

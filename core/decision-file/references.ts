@@ -184,6 +184,10 @@ function checkQuestions(file: DecisionFile, check: Checker): void {
     pair.forEach((id, side) => check.exists(id, candidates, ['breakEven', 'pairs', index, side], 'candidate')),
   );
   file.route?.candidates.forEach((id, index) => check.exists(id, candidates, ['route', 'candidates', index], 'candidate'));
+  const offers = new Set(file.offers.map(({ id }) => id));
+  file.propose?.offers?.forEach((id, index) => check.exists(id, offers, ['propose', 'offers', index], 'offer'));
+  const processors = new Set(['own', ...(file.processors ?? []).map(({ id }) => id)]);
+  file.propose?.payments?.forEach((id, index) => check.exists(id, processors, ['propose', 'payments', index], 'processor'));
   check.unique((file.route?.candidates ?? []).map((id, index) => [id, ['route', 'candidates', index]]));
   for (const question of ['breakEven', 'cheapestAt'] as const) {
     const asked = file[question];

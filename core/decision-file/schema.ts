@@ -18,7 +18,7 @@ export const frameFields = {
   hourValue: amount.optional(),
 };
 
-/** Questions a file may ask besides the totals (decision file §8 and §9). Proposals follow with their rules. */
+/** Questions a file may ask besides the totals (decision file §8 to §10). */
 export const questionFields = {
   breakEven: z.strictObject({ pairs: z.array(z.tuple([slug, slug])), ...scaleRange }).optional(),
   cheapestAt: z.strictObject(scaleRange).optional(),
@@ -28,6 +28,13 @@ export const questionFields = {
       within: amount,
       between: amount,
       moves: wholeNumber(0, 120).optional(),
+    })
+    .optional(),
+  propose: z
+    .strictObject({
+      offers: z.array(slug).optional(),
+      /** `own`, or ids of processors. */
+      payments: z.array(slug).min(1, 'at least one processor, or "own", is wanted').optional(),
     })
     .optional(),
 };

@@ -1,6 +1,11 @@
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { Addon, Charge, Offer, Plan, Processor, SharedAddon } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
+import { answeringFeatures, demandedQuantities, isThere, needsForFile } from '../needs/file-needs';
+import type { DecisionNeed } from '../needs/need-schema';
+import { featuresTogether, withOwned } from './owned';
+import type { PriceSheet } from './price-sheet';
+import { placeOf } from '../price-sheet/parts';
 import type { Workbench } from './workbench';
 
 /** Why something cannot be priced yet. */
@@ -12,7 +17,9 @@ export type Obstacle =
   /** A charge speaks of a stream of sales that the decision does not have. */
   | { kind: 'stream'; stream: string }
   /** A plan, term, add-on or processor that the candidate uses is not on any sheet. */
-  | { kind: 'gone'; what: 'plan' | 'term' | 'addon' | 'processor' };
+  | { kind: 'gone'; what: 'plan' | 'term' | 'addon' | 'processor' }
+  /** It has, through one of several parts, what it must be without. */
+  | { kind: 'unwanted'; feature: string };
 
 /** A candidate that cannot be priced yet, with the reason. */
 export interface HeldBack {
@@ -33,7 +40,9 @@ export interface Assembled {
  * everything else keeps its figures. Without such gaps the file holds everything.
  */
 export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled {
-  const { choice: _choice, candidates, ...frame } = decision;
+  const { choice: _choice, versions: _versions, qualities: _qualities, tasks: _tasks, vendors: _vendors, followed: _followed, owned = [], candidates, needs: kept, ...frame } = decision;
+  const needs = kept ?? [];
+  const demanded = demandedQuantities(needs, decision.start, decision.months, limitedQuantities(sheets), decision.forecast.drivers ?? {});
   const obstacles = new Map<string, Obstacle>();
   const whole = sheets.map((used) => used.sheet);
   const usable = <Part extends Plan | Addon | SharedAddon | Processor>(part: Part, key: string): boolean => {
@@ -46,7 +55,7 @@ export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled
   const processors: Processor[] = [];
   for (const sheet of whole) {
     if (sheet.kind === 'offer') {
-      const { addons: own, ...offer } = sheet.offer;
+      const { addons: own, ...offer } = answering(sheet.offer, sheet.marks, needs, demanded);
       const plans = offer.plans.filter((plan) => usable(plan, 'plan'));
       offers.push({ ...offer, plans, ...(own ? { addons: own.filter((addon) => usable(addon, 'addon')) } : {}) });
     } else if (sheet.kind === 'addon') {
@@ -58,19 +67,49 @@ export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled
   const present = { offers, addons, processors };
   for (const candidate of candidates) {
     const obstacle = obstacleOfCandidate(decision, candidate, present, obstacles);
+    const unwanted = obstacle ? undefined : needs.find((need) => isUnwanted(need, partsOfCandidate(candidate, present)));
     if (obstacle) heldBack.push({ candidate, obstacle });
-    else priced.push(candidate);
+    else if (unwanted) heldBack.push({ candidate, obstacle: { kind: 'unwanted', feature: unwanted.feature } });
+    else priced.push(withOwned(candidate, owned, featuresTogether(partsOfCandidate(candidate, present)), decision.start));
   }
   const file: DecisionFile = {
     format: 'venalis.decision',
     version: 1,
     ...frame,
+    forecast: Object.keys(demanded).length === 0 ? decision.forecast : { ...decision.forecast, drivers: { ...decision.forecast.drivers, ...demanded } },
+    ...(kept ? { needs: needsForFile(needs, decision.start, decision.months) } : {}),
     offers,
     ...(addons.length > 0 ? { addons: addons.map((addon) => knownPartners(addon, offers)) } : {}),
     ...(processors.length > 0 ? { processors } : {}),
     candidates: priced,
   };
   return { file, heldBack };
+}
+
+/** Quantities that any plan limits, or any add-on raises. */
+function limitedQuantities(sheets: Workbench['sheets']): Set<string> {
+  const offers = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
+  return new Set(offers.flatMap(({ plans, addons = [] }) => [...plans.flatMap(({ limits }) => Object.keys(limits ?? {})), ...addons.flatMap(({ raises }) => Object.keys(raises ?? {}))]));
+}
+
+/** An offer with the features by which the needs of this decision judge it. */
+function answering(offer: Offer, marks: PriceSheet['marks'], needs: readonly DecisionNeed[], demanded: Readonly<Record<string, string>>): Offer {
+  const judged = needs.filter(({ kind, without }) => kind === 'at-least' || without);
+  if (judged.length === 0) return offer;
+  const isUnlimited = (part: string) => (quantity: string) => marks?.[placeOf(part, { kind: 'limit', quantity })] === 'unlimited';
+  return { ...offer, plans: offer.plans.map((plan) => ({ ...plan, features: answeringFeatures(plan, judged, demanded, isUnlimited(plan.id)) })) };
+}
+
+/** Whether one of several parts has what a candidate must be without; a single plan's own is judged by the decision file. */
+function isUnwanted({ without, level, feature }: DecisionNeed, parts: ReadonlyArray<Plan | Addon>): boolean {
+  if (!without || level !== 'must' || parts.length < 2) return false;
+  return parts.some(({ features }) => isThere(features?.[feature]));
+}
+
+/** The plans and add-ons that a candidate takes. */
+function partsOfCandidate({ plans, addons: taken = [] }: Candidate, { offers, addons }: Present): Array<Plan | Addon> {
+  const sold = [...offers.flatMap((offer) => offer.addons ?? []), ...addons];
+  return [...offers.flatMap((offer) => offer.plans).filter(({ id }) => plans.some(({ plan }) => plan === id)), ...sold.filter(({ id }) => taken.some(({ addon }) => addon === id))];
 }
 
 /** A shared add-on may work with vendors that this decision does not compare. */
@@ -103,7 +142,7 @@ interface Present {
 }
 
 function obstacleOfCandidate(
-  { currency, rates }: Workbench['decision'],
+  { currency, rates, owned }: Workbench['decision'],
   candidate: Candidate,
   present: Present,
   obstacles: ReadonlyMap<string, Obstacle>,
@@ -131,6 +170,6 @@ function obstacleOfCandidate(
   for (const id of named)
     if (id !== 'own' && !present.processors.some((one) => one.id === id))
       return obstacles.get(`processor ${id}`) ?? { kind: 'gone', what: 'processor' };
-  const foreign = candidate.extras?.find((extra) => extra.currency && extra.currency !== currency && !Object.hasOwn(rates ?? {}, extra.currency));
+  const foreign = [...(candidate.extras ?? []), ...(owned ?? [])].find((extra) => extra.currency && extra.currency !== currency && !Object.hasOwn(rates ?? {}, extra.currency));
   return foreign?.currency ? { kind: 'rate', currency: foreign.currency } : null;
 }

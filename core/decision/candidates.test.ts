@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { newOffer, withPlan, withTermPrice } from '../price-sheet/edit-offer';
+import { newOffer } from '../price-sheet/edit-offer';
 import type { Decision } from './decision-schema';
-import { candidateSummary, nextCandidateId, withCandidatesForNewTerms, withRenamedCandidates } from './candidates';
+import { candidateSummary, nextCandidateId, withCandidatesForNewTerms, withCopiedCandidate, withoutCandidate, withRenamedCandidates } from './candidates';
 import type { OfferSheet } from './price-sheet';
 
 const decision: Decision = { name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] };
@@ -14,8 +14,7 @@ function ids() {
 function sheetWith(months: readonly number[]): OfferSheet {
   const newId = ids();
   const offer = { ...newOffer(newId, 'EUR'), label: 'Brindle' };
-  const plan = offer.plans[0]?.id ?? '';
-  return { kind: 'offer', offer: withPlan(offer, plan, (one) => ({ ...one, label: 'Shop', terms: months.reduce<typeof one.terms>((terms, length) => withTermPrice(terms, length, '9', newId), []) })) };
+  return { kind: 'offer', offer: { ...offer, plans: offer.plans.map((plan) => ({ ...plan, label: 'Shop', terms: months.map((length) => ({ id: newId(), months: length, price: '9' })) })) } };
 }
 
 describe('candidates', () => {
@@ -50,5 +49,17 @@ describe('candidates', () => {
     const [candidate] = candidates;
     const bench = { decision, sheets: [{ id: 's', revision: 1, sheet }] };
     expect(candidate && candidateSummary(bench, { ...candidate, extras: [{ label: 'Theme', amount: '60', months: 0 }] })).toBe('by the year, 1 extra');
+  });
+
+  it('are copied under the next letter, and go with what they follow', () => {
+    const candidates = [{ id: 'A', label: 'Shop', plans: [{ plan: 'p', term: 't' }], hours: { setup: '4' } }];
+    const followed = [{ candidate: 'A', offer: 'o', seen: { on: '2026-11-25', made: 'Shop', total: '1' } }, { candidate: 'B', offer: 'o', seen: { on: '2026-11-25', made: 'Shop', total: '1' } }];
+    const copied = withCopiedCandidate({ ...decision, candidates, followed }, 'A');
+    expect(copied.candidates[1]).toEqual({ id: 'B', label: 'Shop, a copy', plans: [{ plan: 'p', term: 't' }], hours: { setup: '4' } });
+    expect(withCopiedCandidate(copied, 'Z')).toBe(copied);
+    const without = withoutCandidate(copied, 'A');
+    expect(without.candidates.map(({ id }) => id)).toEqual(['B']);
+    expect(without.followed?.map(({ candidate }) => candidate)).toEqual(['B']);
+    expect(withoutCandidate(without, 'B').followed).toBeUndefined();
   });
 });

@@ -51,6 +51,21 @@ export function withCandidate(decision: Decision, candidate: Omit<Candidate, 'id
   return { ...decision, candidates: [...decision.candidates, { id: nextCandidateId(decision.candidates), ...candidate }] };
 }
 
+/** The decision without a candidate, and without what it followed. */
+export function withoutCandidate(decision: Decision, id: string): Decision {
+  const { followed, ...rest } = decision;
+  const kept = followed?.filter(({ candidate }) => candidate !== id) ?? [];
+  return { ...rest, candidates: decision.candidates.filter((one) => one.id !== id), ...(kept.length > 0 ? { followed: kept } : {}) };
+}
+
+/** The decision with a candidate made of the same under the next letter. */
+export function withCopiedCandidate(decision: Decision, id: string): Decision {
+  const found = decision.candidates.find((one) => one.id === id);
+  if (!found) return decision;
+  const { id: _id, ...rest } = found;
+  return withCandidate(decision, { ...rest, label: `${found.label}, a copy`.slice(0, 300) });
+}
+
 /** The decision with one candidate changed. */
 export function withChangedCandidate(decision: Decision, id: string, change: (candidate: Candidate) => Candidate): Decision {
   return { ...decision, candidates: decision.candidates.map((one) => (one.id === id ? change(one) : one)) };

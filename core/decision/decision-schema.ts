@@ -1,11 +1,14 @@
 import * as z from 'zod';
-import { candidateSchema, needSchema } from '../decision-file/candidate-schema';
+import { candidateSchema } from '../decision-file/candidate-schema';
 import { label, slug, wholeNumber } from '../decision-file/amounts';
 import { forecastSchema } from '../decision-file/forecast-schema';
 import { frameFields } from '../decision-file/schema';
-
-/** A calendar day, `YYYY-MM-DD`. */
-export const dayField = z.iso.date('a day such as 2026-11-03 is wanted');
+import { versionsSchema } from '../forecast/versions-schema';
+import { decisionNeedSchema } from '../needs/need-schema';
+import { qualitiesFields } from '../qualities/quality-schema';
+import { dayField } from './day';
+import { followedSchema } from './followed-schema';
+import { ownedSchema } from './owned-schema';
 
 /** What was chosen and why, with the figures it rested on when it was chosen. */
 export const choiceSchema = z.strictObject({
@@ -26,8 +29,15 @@ export const choiceSchema = z.strictObject({
 export const decisionSchema = z.strictObject({
   ...frameFields,
   forecast: forecastSchema,
-  needs: z.array(needSchema).optional(),
+  needs: z.array(decisionNeedSchema).optional(),
   candidates: z.array(candidateSchema),
+  /** Cautious and hopeful sales, as differences to the forecast. */
+  versions: versionsSchema.optional(),
+  /** What the seller has and pays for already. */
+  owned: z.array(ownedSchema).optional(),
+  ...qualitiesFields,
+  /** Candidates that follow what is proposed for a vendor. */
+  followed: z.array(followedSchema).optional(),
   choice: choiceSchema.optional(),
 });
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Stream } from '../decision-file/forecast-schema';
-import { isHomeAndAbroad, newStream, shaped, shareAbroad, withKind, withSeries, withShareAbroad, withStream } from './edit-forecast';
+import { cardShares, mostForCard, withCardShare } from './edit-cards';
+import { monthsSet, newStream, shaped, withKind, withSeries, withStream, withStreamMonthSet } from './edit-forecast';
 
 describe('withSeries', () => {
   it('is written as plainly as it can be', () => {
@@ -27,13 +28,25 @@ describe('streams', () => {
     expect(withKind(club, 'goods')).toMatchObject({ kind: 'goods', orders: '15' });
   });
 
-  it('split their cards into home and abroad, adding up to 100', () => {
-    const abroad = withShareAbroad(stream, '33.4');
+  it('split their cards and wallets so that they always add up to 100', () => {
+    const abroad = withCardShare(stream, 'international', '33.4');
     expect(abroad.cards).toEqual({ domestic: '66.6', international: '33.4' });
-    expect(shareAbroad(abroad)).toBe('33.4');
-    expect(shareAbroad(stream)).toBe('0');
-    expect(isHomeAndAbroad(abroad)).toBe(true);
-    expect(isHomeAndAbroad({ ...stream, cards: { domestic: '90', wallet: '10' } })).toBe(false);
+    const both = withCardShare(abroad, 'wallet', '20');
+    expect(cardShares(both)).toEqual([{ kind: 'domestic', percent: '46.6' }, { kind: 'international', percent: '33.4' }, { kind: 'wallet', percent: '20' }]);
+    expect(mostForCard(both, 'wallet')).toBe('66.6');
+    expect(() => withCardShare(both, 'wallet', '66.7')).toThrow(RangeError);
+    expect(withCardShare(both, 'wallet', null).cards).toEqual(abroad.cards);
+    expect(withCardShare({ ...stream, cards: { wallet: '70', cash: '30' } }, 'cash', '40').cards).toEqual({ wallet: '60', cash: '40' });
+  });
+
+  it('take single months by hand, and give them back to their course', () => {
+    const set = withStreamMonthSet({ ...stream, orders: { start: '9', growth: '1' } }, '2027-03', '40');
+    expect(set.orders).toEqual({ start: '9', growth: '1', set: { '2027-03': '40' } });
+    expect(monthsSet(set)).toEqual({ '2027-03': '40' });
+    expect(withStreamMonthSet(set, '2027-03', null).orders).toEqual({ start: '9', growth: '1' });
+    const club = withStreamMonthSet(withKind(stream, 'subscription'), '2027-03', '7');
+    expect(club.subscribers?.joins).toEqual({ start: '0', set: { '2027-03': '7' } });
+    expect(monthsSet(club)).toEqual({ '2027-03': '7' });
   });
 
   it('are changed and removed by their id', () => {

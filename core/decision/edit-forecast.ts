@@ -1,4 +1,3 @@
-import { decimal, HUNDRED } from '../amount/decimal';
 import type { Forecast, Series, Stream } from '../decision-file/forecast-schema';
 import type { Decision } from './decision-schema';
 
@@ -51,18 +50,20 @@ export function withKind(stream: Stream, kind: Stream['kind']): Stream {
   return { ...rest, kind, orders: stream.orders ?? subscribers?.start ?? '0' };
 }
 
-/** Percent of a stream's orders paid with cards from abroad. */
-export function shareAbroad({ cards }: Stream): string {
-  return cards?.['international'] ?? '0';
+/** A series with one month set by hand, or with null back on its course. */
+export function withMonthSet(series: Series | undefined, month: string, value: string | null): Series {
+  const { [month]: _former, ...others } = shaped(series).set ?? {};
+  const set = value === null ? others : { ...others, [month]: value };
+  return withSeries(series, { set: Object.keys(set).length > 0 ? set : undefined });
 }
 
-/** Whether a stream's cards are told apart only by home and abroad. */
-export function isHomeAndAbroad({ cards }: Stream): boolean {
-  return Object.keys(cards ?? {}).every((kind) => kind === 'domestic' || kind === 'international');
+/** The months of a stream that are set by hand: of its orders, or of its joins. */
+export function monthsSet({ orders, subscribers }: Stream): Readonly<Record<string, string>> {
+  return shaped(subscribers ? subscribers.joins : orders).set ?? {};
 }
 
-/** A stream with that percentage of cards from abroad and all others from home. */
-export function withShareAbroad(stream: Stream, percent: string): Stream {
-  const home = HUNDRED.minus(decimal(percent)).toFixed();
-  return { ...stream, cards: { domestic: home, international: percent } };
+/** The stream with one month's orders (or joins) set by hand, or with null back on their course. */
+export function withStreamMonthSet(stream: Stream, month: string, value: string | null): Stream {
+  const { subscribers } = stream;
+  return subscribers ? { ...stream, subscribers: { ...subscribers, joins: withMonthSet(subscribers.joins, month, value) } } : { ...stream, orders: withMonthSet(stream.orders, month, value) };
 }

@@ -11,7 +11,7 @@ import type { Workbench } from './workbench';
  */
 export function takeApart(file: DecisionFile, newId: () => string, seen?: string): Workbench {
   const { format: _format, version: _version, offers, addons, processors, ...rest } = file;
-  const { breakEven: _breakEven, cheapestAt: _cheapestAt, route: _route, ...decision } = rest;
+  const { breakEven: _breakEven, cheapestAt: _cheapestAt, route: _route, propose: _propose, ...decision } = rest;
   const evidence = seen === undefined ? {} : { seen };
   const sheets: PriceSheet[] = [
     ...offers.map((offer) => ({ kind: 'offer' as const, ...evidence, offer })),

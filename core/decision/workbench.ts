@@ -1,3 +1,4 @@
+import { differencesOf, inVersion, type VersionName } from '../forecast/versions';
 import type { Decision } from './decision-schema';
 import type { PriceSheet } from './price-sheet';
 
@@ -14,6 +15,13 @@ export interface Workbench {
   readonly decision: Decision;
   /** In the order in which they stand in the decision file. */
   readonly sheets: readonly UsedSheet[];
+}
+
+/** The workbench with its expected sales in one of their versions. */
+export function benchInVersion(bench: Workbench, version: VersionName): Workbench {
+  if (version === 'expected') return bench;
+  const { forecast, versions } = bench.decision;
+  return { ...bench, decision: { ...bench.decision, forecast: inVersion(forecast, differencesOf(versions, version)) } };
 }
 
 /** The sheet of an id, or undefined. */

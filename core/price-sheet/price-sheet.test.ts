@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { Charge, Plan } from '../decision-file/price-sheet-schema';
-import { chargeInRow, chargeRows, withChargeAmounts } from './charge-rows';
-import { newOffer, withCopiedPlan, withIntroductoryPrice, withTermPrice } from './edit-offer';
+import type { PriceSheet } from '../decision/price-sheet';
+import { withChargeRow, withOnly } from './edit-charge-row';
+import { newOffer, withCopiedPlan } from './edit-offer';
+import { gridRows } from './grid-rows';
+import { columnsOf } from './parts';
 import { narrowedWords, rateWords } from './rate-words';
 import { monthlyEquivalent } from './term-price';
 import { termWords } from './term-words';
@@ -32,39 +35,26 @@ describe('terms', () => {
     expect(monthlyEquivalent(plan([]), { id: 'y', months: 12, price: '100' })).toEqual({ perMonth: '8.33', saved: null });
     expect(monthlyEquivalent(plan(terms), { id: 'y', months: 12, price: null })).toBeNull();
   });
-
-  it('are added, changed and removed by their length', () => {
-    const newId = ids();
-    const both = withTermPrice(withTermPrice([], 12, '100', newId), 1, '9', newId);
-    expect(both.map(({ months, price }) => [months, price])).toEqual([[1, '9'], [12, '100']]);
-    expect(withTermPrice(both, 12, null, newId).find(({ months }) => months === 12)).toMatchObject({ id: 'id0', price: null });
-    expect(withTermPrice(both, 1, undefined, newId)).toHaveLength(1);
-  });
-
-  it('take and lose an introductory price', () => {
-    const term = { id: 'm', months: 1, price: '27' };
-    expect(withIntroductoryPrice(term, '2', 3)).toEqual({ ...term, intro: { price: '2', periods: 3 } });
-    expect(withIntroductoryPrice({ ...term, intro: { price: '2', periods: 3 } }, undefined, 3)).toEqual(term);
-  });
 });
 
 describe('rows of charges', () => {
-  const card: Charge = { id: 'a', label: 'Card fee', how: 'per-order', bucket: 'payment', percent: '2', each: '0.25' };
-  const [row] = chargeRows([{ charges: [card] }]);
+  const card = { id: 'a', label: 'Card fee', how: 'per-order' as const, bucket: 'payment' as const, percent: '2', each: '0.25' };
+  const offer = { ...newOffer(ids(), 'EUR'), plans: [plan([]), plan([])].map((one, index) => ({ ...one, id: `p${index}`, charges: [{ ...card, id: `c${index}`, percent: String(index) }] })) };
+  const sheet: PriceSheet = { kind: 'offer', offer };
+  const row = gridRows(sheet).find(({ title }) => title === 'Card fee');
+  const charges = (changed: PriceSheet) => columnsOf(changed).map((part) => part.charges?.[0]);
 
-  it('join what means the same in several plans', () => {
-    const rows = chargeRows([{ charges: [card] }, { charges: [{ ...card, id: 'b', percent: '1.5' }] }, { charges: [{ ...card, id: 'c', only: { cards: ['domestic'] } }] }]);
-    expect(rows).toHaveLength(2);
-  });
-
-  it('make a charge with its first amount and remove it with its last', () => {
+  it('join what means the same in several plans, and are changed together', () => {
     if (!row) throw new Error('a row is expected');
-    const made = withChargeAmounts(undefined, row, { percent: '1.8' }, ids());
-    expect(made).toEqual([{ id: 'id0', label: 'Card fee', how: 'per-order', bucket: 'payment', percent: '1.8' }]);
-    expect(withChargeAmounts(made, row, { each: '0.3' }, ids())[0]).toMatchObject({ id: 'id0', percent: '1.8', each: '0.3' });
-    expect(withChargeAmounts(made, row, { percent: undefined }, ids())).toEqual([]);
-    expect(withChargeAmounts(undefined, row, { percent: undefined }, ids())).toEqual([]);
-    expect(chargeInRow(made, row)).toBe(made[0]);
+    expect(gridRows(sheet).filter(({ section }) => section === 'sale').map(({ title }) => title)).toEqual(['Card fee', 'Sales fee']);
+    const narrowed = withChargeRow(sheet, row, { label: 'Domestic cards', only: withOnly(undefined, 'cards', ['domestic']) });
+    expect(charges(narrowed)).toMatchObject([{ id: 'c0', percent: '0', label: 'Domestic cards', only: { cards: ['domestic'] } }, { id: 'c1', percent: '1', label: 'Domestic cards' }]);
+    const [again] = gridRows(narrowed).filter(({ title }) => title === 'Domestic cards');
+    if (!again) throw new Error('a row is expected');
+    expect(charges(withChargeRow(narrowed, again, { bucket: 'usage', on: 'contacts', only: withOnly({ cards: ['domestic'] }, 'cards', []) }))).toEqual([
+      { id: 'c0', label: 'Domestic cards', how: 'per-order', bucket: 'usage', percent: '0', each: '0.25', on: 'contacts' },
+      { id: 'c1', label: 'Domestic cards', how: 'per-order', bucket: 'usage', percent: '1', each: '0.25', on: 'contacts' },
+    ]);
   });
 });
 
@@ -88,7 +78,7 @@ describe('rates in words', () => {
     [{ ...base, how: 'per-unit', each: '0.16', free: '220' }, '0.16 each, after 220 free'],
     [{ ...base, how: 'package', size: '1000', each: '4', free: { per: 'contacts', ratio: '4' } }, '4 for every 1000, after 4 for each of contacts free'],
     [{ ...base, how: 'graduated', bands: [{ upTo: '100', each: '2' }, { upTo: null, each: '1.5' }] }, '2 for the part up to 100; then 1.5'],
-    [{ ...base, how: 'volume', bands: [{ upTo: '4000', flat: '60' }, { upTo: '9000', flat: '130' }] }, 'nothing and 60 flat for all, up to 4000; nothing and 130 flat for all, up to 9000'],
+    [{ ...base, how: 'volume', bands: [{ upTo: '4000', flat: '60' }, { upTo: '9000', flat: '130' }] }, '60 for all, up to 4000; 130 for all, up to 9000'],
   ])('%#', (charge, words) => {
     expect(rateWords(charge, String)).toBe(words);
   });

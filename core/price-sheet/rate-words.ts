@@ -77,8 +77,9 @@ function percentAndEach(
 function bandWords(bands: readonly Band[], write: WriteNumber, upTo: string): string {
   return bands
     .map((band) => {
-      const rate = percentAndEach(band, write);
-      const flat = band.flat === undefined ? '' : ` and ${amount(band.flat, write)} flat`;
+      const isFlat = band.flat !== undefined && band.each === undefined && band.percent === undefined;
+      const rate = isFlat ? amount(band.flat ?? null, write) : percentAndEach(band, write);
+      const flat = isFlat || band.flat === undefined ? '' : ` and ${amount(band.flat, write)} flat`;
       return band.upTo === null ? `then ${rate}${flat}` : `${rate}${flat} for ${upTo} ${write(band.upTo)}`;
     })
     .join('; ');

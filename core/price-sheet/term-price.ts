@@ -1,6 +1,7 @@
 import { decimal, ONE } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
-import type { Plan, Term } from '../decision-file/price-sheet-schema';
+import type { Term } from '../decision-file/price-sheet-schema';
+import type { Part } from './parts';
 
 /** What paying for longer comes to, compared with paying by the month. */
 export interface TermComparison {
@@ -11,10 +12,10 @@ export interface TermComparison {
 }
 
 /** The monthly equivalent of a term's renewal price; null for what is bought for good or not known. */
-export function monthlyEquivalent(plan: Plan, term: Term): TermComparison | null {
+export function monthlyEquivalent(plan: Pick<Part, 'currency' | 'terms'>, term: Term): TermComparison | null {
   if (term.price === null || term.months <= 1) return null;
   const perMonth = decimal(term.price).div(term.months);
-  const monthly = plan.terms.find((one) => one.months === 1)?.price;
+  const monthly = plan.terms?.find((one) => one.months === 1)?.price;
   const comparable = monthly != null && decimal(monthly).gt(0);
   return {
     perMonth: moneyText(roundMoney(perMonth, plan.currency), plan.currency),

@@ -28,7 +28,8 @@ export function unmetMusts(pricing: Pricing, candidate: Candidate): UnmetMusts {
   };
 }
 
-function meets(features: Features | undefined, { feature, least }: Need): boolean {
+/** Whether features meet a need: a value that is true, or at least as much as is wanted (decision file §6). */
+export function meets(features: Features | undefined, { feature, least }: Need): boolean {
   const value = featureOf(features, feature);
   if (typeof value !== 'string') return value === true;
   return least === undefined ? decimal(value).gt(0) : decimal(value).gte(least);

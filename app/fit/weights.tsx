@@ -1,0 +1,35 @@
+import { withChangedNeed } from '#core/needs/edit-needs';
+import { needKey, needWords } from '#core/needs/need-words';
+import { withQuality } from '#core/qualities/edit-qualities';
+import { NumberField } from '../components/number-field';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+const WEIGHT = { least: 0, most: 100, wanted: 'a weight, 1 to 5 as a rule' };
+
+/** All weights in one list, to be tried. */
+export function Weights() {
+  const { decision } = useWorkbench().state.bench;
+  const edits = useEdits();
+  const { needs = [], qualities = [] } = decision;
+  return (
+    <section aria-label="Weights" className="weights">
+      <h2>What counts how much</h2>
+      <p className="quiet">0 leaves it out. Musts have no weight: they rule out.</p>
+      {qualities.map(({ id, label, weight }) => (
+        <div key={id} className="weight">
+          <span>{label}</span>
+          <NumberField fieldKey={`weight.quality.${id}`} label={`Weight of ${label}`} labelHidden value={weight} range={WEIGHT} onChange={(next) => edits.decision(`quality.${id}.weight`, `the weight of ${label}`, (one) => withQuality(one, id, (quality) => ({ ...quality, weight: next ?? '0' })))} />
+        </div>
+      ))}
+      {needs
+        .filter(({ level }) => level === 'want')
+        .map((need) => (
+          <div key={needKey(need)} className="weight">
+            <span>{needWords(need)}</span>
+            <NumberField fieldKey={`weight.need.${needKey(need)}`} label={`Weight of ${needWords(need)}`} labelHidden value={need.weight ?? '1'} range={WEIGHT} onChange={(next) => edits.decision(`need.${needKey(need)}.weight`, `the weight of ${needWords(need)}`, (one) => withChangedNeed(one, needKey(need), (former) => ({ ...former, weight: next ?? '0' })))} />
+          </div>
+        ))}
+    </section>
+  );
+}

@@ -1,0 +1,128 @@
+import { Button } from 'antd';
+import { type RefObject, useState } from 'react';
+import { Link } from 'react-router';
+import { answerOf, planAnswer } from '#core/needs/answers';
+import { type GivenAnswer, withAnswer, withAnswerByAddon } from '#core/needs/edit-answers';
+import type { DecisionNeed } from '#core/needs/need-schema';
+import { featuresOf, needWords } from '#core/needs/need-words';
+import type { PriceSheet } from '#core/decision/price-sheet';
+import { evidenceOf, noteFigure } from '#core/price-sheet/figure-notes';
+import { placeOf } from '#core/price-sheet/parts';
+import { ChoiceField } from '../components/choice-field';
+import { Fold } from '../components/fold';
+import { NumberField } from '../components/number-field';
+import { TextField } from '../components/text-field';
+import { useWriter } from '../locale/locale';
+import { EvidenceForm } from '../price-sheets/evidence-form';
+import { EvidenceWords } from '../price-sheets/evidence-words';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+import type { AnswerColumn } from './answers-table';
+import { addonPrice, answerText } from './answer-words';
+
+interface AnswerFormProps {
+  need: DecisionNeed;
+  column: AnswerColumn;
+  sheet: PriceSheet;
+  today: string;
+  /** Gets the focus when more is to be said about the cell. */
+  first: RefObject<HTMLElement | null>;
+}
+
+/** What one plan says to one need, with what that rests on. */
+export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProps) {
+  const { decisionId } = useWorkbench();
+  const edits = useEdits();
+  const write = useWriter();
+  const { vendor, asked } = column;
+  const { plan } = asked;
+  const isLimit = need.kind === 'at-least' && plan.limits?.[need.feature] !== undefined;
+  const place = placeOf(plan.id, isLimit ? { kind: 'limit', quantity: need.feature } : { kind: 'feature', feature: featuresOf(need)[0] ?? need.feature });
+  const direct = planAnswer(need, plan, asked.marks);
+  const shown = answerText(answerOf(need, asked), need, write);
+  const name = `${vendor.offer.label} ${plan.label}`.trim();
+  const change = (key: string, recipe: (sheet: PriceSheet) => PriceSheet) => edits.sheet(vendor.sheetId, `${place}.${key}`, `${name}, ${needWords(need)}`, recipe);
+  const answer = (given: GivenAnswer) => change('answer', (one) => withAnswer(one, plan.id, need, given));
+  const isBothWays = need.kind === 'connects' && need.direction === 'both';
+  return (
+    <section aria-label="The answer" className="answer-form" ref={first} tabIndex={-1}>
+      <h2>{needWords(need)}</h2>
+      <p className="quiet">
+        {name}: <b className={`is-${shown.state}`}>{shown.state === 'not-known' ? 'nobody knows yet' : `${shown.text}${shown.note ? `, ${shown.note}` : ''}`}</b>
+      </p>
+      <ChoiceField
+        label="The plan itself says"
+        value={direct.kind === 'amount' ? (direct.amount === null ? 'yes' : undefined) : direct.kind === 'one-way' ? `one-way-${direct.way}` : direct.kind === 'addon' ? undefined : direct.kind}
+        placeholder={direct.kind === 'amount' ? 'so many, see below' : 'not known'}
+        options={[
+          { value: 'yes', label: need.without ? 'it has it' : 'yes' },
+          { value: 'no', label: need.without ? 'it is without' : 'no' },
+          ...(isBothWays ? [{ value: 'one-way-to', label: 'hands its data on only' }, { value: 'one-way-from', label: 'takes data over only' }] : []),
+          { value: 'not-known', label: 'not known' },
+        ]}
+        onChange={(given) => answer(given === 'one-way-to' || given === 'one-way-from' ? { kind: 'one-way', way: given === 'one-way-to' ? 'to' : 'from' } : { kind: given === 'yes' || given === 'no' ? given : 'not-known' })}
+      />
+      {need.kind === 'at-least' && (
+        <NumberField
+          fieldKey={`answer.${place}`}
+          label={`How many ${need.label ?? need.feature}`}
+          optional
+          value={direct.kind === 'amount' ? (direct.amount ?? undefined) : undefined}
+          range={{ least: 0, most: 1e12, wanted: 'a number' }}
+          onChange={(amount) => answer(amount === undefined || amount === null ? { kind: 'not-known' } : { kind: 'amount', amount })}
+        />
+      )}
+      {!need.without && sheet.kind === 'offer' && <ByAddon need={need} sheet={sheet} currency={plan.currency} onChange={(recipe) => change('addon', recipe)} />}
+      <h3>Evidence</h3>
+      <EvidenceWords evidence={evidenceOf(sheet, place)} figure={shown.state === 'not-known' ? 'not known' : shown.text} today={today} />
+      <Fold summary="Say more about it">
+        <EvidenceForm evidence={evidenceOf(sheet, place)} onChange={(evidence) => change('evidence', (one) => noteFigure(one, place, evidence))} />
+      </Fold>
+      <p>
+        <Link to={`/decisions/${decisionId}/sheets/${vendor.sheetId}`}>on the price sheet</Link>
+      </p>
+    </section>
+  );
+}
+
+interface ByAddonProps {
+  need: DecisionNeed;
+  sheet: Extract<PriceSheet, { kind: 'offer' }>;
+  currency: string;
+  onChange(recipe: (sheet: PriceSheet) => PriceSheet): void;
+}
+
+/** An add-on of the vendor that does what the plan does not. */
+function ByAddon({ need, sheet, currency, onChange }: ByAddonProps) {
+  const write = useWriter();
+  const [label, setLabel] = useState('');
+  const [price, setPrice] = useState<string | null | undefined>(undefined);
+  const addons = sheet.offer.addons ?? [];
+  return (
+    <Fold summary="As an add-on …">
+      {addons.length > 0 && (
+        <ChoiceField
+          label="One that is on the sheet"
+          value={undefined}
+          placeholder="choose …"
+          options={addons.map((addon) => ({ value: addon.id, label: `${addon.label}, ${addonPrice(addon, write)}` }))}
+          onChange={(id) => onChange((one) => withAnswerByAddon(one, need, { id }))}
+        />
+      )}
+      <TextField label="Or a new one" value={label} placeholder="its name" onChange={setLabel} />
+      <NumberField fieldKey={`addon.new.${sheet.offer.id}`} label="By the month" optional mayBeUnknown suffix={currency} value={price} range={{ least: 0, most: 1e9, wanted: 'an amount, or ? if it is not known' }} onChange={setPrice} />
+      <Button
+        size="small"
+        disabled={label.trim() === ''}
+        onClick={() => {
+          onChange((one) => withAnswerByAddon(one, need, { newId, label: label.trim(), price: price ?? null, currency }));
+          setLabel('');
+          setPrice(undefined);
+        }}
+      >
+        Add it to the sheet
+      </Button>
+    </Fold>
+  );
+}

@@ -1,0 +1,62 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { OpenQuestion } from '#core/proposals/to-find-out';
+import { needWords } from '#core/needs/need-words';
+import { useWriter } from '../locale/locale';
+import { useWorkbench, useWorked } from '../workbench/workbench-context';
+
+const SHOWN = 8;
+
+/** What nobody knows yet, the decisive first. */
+export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }) {
+  const { decisionId, state } = useWorkbench();
+  const worked = useWorked();
+  const write = useWriter();
+  const [isAll, setAll] = useState(false);
+  const questions = worked.judged?.questions ?? [];
+  const decisive = questions.filter(({ effect }) => effect.kind !== 'none').length;
+  const { currency } = state.bench.decision;
+  return (
+    <section aria-label="To find out" aria-busy={worked.isJudging}>
+      <h2>To find out</h2>
+      {worked.problem && <p className="problem">This could not be worked out: {worked.problem}</p>}
+      {worked.judged === null && !worked.problem && <p className="quiet">Being worked out …</p>}
+      {worked.judged && questions.length === 0 && <p className="quiet">Nothing: every need is answered and every price is known.</p>}
+      {questions.length > 0 && (
+        <p className="quiet">
+          {questions.length} in all. {decisive === 0 ? 'None of them could change the result.' : `${decisive === 1 ? 'One' : decisive} of them could change the result; ${decisive === 1 ? 'it stands' : 'they stand'} first.`}
+        </p>
+      )}
+      <ol className="find-out">
+        {(isAll ? questions : questions.slice(0, SHOWN)).map((question) => (
+          <li key={`${question.part} ${question.asks.kind === 'need' ? needWords(question.asks.need) : question.asks.id}`} className={`effect-${question.effect.kind}`}>
+            {question.asks.kind === 'need' ? (
+              <button type="button" className="question-title" onClick={() => onShow(question)}>
+                {question.partLabel}: {needWords(question.asks.need)}
+              </button>
+            ) : (
+              <Link className="question-title" to={`/decisions/${decisionId}/sheets/${question.sheetId}`}>
+                {question.partLabel}: {question.asks.label}
+              </Link>
+            )}
+            <EffectWords question={question} whole={(by) => `${write.whole(by)} ${currency}`} />
+          </li>
+        ))}
+      </ol>
+      {questions.length > SHOWN && (
+        <Button type="text" size="small" onClick={() => setAll(!isAll)}>
+          {isAll ? 'the first ones only' : `all ${questions.length}`}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+function EffectWords({ question, whole }: { question: OpenQuestion; whole(by: string): string }) {
+  const { effect, asks } = question;
+  if (effect.kind === 'none') return null;
+  if (effect.kind === 'fit') return <small>could make it the one that fits best</small>;
+  if (effect.by === null) return <small>nothing can be used yet; this could</small>;
+  return <small>{asks.kind === 'need' ? `if it does, up to ${whole(effect.by)} below the cheapest` : `without it ${whole(effect.by)} below the cheapest`}</small>;
+}

@@ -1,0 +1,33 @@
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { needsOfSets, STARTER_SETS, withStarterSets } from '#core/needs/starter-sets';
+import { needKey, needWords } from '#core/needs/need-words';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+const USUAL = ['everybody'];
+
+/** Needs to begin with, by what one sells; taken in one go and pruned afterwards. */
+export function StarterSets() {
+  const { needs = [] } = useWorkbench().state.bench.decision;
+  const edits = useEdits();
+  const [chosen, setChosen] = useState<readonly string[]>(USUAL);
+  const present = new Set(needs.map(needKey));
+  const fresh = needsOfSets(chosen).filter((need) => !present.has(needKey(need)));
+  return (
+    <section className="starter-sets" aria-label="Needs to begin with">
+      <p>I sell …</p>
+      <div className="starter-choices">
+        {STARTER_SETS.map(({ id, label }) => (
+          <Checkbox key={id} checked={chosen.includes(id)} onChange={({ target }) => setChosen(target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))}>
+            {label}
+          </Checkbox>
+        ))}
+      </div>
+      <p className="quiet">{fresh.length === 0 ? 'Nothing that is not on the list already.' : fresh.map((need) => `${needWords(need)}${need.level === 'must' ? ' (must)' : ''}`).join(' · ')}</p>
+      <Button type="primary" disabled={fresh.length === 0} onClick={() => edits.decision('needs.sets', 'needs to begin with', (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], chosen) }))}>
+        {fresh.length === 0 ? 'Take them' : `Take these ${fresh.length}`}
+      </Button>
+    </section>
+  );
+}

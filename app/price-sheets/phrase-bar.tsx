@@ -1,0 +1,109 @@
+import { Input } from 'antd';
+import { useDeferredValue, useId, useMemo, useState } from 'react';
+import type { PriceSheet } from '#core/decision/price-sheet';
+import { readPage } from '#core/price-phrase/read-page';
+import { columnsOf } from '#core/price-sheet/parts';
+import { ChoiceField } from '../components/choice-field';
+import { useKeptText } from '../workbench/use-kept-text';
+import { useKnownQuantities } from './known-quantities';
+import { PageReading } from './page-reading';
+import { usePage } from './use-page';
+
+interface PhraseBarProps {
+  /** The sheet's id; what is typed and not taken over is kept under it. */
+  id: string;
+  sheet: PriceSheet;
+  today: string;
+  /** The column that the grid's focus is in. */
+  column: string;
+  onTakeOver(change: (sheet: PriceSheet) => PriceSheet): void;
+  /** A table was pasted: its markup, or its cells with tabs between. */
+  onTable(text: string): void;
+}
+
+const ALL = 'all';
+
+/** A line, or a whole page, typed as the pricing page says it; nothing counts before it is taken over. */
+export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onTable }: PhraseBarProps) {
+  const id = useId();
+  const known = useKnownQuantities();
+  const [text, setText] = useKeptText(`phrases.${sheetId}`);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const columns = columnsOf(sheet);
+  const target = chosen ?? (columns.some((part) => part.id === column) ? column : (columns[0]?.id ?? ''));
+  const read = useDeferredValue(text);
+  const clauses = useMemo(() => readPage(read, columns.map(({ label }) => label), { known }), [read, columns, known]);
+  const page = usePage(sheet, clauses, target === ALL ? columns.map((part) => part.id) : [target], read);
+  const takeOver = () => {
+    if (!page.isReady) return;
+    setProblems(page.apply(sheet).problems);
+    onTakeOver((one) => page.apply(one).sheet);
+    setText(page.leftOver.join('\n'));
+  };
+  return (
+    <section className="phrase-bar" aria-label="Type it as the page says it">
+      <div className="phrase-line">
+        <label htmlFor={id} className="visually-hidden">
+          What the page says
+        </label>
+        <Input.TextArea
+          id={id}
+          variant="borderless"
+          autoSize={{ minRows: 1, maxRows: 14 }}
+          autoComplete="off"
+          spellCheck={false}
+          maxLength={20_000}
+          value={text}
+          placeholder="27/mo or 258 billed yearly, 2.7% + 25c, up to 2 seats"
+          aria-describedby={`${id}-read`}
+          onChange={({ target: { value } }) => setText(value)}
+          onPaste={(event) => {
+            const table = pastedTable(event.clipboardData);
+            if (table === null) return;
+            event.preventDefault();
+            onTable(table);
+          }}
+          onKeyDown={(event) => {
+            if (page.press(event)) return;
+            if (event.key === 'Enter' && !event.shiftKey && (page.isReady || text.trim() === '')) {
+              event.preventDefault();
+              takeOver();
+            }
+          }}
+        />
+        {columns.length > 1 && (
+          <ChoiceField
+            label="For which plan"
+            labelHidden
+            value={target}
+            options={[...columns.map(({ id: part, label }, index) => ({ value: part, label: `for ${label || `plan ${index + 1}`}` })), { value: ALL, label: 'for all plans' }]}
+            onChange={setChosen}
+          />
+        )}
+      </div>
+      <div className="phrase-read" id={`${id}-read`} aria-live="polite">
+        {page.isEmpty ? (
+          <p className="quiet">
+            Type it as the page says it, or paste its table; Enter takes it over. Shift + Enter begins a line, “Basic:” a plan; “Seats: 2 | 5” states one thing of every plan.
+          </p>
+        ) : (
+          <PageReading page={page} sheet={sheet} today={today} onTakeOver={takeOver} />
+        )}
+        {problems.map((problem) => (
+          <p key={problem} className="field-problem" role="alert">
+            Not taken over: {problem}.
+          </p>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+/** What was pasted, if it is a table; single lines are typed text. */
+function pastedTable(clipboard: DataTransfer): string | null {
+  const html = clipboard.getData('text/html');
+  if (/<table[\s>]/i.test(html)) return html;
+  const text = clipboard.getData('text/plain');
+  return /\t/.test(text) && /\n./.test(text) ? text : null;
+}

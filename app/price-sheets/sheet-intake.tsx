@@ -1,0 +1,195 @@
+import { Button } from 'antd';
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { PriceSheet } from '#core/decision/price-sheet';
+import { sheetLabel } from '#core/decision/sheet-label';
+import { partsOf } from '#core/price-sheet/parts';
+import { sentencesOf } from '#core/price-sheet/part-sentences';
+import { withFreshIds } from '#core/sheet-import/sheet-file';
+import type { SheetSource } from '#core/sheet-import/read-source';
+import { suggestMapping, type TableMapping, tablePlans } from '#core/sheet-import/table-mapping';
+import { useWriter } from '../locale/locale';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+import { useKnownQuantities } from './known-quantities';
+import { NewFindings } from './new-findings';
+import { PageReading } from './page-reading';
+import { TableMappingForm } from './table-mapping';
+import type { Intake } from './use-intake';
+import { type Stretch, usePage } from './use-page';
+
+interface SheetIntakeProps {
+  sheet: PriceSheet;
+  today: string;
+  intake: Intake;
+  onTakeOver(change: (sheet: PriceSheet) => PriceSheet): void;
+}
+
+/** In bytes. */
+const LARGEST_FILE = 5 * 1024 * 1024;
+
+/** Takes in a pasted table, a CSV file, a saved web page or the JSON of a sheet, after a look at what it holds. */
+export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakeProps) {
+  const id = useId();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { name, source } = intake;
+  const choose = (file: File | undefined) => {
+    if (!file) return;
+    const isTooLarge = file.size > LARGEST_FILE;
+    setProblem(isTooLarge ? `${file.name} is larger than 5 MB, and nothing was read of it: a price sheet is a few kilobytes. Copy the table with the prices out of it.` : null);
+    if (!isTooLarge) void file.text().then((text) => intake.read(text, file.name));
+  };
+  return (
+    <section className="intake" aria-label="Paste or import">
+      <p className="intake-file">
+        <label htmlFor={id}>Or take in a file: CSV, a saved web page, the JSON of a sheet</label>{' '}
+        <input id={id} type="file" accept=".csv,.tsv,.txt,.html,.htm,.json,text/csv,text/html,application/json" onChange={({ target }) => choose(target.files?.[0])} />
+      </p>
+      <div aria-live="polite">
+        {problem && <p className="problem">{problem}</p>}
+        {intake.isReading && <p className="quiet">Reading {name} …</p>}
+        {name !== null && source && <Read key={intake.key} name={name} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={intake.done} />}
+      </div>
+    </section>
+  );
+}
+
+interface ReadProps {
+  name: string;
+  source: SheetSource;
+  sheet: PriceSheet;
+  today: string;
+  onTakeOver: SheetIntakeProps['onTakeOver'];
+  onDone(): void;
+}
+
+function Read({ name, source, sheet, today, onTakeOver, onDone }: ReadProps) {
+  switch (source.kind) {
+    case 'refused':
+      return (
+        <div className="problem">
+          <p>{name} cannot be taken in.</p>
+          <ul>
+            {source.problems.slice(0, 20).map(({ path, found, wanted }) => (
+              <li key={`${path} ${wanted}`}>
+                {path && <code>{path}</code>} {found}; {wanted}
+              </li>
+            ))}
+          </ul>
+        </div>
+      );
+    case 'sheet':
+      return <WholeSheet name={name} read={source.sheet} today={today} onDone={onDone} />;
+    case 'offers':
+      return <Stretches sheet={sheet} today={today} stretches={source.offers.plans} vendor={source.offers.vendor} text={name} onTakeOver={onTakeOver} onDone={onDone} />;
+    case 'table':
+      return <PastedTable source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={onDone} />;
+  }
+}
+
+/** The JSON of a sheet comes in as a sheet of its own, beside the one that is open. */
+function WholeSheet({ name, read, today, onDone }: { name: string; read: PriceSheet; today: string; onDone(): void }) {
+  const write = useWriter();
+  const edits = useEdits();
+  const navigate = useNavigate();
+  const { decisionId } = useWorkbench();
+  const take = () => {
+    const id = edits.addSheet(withFreshIds(read, newId));
+    onDone();
+    void navigate(`/decisions/${decisionId}/sheets/${id}`);
+  };
+  return (
+    <div className="phrase-read">
+      <p>
+        {name} holds the price sheet of <b>{sheetLabel(read) || 'a vendor without a name'}</b>
+        {read.seen && `, seen ${write.day(read.seen)}`}.
+      </p>
+      <div className="stretches are-several">
+        {partsOf(read).map((part) => (
+          <div key={part.id}>
+            <b className="stretch-plan">{part.label}</b>
+            <ul className="clauses">
+              {sentencesOf(part, (decimal) => write.field(decimal)).map((sentence) => (
+                <li key={sentence}>{sentence}</li>
+              ))}
+            </ul>
+          </div>
+        ))}
+      </div>
+      <NewFindings before={{ kind: 'processor', processor: { id: 'none', label: '', currency: 'EUR' } }} after={read} today={today} />
+      <p className="phrase-take">
+        <Button type="primary" size="small" onClick={take}>
+          Take it in as a sheet of its own
+        </Button>
+        <Button type="text" size="small" onClick={onDone}>
+          leave it
+        </Button>
+      </p>
+    </div>
+  );
+}
+
+function PastedTable({ source, ...rest }: Omit<ReadProps, 'name' | 'source'> & { source: Extract<SheetSource, { kind: 'table' }> }) {
+  const known = useKnownQuantities();
+  const { table, rowsLeftOut, columnsLeftOut } = source;
+  const suggested = useMemo(() => suggestMapping(table, known), [table, known]);
+  const [chosen, setChosen] = useState<TableMapping | null>(null);
+  const mapping = chosen ?? suggested;
+  const stretches = useMemo(() => tablePlans(table, mapping, known), [table, mapping, known]);
+  return (
+    <>
+      {(rowsLeftOut > 0 || columnsLeftOut > 0) && (
+        <p className="problem">
+          Only the first {table.length} rows and {table[0]?.length ?? 0} columns are shown: {rowsLeftOut > 0 && `${rowsLeftOut} more rows`} {columnsLeftOut > 0 && `${columnsLeftOut} more columns`} are left out. A price sheet has no more.
+        </p>
+      )}
+      <TableMappingForm table={table} mapping={mapping} onChange={setChosen} />
+      <Stretches {...rest} stretches={stretches} vendor="" text={JSON.stringify(mapping)} />
+    </>
+  );
+}
+
+interface StretchesProps {
+  sheet: PriceSheet;
+  today: string;
+  stretches: readonly Stretch[];
+  vendor: string;
+  /** Changes when answers given so far do not hold any more. */
+  text: string;
+  onTakeOver: SheetIntakeProps['onTakeOver'];
+  onDone(): void;
+}
+
+function Stretches({ sheet, today, stretches, vendor, text, onTakeOver, onDone }: StretchesProps) {
+  const page = usePage(sheet, stretches, [], text);
+  const group = useRef<HTMLDivElement>(null);
+  // What was read is taken over from the keyboard as it appears.
+  useEffect(() => group.current?.focus(), []);
+  const take = () => {
+    onTakeOver((one) => withVendor(page.apply(one).sheet, vendor));
+    onDone();
+  };
+  return (
+    <div
+      ref={group}
+      className="phrase-read"
+      tabIndex={0}
+      role="group"
+      aria-label="What was read"
+      onKeyDown={(event) => {
+        if (event.target !== event.currentTarget || page.press(event)) return;
+        if (event.key === 'Enter' && page.isReady) take();
+      }}
+    >
+      {page.isEmpty ? <p>Nothing in it reads as a price. Say above what its lines mean.</p> : <PageReading page={page} sheet={sheet} today={today} onTakeOver={take} />}
+      <Button type="text" size="small" onClick={onDone}>
+        leave it
+      </Button>
+    </div>
+  );
+}
+
+function withVendor(sheet: PriceSheet, vendor: string): PriceSheet {
+  return sheet.kind === 'offer' && sheet.offer.label === '' && vendor !== '' ? { ...sheet, offer: { ...sheet.offer, vendor, label: vendor } } : sheet;
+}

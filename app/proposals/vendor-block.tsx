@@ -1,0 +1,78 @@
+import { Button } from 'antd';
+import { candidateOf, type Followable, madeWords, withFollower } from '#core/proposals/edit-followed';
+import type { VendorProposal } from '#core/proposals/decision-proposals';
+import { CandidateTag } from '../components/candidate-tag';
+import { useWriter } from '../locale/locale';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+import { namesIn, reasonWords } from './reason-words';
+
+interface VendorBlockProps {
+  vendor: VendorProposal;
+  today: string;
+  onOpen(candidate: string): void;
+}
+
+/** What is proposed for a vendor, and why each of its other plans is not. */
+export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
+  const { state } = useWorkbench();
+  const write = useWriter();
+  const { currency } = state.bench.decision;
+  const { proposed, plans, offer } = vendor;
+  const proposedPlan = plans.find(({ reason }) => reason.kind === 'proposed')?.label ?? '';
+  const names = { nameOf: namesIn(state.bench), proposed: proposedPlan };
+  const others = plans.filter(({ reason }) => reason.kind !== 'proposed');
+  return (
+    <li className={`vendor-block ${proposed ? '' : 'has-none'}`} aria-label={vendor.label}>
+      <div className="vendor-name">
+        <h3>{vendor.label}</h3>
+        <small>{vendor.kind.replaceAll('-', ' ')}</small>
+      </div>
+      <div className="vendor-made">
+        {proposed ? <b>{madeWords(state.bench, proposed.made)}</b> : <b className="problem">{plans.length === 0 ? 'Its price sheet has no plan' : 'None of its plans does alone'}</b>}
+        <ul className="passed-over">
+          {others.map(({ plan, label, reason }) => (
+            <li key={plan}>
+              <b>{label || 'A plan'}</b>: {reasonWords(reason, names, write)}
+            </li>
+          ))}
+        </ul>
+      </div>
+      {proposed ? (
+        <>
+          <div className="vendor-total">
+            <b>{write.money(proposed.total, currency)}</b>
+            <small>{Number(proposed.above) === 0 ? 'least' : write.difference(proposed.above)}</small>
+          </div>
+          <FollowButton proposed={{ offer, ...proposed }} today={today} onOpen={onOpen} />
+        </>
+      ) : (
+        <>
+          <div />
+          <div />
+        </>
+      )}
+    </li>
+  );
+}
+
+/** Takes what is proposed into the line-up, or shows the candidate that it is already. */
+export function FollowButton({ proposed, today, onOpen }: { proposed: Followable; today: string; onOpen(candidate: string): void }) {
+  const { state } = useWorkbench();
+  const edits = useEdits();
+  const found = candidateOf(state.bench, proposed);
+  const take = (
+    <Button size="small" onClick={() => edits.decision(`follow.${proposed.offer}`, 'a proposal taken', (decision) => withFollower({ ...state.bench, decision }, proposed, today))}>
+      Take it
+    </Button>
+  );
+  if (!found) return <div className="vendor-taken">{take}</div>;
+  const words = { follows: 'follows it', pinned: 'pinned', 'by-hand': 'is just this' }[found.follows];
+  return (
+    <div className="vendor-taken">
+      <button type="button" className="figure" onClick={() => onOpen(found.id)} aria-label={`Candidate ${found.id} ${words}: what it is put together from`}>
+        <CandidateTag id={found.id} /> {words}
+      </button>
+    </div>
+  );
+}

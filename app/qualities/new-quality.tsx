@@ -1,0 +1,58 @@
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { withQualities } from '#core/qualities/edit-qualities';
+import { SOURCE_UNITS, USUAL_QUALITIES } from '#core/qualities/usual-qualities';
+import { TextField } from '../components/text-field';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useKeptText } from '../workbench/use-kept-text';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** Qualities that usually count, to be taken in one go. */
+export function UsualQualities() {
+  const { qualities = [] } = useWorkbench().state.bench.decision;
+  const edits = useEdits();
+  const open = USUAL_QUALITIES.filter(({ id }) => !qualities.some((one) => one.id === id));
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const chosen = open.filter(({ id }) => !left.includes(id));
+  if (open.length === 0) return null;
+  return (
+    <section className="starter-sets" aria-label="Qualities to begin with">
+      <div className="starter-choices">
+        {open.map(({ id, label, source }) => (
+          <Checkbox key={id} checked={!left.includes(id)} onChange={({ target }) => setLeft(target.checked ? left.filter((one) => one !== id) : [...left, id])}>
+            {label} <small>{SOURCE_UNITS[source] || 'marks, 1 to 5'}</small>
+          </Checkbox>
+        ))}
+      </div>
+      <Button type="primary" disabled={chosen.length === 0} onClick={() => edits.decision('qualities.usual', 'qualities to begin with', (one) => withQualities(one, chosen))}>
+        Take these {chosen.length}
+      </Button>
+    </section>
+  );
+}
+
+/** A quality of one's own, marked by hand from 1 to 5. */
+export function NewQuality({ onAdded }: { onAdded(id: string): void }) {
+  const edits = useEdits();
+  const { decisionId } = useWorkbench();
+  const [label, setLabel] = useKeptText(`quality.${decisionId}`);
+  return (
+    <form
+      className="add-row"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (label.trim() === '') return;
+        const id = newId();
+        edits.decision(`quality.${id}`, 'a quality', (one) => withQualities(one, [{ id, label: label.trim(), weight: '2', source: 'mark', worst: '1', best: '5', together: 'weakest' }]));
+        setLabel('');
+        onAdded(id);
+      }}
+    >
+      <TextField label="Something else that counts" value={label} placeholder="how it feels to work with" onChange={setLabel} />
+      <Button htmlType="submit" disabled={label.trim() === ''}>
+        Add
+      </Button>
+    </form>
+  );
+}

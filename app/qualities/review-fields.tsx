@@ -1,0 +1,77 @@
+import { Button, Checkbox } from 'antd';
+import { reviewProblem, withReview } from '#core/qualities/edit-qualities';
+import type { Review, VendorNotes } from '#core/qualities/quality-schema';
+import { ADDED_REVIEWS, averageReview, reviewScore } from '#core/qualities/reviews';
+import { DayField } from '../components/day-field';
+import { NumberField } from '../components/number-field';
+import { TextField } from '../components/text-field';
+import { useWriter } from '../locale/locale';
+import { newId } from '../workbench/new-id';
+import { useWorkbench } from '../workbench/workbench-context';
+
+type ChangeNotes = (field: string, recipe: (notes: VendorNotes) => VendorNotes) => void;
+
+const COUNT = { least: 0, most: 1e8, whole: true, wanted: 'a number of reviews' };
+const SCORE = { least: 0, most: 1000, wanted: 'a score' };
+
+/** What people say about a vendor, place by place, and what it is worth. */
+export function ReviewFields({ notes, onChange }: { notes: VendorNotes; onChange: ChangeNotes }) {
+  const { decision } = useWorkbench().state.bench;
+  const write = useWriter();
+  const reviews = notes.reviews ?? [];
+  const average = averageReview(Object.values(decision.vendors ?? {}).map((one) => one.reviews ?? []));
+  const score = average === null ? null : reviewScore(reviews, average);
+  const points = (value: number) => write.number(String(value), 0);
+  return (
+    <>
+      {reviews.map((review) => (
+        <ReviewForm key={review.id} review={review} onChange={(field, recipe) => onChange(`review.${review.id}.${field}`, (one) => withReview(one, review.id, recipe))} />
+      ))}
+      <Button size="small" onClick={() => onChange(`review.${newId()}`, (one) => ({ ...one, reviews: [...(one.reviews ?? []), { id: newId(), source: '', score: '4', least: '1', most: '5', count: 0 }] }))}>
+        Reviews from one more place
+      </Button>
+      {score && average !== null && (
+        <p className="method">
+          {points(score.given)} of 100 from {score.count} {score.count === 1 ? 'person' : 'people'}. Few opinions say little: the score is taken as if {ADDED_REVIEWS} more people had given the average of all reviews here ({points(average)}), which makes it {points(score.pulled)}; and of where
+          it then most likely lies the lower end counts: <b>{points(score.counts)}</b>.
+        </p>
+      )}
+    </>
+  );
+}
+
+function ReviewForm({ review, onChange }: { review: Review; onChange(field: string, recipe: (review: Review) => Review | null): void }) {
+  const { store, state } = useWorkbench();
+  const keyOf = (name: string) => `review.${review.id}.${name}`;
+  /** A score off its scale is kept as it was typed, and counts as soon as the scale fits it. */
+  const set = (field: 'score' | 'least' | 'most', value: string) => {
+    const waiting = state.unread[keyOf('score')]?.text;
+    const next = { ...review, [field]: value };
+    const fitting = field !== 'score' && waiting !== undefined && reviewProblem({ ...next, score: waiting }) === null ? { ...next, score: waiting } : next;
+    const problem = reviewProblem(fitting);
+    if (problem) return store.setUnread(keyOf(field), { text: value, problem, label: `the reviews of ${review.source || 'one place'}` });
+    if (fitting !== next) store.setUnread(keyOf('score'), null);
+    onChange(field, () => fitting);
+  };
+  const field = (name: 'score' | 'least' | 'most', label: string) => (
+    <NumberField fieldKey={keyOf(name)} label={label} value={review[name]} range={SCORE} onChange={(value) => value && set(name, value)} />
+  );
+  return (
+    <div className="review">
+      <TextField label="Where" value={review.source} placeholder="sellers’ forum" onChange={(source) => onChange('source', (one) => ({ ...one, source }))} />
+      <div className="review-figures">
+        {field('score', 'Score')}
+        {field('least', 'from')}
+        {field('most', 'to')}
+        <NumberField fieldKey={`review.${review.id}.count`} label="People" value={String(review.count)} range={COUNT} onChange={(count) => onChange('count', (one) => ({ ...one, count: Number(count ?? 0) }))} />
+      </div>
+      <DayField label="Seen on" value={review.seen} onChange={(seen) => onChange('seen', ({ seen: _former, ...one }) => (seen === undefined ? one : { ...one, seen }))} />
+      <Checkbox checked={review.earns === true} onChange={({ target }) => onChange('earns', ({ earns: _former, ...one }) => (target.checked ? { ...one, earns: true } : one))}>
+        the source earns if you buy
+      </Checkbox>
+      <Button type="text" size="small" aria-label={`Remove the reviews of ${review.source || 'this place'}`} onClick={() => onChange('removed', () => null)}>
+        remove
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,14 @@
+import { useMemo } from 'react';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** A vendor by its offer. */
+export interface NamedOffer {
+  readonly id: string;
+  readonly label: string;
+}
+
+/** The vendors of the decision, in the order of their sheets. */
+export function useVendors(): readonly NamedOffer[] {
+  const { sheets } = useWorkbench().state.bench;
+  return useMemo(() => sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [{ id: sheet.offer.id, label: sheet.offer.label || sheet.offer.vendor || 'without a name' }] : [])), [sheets]);
+}

@@ -1,0 +1,65 @@
+import { useMemo, useRef, useState } from 'react';
+import { Link, useRouteLoaderData } from 'react-router';
+import { askedVendors } from '#core/needs/answers';
+import { withAnswer } from '#core/needs/edit-answers';
+import { needKey, needWords } from '#core/needs/need-words';
+import { findSheet } from '#core/decision/workbench';
+import type { OpenQuestion } from '#core/proposals/to-find-out';
+import { type GridPoint, within } from '../components/grid-keys';
+import { AnswerForm } from '../needs/answer-form';
+import { AnswersTable, columnsOf } from '../needs/answers-table';
+import { FindOutList } from '../needs/find-out-list';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+export default function Answers() {
+  const { state, decisionId } = useWorkbench();
+  const edits = useEdits();
+  const { today } = useRouteLoaderData<{ today: string }>('routes/needs') ?? { today: '2026-01-01' };
+  const { needs: all = [] } = state.bench.decision;
+  const needs = useMemo(() => [...all.filter(({ level }) => level === 'must'), ...all.filter(({ level }) => level === 'want')], [all]);
+  const vendors = useMemo(() => askedVendors(state.bench.sheets), [state.bench.sheets]);
+  const [focus, setFocus] = useState<GridPoint | null>(null);
+  const form = useRef<HTMLElement>(null);
+  const columns = useMemo(() => columnsOf(vendors), [vendors]);
+  if (needs.length === 0 || columns.length === 0)
+    return (
+      <main className="work" aria-label="What plans say to it">
+        <h2>Nothing to ask yet</h2>
+        <p>
+          {needs.length === 0 ? <Link to={`/decisions/${decisionId}/needs`}>Say what is needed</Link> : <Link to={`/decisions/${decisionId}/sheets`}>Enter the price sheet of a vendor</Link>}, and every plan’s answer has a place here.
+        </p>
+      </main>
+    );
+  const point = focus && within(focus, needs.length, columns.length);
+  const [need, column] = [point && needs[point.row], point && columns[point.column]];
+  const sheet = column ? findSheet(state.bench, column.vendor.sheetId)?.sheet : undefined;
+  const show = (question: OpenQuestion) => {
+    const asked = question.asks.kind === 'need' ? needKey(question.asks.need) : null;
+    setFocus({ row: needs.findIndex((one) => needKey(one) === asked), column: columns.findIndex((one) => one.asked.plan.id === question.part) });
+  };
+  return (
+    <>
+      <main className="work" aria-label="What plans say to it">
+        <AnswersTable
+          needs={needs}
+          vendors={vendors}
+          focus={point ?? { row: 0, column: 0 }}
+          onFocus={setFocus}
+          onAnswer={(one, { vendor, asked }, given) => edits.sheet(vendor.sheetId, `${asked.plan.id}.${needKey(one)}`, `${vendor.offer.label} ${asked.plan.label}, ${needWords(one)}`, (changed) => withAnswer(changed, asked.plan.id, one, given))}
+          onOpen={() => {
+            if (!focus) setFocus({ row: 0, column: 0 });
+            requestAnimationFrame(() => form.current?.focus());
+          }}
+        />
+        <p className="quiet answers-keys">
+          Arrow keys move; <kbd>y</kbd> <kbd>n</kbd> <kbd>?</kbd> answer, the space bar goes through them, <kbd>Enter</kbd> says more.
+        </p>
+      </main>
+      <aside className="margin" aria-label="Answer and what is to find out">
+        {need && column && sheet && <AnswerForm key={`${needKey(need)} ${column.asked.plan.id}`} need={need} column={column} sheet={sheet} today={today} first={form} />}
+        <FindOutList onShow={show} />
+      </aside>
+    </>
+  );
+}

@@ -1,0 +1,92 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useRouteLoaderData } from 'react-router';
+import { daysBetween } from '#core/calendar/day';
+import { withTask, withVendor } from '#core/qualities/edit-qualities';
+import { trialResult } from '#core/qualities/trial';
+import { ChoiceField } from '../components/choice-field';
+import { DayField } from '../components/day-field';
+import { TextField } from '../components/text-field';
+import { useWriter } from '../locale/locale';
+import { DiaryCell } from '../qualities/diary-cell';
+import { useVendors } from '../qualities/vendors';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** The same tasks tried with each vendor: minutes, marks, notes, and when each trial ends. */
+export default function Diary() {
+  const { decision } = useWorkbench().state.bench;
+  const { today } = useRouteLoaderData<{ today: string }>('routes/qualities') ?? { today: '2026-01-01' };
+  const edits = useEdits();
+  const write = useWriter();
+  const all = useVendors();
+  const [added, setAdded] = useState<readonly string[]>([]);
+  const { tasks = [], vendors = {} } = decision;
+  const isTried = (id: string) => vendors[id]?.trialEnds !== undefined || Object.keys(vendors[id]?.tried ?? {}).length > 0;
+  const shown = all.filter(({ id }) => isTried(id) || added.includes(id));
+  const others = all.filter(({ id }) => !shown.some((one) => one.id === id));
+  return (
+    <main className="work" aria-label="Trial diary">
+      <p>The same tasks with every vendor, so that marks can be compared. What a quality takes from the diary is the mean of a vendor’s marks.</p>
+      <div className="qualities-scroll">
+        <table className="diary">
+          <thead>
+            <tr>
+              <th scope="col">Task</th>
+              {shown.map(({ id, label }) => (
+                <th scope="col" key={id}>
+                  {label}
+                  <DayField label="Trial ends on" value={vendors[id]?.trialEnds} onChange={(day) => edits.decision(`vendor.${id}.trial-ends`, `the trial of ${label}`, (one) => withVendor(one, id, ({ trialEnds: _former, ...notes }) => (day === undefined ? notes : { ...notes, trialEnds: day })))} />
+                  <TrialLeft ends={vendors[id]?.trialEnds} today={today} />
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {tasks.map((task) => (
+              <tr key={task.id}>
+                <th scope="row">
+                  <TextField label="Task" labelHidden long={1} value={task.label} placeholder="what is to be done" autoFocus={task.label === ''} onChange={(label) => edits.decision(`task.${task.id}`, 'a task', (one) => withTask(one, task.id, (former) => ({ ...former, label })))} />
+                  <Button type="text" size="small" aria-label={`Remove the task: ${task.label}`} onClick={() => edits.decision(`task.${task.id}.removed`, 'a task removed', (one) => withTask(one, task.id, () => null))}>
+                    remove
+                  </Button>
+                </th>
+                {shown.map((vendor) => (
+                  <DiaryCell key={vendor.id} task={task} vendor={vendor} today={today} />
+                ))}
+              </tr>
+            ))}
+          </tbody>
+          <tfoot>
+            <tr>
+              <th scope="row">All together</th>
+              {shown.map(({ id }) => {
+                const { tried, tasks: of, minutes, mark } = trialResult(tasks, vendors[id]);
+                return (
+                  <td key={id}>
+                    <b>{mark === null ? 'no mark yet' : `${write.number(String(mark), 1)} of 10`}</b>
+                    <small>
+                      {tried} of {of} tasks{minutes === null ? '' : `, ${write.number(String(minutes), 0)} minutes`}
+                    </small>
+                  </td>
+                );
+              })}
+            </tr>
+          </tfoot>
+        </table>
+      </div>
+      <div className="add-row">
+        <Button onClick={() => edits.decision(`task.${newId()}`, 'a task', (one) => ({ ...one, tasks: [...(one.tasks ?? []), { id: newId(), label: '' }] }))}>One more task</Button>
+        {others.length > 0 && <ChoiceField label="Try another vendor" value={undefined} placeholder="choose …" options={others.map(({ id, label }) => ({ value: id, label }))} onChange={(id) => setAdded([...added, id])} />}
+      </div>
+    </main>
+  );
+}
+
+function TrialLeft({ ends, today }: { ends: string | undefined; today: string }) {
+  if (ends === undefined) return null;
+  const days = daysBetween(today, ends);
+  if (days < 0) return <small className="lacks">is over</small>;
+  return <small className={days <= 7 ? 'lacks' : ''}>{days === 0 ? 'ends today' : days === 1 ? 'one day left' : `${days} days left`}</small>;
+}

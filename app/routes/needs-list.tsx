@@ -1,0 +1,74 @@
+import { useMemo } from 'react';
+import { answerOf, askedVendors, isMet } from '#core/needs/answers';
+import { contradictions } from '#core/needs/contradictions';
+import { withChangedNeed } from '#core/needs/edit-needs';
+import type { DecisionNeed } from '#core/needs/need-schema';
+import { needKey } from '#core/needs/need-words';
+import { Fold } from '../components/fold';
+import { ExpectedLimits } from '../needs/expected-limits';
+import { NeedRow } from '../needs/need-row';
+import { NewNeed } from '../needs/new-need';
+import { StarterSets } from '../needs/starter-sets';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+export default function NeedsList() {
+  const { state } = useWorkbench();
+  const edits = useEdits();
+  const { needs = [] } = state.bench.decision;
+  const plans = useMemo(() => askedVendors(state.bench.sheets).flatMap((vendor) => vendor.plans), [state.bench.sheets]);
+  const met = (need: DecisionNeed) => {
+    const answers = plans.map((asked) => answerOf(need, asked));
+    return { met: answers.filter((answer) => isMet(answer, need)).length, unknown: answers.filter(({ kind }) => kind === 'not-known').length, plans: plans.length };
+  };
+  const group = (level: DecisionNeed['level'], title: string, words: string) => {
+    const inGroup = needs.filter((need) => need.level === level);
+    return (
+      inGroup.length > 0 && (
+        <section aria-label={title}>
+          <h2>{title}</h2>
+          <p className="quiet">{words}</p>
+          <ul className="needs">
+            {inGroup.map((need) => (
+              <NeedRow
+                key={needKey(need)}
+                need={need}
+                met={met(need)}
+                onChange={(field, recipe) => edits.decision(`need.${needKey(need)}.${field}`, 'a need', (one) => withChangedNeed(one, needKey(need), recipe))}
+              />
+            ))}
+          </ul>
+        </section>
+      )
+    );
+  };
+  return (
+    <>
+      <main className="work" aria-label="What is needed">
+        {contradictions(needs).map(({ words }) => (
+          <p key={words} className="notice" role="alert">
+            {words}
+          </p>
+        ))}
+        {needs.length === 0 && (
+          <>
+            <h2>What must it do?</h2>
+            <p>Say what you sell and how; the list that comes with it is taken in one go and pruned.</p>
+            <StarterSets />
+          </>
+        )}
+        {group('must', 'It must', 'A candidate that does not is never proposed, and stands grey with the reason.')}
+        {group('want', 'You would like', 'What is met counts for fit, by its weight. It changes no totals.')}
+        <NewNeed />
+        {needs.length > 0 && (
+          <Fold summary="More to begin with, by what you sell">
+            <StarterSets />
+          </Fold>
+        )}
+      </main>
+      <aside className="margin" aria-label="Limits">
+        <ExpectedLimits />
+      </aside>
+    </>
+  );
+}

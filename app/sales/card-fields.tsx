@@ -1,0 +1,71 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { Stream } from '#core/decision-file/forecast-schema';
+import { cardShares, mostForCard, restKind, withCardShare } from '#core/decision/edit-cards';
+import { slugOf } from '#core/price-phrase/vocabulary';
+import { NumberField } from '../components/number-field';
+import { TextField } from '../components/text-field';
+import { useWriter } from '../locale/locale';
+
+const WORDS: Readonly<Record<string, string>> = { domestic: 'domestic cards', international: 'cards from abroad', wallet: 'wallets' };
+const words = (kind: string) => WORDS[kind] ?? kind.replaceAll('-', ' ');
+
+interface CardFieldsProps {
+  stream: Stream;
+  onChange(field: string, change: (stream: Stream) => Stream): void;
+}
+
+/** With what orders are paid: one kind has what the others leave, so that it always adds up to 100 %. */
+export function CardFields({ stream, onChange }: CardFieldsProps) {
+  const write = useWriter();
+  const [name, setName] = useState('');
+  const rest = restKind(stream);
+  const shares = cardShares(stream);
+  const kinds = shares.some(({ kind }) => kind === 'international') || rest !== 'domestic' ? shares : [...shares, { kind: 'international', percent: '0' }];
+  const kind = slugOf(name);
+  return (
+    <fieldset className="card-fields">
+      <legend>Cards and wallets</legend>
+      <div className="form-grid">
+        {kinds.map(({ kind: one, percent }) =>
+          one === rest ? (
+            <span key={one} className="field card-rest">
+              <span className="field-label">{words(one)}</span>
+              <b>{write.number(percent)} %</b> <span className="quiet">what the others leave</span>
+            </span>
+          ) : (
+            <span key={one} className="card-share">
+              <NumberField
+                fieldKey={`stream.${stream.id}.card.${one}`}
+                label={`Paid with ${words(one)}`}
+                suffix="% of orders"
+                value={percent}
+                range={{ least: 0, most: Number(mostForCard(stream, one)), wanted: 'a percentage, with the others not above 100' }}
+                onChange={(next) => onChange(`card.${one}`, (found) => withCardShare(found, one, next ?? '0'))}
+              />
+              {one !== 'international' && (
+                <Button type="text" size="small" aria-label={`Remove ${words(one)}`} onClick={() => onChange(`card.${one}`, (found) => withCardShare(found, one, null))}>
+                  remove
+                </Button>
+              )}
+            </span>
+          ),
+        )}
+      </div>
+      <form
+        className="add-row"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (name.trim() === '') return;
+          onChange(`card.${kind}`, (found) => withCardShare(found, kind, '0'));
+          setName('');
+        }}
+      >
+        <TextField label="Another kind of card or wallet" value={name} placeholder="wallet" onChange={setName} />
+        <Button htmlType="submit" disabled={name.trim() === '' || shares.some((one) => one.kind === kind)}>
+          Add
+        </Button>
+      </form>
+    </fieldset>
+  );
+}

@@ -1,0 +1,136 @@
+import { useState } from 'react';
+import { differencesOf, type VersionName } from '#core/forecast/versions';
+import type { Differences, StreamDifferences } from '#core/forecast/versions-schema';
+import { ChoiceField } from '../components/choice-field';
+import { NumberField } from '../components/number-field';
+import { useWriter } from '../locale/locale';
+import { useEdits } from '../workbench/use-edits';
+import { useAfterPaint } from '../workbench/use-after-paint';
+import { price, useWorkbench } from '../workbench/workbench-context';
+
+type Changed = Exclude<VersionName, 'expected'>;
+type Field = keyof StreamDifferences;
+
+const FIELDS: ReadonlyArray<{ field: Field; label: string; unit: string }> = [
+  { field: 'orders', label: 'Orders and joins', unit: '%' },
+  { field: 'orderValue', label: 'Order value', unit: '%' },
+  { field: 'growth', label: 'Growth a month', unit: 'points' },
+  { field: 'refunds', label: 'Refunds', unit: 'points' },
+  { field: 'churn', label: 'Leaving each month', unit: 'points' },
+  { field: 'margin', label: 'Left after the goods', unit: 'points' },
+];
+const RANGE = { least: -100, most: 1000, wanted: 'a difference such as -25' };
+const ALL = 'all streams';
+
+/** Cautious and hopeful sales, each as differences to the expected, and what each comes to. */
+export function VersionDifferences() {
+  const { state } = useWorkbench();
+  const edits = useEdits();
+  const { decision } = state.bench;
+  const { streams } = decision.forecast;
+  const [stream, setStream] = useState(ALL);
+  const shown = streams.some(({ id }) => id === stream) ? stream : ALL;
+  const stated = (version: Changed, field: Field) => {
+    const differences = differencesOf(decision.versions, version);
+    return shown === ALL ? differences[field] : differences.streams?.[shown]?.[field];
+  };
+  const change = (version: Changed, field: Field, value: string | null | undefined) =>
+    edits.decision(`versions.${version}.${shown}.${field}`, `the ${version} version`, (one) => {
+      const differences = differencesOf(one.versions, version);
+      const next: Differences = shown === ALL ? withField(differences, field, value) : { ...differences, streams: { ...differences.streams, [shown]: withField(differences.streams?.[shown] ?? {}, field, value) } };
+      return { ...one, versions: { ...one.versions, [version]: next } };
+    });
+  return (
+    <section className="versions" aria-label="Three versions">
+      <h2>Cautious, expected, hopeful</h2>
+      <p className="quiet">Stated as differences to what you expect. The switch at the top shows any of them on every screen.</p>
+      {streams.length > 1 && (
+        <ChoiceField label="Differences for" value={shown} options={[{ value: ALL, label: ALL }, ...streams.map(({ id, label }) => ({ value: id, label: label || 'a stream without a name' }))]} onChange={setStream} />
+      )}
+      <table className="versions-table">
+        <thead>
+          <tr>
+            <th scope="col">
+              <span className="visually-hidden">What differs</span>
+            </th>
+            <th scope="col">cautious</th>
+            <th scope="col">expected</th>
+            <th scope="col">hopeful</th>
+          </tr>
+        </thead>
+        <tbody>
+          {FIELDS.filter(({ field }) => field !== 'churn' || streams.some(({ subscribers }) => subscribers)).map(({ field, label, unit }) => (
+            <tr key={field}>
+              <th scope="row">{label}</th>
+              {(['cautious', 'hopeful'] as const).flatMap((version, index) => [
+                ...(index === 1 ? [<td key="expected" className="quiet">as above</td>] : []),
+                <td key={version}>
+                  <NumberField
+                    fieldKey={`versions.${version}.${shown}.${field}`}
+                    label={`${label}, ${version}`}
+                    labelHidden
+                    optional
+                    suffix={unit}
+                    placeholder={shown === ALL ? 'the same' : 'as for all'}
+                    value={stated(version, field)}
+                    range={RANGE}
+                    onChange={(value) => change(version, field, value)}
+                  />
+                </td>,
+              ])}
+            </tr>
+          ))}
+        </tbody>
+        <Outcomes />
+      </table>
+    </section>
+  );
+}
+
+function withField<Of extends StreamDifferences>(differences: Of, field: Field, value: string | null | undefined): Of {
+  const { [field]: _former, ...others } = differences;
+  return (value == null ? others : { ...differences, [field]: value }) as Of;
+}
+
+/** What each version comes to: sales, and who is cheapest by how much. */
+function Outcomes() {
+  const { state } = useWorkbench();
+  const write = useWriter();
+  // Three decisions are priced here; they follow right after the figures being typed are painted.
+  const bench = useAfterPaint(state.bench, 150);
+  const outcomes = (['cautious', 'expected', 'hopeful'] as const).map((version) => ({ version, ...price(bench, version) }));
+  return (
+    <tbody className="outcomes">
+      <tr>
+        <th scope="row">Orders a month</th>
+        {outcomes.map(({ version, average }) => (
+          <td key={version}>{write.number(average.orders, 1)}</td>
+        ))}
+      </tr>
+      <tr>
+        <th scope="row">Sales a month</th>
+        {outcomes.map(({ version, average }) => (
+          <td key={version}>{write.whole(average.sales)}</td>
+        ))}
+      </tr>
+      <tr>
+        <th scope="row">Costs least</th>
+        {outcomes.map(({ version, lineUp: { leader, runnerUp } }) => (
+          <td key={version}>
+            {leader ? (
+              <>
+                <b>{leader.label}</b>
+                <small>
+                  {write.whole(leader.result.total)}
+                  {runnerUp && `, ${write.whole(runnerUp.margin)} less than ${runnerUp.column.label}`}
+                </small>
+              </>
+            ) : (
+              'nobody can be chosen'
+            )}
+          </td>
+        ))}
+      </tr>
+    </tbody>
+  );
+}

@@ -1,0 +1,52 @@
+import { startTransition, useEffect, useMemo, useState } from 'react';
+import type { Workbench } from '#core/decision/workbench';
+import type { Judged } from '#core/judgement/work-out';
+import type { DecisionProposals } from '#core/proposals/decision-proposals';
+import type { WorkOutAnswer } from '../../workers/work-out';
+import { workOutAsker } from './work-out-asker';
+
+/** What was worked out last. */
+export interface Worked {
+  readonly proposals: DecisionProposals | null;
+  readonly judged: Judged | null;
+  /** Whether a newer bench is being worked out: its proposals, and what rests on them. */
+  readonly isProposing: boolean;
+  readonly isJudging: boolean;
+  /** Why nothing could be worked out. */
+  readonly problem: string | null;
+}
+
+interface Answered {
+  readonly proposals: { readonly bench: Workbench; readonly found: DecisionProposals } | null;
+  readonly judged: { readonly bench: Workbench; readonly found: Judged } | null;
+  readonly problem: string | null;
+}
+
+const PAUSE_MS = 120;
+const NOTHING: Answered = { proposals: null, judged: null, problem: null };
+
+/**
+ * Works the bench out beside the interface, again after every change: a newer bench overtakes an older one. The last
+ * answer stays until the next one is there.
+ */
+export function useWorkedOut(bench: Workbench): Worked {
+  const [{ proposals, judged, problem }, setAnswered] = useState(NOTHING);
+  const [ask] = useState(() => workOutAsker(newWorker, (asked, answer) => startTransition(() => setAnswered((former) => answeredWith(former, asked, answer)))));
+  useEffect(() => {
+    const timer = setTimeout(() => ask.about(bench), PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [ask, bench]);
+  useEffect(() => ask.close, [ask]);
+  const [isProposing, isJudging] = [proposals?.bench !== bench, judged?.bench !== bench];
+  return useMemo(() => ({ proposals: proposals?.found ?? null, judged: judged?.found ?? null, isProposing, isJudging, problem }), [proposals, judged, isProposing, isJudging, problem]);
+}
+
+function answeredWith(former: Answered, bench: Workbench, answer: WorkOutAnswer): Answered {
+  if ('problem' in answer) return { ...former, problem: answer.problem };
+  if ('proposals' in answer) return { ...former, problem: null, proposals: { bench, found: answer.proposals } };
+  return { ...former, problem: null, judged: { bench, found: answer.judged } };
+}
+
+function newWorker(): Worker {
+  return new Worker(new URL('../../workers/work-out.ts', import.meta.url), { type: 'module' });
+}

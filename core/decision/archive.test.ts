@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import { RefusedFileError } from '../decision-file/problems';
+import { smallDecision } from '../tests/small-decision';
+import { typedSheet } from '../tests/typed-sheet';
+import { archiveOf, isArchive, readArchive } from './archive';
+import type { Workbench } from './workbench';
+
+const bench: Workbench = {
+  decision: smallDecision({
+    needs: [{ feature: 'gift-cards', level: 'want', weight: '2', why: 'asked for', from: '2027-03' }],
+    qualities: [{ id: 'ease', label: 'Ease', weight: '3', source: 'trial', worst: '0', best: '10' }],
+    tasks: [{ id: 't', label: 'Try it' }],
+    vendors: { tidewrack: { tried: { t: { mark: '7', minutes: '12' } }, uptime: '99.9' } },
+    owned: [{ id: 'mail', label: 'Mailing tool', features: ['mailings'], amount: '20', months: 1 }],
+    candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'tidewrack-small', term: 'tidewrack-0' }] }],
+  }),
+  sheets: [{ id: 'x', revision: 7, sheet: { ...typedSheet('Tidewrack', { Small: '10/mo' }), figures: { 'tidewrack-small term 1': { where: 'a quote', sure: 'guess' } } } }],
+};
+
+describe('a decision with everything that is kept about it', () => {
+  it('comes back as it was, its sheets as new ones', () => {
+    const document: unknown = JSON.parse(JSON.stringify(archiveOf(bench)));
+    expect(isArchive(document)).toBe(true);
+    expect(readArchive(document, () => 'new')).toEqual({ decision: bench.decision, sheets: [{ id: 'new', revision: 0, sheet: bench.sheets[0]?.sheet }] });
+  });
+
+  it('is refused with the place of what is wrong', () => {
+    const problems = (document: unknown) => {
+      try {
+        readArchive(document, () => 'new');
+        return [];
+      } catch (error) {
+        return error instanceof RefusedFileError ? error.problems.map(({ path }) => path) : ['something else'];
+      }
+    };
+    const archive = archiveOf(bench);
+    expect(problems({ ...archive, decision: { ...bench.decision, vendors: { tidewrack: { uptime: '101' } } } })).toEqual(['decision.vendors.tidewrack.uptime']);
+    expect(problems({ ...archive, decision: { ...bench.decision, forecast: { streams: [{ ...bench.decision.forecast.streams[0], cards: { domestic: '50' } }] } } })).toEqual([expect.stringContaining('cards')]);
+    expect(isArchive({ format: 'venalis.decision' })).toBe(false);
+    expect(isArchive(null)).toBe(false);
+  });
+});

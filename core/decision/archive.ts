@@ -1,0 +1,47 @@
+import * as z from 'zod';
+import { problemsOf, RefusedFileError } from '../decision-file/problems';
+import { readDecisionFile } from '../decision-file/read';
+import { structureProblems } from '../decision-file/structure';
+import { assembleDecisionFile } from './assemble';
+import { decisionSchema } from './decision-schema';
+import { priceSheetSchema } from './price-sheet';
+import type { Workbench } from './workbench';
+
+/** Marks a decision with everything that is kept about it. */
+export const ARCHIVE_FORMAT = 'venalis.workbench';
+
+const archiveSchema = z.strictObject({
+  format: z.literal(ARCHIVE_FORMAT),
+  version: z.literal(1),
+  decision: decisionSchema,
+  sheets: z.array(priceSheetSchema),
+});
+
+/**
+ * A decision with everything that is kept about it, as a document of its own: needs with their reasons, qualities, the
+ * trial diary, what is owned, and the evidence on price sheets. A decision file holds only what prices are worked out from.
+ */
+export function archiveOf({ decision, sheets }: Workbench): z.output<typeof archiveSchema> {
+  return { format: ARCHIVE_FORMAT, version: 1, decision, sheets: sheets.map(({ sheet }) => sheet) };
+}
+
+/** Whether a parsed document says of itself that it is one. */
+export function isArchive(document: unknown): boolean {
+  return typeof document === 'object' && document !== null && 'format' in document && document.format === ARCHIVE_FORMAT;
+}
+
+/**
+ * Reads a decision with everything that is kept about it.
+ *
+ * @param newId - gives a fresh identifier for each sheet
+ * @throws RefusedFileError with every problem found
+ */
+export function readArchive(document: unknown, newId: () => string): Workbench {
+  const unfit = structureProblems(document);
+  if (unfit.length > 0) throw new RefusedFileError(unfit);
+  const read = archiveSchema.safeParse(document);
+  if (!read.success) throw new RefusedFileError(problemsOf(document, read.error.issues));
+  const bench = { decision: read.data.decision, sheets: read.data.sheets.map((sheet) => ({ id: newId(), revision: 0, sheet })) };
+  readDecisionFile(assembleDecisionFile(bench).file);
+  return bench;
+}

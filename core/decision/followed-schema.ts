@@ -1,0 +1,17 @@
+import * as z from 'zod';
+import { label, slug } from '../decision-file/amounts';
+import { dayField } from './day';
+
+/** A candidate that is what is proposed for its vendor, and goes along when the proposal changes. */
+export const followedSchema = z.strictObject({
+  candidate: slug,
+  offer: slug,
+  /** A second vendor whose plan goes with it, where none of them does alone. */
+  with: slug.optional(),
+  /** Pinned: it stays as it is, whatever is proposed. */
+  pinned: z.boolean().optional(),
+  /** As it was when the person last looked: what it was made of in words, and its total in base currency. */
+  seen: z.strictObject({ on: dayField, made: label, total: z.string().max(40) }),
+});
+
+export type Followed = z.output<typeof followedSchema>;

@@ -1,0 +1,32 @@
+import { priceDecision } from '../comparison/decision-result';
+import { assembleDecisionFile } from '../decision/assemble';
+import type { Workbench } from '../decision/workbench';
+import { fitTable } from '../fit/criteria';
+import { fits } from '../fit/fit';
+import { type FirstPlaces, firstPlaces } from '../fit/stability';
+import { usableRows } from '../fit/usable-rows';
+import type { DecisionProposals } from '../proposals/decision-proposals';
+import { withFollowed } from '../proposals/followed';
+import { type OpenQuestion, toFindOut } from '../proposals/to-find-out';
+
+/** What takes longer than a frame to work out about a decision. */
+export interface WorkedOut {
+  readonly proposals: DecisionProposals;
+  readonly judged: Judged;
+}
+
+/** What rests on the proposals. */
+export interface Judged {
+  readonly questions: readonly OpenQuestion[];
+  /** Over all ways of weighing, how often each usable candidate fits best. */
+  readonly firstPlaces: readonly FirstPlaces[];
+}
+
+/** What is to find out and how stable the fit is; candidates that follow a proposal are judged as it is now. */
+export function judge(bench: Workbench, proposals: DecisionProposals): Judged {
+  const live = withFollowed(bench, proposals);
+  const { file } = assembleDecisionFile(live);
+  const priced = priceDecision(file);
+  const table = fitTable(live, file);
+  return { questions: toFindOut({ bench: live, priced, proposals, fits: fits(table) }), firstPlaces: firstPlaces(usableRows(table, priced)) };
+}

@@ -1,0 +1,99 @@
+import type { PriceSheet } from '../decision/price-sheet';
+import type { Addon, Charge, Features, Plan, Processor, SharedAddon, Term } from '../decision-file/price-sheet-schema';
+
+/** What has prices of its own on a sheet: a plan, an add-on or a processor. */
+export interface Part {
+  readonly id: string;
+  readonly label: string;
+  readonly currency: string;
+  readonly terms?: Term[] | undefined;
+  readonly charges?: Charge[] | undefined;
+  readonly limits?: Record<string, string> | undefined;
+  readonly features?: Features | undefined;
+  readonly once?: Plan['once'];
+  readonly taxExcluded?: boolean | undefined;
+}
+
+/** The parts of a sheet: its plans and add-ons, or the processor or add-on it is about. */
+export function partsOf(sheet: PriceSheet): Part[] {
+  return [...columnsOf(sheet), ...addonsOf(sheet)];
+}
+
+/** The add-ons of a vendor's sheet; what each one adds to a limit stands as its limit. */
+export function addonsOf(sheet: PriceSheet): Part[] {
+  return sheet.kind === 'offer' ? (sheet.offer.addons ?? []).map(addonPart) : [];
+}
+
+function addonPart({ raises, ...addon }: Addon): Part {
+  return { ...addon, ...(raises ? { limits: raises } : {}) };
+}
+
+/** The columns of a sheet: its plans, or the one thing it is about. */
+export function columnsOf(sheet: PriceSheet): readonly Part[] {
+  if (sheet.kind === 'offer') return sheet.offer.plans;
+  return [sheet.kind === 'processor' ? sheet.processor : addonPart(sheet.addon)];
+}
+
+/** The sheet with one of its parts changed; what a part cannot have (a processor's terms) is left out. */
+export function withPart(sheet: PriceSheet, id: string, change: (part: Part) => Part): PriceSheet {
+  if (sheet.kind === 'processor') return sheet.processor.id === id ? { ...sheet, processor: asProcessor(change(sheet.processor)) } : sheet;
+  if (sheet.kind === 'addon') return sheet.addon.id === id ? { ...sheet, addon: { ...asAddon(change(addonPart(sheet.addon))), ...partners(sheet.addon) } } : sheet;
+  const { plans, addons } = sheet.offer;
+  const offer = {
+    ...sheet.offer,
+    plans: plans.map((plan) => (plan.id === id ? asPlan(change(plan)) : plan)),
+    ...(addons ? { addons: addons.map((addon) => (addon.id === id ? asAddon(change(addonPart(addon))) : addon)) } : {}),
+  };
+  return { ...sheet, offer };
+}
+
+function partners({ worksWith }: SharedAddon): Pick<SharedAddon, 'worksWith'> {
+  return worksWith ? { worksWith } : {};
+}
+
+function asPlan(part: Part): Plan {
+  return { ...part, terms: part.terms ?? [] };
+}
+
+function asAddon({ limits, once: _once, ...part }: Part): Addon {
+  return { ...part, ...(limits && Object.keys(limits).length > 0 ? { raises: limits } : {}) };
+}
+
+function asProcessor({ id, label, currency, charges, taxExcluded }: Part): Processor {
+  return { id, label, currency, ...(charges ? { charges } : {}), ...(taxExcluded === undefined ? {} : { taxExcluded }) };
+}
+
+/** The term of a length that a row is about. */
+export function termIn(part: Part, { months, nth = 0 }: { readonly months: number; readonly nth?: number }): Term | undefined {
+  return part.terms?.filter((term) => term.months === months)[nth];
+}
+
+/** A figure's place on its sheet: which part, and which of its figures. */
+export type FigurePlace =
+  /** `nth`: of several terms of one length, counted from 0. */
+  | { readonly kind: 'term'; readonly months: number; readonly nth?: number }
+  | { readonly kind: 'charge'; readonly id: string }
+  | { readonly kind: 'limit'; readonly quantity: string }
+  | { readonly kind: 'feature'; readonly feature: string }
+  | { readonly kind: 'joining' }
+  | { readonly kind: 'saving' };
+
+/**
+ * The key under which evidence and marks of a figure are kept.
+ *
+ * @example placeOf('basic', { kind: 'term', months: 12 }) // 'basic term 12'
+ */
+export function placeOf(partId: string, place: FigurePlace): string {
+  switch (place.kind) {
+    case 'term':
+      return `${partId} term ${place.months}${place.nth ? ` ${place.nth}` : ''}`;
+    case 'charge':
+      return `${partId} charge ${place.id}`;
+    case 'limit':
+      return `${partId} limit ${place.quantity}`;
+    case 'feature':
+      return `${partId} feature ${place.feature}`;
+    default:
+      return `${partId} ${place.kind}`;
+  }
+}

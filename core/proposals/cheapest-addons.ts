@@ -1,0 +1,115 @@
+import { type Decimal, ZERO } from '../amount/decimal';
+import type { AddonChoice, PartCost } from './part-costs';
+import { together } from './part-costs';
+
+/** An add-on with every way of taking it that can be of use, and what it is good for. */
+export interface UsefulAddon {
+  readonly choices: readonly AddonChoice[];
+  /** Musts that it meets, by their position. */
+  readonly meets: readonly number[];
+  /** How much each unit adds to a limit, by its name. */
+  readonly raises: ReadonlyMap<string, Decimal>;
+}
+
+/** What has to be covered by add-ons. */
+export interface Wanted {
+  readonly unmet: readonly number[];
+  readonly short: ReadonlyMap<string, Decimal>;
+}
+
+/** The add-ons of the cheapest way, in the order of the file, and what all costs with tax in minor units. */
+export interface CheapestAddons {
+  readonly total: number;
+  readonly choices: readonly AddonChoice[];
+}
+
+/** Half a minor unit a month is the most that rounding of tax can differ. */
+const HALF = 0.5;
+
+/**
+ * The cheapest choice of add-ons that covers what a plan lacks (decision file §10): of equal totals the one with fewer
+ * add-ons, then with lower counts.
+ *
+ * Goes through the add-ons one after the other, each left out or taken in one of its ways, and gives a branch up as
+ * soon as it cannot cover what is wanted or cannot become cheaper than the best so far. Tax is rounded by the month on
+ * everything together, so that it is only known at the end; until then it is bounded from below.
+ *
+ * @param base - what the plan, its term and the processor cost
+ * @param taxRate - a fraction
+ * @param atMost - a total that is known to be reachable: dearer ones are not looked for
+ */
+export function cheapestAddons(base: PartCost, addons: readonly UsefulAddon[], wanted: Wanted, taxRate: number, atMost: number): CheapestAddons | null {
+  const steps = addons.map((addon) => stepOf(addon, wanted));
+  // What add-ons from a position on can still do: take off the sum of their best credits, meet musts, raise limits.
+  const creditFrom = steps.map(() => 0);
+  const meetsFrom = steps.map(() => 0n);
+  const reachFrom = steps.map(({ raises }) => raises.map(() => 0n));
+  for (let at = steps.length - 1; at >= 0; at -= 1) {
+    const choices = addons[at]?.choices ?? [];
+    creditFrom[at] = (creditFrom[at + 1] ?? 0) + Math.min(0, ...choices.map(({ cost }) => taxedLeast(cost, taxRate)));
+    meetsFrom[at] = (meetsFrom[at + 1] ?? 0n) | (steps[at]?.meets ?? 0n);
+    const most = BigInt(Math.max(0, ...choices.map(({ count }) => count)));
+    reachFrom[at] = (steps[at]?.raises ?? []).map((raise, name) => (reachFrom[at + 1]?.[name] ?? 0n) + raise * most);
+  }
+  let best: CheapestAddons | null = null;
+  const limit = () => best?.total ?? atMost;
+
+  const canCover = (at: number, unmet: bigint, short: readonly bigint[]) => (unmet & ~(meetsFrom[at] ?? 0n)) === 0n && short.every((lacking, name) => lacking <= (reachFrom[at]?.[name] ?? 0n));
+  const visit = (at: number, cost: PartCost, taken: readonly AddonChoice[], unmet: bigint, short: readonly bigint[]): void => {
+    if (Math.floor(taxedLeast(cost, taxRate) + (creditFrom[at] ?? 0)) > limit() || !canCover(at, unmet, short)) return;
+    const [addon, step] = [addons[at], steps[at]];
+    if (!addon || !step) {
+      const total = cost.total + taxOf(cost, taxRate);
+      if (total < limit() || (total === limit() && (best === null || isSimpler(taken, best.choices)))) best = { total, choices: taken };
+      return;
+    }
+    visit(at + 1, cost, taken, unmet, short);
+    for (const choice of addon.choices) {
+      const raised = step.isRaising ? short.map((lacking, name) => later(lacking, (step.raises[name] ?? 0n) * BigInt(choice.count))) : short;
+      visit(at + 1, together(cost, choice.cost), [...taken, choice], unmet & ~step.meets, raised);
+    }
+  };
+  visit(0, base, [], maskOf(wanted.unmet), [...wanted.short.values()].map(exact));
+  return best;
+}
+
+/** An add-on in whole numbers: musts as bits, raises in the order of the limits that fall short. */
+interface Step {
+  readonly meets: bigint;
+  readonly raises: readonly bigint[];
+  readonly isRaising: boolean;
+}
+
+function stepOf({ meets, raises }: UsefulAddon, { short }: Wanted): Step {
+  const inOrder = [...short.keys()].map((name) => exact(raises.get(name) ?? ZERO));
+  return { meets: maskOf(meets), raises: inOrder, isRaising: inOrder.some((raise) => raise > 0n) };
+}
+
+const later = (lacking: bigint, raise: bigint) => (lacking > raise ? lacking - raise : 0n);
+
+function maskOf(positions: readonly number[]): bigint {
+  return positions.reduce((mask, position) => mask | (1n << BigInt(position)), 0n);
+}
+
+/** A quantity in whole parts of 10^-40, finer than any that is written. */
+function exact(quantity: Decimal): bigint {
+  return BigInt(quantity.times('1e40').toFixed(0));
+}
+
+/** Tax on a part: rounded by the month, half away from zero. */
+function taxOf({ taxed }: PartCost, rate: number): number {
+  if (!taxed || rate === 0) return 0;
+  return taxed.reduce((sum, units) => sum + Math.sign(units) * Math.round(Number((Math.abs(units) * rate).toFixed(6))), 0);
+}
+
+/** A lower bound of what a part comes to with tax. */
+function taxedLeast({ total, taxed }: PartCost, rate: number): number {
+  if (!taxed || rate === 0) return total;
+  return total + taxed.reduce((sum, units) => sum + units * rate, 0) - HALF * taxed.length;
+}
+
+function isSimpler(one: readonly AddonChoice[], other: readonly AddonChoice[]): boolean {
+  if (one.length !== other.length) return one.length < other.length;
+  const counts = (choices: readonly AddonChoice[]) => choices.reduce((sum, { count }) => sum + count, 0);
+  return counts(one) < counts(other);
+}

@@ -1,0 +1,125 @@
+import { describe, expect, it } from 'vitest';
+import { priceDecision } from '../comparison/decision-result';
+import { assembleDecisionFile } from '../decision/assemble';
+import type { PriceSheet } from '../decision/price-sheet';
+import type { Workbench } from '../decision/workbench';
+import { readDecisionFile } from '../decision-file/read';
+import { fitTable } from '../fit/criteria';
+import { fits } from '../fit/fit';
+import { smallDecision } from '../tests/small-decision';
+import { typedProcessor, typedSheet } from '../tests/typed-sheet';
+import { boughtTwice, superfluousParts } from './bought-twice';
+import { decisionProposals } from './decision-proposals';
+import { withFollowed } from './followed';
+import { toFindOut } from './to-find-out';
+
+const FEE = ['of each order, the fee for card payments'];
+const tidewrack = typedSheet('Tidewrack', { Small: '10/mo, 2% card fee, checkout: yes, mailings: no', Plus: '34/mo, 2% card fee, checkout: yes, mailings: yes' }, { answers: FEE });
+const oakum = typedSheet('Oakum', { Shared: '3/mo, own domain: yes, checkout: no', Quick: '5/mo, own domain: yes' });
+const saltwort = typedSheet('Saltwort', { Shop: '6/mo, checkout: yes, own domain: no', Fancy: '4/mo, own domain: no, checkout: no' });
+const tally = typedProcessor('Tally', '1.5% + 10c per order', { answers: FEE });
+
+function benchOf(sheets: readonly PriceSheet[], features: readonly string[], more: Partial<Workbench['decision']> = {}): Workbench {
+  return {
+    decision: smallDecision({ needs: features.map((feature) => ({ feature, level: 'must' as const })), ...more }, '10'),
+    sheets: sheets.map((sheet, index) => ({ id: `s${index}`, revision: 1, sheet })),
+  };
+}
+
+const proposed = (bench: Workbench) => Object.fromEntries(decisionProposals(bench).vendors.map(({ label, proposed: found }) => [label, found ? `${found.made.plans.map(({ plan }) => plan).join('+')} ${JSON.stringify(found.made.payments ?? 'own').replaceAll('"', '')} ${found.total}` : null]));
+
+describe('what is proposed for a decision', () => {
+  it('is the cheapest way of each vendor; a platform without a fee for payments takes none itself', () => {
+    // Tidewrack: 120 + 2 % of 1200. Oakum: 36 + 1.5 % of 1200 + 120 × 0.10 through Tally.
+    expect(proposed(benchOf([tidewrack, oakum, tally], []))).toEqual({ Tidewrack: 'tidewrack-small own 144.00', Oakum: 'oakum-shared tally-tally 66.00' });
+    expect(proposed(benchOf([oakum], []))).toEqual({ Oakum: 'oakum-shared own 36.00' });
+  });
+
+  it('counts what is owned as met, and as a cost from when it is paid until', () => {
+    const owned = [{ id: 'mail', label: 'Mailing tool', features: ['mailings'], amount: '20', months: 1, paidUntil: '2027-06' }];
+    expect(proposed(benchOf([tidewrack], ['mailings']))['Tidewrack']).toBe('tidewrack-plus own 432.00');
+    // Small with the tool from July: 144 + 6 × 20. It comes to the candidate by itself, and costs there the same.
+    const bench = benchOf([tidewrack], ['mailings'], { owned });
+    expect(proposed(bench)['Tidewrack']).toBe('tidewrack-small own 264.00');
+    const made = decisionProposals(bench).vendors[0]?.proposed?.made;
+    const { file } = assembleDecisionFile({ ...bench, decision: { ...bench.decision, candidates: [{ id: 'A', label: 'A', plans: [], ...made }] } });
+    expect(priceDecision(readDecisionFile(file)).result.candidates[0]).toMatchObject({ total: '264.00', usable: true });
+    expect(proposed(benchOf([tidewrack], ['mailings'], { owned: [{ ...owned[0], id: 'm', label: 'm', features: ['mailings'], amount: '60', months: 1 }] }))['Tidewrack']).toBe('tidewrack-plus own 432.00');
+  });
+
+  it('where none does the job alone, is the cheapest pair that does', () => {
+    const bench = benchOf([oakum, saltwort, tally], ['checkout', 'own-domain']);
+    const { vendors, pair } = decisionProposals(bench);
+    expect(vendors.map(({ proposed: alone }) => alone)).toEqual([null, null]);
+    expect(pair).toMatchObject({ labels: ['Oakum', 'Saltwort'], made: { plans: [{ plan: 'oakum-shared' }, { plan: 'saltwort-shop' }], payments: 'tally-tally' }, total: '138.00' });
+    expect(decisionProposals(benchOf([oakum, tidewrack, tally], ['own-domain'])).pair).toBeNull();
+    expect(decisionProposals(benchOf([oakum, saltwort], ['own-domain', 'checkout', 'moon'])).pair).toBeNull();
+  });
+});
+
+describe('what is bought twice', () => {
+  it('is what several parts of a candidate have', () => {
+    const bench = benchOf([tidewrack, oakum, saltwort], []);
+    const plan = (id: string, term: string) => ({ plan: id, term });
+    const terms = decisionProposals(bench).vendors.map(({ proposed: found }) => found?.made.plans[0]?.term ?? '');
+    const candidate = { id: 'A', label: 'A', plans: [plan('tidewrack-plus', terms[0] ?? ''), plan('saltwort-shop', terms[2] ?? '')], extras: [{ label: 'Mailing tool', amount: '9', months: 1, features: { mailings: true } }] };
+    expect(boughtTwice(assembleDecisionFile(bench).file, candidate)).toEqual([
+      { feature: 'checkout', parts: ['Tidewrack Plus', 'Saltwort Shop'] },
+      { feature: 'mailings', parts: ['Tidewrack Plus', 'Mailing tool'] },
+    ]);
+    const asked = (features: string[]) => superfluousParts(assembleDecisionFile(benchOf([tidewrack, oakum, saltwort], features)).file, candidate);
+    expect(asked(['mailings'])).toEqual(['Tidewrack Plus', 'Mailing tool']);
+    expect(asked(['mailings', 'checkout'])).toEqual(['Tidewrack Plus', 'Saltwort Shop', 'Mailing tool']);
+    expect(superfluousParts(assembleDecisionFile(benchOf([tidewrack], ['mailings'])).file, { ...candidate, plans: [plan('tidewrack-plus', terms[0] ?? '')], extras: [] })).toEqual([]);
+  });
+});
+
+describe('a candidate that follows', () => {
+  const candidate = { id: 'A', label: 'Tidewrack Small', plans: [{ plan: 'tidewrack-small', term: 'tidewrack-0' }], hours: { setup: '5' } };
+  const followed = { candidate: 'A', offer: 'tidewrack', seen: { on: '2026-11-25', made: 'by the month', total: '144.00' } };
+  const bench = benchOf([tidewrack], ['mailings'], { candidates: [candidate], followed: [followed] });
+
+  it('is made of what is proposed now, keeps what else it has, and its own name goes along', () => {
+    const live = withFollowed(bench, decisionProposals(bench)).decision.candidates[0];
+    expect(live).toMatchObject({ id: 'A', label: 'Tidewrack Plus', plans: [{ plan: 'tidewrack-plus' }], hours: { setup: '5' } });
+    const named = { ...bench, decision: { ...bench.decision, candidates: [{ ...candidate, label: 'The usual' }] } };
+    expect(withFollowed(named, decisionProposals(named)).decision.candidates[0]?.label).toBe('The usual');
+  });
+
+  it('stays as it is where it is pinned, or nothing is proposed', () => {
+    const pinned = { ...bench, decision: { ...bench.decision, followed: [{ ...followed, pinned: true }] } };
+    expect(withFollowed(pinned, decisionProposals(pinned))).toBe(pinned);
+    const impossible = benchOf([tidewrack], ['moon'], { candidates: [candidate], followed: [followed] });
+    expect(withFollowed(impossible, decisionProposals(impossible))).toBe(impossible);
+  });
+});
+
+describe('what is to find out', () => {
+  function questions(bench: Workbench) {
+    const priced = priceDecision(readDecisionFile(assembleDecisionFile(bench).file));
+    const found = toFindOut({ bench, priced, proposals: decisionProposals(bench), fits: fits(fitTable(bench, priced.pricing.file)) });
+    return found.map(({ partLabel, asks, effect }) => `${partLabel}: ${asks.kind === 'need' ? asks.need.feature : asks.label} ${effect.kind}${effect.kind === 'cheapest' ? ` ${effect.by}` : ''}`);
+  }
+  const silent = typedSheet('Silent', { Cheap: '5/mo, 2% card fee', Dear: '99/mo, 2% card fee', Asking: 'price on request, 2% card fee, mailings: yes' }, { answers: FEE });
+
+  it('begins with what could change which is cheapest, by how much', () => {
+    // Plus is the cheapest that is known: 432. Cheap would be 60 + 24 = 84 if it had mailings.
+    expect(questions(benchOf([tidewrack, silent], ['mailings']))).toEqual(['Silent Cheap: mailings cheapest 348', 'Silent Dear: mailings none', 'Silent Asking: what it costs none']);
+  });
+
+  it('says so where nothing can be used yet', () => {
+    expect(questions(benchOf([silent], ['mailings']))[0]).toBe('Silent Cheap: mailings cheapest null');
+  });
+
+  it('goes on with prices of candidates that might be cheapest, and with what could change which fits best', () => {
+    const bench = benchOf([tidewrack, silent], ['mailings'], {
+      needs: [{ feature: 'mailings', level: 'must' }, { feature: 'stamps', level: 'want' }],
+      candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'tidewrack-plus', term: 'tidewrack-3' }] }, { id: 'B', label: 'B', plans: [{ plan: 'silent-asking', term: 'silent-4' }] }],
+    });
+    const termOf = (plan: string) => bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : [])).find(({ id }) => id === plan)?.terms[0]?.id ?? '';
+    const candidates = bench.decision.candidates.map((one) => ({ ...one, plans: one.plans.map(({ plan }) => ({ plan, term: termOf(plan) })) }));
+    const found = questions({ ...bench, decision: { ...bench.decision, candidates } });
+    expect(found.slice(0, 2)).toEqual(['Silent Asking: what it costs cheapest 408', 'Silent Cheap: mailings cheapest 348']);
+    expect(found.filter((one) => one.endsWith('fit'))).toEqual(['Tidewrack Plus: stamps fit', 'Silent Asking: stamps fit']);
+  });
+});

@@ -1,0 +1,95 @@
+import { decimal } from '../amount/decimal';
+import type { Candidate } from '../decision-file/candidate-schema';
+import { candidateSummary, nextCandidateId, withCandidate } from '../decision/candidates';
+import type { Decision } from '../decision/decision-schema';
+import type { Followed } from '../decision/followed-schema';
+import type { Workbench } from '../decision/workbench';
+import type { MakeUp } from './decision-proposals';
+import { isMadeOf, nameOf, remade } from './followed';
+
+/** What is proposed, as a candidate can follow it. */
+export interface Followable {
+  readonly offer: string;
+  readonly with?: string;
+  readonly made: MakeUp;
+  /** Decimal in base currency. */
+  readonly total: string;
+}
+
+/** What a make-up is in a few words: "Marlpit Grow, by the year". */
+export function madeWords(bench: Workbench, made: MakeUp): string {
+  const summary = candidateSummary(bench, { id: 'A', label: '', ...made });
+  return [nameOf(bench, made), summary].filter(Boolean).join(', ');
+}
+
+/**
+ * The decision with a candidate that follows what is proposed for a vendor, or a pair. A proposal has no hours; the
+ * candidate takes those of the first one with a plan of the same vendor, so that it does not look cheaper than it is.
+ */
+export function withFollower(bench: Workbench, proposed: Followable, on: string): Decision {
+  const { decision } = bench;
+  const candidate = nextCandidateId(decision.candidates);
+  const followed: Followed = { candidate, offer: proposed.offer, ...(proposed.with === undefined ? {} : { with: proposed.with }), seen: seen(bench, proposed, on) };
+  const hours = hoursOf(bench, proposed.offer);
+  return { ...withCandidate(decision, { label: nameOf(bench, proposed.made), ...proposed.made, ...(hours ? { hours } : {}) }), followed: [...(decision.followed ?? []), followed] };
+}
+
+/** The hours of the first candidate that begins with a plan of an offer. */
+function hoursOf({ decision, sheets }: Workbench, offer: string): Candidate['hours'] {
+  const plans = new Set(sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' && sheet.offer.id === offer ? sheet.offer.plans.map(({ id }) => id) : [])));
+  return decision.candidates.find((candidate) => candidate.hours && plans.has(candidate.plans[0]?.plan ?? ''))?.hours;
+}
+
+/** Whether a candidate states no hours while hours are worth something and others state theirs. */
+export function lacksHours({ hourValue, candidates }: Decision, candidate: Candidate): boolean {
+  const states = ({ hours }: Candidate) => Number(hours?.setup ?? 0) + Number(hours?.monthly ?? 0) > 0;
+  return Number(hourValue ?? 0) > 0 && !states(candidate) && candidates.some(states);
+}
+
+function seen(bench: Workbench, { made, total }: Pick<Followable, 'made' | 'total'>, on: string): Followed['seen'] {
+  return { on, made: madeWords(bench, made).slice(0, 300), total };
+}
+
+/** The decision with a change of a followed proposal taken note of: the candidate is kept as it is proposed now. */
+export function withNoted(bench: Workbench, candidate: string, proposed: Pick<Followable, 'made' | 'total'>, on: string): Decision {
+  const { decision } = bench;
+  return {
+    ...decision,
+    candidates: decision.candidates.map((one) => (one.id === candidate ? remade(bench, one, proposed.made) : one)),
+    followed: (decision.followed ?? []).map((one) => (one.candidate === candidate ? { ...one, seen: seen(bench, proposed, on) } : one)),
+  };
+}
+
+/** The decision with a follower pinned as it stands, or following again. */
+export function withPinned(decision: Decision, candidate: string, isPinned: boolean): Decision {
+  const changed = (decision.followed ?? []).map(({ pinned: _former, ...one }) => (one.candidate !== candidate ? { ...one, ...(_former ? { pinned: true } : {}) } : { ...one, ...(isPinned ? { pinned: true } : {}) }));
+  return { ...decision, followed: changed };
+}
+
+/** A change of what a follower is made of, since the person last looked. */
+export interface FollowedChange {
+  readonly followed: Followed;
+  readonly from: string;
+  readonly to: string;
+  /** Base currency, without own hours and extras. */
+  readonly fromTotal: string;
+  readonly toTotal: string;
+  /** By how much it is dearer now. */
+  readonly by: string;
+}
+
+/** What has changed about a follower; null where nothing has. A new total alone is a change too. */
+export function followedChange(bench: Workbench, followed: Followed, proposed: Pick<Followable, 'made' | 'total'> | null): FollowedChange | null {
+  if (!proposed) return null;
+  const to = madeWords(bench, proposed.made).slice(0, 300);
+  if (to === followed.seen.made && proposed.total === followed.seen.total) return null;
+  return { followed, from: followed.seen.made, to, fromTotal: followed.seen.total, toTotal: proposed.total, by: decimal(proposed.total).minus(followed.seen.total).toFixed() };
+}
+
+/** The candidate, if there is one, that is made of just this, or follows it. */
+export function candidateOf({ decision }: Workbench, proposed: Followable): { readonly id: string; readonly follows: 'follows' | 'pinned' | 'by-hand' } | null {
+  const follower = (decision.followed ?? []).find((one) => one.offer === proposed.offer && one.with === proposed.with && decision.candidates.some(({ id }) => id === one.candidate));
+  if (follower) return { id: follower.candidate, follows: follower.pinned ? 'pinned' : 'follows' };
+  const same = decision.candidates.find((candidate) => isMadeOf(candidate, proposed.made));
+  return same ? { id: same.id, follows: 'by-hand' } : null;
+}

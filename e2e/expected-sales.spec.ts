@@ -1,0 +1,120 @@
+import { expect, test } from './venalis';
+
+const SALES = 'decisions/larkfell-kites/sales';
+
+test('the season is drawn with keys or dragged, and a season of zeros is said', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${SALES}`);
+  await page.getByText('Growth, season, cards, refunds, margin').first().click();
+  const july = page.getByRole('slider', { name: 'Season, July' }).first();
+  await expect(july).toHaveAttribute('aria-valuenow', '1.55');
+  const before = await page.locator('.standing-sales b').textContent();
+  await july.press('PageUp');
+  await expect(july).toHaveAttribute('aria-valuenow', '1.8');
+  await expect(page.locator('.standing-sales b')).not.toHaveText(before ?? '');
+
+  await july.scrollIntoViewIfNeeded();
+  const box = await july.boundingBox();
+  if (!box) throw new Error('a bar is wanted');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height - 1);
+  await page.mouse.up();
+  await expect(july).toHaveAttribute('aria-valuenow', '0');
+
+  for (const slider of (await page.getByRole('slider', { name: /^Season/ }).all()).slice(0, 12)) await slider.press('Home');
+  await expect(page.getByRole('alert').filter({ hasText: 'A season of zeros' })).toBeVisible();
+});
+
+test('a month is set by hand in the table and on the chart, and given back', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${SALES}`);
+  const march = page.getByRole('button', { name: /^Kites and spares, March 2027: / });
+  await expect(march).toHaveText('88.5');
+  await march.click();
+  await page.keyboard.type('200');
+  await page.keyboard.press('Enter');
+  await expect(march).toHaveText('200');
+  await expect(march).toHaveAccessibleName(/set by hand/);
+  await march.click();
+  await page.keyboard.press('Delete');
+  await page.keyboard.press('Enter');
+  await expect(march).toHaveText('88.5');
+
+  await page.getByLabel('The chart shows').click();
+  await page.getByTitle('set months of Kites and spares by hand').click();
+  const chart = page.locator('.months-chart canvas');
+  await chart.scrollIntoViewIfNeeded();
+  const box = await chart.boundingBox();
+  if (!box) throw new Error('a chart is wanted');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.7);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.2, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Kites and spares.*set by hand/ })).toHaveCount(1);
+});
+
+test('three versions side by side, stated as differences, and every screen shows either', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${SALES}`);
+  const outcomes = page.locator('.outcomes');
+  await expect(outcomes).toContainText('5,518');
+  await page.getByLabel('Orders and joins, cautious').fill('-50');
+  await expect(outcomes).toContainText('3,679');
+  await page.getByRole('radio', { name: 'cautious' }).check();
+  await expect(page.locator('.standing-sales b')).toHaveText('3,679');
+  await page.getByRole('link', { name: /Line-up/ }).click();
+  const cautious = await page.locator('.total').first().textContent();
+  await expect(page.locator('.standing-sales')).toContainText('cautious');
+  await page.getByRole('radio', { name: 'expected' }).check();
+  await expect(page.locator('.total').first()).not.toHaveText(cautious ?? '');
+});
+
+test('cards and wallets always add up; other quantities are counted by month, by order or by each other', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${SALES}`);
+  await page.getByText('Growth, season, cards, refunds, margin').first().click();
+  await page.getByLabel('Another kind of card or wallet').first().fill('Wallet');
+  await page.getByRole('button', { name: 'Add' }).first().click();
+  await page.getByLabel('Paid with wallets').first().fill('70');
+  await expect(page.getByRole('alert').filter({ hasText: 'at most 66' })).toBeVisible();
+  await page.getByLabel('Paid with wallets').first().fill('20');
+  await expect(page.locator('.card-rest').first()).toContainText('46 %');
+
+  await page.getByLabel('Another quantity').fill('Mailings');
+  await page.getByLabel('Another quantity').press('Enter');
+  await page.getByLabel('mailings', { exact: true }).fill('4');
+  await page.getByLabel('mailings: counted').click();
+  await page.getByTitle('for each of contacts').click();
+  await expect(page.getByText(/^saved \d/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('mailings', { exact: true })).toHaveValue('4');
+});
+
+test('what is owned goes on with its cost, or ends where a candidate has it', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
+  await page.getByRole('button', { name: 'Something you have or pay for' }).click();
+  await page.getByLabel('What it is', { exact: true }).fill('Mailing tool');
+  const answer = page.locator('.answer');
+  await expect(answer).toContainText('205 less');
+  await page.getByLabel('Each payment').fill('10');
+  await page.getByLabel('Ends with').click();
+  await page.getByTitle('A Marlpit Grow', { exact: true }).click();
+  // Every other candidate pays 24 × 10 more.
+  await expect(answer).toContainText('445 less');
+  await expect(page.getByText(/Superfluous with A Marlpit Grow/)).toBeVisible();
+});
+
+test('decisions are duplicated, archived, deleted and brought back', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions`);
+  await page.getByRole('button', { name: /^Duplicate/ }).click();
+  await expect(page.getByLabel('The question')).toHaveValue('Where should Larkfell Kites sell from 2027? (copy)');
+  await page.goto(`${demo.address}decisions`);
+  await expect(page.locator('.decision-list li')).toHaveCount(2);
+  await page.getByRole('button', { name: /^Archive .*\(copy\)/ }).click();
+  await expect(page.getByText('1 archived')).toBeVisible();
+  await page.getByText('1 archived').click();
+  await page.getByRole('button', { name: /^Take out of the archive/ }).click();
+  await expect(page.getByText('1 archived')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Delete .*\(copy\)/ }).click();
+  await expect(page.getByText('was deleted.')).toBeVisible();
+  await expect(page.locator('.decision-list li')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.locator('.decision-list li')).toHaveCount(2);
+});

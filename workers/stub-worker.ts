@@ -1,0 +1,22 @@
+import { vi } from 'vitest';
+
+/** A worker's module in a test: what it is asked, and everything that it has answered. */
+export interface StubbedWorker<Question, Answer> {
+  ask(question: Question): void;
+  readonly answers: readonly Answer[];
+}
+
+/** Loads a worker's module afresh, with a worker's global object around it. */
+export async function stubWorker<Question, Answer>(load: () => Promise<unknown>): Promise<StubbedWorker<Question, Answer>> {
+  vi.resetModules();
+  const answers: Answer[] = [];
+  let listener: (event: { data: Question }) => void = () => undefined;
+  vi.stubGlobal('self', {
+    addEventListener: (_type: string, added: typeof listener) => {
+      listener = added;
+    },
+    postMessage: (answer: Answer) => void answers.push(answer),
+  });
+  await load();
+  return { ask: (data) => listener({ data }), answers };
+}
