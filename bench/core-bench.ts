@@ -1,5 +1,4 @@
 import { priceDecision } from '../core/comparison/decision-result';
-import { compileCandidates } from '../core/comparison/scale-questions';
 import { readPhrase } from '../core/price-phrase/read-phrase';
 import { PHRASES } from '../core/tests/phrases';
 import { readDecisionFile } from '../core/decision-file/read';
@@ -13,7 +12,7 @@ import type { FitTable } from '../core/fit/criteria';
 import { cheapestRoute } from '../core/route/cheapest-route';
 import { crossingsOf } from '../core/scales/break-even';
 import { cheapestStretches } from '../core/scales/cheapest-at';
-import { compileCandidate } from '../core/scales/compile';
+import { compileCandidates } from '../core/scales/compile';
 import { totalAt } from '../core/scales/compiled-candidate';
 import { spreadsheetOf } from './spreadsheet';
 import { benchDecision } from './bench-decision';
@@ -95,8 +94,7 @@ export function runCoreBench(): void {
 }
 
 function compileAnew(file: DecisionFile) {
-  const pricing = preparePricing(file);
-  return file.candidates.map((candidate) => compileCandidate(pricing, candidate));
+  return compileCandidates(preparePricing(file));
 }
 
 function allPairs(compiled: ReturnType<typeof compileCandidates>): number {

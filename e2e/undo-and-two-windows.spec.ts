@@ -19,6 +19,28 @@ test('undo and redo, by key and by button, also after a reload', async ({ page, 
   await expect(page.getByRole('button', { name: 'undo' })).toBeDisabled();
 });
 
+test('a page that was on its way while the last change was saved catches up', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/sales`);
+  const orders = page.getByLabel('Orders a month').first();
+  let letSave = () => {};
+  const fetched = new Promise<void>((resolve) => (letSave = resolve));
+  await page.route('**/larkfell-kites/save', async (route) => {
+    await fetched;
+    await route.continue();
+  });
+  await page.route('**/larkfell-kites/frame', async (route) => {
+    const early = await route.fetch();
+    const saved = page.waitForResponse('**/larkfell-kites/save');
+    letSave();
+    await saved;
+    await route.fulfill({ response: early });
+  });
+  await orders.fill('150');
+  await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
+  await page.getByRole('link', { name: /Expected sales/ }).click();
+  await expect(orders).toHaveValue('150');
+});
+
 test('undo takes back a change to a price sheet', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/sheets`);
   await page.locator('.sheet-list a', { hasText: 'Marlpit' }).click();

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { draftStorage, keepHalfTyped, keepUnread, keptText, leftDraft, leftUnread } from './draft-storage';
+import { draftStorage, isBehind, keepHalfTyped, keepRevision, keepUnread, keptText, leftDraft, leftUnread } from './draft-storage';
 
 /** A browser's storage in memory. */
 function storage() {
@@ -35,6 +35,12 @@ describe('what the browser keeps', () => {
     text.keep('');
     expect(text.read()).toBe('');
     expect(sessionStorage.getItem('venalis.text.phrases.s')).toBeNull();
+  });
+
+  it('of a revision tells a page that is older than what this window has heard of', () => {
+    expect(isBehind('d', 1)).toBe(false);
+    keepRevision('d', 7);
+    expect([isBehind('d', 6), isBehind('d', 7), isBehind('another', 6)]).toEqual([true, false, false]);
   });
 
   it('of a draft is checked, and rubbish is none', async () => {

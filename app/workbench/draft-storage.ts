@@ -18,6 +18,18 @@ export async function leftDraft(decisionId: string): Promise<Draft | null> {
   return read.success ? read.data : null;
 }
 
+const revisionKey = (decisionId: string) => `venalis.revision.${decisionId}`;
+
+/** Notes the revision that this window has last heard of. */
+export function keepRevision(decisionId: string, revision: number): void {
+  attempt(() => sessionStorage.setItem(revisionKey(decisionId), String(revision)));
+}
+
+/** Whether this window has heard of a newer revision than this: its page was on its way while a save was finished. */
+export function isBehind(decisionId: string, revision: number): boolean {
+  return Number(attempt(() => sessionStorage.getItem(revisionKey(decisionId)))) > revision;
+}
+
 const unreadKey = (decisionId: string) => `venalis.unread.${decisionId}`;
 
 /** Keeps texts that fields could not read, for as long as the window is open. */

@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, useContext, useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { useLocation } from 'react-router';
+import { useLocation, useRevalidator } from 'react-router';
 import { assembleDecisionFile, type HeldBack } from '#core/decision/assemble';
 import { benchInVersion, type Workbench } from '#core/decision/workbench';
 import type { DecisionFile } from '#core/decision-file/schema';
@@ -9,7 +9,7 @@ import { type AverageMonth, averageMonth } from '#core/comparison/average-sales'
 import { type PricedDecision, priceDecision } from '#core/comparison/decision-result';
 import { type LineUp, lineUp } from '#core/comparison/line-up';
 import { type SalesScale, salesScale } from '#core/comparison/sales-scale';
-import { draftStorage, keepUnread, leftDraft, leftUnread } from './draft-storage';
+import { draftStorage, isBehind, keepRevision, keepUnread, leftDraft, leftUnread } from './draft-storage';
 import { withFollowed } from '#core/proposals/followed';
 import { useWorkedOut, type Worked } from './use-worked-out';
 import { useAfterPaint } from './use-after-paint';
@@ -64,6 +64,7 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
   const atForecast = useMemo(() => price(bench, version), [bench, version]);
   const priced = useMemo(() => (scale === 1 ? atForecast : priceAt(benchInVersion(bench, version), scale)), [bench, atForecast, scale, version]);
   useEffect(() => store.receive(saved), [store, saved]);
+  useCatchUp(decisionId, kept.revision);
   useEffect(() => resumeWhatWasLeft(decisionId, store), [decisionId, store]);
   useEffect(() => keepUnread(decisionId, state.unread), [decisionId, state.unread]);
   // The scale takes longer than the totals; it follows right after they are painted.
@@ -78,6 +79,15 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
       <WorkedOut value={worked}>{children}</WorkedOut>
     </OpenWorkbench>
   );
+}
+
+/** Asks again for a decision whose page was already on its way when the page before got its last change saved. */
+function useCatchUp(decisionId: string, revision: number): void {
+  const { revalidate } = useRevalidator();
+  useEffect(() => {
+    if (isBehind(decisionId, revision)) void revalidate();
+    keepRevision(decisionId, revision);
+  }, [decisionId, revision, revalidate]);
 }
 
 /** The open decision. */

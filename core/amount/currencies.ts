@@ -1,4 +1,4 @@
-import type { Decimal } from './decimal';
+import { type Decimal, fixed } from './decimal';
 
 /** ISO 4217 codes by their number of minor-unit digits. */
 const CODES_BY_DIGITS: ReadonlyArray<readonly [digits: number, codes: string]> = [
@@ -65,6 +65,5 @@ export function inBaseCurrency(amount: Decimal, currency: string, rate: Decimal,
  * @example moneyText(decimal('12.5'), 'EUR') // '12.50'
  */
 export function moneyText(amount: Decimal, currency: string): string {
-  const text = amount.toFixed(minorDigits(currency));
-  return /^-0(\.0*)?$/.test(text) ? text.slice(1) : text;
+  return fixed(amount, minorDigits(currency));
 }

@@ -54,3 +54,12 @@ export function sum(amounts: Iterable<Decimal>): Decimal {
 export function settle(quantity: Decimal): Decimal {
   return quantity.toDecimalPlaces(20);
 }
+
+/**
+ * Writes a number with exactly so many decimal places, halves away from zero; what rounds to nothing has no sign.
+ *
+ * @example fixed(decimal('-0.00001'), 4) // '0.0000'
+ */
+export function fixed(value: Decimal, places: number): string {
+  return value.toDecimalPlaces(places).toFixed(places);
+}

@@ -1,4 +1,4 @@
-import { decimal, type Decimal, ONE, sum, ZERO, fraction } from '../amount/decimal';
+import { decimal, type Decimal, fixed, fraction, ONE, sum, ZERO } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { MonthlyForecast } from '../forecast/forecast';
@@ -57,8 +57,8 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
     total: money(total),
     buckets: bucketTotals(ledger, money),
     monthly: monthlyTotals(ledger, pricing.file.months).map(money),
-    perOrder: orders.isZero() ? null : total.div(orders).toFixed(4),
-    shareOfSales: sales.isZero() ? null : total.div(sales).times(100).toFixed(4),
+    perOrder: orders.isZero() ? null : fixed(total.div(orders), 4),
+    shareOfSales: sales.isZero() ? null : fixed(total.div(sales).times(100), 4),
     keep: money(kept.minus(total)),
     prepaid: money(prepaid(pricing, ledger)),
     outgrown: outgrown ? { month: forecast.months[outgrown.month] ?? '', limit: outgrown.limit } : null,

@@ -4,7 +4,8 @@ import type { DecisionFile } from '../decision-file/schema';
 import { type Proposal, proposals } from '../proposals/propose';
 import { cheapestRoute, type Route } from '../route/cheapest-route';
 import { preparePricing, type Pricing } from '../pricing/pricing';
-import { type BreakEven, breakEvens, type CheapestAt, cheapestAt, compileCandidates } from './scale-questions';
+import { type BreakEven, breakEvens, type CheapestAt, cheapestAt } from './scale-questions';
+import { compileCandidates } from '../scales/compile';
 import { type CandidateResult, type PricedCandidate, priceCandidate } from './candidate-result';
 
 /** The result of a decision file (decision file §7). */

@@ -1,4 +1,4 @@
-import { type Decimal, decimal, sum, ZERO } from '../amount/decimal';
+import { type Decimal, decimal, fixed, sum, ZERO } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import type { Candidate } from '../decision-file/candidate-schema';
 import { BUCKETS, type Bucket } from '../pricing/ledger-line';
@@ -100,5 +100,5 @@ function yearTotals(monthly: readonly string[]): Year[] {
 
 function changeInPercent(before: Year | undefined, year: Year): string | null {
   if (!before || !year.whole || before.total.lte(ZERO)) return null;
-  return year.total.minus(before.total).div(before.total).times(100).toFixed(4);
+  return fixed(year.total.minus(before.total).div(before.total).times(100), 4);
 }

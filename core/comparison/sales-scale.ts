@@ -2,8 +2,7 @@ import { Decimal } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { Pricing } from '../pricing/pricing';
 import { cheapestStretches } from '../scales/cheapest-at';
-import { averageMonthlySales } from '../scales/compile';
-import { compileCandidates } from './scale-questions';
+import { averageMonthlySales, compileCandidates } from '../scales/compile';
 
 /** A stretch of the sales scale: who is cheapest there, or null where nobody can be chosen. */
 export interface ScaleStretch {

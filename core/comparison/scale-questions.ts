@@ -3,7 +3,7 @@ import { moneyText, roundMoney } from '../amount/currencies';
 import type { Pricing } from '../pricing/pricing';
 import { crossingsOf } from '../scales/break-even';
 import { cheapestStretches } from '../scales/cheapest-at';
-import { averageMonthlySales, compileCandidate } from '../scales/compile';
+import { averageMonthlySales } from '../scales/compile';
 import type { CompiledCandidate } from '../scales/compiled-candidate';
 
 /** Every break-even of a pair of candidates (decision file §8). */
@@ -28,11 +28,6 @@ export interface CheapestAt {
 
 const DEFAULT_FROM = '0.05';
 const DEFAULT_TO = '20';
-
-/** Compiles every candidate of a decision file, in file order. */
-export function compileCandidates(pricing: Pricing): CompiledCandidate[] {
-  return pricing.file.candidates.map((candidate) => compileCandidate(pricing, candidate));
-}
 
 /** The break-evens that a file asks for, pair by pair; undefined if it asks for none. */
 export function breakEvens(pricing: Pricing, compiled: readonly CompiledCandidate[]): BreakEven[] | undefined {

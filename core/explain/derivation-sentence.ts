@@ -1,4 +1,4 @@
-import type { Decimal } from '../amount/decimal';
+import { type Decimal, fixed } from '../amount/decimal';
 import { minorDigits } from '../amount/currencies';
 import { termWords } from '../price-sheet/term-words';
 import type { WriteNumber } from '../price-sheet/rate-words';
@@ -12,7 +12,7 @@ import type { ChargeDerivation, Derivation, PaymentDerivation, StreamPart } from
  */
 export function derivationSentence(derivation: Derivation, write: WriteNumber): string {
   const { what, charged, currency, baseCurrency, amount, rate } = derivation;
-  const money = (value: Decimal, code = currency) => write(value.toFixed(minorDigits(code)));
+  const money = (value: Decimal, code = currency) => write(fixed(value, minorDigits(code)));
   const result = `${money(charged)}${currency === baseCurrency ? '' : ` ${currency}, × ${write(rate.toString())} = ${money(amount, baseCurrency)} ${baseCurrency}`}`;
   switch (what.kind) {
     case 'payment':

@@ -48,7 +48,7 @@ export function countsCard(
   charge: Charge,
   owner: ChargeOwner,
   processing: Processing,
-  { stream, channel }: StreamForecast,
+  { stream, channel }: Pick<StreamForecast, 'stream' | 'channel'>,
   card: string,
 ): boolean {
   const { streams, kinds, channels, cards, payments } = charge.only ?? {};

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decimal } from '../amount/decimal';
 import { priceCandidate } from '../comparison/candidate-result';
-import { compileCandidates } from '../comparison/scale-questions';
+import { compileCandidates } from './compile';
 import { readDecisionFile } from '../decision-file/read';
 import { preparePricing } from '../pricing/pricing';
 import { randomDecision } from '../tests/random-decision';
