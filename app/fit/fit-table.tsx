@@ -2,7 +2,7 @@ import type { FirstPlaces } from '#core/fit/stability';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { standingWords } from '../proposals/reason-words';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import type { Weighed } from './use-fit';
 
 interface FitTableViewProps {
@@ -14,7 +14,8 @@ interface FitTableViewProps {
 
 /** Fit and cost side by side, never mixed into one. */
 export function FitTableView({ weighed, places, open, onOpen }: FitTableViewProps) {
-  const { state, priced } = useWorkbench();
+  const { state } = useWorkbench();
+  const { priced } = useLevel();
   const write = useWriter();
   const { currency } = state.bench.decision;
   return (

@@ -3,7 +3,7 @@ import { fitTable, type FitTable } from '#core/fit/criteria';
 import { type Fit, fits, unbeaten } from '#core/fit/fit';
 import { turningWeights, type TurningWeight } from '#core/fit/turning-weights';
 import { usableRows } from '#core/fit/usable-rows';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useLevel, useWorkbench } from '../workbench/workbench-context';
 
 /** A candidate with what it costs and how it fits. */
 export interface Weighed extends Fit {
@@ -25,7 +25,8 @@ export interface FitPicture {
 
 /** How every candidate fits, at the level of sales that is being looked at. */
 export function useFit(): FitPicture {
-  const { state, priced } = useWorkbench();
+  const { state } = useWorkbench();
+  const { priced } = useLevel();
   const { bench } = state;
   return useMemo(() => {
     const { pricing, result } = priced.priced;

@@ -4,14 +4,15 @@ import { decimal } from '#core/amount/decimal';
 import { breakdownOf } from '#core/comparison/breakdown';
 import { monthSentences } from '#core/explain/month-sentences';
 import { useWriter } from '../locale/locale';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
 import type { OpenFigure } from './figure';
 import { sourceWords } from './source-words';
 
 /** How a figure came about: its sources with their rates, and its months. */
 export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'figure' }> }) {
-  const { state, priced, decisionId, scale } = useWorkbench();
+  const { state, decisionId } = useWorkbench();
+  const { priced, scale } = useLevel();
   const write = useWriter();
   const [chosen, setChosen] = useState<string | null>(null);
   const { pricing } = priced.priced;

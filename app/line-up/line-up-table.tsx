@@ -4,7 +4,7 @@ import type { LineUpColumn } from '#core/comparison/line-up';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { firstReason } from '../proposals/reason-words';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
 import { BucketBar } from './bucket-bar';
 import { isSameFigure, type OpenFigure } from './figure';
@@ -19,7 +19,8 @@ interface LineUpTableProps {
 
 /** The candidates side by side: bottom line first, then where it comes from. */
 export function LineUpTable({ open, onOpen }: LineUpTableProps) {
-  const { state, priced } = useWorkbench();
+  const { state } = useWorkbench();
+  const { priced } = useLevel();
   const write = useWriter();
   const { decision } = state.bench;
   const { currency, months } = decision;

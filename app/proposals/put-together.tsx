@@ -12,7 +12,7 @@ import { standingWords } from './reason-words';
 
 /** Every candidate: what it is made of, what it has twice, and why it cannot be used where it cannot. */
 export function PutTogether({ open, onOpen }: { open: string | null; onOpen(candidate: string): void }) {
-  const { state, priced } = useWorkbench();
+  const { state, atForecast: priced } = useWorkbench();
   const edits = useEdits();
   const write = useWriter();
   const { bench } = state;

@@ -9,10 +9,11 @@ import { LineUpTable } from '../line-up/line-up-table';
 import { MakeUpPanel } from '../line-up/make-up-panel';
 import { obstacleWords } from '../workbench/obstacle-words';
 import { useEdits } from '../workbench/use-edits';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useLevel, useWorkbench } from '../workbench/workbench-context';
 
 export default function LineUp() {
-  const { state, priced, decisionId } = useWorkbench();
+  const { state, decisionId } = useWorkbench();
+  const { priced } = useLevel();
   const [open, setOpen] = useState<OpenFigure | null>(null);
   const { columns } = priced.lineUp;
   if (columns.length === 0 && priced.heldBack.length === 0)

@@ -5,11 +5,12 @@ import { featureWords } from '#core/needs/need-words';
 import { Link } from 'react-router';
 import { useWriter } from '../locale/locale';
 import { obstacleWords } from './obstacle-words';
-import { useWorkbench } from './workbench-context';
+import { useLevel, useWorkbench } from './workbench-context';
 
 /** The answer in one sentence, as far as there is one. */
 export function AnswerSentence() {
-  const { state, priced, decisionId } = useWorkbench();
+  const { state, decisionId } = useWorkbench();
+  const { priced } = useLevel();
   const write = useWriter();
   const { leader, runnerUp, columns } = priced.lineUp;
   const over = `over ${state.bench.decision.months} months`;
@@ -43,7 +44,8 @@ export function AnswerSentence() {
 
 /** Why nobody can be chosen, as far as all have it in common. */
 function Nobody() {
-  const { priced, state, decisionId } = useWorkbench();
+  const { state, decisionId } = useWorkbench();
+  const { priced } = useLevel();
   const lacks = priced.lineUp.columns.map(({ result }) => [...result.missing, ...result.unclear]);
   const shared = (lacks[0] ?? []).filter((feature) => lacks.every((each) => each.includes(feature)));
   const needs = <Link to={`/decisions/${decisionId}/needs`}>needs</Link>;
@@ -59,7 +61,8 @@ function Nobody() {
 
 /** From which level of sales on the answer is another one. */
 function NextChange() {
-  const { salesScale, scale, state } = useWorkbench();
+  const { salesScale, state } = useWorkbench();
+  const { scale } = useLevel();
   const write = useWriter();
   const index = salesScale?.stretches.findIndex(({ from }) => from >= scale) ?? -1;
   const next = salesScale?.stretches[index];
@@ -92,7 +95,8 @@ function marginWords(margin: string, whole: string): string {
 
 /** What stands beside the answer: gaps that might change it, candidates held back, figures that rest on a former value. */
 export function AnswerNotes() {
-  const { state, priced, decisionId } = useWorkbench();
+  const { state, decisionId } = useWorkbench();
+  const { priced } = useLevel();
   const write = useWriter();
   const { leader, columns } = priced.lineUp;
   const mayBeCheaper = (column: LineUpColumn) =>

@@ -6,6 +6,7 @@ export function draftStorage(decisionId: string): DraftKeeper {
   return {
     keep: (draft) => attempt(() => localStorage.setItem(key, JSON.stringify(draft))),
     clear: () => attempt(() => localStorage.removeItem(key)),
+    heardOf: (revision) => keepRevision(decisionId, revision),
   };
 }
 

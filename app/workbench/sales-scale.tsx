@@ -2,7 +2,7 @@ import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { type SalesScale as Scale, salesAt } from '#core/comparison/sales-scale';
 import { candidateColour } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
-import { useWorkbench } from './workbench-context';
+import { useLevel, useWorkbench } from './workbench-context';
 
 /** Labels closer together than this, in percent of the scale, would run into each other. */
 const LABEL_WIDTH = 5.5;
@@ -14,7 +14,8 @@ const LARGE_STEP = 1.1;
  * joints and a pointer at the forecast. Dragging the pointer, or arrow keys, tries another level.
  */
 export function SalesScale() {
-  const { salesScale: shown, scale, setScale } = useWorkbench();
+  const { salesScale: shown } = useWorkbench();
+  const { scale, setScale } = useLevel();
   const track = useRef<HTMLDivElement>(null);
   const frame = useRef(0);
   if (!shown) return <p className="quiet scale-empty">The scale of sales stands here once there is a candidate with a price and something is sold.</p>;
@@ -98,7 +99,8 @@ function Stretches({ shown, place }: { shown: Scale; place: Place }) {
 }
 
 function Pointer({ shown, left, onKeyDown }: { shown: Scale; left: number; onKeyDown(event: KeyboardEvent): void }) {
-  const { atForecast, scale } = useWorkbench();
+  const { atForecast } = useWorkbench();
+  const { scale } = useLevel();
   const { pricing } = atForecast.priced;
   return (
     <span
@@ -118,7 +120,7 @@ function Pointer({ shown, left, onKeyDown }: { shown: Scale; left: number; onKey
 
 /** "4,300 a month: Marlpit Grow is cheapest, 212 less than Tidewrack Plus". */
 function useSpokenValue(): string {
-  const { priced } = useWorkbench();
+  const { priced } = useLevel();
   const write = useWriter();
   const { leader, runnerUp } = priced.lineUp;
   const level = `${write.whole(priced.average.sales)} a month`;

@@ -3,11 +3,12 @@ import { useEffect } from 'react';
 import { useWriter } from '../locale/locale';
 import { AnswerNotes, AnswerSentence } from './answer-sentence';
 import { SalesScale } from './sales-scale';
-import { useWorkbench } from './workbench-context';
+import { useLevel, useWorkbench } from './workbench-context';
 
 /** In view at every place: the level of sales, who is cheapest at which level, and the answer in a sentence. */
 export function StandingStrip() {
-  const { priced, atForecast, scale, setScale, version } = useWorkbench();
+  const { atForecast, version } = useWorkbench();
+  const { priced, scale, setScale } = useLevel();
   const write = useWriter();
   const isTrying = scale !== 1;
   useEscape(isTrying, () => setScale(1));

@@ -4,9 +4,9 @@ import { assembleDecisionFile, type HeldBack } from '#core/decision/assemble';
 import { benchInVersion, type Workbench } from '#core/decision/workbench';
 import type { DecisionFile } from '#core/decision-file/schema';
 import type { VersionName } from '#core/forecast/versions';
-import { decimal } from '#core/amount/decimal';
 import { type AverageMonth, averageMonth } from '#core/comparison/average-sales';
 import { type PricedDecision, priceDecision } from '#core/comparison/decision-result';
+import { type Levels, levelsOf } from '#core/comparison/levels';
 import { type LineUp, lineUp } from '#core/comparison/line-up';
 import { type SalesScale, salesScale } from '#core/comparison/sales-scale';
 import { draftStorage, isBehind, keepRevision, keepUnread, leftDraft, leftUnread } from './draft-storage';
@@ -30,29 +30,35 @@ interface Open {
   readonly store: WorkbenchStore;
   /** What is kept, with candidates that follow a proposal made of what is proposed now. */
   readonly state: WorkbenchState;
-  /** What everything comes to at the level of sales that is being looked at. */
-  readonly priced: Priced;
   /** What everything comes to at the forecast itself. */
   readonly atForecast: Priced;
   /** Who is cheapest at which level of sales; null without candidates or sales. */
   readonly salesScale: SalesScale | null;
-  /** The level of sales being looked at, as a multiple of the forecast; 1 is the forecast. */
-  readonly scale: number;
-  setScale(scale: number): void;
   /** Which version of expected sales every screen shows. */
   readonly version: VersionName;
   setVersion(version: VersionName): void;
 }
 
+/** The level of sales that is being looked at. */
+interface LookedAt {
+  /** A multiple of the forecast; 1 is the forecast. */
+  readonly scale: number;
+  setScale(scale: number): void;
+  /** What everything comes to there. */
+  readonly priced: Priced;
+}
+
 const OpenWorkbench = createContext<Open | null>(null);
 /** Apart from the rest, so that only those who show it are drawn again when it comes. */
 const WorkedOut = createContext<Worked | null>(null);
+/** Apart from the rest, so that dragging along the scale draws only what shows the level. */
+const LevelLookedAt = createContext<LookedAt | null>(null);
 
 /** Holds the open decision and what is computed from it, for the screens below. */
 export function WorkbenchProvider({ decisionId, saved, children }: { decisionId: string; saved: Saved; children: ReactNode }) {
   const [store] = useState(() => createWorkbenchStore(saved, httpTransport(decisionId), draftStorage(decisionId)));
   const kept = useSyncExternalStore(store.subscribe, store.state, store.state);
-  const [scale, setScale] = useState(1);
+  const [scale, setRawScale] = useState(1);
   const [version, setVersion] = useState<VersionName>('expected');
   const worked = useWorkedOut(kept.bench);
   const proposals = worked.proposals;
@@ -62,21 +68,25 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
   const settledBench = useAfterPaint(live);
   const bench = useLocation().pathname.includes('/sheets/') ? settledBench : live;
   const atForecast = useMemo(() => price(bench, version), [bench, version]);
-  const priced = useMemo(() => (scale === 1 ? atForecast : priceAt(benchInVersion(bench, version), scale)), [bench, atForecast, scale, version]);
+  const levels = useMemo(() => levelsFrom(atForecast), [atForecast]);
+  const priced = useMemo(() => (scale === 1 ? atForecast : levels(scale)), [atForecast, levels, scale]);
   useEffect(() => store.receive(saved), [store, saved]);
-  useCatchUp(decisionId, kept.revision);
+  useCatchUp(decisionId, saved.revision);
   useEffect(() => resumeWhatWasLeft(decisionId, store), [decisionId, store]);
   useEffect(() => keepUnread(decisionId, state.unread), [decisionId, state.unread]);
   // The scale takes longer than the totals; it follows right after they are painted.
   const settled = useDeferredValue(atForecast);
   const sales = useMemo(() => scaleOf(settled), [settled]);
   const open = useMemo(
-    () => ({ decisionId, store, state, priced, atForecast, salesScale: sales, scale, setScale, version, setVersion }),
-    [decisionId, store, state, priced, atForecast, sales, scale, version],
+    () => ({ decisionId, store, state, atForecast, salesScale: sales, version, setVersion }),
+    [decisionId, store, state, atForecast, sales, version],
   );
+  const lookedAt = useMemo(() => ({ scale, setScale: (wanted: number) => setRawScale(Number(wanted.toPrecision(SCALE_DIGITS))), priced }), [scale, priced]);
   return (
     <OpenWorkbench value={open}>
-      <WorkedOut value={worked}>{children}</WorkedOut>
+      <WorkedOut value={worked}>
+        <LevelLookedAt value={lookedAt}>{children}</LevelLookedAt>
+      </WorkedOut>
     </OpenWorkbench>
   );
 }
@@ -95,6 +105,13 @@ export function useWorkbench(): Open {
   const open = useContext(OpenWorkbench);
   if (!open) throw new Error('No decision is open here');
   return open;
+}
+
+/** The level of sales that is being looked at, and what everything comes to there. */
+export function useLevel(): LookedAt {
+  const level = useContext(LevelLookedAt);
+  if (!level) throw new Error('No decision is open here');
+  return level;
 }
 
 /** What is worked out beside the interface: proposals, what is to find out, how stable the fit is. */
@@ -123,7 +140,7 @@ function pricedOnce(bench: Workbench, version: VersionName): Priced {
   const written = JSON.stringify([file, heldBack]);
   const last = lastPriced.get(version);
   if (last?.written === written) return last.priced;
-  const priced = pricedFile(file, heldBack, 1);
+  const priced = pricedFile(file, heldBack);
   lastPriced.set(version, { written, priced });
   return priced;
 }
@@ -139,15 +156,24 @@ function scaleOf(of: Priced): SalesScale | null {
   return scale;
 }
 
-/** What a bench comes to at a multiple of its forecast. */
-function priceAt(bench: Workbench, scale: number): Priced {
-  const { file, heldBack } = assembleDecisionFile(bench);
-  return pricedFile(file, heldBack, scale);
+function pricedFile(file: DecisionFile, heldBack: readonly HeldBack[]): Priced {
+  return summed(priceDecision(file), heldBack);
 }
 
-function pricedFile(file: DecisionFile, heldBack: readonly HeldBack[], scale: number): Priced {
-  const priced = priceDecision(file, decimal(scale));
-  return { priced, lineUp: lineUp(priced), average: averageMonth(file, priced.result), heldBack };
+function summed(priced: PricedDecision, heldBack: readonly HeldBack[]): Priced {
+  return { priced, lineUp: lineUp(priced), average: averageMonth(priced.pricing.file, priced.result), heldBack };
+}
+
+/** Digits of a scale: far finer than a finger, and exact in a number. */
+const SCALE_DIGITS = 6;
+
+/** What was priced at other levels of sales; prepared when the first one is looked at. */
+function levelsFrom({ priced: { pricing }, heldBack }: Priced): (scale: number) => Priced {
+  let levels: Levels | undefined;
+  return (scale) => {
+    levels ??= levelsOf(pricing.file);
+    return summed(levels.at(scale), heldBack);
+  };
 }
 
 function resumeWhatWasLeft(decisionId: string, store: WorkbenchStore): () => void {

@@ -30,7 +30,7 @@ function setUp() {
       },
       step: (_direction, from) => Promise.resolve({ kind: 'saved', saved: saved(from + 1) }),
     },
-    { keep: (next) => (draft = next), clear: () => (draft = null) },
+    { keep: (next) => (draft = next), clear: () => (draft = null), heardOf: () => undefined },
   );
   return { store, requests, replies, draft: () => draft };
 }

@@ -49,6 +49,8 @@ export interface Draft {
 export interface DraftKeeper {
   keep(draft: Draft): void;
   clear(): void;
+  /** Notes a revision that the server has now, before anything else can happen to the page. */
+  heardOf(revision: number): void;
 }
 
 export interface WorkbenchStore {
@@ -129,6 +131,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
   /** Takes up the revisions of what was saved; the content on the screen may be further on already. */
   const takeUpRevisions = (reply: Saved) => {
     for (const { id, revision } of reply.bench.sheets) sheetRevisions.set(id, revision);
+    drafts.heardOf(reply.revision);
     set({
       ...fieldsOf(reply),
       bench: { ...state.bench, sheets: state.bench.sheets.map((used) => ({ ...used, revision: sheetRevisions.get(used.id) ?? used.revision })) },
@@ -138,6 +141,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
   const replaceBy = (reply: Saved) => {
     sheetRevisions.clear();
     for (const { id, revision } of reply.bench.sheets) sheetRevisions.set(id, revision);
+    drafts.heardOf(reply.revision);
     set({ ...fieldsOf(reply), bench: reply.bench });
   };
 

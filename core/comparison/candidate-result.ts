@@ -34,6 +34,7 @@ export interface CandidateResult {
 
 /** A candidate's ledger together with its result; the result is derived from the ledger alone. */
 export interface PricedCandidate {
+  readonly candidate: Candidate;
   readonly ledger: Ledger;
   readonly result: CandidateResult;
 }
@@ -49,7 +50,7 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
   const { currency } = pricing.file;
   const money = (amount: Decimal) => moneyText(amount, currency);
   const total = sum(ledger.lines.map((line) => line.amount));
-  const { orders, sales, kept } = forecastTotals(forecast, currency);
+  const { orders, sales, kept } = forecastTotals(forecast);
   const outgrown = exceededLimits(pricing, candidate, scale)[0];
   const { missing, unclear } = unmetMusts(pricing, candidate);
   const result: CandidateResult = {
@@ -59,7 +60,7 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
     monthly: monthlyTotals(ledger, pricing.file.months).map(money),
     perOrder: orders.isZero() ? null : fixed(total.div(orders), 4),
     shareOfSales: sales.isZero() ? null : fixed(total.div(sales).times(100), 4),
-    keep: money(kept.minus(total)),
+    keep: money(roundMoney(kept, currency).minus(total)),
     prepaid: money(prepaid(pricing, ledger)),
     outgrown: outgrown ? { month: forecast.months[outgrown.month] ?? '', limit: outgrown.limit } : null,
     missing: [...missing],
@@ -68,7 +69,7 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
     noPaymentFee: streamsWithoutPaymentFee(pricing, candidate),
     usable: missing.length === 0 && unclear.length === 0 && outgrown === undefined,
   };
-  return { ledger, result };
+  return { candidate, ledger, result };
 }
 
 function bucketTotals(ledger: Ledger, money: (amount: Decimal) => string): Partial<Record<Bucket, string>> {
@@ -84,21 +85,22 @@ function monthlyTotals(ledger: Ledger, months: number): Decimal[] {
   return totals;
 }
 
-interface ForecastTotals {
+/** What a forecast comes to over the whole horizon. */
+export interface ForecastTotals {
   readonly orders: Decimal;
   readonly sales: Decimal;
-  /** What is left of net sales before the candidate's costs, rounded. */
+  /** What is left of net sales before the candidate's costs, not rounded. */
   readonly kept: Decimal;
 }
 
 /** Candidates without a lift of their own share a forecast; its totals are kept with it. */
 const totalsOf = new WeakMap<MonthlyForecast, ForecastTotals>();
 
-function forecastTotals(forecast: MonthlyForecast, currency: string): ForecastTotals {
+/** Orders, sales and what is left of them before costs, over the whole horizon, in base currency. */
+export function forecastTotals(forecast: MonthlyForecast): ForecastTotals {
   const found = totalsOf.get(forecast);
   if (found) return found;
-  const kept = roundMoney(keptBeforeCosts(forecast), currency);
-  const totals = { orders: sum(forecast.orders), sales: sum(forecast.sales), kept };
+  const totals = { orders: sum(forecast.orders), sales: sum(forecast.sales), kept: keptBeforeCosts(forecast) };
   totalsOf.set(forecast, totals);
   return totals;
 }

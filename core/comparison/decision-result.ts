@@ -52,14 +52,14 @@ export function priceDecision(file: DecisionFile, scale: Decimal = ONE): PricedD
     orders: forecast.orders.map((orders) => orders.toFixed(4)),
     sales: forecast.sales.map((sales) => moneyText(roundMoney(sales, file.currency), file.currency)),
     candidates: results,
-    cheapest: best(results, (a, b) => decimal(a.total).lt(b.total)),
-    mostKept: best(results, (a, b) => decimal(a.keep).gt(b.keep)),
+    cheapest: bestOf(results, (a, b) => decimal(a.total).lt(b.total)),
+    mostKept: bestOf(results, (a, b) => decimal(a.keep).gt(b.keep)),
   };
   return { pricing, candidates, result };
 }
 
 /** The id of the best usable candidate without unknowns; the first in file order wins a tie. */
-function best(results: readonly CandidateResult[], isBetter: (a: CandidateResult, b: CandidateResult) => boolean): string | null {
+export function bestOf(results: readonly CandidateResult[], isBetter: (a: CandidateResult, b: CandidateResult) => boolean): string | null {
   let leader: CandidateResult | null = null;
   for (const one of results)
     if (one.usable && one.unknown.length === 0 && (leader === null || isBetter(one, leader))) leader = one;

@@ -44,11 +44,11 @@ export function lineUp({ pricing, result, candidates }: PricedDecision, baseline
   const { currency } = pricing.file;
   const text = (amount: Decimal) => moneyText(amount, currency);
   const against = result.candidates.find(({ id }) => id === (baseline ?? result.cheapest));
-  const columns = candidates.map<LineUpColumn>(({ ledger, result: one }) => {
+  const columns = candidates.map<LineUpColumn>(({ candidate, result: one }) => {
     const years = yearTotals(one.monthly);
     return {
       id: one.id,
-      label: distinctLabel(pricing, ledger.candidate),
+      label: distinctLabel(pricing, candidate),
       result: one,
       difference: against && against.id !== one.id ? text(decimal(one.total).minus(against.total)) : null,
       years: years.map(({ total }) => text(total)),

@@ -17,6 +17,8 @@ export interface Pricing {
   forecastAt(scale: Decimal): MonthlyForecast;
 }
 
+const MOST_FORECASTS = 32;
+
 /** Prepares a validated decision file for pricing. */
 export function preparePricing(file: DecisionFile): Pricing {
   const plans = new Map(file.offers.flatMap((offer) => offer.plans.map((plan) => [plan.id, { offer, plan }] as const)));
@@ -36,7 +38,10 @@ export function preparePricing(file: DecisionFile): Pricing {
     forecastAt(scale) {
       const key = scale.toString();
       const found = forecasts.get(key) ?? forecastMonths(file.forecast, file.start, file.months, scale);
+      forecasts.delete(key);
       forecasts.set(key, found);
+      // Whoever looks at one level after the other would fill the memory; the ones used last are kept.
+      for (const oldest of forecasts.keys()) if (forecasts.size > MOST_FORECASTS) forecasts.delete(oldest);
       return found;
     },
   };

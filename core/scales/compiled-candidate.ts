@@ -51,6 +51,27 @@ export function amountAt(charge: CompiledCharge, month: number, scale: number): 
   return amount;
 }
 
+/** How close to an edge floating point can no longer say on which side a quantity is, in parts of it. */
+const EDGE = 1e-9;
+
+/** Whether a charge's quantity in a month stands so close to a step or to a band's edge that exact arithmetic has to say. */
+export function isNearEdge({ how, quantity, growing, size, bands }: CompiledCharge, month: number, scale: number): boolean {
+  if (how === 'beyond' || (quantity[month] === 0 && growing[month] === 0)) return false;
+  const n = (quantity[month] ?? 0) + (growing[month] ?? 0) * scale;
+  if (how === 'steps') return Math.abs(n / size - Math.round(n / size)) <= EDGE * Math.max(1, Math.abs(n / size));
+  return n <= EDGE || bands.some(({ upTo }) => Math.abs(n - upTo) <= EDGE * upTo);
+}
+
+/** What a charge comes to in every month at a scale, in its currency, within `totalCap`. */
+export function amountsAt(charge: CompiledCharge, months: number, scale: number): Float64Array {
+  let left = charge.totalCap ?? Infinity;
+  return Float64Array.from({ length: months }, (_, month) => {
+    const amount = Math.min(amountAt(charge, month, scale), left);
+    left -= amount;
+    return amount;
+  });
+}
+
 function rawAmount(charge: CompiledCharge, month: number, n: number): number {
   const rate = charge.rates?.[month] ?? 0;
   switch (charge.how) {
@@ -80,12 +101,9 @@ function rawAmount(charge: CompiledCharge, month: number, n: number): number {
 
 /** What a charge comes to in every month at a scale, in base currency, signed. */
 function addMonths(charge: CompiledCharge, scale: number, months: Float64Array): void {
-  let left = charge.totalCap ?? Infinity;
-  for (let month = 0; month < months.length; month++) {
-    const amount = Math.min(amountAt(charge, month, scale), left);
-    left -= amount;
+  amountsAt(charge, months.length, scale).forEach((amount, month) => {
     months[month] = (months[month] ?? 0) + amount * charge.weight;
-  }
+  });
 }
 
 /** A candidate's cost by month at a scale, unrounded, in base currency. */
