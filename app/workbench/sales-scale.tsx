@@ -1,23 +1,23 @@
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
+import { flushSync } from 'react-dom';
 import { type SalesScale as Scale, salesAt } from '#core/comparison/sales-scale';
-import { candidateColour } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
+import { Doubts, Labels, placeOn, Stretches } from './scale-band';
 import { useLevel, useWorkbench } from './workbench-context';
 
-/** Labels closer together than this, in percent of the scale, would run into each other. */
-const LABEL_WIDTH = 5.5;
 const SMALL_STEP = 1.01;
 const LARGE_STEP = 1.1;
+/** Closer to the forecast than this factor, the pointer settles on it. */
+const SETTLES = 1.012;
 
 /**
  * The sales scale: a band that shows who is cheapest at which level of monthly sales, with the break-evens as its
  * joints and a pointer at the forecast. Dragging the pointer, or arrow keys, tries another level.
  */
-export function SalesScale() {
+export function SalesScale({ onType }: { onType(digit: string): void }) {
   const { salesScale: shown } = useWorkbench();
   const { scale, setScale } = useLevel();
   const track = useRef<HTMLDivElement>(null);
-  const frame = useRef(0);
   if (!shown) return <p className="quiet scale-empty">The scale of sales stands here once there is a candidate with a price and something is sold.</p>;
 
   const place = placeOn(shown);
@@ -27,9 +27,8 @@ export function SalesScale() {
     if (!box) return;
     const share = Math.min(Math.max((event.clientX - box.left) / box.width, 0), 1);
     const wanted = shown.from * (shown.to / shown.from) ** share;
-    cancelAnimationFrame(frame.current);
-    // Close to the forecast the pointer settles on it.
-    frame.current = requestAnimationFrame(() => set(Math.abs(Math.log(wanted)) < 0.012 ? 1 : wanted));
+    // Drawn before the next frame: browsers hand over one move a frame, and a later one overtakes those before.
+    flushSync(() => set(Math.abs(Math.log(wanted)) < Math.log(SETTLES) ? 1 : wanted));
   };
   const press = (event: KeyboardEvent) => {
     const steps: Partial<Record<string, number>> = {
@@ -43,6 +42,10 @@ export function SalesScale() {
       End: shown.to,
       Escape: 1,
     };
+    if (/^\d$/.test(event.key) && !event.ctrlKey && !event.altKey && !event.metaKey) {
+      event.preventDefault();
+      return onType(event.key);
+    }
     const wanted = steps[event.key];
     if (wanted === undefined) return;
     event.preventDefault();
@@ -59,42 +62,17 @@ export function SalesScale() {
       onPointerMove={(event) => event.buttons > 0 && follow(event)}
     >
       <div className="scale-track" ref={track}>
-        <Stretches shown={shown} place={place} />
+        <Stretches shown={shown} />
+        <Doubts shown={shown} />
         <span className={`scale-forecast${scale === 1 ? ' is-here' : ''}`} style={{ left: `${place(1)}%` }}>
           your forecast
         </span>
         <Pointer shown={shown} left={place(scale)} onKeyDown={press} />
       </div>
       <div className="scale-axis" aria-hidden="true">
-        <Labels shown={shown} place={place} />
+        <Labels shown={shown} />
       </div>
     </div>
-  );
-}
-
-type Place = (scale: number) => number;
-
-/** Where a scale stands, in percent of the track; equal factors are equal lengths. */
-function placeOn({ from, to }: Scale): Place {
-  return (scale) => (100 * Math.log(scale / from)) / Math.log(to / from);
-}
-
-function Stretches({ shown, place }: { shown: Scale; place: Place }) {
-  const { state } = useWorkbench();
-  const nameOf = (id: string) => state.bench.decision.candidates.find((one) => one.id === id)?.label ?? '';
-  return (
-    <>
-      {shown.stretches.map(({ candidate, from, to }) => (
-        <span
-          key={from}
-          className={`scale-stretch${candidate === null ? ' is-nobody' : ''}`}
-          style={{ left: `${place(from)}%`, width: `${place(to) - place(from)}%`, ...(candidate ? { '--candidate': candidateColour(candidate) } : {}) }}
-          title={candidate === null ? 'No candidate can be chosen here' : `${candidate} ${nameOf(candidate)} is cheapest here`}
-        >
-          {candidate === null ? 'nobody' : <b>{candidate}</b>} <span>{candidate !== null && nameOf(candidate)}</span>
-        </span>
-      ))}
-    </>
   );
 }
 
@@ -113,10 +91,21 @@ function Pointer({ shown, left, onKeyDown }: { shown: Scale; left: number; onKey
       aria-valuemax={Math.round(Number(salesAt(pricing, shown.to)))}
       aria-valuenow={Math.round(Number(salesAt(pricing, scale)))}
       aria-valuetext={useSpokenValue()}
+      aria-describedby="scale-keys"
       onKeyDown={onKeyDown}
-    />
+    >
+      <KeysOfScale />
+    </span>
   );
 }
+
+const KeysOfScale = memo(function KeysOfScale() {
+  return (
+    <span id="scale-keys" className="visually-hidden">
+      Arrow keys and Page up or down try another level, digits type one, Escape goes back to your forecast.
+    </span>
+  );
+});
 
 /** "4,300 a month: Marlpit Grow is cheapest, 212 less than Tidewrack Plus". */
 function useSpokenValue(): string {
@@ -126,25 +115,4 @@ function useSpokenValue(): string {
   const level = `${write.whole(priced.average.sales)} a month`;
   if (!leader) return `${level}: no candidate can be chosen`;
   return `${level}: ${leader.label} is cheapest${runnerUp ? `, ${write.whole(runnerUp.margin)} less than ${runnerUp.column.label}` : ''}`;
-}
-
-/** Break-evens in figures, and round figures of sales between them where there is room. */
-function Labels({ shown, place }: { shown: Scale; place: Place }) {
-  const write = useWriter();
-  const joints = shown.stretches.slice(0, -1).map(({ to, salesTo }) => ({ at: place(to), text: write.whole(salesTo), isJoint: true }));
-  const ticks = shown.ticks.map(({ sales, scale }) => ({ at: place(scale), text: write.whole(sales), isJoint: false }));
-  const kept: typeof joints = [];
-  for (const label of [...joints, ...ticks]) if (kept.every(({ at }) => Math.abs(at - label.at) > LABEL_WIDTH)) kept.push(label);
-  return (
-    <>
-      {joints.map(({ at }) => (
-        <i key={at} className="scale-joint" style={{ left: `${at}%` }} />
-      ))}
-      {kept.map(({ at, text, isJoint }) => (
-        <span key={at} className={isJoint ? 'scale-label is-joint' : 'scale-label'} style={{ left: `${at}%` }}>
-          {text}
-        </span>
-      ))}
-    </>
-  );
 }

@@ -1,34 +1,21 @@
-import { Button } from 'antd';
-import { useEffect } from 'react';
-import { useWriter } from '../locale/locale';
+import { useEffect, useState } from 'react';
 import { AnswerNotes, AnswerSentence } from './answer-sentence';
+import { LevelField } from './level-field';
 import { SalesScale } from './sales-scale';
-import { useLevel, useWorkbench } from './workbench-context';
+import { useLevel } from './workbench-context';
 
 /** In view at every place: the level of sales, who is cheapest at which level, and the answer in a sentence. */
 export function StandingStrip() {
-  const { atForecast, version } = useWorkbench();
-  const { priced, scale, setScale } = useLevel();
-  const write = useWriter();
-  const isTrying = scale !== 1;
-  useEscape(isTrying, () => setScale(1));
+  const { scale, setScale } = useLevel();
+  const [typing, setTyping] = useState<string | null>(null);
+  useEscape(scale !== 1, () => setScale(1));
   return (
     <section className="standing" aria-label="The answer so far">
       <div className="standing-sales">
-        <b>{write.whole(priced.average.sales)}</b>
-        {isTrying ? (
-          <span>
-            a month, tried;{' '}
-            <Button type="link" size="small" onClick={() => setScale(1)}>
-              back to {write.whole(atForecast.average.sales)}
-            </Button>
-          </span>
-        ) : (
-          <span>{version === 'expected' ? 'sales a month, on average' : `sales a month, ${version}`}</span>
-        )}
+        <LevelField typing={typing} onTyping={setTyping} />
       </div>
       <div className="standing-answer">
-        <SalesScale />
+        <SalesScale onType={setTyping} />
         <div aria-live="polite">
           <AnswerSentence />
           <AnswerNotes />

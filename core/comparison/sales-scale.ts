@@ -1,7 +1,9 @@
 import { Decimal } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
+import { unknownPrices } from '../pricing/ledger';
 import type { Pricing } from '../pricing/pricing';
-import { cheapestStretches } from '../scales/cheapest-at';
+import { type CheapestStretch, cheapestStretches } from '../scales/cheapest-at';
+import { unmetMusts } from '../pricing/needs';
 import { averageMonthlySales, compileCandidates } from '../scales/compile';
 
 /** A stretch of the sales scale: who is cheapest there, or null where nobody can be chosen. */
@@ -12,6 +14,14 @@ export interface ScaleStretch {
   readonly to: number;
   /** Average sales a month at the upper end, base currency. */
   readonly salesTo: string;
+}
+
+/** A stretch where another candidate would be cheaper still, were it not outgrown there or a price of it not known. */
+export interface DoubtfulStretch {
+  readonly from: number;
+  readonly to: number;
+  readonly candidate: string;
+  readonly why: 'outgrown' | 'not-known';
 }
 
 /** A round figure of monthly sales and the scale it stands at. */
@@ -25,6 +35,7 @@ export interface SalesScale {
   readonly from: number;
   readonly to: number;
   readonly stretches: readonly ScaleStretch[];
+  readonly doubtful: readonly DoubtfulStretch[];
   readonly ticks: readonly ScaleTick[];
 }
 
@@ -40,11 +51,40 @@ const TO = 10;
 export function salesScale(pricing: Pricing): SalesScale | null {
   const sales = averageMonthlySales(pricing);
   if (sales.isZero() || pricing.file.candidates.length === 0) return null;
-  const stretches = cheapestStretches(compileCandidates(pricing), FROM, TO).map((stretch) => ({
-    ...stretch,
-    salesTo: salesAt(pricing, stretch.to),
-  }));
-  return { from: FROM, to: TO, stretches, ticks: ticksOf(sales) };
+  const compiled = compileCandidates(pricing);
+  const cheapest = cheapestStretches(compiled, FROM, TO);
+  const meeting = compiled.filter((_, index) => meetsEveryMust(pricing, index));
+  const regardless = cheapestStretches(meeting.map((one) => ({ ...one, usableUpTo: Infinity })), FROM, TO);
+  const usableUpTo = new Map(compiled.map((one) => [one.id, one.usableUpTo]));
+  return {
+    from: FROM,
+    to: TO,
+    stretches: cheapest.map((stretch) => ({ ...stretch, salesTo: salesAt(pricing, stretch.to) })),
+    doubtful: differing(regardless, cheapest).map((stretch) => ({ ...stretch, why: usableUpTo.get(stretch.candidate) === 0 && hasUnknown(pricing, stretch.candidate) ? 'not-known' : 'outgrown' })),
+    ticks: ticksOf(sales),
+  };
+}
+
+function meetsEveryMust(pricing: Pricing, index: number): boolean {
+  const candidate = pricing.file.candidates[index];
+  if (!candidate) return false;
+  const { missing, unclear } = unmetMusts(pricing, candidate);
+  return missing.length + unclear.length === 0;
+}
+
+function hasUnknown(pricing: Pricing, id: string): boolean {
+  const candidate = pricing.file.candidates.find((one) => one.id === id);
+  return candidate !== undefined && unknownPrices(pricing, candidate).length > 0;
+}
+
+/** Where the first picture names another candidate than the second. */
+function differing(first: readonly CheapestStretch[], second: readonly CheapestStretch[]): Array<{ from: number; to: number; candidate: string }> {
+  return first.flatMap(({ from, to, candidate }) =>
+    second.flatMap((other) => {
+      const [start, end] = [Math.max(from, other.from), Math.min(to, other.to)];
+      return candidate !== null && end > start && other.candidate !== candidate ? [{ from: start, to: end, candidate }] : [];
+    }),
+  );
 }
 
 /** Average sales a month at a scale, without any lift, base currency. */

@@ -30,6 +30,9 @@ export interface NumberForecast {
   readonly quantities: ReadonlyMap<string, Float64Array>;
   /** The quantities that a scale multiplies (decision file §2). */
   readonly scaled: ReadonlySet<string>;
+  /** What it was worked out from, and the quantities that are series of their own. */
+  readonly stated: Forecast;
+  readonly series: ReadonlyMap<string, Float64Array>;
 }
 
 /** What a forecast is worked out from. */
@@ -42,7 +45,30 @@ export interface ForecastSource {
 /** Works out expected sales for every month of the horizon, in floating point (decision file §2). */
 export function numberForecast({ forecast, start, months }: ForecastSource): NumberForecast {
   const calendar = calendarOf(start, months);
-  const streams = forecast.streams.map((stream) => numberStream(stream, calendar));
+  const series = new Map<string, Float64Array>();
+  for (const [id, driver] of Object.entries(forecast.drivers ?? {})) if (!isRatio(driver)) series.set(id, seriesNumbers(driver, calendar));
+  return added(forecast, forecast.streams.map((stream) => numberStream(stream, calendar)), series, scaledQuantities(forecast), months);
+}
+
+/** A stream with more or fewer orders (and subscribers), and dearer or cheaper ones, by factors. */
+export function scaledStream(stream: NumberStream, orders: number, value: number): NumberStream {
+  const times = (values: Float64Array, factor: number) => (factor === 1 ? values : values.map((one) => one * factor));
+  const orderValue = times(stream.orderValue, value);
+  return {
+    ...stream,
+    orders: times(stream.orders, orders),
+    subscribers: stream.subscribers && times(stream.subscribers, orders),
+    orderValue,
+    netOrderValue: stream.netOrderValue === stream.orderValue ? orderValue : times(stream.netOrderValue, value),
+  };
+}
+
+/** The forecast with other streams in the place of its own, everything that follows from them worked out anew. */
+export function withStreams(from: NumberForecast, streams: readonly NumberStream[]): NumberForecast {
+  return added(from.stated, streams, from.series, from.scaled, from.months);
+}
+
+function added(forecast: Forecast, streams: readonly NumberStream[], series: ReadonlyMap<string, Float64Array>, scaled: ReadonlySet<string>, months: number): NumberForecast {
   const orders = new Float64Array(months);
   const sales = new Float64Array(months);
   const subscribers = new Float64Array(months);
@@ -53,12 +79,10 @@ export function numberForecast({ forecast, start, months }: ForecastSource): Num
       sales[month] = (sales[month] ?? 0) + count * (stream.orderValue[month] ?? 0);
       subscribers[month] = (subscribers[month] ?? 0) + (stream.subscribers?.[month] ?? 0);
     }
-  const quantities = new Map<string, Float64Array>([['subscribers', subscribers]]);
-  const drivers = Object.entries(forecast.drivers ?? {});
-  for (const [id, driver] of drivers) if (!isRatio(driver)) quantities.set(id, seriesNumbers(driver, calendar));
-  const series = new Map(quantities);
-  for (const [id, driver] of drivers) if (isRatio(driver)) quantities.set(id, ratioNumbers(driver, streams, series, months));
-  return { months, streams, orders, sales, quantities, scaled: scaledQuantities(forecast) };
+  const counted = new Map<string, Float64Array>([['subscribers', subscribers], ...series]);
+  const quantities = new Map(counted);
+  for (const [id, driver] of Object.entries(forecast.drivers ?? {})) if (isRatio(driver)) quantities.set(id, ratioNumbers(driver, streams, counted, months));
+  return { months, streams, orders, sales, quantities, scaled, stated: forecast, series };
 }
 
 /** Months of the horizon with their names and places in the year; the same for every forecast of a decision. */

@@ -59,7 +59,10 @@ export function fillMonths(into: ChargeMonths, prepared: PreparedCharge, level: 
   if (on === 'orders' || on === 'sales') {
     into.growing.fill(0);
     if (charge.how === 'per-order') into.rates.fill(0);
-    forecast.streams.forEach((stream, index) => addStream(into, prepared, stream, shareOf(prepared, stream, index), on === 'sales', rate));
+    for (let index = 0; index < forecast.streams.length; index++) {
+      const stream = forecast.streams[index];
+      if (stream) addStream(into, prepared, stream, shareOf(prepared, stream, index), on === 'sales', rate);
+    }
     if (charge.how === 'per-order') averageFees(into);
   } else {
     const counted = forecast.quantities.get(on);
@@ -76,7 +79,10 @@ export function fillMonths(into: ChargeMonths, prepared: PreparedCharge, level: 
 /** The share of a stream's orders that counts, a fraction. */
 function shareOf(prepared: PreparedCharge, { cards, channel }: NumberStream, index: number): number {
   let share = 0;
-  for (const [kind, part] of cards) if (prepared.counts(index, channel, kind)) share += part;
+  for (let at = 0; at < cards.length; at++) {
+    const card = cards[at];
+    if (card && prepared.counts(index, channel, card[0])) share += card[1];
+  }
   return share;
 }
 

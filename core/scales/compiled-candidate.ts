@@ -59,7 +59,7 @@ export function isNearEdge({ how, quantity, growing, size, bands }: CompiledChar
   if (how === 'beyond' || (quantity[month] === 0 && growing[month] === 0)) return false;
   const n = (quantity[month] ?? 0) + (growing[month] ?? 0) * scale;
   if (how === 'steps') return Math.abs(n / size - Math.round(n / size)) <= EDGE * Math.max(1, Math.abs(n / size));
-  return n <= EDGE || bands.some(({ upTo }) => Math.abs(n - upTo) <= EDGE * upTo);
+  return n <= EDGE || bands.some(({ upTo }) => upTo !== Infinity && Math.abs(n - upTo) <= EDGE * upTo);
 }
 
 /** What a charge comes to in every month at a scale, in its currency, within `totalCap`. */
@@ -85,16 +85,20 @@ function rawAmount(charge: CompiledCharge, month: number, n: number): number {
     case 'graduated': {
       let amount = 0;
       let edge = 0;
-      for (const band of charge.bands) {
-        if (n <= edge + DUST * edge) break;
+      for (let index = 0; index < charge.bands.length; index++) {
+        const band = charge.bands[index];
+        if (!band || n <= edge + DUST * edge) break;
         amount += (Math.min(n, band.upTo) - edge) * band.rate + band.flat;
         edge = band.upTo;
       }
       return amount;
     }
     case 'volume': {
-      const band = charge.bands.find(({ upTo }) => n <= upTo + DUST * upTo);
-      return band ? n * band.rate + band.flat : 0;
+      for (let index = 0; index < charge.bands.length; index++) {
+        const band = charge.bands[index];
+        if (band && n <= band.upTo + DUST * band.upTo) return n * band.rate + band.flat;
+      }
+      return 0;
     }
   }
 }
@@ -113,15 +117,24 @@ export function monthsAt(candidate: CompiledCandidate, scale: number): Float64Ar
   return months;
 }
 
+/** What a charge comes to over all months at a scale, in base currency, signed. */
+export function chargeTotalAt(charge: CompiledCharge, months: number, scale: number): number {
+  const { totalCap, monthlyMin, monthlyCap, how, quantity, growing, rates, weight } = charge;
+  let amounts = 0;
+  if (how === 'beyond' && rates && monthlyMin === null && monthlyCap === null) {
+    // Most charges are of this kind; maps and curves look at millions of them.
+    for (let month = 0; month < months; month++) {
+      const n = (quantity[month] ?? 0) + (growing[month] ?? 0) * scale;
+      if (n > 0) amounts += n * (rates[month] ?? 0);
+    }
+  } else for (let month = 0; month < months; month++) amounts += amountAt(charge, month, scale);
+  return (totalCap !== null && amounts > totalCap ? totalCap : amounts) * weight;
+}
+
 /** A candidate's total at a scale, unrounded, in base currency (decision file §8). */
 export function totalAt(candidate: CompiledCandidate, scale: number): number {
   let total = 0;
   for (const amount of candidate.fixed) total += amount;
-  for (const charge of candidate.charges) {
-    let amounts = 0;
-    for (let month = 0; month < candidate.fixed.length; month++) amounts += amountAt(charge, month, scale);
-    if (charge.totalCap !== null && amounts > charge.totalCap) amounts = charge.totalCap;
-    total += amounts * charge.weight;
-  }
+  for (const charge of candidate.charges) total += chargeTotalAt(charge, candidate.fixed.length, scale);
   return total;
 }

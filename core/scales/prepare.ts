@@ -100,9 +100,14 @@ export function prepareCandidate(pricing: Pricing, candidate: Candidate, shared 
 function prepareCharge(pricing: Pricing, candidate: Candidate, { charge, owner }: CandidateCharge, shared: Map<string, PreparedCharge>): PreparedCharge {
   const processing = processingOf(candidate);
   const { streams } = pricing.file.forecast;
+  const known = streams.map(() => new Map<string, boolean>());
   const counts = (stream: number, channel: string, card: string) => {
+    const found = known[stream]?.get(card);
+    if (found !== undefined) return found;
     const counted = streams[stream];
-    return counted !== undefined && countsCard(charge, owner, processing, { stream: counted, channel }, card);
+    const isCounted = counted !== undefined && countsCard(charge, owner, processing, { stream: counted, channel }, card);
+    known[stream]?.set(card, isCounted);
+    return isCounted;
   };
   // Which orders are counted depends on who processes them; kinds of cards that come up later follow the same rules.
   const kinds = new Set(['domestic', 'foreign', ...streams.flatMap(({ cards }) => Object.keys(cards ?? {})), ...cardsNamed(candidate, charge)]);

@@ -1,0 +1,87 @@
+import type { Pricing } from '../pricing/pricing';
+import { type ChargeMonths, chargeMonths, fillMonths, type Level } from './charge-months';
+import { chargeTotalAt } from './compiled-candidate';
+import { fixedMonths, limitedMonths } from './compile';
+import type { PreparedCandidate, PreparedCharge } from './prepare';
+
+/** What all candidates come to at one point; the arrays are used again for the next one. */
+export interface PointTotals {
+  /** Unrounded, base currency, in the order of the candidates. */
+  readonly totals: Float64Array;
+  /** 1 where a candidate can be chosen: every must met, every price known, no limit exceeded. */
+  readonly usable: Uint8Array;
+}
+
+/** Works out totals at thousands of points, without making anything new for each. */
+export interface Evaluator {
+  /** Takes up a level of expected sales, rates and hour value. */
+  setLevel(level: Level): void;
+  /** What everything comes to there, at a multiple of its orders and subscribers. */
+  at(scale: number): PointTotals;
+}
+
+/** A hair past a limit stands on it. */
+const DUST = 1e-11;
+
+interface Held {
+  readonly prepared: PreparedCharge;
+  readonly months: ChargeMonths;
+  total: number;
+}
+
+/** Prepares candidates for being looked at at many points. */
+export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly PreparedCandidate[]): Evaluator {
+  const horizon = pricing.file.months;
+  const held = new Map<PreparedCharge, Held>();
+  for (const { charges } of candidates)
+    for (const prepared of charges) if (!held.has(prepared)) held.set(prepared, { prepared, months: chargeMonths(prepared, horizon), total: 0 });
+  const all = [...held.values()];
+  const chargesOf = candidates.map(({ charges }) => charges.flatMap((charge) => held.get(charge) ?? []));
+  const monthsOf = (charge: PreparedCharge): ChargeMonths => held.get(charge)?.months ?? chargeMonths(charge, horizon);
+  const fixed = new Float64Array(candidates.length);
+  const limits: Array<ReadonlyArray<{ most: number; fixed: Float64Array | undefined; growing: Float64Array | undefined }>> = candidates.map(() => []);
+  const totals = new Float64Array(candidates.length);
+  const usable = new Uint8Array(candidates.length);
+  return {
+    setLevel(level) {
+      for (const { prepared, months } of all) fillMonths(months, prepared, level);
+      candidates.forEach((candidate, index) => {
+        fixed[index] = fixedMonths(pricing, candidate, level).reduce((sum, amount) => sum + amount, 0);
+        limits[index] = candidate.canBeChosen ? candidate.limits.map((limit) => ({ most: limit.most * (1 + DUST), ...both(limitedMonths(limit, level, monthsOf)) })) : [];
+      });
+    },
+    at(scale) {
+      for (const one of all) one.total = chargeTotalAt(one.months, horizon, scale);
+      candidates.forEach((candidate, index) => {
+        const reached = scale * candidate.lift;
+        let total = fixed[index] ?? 0;
+        for (const one of chargesOf[index] ?? []) total += candidate.lift === 1 ? one.total : chargeTotalAt(one.months, horizon, reached);
+        totals[index] = total;
+        usable[index] = candidate.canBeChosen && (limits[index] ?? []).every((limit) => isWithin(limit, reached)) ? 1 : 0;
+      });
+      return { totals, usable };
+    },
+  };
+}
+
+function both(limited: { fixed?: Float64Array; growing?: Float64Array }): { fixed: Float64Array | undefined; growing: Float64Array | undefined } {
+  return { fixed: limited.fixed, growing: limited.growing };
+}
+
+function isWithin({ most, fixed, growing }: { most: number; fixed: Float64Array | undefined; growing: Float64Array | undefined }, scale: number): boolean {
+  const months = fixed?.length ?? growing?.length ?? 0;
+  for (let month = 0; month < months; month++) if ((fixed?.[month] ?? 0) + (growing?.[month] ?? 0) * scale > most) return false;
+  return true;
+}
+
+/** The cheapest candidate that can be chosen, by its place; -1 where nobody can. The first of equals. */
+export function cheapestOf({ totals, usable }: PointTotals): number {
+  let lead = -1;
+  let least = Infinity;
+  for (let index = 0; index < totals.length; index++) {
+    const total = totals[index] ?? Infinity;
+    if (usable[index] === 1 && total < least - DUST * (Math.abs(least) + 1)) [lead, least] = [index, total];
+    else if (usable[index] === 1 && lead < 0) [lead, least] = [index, total];
+  }
+  return lead;
+}

@@ -1,0 +1,138 @@
+import { Decimal } from '../amount/decimal';
+import { moneyText, roundMoney } from '../amount/currencies';
+import type { DecisionFile } from '../decision-file/schema';
+import { cheapestOf, type PointTotals } from '../scales/evaluate';
+import type { Assumption } from './assumption';
+import { pointFinder, type PointFinder } from './point';
+
+/** An assumption with the range over which it is varied, as changes are stated. */
+export interface Varied {
+  readonly assumption: Assumption;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** The gap at one end of a range. */
+export interface GapAt {
+  /** How much dearer the cheapest other candidate is than the one that leads now; negative where it is cheaper; null where there is no such pair. */
+  readonly gap: string | null;
+  /** Who is cheapest there; null for nobody. */
+  readonly winner: string | null;
+}
+
+/** Where the cheapest candidate becomes another one. */
+export interface TurningPoint {
+  /** The change at which it happens, as changes are stated. */
+  readonly at: number;
+  /** Who is cheapest beyond it; null for nobody. */
+  readonly winner: string | null;
+}
+
+/** What an assumption does to the answer over its range. */
+export interface Turn {
+  readonly key: string;
+  readonly low: GapAt;
+  readonly high: GapAt;
+  /** How far apart the gaps at both ends are, a number for sorting. */
+  readonly swing: number;
+  /** The nearest turning points below and above what is assumed now, within the range. */
+  readonly below: TurningPoint | null;
+  readonly above: TurningPoint | null;
+}
+
+/** What turns the answer, the assumption that moves it most first. */
+export interface TurnsIt {
+  /** The candidate that is cheapest now, and the next one; null for none. */
+  readonly first: string | null;
+  readonly second: string | null;
+  /** How much dearer the second is now. */
+  readonly gap: string | null;
+  readonly turns: readonly Turn[];
+  /** Candidates that a price not known yet could make the cheapest, within the ranges stated: then it is too close to call. */
+  readonly mayWin: readonly string[];
+}
+
+/** Over so many steps each range is looked at before a turning point is closed in on. */
+const STEPS = 16;
+const HALVINGS = 34;
+
+/**
+ * Varies each assumption over its range, one at a time: what that does to the gap between the cheapest candidate and
+ * the next, and the value at which another one is cheapest. On unrounded totals, as break-evens are (decision file §8).
+ */
+export function turnsIt(file: DecisionFile, varied: readonly Varied[]): TurnsIt {
+  const finder = pointFinder(file);
+  const money = (amount: number) => moneyText(roundMoney(new Decimal(amount), file.currency), file.currency);
+  const now = finder.at([]);
+  const first = cheapestOf(now);
+  const second = first < 0 ? -1 : nextOf(now, first);
+  const gapNow = first < 0 || second < 0 ? null : money((now.totals[second] ?? 0) - (now.totals[first] ?? 0));
+  const idOf = (index: number) => finder.ids[index] ?? null;
+  const turns = varied.map((one) => turnOf(finder, one, first, money));
+  return {
+    first: idOf(first),
+    second: idOf(second),
+    gap: gapNow,
+    turns: turns.sort((a, b) => b.swing - a.swing),
+    mayWin: [...new Set(turns.filter(({ key }) => key.startsWith('price:')).flatMap(({ low, high, below, above }) => [low.winner, high.winner, below?.winner, above?.winner]))].flatMap((winner) => (winner && winner !== idOf(first) ? [winner] : [])),
+  };
+}
+
+function nextOf({ totals, usable }: PointTotals, first: number): number {
+  let next = -1;
+  for (let index = 0; index < totals.length; index++) if (index !== first && usable[index] === 1 && (next < 0 || (totals[index] ?? 0) < (totals[next] ?? 0))) next = index;
+  return next;
+}
+
+function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: number, money: (amount: number) => string): Turn {
+  const { key, asIs } = assumption;
+  const look = (value: number) => {
+    const point = finder.at([{ key, value: plain(value) }]);
+    const other = nextOf(point, first);
+    const gap = first < 0 || other < 0 || point.usable[first] !== 1 ? null : (point.totals[other] ?? 0) - (point.totals[first] ?? 0);
+    return { gap, winner: cheapestOf(point) };
+  };
+  const end = (value: number) => {
+    const { gap, winner } = look(value);
+    return { gap, shown: { gap: gap === null ? null : money(gap), winner: finder.ids[winner] ?? null } };
+  };
+  const [atLow, atHigh] = [end(low), end(high)];
+  // A price that is not known has no “as it is”: who wins is compared with the lower end then.
+  const start = Math.min(Math.max(asIs, low), high);
+  const winnerNow = key.startsWith('price:') ? first : look(start).winner;
+  return {
+    key,
+    low: atLow.shown,
+    high: atHigh.shown,
+    swing: atLow.gap === null || atHigh.gap === null ? (atLow.shown.winner === atHigh.shown.winner ? 0 : Infinity) : Math.abs(atHigh.gap - atLow.gap),
+    below: nearest(start, low),
+    above: nearest(start, high),
+  };
+
+  /** Walks from one value towards another until somebody else is cheapest, then closes in. */
+  function nearest(from: number, to: number): TurningPoint | null {
+    if (from === to) return null;
+    let inside = from;
+    for (let step = 1; step <= STEPS; step++) {
+      const outside = from + ((to - from) * step) / STEPS;
+      if (look(outside).winner !== winnerNow) return close(inside, outside);
+      inside = outside;
+    }
+    return null;
+  }
+
+  function close(inside: number, outside: number): TurningPoint {
+    let [same, other] = [inside, outside];
+    for (let turn = 0; turn < HALVINGS && Math.abs(other - same) > 1e-9; turn++) {
+      const middle = (same + other) / 2;
+      if (look(middle).winner === winnerNow) same = middle;
+      else other = middle;
+    }
+    return { at: other, winner: finder.ids[look(other).winner] ?? null };
+  }
+}
+
+/** A number as a plain decimal of a decision file. */
+export function plain(value: number): string {
+  return new Decimal(value).toDecimalPlaces(12).toFixed();
+}
