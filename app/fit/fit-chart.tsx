@@ -1,11 +1,10 @@
 import { useMemo } from 'react';
 import { Chart } from '../components/chart';
+import { baseOption, hoverOption, plainText } from '../components/chart-option';
 import { candidateColourName } from '../components/candidate-tag';
 import { useChartColours } from '../components/chart-colours';
 import { useWriter } from '../locale/locale';
 import type { Weighed } from './use-fit';
-
-const CHART_FONT = "'Libre Franklin Variable', sans-serif";
 
 /** Cost across, fit up: the ones that nobody beats on both are joined by a line. */
 export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; currency: string }) {
@@ -17,18 +16,13 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
     const span = Math.max(1, Math.max(...costs) - Math.min(...costs));
     const best = weighed.filter(({ isUnbeaten }) => isUnbeaten).sort((a, b) => Number(a.total) - Number(b.total));
     return {
-      animation: false,
-      textStyle: { fontFamily: CHART_FONT },
-      aria: { enabled: true },
+      ...baseOption(colours),
       grid: { left: 8, right: 30, top: 26, bottom: 26, containLabel: true },
       tooltip: {
-        trigger: 'item' as const,
-        backgroundColor: colours.sheet,
-        borderColor: colours.line,
-        textStyle: { color: colours.ink },
+        ...hoverOption(colours, 'item'),
         formatter: (shown: unknown) => {
           const one = weighed[(shown as { data?: { at?: number } }).data?.at ?? -1];
-          return one ? `${one.candidate} ${plain(one.label)}: fit ${Math.round(one.fit)}, ${write.whole(one.total)} ${currency}` : '';
+          return one ? `${one.candidate} ${plainText(one.label)}: fit ${Math.round(one.fit)}, ${write.whole(one.total)} ${currency}` : '';
         },
       },
       xAxis: {
@@ -70,9 +64,4 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
     };
   }, [weighed, currency, colours, write]);
   return <Chart label="Cost and fit of every candidate; the figures stand in the table below" height={300} option={option} />;
-}
-
-/** Names are shown in a tooltip, which is markup. */
-function plain(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
 }

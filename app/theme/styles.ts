@@ -17,3 +17,4 @@ import './answers.css';
 import './qualities.css';
 import './proposals.css';
 import './fit.css';
+import './what-if.css';

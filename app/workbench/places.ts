@@ -37,6 +37,7 @@ export function placesOf({ decision, sheets }: Workbench, { average, lineUp, hel
     { path: 'candidates', name: 'Candidates', holds: candidatesHold(decision), lacks: decision.candidates.length === 0 },
     { path: 'line-up', name: 'Line-up', holds: lineUp.leader ? `${lineUp.leader.label}: ${write.whole(lineUp.leader.result.total)}` : 'nothing to choose yet', lacks: lineUp.columns.length === 0 },
     { path: 'fit', name: 'Fit and cost', ...fitHolds(decision) },
+    { path: 'what-if', name: 'What if', holds: scenariosHold(decision), lacks: false },
     { path: 'verdict', name: 'Verdict', holds: choice ? choice.label : 'open', lacks: false },
   ];
 }
@@ -62,6 +63,12 @@ function candidatesHold({ candidates, followed = [] }: Workbench['decision']): s
   const following = followed.filter(({ candidate, pinned }) => !pinned && candidates.some(({ id }) => id === candidate)).length;
   if (candidates.length === 0) return 'none yet';
   return `${candidates.length}${following > 0 ? `, ${following} ${following === 1 ? 'follows' : 'follow'} a proposal` : ' put together'}`;
+}
+
+/** How many scenarios were kept. */
+function scenariosHold({ whatIf }: Workbench['decision']): string {
+  const kept = whatIf?.scenarios?.length ?? 0;
+  return kept === 0 ? 'break-evens, map, route' : count(kept, 'scenario kept', 'scenarios kept');
 }
 
 /** How many things fit is weighed by. */

@@ -7,6 +7,11 @@ import { useWorkbench } from './workbench-context';
 const isTextField = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.matches('input, textarea, select, [contenteditable="true"]') || target.closest('[role="combobox"]') !== null);
 
+/** The tenth place has the digit 0, which stands behind 9 on keyboards. */
+function placeOfDigit(digit: number): number {
+  return (digit + 9) % 10;
+}
+
 /** Undo, redo, and the keys of the workbench; the list of them opens with "?". */
 export function Shortcuts({ places }: { places: readonly Place[] }) {
   const { store, state, decisionId } = useWorkbench();
@@ -14,7 +19,7 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
   const list = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      const place = event.altKey && !event.ctrlKey && /^Digit[1-9]$/.test(event.code) ? places[Number(event.code.slice(5)) - 1] : undefined;
+      const place = event.altKey && !event.ctrlKey && /^Digit\d$/.test(event.code) ? places[placeOfDigit(Number(event.code.slice(5)))] : undefined;
       const step = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isTextField(event.target);
       if (place) void navigate(`/decisions/${decisionId}/${place.path}`);
       else if (step) void store.step(event.shiftKey ? 'redo' : 'undo');
@@ -41,7 +46,7 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
         <dl>
           {places.map(({ name }, index) => (
             <div key={name}>
-              <dt>Alt + {index + 1}</dt>
+              <dt>Alt + {(index + 1) % 10}</dt>
               <dd>{name}</dd>
             </div>
           ))}
@@ -60,6 +65,14 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
           <div>
             <dt>arrows, Enter, F2, Space</dt>
             <dd>on a price sheet: move, edit a cell, go through not known, nothing, no limit, not offered; typing begins a figure</dd>
+          </div>
+          <div>
+            <dt>arrows, Page up and down, digits</dt>
+            <dd>on the sales scale: another level of sales; Escape goes back to your forecast</dd>
+          </div>
+          <div>
+            <dt>Alt + arrows</dt>
+            <dd>on a candidate’s name in the line-up: move it to the left or right</dd>
           </div>
           <div>
             <dt>?</dt>

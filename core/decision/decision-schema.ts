@@ -6,6 +6,7 @@ import { frameFields } from '../decision-file/schema';
 import { versionsSchema } from '../forecast/versions-schema';
 import { decisionNeedSchema } from '../needs/need-schema';
 import { qualitiesFields } from '../qualities/quality-schema';
+import { whatIfSchema } from '../what-if/what-if-schema';
 import { dayField } from './day';
 import { followedSchema } from './followed-schema';
 import { ownedSchema } from './owned-schema';
@@ -25,6 +26,16 @@ export const choiceSchema = z.strictObject({
   monthlySales: z.string().max(40).optional(),
 });
 
+/** How the candidates stand side by side, where a person arranged them; ids of candidates. */
+export const lineUpViewSchema = z.strictObject({
+  /** The one that differences are against; the cheapest where none is named. */
+  baseline: slug.optional(),
+  /** Those that stay in view at the left. */
+  pinned: z.array(slug).optional(),
+  /** The order; those that are not named follow by their total. */
+  order: z.array(slug).optional(),
+});
+
 /** What a decision consists of besides its price sheets: the frame, expected sales, candidates and the choice. */
 export const decisionSchema = z.strictObject({
   ...frameFields,
@@ -38,6 +49,10 @@ export const decisionSchema = z.strictObject({
   ...qualitiesFields,
   /** Candidates that follow what is proposed for a vendor. */
   followed: z.array(followedSchema).optional(),
+  /** What was asked “what if” of. */
+  whatIf: whatIfSchema.optional(),
+  /** How the candidates stand side by side. */
+  lineUp: lineUpViewSchema.optional(),
   choice: choiceSchema.optional(),
 });
 
@@ -50,3 +65,4 @@ export const storedDecisionSchema = decisionSchema.extend({
 export type Decision = z.output<typeof decisionSchema>;
 export type StoredDecision = z.output<typeof storedDecisionSchema>;
 export type Choice = z.output<typeof choiceSchema>;
+export type LineUpView = z.output<typeof lineUpViewSchema>;

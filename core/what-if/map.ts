@@ -80,23 +80,36 @@ export interface MapField {
   readonly y: number;
 }
 
-/** The fields of a map, the largest first; a candidate with several has one for all, its middle in the widest run of it. */
+/** The fields of a map, the largest first; a candidate with several has one for all, its middle where it is widest. */
 export function fieldsOf({ columns, rows, winners, ids }: CheapestMap): MapField[] {
-  const counts = new Map<number, number>();
-  const widest = new Map<number, { length: number; x: number; y: number }>();
-  for (let row = 0; row < rows; row++) {
-    let start = 0;
-    for (let column = 0; column < columns; column++) {
-      const winner = winners[row * columns + column] ?? -1;
-      counts.set(winner, (counts.get(winner) ?? 0) + 1);
-      if (column + 1 < columns && winners[row * columns + column + 1] === winner) continue;
-      const length = column - start + 1;
-      // Runs of the same length further in the middle of the field make better places for its name.
-      if (length > (widest.get(winner)?.length ?? 0)) widest.set(winner, { length, x: (start + column) / 2 / Math.max(columns - 1, 1), y: row / Math.max(rows - 1, 1) });
-      start = column + 1;
-    }
-  }
-  return [...counts]
-    .map(([winner, count]) => ({ candidate: ids[winner] ?? null, share: count / (columns * rows), x: widest.get(winner)?.x ?? 0, y: widest.get(winner)?.y ?? 0 }))
+  const room = roomAround(winners, columns, rows);
+  const fields = new Map<number, { count: number; room: number; at: number }>();
+  winners.forEach((winner, at) => {
+    const field = fields.get(winner) ?? { count: 0, room: -1, at: 0 };
+    field.count++;
+    const here = room[at] ?? 0;
+    if (here > field.room) [field.room, field.at] = [here, at];
+    fields.set(winner, field);
+  });
+  return [...fields]
+    .map(([winner, { count, at }]) => ({ candidate: ids[winner] ?? null, share: count / (columns * rows), x: (at % columns) / Math.max(columns - 1, 1), y: Math.floor(at / columns) / Math.max(rows - 1, 1) }))
     .sort((a, b) => b.share - a.share);
+}
+
+/** How many points away the next other field or the map's edge is, for every point. */
+function roomAround(winners: Int16Array, columns: number, rows: number): Uint16Array {
+  const room = new Uint16Array(winners.length);
+  const near = (at: number, column: number, row: number, across: -1 | 1, along: -1 | 1) => {
+    if (column === 0 || row === 0 || column === columns - 1 || row === rows - 1) return 0;
+    const neighbours = [at + across, at + along * columns, at + along * columns + across, at + along * columns - across];
+    return Math.min(...neighbours.map((other) => (winners[other] === winners[at] ? (room[other] ?? 0) + 1 : 0)));
+  };
+  // Once from the lower left, once back from the upper right: the nearer of both edges counts.
+  for (let row = 0; row < rows; row++) for (let column = 0; column < columns; column++) room[row * columns + column] = near(row * columns + column, column, row, -1, -1);
+  for (let row = rows - 1; row >= 0; row--)
+    for (let column = columns - 1; column >= 0; column--) {
+      const at = row * columns + column;
+      room[at] = Math.min(room[at] ?? 0, near(at, column, row, 1, 1));
+    }
+  return room;
 }

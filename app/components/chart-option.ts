@@ -1,0 +1,20 @@
+import type { ChartColours } from './chart-colours';
+
+/** What all charts have in common: the application's face, no animation, a description for screen readers. */
+export function baseOption(colours: ChartColours) {
+  return {
+    animation: false,
+    textStyle: { fontFamily: "'Libre Franklin Variable', sans-serif", color: colours.ink },
+    aria: { enabled: true },
+  };
+}
+
+/** The box that says what is under the pointer. */
+export function hoverOption<Trigger extends 'axis' | 'item'>(colours: ChartColours, trigger: Trigger) {
+  return { trigger, backgroundColor: colours.sheet, borderColor: colours.line, textStyle: { color: colours.ink } };
+}
+
+/** Names are shown in a box that is markup. */
+export function plainText(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
+}

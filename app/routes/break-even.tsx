@@ -1,0 +1,129 @@
+import { useState } from 'react';
+import { decimal } from '#core/amount/decimal';
+import { LEVELS, nearestPoint, type PairBreakEven } from '#core/what-if/break-evens';
+import { CandidateTag } from '../components/candidate-tag';
+import { ChoiceField } from '../components/choice-field';
+import { Fold } from '../components/fold';
+import { useWriter } from '../locale/locale';
+import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { levelWords, pairSentence, whenWords } from '../what-if/break-even-words';
+import { PairChart } from '../what-if/pair-chart';
+import { PairMatrix } from '../what-if/pair-matrix';
+import { useWhatIf } from '../what-if/use-what-if';
+
+const QUESTION = { kind: 'break-even' } as const;
+
+/** At which level of sales the cheaper of two candidates changes, for every pair. */
+export default function BreakEven() {
+  return (
+    <NothingToAsk needs="two">
+      <Pairs />
+    </NothingToAsk>
+  );
+}
+
+
+function Pairs() {
+  const { file, priced, nameOf } = useAskedDecision();
+  const write = useWriter();
+  const { answer: pairs, ...working } = useWhatIf<'break-even'>(file, QUESTION);
+  const ids = priced.lineUp.columns.map(({ id }) => id);
+  const [against, setAgainst] = useState<string | null>(null);
+  const [other, setOther] = useState<string | null>(null);
+  const first = against !== null && ids.includes(against) ? against : (priced.lineUp.leader?.id ?? ids[0] ?? '');
+  const between = pairsWith(pairs ?? [], first);
+  const chosen = between.find((pair) => pair.a === other || pair.b === other) ?? between[0];
+  const sales = decimal(priced.average.sales);
+  const [lowest, highest] = [sales.times(LEVELS.from).toFixed(), sales.times(LEVELS.to).toFixed()];
+  return (
+    <>
+      <main className="work" aria-label="Break-even">
+        {chosen && <p className="says">{pairSentence(chosen, nameOf, lowest, highest, write)}</p>}
+        {chosen && <PairChart pair={chosen} />}
+        <div className="tools">
+          <ChoiceField label="Set against all others" value={first} searchable options={ids.map((id) => ({ value: id, label: `${id} ${nameOf(id)}` }))} onChange={setAgainst} />
+        </div>
+        <Working {...working} />
+        <div className="wide-scroll">
+          <table className="plain-table pair-table">
+            <thead>
+              <tr>
+                <th scope="col">Against {nameOf(first)}</th>
+                <th scope="col" className="figure-cell">Changes at, a month</th>
+                <th scope="col" className="figure-cell">Orders</th>
+                <th scope="col">Reached</th>
+                <th scope="col">Verdict</th>
+              </tr>
+            </thead>
+            <tbody>
+              {between.map((pair) => (
+                <PairRow key={`${pair.a} ${pair.b}`} pair={pair} first={first} isChosen={pair === chosen} onChoose={setOther} />
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <Fold summary={`Every pair: ${(pairs ?? []).length}`}>
+          <PairMatrix
+            pairs={pairs ?? []}
+            ids={ids}
+            onChoose={(a, b) => {
+              setAgainst(a);
+              setOther(b);
+            }}
+          />
+        </Fold>
+      </main>
+      <aside className="margin" aria-label="The pair" aria-live="polite">
+        {chosen && (
+          <>
+            <h2>
+              {nameOf(chosen.a)} and {nameOf(chosen.b)}
+            </h2>
+            {chosen.points.length <= 1 && <p>{chosen.points[0] ? `Below that level ${nameOf(chosen.points[0].below)}, above it ${nameOf(chosen.points[0].above)}: once, and not again up to ${write.whole(highest)} a month.` : 'Choose another pair in the table, or open every pair.'}</p>}
+            {chosen.points.length > 1 && (
+              <ul className="sentences">
+                {chosen.points.map((point) => (
+                  <li key={point.scale}>
+                    From {levelWords(point, write)} {nameOf(point.above)} is cheaper. {whenWords(point, write)}
+                  </li>
+                ))}
+              </ul>
+            )}
+          </>
+        )}
+        <p className="quiet">
+          A break-even is the level of sales at which the cheaper one changes. It is worked out for all {file.months} months together, at a twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.
+        </p>
+      </aside>
+    </>
+  );
+}
+
+function PairRow({ pair, first, isChosen, onChoose }: { pair: PairBreakEven; first: string; isChosen: boolean; onChoose(other: string): void }) {
+  const { nameOf } = useAskedDecision();
+  const write = useWriter();
+  const other = pair.a === first ? pair.b : pair.a;
+  const point = nearestPoint(pair.points);
+  const verdict = point ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}` : pair.now === null ? 'always the same' : pair.now === first ? 'never pays' : 'always cheaper';
+  return (
+    <tr className={isChosen ? 'is-chosen' : ''}>
+      <th scope="row">
+        <button type="button" className="candidate-line" aria-pressed={isChosen} onClick={() => onChoose(other)}>
+          <CandidateTag id={other} /> <b>{nameOf(other)}</b>
+        </button>
+      </th>
+      <td className="figure-cell">{point ? write.whole(point.monthlySales) : '–'}</td>
+      <td className="figure-cell">{point ? write.number(point.monthlyOrders, 1) : '–'}</td>
+      <td>{point ? (point.reached ? write.month(point.reached.month) : 'not in this forecast') : '–'}</td>
+      <td>
+        {verdict}
+        {pair.points.length > 1 && <small> {pair.points.length} times</small>}
+      </td>
+    </tr>
+  );
+}
+
+function pairsWith(pairs: readonly PairBreakEven[], id: string): PairBreakEven[] {
+  const distance = (pair: PairBreakEven) => Math.abs(Math.log(nearestPoint(pair.points)?.scale ?? 1e9));
+  return pairs.filter(({ a, b }) => a === id || b === id).sort((one, two) => distance(one) - distance(two));
+}

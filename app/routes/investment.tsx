@@ -1,0 +1,137 @@
+import { Button } from 'antd';
+import { useMemo } from 'react';
+import type { InvestmentJudged, InvestmentOutcome } from '#core/what-if/investment';
+import type { Investment } from '#core/what-if/investment-schema';
+import { useWriter } from '../locale/locale';
+import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { InvestmentChart } from '../what-if/investment-chart';
+import { InvestmentForm } from '../what-if/investment-form';
+import { useWhatIf } from '../what-if/use-what-if';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** A designer or a custom build against doing it oneself, judged by what is kept. */
+export default function InvestmentPlace() {
+  return (
+    <NothingToAsk needs="one">
+      <Invest />
+    </NothingToAsk>
+  );
+}
+
+function Invest() {
+  const { state } = useWorkbench();
+  const { file, priced } = useAskedDecision();
+  const edits = useEdits();
+  const kept = state.bench.decision.whatIf?.investment;
+  const change = (key: string, investment: Investment) => edits.decision(`whatIf.investment.${key}`, 'the bigger investment', (one) => ({ ...one, whatIf: { ...one.whatIf, investment } }));
+  if (!kept) {
+    const candidate = priced.lineUp.leader?.id ?? priced.lineUp.columns[0]?.id ?? '';
+    const own = file.candidates.find(({ id }) => id === candidate)?.hours;
+    return (
+      <main className="work" aria-label="Bigger investment">
+        <h2>Would a designer, or a custom build, pay for itself?</h2>
+        <p className="limit-width">
+          It costs more and brings more orders, and these bring fees; so it is judged by what you keep, not by what it costs. Only what is sold online can grow with a better site; photographs, texts and your own hours count too.
+        </p>
+        <Button
+          type="primary"
+          onClick={() => change('begun', { instead: candidate, on: candidate, build: '0', photographs: '0', texts: '0', upkeep: '0', hours: { setup: own?.setup ?? '0', monthly: own?.monthly ?? '0' }, lift: { cautious: '0', expected: '10', hopeful: '20' } })}
+        >
+          Work it out
+        </Button>
+      </main>
+    );
+  }
+  return <Judged investment={kept} onChange={change} />;
+}
+
+function Judged({ investment, onChange }: { investment: Investment; onChange(key: string, investment: Investment): void }) {
+  const { file, nameOf } = useAskedDecision();
+  const write = useWriter();
+  const question = useMemo(() => ({ kind: 'investment' as const, investment }), [investment]);
+  const { answer: judged, isBusy, ...working } = useWhatIf<'investment'>(file, question);
+  const isGone = !isBusy && judged === null && working.problem === null;
+  return (
+    <>
+      <main className="work" aria-label="Bigger investment">
+        {judged && <p className="says">{investmentSentence(judged, file.months, write)}</p>}
+        {isGone && <p className="problem">One of the two candidates is not in the line-up any more, or has no price yet: choose another at the right.</p>}
+        {judged && (
+          <>
+            <InvestmentTable judged={judged} months={file.months} />
+            <InvestmentChart judged={judged} />
+            <p className="quiet">
+              {judged.onlineShare} % of your orders come online and can grow with the site. {judged.requiredLift !== null && judged.requiredOrders !== null && `Against ${nameOf(investment.instead)}, it needs ${write.number(judged.requiredLift, 2)} % more of them: ${write.number(judged.requiredOrders, 1)} orders a month more, on average.`}
+            </p>
+          </>
+        )}
+        <Working isBusy={isBusy} {...working} />
+      </main>
+      <aside className="margin" aria-label="The investment">
+        <InvestmentForm investment={investment} onChange={onChange} />
+      </aside>
+    </>
+  );
+}
+
+const VERSION_WORDS = { cautious: 'Cautious', expected: 'Expected', hopeful: 'Hopeful' } as const;
+const PART_WORDS = [
+  ['margin', 'Margin on more orders'],
+  ['platform', 'Plans and fees, those on more orders included'],
+  ['once', 'Build, photographs, texts'],
+  ['upkeep', 'Looking after it'],
+  ['hours', 'Your own hours'],
+] as const;
+
+function InvestmentTable({ judged, months }: { judged: InvestmentJudged; months: number }) {
+  const { file } = useAskedDecision();
+  const write = useWriter();
+  const row = (title: string, cell: (one: InvestmentOutcome) => string, className = '') => (
+    <tr key={title} className={className}>
+      <th scope="row">{title}</th>
+      {judged.outcomes.map((one) => (
+        <td key={one.version} className="figure-cell">
+          {cell(one)}
+        </td>
+      ))}
+    </tr>
+  );
+  return (
+    <div className="wide-scroll">
+      <table className="plain-table">
+        <thead>
+          <tr>
+            <th scope="col">Against doing it yourself, {months} months</th>
+            {judged.outcomes.map(({ version }) => (
+              <th scope="col" className="figure-cell" key={version}>
+                {VERSION_WORDS[version]}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {row('More online orders', ({ lift, extraOrders }) => `${write.number(lift)} % (${write.number(extraOrders, 0)})`)}
+          {PART_WORDS.map(([part, title]) => row(title, ({ parts }) => signed(parts[part], file.currency, write)))}
+          {row('What you keep more', ({ keptMore }) => signed(keptMore, file.currency, write), 'is-sum')}
+          {row('Paid for itself in', ({ payback }) => (payback ? write.month(payback) : 'not in this time'))}
+          {row('After three years', ({ threeYears }) => write.difference(threeYears))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function signed(amount: string, currency: string, write: ReturnType<typeof useWriter>): string {
+  return `${Number(amount) > 0 ? '+' : ''}${write.money(amount, currency)}`;
+}
+
+/** "It pays if it brings 14.2 % more online orders. At the expected 20 % it has paid for itself in May 2028 and leaves 2,310 more over 36 months." */
+function investmentSentence({ outcomes, requiredLift }: InvestmentJudged, months: number, write: ReturnType<typeof useWriter>): string {
+  const expected = outcomes.find(({ version }) => version === 'expected');
+  if (!expected) return '';
+  const needs = requiredLift === null ? 'It does not pay within this time, even with ten times the orders.' : Number(requiredLift) === 0 ? 'It pays even without a single order more.' : `It pays if it brings ${write.number(requiredLift, 2)} % more online orders.`;
+  const kept = Number(expected.keptMore);
+  const outcome = `At the ${write.number(expected.lift)} % that you expect it leaves you ${write.whole(expected.keptMore.replace('-', ''))} ${kept < 0 ? 'less' : 'more'} over ${months} months`;
+  return `${needs} ${outcome}${expected.payback && kept >= 0 ? `, and has paid for itself in ${write.month(expected.payback)}` : ''}.`;
+}

@@ -1,0 +1,167 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { priceDecision } from '#core/comparison/decision-result';
+import { type Assumption } from '#core/what-if/assumption';
+import { type CheapestMap, fieldsOf, type MapAxis } from '#core/what-if/map';
+import { standingOf } from '#core/what-if/offers';
+import { inScenario } from '#core/what-if/scenarios';
+import { plain } from '#core/what-if/turns-it';
+import { ChoiceField } from '../components/choice-field';
+import { Fold } from '../components/fold';
+import { useWriter } from '../locale/locale';
+import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { changeWords, nowWords } from '../what-if/assumption-words';
+import { KeepScenario } from '../what-if/keep-scenario';
+import { MapChart, stepsOf } from '../what-if/map-chart';
+import { RangeFields } from '../what-if/range-fields';
+import { useAssumptions } from '../what-if/use-assumptions';
+import { useWhatIf } from '../what-if/use-what-if';
+
+/** Who is cheapest over two assumptions. */
+export default function MapPlace() {
+  return (
+    <NothingToAsk needs="two">
+      <Fields />
+    </NothingToAsk>
+  );
+}
+
+function Fields() {
+  const { file, nameOf } = useAskedDecision();
+  const { varied, setRange } = useAssumptions();
+  const write = useWriter();
+  const [keys, setKeys] = useState({ x: '', y: '' });
+  const [looked, setLooked] = useState<{ x: number; y: number } | null>(null);
+  const find = (key: string, usual: readonly string[]) => varied.find(({ assumption }) => assumption.key === key) ?? varied.find(({ assumption }) => usual.includes(assumption.key.split(':')[0] ?? '')) ?? varied[0];
+  const first = find(keys.x, ['orders']);
+  const second = varied.find(({ assumption }) => assumption.key === keys.y && assumption.key !== first?.assumption.key) ?? varied.find(({ assumption }) => assumption.kind === 'order-value' && assumption.key !== first?.assumption.key) ?? varied.find((one) => one !== first);
+  const x = useMemo(() => first && { assumption: first.assumption, axis: axisOf(first) }, [first]);
+  const y = useMemo(() => second && { assumption: second.assumption, axis: axisOf(second) }, [second]);
+  const question = useMemo(() => (x && y && x.axis.high > x.axis.low && y.axis.high > y.axis.low ? { kind: 'map' as const, x: x.axis, y: y.axis } : null), [x, y]);
+  const { answer: map, asked, ...working } = useWhatIf<'map'>(file, question);
+  // A map of other axes is not shown under the names of these.
+  const isOfThese = x !== undefined && y !== undefined && asked?.x.key === x.axis.key && asked.y.key === y.axis.key;
+  if (!first || !second || !x || !y) return null;
+  const options = varied.map(({ assumption: { key, label } }) => ({ value: key, label }));
+  return (
+    <>
+      <main className="work" aria-label="Map">
+        {map && isOfThese && <p className="says">{mapSentence(map, { x, y }, nameOf)}</p>}
+        <div className="tools map-tools">
+          <ChoiceField label="Across" searchable value={first.assumption.key} options={options.filter(({ value }) => value !== second.assumption.key)} onChange={(key) => setKeys({ x: key, y: second.assumption.key })} />
+          <ChoiceField label="Up" searchable value={second.assumption.key} options={options.filter(({ value }) => value !== first.assumption.key)} onChange={(key) => setKeys({ x: first.assumption.key, y: key })} />
+        </div>
+        {question === null && <p className="problem">The ends of a range are the same; there is nothing between them to look at.</p>}
+        <div className="map-box">{map && isOfThese ? <MapChart map={map} x={{ ...x, axis: asked.x }} y={{ ...y, axis: asked.y }} onPick={(atX, atY) => setLooked({ x: atX, y: atY })} /> : <p className="quiet">The map is being drawn …</p>}</div>
+        <Working {...working} />
+        {map && isOfThese && (
+          <Fold summary="The same in words">
+            <MapTable map={map} x={x} y={y} />
+          </Fold>
+        )}
+      </main>
+      <aside className="margin" aria-label="The point and the ranges" aria-live="polite">
+        <LookedAt x={x.assumption} y={y.assumption} at={looked ?? { x: x.assumption.asIs, y: y.assumption.asIs }} isForecast={looked === null} />
+        <h3>Ranges</h3>
+        {[first, second].map((one) => (
+          <div key={one.assumption.key}>
+            <p className="quiet range-of">
+              {one.assumption.label}, now {nowWords(one.assumption, write)}
+            </p>
+            <RangeFields varied={one} labelHidden onChange={(low, high) => setRange(one.assumption.key, low, high)} />
+          </div>
+        ))}
+      </aside>
+    </>
+  );
+}
+
+interface Axes {
+  x: { assumption: Assumption; axis: MapAxis };
+  y: { assumption: Assumption; axis: MapAxis };
+}
+
+function axisOf({ assumption, low, high }: { assumption: Assumption; low: number; high: number }): MapAxis {
+  return { key: assumption.key, low, high };
+}
+
+/** "Marlpit Grow is cheapest on 68 % of the map, Wharfside Trade on 32 %; your forecast lies in the field of Marlpit Grow." */
+function mapSentence(map: CheapestMap, { x, y }: Axes, nameOf: (id: string | null) => string): string {
+  const fields = fieldsOf(map);
+  const place = ({ assumption, axis }: Axes['x'], count: number) => Math.round(((assumption.asIs - axis.low) / (axis.high - axis.low)) * (count - 1));
+  const [column, row] = [place(x, map.columns), place(y, map.rows)];
+  const isOn = column >= 0 && column < map.columns && row >= 0 && row < map.rows;
+  const here = isOn ? (map.ids[map.winners[row * map.columns + column] ?? -1] ?? null) : null;
+  const [only] = fields;
+  if (fields.length === 1 && only) return only.candidate === null ? 'Nobody can be chosen anywhere on this map.' : `${nameOf(only.candidate)} is cheapest everywhere on this map.`;
+  const shares = fields.slice(0, 4).map(({ candidate, share }, index) => `${nameOf(candidate)} ${index === 0 ? (candidate === null ? 'can be chosen on ' : 'is cheapest on ') : 'on '}${percent(share)}${index === 0 ? ' of the map' : ''}`);
+  return `${shares.join(', ').replace('nobody can be chosen on', 'Nobody can be chosen on')}. ${isOn ? `Your forecast lies in the field of ${nameOf(here)}.` : 'Your forecast lies outside this map.'}`;
+}
+
+function percent(share: number): string {
+  return share < 0.005 ? 'less than 1 %' : `${Math.round(share * 100)} %`;
+}
+
+/** Who would be cheapest at a point of the map, exactly; and keeping it. */
+function LookedAt({ x, y, at, isForecast }: { x: Assumption; y: Assumption; at: { x: number; y: number }; isForecast: boolean }) {
+  const { file, nameOf } = useAskedDecision();
+  const write = useWriter();
+  const shown = useDeferredValue(at);
+  const changes = useMemo(() => [{ key: x.key, value: plain(Number(shown.x.toFixed(2))) }, { key: y.key, value: plain(Number(shown.y.toFixed(2))) }], [x.key, y.key, shown]);
+  const standing = useMemo(() => standingOf(priceDecision(isForecast ? file : inScenario(file, { changes }))), [file, changes, isForecast]);
+  const words = `${x.label} ${isForecast ? nowWords(x, write) : changeWords(x, shown.x, write)}, ${y.label} ${isForecast ? nowWords(y, write) : changeWords(y, shown.y, write)}`;
+  return (
+    <>
+      <h2>{isForecast ? 'Your forecast' : 'This point'}</h2>
+      <p>{isForecast ? 'Everything as you expect it.' : `${words}.`}</p>
+      <p>
+        {standing ? (
+          <>
+            <b>{nameOf(standing.first)}</b> costs least, {write.whole(standing.total)}
+            {standing.margin !== null && ` (${write.whole(standing.margin)} less than ${nameOf(standing.second)})`}.
+          </>
+        ) : (
+          'Nobody can be chosen there.'
+        )}
+      </p>
+      {isForecast ? <p className="quiet">Choose a point on the map to see who is cheapest there, and by how much.</p> : <KeepScenario key={words} suggestion={words.slice(0, 200)} changes={changes} />}
+    </>
+  );
+}
+
+const [TABLE_COLUMNS, TABLE_ROWS] = [6, 7];
+
+function MapTable({ map, x, y }: Axes & { map: CheapestMap }) {
+  const { nameOf } = useAskedDecision();
+  const write = useWriter();
+  const columns = stepsOf(x.axis, TABLE_COLUMNS);
+  const rows = stepsOf(y.axis, TABLE_ROWS);
+  const winner = (column: number, row: number) => map.ids[map.winners[Math.round((row / (TABLE_ROWS - 1)) * (map.rows - 1)) * map.columns + Math.round((column / (TABLE_COLUMNS - 1)) * (map.columns - 1))] ?? -1] ?? null;
+  return (
+    <div className="wide-scroll">
+      <table className="plain-table">
+        <thead>
+          <tr>
+            <th scope="col">
+              {y.assumption.label} down, {x.assumption.label} across
+            </th>
+            {columns.map((value) => (
+              <th scope="col" key={value}>
+                {changeWords(x.assumption, value, write)}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((value, row) => (
+            <tr key={value}>
+              <th scope="row">{changeWords(y.assumption, value, write)}</th>
+              {columns.map((one, column) => (
+                <td key={one}>{nameOf(winner(column, row))}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,131 @@
+import { useMemo, useState } from 'react';
+import type { Assumption } from '#core/what-if/assumption';
+import type { GapAt, TurningPoint, TurnsIt } from '#core/what-if/turns-it';
+import { plain } from '#core/what-if/turns-it';
+import { useWriter } from '../locale/locale';
+import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { changeWords, nowWords } from '../what-if/assumption-words';
+import { KeepScenario } from '../what-if/keep-scenario';
+import { RangeFields } from '../what-if/range-fields';
+import { TurnsChart } from '../what-if/turns-chart';
+import { useAssumptions } from '../what-if/use-assumptions';
+import { useWhatIf } from '../what-if/use-what-if';
+
+/** Which assumption turns the answer, and by how much. */
+export default function TurnsItPlace() {
+  return (
+    <NothingToAsk needs="two">
+      <Turns />
+    </NothingToAsk>
+  );
+}
+
+function Turns() {
+  const { file, nameOf } = useAskedDecision();
+  const { varied, find, setRange } = useAssumptions();
+  const write = useWriter();
+  const [open, setOpen] = useState<string | null>(null);
+  const question = useMemo(() => ({ kind: 'turns' as const, varied }), [varied]);
+  const { answer: found, ...working } = useWhatIf<'turns'>(file, question);
+  const opened = varied.find(({ assumption }) => assumption.key === (open ?? found?.turns[0]?.key));
+  const turn = found?.turns.find(({ key }) => key === opened?.assumption.key);
+  const point = turn?.above ?? turn?.below ?? null;
+  return (
+    <>
+      <main className="work" aria-label="What turns it">
+        {found && found.first === null && <NobodyToChoose />}
+        {found && found.first !== null && (
+          <>
+            <p className="says">{turnsSentence(found, find, nameOf, write)}</p>
+            {found.mayWin.length > 0 && (
+              <p className="too-close">
+                Too close to call: what is not known could make {found.mayWin.map((id) => nameOf(id)).join(' or ')} the cheapest. {found.gap !== null && `The gap of ${write.whole(found.gap)} is smaller than that.`}
+              </p>
+            )}
+            {found.second === null ? <p>No other candidate can be chosen, so there is no gap that could be turned; below stands when {nameOf(found.first)} itself can no longer be chosen.</p> : <TurnsChart found={found} varied={varied} />}
+            <div className="wide-scroll">
+              <table className="plain-table turns">
+                <thead>
+                  <tr>
+                    <th scope="col">Assumption</th>
+                    <th scope="col">Now</th>
+                    <th scope="col">At the lower end</th>
+                    <th scope="col">At the upper end</th>
+                    <th scope="col">Turns at</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {found.turns.map((one) => {
+                    const of = varied.find(({ assumption }) => assumption.key === one.key);
+                    if (!of) return null;
+                    return (
+                      <tr key={one.key} className={one.key === opened?.assumption.key ? 'is-chosen' : ''}>
+                        <th scope="row">
+                          <button type="button" className="candidate-line" aria-pressed={one.key === opened?.assumption.key} onClick={() => setOpen(one.key)}>
+                            {of.assumption.label}
+                          </button>
+                        </th>
+                        <td>{nowWords(of.assumption, write)}</td>
+                        <End at={one.low} words={changeWords(of.assumption, of.low, write)} first={found.first} />
+                        <End at={one.high} words={changeWords(of.assumption, of.high, write)} first={found.first} />
+                        <td>{[one.below, one.above].flatMap((turning) => (turning ? [turningWords(of.assumption, turning, nameOf, write)] : [])).join('; ') || 'not in this range'}</td>
+                      </tr>
+                    );
+                  })}
+                </tbody>
+              </table>
+            </div>
+          </>
+        )}
+        <Working {...working} />
+      </main>
+      <aside className="margin" aria-label="The range" aria-live="polite">
+        {opened && (
+          <>
+            <h2>{opened.assumption.label}</h2>
+            <p>Now {nowWords(opened.assumption, write)}. Looked at over this range:</p>
+            <RangeFields key={opened.assumption.key} varied={opened} labelHidden onChange={(low, high) => setRange(opened.assumption.key, low, high)} />
+            {point && (
+              <>
+                <p className="turning-point">{turningWords(opened.assumption, point, nameOf, write)}.</p>
+                <KeepScenario key={`${opened.assumption.key} ${point.at}`} suggestion={`${opened.assumption.label} ${changeWords(opened.assumption, point.at, write)}`} changes={[{ key: opened.assumption.key, value: plain(point.at) }]} />
+              </>
+            )}
+          </>
+        )}
+        <p className="quiet">One assumption is varied at a time, all others stay. Values at which the answer turns are exact for unrounded totals, like break-evens.</p>
+      </aside>
+    </>
+  );
+}
+
+/** "Marlpit Grow is ahead of Wharfside Trade by 205. It turns with “Orders, all streams”: from +17.1 % Wharfside Trade is cheapest." */
+function turnsSentence({ first, second, gap, turns }: TurnsIt, find: (key: string) => Assumption | undefined, nameOf: (id: string | null) => string, write: ReturnType<typeof useWriter>): string {
+  const ahead = second !== null && gap !== null ? `${nameOf(first)} is ahead of ${nameOf(second)} by ${write.whole(gap)}.` : `${nameOf(first)} is the only one that can be chosen.`;
+  const turning = turns.flatMap((turn) => {
+    const assumption = find(turn.key);
+    const points = [turn.below, turn.above].flatMap((point) => (point ? [point] : []));
+    return assumption ? points.map((point) => ({ assumption, point })) : [];
+  });
+  const [strongest] = turning;
+  if (!strongest) return `${ahead} Nothing turns that, over the ranges stated.`;
+  const others = new Set(turning.map(({ assumption }) => assumption.key)).size - 1;
+  return `${ahead} It turns with “${strongest.assumption.label}”: ${turningWords(strongest.assumption, strongest.point, nameOf, write)}${others > 0 ? `; ${others} more ${others === 1 ? 'assumption does' : 'assumptions do'} within their ranges` : ''}.`;
+}
+
+function turningWords(assumption: Assumption, { at, winner }: TurningPoint, nameOf: (id: string | null) => string, write: ReturnType<typeof useWriter>): string {
+  const direction = at < assumption.asIs ? 'below' : 'from';
+  return `${direction} ${changeWords(assumption, at, write)} ${winner === null ? 'nobody can be chosen' : `${nameOf(winner)} is cheapest`}`;
+}
+
+function End({ at: { gap, winner }, words, first }: { at: GapAt; words: string; first: string | null }) {
+  const { nameOf } = useAskedDecision();
+  const write = useWriter();
+  return (
+    <td>
+      <small>{words}</small>
+      <br />
+      {winner === first && gap !== null ? `ahead by ${write.whole(gap)}` : winner === null ? 'nobody can be chosen' : winner === first ? 'the only one' : `${nameOf(winner)}${gap === null ? '' : `, by ${write.whole(gap.replace('-', ''))}`}`}
+    </td>
+  );
+}

@@ -1,0 +1,66 @@
+import { useMemo } from 'react';
+import type { RoutePlan } from '#core/what-if/route-plan';
+import { Chart } from '../components/chart';
+import { baseOption, hoverOption } from '../components/chart-option';
+import { useChartColours } from '../components/chart-colours';
+import { Fold } from '../components/fold';
+import { useWriter } from '../locale/locale';
+import { useAskedDecision } from './asked-decision';
+
+/** What the way costs if its first move falls in another month. */
+export function FirstMoveChart({ plan }: { plan: RoutePlan }) {
+  const { nameOf } = useAskedDecision();
+  const colours = useChartColours();
+  const write = useWriter();
+  const { firstMove, segments, total } = plan;
+  const best = segments[1]?.from ?? '';
+  const latest = firstMove.at(-1);
+  const option = useMemo(
+    () => ({
+      ...baseOption(colours),
+      grid: { left: 8, right: 24, top: 18, bottom: 8, containLabel: true },
+      tooltip: {
+        ...hoverOption(colours, 'axis'),
+        formatter: (shown: unknown) => {
+          const one = firstMove[(shown as ReadonlyArray<{ dataIndex?: number }>)[0]?.dataIndex ?? -1];
+          return one ? `move in ${write.month(one.month)}: ${one.total === null ? 'not possible' : write.whole(one.total)}` : '';
+        },
+      },
+      xAxis: { type: 'category' as const, data: firstMove.map(({ month }) => month), axisLine: { lineStyle: { color: colours.line } }, axisTick: { show: false }, axisLabel: { color: colours.quiet, formatter: (month: string) => write.month(month) } },
+      yAxis: { type: 'value' as const, scale: true, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.whole(String(value)) } },
+      series: [
+        {
+          type: 'line' as const,
+          symbol: 'none',
+          color: colours.ink,
+          lineStyle: { width: 2 },
+          data: firstMove.map((one) => (one.total === null ? '-' : Number(one.total))),
+        },
+        { type: 'scatter' as const, silent: true, symbolSize: 9, itemStyle: { color: colours.ink }, label: { show: true, position: 'right' as const, formatter: 'best month', color: colours.ink }, data: [[best, Number(total)]] },
+      ],
+    }),
+    [firstMove, colours, write, best, total],
+  );
+  return (
+    <>
+      <h3>The best month to move</h3>
+      <p className="says-small">
+        {write.month(best)} is the best month to move to {nameOf(segments[1]?.candidate ?? null)}.
+        {latest?.more != null && Number(latest.more) > 0 && ` Moving only in ${write.month(latest.month)} would cost ${write.whole(latest.more)} more.`}
+      </p>
+      <Chart label="What the way costs by the month of the first move; the figures stand in the table below" height={190} option={option} />
+      <Fold summary="Month by month">
+        <table className="plain-table">
+          <tbody>
+            {firstMove.map(({ month, total: cost }) => (
+              <tr key={month} className={month === best ? 'is-chosen' : ''}>
+                <th scope="row">{write.month(month)}</th>
+                <td className="figure-cell">{cost === null ? 'not possible: outgrown' : write.whole(cost)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Fold>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import { useMemo } from 'react';
+import type { InvestmentJudged } from '#core/what-if/investment';
+import { Chart } from '../components/chart';
+import { baseOption, hoverOption } from '../components/chart-option';
+import { useChartColours } from '../components/chart-colours';
+import { Fold } from '../components/fold';
+import { useWriter } from '../locale/locale';
+import { useAskedDecision } from './asked-decision';
+
+const LINES = { cautious: 'dotted', expected: 'solid', hopeful: 'dashed' } as const;
+
+/** What is kept more or less, added up month by month; it has paid for itself where it stays above the line. */
+export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
+  const { priced } = useAskedDecision();
+  const colours = useChartColours();
+  const write = useWriter();
+  const { months } = priced.priced.result;
+  const option = useMemo(
+    () => ({
+      ...baseOption(colours),
+      grid: { left: 8, right: 24, top: 30, bottom: 8, containLabel: true },
+      legend: { top: 0, left: 0, itemWidth: 26, textStyle: { color: colours.ink } },
+      tooltip: {
+        ...hoverOption(colours, 'axis'),
+        formatter: (shown: unknown) => {
+          const points = shown as ReadonlyArray<{ seriesName?: string; value?: number; dataIndex?: number }>;
+          return [write.month(months[points[0]?.dataIndex ?? 0] ?? ''), ...points.map(({ seriesName, value }) => `${seriesName ?? ''}: ${write.difference(String(value ?? 0))}`)].join('<br>');
+        },
+      },
+      xAxis: { type: 'category' as const, data: months, axisLine: { onZero: true, lineStyle: { color: colours.ink } }, axisTick: { show: false }, axisLabel: { color: colours.quiet, formatter: (month: string) => write.month(month) } },
+      yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.difference(String(value)) } },
+      series: judged.outcomes.map(({ version, cumulative }) => ({ name: version, type: 'line' as const, symbol: 'none', color: colours.ink, lineStyle: { width: version === 'expected' ? 2.5 : 1.5, type: LINES[version] }, data: cumulative.map(Number) })),
+    }),
+    [judged, months, colours, write],
+  );
+  return (
+    <>
+      <Chart label="What is kept more, added up month by month; the figures stand in the table below" height={230} option={option} />
+      <Fold summary="Month by month">
+        <table className="plain-table">
+          <thead>
+            <tr>
+              <th scope="col">Up to</th>
+              {judged.outcomes.map(({ version }) => (
+                <th scope="col" className="figure-cell" key={version}>
+                  {version}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {months.map((month, index) => (
+              <tr key={month}>
+                <th scope="row">{write.month(month)}</th>
+                {judged.outcomes.map(({ version, cumulative }) => (
+                  <td key={version} className="figure-cell">
+                    {write.difference(cumulative[index] ?? '0')}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Fold>
+    </>
+  );
+}

@@ -1,0 +1,13 @@
+import type { Workbench } from '#core/decision/workbench';
+import { findTerm } from '#core/pricing/payment-schedule';
+import { evidenceOf } from '#core/price-sheet/figure-notes';
+import { partsOf, placeOf } from '#core/price-sheet/parts';
+
+/** The day on which a special offer is over, where the price sheet says; null where it does not. */
+export function offerEnds({ sheets }: Workbench, part: string, term: string): string | null {
+  for (const { sheet } of sheets) {
+    const owner = partsOf(sheet).find(({ id, terms = [] }) => id === part && terms.some((one) => one.id === term));
+    if (owner) return evidenceOf(sheet, placeOf(part, { kind: 'term', months: findTerm(owner.terms ?? [], term).months })).until ?? null;
+  }
+  return null;
+}

@@ -1,0 +1,33 @@
+import { NumberField } from '../components/number-field';
+import type { Varied } from '#core/what-if/turns-it';
+import { useWorkbench } from '../workbench/workbench-context';
+import { rangeUnit } from './assumption-words';
+
+/** The two ends of the range over which an assumption is looked at. */
+export function RangeFields({ varied, labelHidden, onChange }: { varied: Varied; labelHidden?: boolean; onChange(low: string, high: string): void }) {
+  const { assumption, low, high } = varied;
+  const { currency } = useWorkbench().state.bench.decision;
+  const [least, most] = assumption.bounds;
+  const suffix = rangeUnit(assumption, currency);
+  const shared = { ...(labelHidden ? { labelHidden: true } : {}), suffix };
+  return (
+    <span className="range-fields">
+      <NumberField
+        {...shared}
+        fieldKey={`range ${assumption.key} low`}
+        label={`${assumption.label}, from`}
+        value={String(low)}
+        range={{ wanted: 'the lower end', least, most: Math.min(most, high) }}
+        onChange={(value) => typeof value === 'string' && onChange(value, String(high))}
+      />
+      <NumberField
+        {...shared}
+        fieldKey={`range ${assumption.key} high`}
+        label={`${assumption.label}, to`}
+        value={String(high)}
+        range={{ wanted: 'the upper end', least: Math.max(least, low), most }}
+        onChange={(value) => typeof value === 'string' && onChange(String(low), value)}
+      />
+    </span>
+  );
+}

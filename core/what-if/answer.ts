@@ -1,0 +1,99 @@
+import type { DecisionFile } from '../decision-file/schema';
+import { type PairBreakEven, pairBreakEvens } from './break-evens';
+import { type InvestmentJudged, judgeInvestment } from './investment';
+import type { Investment } from './investment-schema';
+import { type CheapestMap, COARSE, FINE, type MapAxis, mapWork } from './map';
+import { lookAtOffers, type OffersLookedAt } from './offers';
+import { type PayingAhead, payingAhead } from './paying-ahead';
+import { type MovingCosts, type RoutePlan, type RoutePlanner, routePlanner } from './route-plan';
+import { type ScenarioOutcome, scenarioOutcome } from './scenarios';
+import { type TurnsIt, turnsIt, type Varied } from './turns-it';
+import type { Scenario } from './what-if-schema';
+
+/** What can be asked, and what is answered to it. */
+export interface WhatIfAnswers {
+  'break-even': { asked: object; answer: readonly PairBreakEven[] };
+  map: { asked: { readonly x: MapAxis; readonly y: MapAxis }; answer: CheapestMap };
+  route: { asked: { readonly moving: MovingCosts }; answer: RoutePlan };
+  turns: { asked: { readonly varied: readonly Varied[] }; answer: TurnsIt };
+  paying: { asked: object; answer: readonly PayingAhead[] };
+  offers: { asked: { readonly off: readonly string[] }; answer: OffersLookedAt };
+  investment: { asked: { readonly investment: Investment }; answer: InvestmentJudged | null };
+  scenarios: { asked: { readonly scenarios: readonly Scenario[] }; answer: readonly ScenarioOutcome[] };
+}
+
+export type WhatIfKind = keyof WhatIfAnswers;
+
+/** A question about a decision. */
+export type WhatIfQuestion = { [Kind in WhatIfKind]: { readonly kind: Kind } & WhatIfAnswers[Kind]['asked'] }[WhatIfKind];
+
+/** Any answer. */
+export type WhatIfAnswer = WhatIfAnswers[WhatIfKind]['answer'];
+
+/** Works out an answer piece by piece, so that a newer question can overtake it. */
+export interface AnswerWork {
+  /** Does the next piece. The answer so far can be shown already where there is one. */
+  next(): { readonly done: boolean; readonly answer: WhatIfAnswer | null; readonly progress: number };
+}
+
+/** Answers questions about one decision; what several of them need is prepared once. */
+export interface WhatIfAnswerer {
+  begin(question: WhatIfQuestion): AnswerWork;
+}
+
+/** Prepares answers about a decision; the same in a worker and on the server. */
+export function whatIfAnswerer(file: DecisionFile): WhatIfAnswerer {
+  let planner: RoutePlanner | undefined;
+  const whole = (answer: () => WhatIfAnswer): AnswerWork => ({ next: () => ({ done: true, answer: answer(), progress: 1 }) });
+  return {
+    begin(question) {
+      switch (question.kind) {
+        case 'break-even':
+          return whole(() => pairBreakEvens(file));
+        case 'map':
+          return mapInPieces(file, question.x, question.y);
+        case 'route':
+          return whole(() => (planner ??= routePlanner(file)).plan(question.moving));
+        case 'turns':
+          return whole(() => turnsIt(file, question.varied));
+        case 'paying':
+          return whole(() => payingAhead(file));
+        case 'offers':
+          return whole(() => lookAtOffers(file, question.off));
+        case 'investment':
+          return whole(() => judgeInvestment(file, question.investment));
+        case 'scenarios':
+          return whole(() => question.scenarios.map((scenario) => scenarioOutcome(file, scenario)));
+      }
+    },
+  };
+}
+
+/** A whole answer at once. */
+export function answerWhatIf(file: DecisionFile, question: WhatIfQuestion): WhatIfAnswer {
+  const work = whatIfAnswerer(file).begin(question);
+  for (;;) {
+    const { done, answer } = work.next();
+    if (done && answer !== null) return answer;
+    if (done) throw new Error(`There is no answer to ${question.kind}`);
+  }
+}
+
+/** First a coarse map, all of it; then the fine one, line by line. */
+function mapInPieces(file: DecisionFile, x: MapAxis, y: MapAxis): AnswerWork {
+  const coarse = mapWork(file, x, y, COARSE);
+  const fine = mapWork(file, x, y, FINE);
+  let isCoarse = true;
+  let lines = 0;
+  return {
+    next() {
+      if (isCoarse) {
+        isCoarse = coarse.next();
+        return { done: false, answer: isCoarse ? null : coarse.map, progress: 0 };
+      }
+      lines++;
+      const isLeft = fine.next();
+      return { done: !isLeft, answer: isLeft ? null : fine.map, progress: lines / FINE.rows };
+    },
+  };
+}

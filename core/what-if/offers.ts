@@ -1,0 +1,102 @@
+import { decimal } from '../amount/decimal';
+import { moneyText } from '../amount/currencies';
+import { bestOf, priceDecision, type PricedDecision } from '../comparison/decision-result';
+import type { Term } from '../decision-file/price-sheet-schema';
+import type { DecisionFile } from '../decision-file/schema';
+
+/** A special offer that candidates of a decision rest on: an introductory price. */
+export interface SpecialOffer {
+  /** `part term`, as in {@link withoutOffers}. */
+  readonly id: string;
+  readonly part: string;
+  readonly term: string;
+  readonly label: string;
+  readonly candidates: readonly string[];
+  /** What it saves its cheapest candidate over the horizon. */
+  readonly saves: string;
+  /** Who is cheapest without it, all others as they are, and by how much; null for nobody. */
+  readonly without: Standing | null;
+}
+
+/** Who is cheapest, and by how much. */
+export interface Standing {
+  readonly first: string;
+  readonly total: string;
+  readonly second: string | null;
+  readonly margin: string | null;
+}
+
+/** The special offers of a decision, and who would be cheapest with some of them off. */
+export interface OffersLookedAt {
+  readonly offers: readonly SpecialOffer[];
+  readonly withAll: Standing | null;
+  readonly withoutAll: Standing | null;
+  /** With the offers off that were asked for. */
+  readonly asAsked: Standing | null;
+}
+
+/**
+ * Looks at every special offer on its own: whether the decision survives without it.
+ *
+ * @param off - ids of offers that are off in `asAsked`
+ */
+export function lookAtOffers(file: DecisionFile, off: readonly string[]): OffersLookedAt {
+  const found = offersIn(file);
+  const priced = priceDecision(file);
+  const totalOf = (from: PricedDecision, id: string) => decimal(from.result.candidates.find((one) => one.id === id)?.total ?? '0');
+  const offers = found.map((offer) => {
+    const without = priceDecision(withoutOffers(file, [offer.id]));
+    const savings = offer.candidates.map((id) => totalOf(without, id).minus(totalOf(priced, id)));
+    const most = savings.reduce((a, b) => (b.gt(a) ? b : a), decimal('0'));
+    return { ...offer, saves: moneyText(most, file.currency), without: standingOf(without) };
+  });
+  return {
+    offers,
+    withAll: standingOf(priced),
+    withoutAll: standingOf(priceDecision(withoutOffers(file, found.map(({ id }) => id)))),
+    asAsked: standingOf(off.length === 0 ? priced : priceDecision(withoutOffers(file, off))),
+  };
+}
+
+/** Who is cheapest in a priced decision, and by how much. */
+export function standingOf({ result, pricing }: PricedDecision): Standing | null {
+  const first = result.candidates.find(({ id }) => id === result.cheapest);
+  if (!first) return null;
+  const others = result.candidates.filter(({ id }) => id !== first.id);
+  const second = bestOf(others, (a, b) => decimal(a.total).lt(b.total));
+  const total = others.find(({ id }) => id === second)?.total;
+  return { first: first.id, total: first.total, second, margin: total === undefined ? null : moneyText(decimal(total).minus(first.total), pricing.file.currency) };
+}
+
+type Sold = { id: string; label: string; terms?: Term[] | undefined };
+
+function offersIn({ offers, addons = [], candidates }: DecisionFile): Array<Omit<SpecialOffer, 'saves' | 'without'>> {
+  const sold = [...offers.flatMap((offer) => [...offer.plans, ...(offer.addons ?? [])].map((part) => ({ part, owner: `${offer.label} ${part.label}`.trim() }))), ...addons.map((part) => ({ part, owner: part.label }))];
+  return sold.flatMap(({ part, owner }) =>
+    (part.terms ?? []).flatMap((term) => {
+      const users = candidates.filter(({ plans, addons: taken = [] }) => plans.some((one) => one.plan === part.id && one.term === term.id) || taken.some((one) => one.addon === part.id && one.term === term.id));
+      return term.intro && users.length > 0 ? [{ id: `${part.id} ${term.id}`, part: part.id, term: term.id, label: owner, candidates: users.map(({ id }) => id) }] : [];
+    }),
+  );
+}
+
+/** A decision file in which some special offers are not there: the renewal price holds from the start. */
+export function withoutOffers(file: DecisionFile, ids: readonly string[]): DecisionFile {
+  const plain = <Part extends Sold>(part: Part): Part => ({
+    ...part,
+    ...(part.terms
+      ? {
+          terms: part.terms.map((term) => {
+            if (!ids.includes(`${part.id} ${term.id}`)) return term;
+            const { intro: _offer, ...rest } = term;
+            return rest;
+          }),
+        }
+      : {}),
+  });
+  return {
+    ...file,
+    offers: file.offers.map((offer) => ({ ...offer, plans: offer.plans.map(plain), ...(offer.addons ? { addons: offer.addons.map(plain) } : {}) })),
+    ...(file.addons ? { addons: file.addons.map(plain) } : {}),
+  };
+}

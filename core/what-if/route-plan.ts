@@ -1,0 +1,129 @@
+import { decimal } from '../amount/decimal';
+import { minorDigits, roundMoney } from '../amount/currencies';
+import { minorText, type MinorUnits } from '../amount/minor-units';
+import { addMonths, type Month } from '../calendar/month';
+import type { DecisionFile } from '../decision-file/schema';
+import { preparePricing } from '../pricing/pricing';
+import { type PlannedSegment, type RouteSolver, routeSolver } from '../route/cheapest-route';
+
+/** What one move takes: own hours, and money on top. */
+export interface MoveEffort {
+  readonly hours: string;
+  /** Base currency. */
+  readonly money: string;
+}
+
+/** What moving takes between plans of one vendor and from one vendor to another, and how often one would. */
+export interface MovingCosts {
+  readonly within: MoveEffort;
+  readonly between: MoveEffort;
+  /** Most moves to another vendor. */
+  readonly moves: number;
+  /** Candidates that take no part; undefined for those that {@link leftOutOf} names. */
+  readonly without?: readonly string[] | undefined;
+}
+
+/** What moving is taken to be as long as nobody says otherwise. */
+export const USUAL_MOVING: MovingCosts = { within: { hours: '1', money: '0' }, between: { hours: '20', money: '100' }, moves: 2 };
+
+/** A way through the horizon and what it comes to. */
+export interface RoutePlan {
+  /** Null where no way exists. */
+  readonly total: string | null;
+  readonly segments: ReadonlyArray<{ readonly candidate: string; readonly from: Month; readonly months: number }>;
+  /** The cheapest candidate that can be used over the whole horizon; null where there is none. */
+  readonly single: { readonly candidate: string; readonly total: string } | null;
+  /** What the way saves against it; null where either is missing. */
+  readonly saving: string | null;
+  /** What one move costs, hours included. */
+  readonly costs: { readonly within: string; readonly between: string };
+  /** Of the first move: what the way costs if it falls in another month, everything else as it is; null where it cannot. */
+  readonly firstMove: ReadonlyArray<{ readonly month: Month; readonly total: string | null; /** Against the best month. */ readonly more: string | null }>;
+  /** If every move falls a quarter later: what that costs more (or less), null where it is not possible. */
+  readonly quarterLater: { readonly total: string; readonly more: string } | null;
+}
+
+/**
+ * Candidates that a way leaves out unless somebody says otherwise: moving to another candidate of the same vendor
+ * skips what is paid once (decision file §9), so one with a build or a theme of its own could be had without paying it.
+ */
+export function leftOutOf(file: DecisionFile): string[] {
+  const offerOf = ({ plans }: DecisionFile['candidates'][number]) => file.offers.find((offer) => offer.plans.some(({ id }) => id === plans[0]?.plan))?.id;
+  const hasOnce = ({ extras = [] }: DecisionFile['candidates'][number]) => extras.some(({ months, amount }) => months === 0 && Number(amount) > 0);
+  return file.candidates.filter((one) => hasOnce(one) && file.candidates.some((other) => other !== one && offerOf(other) === offerOf(one))).map(({ id }) => id);
+}
+
+/** Plans the cheapest way again and again while what moving costs is changed. */
+export interface RoutePlanner {
+  plan(moving: MovingCosts): RoutePlan;
+}
+
+const QUARTER = 3;
+
+/** Prices all candidates of a decision for ways through its horizon (decision file §9). */
+export function routePlanner(file: DecisionFile): RoutePlanner {
+  const pricing = preparePricing(file);
+  const usual = leftOutOf(file);
+  let last: { readonly key: string; readonly solver: RouteSolver } | null = null;
+  const solverFor = (without: readonly string[]) => {
+    const key = without.join(' ');
+    if (last?.key !== key) last = { key, solver: routeSolver(pricing, file.candidates.map(({ id }) => id).filter((id) => !without.includes(id))) };
+    return last.solver;
+  };
+  // A way may not contain what all candidates share; each on its own is priced without that.
+  const singles = file.candidates.map(({ id }) => ({ id, solver: routeSolver(pricing, [id]) }));
+  return { plan: (moving) => planned(file, solverFor(moving.without ?? usual), singles, moving) };
+}
+
+function planned(file: DecisionFile, solver: RouteSolver, singles: ReadonlyArray<{ id: string; solver: RouteSolver }>, moving: MovingCosts): RoutePlan {
+  const { currency, months, start } = file;
+  const digits = minorDigits(currency);
+  const money = (units: MinorUnits) => minorText(units, digits);
+  const effort = ({ hours, money: paid }: MoveEffort) => roundMoney(decimal(hours).times(file.hourValue ?? '0').plus(paid), currency).times(10 ** digits).toNumber();
+  const costs = { within: effort(moving.within), between: effort(moving.between), moves: moving.moves };
+  const found = solver.solve(costs);
+  const single = cheapestSingle(singles, months);
+  const shown = { within: money(costs.within), between: money(costs.between) };
+  if (!found) return { total: null, segments: [], single: single && { candidate: single.id, total: money(single.cost) }, saving: null, costs: shown, firstMove: [], quarterLater: null };
+  const later = shifted(found.segments, QUARTER, months);
+  const laterCost = later && solver.costOf(later, costs);
+  return {
+    total: money(found.cost),
+    segments: found.segments.map(({ candidate, from, to }) => ({ candidate, from: addMonths(start, from), months: to - from })),
+    single: single && { candidate: single.id, total: money(single.cost) },
+    saving: single ? money(single.cost - found.cost) : null,
+    costs: shown,
+    firstMove: firstMoves(found.segments).map(({ month, segments }) => {
+      const cost = solver.costOf(segments, costs);
+      return { month: addMonths(start, month), total: cost === null ? null : money(cost), more: cost === null ? null : money(cost - found.cost) };
+    }),
+    quarterLater: laterCost === null ? null : { total: money(laterCost), more: money(laterCost - found.cost) },
+  };
+}
+
+function cheapestSingle(singles: ReadonlyArray<{ id: string; solver: RouteSolver }>, months: number): { id: string; cost: MinorUnits } | null {
+  let best: { id: string; cost: MinorUnits } | null = null;
+  for (const { id, solver } of singles) {
+    const cost = solver.costOf([{ candidate: id, from: 0, to: months }], { within: 0, between: 0, moves: 0 });
+    if (cost !== null && (best === null || cost < best.cost)) best = { id, cost };
+  }
+  return best;
+}
+
+/** Every move later by some months; null without moves, or where the last segment would be gone. */
+function shifted(segments: readonly PlannedSegment[], by: number, months: number): PlannedSegment[] | null {
+  const last = segments.at(-1);
+  if (!last || segments.length < 2 || last.from + by >= months) return null;
+  return segments.map(({ candidate, from, to }, index) => ({ candidate, from: index === 0 ? from : from + by, to: index === segments.length - 1 ? to : to + by }));
+}
+
+/** The way with its first move in every month between its neighbours. */
+function firstMoves(segments: readonly PlannedSegment[]): Array<{ month: number; segments: PlannedSegment[] }> {
+  const [first, second, ...rest] = segments;
+  if (!first || !second) return [];
+  return Array.from({ length: second.to - first.from - 1 }, (_, index) => {
+    const month = first.from + index + 1;
+    return { month, segments: [{ ...first, to: month }, { ...second, from: month }, ...rest] };
+  });
+}
+

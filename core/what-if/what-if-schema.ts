@@ -1,0 +1,32 @@
+import * as z from 'zod';
+import { amount, label, signedDecimal, slug, wholeNumber } from '../decision-file/amounts';
+import { investmentSchema } from './investment-schema';
+
+/** Key of an assumption: what it is, and of what. */
+const key = z.string('an assumption is wanted').regex(/^[a-z-]+(:[^\n]{1,200})?$/, 'an assumption such as orders:kites is wanted');
+
+const effort = z.strictObject({ hours: amount, money: amount });
+
+/** What moving takes; see `MovingCosts`. */
+export const movingSchema = z.strictObject({ within: effort, between: effort, moves: wholeNumber(0, 120), without: z.array(slug).max(1000).readonly().optional() });
+
+/** A what-if that was kept under a name. */
+export const scenarioSchema = z.strictObject({
+  id: slug,
+  name: label,
+  changes: z.array(z.strictObject({ key, value: signedDecimal })).max(50),
+  /** Special offers that are not there in it. */
+  offersOff: z.array(z.string().max(200)).max(200).optional(),
+});
+
+/** What a decision keeps of what was asked: moving costs, an investment, ranges of assumptions, scenarios. */
+export const whatIfSchema = z.strictObject({
+  moving: movingSchema.optional(),
+  investment: investmentSchema.optional(),
+  /** Ranges other than the usual ones, by the assumption's key. */
+  ranges: z.record(key, z.tuple([signedDecimal, signedDecimal])).optional(),
+  scenarios: z.array(scenarioSchema).max(100).optional(),
+});
+
+export type WhatIf = z.output<typeof whatIfSchema>;
+export type Scenario = z.output<typeof scenarioSchema>;
