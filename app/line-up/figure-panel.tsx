@@ -6,7 +6,7 @@ import { monthSentences } from '#core/explain/month-sentences';
 import { useWriter } from '../locale/locale';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
-import type { OpenFigure } from './figure';
+import type { OpenFigure } from './figure-button';
 import { sourceWords } from './source-words';
 
 /** How a figure came about: its sources with their rates, and its months. */

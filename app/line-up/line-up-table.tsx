@@ -1,14 +1,17 @@
-import { Fragment, type ReactNode } from 'react';
-import { candidateSummary } from '#core/decision/candidates';
+import { useRef, useState } from 'react';
 import type { LineUpColumn } from '#core/comparison/line-up';
-import { CandidateTag } from '../components/candidate-tag';
+import type { Bucket } from '#core/pricing/ledger-line';
 import { useWriter } from '../locale/locale';
 import { firstReason } from '../proposals/reason-words';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
-import { BUCKET_NAMES } from './bucket-names';
 import { BucketBar } from './bucket-bar';
-import { isSameFigure, type OpenFigure } from './figure';
+import { BucketRows } from './bucket-rows';
+import { ColumnHead } from './column-head';
+import { FigureButton, type OpenFigure } from './figure-button';
+import { Drawn, LineUpRow } from './line-up-row';
 import { RoomToGrow, ToFindOut } from './standing-cells';
+import { useArranged } from './use-arranged';
+import { useVisibleColumns } from './use-visible-columns';
 
 const YEARS = ['First year', 'Second year', 'Third year', 'Fourth year', 'Fifth year'];
 
@@ -22,131 +25,118 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   const { state } = useWorkbench();
   const { priced } = useLevel();
   const write = useWriter();
-  const { decision } = state.bench;
-  const { currency, months } = decision;
-  const { columns, leader, buckets } = priced.lineUp;
+  const { columns, pinned, baseline } = useArranged();
+  const scroll = useRef<HTMLDivElement>(null);
+  const visible = useVisibleColumns(scroll, columns.length, pinned);
+  const [opened, setOpened] = useState<ReadonlySet<Bucket>>(new Set());
+  const { currency, months } = state.bench.decision;
+  const { leader, buckets } = priced.lineUp;
+  const drawn = { columns, pinned, visible, leader };
   const largest = Math.max(...columns.map(({ result }) => Number(result.total)), 1);
   const years = columns[0]?.years.length ?? 0;
-
-  const cell = (column: LineUpColumn, content: ReactNode, className = '') => (
-    <td key={column.id} className={`${className} ${column === leader ? 'is-leader' : ''} ${column.result.usable ? '' : 'not-usable'}`}>
-      {content}
-    </td>
+  const shown = columns.map(({ id }) => id);
+  const figure = (column: LineUpColumn, what: OpenFigure, text: React.ReactNode, label: string) => <FigureButton figure={what} label={`${label}, ${column.label}`} open={open} onOpen={onOpen} text={text} />;
+  const row = (head: string, title: string, cell: (column: LineUpColumn) => React.ReactNode, more: { className?: string; cellClass?: string } = {}) => (
+    <LineUpRow
+      {...more}
+      drawn={drawn}
+      head={
+        <th scope="row" title={title}>
+          {head}
+        </th>
+      }
+      cell={cell}
+    />
   );
-  const figure = (column: LineUpColumn, what: OpenFigure, text: ReactNode, label: string) => (
-    <button type="button" className="figure" aria-expanded={isSameFigure(open, what)} aria-label={`${label}, ${column.label}: how it came about`} onClick={() => onOpen(what)}>
-      {text}
-    </button>
-  );
+  const rate = (column: LineUpColumn, kind: 'per-order' | 'of-sales' | 'keep', text: string | null, label: string) =>
+    text === null ? <span className="nothing">–</span> : figure(column, { kind: 'figure', candidate: column.id, rate: kind }, text, label);
 
   return (
-    <div className="line-up-scroll" role="region" aria-label="Candidates side by side" tabIndex={0}>
-      <table className="line-up">
+    <div className="line-up-scroll" ref={scroll} role="region" aria-label="Candidates side by side" tabIndex={0}>
+      <table className={`line-up${visible ? ' is-measured' : ''}`} aria-colcount={columns.length + 1} style={visible ? { width: visible.headWidth + columns.length * visible.columnWidth } : {}}>
         <thead>
           <tr>
-            <th scope="col">
+            <th scope="col" style={visible ? { width: visible.headWidth } : {}}>
               <span className="visually-hidden">What it costs</span>
             </th>
-            {columns.map((column) => {
-              const candidate = decision.candidates.find(({ id }) => id === column.id);
-              return (
-                <th scope="col" key={column.id} className={column === leader ? 'is-leader' : ''}>
-                  <button type="button" className="candidate-head" onClick={() => onOpen({ kind: 'make-up', candidate: column.id })} title="What this candidate is put together from">
-                    <CandidateTag id={column.id} />
-                    <b>{column.label}</b>
-                    <small>{candidate && candidateSummary(state.bench, candidate)}</small>
-                  </button>
-                </th>
-              );
-            })}
+            <Drawn drawn={drawn} skipped={(key, width) => <td key={key} className="skipped" aria-hidden="true" style={{ width }} />}>
+              {(column, index, style) => (
+                <ColumnHead
+                  key={column.id}
+                  column={column}
+                  index={index}
+                  shown={shown}
+                  isLeader={column.id === leader?.id}
+                  isPinned={index < pinned}
+                  style={style}
+                  width={visible?.columnWidth}
+                  onOpen={() => onOpen({ kind: 'make-up', candidate: column.id })}
+                />
+              )}
+            </Drawn>
           </tr>
         </thead>
         <tbody>
-          <tr className="total-row">
-            <th scope="row">Total, {months} months</th>
-            {columns.map((column) =>
-              cell(
-                column,
-                <>
-                  {figure(column, { kind: 'figure', candidate: column.id }, <Total column={column} currency={currency} />, 'Total')}
-                  <span className="difference">{column === leader ? 'cheapest' : column.difference ? write.difference(column.difference) : ''}</span>
-                  {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
-                </>,
-              ),
-            )}
-          </tr>
-          <tr className="bar-row">
-            <th scope="row">
-              <span className="visually-hidden">Make-up of the total</span>
-            </th>
-            {columns.map((column) => cell(column, <BucketBar column={column} buckets={buckets} largest={largest} />))}
-          </tr>
-          {buckets.map((bucket) => (
-            <tr key={bucket}>
-              <th scope="row" title={BUCKET_NAMES[bucket].meaning}>
-                <i className={`bucket-mark bucket-${bucket}`} aria-hidden="true" />
-                {BUCKET_NAMES[bucket].name}
+          {row(
+            `Total, ${months} months`,
+            'Everything over the whole horizon',
+            (column) => (
+              <>
+                {figure(column, { kind: 'figure', candidate: column.id }, <Total column={column} currency={currency} />, 'Total')}
+                <span className="difference">{column.difference === null ? (column.id === leader?.id ? 'cheapest' : 'baseline') : `${write.difference(column.difference)}${column.id === leader?.id ? ', cheapest' : ''}`}</span>
+                {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
+              </>
+            ),
+            { className: 'total-row' },
+          )}
+          <LineUpRow
+            drawn={drawn}
+            className="bar-row"
+            head={
+              <th scope="row">
+                <span className="visually-hidden">Make-up of the total</span>
               </th>
-              {columns.map((column) => {
-                const amount = column.result.buckets[bucket];
-                return cell(
-                  column,
-                  amount === undefined ? (
-                    <span className="nothing">–</span>
-                  ) : (
-                    figure(column, { kind: 'figure', candidate: column.id, bucket }, write.money(amount, currency), BUCKET_NAMES[bucket].name)
-                  ),
-                );
-              })}
-            </tr>
+            }
+            cell={(column) => <BucketBar column={column} buckets={buckets} largest={largest} />}
+          />
+          {buckets.map((bucket) => (
+            <BucketRows
+              key={bucket}
+              bucket={bucket}
+              drawn={drawn}
+              currency={currency}
+              isOpen={opened.has(bucket)}
+              open={open}
+              onOpen={onOpen}
+              onToggle={() => setOpened(new Set(opened.has(bucket) ? [...opened].filter((one) => one !== bucket) : [...opened, bucket]))}
+            />
           ))}
           {years > 1 &&
-            Array.from({ length: years }, (_, year) => (
-              <tr key={year} className={year === 0 ? 'group-start' : ''}>
-                <th scope="row">{YEARS[year] ?? `Year ${year + 1}`}</th>
-                {columns.map((column) =>
-                  cell(
-                    column,
-                    <Fragment>
-                      {figure(column, { kind: 'figure', candidate: column.id, year }, write.whole(column.years[year] ?? '0'), YEARS[year] ?? `Year ${year + 1}`)}
+            Array.from({ length: years }, (_, year) => {
+              const name = YEARS[year] ?? `Year ${year + 1}`;
+              return (
+                <LineUpRow
+                  key={year}
+                  drawn={drawn}
+                  className={year === 0 ? 'group-start' : ''}
+                  head={<th scope="row">{name}</th>}
+                  cell={(column) => (
+                    <>
+                      {figure(column, { kind: 'figure', candidate: column.id, year }, write.whole(column.years[year] ?? '0'), name)}
                       {year > 0 && <YearChange percent={column.yearChange[year - 1] ?? null} />}
-                    </Fragment>,
-                  ),
-                )}
-              </tr>
-            ))}
-          <tr className="group-start">
-            <th scope="row" title="The total divided by the orders of the whole horizon">
-              Per order
-            </th>
-            {columns.map((column) => cell(column, column.result.perOrder === null ? <span className="nothing">–</span> : write.money(column.result.perOrder, currency)))}
-          </tr>
-          <tr>
-            <th scope="row" title="The total in percent of all sales">
-              Of sales
-            </th>
-            {columns.map((column) => cell(column, column.result.shareOfSales === null ? <span className="nothing">–</span> : write.percent(column.result.shareOfSales)))}
-          </tr>
-          <tr>
-            <th scope="row" title="Sales without sales tax and refunds, times the margin, minus this total">
-              What is left to you
-            </th>
-            {columns.map((column) => cell(column, write.whole(column.result.keep)))}
-          </tr>
-          <tr>
-            <th scope="row" title="How long the plan's limits hold at expected sales">
-              Room to grow
-            </th>
-            {columns.map((column) => cell(column, <RoomToGrow column={column} months={months} />, 'words'))}
-          </tr>
-          <tr>
-            <th scope="row" title="What the price sheets do not say">
-              To find out
-            </th>
-            {columns.map((column) => cell(column, <ToFindOut column={column} />, 'words'))}
-          </tr>
+                    </>
+                  )}
+                />
+              );
+            })}
+          {row('Per order', 'The total divided by the orders of the whole horizon', (column) => rate(column, 'per-order', column.result.perOrder && write.money(column.result.perOrder, currency), 'Per order'), { className: 'group-start' })}
+          {row('Of sales', 'The total in percent of all sales', (column) => rate(column, 'of-sales', column.result.shareOfSales && write.percent(column.result.shareOfSales), 'Of sales'))}
+          {row('What is left to you', 'Sales without sales tax and refunds, times the margin, minus this total', (column) => rate(column, 'keep', write.whole(column.result.keep), 'What is left to you'))}
+          {row("Room to grow", "How long the plan's limits hold at expected sales", (column) => <RoomToGrow column={column} months={months} />, { cellClass: 'words' })}
+          {row('To find out', 'What the price sheets do not say', (column) => <ToFindOut column={column} />, { cellClass: 'words' })}
         </tbody>
       </table>
+      {baseline && baseline.id !== leader?.id && <p className="quiet baseline-note">Differences are to {baseline.label}.</p>}
     </div>
   );
 }

@@ -1,15 +1,22 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { withBaseline, withoutArrangement } from '#core/comparison/arrangement';
 import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
 import { FigurePanel } from '../line-up/figure-panel';
-import type { OpenFigure } from '../line-up/figure';
+import type { OpenFigure } from '../line-up/figure-button';
+import { CourseChart } from '../line-up/course-chart';
 import { LineUpTable } from '../line-up/line-up-table';
+import { PairPanel } from '../line-up/pair-panel';
+import { RatePanel } from '../line-up/rate-panel';
+import { useArranged } from '../line-up/use-arranged';
 import { MakeUpPanel } from '../line-up/make-up-panel';
 import { obstacleWords } from '../workbench/obstacle-words';
 import { useEdits } from '../workbench/use-edits';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
+
+const CHEAPEST = 'the-cheapest';
 
 export default function LineUp() {
   const { state, decisionId } = useWorkbench();
@@ -29,8 +36,9 @@ export default function LineUp() {
   return (
     <>
       <main className="work" aria-label="Line-up">
-        <Basis />
+        <Arrangement onPair={(a, b) => setOpen({ kind: 'pair', a, b })} />
         {columns.length > 0 && <LineUpTable open={open} onOpen={setOpen} />}
+        {columns.length > 0 && <CourseChart />}
         {priced.heldBack.length > 0 && (
           <section className="held-back" aria-label="Not priced yet">
             <h3>Not priced yet</h3>
@@ -49,17 +57,22 @@ export default function LineUp() {
       </main>
       <aside className="margin" aria-label="How it came about" aria-live="polite">
         {open === null && <Guide currency={state.bench.decision.currency} />}
-        {open?.kind === 'figure' && <FigurePanel figure={open} />}
+        {open?.kind === 'figure' && (open.rate ? <RatePanel candidate={open.candidate} rate={open.rate} /> : <FigurePanel figure={open} />)}
+        {open?.kind === 'pair' && <PairPanel a={open.a} b={open.b} onChange={(a, b) => setOpen({ kind: 'pair', a, b })} />}
         {open?.kind === 'make-up' && <MakeUpPanel candidateId={open.candidate} onRemoved={() => setOpen(null)} />}
       </aside>
     </>
   );
 }
 
-function Basis() {
+/** What the figures count, what they are set against, and how the columns stand. */
+function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const { basis = 'paid', currency } = state.bench.decision;
+  const { columns, baseline } = useArranged();
+  const { basis = 'paid', currency, lineUp: view } = state.bench.decision;
+  const chosen = columns.some(({ id }) => id === view?.baseline) ? (view?.baseline ?? CHEAPEST) : CHEAPEST;
+  const other = columns.find(({ id }) => id !== baseline?.id);
   return (
     <div className="tools">
       <ChoiceField
@@ -71,12 +84,28 @@ function Basis() {
         ]}
         onChange={(next) => edits.decision('basis', 'when payments count', (one) => ({ ...one, basis: next }))}
       />
-      <span>
-        Differences <b>to the cheapest</b>
-      </span>
+      {columns.length > 1 && (
+        <ChoiceField
+          label="Differences to"
+          searchable
+          value={chosen}
+          options={[{ value: CHEAPEST, label: 'the cheapest' }, ...columns.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))]}
+          onChange={(id) => edits.decision('lineUp.baseline', 'what differences are to', (one) => withBaseline(one, id === CHEAPEST ? null : id))}
+        />
+      )}
       <span>
         Amounts <b>{currency}, whole horizon</b>
       </span>
+      {baseline && other && (
+        <Button type="link" size="small" onClick={() => onPair(baseline.id, other.id)}>
+          set two against each other
+        </Button>
+      )}
+      {view && (view.order || view.pinned?.length) ? (
+        <Button type="link" size="small" onClick={() => edits.decision('lineUp', 'the order of the line-up', withoutArrangement)}>
+          order by total again
+        </Button>
+      ) : null}
     </div>
   );
 }

@@ -5,6 +5,7 @@ import './version-switch.css';
 import './scale.css';
 import './fields.css';
 import './line-up.css';
+import './line-up-columns.css';
 import './sheets.css';
 import './sheet-grid.css';
 import './sheet-reading.css';

@@ -2,7 +2,7 @@ import { decimal, fixed, fraction, ONE } from '../amount/decimal';
 import { minorDigits, moneyText, roundMoney } from '../amount/currencies';
 import { minorText, type MinorUnits, roundedProduct } from '../amount/minor-units';
 import { BUCKETS, type Bucket } from '../pricing/ledger-line';
-import { ledgerOf } from '../pricing/ledger';
+import { type Ledger, ledgerOf } from '../pricing/ledger';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import type { DecisionFile } from '../decision-file/schema';
 import { forecastTotals, type PricedCandidate, priceCandidate } from './candidate-result';
@@ -103,6 +103,7 @@ function candidateAt(pricing: Pricing, { atForecast, fixed: fixedLines, fixedTax
   const { orders, sales, kept } = forecastTotals(pricing.forecastAt(ONE.plus(fraction(candidate.lift ?? '0'))));
   const exactTotal = decimal(minorText(total, digits));
   const outgrown = firstExceeded(pricing, candidate, limits, scale);
+  let ledger: Ledger | undefined;
   const shown = BUCKETS.filter((bucket) => (totals.get(bucket) ?? 0) !== 0).sort();
   return {
     candidate,
@@ -117,9 +118,9 @@ function candidateAt(pricing: Pricing, { atForecast, fixed: fixedLines, fixedTax
       outgrown,
       usable: before.missing.length === 0 && before.unclear.length === 0 && outgrown === null,
     },
-    // Only asked for when a figure is opened.
+    // Only asked for when a figure is opened; the same one is given again.
     get ledger() {
-      return ledgerOf(pricing, candidate, decimal(scale));
+      return (ledger ??= ledgerOf(pricing, candidate, decimal(scale)));
     },
   };
 }

@@ -1,0 +1,64 @@
+import type { CSSProperties, DragEvent, KeyboardEvent } from 'react';
+import { withMoved, withPinned } from '#core/comparison/arrangement';
+import type { LineUpColumn } from '#core/comparison/line-up';
+import { candidateSummary } from '#core/decision/candidates';
+import { CandidateTag } from '../components/candidate-tag';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+const DRAGGED = 'application/x-venalis-candidate';
+
+interface ColumnHeadProps {
+  column: LineUpColumn;
+  index: number;
+  shown: readonly string[];
+  isLeader: boolean;
+  isPinned: boolean;
+  style: CSSProperties | undefined;
+  width: number | undefined;
+  onOpen(): void;
+}
+
+/** A candidate's name above its column; dragged, or moved with Alt and an arrow key, it stands elsewhere. */
+export function ColumnHead({ column, index, shown, isLeader, isPinned, style, width, onOpen }: ColumnHeadProps) {
+  const { state } = useWorkbench();
+  const edits = useEdits();
+  const candidate = state.bench.decision.candidates.find(({ id }) => id === column.id);
+  const move = (by: number) => edits.decision('lineUp.order', `${column.label} moved`, (one) => withMoved(one, shown, column.id, by));
+  const press = (event: KeyboardEvent) => {
+    const by = event.altKey && event.key === 'ArrowLeft' ? -1 : event.altKey && event.key === 'ArrowRight' ? 1 : 0;
+    if (by === 0) return;
+    event.preventDefault();
+    move(by);
+  };
+  const drop = (event: DragEvent) => {
+    const id = event.dataTransfer.getData(DRAGGED);
+    if (!shown.includes(id) || id === column.id) return;
+    event.preventDefault();
+    edits.decision('lineUp.order', 'a candidate moved', (one) => withMoved(one, shown, id, shown.indexOf(column.id) - shown.indexOf(id)));
+  };
+  return (
+    <th
+      scope="col"
+      aria-colindex={index + 2}
+      className={`${isLeader ? 'is-leader' : ''} ${style ? 'is-pinned' : ''}`}
+      style={{ ...style, ...(width ? { width } : {}) }}
+      draggable
+      onDragStart={(event) => {
+        event.dataTransfer.setData(DRAGGED, column.id);
+        event.dataTransfer.effectAllowed = 'move';
+      }}
+      onDragOver={(event) => event.dataTransfer.types.includes(DRAGGED) && event.preventDefault()}
+      onDrop={drop}
+    >
+      <button type="button" className="candidate-head" onClick={onOpen} onKeyDown={press} title="What this candidate is put together from; Alt and an arrow key, or dragging, moves it">
+        <CandidateTag id={column.id} />
+        <b>{column.label}</b>
+        <small>{candidate && candidateSummary(state.bench, candidate)}</small>
+      </button>
+      <button type="button" className="pin" aria-pressed={isPinned} aria-label={`Keep ${column.label} in view`} onClick={() => edits.decision('lineUp.pinned', `${column.label} ${isPinned ? 'let go' : 'kept in view'}`, (one) => withPinned(one, column.id, !isPinned))}>
+        {isPinned ? 'kept in view' : 'keep in view'}
+      </button>
+    </th>
+  );
+}

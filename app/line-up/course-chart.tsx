@@ -1,0 +1,111 @@
+import { useDeferredValue, useMemo } from 'react';
+import { coursesOf } from '#core/comparison/course';
+import { Chart } from '../components/chart';
+import { baseOption, hoverOption, plainText } from '../components/chart-option';
+import { candidateColourName } from '../components/candidate-tag';
+import { useChartColours } from '../components/chart-colours';
+import { Fold } from '../components/fold';
+import { useWriter } from '../locale/locale';
+import { useLevel } from '../workbench/workbench-context';
+import { courseEvents, courseSentence } from './course-words';
+import { useArranged } from './use-arranged';
+
+/** More lines than these could not be told apart; those that stand furthest to the left are drawn. */
+const MOST_LINES = 6;
+const DASHES = ['solid', 'dashed', 'dotted'] as const;
+
+/** What candidates have cost so far, month by month: renewals, outgrown months and crossings marked. */
+export function CourseChart() {
+  const level = useLevel();
+  // The chart follows a moment after the figures, so that dragging stays quick.
+  const priced = useDeferredValue(level.priced);
+  const { columns } = useArranged();
+  const colours = useChartColours();
+  const write = useWriter();
+  const ids = columns.slice(0, MOST_LINES).map(({ id }) => id).join(' ');
+  const names = useMemo(() => new Map(priced.lineUp.columns.map(({ id, label }) => [id, label])), [priced]);
+  const courses = useMemo(() => coursesOf(priced.priced, ids.split(' ')), [priced, ids]);
+  const option = useMemo(() => {
+    const { months } = courses;
+    return {
+      ...baseOption(colours),
+      grid: { left: 8, right: 90, top: 12, bottom: 8, containLabel: true },
+      tooltip: {
+        ...hoverOption(colours, 'axis'),
+        formatter: (shown: unknown) => {
+          const points = shown as ReadonlyArray<{ seriesName?: string; seriesType?: string; value?: number; dataIndex?: number }>;
+          const lines = points.filter(({ seriesType }) => seriesType === 'line');
+          return [write.month(months[lines[0]?.dataIndex ?? 0] ?? ''), ...lines.map(({ seriesName, value }) => `${plainText(seriesName ?? '')}: ${write.whole(String(value ?? 0))}`)].join('<br>');
+        },
+      },
+      xAxis: { type: 'category' as const, data: [...months], boundaryGap: false, axisLine: { lineStyle: { color: colours.line } }, axisTick: { show: false }, axisLabel: { color: colours.quiet, formatter: (month: string) => write.month(month) } },
+      yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.whole(String(value)) } },
+      series: courses.courses.flatMap(({ candidate, cumulative, renewals, outgrown }, at) => {
+        const color = colours.candidate(candidateColourName(candidate));
+        const place = (index: number) => [months[index] ?? '', Number(cumulative[index] ?? 0)];
+        return [
+          {
+            name: `${candidate} ${names.get(candidate) ?? ''}`,
+            type: 'line' as const,
+            symbol: 'none',
+            color,
+            lineStyle: { width: 2, type: DASHES[at % DASHES.length] ?? 'solid' },
+            endLabel: { show: true, formatter: candidate, color, fontWeight: 700 as const },
+            labelLayout: { moveOverlap: 'shiftY' as const },
+            data: cumulative.map(Number),
+          },
+          { name: 'renewal', type: 'scatter' as const, silent: true, symbol: 'triangle', symbolSize: 10, itemStyle: { color }, data: renewals.map(({ index }) => place(index)) },
+          { name: 'outgrown', type: 'scatter' as const, silent: true, symbol: 'rect', symbolSize: [7, 2], itemStyle: { color: colours.ink }, data: outgrown.map(place) },
+        ];
+      }),
+    };
+  }, [courses, colours, write, names]);
+  const nameOf = (id: string) => names.get(id) ?? id;
+  const events = courseEvents(courses, nameOf, write);
+  if (courses.courses.length === 0) return null;
+  return (
+    <section className="courses" aria-label="Cost so far, month by month">
+      <h2>Cost so far, month by month</h2>
+      <p className="says-small">{courseSentence(courses, nameOf, write)}</p>
+      <Chart label="What candidates have cost so far, month by month; the figures stand in the table below" height={300} option={option} />
+      <p className="quiet">
+        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown. {columns.length > MOST_LINES && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
+      </p>
+      {events.length > 0 && (
+        <ul className="sentences course-events">
+          {events.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      )}
+      <Fold summary="The same in figures">
+        <div className="wide-scroll">
+          <table className="plain-table">
+            <thead>
+              <tr>
+                <th scope="col">Up to</th>
+                {courses.courses.map(({ candidate }) => (
+                  <th scope="col" className="figure-cell" key={candidate}>
+                    {nameOf(candidate)}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {courses.months.map((month, index) => (
+                <tr key={month}>
+                  <th scope="row">{write.month(month)}</th>
+                  {courses.courses.map(({ candidate, cumulative }) => (
+                    <td key={candidate} className="figure-cell">
+                      {write.whole(cumulative[index] ?? '0')}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </Fold>
+    </section>
+  );
+}
