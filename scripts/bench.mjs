@@ -9,7 +9,7 @@ import { ensureBuilt, ensureChromium, ensureInstalled, ensureNodeBuilt, root } f
 ensureInstalled();
 ensureNodeBuilt();
 const { runCoreBench, proposalBenchDecision } = await import(pathToFileURL(join(root, 'build/node/core-bench.js')).href);
-runCoreBench();
+if (process.argv[2] !== 'what-if') runCoreBench();
 console.log('');
 if (process.argv.includes('core')) process.exit(0);
 
@@ -17,6 +17,8 @@ ensureBuilt();
 const { chromium } = await import('@playwright/test');
 const { chromiumArguments } = await import('./chromium-arguments.mjs');
 const { median, percentile, report } = await import('../bench/measure.mjs');
+const { whatIfInTheBrowser } = await import('../bench/what-if-in-the-browser.mjs');
+const { wideLineUp } = await import('../bench/wide-line-up.mjs');
 const folder = mkdtempSync(join(tmpdir(), 'venalis-bench-'));
 process.env.NODE_ENV = 'production';
 process.env.VENALIS_DATA = folder;
@@ -25,13 +27,17 @@ const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(0);
 const decision = `${address}decisions/larkfell-kites`;
 
-await serverAnswer();
+const only = process.argv[2];
+if (only !== 'what-if') await serverAnswer();
 const browser = await chromium.launch({ executablePath: ensureChromium(), args: chromiumArguments() });
-await firstPage();
-await keystrokeToTotals();
-await sheetEdits();
-await sheetOpening();
-await proposalsBesideTheInterface();
+if (only !== 'what-if') {
+  await firstPage();
+  await keystrokeToTotals();
+  await sheetEdits();
+  await sheetOpening();
+  await proposalsBesideTheInterface();
+}
+await whatIfInTheBrowser(browser, await takeIn(wideLineUp()));
 await browser.close();
 await close();
 rmSync(folder, { recursive: true, force: true });

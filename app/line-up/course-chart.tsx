@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { coursesOf } from '#core/comparison/course';
 import { Chart } from '../components/chart';
 import { baseOption, hoverOption, plainText } from '../components/chart-option';
@@ -6,7 +6,8 @@ import { candidateColourName } from '../components/candidate-tag';
 import { useChartColours } from '../components/chart-colours';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
-import { useLevel } from '../workbench/workbench-context';
+import { useSettled } from '../workbench/use-settled';
+import { type Priced, useLevel } from '../workbench/workbench-context';
 import { courseEvents, courseSentence } from './course-words';
 import { useArranged } from './use-arranged';
 
@@ -16,13 +17,16 @@ const DASHES = ['solid', 'dashed', 'dotted'] as const;
 
 /** What candidates have cost so far, month by month: renewals, outgrown months and crossings marked. */
 export function CourseChart() {
-  const level = useLevel();
-  // The chart follows a moment after the figures, so that dragging stays quick.
-  const priced = useDeferredValue(level.priced);
+  const { priced } = useLevel();
   const { columns } = useArranged();
+  const ids = columns.slice(0, MOST_LINES).map(({ id }) => id).join(' ');
+  // The picture follows a moment after the figures, so that dragging stays quick.
+  return <Drawing {...useSettled(useMemo(() => ({ priced, ids, isAll: columns.length <= MOST_LINES }), [priced, ids, columns.length]))} />;
+}
+
+const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; ids: string; isAll: boolean }) {
   const colours = useChartColours();
   const write = useWriter();
-  const ids = columns.slice(0, MOST_LINES).map(({ id }) => id).join(' ');
   const names = useMemo(() => new Map(priced.lineUp.columns.map(({ id, label }) => [id, label])), [priced]);
   const courses = useMemo(() => coursesOf(priced.priced, ids.split(' ')), [priced, ids]);
   const option = useMemo(() => {
@@ -69,7 +73,7 @@ export function CourseChart() {
       <p className="says-small">{courseSentence(courses, nameOf, write)}</p>
       <Chart label="What candidates have cost so far, month by month; the figures stand in the table below" height={300} option={option} />
       <p className="quiet">
-        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown. {columns.length > MOST_LINES && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
+        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown. {!isAll && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
       </p>
       {events.length > 0 && (
         <ul className="sentences course-events">
@@ -108,4 +112,4 @@ export function CourseChart() {
       </Fold>
     </section>
   );
-}
+});

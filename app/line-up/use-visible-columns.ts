@@ -16,7 +16,7 @@ const WIDTHS = { narrow: { head: 128, column: 118 }, wide: { head: 156, column: 
 /** So many columns more are drawn at either side than can be seen. */
 const BESIDE = 1;
 /** With fewer columns than this all are drawn. */
-const FEW = 8;
+const FEW = 10;
 
 const useMeasure = typeof window === 'undefined' ? useEffect : useLayoutEffect;
 

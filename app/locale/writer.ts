@@ -38,6 +38,8 @@ export function writerFor(locale: string): Writer {
 
 function newWriter(locale: string): Writer {
   const formats = new Map<string, Intl.NumberFormat>();
+  // Few months are written again and again.
+  const months = new Map<string, string>();
   const format = (least: number, most: number, signed = false) => {
     const key = `${least} ${most} ${signed}`;
     const made =
@@ -63,7 +65,11 @@ function newWriter(locale: string): Writer {
     difference: (decimal) => format(0, 0, true).format(exact(decimal)),
     number: (decimal, most = 4) => format(0, most).format(exact(decimal)),
     percent: (decimal) => `${format(1, 1).format(exact(decimal))} %`,
-    month: (text) => month.format(new Date(`${text}-01T00:00:00Z`)),
+    month: (text) => {
+      const written = months.get(text) ?? month.format(new Date(`${text}-01T00:00:00Z`));
+      months.set(text, written);
+      return written;
+    },
     day: (text) => day.format(new Date(`${text}T00:00:00Z`)),
     time: (iso) => time.format(new Date(iso)),
     field: (decimal) => fieldText(decimal).replace('.', sign),

@@ -37,7 +37,7 @@ function Pairs() {
   const [lowest, highest] = [sales.times(LEVELS.from).toFixed(), sales.times(LEVELS.to).toFixed()];
   return (
     <>
-      <main className="work" aria-label="Break-even">
+      <main className="work" aria-label="Break-even" aria-busy={working.isBusy}>
         {chosen && <p className="says">{pairSentence(chosen, nameOf, lowest, highest, write)}</p>}
         {chosen && <PairChart pair={chosen} />}
         <div className="tools">

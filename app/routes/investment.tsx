@@ -54,7 +54,7 @@ function Judged({ investment, onChange }: { investment: Investment; onChange(key
   const isGone = !isBusy && judged === null && working.problem === null;
   return (
     <>
-      <main className="work" aria-label="Bigger investment">
+      <main className="work" aria-label="Bigger investment" aria-busy={isBusy}>
         {judged && <p className="says">{investmentSentence(judged, file.months, write)}</p>}
         {isGone && <p className="problem">One of the two candidates is not in the line-up any more, or has no price yet: choose another at the right.</p>}
         {judged && (

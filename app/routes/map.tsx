@@ -44,7 +44,7 @@ function Fields() {
   const options = varied.map(({ assumption: { key, label } }) => ({ value: key, label }));
   return (
     <>
-      <main className="work" aria-label="Map">
+      <main className="work" aria-label="Map" aria-busy={working.isBusy}>
         {map && isOfThese && <p className="says">{mapSentence(map, { x, y }, nameOf)}</p>}
         <div className="tools map-tools">
           <ChoiceField label="Across" searchable value={first.assumption.key} options={options.filter(({ value }) => value !== second.assumption.key)} onChange={(key) => setKeys({ x: key, y: second.assumption.key })} />

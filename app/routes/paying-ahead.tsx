@@ -37,7 +37,7 @@ function Paying() {
     );
   return (
     <>
-      <main className="work" aria-label="Paying ahead">
+      <main className="work" aria-label="Paying ahead" aria-busy={working.isBusy}>
         {shown && (
           <>
             <p className="says">{payingSentence(shown, nameOf(shown.candidate), file.months, write)}</p>

@@ -29,7 +29,7 @@ function Way() {
   const { answer: plan, ...working } = useWhatIf<'route'>(file, question);
   return (
     <>
-      <main className="work" aria-label="Route">
+      <main className="work" aria-label="Route" aria-busy={working.isBusy}>
         {plan && plan.total === null && <NobodyToChoose />}
         {plan && plan.total !== null && (
           <>

@@ -39,7 +39,7 @@ export default function Scenarios() {
   };
   return (
     <>
-      <main className="work" aria-label="Scenarios">
+      <main className="work" aria-label="Scenarios" aria-busy={working.isBusy}>
         {scenarios.length === 0 ? (
           <>
             <h2>No scenario is kept yet</h2>

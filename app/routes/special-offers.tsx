@@ -35,7 +35,7 @@ function Offers() {
     );
   return (
     <>
-      <main className="work" aria-label="Offers">
+      <main className="work" aria-label="Offers" aria-busy={working.isBusy}>
         {found && (found.withAll === null ? <NobodyToChoose /> : <p className="says">{offersSentence(found, nameOf, write)}</p>)}
         <ul className="offers">
           {(found?.offers ?? []).map((offer) => (

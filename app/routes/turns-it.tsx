@@ -32,7 +32,7 @@ function Turns() {
   const point = turn?.above ?? turn?.below ?? null;
   return (
     <>
-      <main className="work" aria-label="What turns it">
+      <main className="work" aria-label="What turns it" aria-busy={working.isBusy}>
         {found && found.first === null && <NobodyToChoose />}
         {found && found.first !== null && (
           <>

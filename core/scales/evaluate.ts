@@ -1,7 +1,7 @@
 import type { Pricing } from '../pricing/pricing';
 import { type ChargeMonths, chargeMonths, fillMonths, type Level } from './charge-months';
 import { chargeTotalAt } from './compiled-candidate';
-import { fixedMonths, limitedMonths } from './compile';
+import { fixedMonths, largestUsableScale } from './compile';
 import type { PreparedCandidate, PreparedCharge } from './prepare';
 
 /** What all candidates come to at one point; the arrays are used again for the next one. */
@@ -26,6 +26,8 @@ const DUST = 1e-11;
 interface Held {
   readonly prepared: PreparedCharge;
   readonly months: ChargeMonths;
+  /** At this level, per unit of the scale, where it grows evenly with it from nothing; null where it does not. */
+  slope: number | null;
   total: number;
 }
 
@@ -34,44 +36,43 @@ export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly P
   const horizon = pricing.file.months;
   const held = new Map<PreparedCharge, Held>();
   for (const { charges } of candidates)
-    for (const prepared of charges) if (!held.has(prepared)) held.set(prepared, { prepared, months: chargeMonths(prepared, horizon), total: 0 });
+    for (const prepared of charges) if (!held.has(prepared)) held.set(prepared, { prepared, months: chargeMonths(prepared, horizon), slope: null, total: 0 });
   const all = [...held.values()];
   const chargesOf = candidates.map(({ charges }) => charges.flatMap((charge) => held.get(charge) ?? []));
   const monthsOf = (charge: PreparedCharge): ChargeMonths => held.get(charge)?.months ?? chargeMonths(charge, horizon);
   const fixed = new Float64Array(candidates.length);
-  const limits: Array<ReadonlyArray<{ most: number; fixed: Float64Array | undefined; growing: Float64Array | undefined }>> = candidates.map(() => []);
+  const usableUpTo = new Float64Array(candidates.length);
   const totals = new Float64Array(candidates.length);
   const usable = new Uint8Array(candidates.length);
   return {
     setLevel(level) {
-      for (const { prepared, months } of all) fillMonths(months, prepared, level);
+      for (const one of all) {
+        fillMonths(one.months, one.prepared, level);
+        one.slope = isEven(one.months) ? chargeTotalAt(one.months, horizon, 1) : null;
+      }
       candidates.forEach((candidate, index) => {
         fixed[index] = fixedMonths(pricing, candidate, level).reduce((sum, amount) => sum + amount, 0);
-        limits[index] = candidate.canBeChosen ? candidate.limits.map((limit) => ({ most: limit.most * (1 + DUST), ...both(limitedMonths(limit, level, monthsOf)) })) : [];
+        usableUpTo[index] = candidate.canBeChosen ? largestUsableScale(candidate, level, monthsOf) : -1;
       });
     },
     at(scale) {
-      for (const one of all) one.total = chargeTotalAt(one.months, horizon, scale);
+      for (const one of all) one.total = one.slope === null ? chargeTotalAt(one.months, horizon, scale) : one.slope * scale;
       candidates.forEach((candidate, index) => {
         const reached = scale * candidate.lift;
         let total = fixed[index] ?? 0;
-        for (const one of chargesOf[index] ?? []) total += candidate.lift === 1 ? one.total : chargeTotalAt(one.months, horizon, reached);
+        for (const one of chargesOf[index] ?? []) total += candidate.lift === 1 ? one.total : one.slope === null ? chargeTotalAt(one.months, horizon, reached) : one.slope * reached;
         totals[index] = total;
-        usable[index] = candidate.canBeChosen && (limits[index] ?? []).every((limit) => isWithin(limit, reached)) ? 1 : 0;
+        // The largest usable scale has the lift in it already.
+        usable[index] = (usableUpTo[index] ?? -1) > 0 && scale <= (usableUpTo[index] ?? -1) ? 1 : 0;
       });
       return { totals, usable };
     },
   };
 }
 
-function both(limited: { fixed?: Float64Array; growing?: Float64Array }): { fixed: Float64Array | undefined; growing: Float64Array | undefined } {
-  return { fixed: limited.fixed, growing: limited.growing };
-}
-
-function isWithin({ most, fixed, growing }: { most: number; fixed: Float64Array | undefined; growing: Float64Array | undefined }, scale: number): boolean {
-  const months = fixed?.length ?? growing?.length ?? 0;
-  for (let month = 0; month < months; month++) if ((fixed?.[month] ?? 0) + (growing?.[month] ?? 0) * scale > most) return false;
-  return true;
+/** Whether a charge is so much for every unit from the first on, as most are. */
+function isEven({ how, quantity, monthlyMin, monthlyCap, totalCap }: ChargeMonths): boolean {
+  return how === 'beyond' && monthlyMin === null && monthlyCap === null && totalCap === null && quantity.every((fixed) => fixed === 0);
 }
 
 /** The cheapest candidate that can be chosen, by its place; -1 where nobody can. The first of equals. */

@@ -29,6 +29,8 @@ export interface PairBreakEven {
   readonly now: string | null;
 }
 
+const DUST = '1e-9';
+
 /** From a twentieth of the forecast to twenty times as much (decision file §8). */
 export const LEVELS = { from: 0.05, to: 20 } as const;
 
@@ -39,7 +41,9 @@ export function pairBreakEvens(file: DecisionFile): PairBreakEven[] {
   const average = averageMonthlySales(pricing);
   const forecast = pricing.forecastAt(ONE);
   const orders = sum(forecast.orders).div(file.months);
-  const reached = (level: Decimal) => {
+  const reached = (exactly: Decimal) => {
+    // Sales that are a hair below by floating point are on it.
+    const level = exactly.times(ONE.minus(DUST));
     const first = forecast.sales.findIndex((sales) => sales.gte(level));
     const month = forecast.months[first];
     return month === undefined ? null : { month, stays: forecast.sales.slice(first).every((sales) => sales.gte(level)) };

@@ -97,9 +97,9 @@ function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: n
     return { gap, shown: { gap: gap === null ? null : money(gap), winner: finder.ids[winner] ?? null } };
   };
   const [atLow, atHigh] = [end(low), end(high)];
-  // A price that is not known has no “as it is”: who wins is compared with the lower end then.
-  const start = Math.min(Math.max(asIs, low), high);
-  const winnerNow = key.startsWith('price:') ? first : look(start).winner;
+  // A price that is not known has no “as it is”: its turning point is where who wins is another than at the lower end.
+  const start = key.startsWith('price:') ? low : Math.min(Math.max(asIs, low), high);
+  const winnerNow = look(start).winner;
   return {
     key,
     low: atLow.shown,
