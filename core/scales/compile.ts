@@ -46,7 +46,7 @@ function lifted(charge: CompiledCharge, lift: number): CompiledCharge {
 }
 
 /** What does not depend on sales, by month, unrounded, in base currency, with tax: payments and own time. */
-export function fixedMonths({ file }: Pick<Pricing, 'file'>, { payments, hours }: PreparedCandidate, level: Level): Float64Array {
+function fixedMonths({ file }: Pick<Pricing, 'file'>, { payments, hours }: PreparedCandidate, level: Level): Float64Array {
   const horizon = file.months;
   const months = new Float64Array(horizon).fill(hours.monthly * level.hourValue);
   months[0] = (months[0] ?? 0) + hours.setup * level.hourValue;

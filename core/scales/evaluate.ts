@@ -1,7 +1,7 @@
 import type { Pricing } from '../pricing/pricing';
 import { type ChargeMonths, chargeMonths, fillMonths, type Level } from './charge-months';
 import { chargeTotalAt } from './compiled-candidate';
-import { fixedMonths, largestUsableScale } from './compile';
+import { largestUsableScale } from './compile';
 import type { PreparedCandidate, PreparedCharge } from './prepare';
 
 /** What all candidates come to at one point; the arrays are used again for the next one. */
@@ -40,6 +40,7 @@ export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly P
   const all = [...held.values()];
   const chargesOf = candidates.map(({ charges }) => charges.flatMap((charge) => held.get(charge) ?? []));
   const monthsOf = (charge: PreparedCharge): ChargeMonths => held.get(charge)?.months ?? chargeMonths(charge, horizon);
+  const fixedParts = candidates.map((candidate) => fixedPartsOf(pricing, candidate));
   const fixed = new Float64Array(candidates.length);
   const usableUpTo = new Float64Array(candidates.length);
   const totals = new Float64Array(candidates.length);
@@ -48,10 +49,10 @@ export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly P
     setLevel(level) {
       for (const one of all) {
         fillMonths(one.months, one.prepared, level);
-        one.slope = isEven(one.months) ? chargeTotalAt(one.months, horizon, 1) : null;
+        one.slope = isEven(one.prepared, level) ? chargeTotalAt(one.months, horizon, 1) : null;
       }
       candidates.forEach((candidate, index) => {
-        fixed[index] = fixedMonths(pricing, candidate, level).reduce((sum, amount) => sum + amount, 0);
+        fixed[index] = fixedTotal(fixedParts[index] ?? [], candidate, horizon, level);
         usableUpTo[index] = candidate.canBeChosen ? largestUsableScale(candidate, level, monthsOf) : -1;
       });
     },
@@ -70,9 +71,37 @@ export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly P
   };
 }
 
-/** Whether a charge is so much for every unit from the first on, as most are. */
-function isEven({ how, quantity, monthlyMin, monthlyCap, totalCap }: ChargeMonths): boolean {
-  return how === 'beyond' && monthlyMin === null && monthlyCap === null && totalCap === null && quantity.every((fixed) => fixed === 0);
+/** Whether a charge is so much for every unit from the first on, of something that grows with the scale, as most are. */
+function isEven({ charge, free, monthlyMin, monthlyCap, totalCap }: PreparedCharge, { forecast }: Level): boolean {
+  if (charge.how !== 'per-order' && charge.how !== 'per-unit') return false;
+  const isUnbounded = free === null && monthlyMin === null && monthlyCap === null && totalCap === null;
+  return isUnbounded && forecast.scaled.has(charge.how === 'per-order' ? 'orders' : (charge.on ?? 'orders'));
+}
+
+/** Payments of a candidate within the horizon by currency, in that currency. */
+interface FixedPart {
+  readonly currency: string;
+  readonly plain: number;
+  readonly taxExcluded: number;
+}
+
+function fixedPartsOf({ file }: Pick<Pricing, 'file'>, { payments }: PreparedCandidate): FixedPart[] {
+  const parts = new Map<string, { currency: string; plain: number; taxExcluded: number }>();
+  for (const { month, covers, charged, currency, taxExcluded } of payments) {
+    const length = covers === 0 ? file.months - month : covers;
+    const counted = file.basis === 'spread' ? (charged * Math.min(length, file.months - month)) / length : charged;
+    const part = parts.get(currency) ?? { currency, plain: 0, taxExcluded: 0 };
+    parts.set(currency, part);
+    part[taxExcluded ? 'taxExcluded' : 'plain'] += counted;
+  }
+  return [...parts.values()];
+}
+
+/** What does not depend on sales over the whole horizon; the sum of `fixedMonths`. */
+function fixedTotal(parts: readonly FixedPart[], { hours }: PreparedCandidate, months: number, { rate, tax, hourValue }: Level): number {
+  let total = (hours.setup + hours.monthly * months) * hourValue;
+  for (const { currency, plain, taxExcluded } of parts) total += (plain + taxExcluded * tax) * rate(currency);
+  return total;
 }
 
 /** The cheapest candidate that can be chosen, by its place; -1 where nobody can. The first of equals. */

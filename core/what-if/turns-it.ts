@@ -53,8 +53,10 @@ export interface TurnsIt {
 }
 
 /** Over so many steps each range is looked at before a turning point is closed in on. */
-const STEPS = 16;
+const STEPS = 10;
 const HALVINGS = 34;
+/** How closely a turning point is stated, in parts of its range. */
+const PRECISION = 2e-9;
 
 /**
  * Varies each assumption over its range, one at a time: what that does to the gap between the cheapest candidate and
@@ -86,7 +88,13 @@ function nextOf({ totals, usable }: PointTotals, first: number): number {
 
 function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: number, money: (amount: number) => string): Turn {
   const { key, asIs } = assumption;
+  const looked = new Map<number, { gap: number | null; winner: number }>();
   const look = (value: number) => {
+    const found = looked.get(value) ?? lookAnew(value);
+    looked.set(value, found);
+    return found;
+  };
+  const lookAnew = (value: number) => {
     const point = finder.at([{ key, value: plain(value) }]);
     const other = nextOf(point, first);
     const gap = first < 0 || other < 0 || point.usable[first] !== 1 ? null : (point.totals[other] ?? 0) - (point.totals[first] ?? 0);
@@ -114,7 +122,7 @@ function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: n
     if (from === to) return null;
     let inside = from;
     for (let step = 1; step <= STEPS; step++) {
-      const outside = from + ((to - from) * step) / STEPS;
+      const outside = step === STEPS ? to : from + ((to - from) * step) / STEPS;
       if (look(outside).winner !== winnerNow) return close(inside, outside);
       inside = outside;
     }
@@ -123,10 +131,20 @@ function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: n
 
   function close(inside: number, outside: number): TurningPoint {
     let [same, other] = [inside, outside];
-    for (let turn = 0; turn < HALVINGS && Math.abs(other - same) > 1e-9; turn++) {
-      const middle = (same + other) / 2;
-      if (look(middle).winner === winnerNow) same = middle;
-      else other = middle;
+    const narrow = (value: number) => {
+      if (look(value).winner === winnerNow) same = value;
+      else other = value;
+    };
+    const precision = PRECISION * (high - low);
+    for (let turn = 0; turn < HALVINGS && Math.abs(other - same) > precision; turn++) {
+      // Gaps are lines for most assumptions: where they meet nought is tried first, on both sides of it.
+      const [before, behind] = [look(same).gap, look(other).gap];
+      if (before !== null && behind !== null && before > 0 && behind < 0) {
+        const meets = same + ((other - same) * before) / (before - behind);
+        const beside = (Math.sign(other - same) * precision) / 2;
+        for (const value of [meets - beside, meets + beside]) if ((value - same) * (value - other) < 0) narrow(value);
+      }
+      if (Math.abs(other - same) > precision) narrow((same + other) / 2);
     }
     return { at: other, winner: finder.ids[look(other).winner] ?? null };
   }
