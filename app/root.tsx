@@ -1,5 +1,5 @@
 import { ConfigProvider } from 'antd';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteLoaderData } from 'react-router';
 import type { Route } from './+types/root';
 import { ProblemPage } from './components/problem-page';
@@ -51,6 +51,10 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function App() {
+  // Says that the page has come to life, for whoever drives it without looking.
+  useEffect(() => {
+    document.documentElement.dataset['live'] = 'true';
+  }, []);
   return <Outlet />;
 }
 

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './venalis';
 
-const PLACES = ['frame', 'sales', 'needs', 'needs/answers', 'qualities', 'qualities/diary', 'qualities/speed', 'candidates', 'line-up', 'fit', 'verdict', 'sheets'];
+const PLACES = ['frame', 'sales', 'needs', 'needs/answers', 'qualities', 'qualities/diary', 'qualities/speed', 'candidates', 'line-up', 'fit', 'what-if', 'what-if/map', 'what-if/route', 'what-if/turns-it', 'what-if/paying-ahead', 'what-if/offers', 'what-if/investment', 'what-if/scenarios', 'verdict', 'sheets'];
 
 test('the demo opens in the worked example, and a figure says how it came about', async ({ page, demo }) => {
   const errors: string[] = [];
@@ -12,8 +12,8 @@ test('the demo opens in the worked example, and a figure says how it came about'
   await expect(page.locator('.answer')).toHaveText(/^Marlpit Grow costs least over 24 months, [\d,]+ less than Wharfside Trade\. Above [\d,]+ a month Wharfside Trade does\.$/);
   expect(await page.locator('.line-up thead .candidate-tag').count()).toBeGreaterThanOrEqual(6);
 
-  await page.getByRole('button', { name: 'Payment fees, Marlpit Grow: how it came about' }).press('Enter');
   const panel = page.getByRole('complementary', { name: 'How it came about' });
+  await page.getByRole('button', { name: 'Payment fees, Marlpit Grow: how it came about' }).press('Enter');
   await expect(panel).toContainText('1.7 % + 0.25 per order, domestic cards');
   await expect(panel).toContainText('seen 3 November 2026');
   await expect(panel).toContainText(/July 2028, the dearest month: [\d.]+/);
@@ -45,6 +45,7 @@ for (const scheme of ['light', 'dark'] as const)
         await expect(page.getByLabel('Vendor')).toBeVisible();
       }
       await expect(page.locator('main.work')).toBeVisible();
+      if (place.startsWith('what-if')) await expect(page.locator('main.work[aria-busy=true]')).toHaveCount(0);
       if (place === 'candidates') await expect(page.getByRole('listitem', { name: 'Wharfside' })).toBeVisible();
       // Only contrast depends on the scheme.
       const rules = scheme === 'light' ? new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']) : new AxeBuilder({ page }).withRules(['color-contrast']);

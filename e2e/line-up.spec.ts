@@ -1,3 +1,4 @@
+import { wideLineUp } from '../bench/wide-line-up.mjs';
 import { cell, expect, test, typeInto } from './venalis';
 
 test('a candidate is put together in the line-up: term, processor, add-ons, costs, hours; and taken out', async ({ page, demo }) => {
@@ -72,4 +73,68 @@ test('a price sheet serves two decisions, and each keeps the revision it used', 
   await expect(cell(page, 'Shop, by the year')).toContainText('999.00');
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(cell(page, 'Shop, by the year')).toContainText('408.00');
+});
+
+test('twenty candidates: only columns in view are drawn; pinned, moved by key and by dragging, and kept so', async ({ page, demo }) => {
+  const origin = demo.address.replace(/\/$/, '');
+  const kept = await page.request.post(`${demo.address}decisions/import?intent=keep`, { data: JSON.stringify(wideLineUp()), headers: { 'Content-Type': 'text/plain', Origin: origin }, maxRedirects: 0 });
+  const decision = `${demo.address}decisions/${/decisions\/([^/]+)\//.exec(kept.headers()['location'] ?? '')?.[1]}`;
+  await page.goto(`${decision}/line-up`);
+  const heads = page.locator('.line-up thead .candidate-head');
+  await expect(page.locator('.line-up')).toHaveAttribute('aria-colcount', '21');
+  await expect.poll(() => heads.count()).toBeLessThan(10);
+  const names = () => heads.locator('b').allTextContents();
+  const [first = '', second = '', third = ''] = await names();
+
+  await page.getByRole('button', { name: `Keep ${third} in view` }).click();
+  await expect(heads.first()).toContainText(third);
+  await page.locator('.line-up-scroll').evaluate((element) => (element.scrollLeft = element.scrollWidth));
+  await expect(heads.first()).toContainText(third);
+  await expect.poll(async () => (await names()).includes(second)).toBe(false);
+  await expect(heads.last()).toBeInViewport();
+
+  await page.locator('.line-up-scroll').evaluate((element) => (element.scrollLeft = 0));
+  await heads.nth(1).press('Alt+ArrowRight');
+  await expect.poll(async () => (await names()).slice(0, 3)).toEqual([third, second, first]);
+  await heads.nth(2).dragTo(heads.nth(1));
+  await expect.poll(async () => (await names()).slice(0, 3)).toEqual([third, first, second]);
+  await expect(page.getByText(/^saved \d/)).toBeVisible();
+  await page.reload();
+  await expect.poll(async () => (await names()).slice(0, 3)).toEqual([third, first, second]);
+  await page.getByRole('button', { name: 'order by total again' }).click();
+  await expect.poll(async () => (await names()).slice(0, 3)).toEqual([first, second, third]);
+});
+
+test('differences are to any candidate, rows open to the price sheet’s lines, rates and what is left open too', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
+  await page.getByRole('combobox', { name: 'Differences to' }).click();
+  await page.locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden)').getByText('E Wharfside Trade').click();
+  const total = page.getByRole('row', { name: /^Total/ });
+  await expect(total.locator('td').nth(0)).toContainText('-205, cheapest');
+  await expect(total.locator('td').nth(1)).toContainText('baseline');
+
+  await page.getByRole('button', { name: 'Payment fees', exact: true }).click();
+  const opened = page.getByRole('row', { name: /^Domestic cards/ });
+  await expect(opened.locator('td').first()).toContainText('1.7 % + 0.25 per order');
+  await opened.getByRole('button').first().click();
+  const panel = page.getByRole('complementary', { name: 'How it came about' });
+  await expect(panel).toContainText('Payment fees, Marlpit Grow');
+  await page.getByRole('button', { name: 'Per order, Marlpit Grow: how it came about' }).click();
+  await expect(panel).toContainText(/The total of 7,049\.72 ÷ [\d,.]+ orders over the whole horizon = [\d.]+\./);
+  await page.getByRole('button', { name: 'What is left to you, Marlpit Grow: how it came about' }).click();
+  await expect(panel).toContainText(/without sales tax × [\d.]+ % margin/);
+
+  await page.getByRole('button', { name: 'set two against each other' }).click();
+  await expect(panel).toContainText('Marlpit Grow costs 205.42 less than Wharfside Trade.');
+  await expect(panel.getByRole('row', { name: /^Payment fees/ })).toContainText('+1,201');
+});
+
+test('the cost so far is drawn month by month, and told in words', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
+  const courses = page.getByRole('region', { name: 'Cost so far, month by month' });
+  await expect(courses).toContainText(/^Cost so far, month by month\s*Marlpit Grow has cost least by the end; it has been ahead of all others since October 2028, when it passed Wharfside Trade\./);
+  await expect(courses.getByText('Wharfside Trade: the price goes from 5.00 to 139.00 USD in March 2027.')).toBeVisible();
+  await expect(courses.locator('canvas')).toBeVisible();
+  await courses.getByText('The same in figures').click();
+  await expect(courses.getByRole('row', { name: /^December 2028/ })).toContainText('7,050');
 });

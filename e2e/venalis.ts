@@ -59,6 +59,22 @@ function addressFrom(child: ChildProcess): Promise<string> {
 
 /** Tests with a server of their own: `demo` has the worked example, `empty` nothing. */
 export const test = base.extend<{ demo: Venalis; empty: Venalis }>({
+  // A page that is opened or reloaded is used only once it has come to life, as a person would.
+  page: async ({ page }, use) => {
+    const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+    const live = () => page.waitForSelector('html[data-live]', { state: 'attached' });
+    page.goto = async (...args) => {
+      const response = await goto(...args);
+      await live();
+      return response;
+    };
+    page.reload = async (...args) => {
+      const response = await reload(...args);
+      await live();
+      return response;
+    };
+    await use(page);
+  },
   demo: async ({ browserName: _ }, use) => {
     const venalis = await start(true);
     await use(venalis);

@@ -1,0 +1,111 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './venalis';
+
+const WHAT_IF = 'decisions/larkfell-kites/what-if';
+
+async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: label }).click();
+  await page.locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden)').getByText(option).click();
+}
+
+test('break-evens of every pair are said with the month that reaches them', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}`);
+  await expect(page.locator('.says')).toHaveText(/^Marlpit Grow is cheaper below 8,616 a month \(278\.1 orders, 17 % more than expected\), Wharfside Trade above\. Your sales reach that in June 2027/);
+  await page.getByRole('button', { name: /Tidewrack Basic/ }).click();
+  await expect(page.locator('.says')).toContainText('Tidewrack Basic');
+  await choose(page, 'Set against all others', 'D Brindle Shop');
+  await expect(page.getByRole('columnheader', { name: 'Against Brindle Shop' })).toBeVisible();
+  await page.getByText(/^Every pair: 36$/).click();
+  await expect(page.getByRole('region', { name: 'Every pair' }).getByRole('button')).toHaveCount(36);
+});
+
+test('the map names the fields; a point is looked at exactly, kept as a scenario, compared and taken over', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}/map`);
+  await expect(page.locator('main.work')).toHaveAttribute('aria-busy', 'false');
+  await expect(page.locator('.says')).toHaveText(/^Marlpit Grow is cheapest on \d+ % of the map, Wharfside Trade on \d+ %\. Your forecast lies in the field of Marlpit Grow\.$/);
+  await page.getByText('The same in words').click();
+  await expect(page.getByRole('cell', { name: 'Wharfside Trade' }).first()).toBeVisible();
+
+  const map = await page.locator('.map-box canvas').boundingBox();
+  if (!map) throw new Error('the map is expected to be drawn');
+  await page.mouse.click(map.x + map.width * 0.85, map.y + map.height * 0.3);
+  const margin = page.getByRole('complementary', { name: 'The point and the ranges' });
+  await expect(margin).toContainText('Wharfside Trade costs least');
+  await margin.getByLabel('Keep this as a scenario').fill('A very good year');
+  await margin.getByRole('button', { name: 'Keep' }).click();
+  await expect(margin.getByRole('status')).toContainText('“A very good year” is kept');
+
+  await page.getByRole('link', { name: 'Scenarios (1)' }).click();
+  await expect(page.locator('.says')).toHaveText('Marlpit Grow costs least as it is; not in “A very good year”.');
+  await page.getByRole('button', { name: 'A very good year' }).click();
+  const form = page.getByRole('complementary', { name: 'The scenario' });
+  await form.getByLabel('Orders, all streams').fill('50');
+  await form.getByRole('button', { name: 'Take over into what you expect' }).click();
+  await expect(page.locator('.answer')).toContainText('Wharfside Trade costs least');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.locator('.answer')).toContainText('Marlpit Grow costs least');
+});
+
+test('what turns it follows the ranges that are typed; ends that cannot be are refused beside the field', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}/turns-it`);
+  await expect(page.locator('.says')).toHaveText(/^Marlpit Grow is ahead of Wharfside Trade by 205\. It turns with “Orders, all streams”: from \+17\.1 % Wharfside Trade is cheapest/);
+  const margin = page.getByRole('complementary', { name: 'The range' });
+  await margin.getByLabel('Orders, all streams, to').fill('10');
+  await expect(page.getByRole('row', { name: /^Orders, all streams/ })).toContainText('not in this range');
+  await margin.getByLabel('Orders, all streams, to').fill('-500');
+  await expect(margin.getByRole('alert')).toContainText('is too little');
+  await page.reload();
+  await page.getByRole('button', { name: 'Orders, all streams' }).click();
+  await expect(margin.getByLabel('Orders, all streams, to')).toHaveValue('-500');
+});
+
+test('the route says when to move, and follows what moving costs', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}/route`);
+  const margin = page.getByRole('complementary', { name: 'What moving costs' });
+  await expect(page.locator('.says')).toHaveText(/^Moving does not pay: stay with Marlpit Grow throughout|^Begin with/);
+  await margin.getByLabel('To another vendor: your hours').fill('0');
+  await margin.getByLabel('To another vendor: money').fill('0');
+  await expect(page.locator('.says')).toHaveText(/^Begin with .+ move to .+ in .+ less than Marlpit Grow throughout\.$/);
+  await expect(page.getByText(/^Moving a quarter later/)).toBeVisible();
+  await expect(page.getByRole('list', { name: 'The way through the months' }).getByRole('listitem').first()).toBeVisible();
+  await margin.getByLabel('To another vendor: money').fill('5000');
+  await expect(page.locator('.says')).toHaveText(/^Moving does not pay: stay with Marlpit Grow throughout, 7,050 in all\.$/);
+});
+
+test('paying ahead, offers off and a bigger investment each say what they come to', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}/paying-ahead`);
+  await expect(page.locator('.says')).toHaveText('Paid by the year, Marlpit Grow costs 240 less over 24 months. Leave after 1 month and 639 is lost; from month 21 on nothing is lost any more.');
+
+  await page.getByRole('link', { name: 'Offers' }).click();
+  await expect(page.locator('.says')).toHaveText(/^The decision survives: Marlpit Grow costs least without any one of the 4 special offers/);
+  await page.getByRole('checkbox', { name: /Wharfside Trade/ }).uncheck();
+  await expect(page.getByRole('complementary', { name: 'With the offers chosen' })).toContainText('452 less than Wharfside Trade');
+
+  await page.getByRole('link', { name: 'Bigger investment' }).click();
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await page.getByLabel('Designer or build, once').fill('2400');
+  await expect(page.locator('.says')).toHaveText(/^It pays if it brings [\d.]+ % more online orders\. At the 10 % that you expect it leaves you [\d,]+ more over 24 months, and has paid for itself in \w+ 202[78]\.$/);
+  await page.getByLabel('Designer or build, once').fill('900000');
+  await expect(page.locator('.says')).toContainText('less over 24 months');
+});
+
+test('one candidate, nothing sold, a single quarter, nobody to choose: each is said, with what to do', async ({ page, empty, demo }) => {
+  const leaves = ['', '/map', '/route', '/turns-it', '/paying-ahead', '/offers', '/investment', '/scenarios'];
+  await page.goto(empty.address);
+  await page.getByRole('button', { name: 'Begin a decision' }).click();
+  await page.waitForURL(/decisions\/[^/]+\//);
+  const decision = page.url().replace(/(decisions\/[^/]+)\/.*/, '$1');
+  for (const leaf of leaves) {
+    await page.goto(`${decision}/what-if${leaf}`);
+    await expect(page.locator('.leaf')).toContainText(/There is no candidate with a price yet|No scenario is kept yet/);
+  }
+  const larkfell = `${demo.address}decisions/larkfell-kites`;
+  await page.goto(`${larkfell}/frame`);
+  await page.getByLabel('Horizon').fill('3');
+  await expect(page.locator('.answer')).toContainText('over 3 months');
+  for (const leaf of leaves) {
+    await page.goto(`${larkfell}/what-if${leaf}`);
+    await expect(page.locator('main.work')).toHaveAttribute('aria-busy', 'false');
+    await expect(page.locator('.leaf')).not.toContainText(/NaN|Infinity|undefined/);
+  }
+});
