@@ -84,7 +84,16 @@ function Turns() {
           <>
             <h2>{opened.assumption.label}</h2>
             <p>Now {nowWords(opened.assumption, write)}. Looked at over this range:</p>
-            <RangeFields key={opened.assumption.key} varied={opened} labelHidden onChange={(low, high) => setRange(opened.assumption.key, low, high)} />
+            <RangeFields
+              key={opened.assumption.key}
+              varied={opened}
+              labelHidden
+              onChange={(low, high) => {
+                // It stays open although its place among the others changes.
+                setOpen(opened.assumption.key);
+                setRange(opened.assumption.key, low, high);
+              }}
+            />
             {point && (
               <>
                 <p className="turning-point">{turningWords(opened.assumption, point, nameOf, write)}.</p>

@@ -1,4 +1,4 @@
-import { decimal } from '../amount/decimal';
+import { decimal, sum } from '../amount/decimal';
 import { minorDigits, roundMoney } from '../amount/currencies';
 import { minorText, type MinorUnits } from '../amount/minor-units';
 import { addMonths, type Month } from '../calendar/month';
@@ -45,12 +45,13 @@ export interface RoutePlan {
 
 /**
  * Candidates that a way leaves out unless somebody says otherwise: moving to another candidate of the same vendor
- * skips what is paid once (decision file §9), so one with a build or a theme of its own could be had without paying it.
+ * skips what is paid once (decision file §9), so one with a dearer build or theme of its own could be had without
+ * paying it. Of a vendor's candidates those with the least to pay once take part.
  */
 export function leftOutOf(file: DecisionFile): string[] {
   const offerOf = ({ plans }: DecisionFile['candidates'][number]) => file.offers.find((offer) => offer.plans.some(({ id }) => id === plans[0]?.plan))?.id;
-  const hasOnce = ({ extras = [] }: DecisionFile['candidates'][number]) => extras.some(({ months, amount }) => months === 0 && Number(amount) > 0);
-  return file.candidates.filter((one) => hasOnce(one) && file.candidates.some((other) => other !== one && offerOf(other) === offerOf(one))).map(({ id }) => id);
+  const paidOnce = ({ extras = [] }: DecisionFile['candidates'][number]) => sum(extras.filter(({ months }) => months === 0).map(({ amount }) => decimal(amount)));
+  return file.candidates.filter((one) => file.candidates.some((other) => offerOf(other) === offerOf(one) && paidOnce(other).lt(paidOnce(one)))).map(({ id }) => id);
 }
 
 /** Plans the cheapest way again and again while what moving costs is changed. */
