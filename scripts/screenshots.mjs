@@ -15,18 +15,19 @@ const VIEWS = [
   { file: 'needs.png', path: '/decisions/larkfell-kites/needs' },
   { file: 'answers.png', path: '/decisions/larkfell-kites/needs/answers', click: '[data-at="2 2"]' },
   { file: 'qualities.png', path: '/decisions/larkfell-kites/qualities', click: '[aria-label^="Reviews, Wharfside"]' },
-  { file: 'trial-diary.png', path: '/decisions/larkfell-kites/qualities/diary' },
   { file: 'candidates.png', path: '/decisions/larkfell-kites/candidates', click: '.vendor-taken .figure >> nth=0' },
   { file: 'fit.png', path: '/decisions/larkfell-kites/fit', click: '.fits .figure >> nth=0' },
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
   { file: 'phrase.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Chalkfern")', steps: typePhrase },
-  { file: 'versions.png', path: '/decisions/larkfell-kites/sales', steps: (page) => scrollTo(page, '.versions') },
-  { file: 'months.png', path: '/decisions/larkfell-kites/sales', steps: (page) => scrollTo(page, '.months-section') },
   { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up', click: '.line-up td.is-leader .figure >> nth=2' },
   { file: 'sales-scale.png', path: '/decisions/larkfell-kites/line-up', keys: ['.scale-pointer', 'PageUp', 'PageUp', 'PageUp', 'PageUp'] },
-  { file: 'line-up-dark.png', path: '/decisions/larkfell-kites/line-up', click: '.candidate-head >> nth=2', dark: true },
+  { file: 'cost-so-far-dark.png', path: '/decisions/larkfell-kites/line-up', steps: (page) => scrollTo(page, '.courses'), dark: true },
+  { file: 'break-even.png', path: '/decisions/larkfell-kites/what-if', steps: answered },
+  { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
+  { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: letDesignerTakePart },
+  { file: 'what-turns-it.png', path: '/decisions/larkfell-kites/what-if/turns-it', steps: answered },
+  { file: 'paying-ahead.png', path: '/decisions/larkfell-kites/what-if/paying-ahead', steps: answered },
   { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict' },
-  { file: 'pasted-table.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-add button >> nth=0', steps: pasteTable },
 ];
 
 ensureInstalled();
@@ -43,17 +44,16 @@ async function typePhrase(page) {
   await page.getByLabel('What the page says').fill('29 a month, 2.10 per subscriber up to 120, 1.45 up to 600, then 0.95, first hour of video free, then 3 each');
 }
 
-async function pasteTable(page) {
-  await page.getByLabel('Vendor').fill('Saltmarsh');
-  await page.getByLabel('What the page says').focus();
-  const rows = [['', 'Basic', 'Plus', 'Trade'], ['Monthly price', '€27', '€54', '€119'], ['Billed yearly', '258', '516', 'ask us'], ['Card payments', '2.2% + 28c', '1.9% + 28c', '1.6% + 22c'], ['Staff accounts', '2', '5', 'unlimited'], ['Gift cards', '–', '✓', '✓'], ['You save', '25%', '20%', '']];
-  await page.evaluate((text) => {
-    const data = new window.DataTransfer();
-    data.setData('text/plain', text);
-    document.activeElement?.dispatchEvent(new window.ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
-  }, rows.map((row) => row.join('\t')).join('\n'));
-  await page.locator('.mapping').waitFor();
-  await scrollTo(page, '.mapping');
+/** Waits until an answer is whole and its chart drawn. */
+async function answered(page) {
+  await page.locator('main.work[aria-busy=false]').waitFor();
+  await page.locator('main.work canvas').first().waitFor();
+  await page.waitForTimeout(400);
+}
+
+async function letDesignerTakePart(page) {
+  await page.getByRole('checkbox', { name: 'G Built by a designer' }).check();
+  await answered(page);
 }
 
 /** Scrolls so that a part stands right below the answer. */

@@ -44,7 +44,9 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
       },
       xAxis: { type: 'category' as const, data: [...months], boundaryGap: false, axisLine: { lineStyle: { color: colours.line } }, axisTick: { show: false }, axisLabel: { color: colours.quiet, formatter: (month: string) => write.month(month) } },
       yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.whole(String(value)) } },
-      series: courses.courses.flatMap(({ candidate, cumulative, renewals, outgrown }, at) => {
+      series: [
+        { name: 'crossing', type: 'scatter' as const, silent: true, z: 6, symbol: 'circle', symbolSize: 8, itemStyle: { color: colours.sheet, borderColor: colours.ink, borderWidth: 1.5 }, data: courses.crossings.map(({ index, cheaper }) => [months[index] ?? '', Number(courses.courses.find(({ candidate }) => candidate === cheaper)?.cumulative[index] ?? 0)]) },
+        ...courses.courses.flatMap(({ candidate, cumulative, renewals, outgrown }, at) => {
         const color = colours.candidate(candidateColourName(candidate));
         const place = (index: number) => [months[index] ?? '', Number(cumulative[index] ?? 0)];
         return [
@@ -61,7 +63,8 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
           { name: 'renewal', type: 'scatter' as const, silent: true, symbol: 'triangle', symbolSize: 10, itemStyle: { color }, data: renewals.map(({ index }) => place(index)) },
           { name: 'outgrown', type: 'scatter' as const, silent: true, symbol: 'rect', symbolSize: [7, 2], itemStyle: { color: colours.ink }, data: outgrown.map(place) },
         ];
-      }),
+        }),
+      ],
     };
   }, [courses, colours, write, names]);
   const nameOf = (id: string) => names.get(id) ?? id;
@@ -73,7 +76,7 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
       <p className="says-small">{courseSentence(courses, nameOf, write)}</p>
       <Chart label="What candidates have cost so far, month by month; the figures stand in the table below" height={300} option={option} />
       <p className="quiet">
-        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown. {!isAll && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
+        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown, a ring a month in which one has cost less than another for the first time again. {!isAll && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
       </p>
       {events.length > 0 && (
         <ul className="sentences course-events">

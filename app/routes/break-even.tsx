@@ -7,6 +7,7 @@ import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { levelWords, pairSentence, whenWords } from '../what-if/break-even-words';
+import { KeepLevel } from '../what-if/keep-level';
 import { PairChart } from '../what-if/pair-chart';
 import { PairMatrix } from '../what-if/pair-matrix';
 import { useWhatIf } from '../what-if/use-what-if';
@@ -33,6 +34,7 @@ function Pairs() {
   const first = against !== null && ids.includes(against) ? against : (priced.lineUp.leader?.id ?? ids[0] ?? '');
   const between = pairsWith(pairs ?? [], first);
   const chosen = between.find((pair) => pair.a === other || pair.b === other) ?? between[0];
+  const nearest = chosen ? nearestPoint(chosen.points) : null;
   const sales = decimal(priced.average.sales);
   const [lowest, highest] = [sales.times(LEVELS.from).toFixed(), sales.times(LEVELS.to).toFixed()];
   return (
@@ -91,6 +93,7 @@ function Pairs() {
             )}
           </>
         )}
+        {nearest && <KeepLevel scale={nearest.scale} suggestion={`Sales of ${write.whole(nearest.monthlySales)} a month`} />}
         <p className="quiet">
           A break-even is the level of sales at which the cheaper one changes. It is worked out for all {file.months} months together, at a twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.
         </p>

@@ -1,4 +1,6 @@
+import { Button } from 'antd';
 import { useState } from 'react';
+import { withOtherTerm } from '#core/decision/candidates';
 import type { PayingAhead, PayingOption } from '#core/what-if/paying-ahead';
 import { termWords } from '#core/price-sheet/term-words';
 import { addMonths } from '#core/calendar/month';
@@ -8,6 +10,7 @@ import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { LeavingChart } from '../what-if/leaving-chart';
 import { useWhatIf } from '../what-if/use-what-if';
+import { useEdits } from '../workbench/use-edits';
 
 const QUESTION = { kind: 'paying' } as const;
 
@@ -23,6 +26,7 @@ export default function PayingAheadPlace() {
 function Paying() {
   const { file, priced, nameOf } = useAskedDecision();
   const write = useWriter();
+  const edits = useEdits();
   const { answer: all, ...working } = useWhatIf<'paying'>(file, QUESTION);
   const [chosen, setChosen] = useState<string | null>(null);
   const leader = priced.lineUp.leader?.id;
@@ -56,7 +60,14 @@ function Paying() {
                 </thead>
                 <tbody>
                   {shown.options.map((option, index) => (
-                    <OptionRow key={option.term} option={option} isShortest={index === 0} isNow={option.term === shown.now} />
+                    <OptionRow
+                      key={option.term}
+                      option={option}
+                      isShortest={index === 0}
+                      isNow={option.term === shown.now}
+                      isStanding={file.candidates.some(({ plans }) => plans[0]?.plan === shown.plan && plans[0].term === option.term)}
+                      onTake={() => edits.decision(`candidates.${shown.plan}.${option.term}`, 'another way of paying', (one) => withOtherTerm(one, shown.candidate, option.term))}
+                    />
                   ))}
                 </tbody>
               </table>
@@ -103,7 +114,7 @@ function Paying() {
   );
 }
 
-function OptionRow({ option, isShortest, isNow }: { option: PayingOption; isShortest: boolean; isNow: boolean }) {
+function OptionRow({ option, isShortest, isNow, isStanding, onTake }: { option: PayingOption; isShortest: boolean; isNow: boolean; isStanding: boolean; onTake(): void }) {
   const { file } = useAskedDecision();
   const write = useWriter();
   const { months, total, saving, outEarly, worst, breakEven } = option;
@@ -122,7 +133,14 @@ function OptionRow({ option, isShortest, isNow }: { option: PayingOption; isShor
           <td className="figure-cell">{write.difference(saving)}</td>
           <td className="figure-cell">{write.whole(outEarly)}</td>
           <td className="figure-cell">{worst ? `${write.whole(worst.loss)} after ${worst.months} ${worst.months === 1 ? 'month' : 'months'}` : 'nothing'}</td>
-          <td>{breakEven === null ? 'never in this time' : breakEven <= 1 ? 'the first month' : `${write.month(addMonths(file.start, breakEven - 1))}, month ${breakEven}`}</td>
+          <td>
+            {breakEven === null ? 'never in this time' : breakEven <= 1 ? 'the first month' : `${write.month(addMonths(file.start, breakEven - 1))}, month ${breakEven}`}
+            {!isStanding && (
+              <Button type="link" size="small" onClick={onTake}>
+                put it into the line-up
+              </Button>
+            )}
+          </td>
         </>
       )}
     </tr>

@@ -11,11 +11,12 @@ import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { useAskedDecision, Working } from '../what-if/asked-decision';
 import { changeWords, rangeUnit } from '../what-if/assumption-words';
+import { KeepLevel } from '../what-if/keep-level';
 import { useAssumptions } from '../what-if/use-assumptions';
 import { useWhatIf } from '../what-if/use-what-if';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useLevel, useWorkbench } from '../workbench/workbench-context';
 
 const AS_IT_IS: Scenario = { id: 'as-it-is', name: 'As it is', changes: [] };
 const NONE: readonly Scenario[] = [];
@@ -24,6 +25,7 @@ const NONE: readonly Scenario[] = [];
 export default function Scenarios() {
   const { state, decisionId } = useWorkbench();
   const { file, nameOf } = useAskedDecision();
+  const { scale, priced: tried } = useLevel();
   const edits = useEdits();
   const write = useWriter();
   const scenarios = state.bench.decision.whatIf?.scenarios ?? NONE;
@@ -70,6 +72,7 @@ export default function Scenarios() {
             </table>
           </div>
         )}
+        {scale !== 1 && <KeepLevel scale={scale} suggestion={`Sales of ${write.whole(tried.average.sales)} a month, as tried`} />}
         <p className="add-row">
           <Button onClick={add}>Begin a scenario</Button>
         </p>

@@ -66,6 +66,14 @@ export function withCopiedCandidate(decision: Decision, id: string): Decision {
   return withCandidate(decision, { ...rest, label: `${found.label}, a copy`.slice(0, 300) });
 }
 
+/** The decision with one more candidate: another one with its first plan paid in another way, everything else alike. */
+export function withOtherTerm(decision: Decision, id: string, term: string): Decision {
+  const found = decision.candidates.find((one) => one.id === id);
+  if (!found) return decision;
+  const { id: _id, ...rest } = found;
+  return withCandidate(decision, { ...rest, plans: found.plans.map((one, index) => (index === 0 ? { ...one, term } : one)) });
+}
+
 /** The decision with one candidate changed. */
 export function withChangedCandidate(decision: Decision, id: string, change: (candidate: Candidate) => Candidate): Decision {
   return { ...decision, candidates: decision.candidates.map((one) => (one.id === id ? change(one) : one)) };

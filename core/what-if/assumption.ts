@@ -80,6 +80,17 @@ export function assumptionsOf(file: DecisionFile): Assumption[] {
   return list;
 }
 
+/**
+ * The key under which all orders together are changed: that of the one stream where there is only one.
+ *
+ * @returns null without streams
+ */
+export function allOrdersKey({ forecast }: Pick<DecisionFile, 'forecast'>): string | null {
+  const [first, ...others] = forecast.streams;
+  if (!first) return null;
+  return others.length > 0 ? 'orders' : `orders:${first.id}`;
+}
+
 /** The kind of card that stands for customers abroad: the first that is not the usual one; null if all pay alike. */
 export function foreignKind({ forecast }: Pick<DecisionFile, 'forecast'>): string | null {
   const kinds = forecast.streams.flatMap(({ cards }) => Object.keys(cards ?? {}));
