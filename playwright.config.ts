@@ -3,7 +3,8 @@ import { chromiumArguments } from './scripts/chromium-arguments.mjs';
 
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  // Most of a test is waiting; two share the two processors of the usual machine.
+  workers: 2,
   timeout: 120_000,
   // Generous, since the machines are shared; nothing waits longer than it has to.
   expect: { timeout: 20_000 },

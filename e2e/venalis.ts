@@ -62,7 +62,10 @@ export const test = base.extend<{ demo: Venalis; empty: Venalis }>({
   // A page that is opened or reloaded is used only once it has come to life, as a person would.
   page: async ({ page }, use) => {
     const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
-    const live = () => page.waitForSelector('html[data-live]', { state: 'attached' });
+    const live = async () => {
+      // Pages that the server writes without the application come to no life.
+      if ((await page.locator('script[type=module]').count()) > 0) await page.waitForSelector('html[data-live]', { state: 'attached' });
+    };
     page.goto = async (...args) => {
       const response = await goto(...args);
       await live();

@@ -24,7 +24,7 @@ const VIEWS = [
   { file: 'cost-so-far-dark.png', path: '/decisions/larkfell-kites/line-up', steps: (page) => scrollTo(page, '.courses'), dark: true },
   { file: 'break-even.png', path: '/decisions/larkfell-kites/what-if', steps: answered },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
-  { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: letDesignerTakePart },
+  { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
   { file: 'what-turns-it.png', path: '/decisions/larkfell-kites/what-if/turns-it', steps: answered },
   { file: 'paying-ahead.png', path: '/decisions/larkfell-kites/what-if/paying-ahead', steps: answered },
   { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict' },
@@ -51,9 +51,9 @@ async function answered(page) {
   await page.waitForTimeout(400);
 }
 
-async function letDesignerTakePart(page) {
-  await page.getByRole('checkbox', { name: 'G Built by a designer' }).check();
-  await answered(page);
+async function quiet(page) {
+  await page.locator('main.work[aria-busy=false]').waitFor();
+  await page.waitForTimeout(400);
 }
 
 /** Scrolls so that a part stands right below the answer. */

@@ -21,8 +21,18 @@ function colours(): ChartColours {
   const read = (name: string) => style.getPropertyValue(name).trim();
   const scheme = read('--ink');
   if (known?.scheme === scheme) return known.colours;
-  known = { scheme, colours: { ink: read('--ink'), quiet: read('--quiet'), line: read('--line'), sheet: read('--sheet'), series: NAMES.map(read), candidate: read } };
+  const isDark = window.matchMedia('(prefers-color-scheme: dark)').matches;
+  const candidate = (name: string) => (isDark ? lighter(read(name)) : read(name));
+  known = { scheme, colours: { ink: read('--ink'), quiet: read('--quiet'), line: read('--line'), sheet: read('--sheet'), series: NAMES.map(read), candidate } };
   return known.colours;
+}
+
+/** Marks have white letters on a candidate's colour; thin lines on a dark ground need more light. */
+const LIGHTER = 0.38;
+
+function lighter(hex: string): string {
+  const parts = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)).map((part) => Math.round(part + (255 - part) * LIGHTER));
+  return parts.some(Number.isNaN) ? hex : `#${parts.map((part) => part.toString(16).padStart(2, '0')).join('')}`;
 }
 
 function subscribe(listener: () => void): () => void {

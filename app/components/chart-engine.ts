@@ -2,10 +2,9 @@ import { BarChart, type BarSeriesOption, CustomChart, type CustomSeriesOption, L
 import { AriaComponent, type AriaComponentOption, GridComponent, type GridComponentOption, LegendComponent, type LegendComponentOption, MarkLineComponent, type MarkLineComponentOption, MarkPointComponent, type MarkPointComponentOption, TooltipComponent, type TooltipComponentOption } from 'echarts/components';
 import type { ComposeOption, EChartsType } from 'echarts/core';
 import * as echarts from 'echarts/core';
-import { LabelLayout } from 'echarts/features';
 import { CanvasRenderer } from 'echarts/renderers';
 
-echarts.use([AriaComponent, BarChart, CustomChart, LineChart, ScatterChart, GridComponent, LegendComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, LabelLayout, CanvasRenderer]);
+echarts.use([AriaComponent, BarChart, CustomChart, LineChart, ScatterChart, GridComponent, LegendComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, CanvasRenderer]);
 
 export type ChartOption = ComposeOption<AriaComponentOption | BarSeriesOption | CustomSeriesOption | LineSeriesOption | ScatterSeriesOption | GridComponentOption | LegendComponentOption | MarkLineComponentOption | MarkPointComponentOption | TooltipComponentOption>;
 export type OpenChart = EChartsType;

@@ -33,7 +33,8 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
     const { months } = courses;
     return {
       ...baseOption(colours),
-      grid: { left: 8, right: 90, top: 12, bottom: 8, containLabel: true },
+      grid: { left: 8, right: 24, top: 50, bottom: 8, containLabel: true },
+      legend: { top: 0, left: 0, itemWidth: 26, textStyle: { color: colours.ink }, data: courses.courses.map(({ candidate }) => `${candidate} ${names.get(candidate) ?? ''}`) },
       tooltip: {
         ...hoverOption(colours, 'axis'),
         formatter: (shown: unknown) => {
@@ -56,8 +57,6 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
             symbol: 'none',
             color,
             lineStyle: { width: 2, type: DASHES[at % DASHES.length] ?? 'solid' },
-            endLabel: { show: true, formatter: candidate, color, fontWeight: 700 as const },
-            labelLayout: { moveOverlap: 'shiftY' as const },
             data: cumulative.map(Number),
           },
           { name: 'renewal', type: 'scatter' as const, silent: true, symbol: 'triangle', symbolSize: 10, itemStyle: { color }, data: renewals.map(({ index }) => place(index)) },
@@ -76,7 +75,7 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
       <p className="says-small">{courseSentence(courses, nameOf, write)}</p>
       <Chart label="What candidates have cost so far, month by month; the figures stand in the table below" height={300} option={option} />
       <p className="quiet">
-        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown, a ring a month in which one has cost less than another for the first time again. {!isAll && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
+        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown, a ring a month in which one has cost less than another from then on. {!isAll && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
       </p>
       {events.length > 0 && (
         <ul className="sentences course-events">

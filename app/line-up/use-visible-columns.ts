@@ -39,7 +39,8 @@ export function useVisibleColumns(scroll: RefObject<HTMLElement | null>, count: 
   return visible;
 }
 
-function visibleIn({ clientWidth, scrollLeft }: HTMLElement, count: number, pinned: number): VisibleColumns {
+/** Which columns of a scrolled element are in view, pinned ones aside. */
+export function visibleIn({ clientWidth, scrollLeft }: Pick<HTMLElement, 'clientWidth' | 'scrollLeft'>, count: number, pinned: number): VisibleColumns {
   const { head, column } = clientWidth < NARROW ? WIDTHS.narrow : WIDTHS.wide;
   const columnWidth = Math.max(column, Math.floor((clientWidth - head) / Math.max(count, 1)));
   const keepsPinned = clientWidth >= head + (pinned + 1) * columnWidth;

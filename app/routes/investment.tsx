@@ -4,6 +4,7 @@ import type { InvestmentJudged, InvestmentOutcome } from '#core/what-if/investme
 import type { Investment } from '#core/what-if/investment-schema';
 import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { investmentSentence } from '../what-if/answer-words';
 import { InvestmentChart } from '../what-if/investment-chart';
 import { InvestmentForm } from '../what-if/investment-form';
 import { useWhatIf } from '../what-if/use-what-if';
@@ -124,14 +125,4 @@ function InvestmentTable({ judged, months }: { judged: InvestmentJudged; months:
 
 function signed(amount: string, currency: string, write: ReturnType<typeof useWriter>): string {
   return `${Number(amount) > 0 ? '+' : ''}${write.money(amount, currency)}`;
-}
-
-/** "It pays if it brings 14.2 % more online orders. At the expected 20 % it has paid for itself in May 2028 and leaves 2,310 more over 36 months." */
-function investmentSentence({ outcomes, requiredLift }: InvestmentJudged, months: number, write: ReturnType<typeof useWriter>): string {
-  const expected = outcomes.find(({ version }) => version === 'expected');
-  if (!expected) return '';
-  const needs = requiredLift === null ? 'It does not pay within this time, even with ten times the orders.' : Number(requiredLift) === 0 ? 'It pays even without a single order more.' : `It pays if it brings ${write.number(requiredLift, 2)} % more online orders.`;
-  const kept = Number(expected.keptMore);
-  const outcome = `At the ${write.number(expected.lift)} % that you expect it leaves you ${write.whole(expected.keptMore.replace('-', ''))} ${kept < 0 ? 'less' : 'more'} over ${months} months`;
-  return `${needs} ${outcome}${expected.payback && kept >= 0 ? `, and has paid for itself in ${write.month(expected.payback)}` : ''}.`;
 }

@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { priceDecision } from '#core/comparison/decision-result';
 import { type Assumption } from '#core/what-if/assumption';
-import { type CheapestMap, fieldsOf, type MapAxis } from '#core/what-if/map';
+import type { CheapestMap, MapAxis } from '#core/what-if/map';
 import { standingOf } from '#core/what-if/offers';
 import { inScenario } from '#core/what-if/scenarios';
 import { plain } from '#core/what-if/turns-it';
@@ -9,6 +9,7 @@ import { ChoiceField } from '../components/choice-field';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { type MapAxes, mapSentence } from '../what-if/answer-words';
 import { changeWords, nowWords } from '../what-if/assumption-words';
 import { KeepScenario } from '../what-if/keep-scenario';
 import { MapChart, stepsOf } from '../what-if/map-chart';
@@ -75,30 +76,8 @@ function Fields() {
   );
 }
 
-interface Axes {
-  x: { assumption: Assumption; axis: MapAxis };
-  y: { assumption: Assumption; axis: MapAxis };
-}
-
 function axisOf({ assumption, low, high }: { assumption: Assumption; low: number; high: number }): MapAxis {
   return { key: assumption.key, low, high };
-}
-
-/** "Marlpit Grow is cheapest on 68 % of the map, Wharfside Trade on 32 %; your forecast lies in the field of Marlpit Grow." */
-function mapSentence(map: CheapestMap, { x, y }: Axes, nameOf: (id: string | null) => string): string {
-  const fields = fieldsOf(map);
-  const place = ({ assumption, axis }: Axes['x'], count: number) => Math.round(((assumption.asIs - axis.low) / (axis.high - axis.low)) * (count - 1));
-  const [column, row] = [place(x, map.columns), place(y, map.rows)];
-  const isOn = column >= 0 && column < map.columns && row >= 0 && row < map.rows;
-  const here = isOn ? (map.ids[map.winners[row * map.columns + column] ?? -1] ?? null) : null;
-  const [only] = fields;
-  if (fields.length === 1 && only) return only.candidate === null ? 'Nobody can be chosen anywhere on this map.' : `${nameOf(only.candidate)} is cheapest everywhere on this map.`;
-  const shares = fields.slice(0, 4).map(({ candidate, share }, index) => `${nameOf(candidate)} ${index === 0 ? (candidate === null ? 'can be chosen on ' : 'is cheapest on ') : 'on '}${percent(share)}${index === 0 ? ' of the map' : ''}`);
-  return `${shares.join(', ').replace('nobody can be chosen on', 'Nobody can be chosen on')}. ${isOn ? `Your forecast lies in the field of ${nameOf(here)}.` : 'Your forecast lies outside this map.'}`;
-}
-
-function percent(share: number): string {
-  return share < 0.005 ? 'less than 1 %' : `${Math.round(share * 100)} %`;
 }
 
 /** Who would be cheapest at a point of the map, exactly; and keeping it. */
@@ -130,7 +109,7 @@ function LookedAt({ x, y, at, isForecast }: { x: Assumption; y: Assumption; at: 
 
 const [TABLE_COLUMNS, TABLE_ROWS] = [6, 7];
 
-function MapTable({ map, x, y }: Axes & { map: CheapestMap }) {
+function MapTable({ map, x, y }: MapAxes & { map: CheapestMap }) {
   const { nameOf } = useAskedDecision();
   const write = useWriter();
   const columns = stepsOf(x.axis, TABLE_COLUMNS);

@@ -1,13 +1,14 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { withOtherTerm } from '#core/decision/candidates';
-import type { PayingAhead, PayingOption } from '#core/what-if/paying-ahead';
+import type { PayingOption } from '#core/what-if/paying-ahead';
 import { termWords } from '#core/price-sheet/term-words';
 import { addMonths } from '#core/calendar/month';
 import { ChoiceField } from '../components/choice-field';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { payingSentence } from '../what-if/answer-words';
 import { LeavingChart } from '../what-if/leaving-chart';
 import { useWhatIf } from '../what-if/use-what-if';
 import { useEdits } from '../workbench/use-edits';
@@ -145,15 +146,4 @@ function OptionRow({ option, isShortest, isNow, isStanding, onTake }: { option: 
       )}
     </tr>
   );
-}
-
-/** "Paid by the year, Marlpit Grow costs 252 less over 36 months; leave in the first months and up to 560 is lost; it pays from month 11 on." */
-function payingSentence({ options }: PayingAhead, name: string, months: number, write: ReturnType<typeof useWriter>): string {
-  const [shortest, ...others] = options;
-  const best = others.reduce<PayingOption | null>((most, one) => (most === null || Number(one.saving) > Number(most.saving) ? one : most), null);
-  if (!shortest || !best) return '';
-  if (Number(best.saving) <= 0) return `Paying ahead saves nothing for ${name} over ${months} months: ${termWords(shortest.months)} costs least.`;
-  const loss = best.worst ? ` Leave after ${best.worst.months} ${best.worst.months === 1 ? 'month' : 'months'} and ${write.whole(best.worst.loss)} is lost;` : '';
-  const pays = best.breakEven === null ? ' it is never safe within this time.' : best.breakEven <= 1 ? ' it never loses anything.' : ` from month ${best.breakEven} on nothing is lost any more.`;
-  return `Paid ${termWords(best.months)}, ${name} costs ${write.whole(best.saving)} less over ${months} months.${loss}${pays}`;
 }

@@ -7,6 +7,7 @@ import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
 import { FirstMoveChart } from '../what-if/first-move-chart';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { routeSentence } from '../what-if/answer-words';
 import { useWhatIf } from '../what-if/use-what-if';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -52,17 +53,6 @@ function Way() {
       </aside>
     </>
   );
-}
-
-/** "Begin with Brindle Shop and move to Marlpit Grow in April 2028: 6,800 over 36 months, 249 less than Marlpit Grow throughout." */
-function routeSentence({ segments, total, single, saving }: RoutePlan, nameOf: (id: string | null) => string, write: ReturnType<typeof useWriter>): string {
-  const [first, ...later] = segments;
-  if (!first || total === null) return '';
-  const costs = `${write.whole(total)} in all`;
-  if (later.length === 0) return `Moving does not pay: stay with ${nameOf(first.candidate)} throughout, ${costs}.`;
-  const moves = later.map(({ candidate, from }) => `move to ${nameOf(candidate)} in ${write.month(from)}`).join(', then ');
-  const gain = single && saving !== null ? `, ${write.whole(saving)} less than ${nameOf(single.candidate)} throughout` : '; no single candidate can be used throughout';
-  return `Begin with ${nameOf(first.candidate)}, ${moves}: ${costs}${gain}.`;
 }
 
 /** The months as a band, in the colours of those they are spent with. */

@@ -10,6 +10,7 @@ import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { useAskedDecision, Working } from '../what-if/asked-decision';
+import { AS_IT_IS, scenariosSentence } from '../what-if/answer-words';
 import { changeWords, rangeUnit } from '../what-if/assumption-words';
 import { KeepLevel } from '../what-if/keep-level';
 import { useAssumptions } from '../what-if/use-assumptions';
@@ -18,7 +19,6 @@ import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 
-const AS_IT_IS: Scenario = { id: 'as-it-is', name: 'As it is', changes: [] };
 const NONE: readonly Scenario[] = [];
 
 /** What-ifs that were kept, side by side with what is expected. */
@@ -89,16 +89,6 @@ export default function Scenarios() {
       </aside>
     </>
   );
-}
-
-function scenariosSentence(outcomes: readonly ScenarioOutcome[], scenarios: readonly Scenario[], nameOf: (id: string | null) => string): string {
-  const now = outcomes.find(({ id }) => id === AS_IT_IS.id)?.standing?.first ?? null;
-  const others = scenarios.filter(({ id }) => {
-    const outcome = outcomes.find((one) => one.id === id);
-    return outcome && (outcome.standing?.first ?? null) !== now;
-  });
-  if (others.length === 0) return `${nameOf(now)} ${now === null ? 'can be chosen' : 'costs least'} in every scenario.`;
-  return `${nameOf(now)} costs least as it is; not in ${others.map(({ name }) => `“${name}”`).join(', ')}.`;
 }
 
 function ScenarioRow({ scenario, outcome, isOpen, onOpen }: { scenario: Scenario; outcome: ScenarioOutcome | undefined; isOpen: boolean; onOpen(): void }) {

@@ -2,10 +2,11 @@ import { Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { findTerm } from '#core/pricing/payment-schedule';
 import { termWords } from '#core/price-sheet/term-words';
-import type { OffersLookedAt, SpecialOffer, Standing } from '#core/what-if/offers';
+import type { SpecialOffer, Standing } from '#core/what-if/offers';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { marginWords, offersSentence, standingWords } from '../what-if/answer-words';
 import { KeepScenario } from '../what-if/keep-scenario';
 import { offerEnds } from '../what-if/offer-ends';
 import { useWhatIf } from '../what-if/use-what-if';
@@ -85,20 +86,4 @@ function OfferRow({ offer, withAll, isOff, onToggle }: { offer: SpecialOffer; wi
       </span>
     </li>
   );
-}
-
-function offersSentence({ offers, withAll, withoutAll }: OffersLookedAt, nameOf: (id: string | null) => string, write: ReturnType<typeof useWriter>): string {
-  const resting = offers.filter(({ without }) => without?.first !== withAll?.first);
-  const all = offers.length === 1 ? 'the one special offer' : `any one of the ${offers.length} special offers`;
-  if (resting.length > 0) return `The decision does not survive without ${resting.map(({ label }) => label).join(' or ')}: then ${nameOf(resting[0]?.without?.first ?? null)} costs least.`;
-  if (withoutAll?.first !== withAll?.first) return `${nameOf(withAll?.first ?? null)} stays cheapest without ${all}, but not without all of them: then ${nameOf(withoutAll?.first ?? null)} costs least.`;
-  return `The decision survives: ${nameOf(withAll?.first ?? null)} costs least without ${all}${offers.length > 1 ? `, and without all of them${marginWords(withoutAll, nameOf, write)}` : ''}.`;
-}
-
-function standingWords(standing: Standing | null, nameOf: (id: string | null) => string, write: ReturnType<typeof useWriter>): string {
-  return standing ? `${nameOf(standing.first)} costs least, ${write.whole(standing.total)}${marginWords(standing, nameOf, write)}.` : 'nobody can be chosen.';
-}
-
-function marginWords(standing: Standing | null, nameOf: (id: string | null) => string, write: ReturnType<typeof useWriter>): string {
-  return standing?.margin == null ? '' : `, ${write.whole(standing.margin)} less than ${nameOf(standing.second)}`;
 }

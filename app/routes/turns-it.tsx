@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
-import type { Assumption } from '#core/what-if/assumption';
-import type { GapAt, TurningPoint, TurnsIt } from '#core/what-if/turns-it';
+import type { GapAt } from '#core/what-if/turns-it';
 import { plain } from '#core/what-if/turns-it';
 import { useWriter } from '../locale/locale';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { turningWords, turnsSentence } from '../what-if/answer-words';
 import { changeWords, nowWords } from '../what-if/assumption-words';
 import { KeepScenario } from '../what-if/keep-scenario';
 import { RangeFields } from '../what-if/range-fields';
@@ -106,25 +106,6 @@ function Turns() {
       </aside>
     </>
   );
-}
-
-/** "Marlpit Grow is ahead of Wharfside Trade by 205. It turns with “Orders, all streams”: from +17.1 % Wharfside Trade is cheapest." */
-function turnsSentence({ first, second, gap, turns }: TurnsIt, find: (key: string) => Assumption | undefined, nameOf: (id: string | null) => string, write: ReturnType<typeof useWriter>): string {
-  const ahead = second !== null && gap !== null ? `${nameOf(first)} is ahead of ${nameOf(second)} by ${write.whole(gap)}.` : `${nameOf(first)} is the only one that can be chosen.`;
-  const turning = turns.flatMap((turn) => {
-    const assumption = find(turn.key);
-    const points = [turn.below, turn.above].flatMap((point) => (point ? [point] : []));
-    return assumption ? points.map((point) => ({ assumption, point })) : [];
-  });
-  const [strongest] = turning;
-  if (!strongest) return `${ahead} Nothing turns that, over the ranges stated.`;
-  const others = new Set(turning.map(({ assumption }) => assumption.key)).size - 1;
-  return `${ahead} It turns with “${strongest.assumption.label}”: ${turningWords(strongest.assumption, strongest.point, nameOf, write)}${others > 0 ? `; ${others} more ${others === 1 ? 'assumption does' : 'assumptions do'} within their ranges` : ''}.`;
-}
-
-function turningWords(assumption: Assumption, { at, winner }: TurningPoint, nameOf: (id: string | null) => string, write: ReturnType<typeof useWriter>): string {
-  const direction = at < assumption.asIs ? 'below' : 'from';
-  return `${direction} ${changeWords(assumption, at, write)} ${winner === null ? 'nobody can be chosen' : `${nameOf(winner)} is cheapest`}`;
 }
 
 function End({ at: { gap, winner }, words, first }: { at: GapAt; words: string; first: string | null }) {

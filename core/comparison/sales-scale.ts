@@ -77,12 +77,15 @@ function hasUnknown(pricing: Pricing, id: string): boolean {
   return candidate !== undefined && unknownPrices(pricing, candidate).length > 0;
 }
 
+const SAME_JOINT = 1e-9;
+
 /** Where the first picture names another candidate than the second. */
 function differing(first: readonly CheapestStretch[], second: readonly CheapestStretch[]): Array<{ from: number; to: number; candidate: string }> {
   return first.flatMap(({ from, to, candidate }) =>
     second.flatMap((other) => {
       const [start, end] = [Math.max(from, other.from), Math.min(to, other.to)];
-      return candidate !== null && end > start && other.candidate !== candidate ? [{ from: start, to: end, candidate }] : [];
+      // Joints that only floating point tells apart are the same.
+      return candidate !== null && end > start * (1 + SAME_JOINT) && other.candidate !== candidate ? [{ from: start, to: end, candidate }] : [];
     }),
   );
 }

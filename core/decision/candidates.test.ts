@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { newOffer } from '../price-sheet/edit-offer';
 import type { Decision } from './decision-schema';
-import { candidateSummary, nextCandidateId, withCandidatesForNewTerms, withCopiedCandidate, withoutCandidate, withRenamedCandidates } from './candidates';
+import { candidateSummary, nextCandidateId, withCandidatesForNewTerms, withCopiedCandidate, withOtherTerm, withoutCandidate, withRenamedCandidates } from './candidates';
 import type { OfferSheet } from './price-sheet';
 
 const decision: Decision = { name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] };
@@ -61,5 +61,14 @@ describe('candidates', () => {
     expect(without.candidates.map(({ id }) => id)).toEqual(['B']);
     expect(without.followed?.map(({ candidate }) => candidate)).toEqual(['B']);
     expect(withoutCandidate(without, 'B').followed).toBeUndefined();
+  });
+});
+
+describe('another way of paying', () => {
+  it('is one more candidate, with all else alike', () => {
+    const one = { id: 'A', label: 'Brindle Shop', plans: [{ plan: 'p', term: 'm' }, { plan: 'q', term: 'x' }], hours: { monthly: '2' } };
+    const changed = withOtherTerm({ ...decision, candidates: [one] }, 'A', 'y');
+    expect(changed.candidates).toEqual([one, { ...one, id: 'B', plans: [{ plan: 'p', term: 'y' }, { plan: 'q', term: 'x' }] }]);
+    expect(withOtherTerm(decision, 'Z', 'y')).toBe(decision);
   });
 });
