@@ -28,6 +28,10 @@ export function loader({ request, context }: Route.LoaderArgs) {
 
 export function Layout({ children }: { children: ReactNode }) {
   const data = useRouteLoaderData<typeof loader>('root');
+  // Says that the page has come to life, for whoever drives it without looking.
+  useEffect(() => {
+    document.documentElement.dataset['live'] = 'true';
+  }, []);
   return (
     <html lang="en">
       <head>
@@ -51,10 +55,6 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function App() {
-  // Says that the page has come to life, for whoever drives it without looking.
-  useEffect(() => {
-    document.documentElement.dataset['live'] = 'true';
-  }, []);
   return <Outlet />;
 }
 
