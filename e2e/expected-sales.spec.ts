@@ -41,6 +41,7 @@ test('a month is set by hand in the table and on the chart, and given back', asy
 
   await page.getByLabel('The chart shows').click();
   await page.getByTitle('set months of Kites and spares by hand').click();
+  await page.locator('.months-chart').scrollIntoViewIfNeeded();
   const chart = page.locator('.months-chart canvas');
   await chart.scrollIntoViewIfNeeded();
   const box = await chart.boundingBox();

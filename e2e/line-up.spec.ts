@@ -134,6 +134,8 @@ test('the cost so far is drawn month by month, and told in words', async ({ page
   const courses = page.getByRole('region', { name: 'Cost so far, month by month' });
   await expect(courses).toContainText(/^Cost so far, month by month\s*Marlpit Grow has cost least by the end; it has been ahead of all others since October 2028, when it passed Wharfside Trade\./);
   await expect(courses.getByText('Wharfside Trade: the price goes from 5.00 to 139.00 USD in March 2027.')).toBeVisible();
+  // Drawn once it comes into view.
+  await courses.scrollIntoViewIfNeeded();
   await expect(courses.locator('canvas')).toBeVisible();
   await courses.getByText('The same in figures').click();
   await expect(courses.getByRole('row', { name: /^December 2028/ })).toContainText('7,050');

@@ -11,6 +11,9 @@ interface ChartProps {
   onOpen?: (chart: OpenChart) => (() => void) | void;
 }
 
+/** It is there by the time one has scrolled to it. */
+const NEARLY_IN_VIEW = '120px';
+
 /** A chart; the library that draws it is loaded when the first one comes into view. */
 export function Chart({ label, height, option, onOpen }: ChartProps) {
   const box = useRef<HTMLDivElement>(null);
@@ -24,17 +27,28 @@ export function Chart({ label, height, option, onOpen }: ChartProps) {
     let close: (() => void) | void;
     let isGone = false;
     const element = box.current;
-    void import('./chart-engine').then(({ openChart }) => {
-      if (isGone || !element) return;
-      const chart = openChart(element);
-      open.current = chart;
-      chart.setOption(latest.current.option);
-      close = latest.current.onOpen?.(chart);
-    });
+    const draw = () =>
+      void import('./chart-engine').then(({ openChart }) => {
+        if (isGone || !element) return;
+        const chart = openChart(element);
+        open.current = chart;
+        chart.setOption(latest.current.option);
+        close = latest.current.onOpen?.(chart);
+      });
+    const sight = new IntersectionObserver(
+      (seen) => {
+        if (!seen.some(({ isIntersecting }) => isIntersecting)) return;
+        sight.disconnect();
+        draw();
+      },
+      { rootMargin: NEARLY_IN_VIEW },
+    );
+    if (element) sight.observe(element);
     const resize = new ResizeObserver(() => open.current?.resize());
     if (element) resize.observe(element);
     return () => {
       isGone = true;
+      sight.disconnect();
       resize.disconnect();
       close?.();
       open.current?.dispose();

@@ -2,22 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decimal } from '../amount/decimal';
 import { minorText, roundedProduct, roundedWhole } from '../amount/minor-units';
-import { RefusedFileError } from '../decision-file/problems';
-import { readDecisionFile } from '../decision-file/read';
 import type { DecisionFile } from '../decision-file/schema';
 import { randomDecision } from '../tests/random-decision';
 import { richDecision } from '../tests/rich-decision';
 import { priceDecision } from './decision-result';
 import { levelsOf } from './levels';
-
-function readOrNull(file: DecisionFile): DecisionFile | null {
-  try {
-    return readDecisionFile(file);
-  } catch (error) {
-    if (error instanceof RefusedFileError) return null;
-    throw error;
-  }
-}
+import { readOrNull } from '../tests/read-or-null';
 
 const anyScale = fc.oneof(
   fc.double({ min: 0.1, max: 10, noNaN: true }).map((scale) => Number(scale.toPrecision(6))),

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { RefusedFileError } from '../decision-file/problems';
 import { readDecisionFile } from '../decision-file/read';
 import type { DecisionFile } from '../decision-file/schema';
 import { arranged } from '../comparison/arrangement';
@@ -17,15 +16,7 @@ import { answerWhatIf, type WhatIfQuestion } from './answer';
 import { assumptionsOf } from './assumption';
 import { cheapestMap } from './map';
 import { USUAL_MOVING } from './route-plan';
-
-function readOrNull(file: DecisionFile): DecisionFile | null {
-  try {
-    return readDecisionFile(file);
-  } catch (error) {
-    if (error instanceof RefusedFileError) return null;
-    throw error;
-  }
-}
+import { readOrNull } from '../tests/read-or-null';
 
 /** Every question but the map, as the screens ask them first. */
 function questions(file: DecisionFile): WhatIfQuestion[] {

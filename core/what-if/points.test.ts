@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { priceDecision } from '../comparison/decision-result';
-import { RefusedFileError } from '../decision-file/problems';
 import { readDecisionFile } from '../decision-file/read';
 import type { DecisionFile } from '../decision-file/schema';
 import { forecastMonths } from '../forecast/forecast';
@@ -13,15 +12,7 @@ import { assumptionsOf, valueAt } from './assumption';
 import { withChanges } from './changes';
 import { cheapestMap, fieldsOf } from './map';
 import { pointFinder } from './point';
-
-function readOrNull(file: DecisionFile): DecisionFile | null {
-  try {
-    return readDecisionFile(file);
-  } catch (error) {
-    if (error instanceof RefusedFileError) return null;
-    throw error;
-  }
-}
+import { readOrNull } from '../tests/read-or-null';
 
 /** Rounded lines differ from unrounded totals by half a unit each, twice where they are converted, and taxed. */
 function tolerance(file: DecisionFile, index: number): number {
