@@ -46,7 +46,8 @@ describe('the route', () => {
         expect(solver.solve(moving)?.cost).toBe(found.cost);
         const { firstMove, saving, quarterLater } = routePlanner(file).plan({ within: { hours: '0', money: '5' }, between: { hours: '0', money: '25' }, moves: 2, without: [] });
         for (const { more } of firstMove) expect(Number(more ?? '0')).toBeGreaterThanOrEqual(0);
-        expect(Number(saving ?? '0')).toBeGreaterThanOrEqual(0);
+        // Tax on what all have in common is a line of its own (decision file §9): a cent a month may differ.
+        expect(Number(saving ?? '0')).toBeGreaterThanOrEqual(-0.01 * file.months);
         expect(Number(quarterLater?.more ?? '0')).toBeGreaterThanOrEqual(0);
       },
       40,
