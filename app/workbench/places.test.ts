@@ -26,6 +26,7 @@ describe('placesOf', () => {
       candidates: '5 put together',
       'line-up': 'Marlpit Grow: 6,715',
       fit: 'nothing weighed yet',
+      'what-if': 'break-evens, map, route',
       verdict: 'open',
     });
     const weighed = withDecision(bench, (decision) => ({

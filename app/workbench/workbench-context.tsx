@@ -94,10 +94,12 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
 /** Asks again for a decision whose page was already on its way when the page before got its last change saved. */
 function useCatchUp(decisionId: string, revision: number): void {
   const { revalidate } = useRevalidator();
+  const { pathname } = useLocation();
   useEffect(() => {
+    // Going on to another place ends a question that is under way: then it is asked again there.
     if (isBehind(decisionId, revision)) void revalidate();
-    keepRevision(decisionId, revision);
-  }, [decisionId, revision, revalidate]);
+    else keepRevision(decisionId, revision);
+  }, [decisionId, revision, pathname, revalidate]);
 }
 
 /** The open decision. */
