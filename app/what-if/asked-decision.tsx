@@ -29,21 +29,21 @@ export function NothingToAsk({ needs, children }: { needs: 'one' | 'two'; childr
   const wanted = needs === 'two' ? 2 : 1;
   if (file.candidates.length < wanted)
     return (
-      <>
+      <main className="work" aria-label="What if">
         <h2>{file.candidates.length === 0 ? 'There is no candidate with a price yet' : 'There is only one candidate'}</h2>
         <p>
           <Link to={`${to}/sheets`}>Enter what {file.candidates.length === 0 ? 'plans cost' : 'another plan costs'}</Link>, or take what is <Link to={`${to}/candidates`}>proposed</Link>; what if then has something to ask about.
         </p>
-      </>
+      </main>
     );
-  if (Number(priced.average.sales) === 0)
+  if (needs === 'two' && Number(priced.average.sales) === 0)
     return (
-      <>
+      <main className="work" aria-label="What if">
         <h2>Nothing is sold</h2>
         <p>
           Expected sales are nothing in every month, so there is no other level to look at. <Link to={`${to}/sales`}>Say what you expect to sell</Link>, a single guess will do.
         </p>
-      </>
+      </main>
     );
   return <>{children}</>;
 }

@@ -4,6 +4,7 @@ import { withCandidatesForNewTerms, withRenamedCandidates } from '#core/decision
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { withDecision, withSheet } from '#core/decision/workbench';
 import { newId } from './new-id';
+import type { ChangeName } from './workbench-store';
 import { useWorkbench } from './workbench-context';
 
 /** The ways in which screens change what is on the bench. */
@@ -23,10 +24,10 @@ export function useEdits(): Edits {
   return useMemo(
     () => ({
       decision(key, label, change) {
-        store.change({ key, label }, (bench) => withDecision(bench, change));
+        store.change(named(key, label), (bench) => withDecision(bench, change));
       },
       sheet(id, key, label, change) {
-        store.change({ key: `${id}.${key}`, label }, (bench) => {
+        store.change(named(`${id}.${key}`, label), (bench) => {
           const before = bench.sheets.find((used) => used.id === id)?.sheet;
           if (!before) return bench;
           const after = change(before);
@@ -44,7 +45,7 @@ export function useEdits(): Edits {
         return id;
       },
       removeSheet(id, label) {
-        store.change({ key: `sheets.${id}`, label: `${label} taken off` }, (bench) => ({
+        store.change(named(`sheets.${id}`, `${label} taken off`), (bench) => ({
           ...bench,
           sheets: bench.sheets.filter((used) => used.id !== id),
         }));
@@ -52,4 +53,12 @@ export function useEdits(): Edits {
     }),
     [store],
   );
+}
+
+/** Names that people give can be as long as they are allowed to be; what a change is called may not be longer. */
+const MOST_CHARACTERS = 200;
+
+function named(key: string, label: string): ChangeName {
+  const shown = label.length > MOST_CHARACTERS ? `${label.slice(0, MOST_CHARACTERS - 1)}…` : label;
+  return { key: key.slice(0, MOST_CHARACTERS), label: shown };
 }
