@@ -109,3 +109,31 @@ test('one candidate, nothing sold, a single quarter, nobody to choose: each is s
     await expect(page.locator('.leaf')).not.toContainText(/NaN|Infinity|undefined/);
   }
 });
+
+test('what if asks about the version that is shown; a scenario is undone, and stays after a reload', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}/turns-it`);
+  await expect(page.locator('.says')).toContainText('Marlpit Grow is ahead of Wharfside Trade by 205');
+  await page.getByText('hopeful', { exact: true }).click();
+  await expect(page.locator('.says')).toContainText('Wharfside Trade is ahead of Marlpit Grow');
+  await page.getByText('expected', { exact: true }).click();
+  await expect(page.locator('.says')).toContainText('Marlpit Grow is ahead of Wharfside Trade by 205');
+
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Scenarios (1)' })).toBeVisible();
+  await expect(page.getByText(/^saved \d/)).toBeVisible();
+  await page.reload();
+  await page.getByRole('link', { name: 'Scenarios (1)' }).click();
+  await expect(page.getByRole('row', { name: /^Orders, all streams \+17\.1 %/ })).toBeVisible();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.getByRole('heading', { name: 'No scenario is kept yet' })).toBeVisible();
+});
+
+test('another way of paying is put into the line-up from where it is weighed', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}/paying-ahead`);
+  await choose(page, 'Plan of', 'B Tidewrack Basic');
+  const yearly = page.getByRole('row', { name: /^by the year/ });
+  await yearly.getByRole('button', { name: 'put it into the line-up' }).click();
+  await expect(yearly.getByRole('button', { name: 'put it into the line-up' })).toHaveCount(0);
+  await page.getByRole('link', { name: /Candidates/ }).click();
+  await expect(page.getByRole('button', { name: /^J Tidewrack Basic by the year/ })).toBeVisible();
+});

@@ -69,3 +69,25 @@ describe('what the browser keeps', () => {
     expect(await leftDraft('d')).toBeNull();
   });
 });
+
+describe('a browser that keeps nothing', () => {
+  it('is lived with: nothing is behind, nothing left, and nothing breaks', async () => {
+    const refuse = () => {
+      throw new Error('storage is switched off');
+    };
+    vi.stubGlobal('localStorage', { getItem: refuse, setItem: refuse, removeItem: refuse });
+    vi.stubGlobal('sessionStorage', { getItem: refuse, setItem: refuse, removeItem: refuse });
+    keepRevision('d', 9);
+    expect(isBehind('d', 1)).toBe(false);
+    keepUnread('d', { field: { text: 'x', problem: 'p', label: 'l' } });
+    keepHalfTyped('d', { key: 'cell', text: '6', label: 'l' });
+    expect(leftUnread('d')).toEqual([]);
+    expect(await leftDraft('d')).toBeNull();
+    const drafts = draftStorage('d');
+    expect(() => {
+      drafts.clear();
+      drafts.heardOf(3);
+    }).not.toThrow();
+    expect(keptText('phrases').read()).toBe('');
+  });
+});

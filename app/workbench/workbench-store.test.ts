@@ -15,6 +15,7 @@ function setUp() {
   const requests: SaveRequest[] = [];
   const replies: Array<SaveReply | Promise<SaveReply>> = [];
   let draft: Draft | null = null;
+  const heard: number[] = [];
   let revision = 1;
   const answer = (request: SaveRequest): SaveReply => {
     revision = request.revision + 1;
@@ -30,9 +31,9 @@ function setUp() {
       },
       step: (_direction, from) => Promise.resolve({ kind: 'saved', saved: saved(from + 1) }),
     },
-    { keep: (next) => (draft = next), clear: () => (draft = null), heardOf: () => undefined },
+    { keep: (next) => (draft = next), clear: () => (draft = null), heardOf: (known) => void heard.push(known) },
   );
-  return { store, requests, replies, draft: () => draft };
+  return { store, requests, replies, heard, draft: () => draft };
 }
 
 function fail(): never {
@@ -47,6 +48,18 @@ beforeEach(() => {
 });
 
 describe('the workbench store', () => {
+  it('notes every revision that it hears of, before the draft it came from is gone', async () => {
+    const { store, heard, draft } = setUp();
+    store.change({ key: 'name', label: 'the name' }, rename('Kite'));
+    expect([heard, draft()?.revision]).toEqual([[], 1]);
+    await vi.runAllTimersAsync();
+    expect([heard, draft()]).toEqual([[2], null]);
+    store.receive(named('from elsewhere', 5));
+    expect(heard).toEqual([2, 5]);
+    await store.step('undo');
+    expect(heard).toEqual([2, 5, 6]);
+  });
+
   it('changes at once and saves a stretch of typing once', async () => {
     const { store, requests, draft } = setUp();
     for (const name of ['K', 'Ki', 'Kite']) store.change({ key: 'name', label: 'the name' }, rename(name));

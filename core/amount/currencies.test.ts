@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { moneyText, roundMoney } from './currencies';
+import { currencyCodes, inBaseCurrency, isCurrency, minorDigits, moneyText, roundMoney } from './currencies';
 import { decimal, fixed } from './decimal';
 
 describe('rounding to the minor unit', () => {
@@ -23,5 +23,30 @@ describe('a number written with so many places', () => {
     ['3', 2, '3.00'],
   ])('%s to %i is %s', (value, places, written) => {
     expect(fixed(decimal(value), places)).toBe(written);
+  });
+});
+
+describe('every currency', () => {
+  it('has the digits of its minor unit, and an amount is written with just so many', () => {
+    for (const code of currencyCodes) {
+      const digits = minorDigits(code);
+      const written = moneyText(decimal('1234.5'), code);
+      expect(isCurrency(code), code).toBe(true);
+      expect(written, code).toBe(decimal('1234.5').toFixed(digits));
+      expect((written.split('.')[1] ?? '').length, code).toBe(digits);
+    }
+  });
+
+  it('is one that the standard lists, in capitals, or none', () => {
+    expect(['EUR', 'KWD', 'JPY'].map(isCurrency)).toEqual([true, true, true]);
+    expect(['eur', 'EURO', '', 'XXX'].map(isCurrency)).toEqual([false, false, false, false]);
+    expect(() => minorDigits('XXX')).toThrow('XXX is not an ISO 4217 currency code');
+  });
+
+  it('converts to the base currency and is rounded there; the base currency itself stays as it is', () => {
+    expect(inBaseCurrency(decimal('10.01'), 'USD', decimal('0.925'), 'EUR').toFixed()).toBe('9.26');
+    expect(inBaseCurrency(decimal('1000'), 'JPY', decimal('0.0061'), 'EUR').toFixed()).toBe('6.1');
+    expect(inBaseCurrency(decimal('10.01'), 'EUR', decimal('1'), 'EUR').toFixed()).toBe('10.01');
+    expect(inBaseCurrency(decimal('10'), 'USD', decimal('147.35'), 'JPY').toFixed()).toBe('1474');
   });
 });

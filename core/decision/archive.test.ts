@@ -13,6 +13,13 @@ const bench: Workbench = {
     vendors: { tidewrack: { tried: { t: { mark: '7', minutes: '12' } }, uptime: '99.9' } },
     owned: [{ id: 'mail', label: 'Mailing tool', features: ['mailings'], amount: '20', months: 1 }],
     candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'tidewrack-small', term: 'tidewrack-0' }] }],
+    lineUp: { baseline: 'A', pinned: ['A'] },
+    whatIf: {
+      moving: { within: { hours: '1', money: '0' }, between: { hours: '20', money: '100' }, moves: 2, without: ['A'] },
+      ranges: { orders: ['-10', '10'] },
+      investment: { instead: 'A', on: 'A', build: '900', photographs: '0', texts: '0', upkeep: '5', hours: { setup: '3', monthly: '0' }, lift: { cautious: '0', expected: '10', hopeful: '20' } },
+      scenarios: [{ id: 's', name: 'A bad year', changes: [{ key: 'orders', value: '-25' }], offersOff: ['tidewrack-small tidewrack-0'] }],
+    },
   }),
   sheets: [{ id: 'x', revision: 7, sheet: { ...typedSheet('Tidewrack', { Small: '10/mo' }), figures: { 'tidewrack-small term 1': { where: 'a quote', sure: 'guess' } } } }],
 };

@@ -10,7 +10,7 @@ import { randomDecision } from '../tests/random-decision';
 import { richDecision } from '../tests/rich-decision';
 import { assumptionsOf, valueAt } from './assumption';
 import { withChanges } from './changes';
-import { cheapestMap, fieldsOf } from './map';
+import { along, cheapestMap, fieldsOf, mapWork } from './map';
 import { pointFinder } from './point';
 import { readOrNull } from '../tests/read-or-null';
 
@@ -142,5 +142,63 @@ describe('the map', () => {
   it('is nobody’s where nobody can be chosen', () => {
     const file = kiteDecision({ needs: [{ feature: 'gift-cards', level: 'must' }] });
     expect([...cheapestMap(file, orders, value, { columns: 4, rows: 3 }).winners]).toEqual(new Array(12).fill(-1));
+  });
+});
+
+describe('a map in lines', () => {
+  const orders = { key: 'orders', low: -50, high: 50 };
+  const value = { key: 'order-value', low: -50, high: 50 };
+
+  it('is worked out line by line: as many as rows, or as columns where the orders stand upright', () => {
+    const lines = (x: typeof orders, y: typeof orders) => {
+      const work = mapWork(kiteDecision(), x, y, { columns: 6, rows: 4 });
+      let count = 1;
+      while (work.next()) count++;
+      expect(work.next()).toBe(false);
+      return count;
+    };
+    expect(lines(orders, value)).toBe(4);
+    expect(lines(value, orders)).toBe(6);
+  });
+
+  it('has both ends of its axes in it, and a single step stands at the lower end', () => {
+    expect([0, 1, 4].map((step) => along(orders, step, 5))).toEqual([-50, -25, 50]);
+    expect(along(orders, 0, 1)).toBe(-50);
+  });
+
+  it('is not finished before its last line', () => {
+    const work = mapWork(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), orders, value, { columns: 3, rows: 2 });
+    work.next();
+    expect([...work.map.winners]).toEqual([0, 0, 0, -1, -1, -1]);
+    work.next();
+    expect([...work.map.winners]).toEqual([0, 0, 0, 0, 0, 0]);
+  });
+});
+
+describe('the ranges of assumptions', () => {
+  it('lie within their bounds, and what is now lies within the range', () => {
+    fc.assert(
+      fc.property(richDecision, (made) => {
+        const file = readOrNull(made);
+        for (const { key, usual, bounds, asIs, kind } of file ? assumptionsOf(file) : []) {
+          expect(usual[0], key).toBeLessThan(usual[1]);
+          expect(usual[0], key).toBeGreaterThanOrEqual(bounds[0]);
+          expect(usual[1], key).toBeLessThanOrEqual(bounds[1]);
+          if (kind !== 'price') expect(asIs >= usual[0] && asIs <= usual[1], key).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('have a key of their own each', () => {
+    fc.assert(
+      fc.property(richDecision, (made) => {
+        const file = readOrNull(made);
+        const keys = file ? assumptionsOf(file).map(({ key }) => key) : [];
+        expect(new Set(keys).size).toBe(keys.length);
+      }),
+      { numRuns: 40 },
+    );
   });
 });
