@@ -33,3 +33,31 @@ describe('localeOf', () => {
     expect(localeOf(header)).toBe(locale);
   });
 });
+
+describe('months and days', () => {
+  it('are written in full, the same each time, and told apart', () => {
+    const write = writerFor('en-GB');
+    const year = Array.from({ length: 12 }, (_, index) => `2027-${String(index + 1).padStart(2, '0')}`);
+    const first = year.map((month) => write.month(month));
+    expect(first[0]).toBe('January 2027');
+    expect(first[11]).toBe('December 2027');
+    expect(new Set(first).size).toBe(12);
+    // Written again, and the same month of another year, which is kept apart.
+    expect(year.map((month) => write.month(month))).toEqual(first);
+    expect(write.month('2028-01')).toBe('January 2028');
+    expect(write.day('2028-02-29')).toBe('29 February 2028');
+  });
+});
+
+describe('differences', () => {
+  it('carry their sign, but for what rounds to nothing', () => {
+    const write = writerFor('en-GB');
+    expect(['205.42', '-205.42', '0.00', '-0.3', '1234567.5'].map((amount) => write.difference(amount))).toEqual(['+205', '-205', '0', '0', '+1,234,568']);
+  });
+
+  it('are grouped as the person’s locale groups', () => {
+    expect(writerFor('de-DE').difference('-1234.4')).toBe('-1.234');
+    expect(writerFor('de-DE').money('1234.5', 'EUR')).toBe('1.234,50');
+    expect(writerFor('de-DE').money('1234.5', 'JPY')).toBe('1.235');
+  });
+});
