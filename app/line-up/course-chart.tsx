@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import { coursesOf } from '#core/comparison/course';
 import { Chart } from '../components/chart';
-import { baseOption, hoverOption, plainText } from '../components/chart-option';
+import { amountAxis, baseOption, hoverOption, monthAxis, plainText } from '../components/chart-option';
 import { candidateColourName } from '../components/candidate-tag';
 import { useChartColours } from '../components/chart-colours';
 import { Fold } from '../components/fold';
@@ -43,8 +43,8 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
           return [write.month(months[lines[0]?.dataIndex ?? 0] ?? ''), ...lines.map(({ seriesName, value }) => `${plainText(seriesName ?? '')}: ${write.whole(String(value ?? 0))}`)].join('<br>');
         },
       },
-      xAxis: { type: 'category' as const, data: [...months], boundaryGap: false, axisLine: { lineStyle: { color: colours.line } }, axisTick: { show: false }, axisLabel: { color: colours.quiet, formatter: (month: string) => write.month(month) } },
-      yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.whole(String(value)) } },
+      xAxis: { ...monthAxis(colours, months, write.month), boundaryGap: false },
+      yAxis: amountAxis(colours, write.whole),
       series: [
         { name: 'crossing', type: 'scatter' as const, silent: true, z: 6, symbol: 'circle', symbolSize: 8, itemStyle: { color: colours.sheet, borderColor: colours.ink, borderWidth: 1.5 }, data: courses.crossings.map(({ index, cheaper }) => [months[index] ?? '', Number(courses.courses.find(({ candidate }) => candidate === cheaper)?.cumulative[index] ?? 0)]) },
         ...courses.courses.flatMap(({ candidate, cumulative, renewals, outgrown }, at) => {

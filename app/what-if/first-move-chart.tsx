@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { RoutePlan } from '#core/what-if/route-plan';
 import { Chart } from '../components/chart';
-import { baseOption, hoverOption } from '../components/chart-option';
+import { amountAxis, baseOption, hoverOption, monthAxis } from '../components/chart-option';
 import { useChartColours } from '../components/chart-colours';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
@@ -26,8 +26,8 @@ export function FirstMoveChart({ plan }: { plan: RoutePlan }) {
           return one ? `move in ${write.month(one.month)}: ${one.total === null ? 'not possible' : write.whole(one.total)}` : '';
         },
       },
-      xAxis: { type: 'category' as const, data: firstMove.map(({ month }) => month), axisLine: { lineStyle: { color: colours.line } }, axisTick: { show: false }, axisLabel: { color: colours.quiet, formatter: (month: string) => write.month(month) } },
-      yAxis: { type: 'value' as const, scale: true, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.whole(String(value)) } },
+      xAxis: monthAxis(colours, firstMove.map(({ month }) => month), write.month),
+      yAxis: { ...amountAxis(colours, write.whole), scale: true },
       series: [
         {
           type: 'line' as const,

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { InvestmentJudged } from '#core/what-if/investment';
 import { Chart } from '../components/chart';
-import { baseOption, hoverOption } from '../components/chart-option';
+import { amountAxis, baseOption, hoverOption, monthAxis } from '../components/chart-option';
 import { useChartColours } from '../components/chart-colours';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
@@ -27,8 +27,8 @@ export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
           return [write.month(months[points[0]?.dataIndex ?? 0] ?? ''), ...points.map(({ seriesName, value }) => `${seriesName ?? ''}: ${write.difference(String(value ?? 0))}`)].join('<br>');
         },
       },
-      xAxis: { type: 'category' as const, data: months, axisLine: { onZero: true, lineStyle: { color: colours.ink } }, axisTick: { show: false }, axisLabel: { color: colours.quiet, formatter: (month: string) => write.month(month) } },
-      yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.difference(String(value)) } },
+      xAxis: { ...monthAxis(colours, months, write.month), axisLine: { onZero: true, lineStyle: { color: colours.ink } } },
+      yAxis: amountAxis(colours, write.difference),
       series: judged.outcomes.map(({ version, cumulative }) => ({ name: version, type: 'line' as const, symbol: 'none', color: colours.ink, lineStyle: { width: version === 'expected' ? 2.5 : 1.5, type: LINES[version] }, data: cumulative.map(Number) })),
     }),
     [judged, months, colours, write],

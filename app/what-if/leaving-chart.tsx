@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { termWords } from '#core/price-sheet/term-words';
 import type { PayingAhead } from '#core/what-if/paying-ahead';
 import { Chart } from '../components/chart';
-import { baseOption, hoverOption } from '../components/chart-option';
+import { amountAxis, baseOption, hoverOption } from '../components/chart-option';
 import { useChartColours } from '../components/chart-colours';
 import { useWriter } from '../locale/locale';
 
@@ -25,7 +25,7 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
         },
       },
       xAxis: { type: 'category' as const, data: (options[0]?.ifLeft ?? []).map((_, index) => String(index + 1)), name: 'left after so many months', nameLocation: 'middle' as const, nameGap: 24, nameTextStyle: { color: colours.quiet }, axisLine: { onZero: true, lineStyle: { color: colours.ink } }, axisTick: { show: false }, axisLabel: { color: colours.quiet } },
-      yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.difference(String(value)) } },
+      yAxis: amountAxis(colours, write.difference),
       series: options.slice(1).map(({ months, ifLeft }, index) => ({ name: `paid ${termWords(months)}`, type: 'line' as const, step: 'middle' as const, symbol: 'none', color: colours.series[index % colours.series.length] ?? colours.ink, lineStyle: { width: 2, type: DASHES[index % DASHES.length] ?? 'solid' }, data: ifLeft.map(Number) })),
     }),
     [options, colours, write],

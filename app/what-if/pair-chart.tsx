@@ -3,7 +3,7 @@ import { compileCandidates } from '#core/scales/compile';
 import { totalAt } from '#core/scales/compiled-candidate';
 import { nearestPoint, type PairBreakEven } from '#core/what-if/break-evens';
 import { Chart } from '../components/chart';
-import { baseOption, hoverOption, plainText } from '../components/chart-option';
+import { amountAxis, baseOption, hoverOption, plainText } from '../components/chart-option';
 import { candidateColourName } from '../components/candidate-tag';
 import { useChartColours } from '../components/chart-colours';
 import { Fold } from '../components/fold';
@@ -54,7 +54,7 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
         axisLine: { lineStyle: { color: colours.line } },
         axisLabel: { color: colours.quiet, showMaxLabel: false, formatter: (value: number) => write.whole(String(value)) },
       },
-      yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write.whole(String(value)) } },
+      yAxis: amountAxis(colours, write.whole),
       series: [pair.a, pair.b].map((id, at) => ({
         name: `${id} ${nameOf(id)}`,
         type: 'line' as const,
