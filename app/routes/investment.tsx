@@ -1,12 +1,13 @@
 import { Button } from 'antd';
 import { useMemo } from 'react';
-import type { InvestmentJudged, InvestmentOutcome } from '#core/what-if/investment';
+import { broughtOrders, type InvestmentJudged, type InvestmentOutcome } from '#core/what-if/investment';
 import type { Investment } from '#core/what-if/investment-schema';
 import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { investmentSentence } from '../what-if/answer-words';
 import { InvestmentChart } from '../what-if/investment-chart';
 import { InvestmentForm } from '../what-if/investment-form';
+import { KeepScenario } from '../what-if/keep-scenario';
 import { useWhatIf } from '../what-if/use-what-if';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -71,6 +72,7 @@ function Judged({ investment, onChange }: { investment: Investment; onChange(key
       </main>
       <aside className="margin" aria-label="The investment">
         <InvestmentForm investment={investment} onChange={onChange} />
+        <KeepScenario suggestion={`${write.number(investment.lift.expected)} % more online orders`} changes={broughtOrders(file, investment)} />
       </aside>
     </>
   );

@@ -4,7 +4,7 @@ import { kiteDecision } from '../tests/kite-decision';
 import { answerWhatIf, whatIfAnswerer } from './answer';
 import { assumptionsOf } from './assumption';
 import { nearestPoint, pairBreakEvens, percentOfForecast } from './break-evens';
-import { judgeInvestment } from './investment';
+import { broughtOrders, judgeInvestment } from './investment';
 import { lookAtOffers, withoutOffers } from './offers';
 import { payingAhead } from './paying-ahead';
 import { leftOutOf, routePlanner, USUAL_MOVING } from './route-plan';
@@ -172,6 +172,13 @@ describe('the bigger investment', () => {
     expect(judged?.requiredOrders).toBe('11.6');
     const stall = kiteDecision({ forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', channel: 'in-person', orders: '100', orderValue: '10', margin: '50' }] } });
     expect(judgeInvestment(stall, investment)).toMatchObject({ requiredLift: null, requiredOrders: null, onlineShare: '0.0' });
+  });
+
+  it('can be kept as a scenario: more orders of what is sold online, none of what is not', () => {
+    const [kites] = kiteDecision().forecast.streams;
+    if (!kites) throw new Error('a stream is expected');
+    const both = kiteDecision({ forecast: { streams: [kites, { ...kites, id: 'stall', channel: 'in-person' }] } });
+    expect(broughtOrders(both, investment)).toEqual([{ key: 'orders:kites', value: '20' }]);
   });
 
   it('is nothing if a candidate is gone', () => {

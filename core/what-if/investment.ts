@@ -7,6 +7,7 @@ import { inVersion, VERSION_NAMES, type VersionName } from '../forecast/versions
 import { ledgerOf } from '../pricing/ledger';
 import type { LedgerLine } from '../pricing/ledger-line';
 import { liftScale, preparePricing } from '../pricing/pricing';
+import type { Change } from './changes';
 import type { Investment } from './investment-schema';
 
 /** What an investment comes to at one expected lift, against doing it oneself; base currency. */
@@ -159,6 +160,11 @@ function outcomeOf(file: DecisionFile, oneself: readonly KeptMonth[], invested: 
 
 function isOnline(stream: DecisionFile['forecast']['streams'][number]): boolean {
   return stream.channel !== 'in-person';
+}
+
+/** The orders an investment is taken to bring, as changes that a scenario can have. */
+export function broughtOrders({ forecast }: Pick<DecisionFile, 'forecast'>, { lift }: Investment): Change[] {
+  return forecast.streams.filter(isOnline).map(({ id }) => ({ key: `orders:${id}`, value: lift.expected }));
 }
 
 /** More orders where a better site can bring them: online. */
