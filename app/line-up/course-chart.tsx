@@ -4,6 +4,7 @@ import { Chart } from '../components/chart';
 import { amountAxis, baseOption, hoverOption, monthAxis, plainText } from '../components/chart-option';
 import { candidateColourName } from '../components/candidate-tag';
 import { useChartColours } from '../components/chart-colours';
+import { FiguresTable } from '../components/figures-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { useSettled } from '../workbench/use-settled';
@@ -85,32 +86,11 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
         </ul>
       )}
       <Fold summary="The same in figures">
-        <div className="wide-scroll">
-          <table className="plain-table">
-            <thead>
-              <tr>
-                <th scope="col">Up to</th>
-                {courses.courses.map(({ candidate }) => (
-                  <th scope="col" className="figure-cell" key={candidate}>
-                    {nameOf(candidate)}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {courses.months.map((month, index) => (
-                <tr key={month}>
-                  <th scope="row">{write.month(month)}</th>
-                  {courses.courses.map(({ candidate, cumulative }) => (
-                    <td key={candidate} className="figure-cell">
-                      {write.whole(cumulative[index] ?? '0')}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <FiguresTable
+          head="Up to"
+          columns={courses.courses.map(({ candidate }) => ({ key: candidate, name: nameOf(candidate) }))}
+          rows={courses.months.map((month, index) => ({ name: write.month(month), figures: courses.courses.map(({ cumulative }) => write.whole(cumulative[index] ?? '0')) }))}
+        />
       </Fold>
     </section>
   );

@@ -5,6 +5,7 @@ import type { PayingOption } from '#core/what-if/paying-ahead';
 import { termWords } from '#core/price-sheet/term-words';
 import { addMonths } from '#core/calendar/month';
 import { ChoiceField } from '../components/choice-field';
+import { FiguresTable } from '../components/figures-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
@@ -75,32 +76,11 @@ function Paying() {
             </div>
             <LeavingChart paying={shown} />
             <Fold summary="Month by month">
-              <table className="plain-table">
-                <thead>
-                  <tr>
-                    <th scope="col">If you leave after</th>
-                    {shown.options.slice(1).map(({ term, months }) => (
-                      <th scope="col" className="figure-cell" key={term}>
-                        paid {termWords(months)}
-                      </th>
-                    ))}
-                  </tr>
-                </thead>
-                <tbody>
-                  {Array.from({ length: file.months }, (_, index) => (
-                    <tr key={index}>
-                      <th scope="row">
-                        {index + 1} {index === 0 ? 'month' : 'months'}
-                      </th>
-                      {shown.options.slice(1).map(({ term, ifLeft }) => (
-                        <td key={term} className="figure-cell">
-                          {write.difference(ifLeft[index] ?? '0')}
-                        </td>
-                      ))}
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
+              <FiguresTable
+                head="If you leave after"
+                columns={shown.options.slice(1).map(({ term, months }) => ({ key: term, name: `paid ${termWords(months)}` }))}
+                rows={Array.from({ length: file.months }, (_, index) => ({ name: `${index + 1} ${index === 0 ? 'month' : 'months'}`, figures: shown.options.slice(1).map(({ ifLeft }) => write.difference(ifLeft[index] ?? '0')) }))}
+              />
             </Fold>
           </>
         )}

@@ -3,6 +3,7 @@ import type { InvestmentJudged } from '#core/what-if/investment';
 import { Chart } from '../components/chart';
 import { amountAxis, baseOption, hoverOption, monthAxis } from '../components/chart-option';
 import { useChartColours } from '../components/chart-colours';
+import { FiguresTable } from '../components/figures-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { useAskedDecision } from './asked-decision';
@@ -37,30 +38,11 @@ export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
     <>
       <Chart label="What is kept more, added up month by month; the figures stand in the table below" height={230} option={option} />
       <Fold summary="Month by month">
-        <table className="plain-table">
-          <thead>
-            <tr>
-              <th scope="col">Up to</th>
-              {judged.outcomes.map(({ version }) => (
-                <th scope="col" className="figure-cell" key={version}>
-                  {version}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {months.map((month, index) => (
-              <tr key={month}>
-                <th scope="row">{write.month(month)}</th>
-                {judged.outcomes.map(({ version, cumulative }) => (
-                  <td key={version} className="figure-cell">
-                    {write.difference(cumulative[index] ?? '0')}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <FiguresTable
+          head="Up to"
+          columns={judged.outcomes.map(({ version }) => ({ key: version, name: version }))}
+          rows={months.map((month, index) => ({ name: write.month(month), figures: judged.outcomes.map(({ cumulative }) => write.difference(cumulative[index] ?? '0')) }))}
+        />
       </Fold>
     </>
   );

@@ -6,6 +6,7 @@ import { Chart } from '../components/chart';
 import { amountAxis, baseOption, hoverOption, plainText } from '../components/chart-option';
 import { candidateColourName } from '../components/candidate-tag';
 import { useChartColours } from '../components/chart-colours';
+import { FiguresTable } from '../components/figures-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { useAskedDecision } from './asked-decision';
@@ -71,29 +72,11 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
     <>
       <Chart label={`What ${nameOf(pair.a)} and ${nameOf(pair.b)} cost by monthly sales; the figures stand in the table below`} height={250} option={option} />
       <Fold summary="The same in figures">
-        <table className="plain-table">
-          <thead>
-            <tr>
-              <th scope="col">Sales a month</th>
-              <th scope="col">{nameOf(pair.a)}</th>
-              <th scope="col">{nameOf(pair.b)}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows
-              .filter((_, index) => index % 5 === 0)
-              .map(({ sales, totals }) => (
-                <tr key={sales}>
-                  <th scope="row">{write.whole(String(sales))}</th>
-                  {totals.map((total, at) => (
-                    <td key={at} className="figure-cell">
-                      {write.whole(String(total))}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-          </tbody>
-        </table>
+        <FiguresTable
+          head="Sales a month"
+          columns={[pair.a, pair.b].map((id) => ({ key: id, name: nameOf(id) }))}
+          rows={rows.filter((_, index) => index % 5 === 0).map(({ sales, totals }) => ({ name: write.whole(String(sales)), figures: totals.map((total) => write.whole(String(total))) }))}
+        />
       </Fold>
     </>
   );
