@@ -36,7 +36,9 @@ export default [
       route('investment', 'routes/investment.tsx'),
       route('scenarios', 'routes/scenarios.tsx'),
     ]),
-    route('verdict', 'routes/verdict.tsx'),
+    route('verdict', 'routes/verdict.tsx', [
+      index('routes/verdict-home.tsx'),
+    ]),
   ]),
   route('*', 'routes/not-found.tsx'),
 ] satisfies RouteConfig;

@@ -1,4 +1,5 @@
 import type { Kysely } from 'kysely';
+import { asVerdictsOfAnother } from '#core/decision/archive';
 import { createDecision, loadWorkbench } from './decisions';
 import type { Database } from './schema';
 
@@ -58,6 +59,6 @@ export async function duplicateDecision(db: Kysely<Database>, id: string, copyId
   if (!saved) return false;
   const { decision, sheets } = saved.bench;
   const name = `${decision.name} (copy)`.slice(0, 300);
-  await createDecision(db, copyId, { decision: { ...decision, name }, sheets }, at);
+  await createDecision(db, copyId, { decision: { ...asVerdictsOfAnother(decision), name }, sheets }, at);
   return true;
 }

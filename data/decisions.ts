@@ -2,6 +2,7 @@ import type { Kysely, Transaction } from 'kysely';
 import { LRUCache } from 'lru-cache';
 import { type Decision, type StoredDecision, storedDecisionSchema } from '#core/decision/decision-schema';
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
+import { fixedVerdicts } from '#core/verdict/give';
 import type { Database } from './schema';
 import { addSheetRevision, loadSheet, newestSheetRevision } from './sheets';
 
@@ -90,7 +91,7 @@ export async function saveChange(db: Kysely<Database>, id: string, change: Chang
     const row: Revision = {
       decisionId: id,
       revision: current.revision + 1,
-      document: JSON.stringify({ ...change.decision, sheets }),
+      document: JSON.stringify({ ...withFixedVerdicts(change.decision, readDocument(current.document), current.revision + 1, sheets), sheets }),
       savedAt: at,
       changeKey: change.key,
       undoTo: goesOn ? current.undoTo : current.revision,
@@ -139,6 +140,18 @@ export async function stepBack(
     await addRevision(transaction, row);
     return { ok: true, saved: await savedWorkbench(transaction, row) };
   });
+}
+
+/** Verdicts that were given stay as they were kept; new ones are fixed with the revisions that are being written. */
+function withFixedVerdicts(decision: Decision, { verdicts: kept = [] }: StoredDecision, revision: number, sheets: StoredDecision['sheets']): Decision {
+  const { verdicts } = decision;
+  return verdicts ? { ...decision, verdicts: fixedVerdicts(kept, verdicts, revision, Object.fromEntries(sheets.map((one) => [one.sheet, one.revision]))) } : decision;
+}
+
+/** A decision as it stood in one of its revisions; undefined if that is not kept here. */
+export async function loadWorkbenchAt(db: Kysely<Database>, id: string, revision: number): Promise<SavedWorkbench | undefined> {
+  const row = await revisionOf(db, id, revision);
+  return row && savedWorkbench(db, row);
 }
 
 /** The sheets of a change that have a newer revision than the one it was made on, in that newer revision. */

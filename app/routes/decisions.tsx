@@ -10,6 +10,7 @@ import { DecisionRow } from '../decision-list/decision-row';
 import { ImportFile } from '../decision-list/import-file';
 import { database } from '../server/database.server';
 import { newId } from '../workbench/new-id';
+import { verdictName } from '#core/verdict/verdict-name';
 import { price } from '../workbench/workbench-context';
 import type { Route } from './+types/decisions';
 
@@ -31,7 +32,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       total: lineUp.leader?.result.total ?? null,
       margin: lineUp.runnerUp?.margin ?? null,
       currency: saved.bench.decision.currency,
-      choice: saved.bench.decision.choice?.label ?? null,
+      choice: verdictName(saved.bench.decision.verdicts),
     });
   }
   const deletedId = new URL(request.url).searchParams.get('deleted');

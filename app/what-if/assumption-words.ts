@@ -3,7 +3,7 @@ import { valueAt } from '#core/what-if/assumption';
 import type { Writer } from '../locale/writer';
 
 /** What an assumption is at a change of it, in words: "118 a month (+23 %)", "+1.5 points", "32 an hour". */
-export function changeWords(assumption: Assumption, change: number, write: Writer): string {
+export function changeWords(assumption: Pick<Assumption, 'kind' | 'unit' | 'now'>, change: number, write: Writer): string {
   const { kind, unit, now } = assumption;
   const signed = `${change > 0 ? '+' : ''}${write.number(change.toFixed(2), 1)}`.replace('-', '−');
   const value = valueAt(assumption, change);

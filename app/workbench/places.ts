@@ -2,6 +2,7 @@ import type { Workbench } from '#core/decision/workbench';
 import { askedVendors, unansweredOf } from '#core/needs/answers';
 import { standingOf } from '#core/qualities/standing';
 import { gapsOf } from '#core/price-sheet/gaps';
+import { verdictName } from '#core/verdict/verdict-name';
 import type { Writer } from '../locale/writer';
 import type { Priced } from './workbench-context';
 
@@ -18,7 +19,7 @@ const count = (number: number, one: string, many: string) => `${number} ${number
 
 /** The places of the workbench in the order in which people mostly go through them. */
 export function placesOf({ decision, sheets }: Workbench, { average, lineUp, heldBack }: Priced, write: Writer): Place[] {
-  const { currency, months, forecast, choice } = decision;
+  const { currency, months, forecast, verdicts } = decision;
   const streams = count(forecast.streams.length, 'stream', 'streams');
   const noSales = Number(average.sales) === 0;
   const rateMissing = heldBack.some(({ obstacle }) => obstacle.kind === 'rate');
@@ -38,7 +39,7 @@ export function placesOf({ decision, sheets }: Workbench, { average, lineUp, hel
     { path: 'line-up', name: 'Line-up', holds: lineUp.leader ? `${lineUp.leader.label}: ${write.whole(lineUp.leader.result.total)}` : 'nothing to choose yet', lacks: lineUp.columns.length === 0 },
     { path: 'fit', name: 'Fit and cost', ...fitHolds(decision) },
     { path: 'what-if', name: 'What if', holds: scenariosHold(decision), lacks: false },
-    { path: 'verdict', name: 'Verdict', holds: choice ? choice.label : 'open', lacks: false },
+    { path: 'verdict', name: 'Verdict', holds: verdictName(verdicts) ?? 'open', lacks: false },
   ];
 }
 

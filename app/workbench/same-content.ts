@@ -1,13 +1,13 @@
 import type { Workbench } from '#core/decision/workbench';
 
-/** Whether two benches hold the same, whatever the revisions of their sheets and the order of their fields. */
+/** Whether two benches hold the same, whatever the revisions of their sheets and verdicts and the order of their fields. */
 export function isSameContent(a: Workbench, b: Workbench): boolean {
   return contentText(a) === contentText(b);
 }
 
 function contentText({ decision, sheets }: Workbench): string {
-  return JSON.stringify([decision, sheets.map(({ id, sheet }) => [id, sheet])], (_key, value: unknown) =>
-    typeof value === 'object' && value !== null && !Array.isArray(value)
+  return JSON.stringify([decision, sheets.map(({ id, sheet }) => [id, sheet])], (key, value: unknown) =>
+    key === 'madeFrom' ? undefined : typeof value === 'object' && value !== null && !Array.isArray(value)
       ? Object.fromEntries(Object.entries(value).sort(([one], [other]) => (one < other ? -1 : 1)))
       : value,
   );

@@ -1,3 +1,5 @@
+import type { Decision } from '#core/decision/decision-schema';
+import type { GivenVerdict } from '#core/verdict/verdict-schema';
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
 import { isSameContent } from './same-content';
 import type { Saved, SaveReply, SaveRequest, SaveTransport } from './saved';
@@ -134,7 +136,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
     drafts.heardOf(reply.revision);
     set({
       ...fieldsOf(reply),
-      bench: { ...state.bench, sheets: state.bench.sheets.map((used) => ({ ...used, revision: sheetRevisions.get(used.id) ?? used.revision })) },
+      bench: { decision: withVerdictsFixed(state.bench.decision, reply.bench.decision), sheets: state.bench.sheets.map((used) => ({ ...used, revision: sheetRevisions.get(used.id) ?? used.revision })) },
     });
   };
 
@@ -254,6 +256,13 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       else set({ save: { kind: 'conflict', other, staleSheets: [] } });
     },
   };
+}
+
+/** Verdicts with the revisions that the server fixed them with. */
+function withVerdictsFixed(decision: Decision, { verdicts: fixed = [] }: Decision): Decision {
+  const isFixed = ({ id, madeFrom }: GivenVerdict) => madeFrom !== undefined || fixed.every((one) => one.id !== id);
+  if (!decision.verdicts || decision.verdicts.every(isFixed)) return decision;
+  return { ...decision, verdicts: decision.verdicts.map((verdict) => (isFixed(verdict) ? verdict : (fixed.find(({ id }) => id === verdict.id) ?? verdict))) };
 }
 
 /** The sheets whose content differs; one that comes in as it is kept already is used, not changed. */

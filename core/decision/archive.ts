@@ -3,7 +3,7 @@ import { problemsOf, RefusedFileError } from '../decision-file/problems';
 import { readDecisionFile } from '../decision-file/read';
 import { structureProblems } from '../decision-file/structure';
 import { assembleDecisionFile } from './assemble';
-import { decisionSchema } from './decision-schema';
+import { type Decision, decisionSchema } from './decision-schema';
 import { priceSheetSchema } from './price-sheet';
 import type { Workbench } from './workbench';
 
@@ -25,6 +25,12 @@ export function archiveOf({ decision, sheets }: Workbench): z.output<typeof arch
   return { format: ARCHIVE_FORMAT, version: 1, decision, sheets: sheets.map(({ sheet }) => sheet) };
 }
 
+/** Verdicts without the revisions they were made from: those are another decision's, or another database's. */
+export function asVerdictsOfAnother(decision: Decision): Decision {
+  const { verdicts, ...rest } = decision;
+  return verdicts ? { ...rest, verdicts: verdicts.map(({ madeFrom: _madeFrom, ...verdict }) => verdict) } : decision;
+}
+
 /** Whether a parsed document says of itself that it is one. */
 export function isArchive(document: unknown): boolean {
   return typeof document === 'object' && document !== null && 'format' in document && document.format === ARCHIVE_FORMAT;
@@ -41,7 +47,7 @@ export function readArchive(document: unknown, newId: () => string): Workbench {
   if (unfit.length > 0) throw new RefusedFileError(unfit);
   const read = archiveSchema.safeParse(document);
   if (!read.success) throw new RefusedFileError(problemsOf(document, read.error.issues));
-  const bench = { decision: read.data.decision, sheets: read.data.sheets.map((sheet) => ({ id: newId(), revision: 0, sheet })) };
+  const bench = { decision: asVerdictsOfAnother(read.data.decision), sheets: read.data.sheets.map((sheet) => ({ id: newId(), revision: 0, sheet })) };
   readDecisionFile(assembleDecisionFile(bench).file);
   return bench;
 }

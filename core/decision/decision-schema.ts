@@ -1,30 +1,15 @@
 import * as z from 'zod';
 import { candidateSchema } from '../decision-file/candidate-schema';
-import { label, slug, wholeNumber } from '../decision-file/amounts';
+import { slug, wholeNumber } from '../decision-file/amounts';
 import { forecastSchema } from '../decision-file/forecast-schema';
 import { frameFields } from '../decision-file/schema';
 import { versionsSchema } from '../forecast/versions-schema';
 import { decisionNeedSchema } from '../needs/need-schema';
 import { qualitiesFields } from '../qualities/quality-schema';
 import { whatIfSchema } from '../what-if/what-if-schema';
-import { dayField } from './day';
+import { choiceSchema, givenVerdictSchema } from '../verdict/verdict-schema';
 import { followedSchema } from './followed-schema';
 import { ownedSchema } from './owned-schema';
-
-/** What was chosen and why, with the figures it rested on when it was chosen. */
-export const choiceSchema = z.strictObject({
-  candidate: slug,
-  /** The candidate's name when it was chosen, so that the choice stays readable if it is renamed or removed. */
-  label,
-  /** The reason, in the person's own words. */
-  reason: z.string('a text is wanted').max(10_000, 'a text of at most 10,000 characters is wanted'),
-  on: dayField,
-  /** Total over the horizon on that day, a decimal in `currency`; absent if it could not be worked out. */
-  total: z.string().max(40).optional(),
-  currency: z.string().length(3),
-  /** Average monthly sales assumed on that day, a decimal in `currency`. */
-  monthlySales: z.string().max(40).optional(),
-});
 
 /** How the candidates stand side by side, where a person arranged them; ids of candidates. */
 export const lineUpViewSchema = z.strictObject({
@@ -53,7 +38,10 @@ export const decisionSchema = z.strictObject({
   whatIf: whatIfSchema.optional(),
   /** How the candidates stand side by side. */
   lineUp: lineUpViewSchema.optional(),
+  /** What is about to be chosen, and why. */
   choice: choiceSchema.optional(),
+  /** Verdicts that were given, the newest last; they never change. */
+  verdicts: z.array(givenVerdictSchema).max(200).optional(),
 });
 
 /** A decision as it is kept: with the price sheets it uses, each by the revision it used. */
@@ -64,5 +52,4 @@ export const storedDecisionSchema = decisionSchema.extend({
 
 export type Decision = z.output<typeof decisionSchema>;
 export type StoredDecision = z.output<typeof storedDecisionSchema>;
-export type Choice = z.output<typeof choiceSchema>;
 export type LineUpView = z.output<typeof lineUpViewSchema>;

@@ -8,6 +8,7 @@ import { type PayingAhead, payingAhead } from './paying-ahead';
 import { type MovingCosts, type RoutePlan, type RoutePlanner, routePlanner } from './route-plan';
 import { type ScenarioOutcome, scenarioOutcome } from './scenarios';
 import { type TurnsIt, turnsIt, type Varied } from './turns-it';
+import { verdictBasis, type VerdictAsked, type VerdictBasis } from '../verdict/basis';
 import type { Scenario } from './what-if-schema';
 
 /** What can be asked, and what is answered to it. */
@@ -19,6 +20,7 @@ export interface WhatIfAnswers {
   paying: { asked: object; answer: readonly PayingAhead[] };
   offers: { asked: { readonly off: readonly string[] }; answer: OffersLookedAt };
   investment: { asked: { readonly investment: Investment }; answer: InvestmentJudged | null };
+  verdict: { asked: { readonly verdict: VerdictAsked }; answer: VerdictBasis };
   scenarios: { asked: { readonly scenarios: readonly Scenario[] }; answer: readonly ScenarioOutcome[] };
 }
 
@@ -62,6 +64,8 @@ export function whatIfAnswerer(file: DecisionFile): WhatIfAnswerer {
           return whole(() => lookAtOffers(file, question.off));
         case 'investment':
           return whole(() => judgeInvestment(file, question.investment));
+        case 'verdict':
+          return whole(() => verdictBasis(file, question.verdict));
         case 'scenarios':
           return whole(() => question.scenarios.map((scenario) => scenarioOutcome(file, scenario)));
       }

@@ -112,7 +112,7 @@ function usesCurrency({ offers, addons = [], processors = [], candidates }: Deci
  *
  * @example valueAt(ordersOfKites, 25) // '120' for 96 orders a month now
  */
-export function valueAt({ unit, now }: Assumption, change: number): string | null {
+export function valueAt({ unit, now }: Pick<Assumption, 'unit' | 'now'>, change: number): string | null {
   if (unit === 'amount' || unit === 'strength') return decimal(change).toFixed();
   if (now === null) return null;
   return (unit === 'percent' ? decimal(now).times(100 + change).div(100) : decimal(now).plus(change)).toDecimalPlaces(4).toFixed();

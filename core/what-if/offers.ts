@@ -58,6 +58,12 @@ export function lookAtOffers(file: DecisionFile, off: readonly string[]): Offers
   };
 }
 
+/** Who is cheapest without any special offer; undefined where there is none. */
+export function standingWithoutAny(file: DecisionFile): Standing | null | undefined {
+  const found = offersIn(file);
+  return found.length === 0 ? undefined : standingOf(priceDecision(withoutOffers(file, found.map(({ id }) => id))));
+}
+
 /** Who is cheapest in a priced decision, and by how much. */
 export function standingOf({ result, pricing }: PricedDecision): Standing | null {
   const first = result.candidates.find(({ id }) => id === result.cheapest);

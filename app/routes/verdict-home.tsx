@@ -1,0 +1,183 @@
+import { Button } from 'antd';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { sheetLabel } from '#core/decision/sheet-label';
+import { type Chosen, chosenNow, giveVerdict, proposedChoice } from '#core/verdict/give';
+import { isModest, openQuestions } from '#core/verdict/open-questions';
+import { choiceOf, since } from '#core/verdict/since';
+import type { Choice, GivenVerdict } from '#core/verdict/verdict-schema';
+import type { VerdictBasis } from '#core/verdict/basis';
+import { TextField } from '../components/text-field';
+import { useWriter } from '../locale/locale';
+import { ChoiceForm } from '../verdict/choice-form';
+import { ConditionsTable } from '../verdict/conditions-table';
+import { GivenVerdictView } from '../verdict/given-verdict';
+import { useVerdictBasis } from '../verdict/use-verdict';
+import { chosenSentence, openWords, sinceSentence, suitsSentence, thresholdWords } from '../verdict/verdict-words';
+import { VerdictDifferenceView } from '../verdict/verdict-difference';
+import { Fold } from '../components/fold';
+import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+import type { Route } from './+types/verdict-home';
+
+export function loader() {
+  return { today: new Date().toISOString().slice(0, 10) };
+}
+
+/** Which one, under which conditions, and why. */
+export default function VerdictHome({ loaderData }: Route.ComponentProps) {
+  return (
+    <NothingToAsk needs="one">
+      <VerdictInTheMaking today={loaderData.today} />
+    </NothingToAsk>
+  );
+}
+
+function VerdictInTheMaking({ today }: { today: string }) {
+  const { state, version, decisionId } = useWorkbench();
+  const { file, priced, nameOf } = useAskedDecision();
+  const write = useWriter();
+  const edits = useEdits();
+  const { bench } = state;
+  const { choice: begun, verdicts = [] } = bench.decision;
+  const { basis, ...working } = useVerdictBasis();
+  const proposed = useMemo(() => proposedChoice(priced.priced), [priced]);
+  const choice = begun ?? proposed;
+  const chosen = useMemo(() => (choice && basis ? chosenNow({ bench, priced: priced.priced, lineUp: priced.lineUp, basis }, choice) : null), [bench, priced, basis, choice]);
+  const open = useMemo(() => openQuestions(bench, priced.priced, basis?.mayWin ?? [], today), [bench, priced, basis, today]);
+  const setWords = (part: Partial<Choice>, base: Choice) => edits.decision(`choice.${Object.keys(part)[0] ?? ''}`, 'the reason', (one) => ({ ...one, choice: { ...base, ...one.choice, ...part } }));
+  const give = () => {
+    if (!choice || !basis) return;
+    const given = giveVerdict({ bench, priced: priced.priced, lineUp: priced.lineUp, basis, version, today }, choice, newId());
+    if (given) edits.decision(`verdicts.${given.id}`, 'a verdict given', (one) => ({ ...one, choice, verdicts: [...(one.verdicts ?? []), given] }));
+  };
+  const suits = chosen?.parts.length === 1 && chosen.parts[0] ? basis?.suits[chosen.parts[0].candidate] : undefined;
+  return (
+    <>
+      <main className="work verdict" aria-label="Verdict" aria-busy={working.isBusy}>
+        {verdicts.length > 0 && basis && <HowItStands verdicts={verdicts} basis={basis} />}
+        {choice === null && <NobodyToChoose />}
+        {choice && (
+          <>
+            <p className="says" data-verdict>
+              {chosen ? chosenSentence(chosen, file.months, write) : ''} {isModest(open) && <em>A modest verdict: see beside what to find out next.</em>}
+            </p>
+            <ChoiceForm choice={choice} chosen={basis ? chosen : NOT_YET} />
+            {basis && (
+              <>
+                <h2>Under which conditions</h2>
+                <ConditionsTable conditions={basis.conditions} chosen={chosen?.parts.map(({ candidate }) => candidate) ?? []} nameOf={nameOf} />
+                <h2>What would change it</h2>
+                {basis.thresholds.length === 0 && <p>Nothing that was looked at turns it, over the ranges stated.</p>}
+                <ul className="plain-list">
+                  {basis.thresholds.map((threshold) => (
+                    <li key={`${threshold.key} ${threshold.at}`}>{thresholdWords(threshold, nameOf, write)}.</li>
+                  ))}
+                </ul>
+              </>
+            )}
+            <TextField long={2} label="Best for whom, in your own words" placeholder={suitsSentence(suits, write)} value={choice.forWhom ?? ''} onChange={(forWhom) => setWords({ forWhom }, choice)} />
+            <TextField long label="Why? In your own words, for whoever asks in a year." value={choice.reason} onChange={(reason) => setWords({ reason }, choice)} />
+            <p className="add-row">
+              <Button type="primary" disabled={!chosen} onClick={give}>
+                Give this verdict
+              </Button>{' '}
+              <span className="quiet">It is dated {write.day(today)} and stays as it is; a newer one can follow.</span>
+            </p>
+          </>
+        )}
+        {verdicts.length > 0 && <Given verdicts={verdicts} />}
+        <Working {...working} />
+      </main>
+      <aside className="margin" aria-label="What it rests on">
+        {open.length > 0 && (
+          <section className={isModest(open) ? 'is-modest' : ''}>
+            <h2>{isModest(open) ? 'For now. Find out next' : 'Still open'}</h2>
+            <ul className="plain-list">
+              {open.map((question) => (
+                <li key={question.kind}>{openWords(question, write)}</li>
+              ))}
+            </ul>
+          </section>
+        )}
+        <RestsOn />
+        <p className="quiet">
+          The <Link to={`/decisions/${decisionId}/fit`}>fit</Link> stands beside the cost and is not mixed into it.
+        </p>
+      </aside>
+    </>
+  );
+}
+
+/** Until the basis is there, nothing is said against a choice. */
+const NOT_YET: Chosen = { parts: [], total: null, atLeast: false, usable: true, runnerUp: null };
+
+/** The newest verdict against what its choice comes to now. */
+function HowItStands({ verdicts, basis }: { verdicts: readonly GivenVerdict[]; basis: VerdictBasis }) {
+  const { state } = useWorkbench();
+  const { file, priced } = useAskedDecision();
+  const write = useWriter();
+  const newest = verdicts.at(-1);
+  if (!newest) return null;
+  const now = chosenNow({ bench: state.bench, priced: priced.priced, lineUp: priced.lineUp, basis }, choiceOf(newest, state.bench.decision.forecast.streams));
+  const stands = since(newest, now, file);
+  return (
+    <p className={`stands ${stands.standing === 'holds' ? '' : 'is-shaken'}`} role="status">
+      <b>Verdict of {write.day(newest.on)}.</b> {sinceSentence(newest, stands, write)}
+    </p>
+  );
+}
+
+function RestsOn() {
+  const { state, version, atForecast } = useWorkbench();
+  const { file } = useAskedDecision();
+  const write = useWriter();
+  return (
+    <section>
+      <h2>What it rests on</h2>
+      <p>
+        {version[0]?.toUpperCase()}
+        {version.slice(1)} sales: {write.whole(atForecast.average.sales)} a month, {write.number(atForecast.average.orders, 0)} orders, over {file.months} months from {write.month(file.start)}.
+      </p>
+      <ul className="plain-list">
+        {state.bench.sheets.map(({ id, sheet }) => (
+          <li key={id}>
+            {sheetLabel(sheet)}, <span className={sheet.seen ? 'quiet' : 'lacks'}>{sheet.seen ? `seen ${write.day(sheet.seen)}` : 'not dated'}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Verdicts that were given, the newest first, each with what changed since the one before. */
+function Given({ verdicts }: { verdicts: readonly GivenVerdict[] }) {
+  const { decisionId } = useWorkbench();
+  const edits = useEdits();
+  const write = useWriter();
+  const newestFirst = [...verdicts].reverse();
+  return (
+    <section>
+      <h2>Given verdicts</h2>
+      {newestFirst.map((verdict, index) => {
+        const before = newestFirst[index + 1];
+        return (
+          <div key={verdict.id}>
+            <GivenVerdictView
+              verdict={verdict}
+              reportTo={`/decisions/${decisionId}/verdict/report?verdict=${verdict.id}`}
+              {...(index === 0 ? { onWithdraw: () => edits.decision(`verdicts.${verdict.id}`, 'a verdict withdrawn', (one) => ({ ...one, verdicts: (one.verdicts ?? []).filter(({ id }) => id !== verdict.id) })) } : {})}
+            />
+            {before && (
+              <Fold summary={`What changed since ${write.day(before.on)}`}>
+                <VerdictDifferenceView before={before} after={verdict} />
+              </Fold>
+            )}
+          </div>
+        );
+      })}
+    </section>
+  );
+}

@@ -1,0 +1,127 @@
+import type { Condition, Suits, Threshold } from '#core/verdict/conditions-schema';
+import type { Chosen } from '#core/verdict/give';
+import type { Since } from '#core/verdict/since';
+import type { GivenVerdict, OpenQuestion, VerdictPart } from '#core/verdict/verdict-schema';
+import { termWords } from '#core/price-sheet/term-words';
+import type { Writer } from '../locale/writer';
+import { changeWords } from '../what-if/assumption-words';
+
+/** "A", "A and B", "A, B and C". */
+export function listed(items: readonly string[]): string {
+  const last = items.at(-1) ?? '';
+  return items.length < 2 ? last : `${items.slice(0, -1).join(', ')} and ${last}`;
+}
+
+/** What was chosen, by name: "Marlpit Grow", "Marlpit Grow with Tidewrack Basic for Video club", "Brindle Shop, then Marlpit Grow from April 2028". */
+export function partsWords(parts: readonly VerdictPart[], write: Writer): string {
+  const [first, ...others] = parts;
+  if (!first) return '';
+  if (others.some(({ segment }) => segment)) return `${first.label}, ${others.map(({ label, segment }) => `then ${label}${segment ? ` from ${write.month(segment.from)}` : ''}`).join(', ')}`;
+  return [first.label, ...others.map(({ label, streams = [] }) => `with ${label}${streams.length > 0 ? ` for ${listed(streams)}` : ''}`)].join(' ');
+}
+
+/** What of a verdict its sentence says. */
+type Told = Pick<Chosen, 'parts' | 'total' | 'runnerUp'> & { readonly atLeast?: boolean };
+
+/** "Marlpit Grow costs 7,050 over 24 months, 205 less than Wharfside Trade." */
+export function chosenSentence({ parts, total, runnerUp, atLeast }: Told, months: number, write: Writer): string {
+  const what = partsWords(parts, write);
+  if (total === null) return `${what}: what it comes to is not known.`;
+  const costs = `${what} ${parts.length > 1 ? 'cost' : 'costs'} ${atLeast ? 'at least ' : ''}${write.whole(total)} over ${months} months`;
+  return runnerUp ? `${costs}, ${marginWords(runnerUp, write)}.` : `${costs}; there is no other that could be chosen.`;
+}
+
+/** "205 less than Wharfside Trade". */
+export function marginWords({ label, margin }: { readonly label: string; readonly margin: string }, write: Writer): string {
+  if (Number(margin) === 0) return `the same as ${label}`;
+  return `${write.whole(margin.replace('-', ''))} ${Number(margin) < 0 ? 'more' : 'less'} than ${label}`;
+}
+
+/** A condition as a clause: "from 8,616 a month (180 orders) on", "if you need gift cards". */
+export function conditionWords(condition: Condition, write: Writer): string {
+  switch (condition.kind) {
+    case 'sales': {
+      const level = ({ sales, orders }: { sales: string; orders: string }) => `${write.whole(sales)} a month (${write.number(orders, 0)} orders)`;
+      const { from, to } = condition;
+      if (!from && !to) return 'at every level of sales looked at';
+      if (!from && to) return `below sales of ${level(to)}`;
+      return from && to ? `from ${level(from)} to ${level(to)}` : from ? `from sales of ${level(from)} on` : '';
+    }
+    case 'need':
+      return `if you need ${condition.label}`;
+    case 'without':
+      return `if you can do without ${condition.label}`;
+    case 'paid':
+      return `if you pay ${termWords(condition.months)}`;
+    case 'offers-gone':
+      return 'once the special offers are over';
+    case 'version':
+      return `if sales come out ${condition.version === 'expected' ? 'as expected' : condition.version}`;
+    case 'first-year':
+      return 'counting the first year alone';
+    case 'hours-free':
+      return 'with your own hours at nothing';
+  }
+}
+
+/** Who costs least under it: "only Lanternroom Circle". */
+export function winnerWords(condition: Condition, nameOf: (id: string | null) => string): string {
+  if (condition.winner === null) return 'nobody can be chosen';
+  return condition.kind === 'need' && condition.only ? `only ${nameOf(condition.winner)}` : nameOf(condition.winner);
+}
+
+/** "Orders, all streams: from +17.1 % on Wharfside Trade costs least". */
+export function thresholdWords(threshold: Threshold, nameOf: (id: string | null) => string, write: Writer): string {
+  const { label, kind, unit, now, at, asIs, winner } = threshold;
+  const direction = Number(at) < Number(asIs) ? 'below' : 'from';
+  const then = winner === null ? 'nobody can be chosen' : `${nameOf(winner)} costs least`;
+  return `${label}: ${direction} ${changeWords({ kind, unit, now }, Number(at), write)} ${then}`;
+}
+
+/** "Best for a seller with sales up to 8,616 a month who needs subscriptions and video." */
+export function suitsSentence(suits: Suits | undefined, write: Writer): string {
+  if (!suits) return '';
+  const { from, to, needs } = suits;
+  const level = (one: { sales: string }) => write.whole(one.sales);
+  const range = from && to ? ` with sales between ${level(from)} and ${level(to)} a month` : to ? ` with sales up to ${level(to)} a month` : from ? ` with sales from ${level(from)} a month on` : '';
+  const wants = needs.length > 0 ? ` who needs ${listed(needs.slice(0, 5))}` : '';
+  if (range === '' && wants === '') return '';
+  return `Best for a seller${range}${wants}.`;
+}
+
+const OPEN_WORDS: Readonly<Record<OpenQuestion['kind'], (about: string, figure: string, write: Writer) => string>> = {
+  nobody: () => 'No candidate can be chosen as it is: each is outgrown, lacks a must, or rests on a price that is not known.',
+  'one-candidate': (about) => `Only ${about} was looked at. Enter the price sheet of one more before relying on it.`,
+  'sales-guess': () => 'Sales are one guess. Look up what was sold in a good and in a bad month, and say the season.',
+  'price-unknown': (about) => `Ask for what is not known: ${about}.`,
+  'answer-unknown': (about) => `Ask whether it can be done: ${about}.`,
+  'not-seen': (about) => `Note when the pricing page was looked at: ${about}.`,
+  'old-sheet': (about, figure) => `Look at the pricing page again, the oldest was seen ${figure} days ago: ${about}.`,
+  close: (about, figure, write) => `Too close to call${about ? ` against ${about}` : ''}${figure ? `: ${write.whole(figure)} apart is less than a guess can be off` : ''}. Choose by what is not money.`,
+  'no-fee': (about) => `No card fee is stated for some of the sales; most likely it was forgotten: ${about}.`,
+};
+
+/** What to find out next, and why. */
+export function openWords({ kind, about, figure = '' }: OpenQuestion, write: Writer): string {
+  const shown = about.slice(0, 4);
+  return OPEN_WORDS[kind](`${shown.join(', ')}${about.length > shown.length ? ` and ${about.length - shown.length} more` : ''}`, figure, write);
+}
+
+/** "Marlpit Grow is now 312 dearer; the verdict still holds; its lead is down from 480 to 168." */
+export function sinceSentence(verdict: Pick<GivenVerdict, 'parts'>, { standing, dearer, then, now, isOtherMeasure }: Since, write: Writer): string {
+  const what = partsWords(verdict.parts, write);
+  if (standing === 'gone') return `${what} cannot be worked out any more: it is not in the line-up, or no way exists.`;
+  if (isOtherMeasure) return `The decision is in another currency or over another time now, so figures are not set against each other. ${standing === 'holds' ? 'The choice still costs least.' : 'The choice does not cost least any more.'}`;
+  const are = verdict.parts.length > 1 ? 'are' : 'is';
+  const change = dearer === null || Number(dearer) === 0 ? `${what} ${verdict.parts.length > 1 ? 'cost' : 'costs'} the same as then` : `${what} ${are} now ${write.whole(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
+  if (standing === 'unusable') return `${change}, and cannot be chosen as it is: it is outgrown, lacks a must, or rests on a price that is not known.`;
+  if (standing === 'overtaken' && now) return `${change}; the verdict does not hold any more: ${now.label} costs ${write.whole(now.margin.replace('-', ''))} less.`;
+  return `${change}; the verdict still holds${leadWords(then, now, write)}.`;
+}
+
+function leadWords(then: Since['then'], now: Since['now'], write: Writer): string {
+  if (!then || !now || then.margin === now.margin) return '';
+  const [before, after] = [Number(then.margin), Number(now.margin)];
+  if (before < 0 || after < 0) return '';
+  return `; its lead is ${after < before ? 'down' : 'up'} from ${write.whole(then.margin)} to ${write.whole(now.margin)}${then.candidate === now.candidate ? '' : `, now before ${now.label}`}`;
+}

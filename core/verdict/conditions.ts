@@ -1,0 +1,179 @@
+import { decimal, type Decimal, ONE, sum, ZERO } from '../amount/decimal';
+import { moneyText, roundMoney } from '../amount/currencies';
+import { type PricedDecision, priceDecision } from '../comparison/decision-result';
+import { salesScale } from '../comparison/sales-scale';
+import type { Candidate } from '../decision-file/candidate-schema';
+import type { DecisionFile } from '../decision-file/schema';
+import type { VersionName } from '../forecast/versions';
+import { featureWords } from '../needs/need-words';
+import { meets, unmetMusts } from '../pricing/needs';
+import { type Pricing } from '../pricing/pricing';
+import { standingWithoutAny } from '../what-if/offers';
+import type { Condition, Level } from './conditions-schema';
+
+/** The same decision with sales in another version. */
+export interface OtherVersion {
+  readonly version: VersionName;
+  readonly file: DecisionFile;
+}
+
+/** Who costs least of some candidates, and by how much. */
+interface Outcome {
+  readonly winner: string | null;
+  readonly total?: string;
+  readonly margin?: string;
+}
+
+/** So many months at a time can every plan be asked to be paid. */
+const WAYS_OF_PAYING = [1, 12] as const;
+
+/**
+ * Under which conditions which candidate costs least, worked out from the results: levels of sales always; of all else
+ * what says another than `leader`, and what says the same where that is worth knowing (other versions of sales, no
+ * offers, other ways of paying).
+ *
+ * @param needNames - names of features, where a need or a sheet has one
+ */
+export function conditionsOf(priced: PricedDecision, others: readonly OtherVersion[], needNames: Readonly<Record<string, string>> = {}): Condition[] {
+  const leader = priced.result.cheapest;
+  return [
+    ...salesConditions(priced.pricing),
+    ...needConditions(priced, leader, needNames),
+    ...payingConditions(priced.pricing.file),
+    ...offerConditions(priced.pricing.file),
+    ...others.map(({ version, file }): Condition => ({ kind: 'version', version, ...outcomeOf(priceDecision(file), () => true) })),
+    ...firstYear(priced),
+    ...freeHours(priced),
+  ];
+}
+
+function outcomeOf(priced: PricedDecision, takesPart: (candidate: Candidate) => boolean, totalOf: (id: string) => Decimal = totalIn(priced)): Outcome {
+  const { pricing, candidates } = priced;
+  const inRun = candidates.filter(({ candidate, result }) => result.unknown.length === 0 && takesPart(candidate)).map(({ result }) => ({ id: result.id, total: totalOf(result.id), usable: result.usable }));
+  return firstOf(inRun.filter(({ usable }) => usable), pricing.file.currency);
+}
+
+function firstOf(inRun: ReadonlyArray<{ id: string; total: Decimal }>, currency: string): Outcome {
+  const [first, second] = [...inRun].sort((a, b) => a.total.cmp(b.total));
+  if (!first) return { winner: null };
+  return { winner: first.id, total: moneyText(first.total, currency), ...(second ? { margin: moneyText(second.total.minus(first.total), currency) } : {}) };
+}
+
+function totalIn({ result }: PricedDecision): (id: string) => Decimal {
+  const totals = new Map(result.candidates.map(({ id, total }) => [id, decimal(total)]));
+  return (id) => totals.get(id) ?? ZERO;
+}
+
+/** Each stretch of monthly sales with who costs least there (decision file §8). */
+function salesConditions(pricing: Pricing): Condition[] {
+  const scale = salesScale(pricing);
+  if (!scale) return [];
+  const level = levelAt(pricing);
+  return scale.stretches.map(({ candidate, from, to }, index) => ({
+    kind: 'sales',
+    from: index === 0 ? null : level(from),
+    to: index === scale.stretches.length - 1 ? null : level(to),
+    isForecast: from < 1 && to >= 1,
+    winner: candidate,
+  }));
+}
+
+/** Average sales and orders a month at a scale. */
+export function levelAt(pricing: Pricing): (scale: number) => Level {
+  const { months, currency } = pricing.file;
+  const forecast = pricing.forecastAt(ONE);
+  const [sales, orders] = [forecast.sales, forecast.orders].map((monthly) => sum(monthly).div(months));
+  return (scale) => ({ sales: moneyText(roundMoney((sales ?? ZERO).times(scale), currency), currency), orders: (orders ?? ZERO).times(scale).toFixed(1) });
+}
+
+/** What more is needed, or what is done without, where that makes another candidate the cheapest. */
+function needConditions(priced: PricedDecision, leader: string | null, names: Readonly<Record<string, string>>): Condition[] {
+  const { pricing } = priced;
+  const { needs = [], candidates } = pricing.file;
+  const musts = new Set(needs.filter(({ level }) => level === 'must').map(({ feature }) => feature));
+  const wants = needs.filter(({ level }) => level === 'want');
+  const stated = new Set(candidates.flatMap((candidate) => featuresOf(pricing, candidate).flatMap((features) => Object.keys(features))));
+  const asked = [...wants, ...[...stated].filter((feature) => !needs.some((need) => need.feature === feature) && !feature.startsWith('without-') && !feature.startsWith('owned.')).map((feature) => ({ feature, level: 'must' as const }))];
+  const more = asked.flatMap((need): Condition[] => {
+    if (musts.has(need.feature)) return [];
+    const having = (candidate: Candidate) => featuresOf(pricing, candidate).some((features) => meets(features, need));
+    const outcome = outcomeOf(priced, having);
+    if (outcome.winner === null || outcome.winner === leader) return [];
+    return [{ kind: 'need', label: nameOf(need.feature, names), only: outcome.margin === undefined, ...outcome }];
+  });
+  const less = [...musts].flatMap((feature): Condition[] => {
+    const outcome = outcomeWithout(priced, feature);
+    return outcome.winner === null || outcome.winner === leader ? [] : [{ kind: 'without', label: nameOf(feature, names), ...outcome }];
+  });
+  return [...more, ...less];
+}
+
+/** A feature's name as a person says it. */
+function nameOf(feature: string, names: Readonly<Record<string, string>>): string {
+  return names[feature] ?? featureWords(feature);
+}
+
+/** Who costs least if one must is no must. */
+function outcomeWithout(priced: PricedDecision, feature: string): Outcome {
+  const { pricing, candidates } = priced;
+  const inRun = candidates.filter(({ candidate, result }) => {
+    const { missing, unclear } = unmetMusts(pricing, candidate);
+    return result.outgrown === null && result.unknown.length === 0 && [...missing, ...unclear].every((one) => one === feature);
+  });
+  return firstOf(inRun.map(({ result }) => ({ id: result.id, total: decimal(result.total) })), pricing.file.currency);
+}
+
+function featuresOf(pricing: Pricing, candidate: Candidate) {
+  const parts = [
+    ...candidate.plans.map(({ plan }) => pricing.plan(plan).plan.features),
+    ...(candidate.addons ?? []).map(({ addon }) => pricing.addon(addon).features),
+    ...(candidate.extras ?? []).map(({ features }) => features),
+  ];
+  return parts.flatMap((features) => (features ? [features] : []));
+}
+
+/** Every plan paid so many months at a time; those that cannot be are left out. */
+function payingConditions(file: DecisionFile): Condition[] {
+  return WAYS_OF_PAYING.flatMap((months): Condition[] => {
+    const paid = paidBy(file, months);
+    if (paid.candidates.length === 0) return [];
+    return [{ kind: 'paid', months, ...outcomeOf(priceDecision(paid), () => true) }];
+  });
+}
+
+/** A decision file with every plan paid so many months at a time; the same combination stands in it once. */
+export function paidBy(file: DecisionFile, months: number): DecisionFile {
+  const plans = new Map(file.offers.flatMap((offer) => offer.plans.map((plan) => [plan.id, plan])));
+  const seen = new Set<string>();
+  const candidates = file.candidates.flatMap((candidate) => {
+    const terms = candidate.plans.map(({ plan }) => ({ plan, term: plans.get(plan)?.terms.find((term) => term.months === months)?.id }));
+    const chosen = terms.flatMap(({ plan, term }) => (term === undefined ? [] : [{ plan, term }]));
+    const { id, label: _label, ...rest } = { ...candidate, plans: chosen };
+    const key = JSON.stringify(rest);
+    if (chosen.length < candidate.plans.length || seen.has(key)) return [];
+    seen.add(key);
+    return [{ ...candidate, id, plans: chosen }];
+  });
+  return { ...file, candidates };
+}
+
+/** Without any special offer. */
+function offerConditions(file: DecisionFile): Condition[] {
+  const withoutAll = standingWithoutAny(file);
+  if (withoutAll === undefined) return [];
+  return [{ kind: 'offers-gone', winner: withoutAll?.first ?? null, ...(withoutAll ? { total: withoutAll.total } : {}), ...(withoutAll?.margin != null ? { margin: withoutAll.margin } : {}) }];
+}
+
+/** Counting the first twelve months alone. */
+function firstYear(priced: PricedDecision): Condition[] {
+  if (priced.pricing.file.months <= 12) return [];
+  const totals = new Map(priced.result.candidates.map(({ id, monthly }) => [id, sum(monthly.slice(0, 12).map(decimal))]));
+  return [{ kind: 'first-year', ...outcomeOf(priced, () => true, (id) => totals.get(id) ?? ZERO) }];
+}
+
+/** With one's own hours at nothing. */
+function freeHours(priced: PricedDecision): Condition[] {
+  const time = new Map(priced.result.candidates.map(({ id, total, buckets }) => [id, decimal(total).minus(buckets.time ?? '0')]));
+  if (priced.result.candidates.every(({ buckets }) => buckets.time === undefined)) return [];
+  return [{ kind: 'hours-free', ...outcomeOf(priced, () => true, (id) => time.get(id) ?? ZERO) }];
+}

@@ -1,0 +1,51 @@
+import { decimal } from '../amount/decimal';
+import { moneyText } from '../amount/currencies';
+import type { Chosen } from './give';
+import type { GivenVerdict } from './verdict-schema';
+
+/**
+ * How a verdict stands against what the same choice comes to now:
+ * - `holds`: the choice still costs less than every other that can be chosen (or more by no more than then, if it was dearer)
+ * - `overtaken`: another one costs less now, and did not then
+ * - `gone`: what was chosen is not in the line-up any more
+ * - `unusable`: it is outgrown now, lacks a must, or rests on a price that is not known
+ */
+export type VerdictStanding = 'holds' | 'overtaken' | 'gone' | 'unusable';
+
+/** A verdict then and now; amounts in base currency. */
+export interface Since {
+  readonly standing: VerdictStanding;
+  /** How much dearer the choice is now; less than nothing where it is cheaper; null where either is not known. */
+  readonly dearer: string | null;
+  readonly then: GivenVerdict['runnerUp'];
+  readonly now: GivenVerdict['runnerUp'];
+  /** Totals are in different currencies or over different times, so that they cannot be set against each other. */
+  readonly isOtherMeasure: boolean;
+}
+
+/** Sets a verdict against what its choice comes to now, see `chosenNow`. */
+export function since(verdict: GivenVerdict, now: Chosen | null, measure: { readonly currency: string; readonly months: number }): Since {
+  const isOtherMeasure = measure.currency !== verdict.currency || measure.months !== verdict.months;
+  const dearer = isOtherMeasure || verdict.total === null || now?.total == null ? null : moneyText(decimal(now.total).minus(verdict.total), verdict.currency);
+  return { standing: standingOf(verdict, now), dearer, then: verdict.runnerUp, now: now?.runnerUp ?? null, isOtherMeasure };
+}
+
+function standingOf(verdict: GivenVerdict, now: Chosen | null): VerdictStanding {
+  if (!now || now.total === null) return 'gone';
+  if (!now.usable || now.atLeast) return 'unusable';
+  const margin = now.runnerUp ? decimal(now.runnerUp.margin) : null;
+  if (margin === null || margin.gte(0)) return 'holds';
+  const then = verdict.runnerUp ? decimal(verdict.runnerUp.margin) : null;
+  return then !== null && then.lt(0) && margin.gte(then) ? 'holds' : 'overtaken';
+}
+
+/** The choice that a verdict was given for, to be worked out anew. */
+export function choiceOf(verdict: GivenVerdict, streams: ReadonlyArray<{ readonly id: string; readonly label: string }>) {
+  const second = verdict.parts[1]?.streams ?? [];
+  return {
+    kind: verdict.kind,
+    candidates: verdict.kind === 'route' ? [] : verdict.parts.map(({ candidate }) => candidate),
+    ...(verdict.kind === 'together' ? { streams: streams.filter(({ id, label }) => second.includes(label || id)).map(({ id }) => id) } : {}),
+    reason: verdict.reason,
+  };
+}
