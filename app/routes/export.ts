@@ -1,9 +1,9 @@
-import { loadWorkbench } from '#data/decisions';
 import { archiveOf } from '#core/decision/archive';
 import { assembleDecisionFile } from '#core/decision/assemble';
-import { decisionProposals } from '#core/proposals/decision-proposals';
-import { withFollowed } from '#core/proposals/followed';
+import { loadWorkbench } from '#data/decisions';
+import { attachment } from '../server/attachment';
 import { database } from '../server/database.server';
+import { liveBench } from '../server/live-bench.server';
 import type { Route } from './+types/export';
 
 /**
@@ -15,10 +15,6 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Res
   if (!saved) throw new Response('Not found', { status: 404 });
   const { bench } = saved;
   const isAll = new URL(request.url).searchParams.has('all');
-  const follows = (bench.decision.followed ?? []).some(({ pinned }) => !pinned);
-  const document = isAll ? archiveOf(bench) : assembleDecisionFile(follows ? withFollowed(bench, decisionProposals(bench)) : bench).file;
-  const name = bench.decision.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'decision';
-  return new Response(`${JSON.stringify(document, null, 1)}\n`, {
-    headers: { 'Content-Type': 'application/json; charset=utf-8', 'Content-Disposition': `attachment; filename="${name}${isAll ? '-all' : ''}.json"` },
-  });
+  const document = isAll ? archiveOf(bench) : assembleDecisionFile(liveBench(bench)).file;
+  return attachment(`${JSON.stringify(document, null, 1)}\n`, 'application/json; charset=utf-8', `${bench.decision.name}${isAll ? ' all' : ''}`, 'json');
 }

@@ -8,7 +8,7 @@ import { useWriter } from '../locale/locale';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { marginWords, offersSentence, standingWords } from '../what-if/answer-words';
 import { KeepScenario } from '../what-if/keep-scenario';
-import { offerEnds } from '../what-if/offer-ends';
+import { offerEnds } from '#core/price-sheet/offer-ends';
 import { useWhatIf } from '../what-if/use-what-if';
 import { useWorkbench } from '../workbench/workbench-context';
 

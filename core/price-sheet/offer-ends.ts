@@ -1,7 +1,7 @@
-import type { Workbench } from '#core/decision/workbench';
-import { findTerm } from '#core/pricing/payment-schedule';
-import { evidenceOf } from '#core/price-sheet/figure-notes';
-import { partsOf, placeOf } from '#core/price-sheet/parts';
+import type { Workbench } from '../decision/workbench';
+import { findTerm } from '../pricing/payment-schedule';
+import { evidenceOf } from './figure-notes';
+import { partsOf, placeOf } from './parts';
 
 /** The day on which a special offer is over, where the price sheet says; null where it does not. */
 export function offerEnds({ sheets }: Workbench, part: string, term: string): string | null {

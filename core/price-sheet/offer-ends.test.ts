@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { smallDecision } from '#core/tests/small-decision';
-import { typedSheet } from '#core/tests/typed-sheet';
-import type { PriceSheet } from '#core/decision/price-sheet';
+import { smallDecision } from '../tests/small-decision';
+import { typedSheet } from '../tests/typed-sheet';
+import type { PriceSheet } from '../decision/price-sheet';
 import { offerEnds } from './offer-ends';
 
 const typed = typedSheet('Tidewrack', { Small: '10/mo, 1 each for the first 2 months' });

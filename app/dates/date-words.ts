@@ -1,0 +1,71 @@
+import type { DateThatMatters } from '#core/dates/dates-that-matter';
+import { termWords } from '#core/price-sheet/term-words';
+import type { Writer } from '../locale/writer';
+
+/** What a day is, in a few words: "Trial of Lanternroom Circle ends". */
+export function dateTitle({ kind, about, detail }: DateThatMatters): string {
+  switch (kind) {
+    case 'joins':
+      return `Begin with ${about}`;
+    case 'trial-ends':
+      return `Trial of ${about} ends`;
+    case 'refund-ends':
+      return `Last day to ask ${about} for the money back`;
+    case 'price-rises':
+      return `${about}: the introductory price is over`;
+    case 'renewal':
+      return `${about} renews`;
+    case 'offer-ends':
+      return `Special offer of ${about} ends`;
+    case 'limit-reached':
+      return `${about}: limit of ${(detail ?? '').replaceAll('-', ' ')} reached`;
+    case 'break-even':
+      return `${about} begins to cost less`;
+    case 'move':
+      return `Move to ${about}`;
+    case 'look-again':
+      return `Look at the prices of ${about} again`;
+    case 'verdict-again':
+      return 'Look at the verdict again';
+    case 'own':
+      return about;
+  }
+}
+
+/** Why it matters and what is at stake, in a sentence. */
+export function dateReason({ kind, about, atStake, detail, months }: DateThatMatters, currency: string, write: Writer): string {
+  const money = atStake === null ? '' : `${write.money(atStake, currency)} ${currency}`;
+  switch (kind) {
+    case 'joins':
+      return 'The horizon begins here; trials and refund windows count from the day you join.';
+    case 'trial-ends':
+      return `Cancel before, or ${money ? `${money} fall due` : 'the first payment falls due'}${months ? `, then ${termWords(months)}` : ''}.`;
+    case 'refund-ends':
+      return `After this day ${money} are gone, whether you stay or not.`;
+    case 'price-rises':
+      return `From now on ${write.money(detail ?? '0', currency)} ${currency} ${months ? termWords(months) : ''}, ${money} ${Number(atStake) < 0 ? 'less' : 'more'} than before. Decide whether it is worth that.`;
+    case 'renewal':
+      return `${money || 'The next payment'} ${money ? 'fall' : 'falls'} due ${months ? termWords(months) : ''}. Cancel before, if you want to leave.`;
+    case 'offer-ends':
+      return `Joining before it ends saves ${money} over the horizon.`;
+    case 'limit-reached':
+      return 'By your forecast this is the first month above the limit. Move up before it.';
+    case 'break-even':
+      return `By your forecast sales reach ${write.whole(detail ?? '0')} a month: from there ${about} costs less${money ? `, ${money} over the rest of the horizon` : ''}. See whether moving is worth it.`;
+    case 'move':
+      return 'The way through the horizon moves here. Begin to set it up before.';
+    case 'look-again':
+      return 'Prices may have changed since they were seen.';
+    case 'verdict-again':
+      return `Half a year after the verdict. ${money && Number(atStake) > 0 ? `It was ahead by ${money}.` : 'See whether it still holds.'}`;
+    case 'own':
+      return '';
+  }
+}
+
+/** "in 12 days", "today", "3 days ago". */
+export function daysLeftWords(days: number): string {
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  return days > 0 ? `in ${days} days` : `${-days} ${days === -1 ? 'day' : 'days'} ago`;
+}

@@ -1,0 +1,44 @@
+import * as z from 'zod';
+import { type CalendarEntry, calendarFile, isTimeZone } from '#core/dates/calendar-file';
+import { datesThatMatter } from '#core/dates/dates-that-matter';
+import { USUAL_REMINDER_DAYS } from '#core/dates/dates-schema';
+import { dateReason, dateTitle } from '../dates/date-words';
+import { attachment } from '../server/attachment';
+import { openDecision } from '../server/live-bench.server';
+import { localeOf } from '../server/locale.server';
+import { writerFor } from '../locale/writer';
+import { price } from '../workbench/workbench-context';
+import type { Route } from './+types/calendar';
+
+const querySchema = z.object({
+  zone: z.string().max(60).refine(isTimeZone, 'a time zone such as Europe/Lisbon is wanted').optional(),
+  hour: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'an hour such as 09:00 is wanted').default('09:00'),
+  only: z.string().max(300).optional(),
+});
+
+/** The dates of a decision as a calendar file, all or one; in the zone that is asked for, or this computer's own. */
+export async function loader({ params, request }: Route.LoaderArgs) {
+  const url = new URL(request.url);
+  const query = querySchema.safeParse(Object.fromEntries(url.searchParams));
+  if (!query.success) throw new Response(query.error.issues[0]?.message ?? 'This cannot be read', { status: 400 });
+  const saved = await openDecision(params.decisionId);
+  const { zone = Intl.DateTimeFormat().resolvedOptions().timeZone, hour, only } = query.data;
+  const { bench } = saved;
+  const { decision } = bench;
+  const write = writerFor(localeOf(request.headers.get('Accept-Language')));
+  const entries = datesThatMatter(bench, price(bench).priced, decision.verdicts?.at(-1))
+    .filter(({ id }) => only === undefined || id === only)
+    .map((date): CalendarEntry => ({ id: date.id, on: date.on, summary: dateTitle(date), description: dateReason(date, decision.currency, write) }));
+  if (entries.length === 0) throw new Response('There is no such date', { status: 404 });
+  const text = calendarFile(entries, {
+    calendar: params.decisionId,
+    name: decision.name || 'Where to sell',
+    zone: isTimeZone(zone) ? zone : 'UTC',
+    hour,
+    remindDays: decision.dates?.remind ?? USUAL_REMINDER_DAYS,
+    sequence: saved.revision,
+    stamp: saved.savedAt,
+    address: `${url.origin}/decisions/${params.decisionId}/verdict/dates`,
+  });
+  return attachment(text, 'text/calendar; charset=utf-8', `${decision.name || 'decision'} dates`, 'ics');
+}
