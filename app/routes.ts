@@ -5,6 +5,7 @@ export default [
   route('decisions', 'routes/decisions.tsx'),
   route('decisions/import', 'routes/import.ts'),
   route('decisions/:decisionId/export', 'routes/export.ts'),
+  route('decisions/:decisionId/report/:form', 'routes/report-file.ts'),
   route('decisions/:decisionId/dates.ics', 'routes/calendar.ts'),
   route('decisions/:decisionId/sheets/:sheetId/export', 'routes/export-sheet.ts'),
   route('read-source', 'routes/read-source.ts'),
@@ -40,6 +41,7 @@ export default [
     route('verdict', 'routes/verdict.tsx', [
       index('routes/verdict-home.tsx'),
       route('dates', 'routes/dates.tsx'),
+      route('report', 'routes/report.tsx'),
     ]),
   ]),
   route('*', 'routes/not-found.tsx'),

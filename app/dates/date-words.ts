@@ -3,7 +3,7 @@ import { termWords } from '#core/price-sheet/term-words';
 import type { Writer } from '../locale/writer';
 
 /** What a day is, in a few words: "Trial of Lanternroom Circle ends". */
-export function dateTitle({ kind, about, detail }: DateThatMatters): string {
+export function dateTitle({ kind, about, detail, atStake }: DateThatMatters): string {
   switch (kind) {
     case 'joins':
       return `Begin with ${about}`;
@@ -20,7 +20,7 @@ export function dateTitle({ kind, about, detail }: DateThatMatters): string {
     case 'limit-reached':
       return `${about}: limit of ${(detail ?? '').replaceAll('-', ' ')} reached`;
     case 'break-even':
-      return `${about} begins to cost less`;
+      return atStake === null ? `Sales where ${about} costs less` : `${about} begins to cost less`;
     case 'move':
       return `Move to ${about}`;
     case 'look-again':
@@ -51,7 +51,9 @@ export function dateReason({ kind, about, atStake, detail, months }: DateThatMat
     case 'limit-reached':
       return 'By your forecast this is the first month above the limit. Move up before it.';
     case 'break-even':
-      return `By your forecast sales reach ${write.whole(detail ?? '0')} a month: from there ${about} costs less${money ? `, ${money} over the rest of the horizon` : ''}. See whether moving is worth it.`;
+      return money
+        ? `By your forecast sales reach ${write.whole(detail ?? '0')} a month: from there ${about} costs less, ${money} over the rest of the horizon. See whether moving is worth it.`
+        : `By your forecast sales reach ${write.whole(detail ?? '0')} a month for the first time, where ${about} costs less; over the rest of the horizon it does not yet. Watch whether they stay there.`;
     case 'move':
       return 'The way through the horizon moves here. Begin to set it up before.';
     case 'look-again':

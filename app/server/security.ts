@@ -9,28 +9,32 @@ const LARGEST_BODY = 5 * 1024 * 1024;
 /** Names under which a server on loopback is reached; anything else is somebody else's page pointed at it. */
 const LOOPBACK = new Set(['localhost', '127.0.0.1', '[::1]']);
 
+const REPORT = /^\/decisions\/[^/]+\/report\/html$/;
+
 /** Sets the security headers, with a fresh nonce for this page's scripts. */
 export function securityHeaders(request: Request, response: Response, next: NextFunction): void {
   const nonce = randomBytes(16).toString('base64');
   response.locals['nonce'] = nonce;
+  // A report stands in a frame of the application, brings its faces along, and has no scripts.
+  const isReport = REPORT.test(request.path);
   helmet({
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {
         defaultSrc: ["'self'"],
-        scriptSrc: ["'self'", `'nonce-${nonce}'`],
+        scriptSrc: isReport ? ["'none'"] : ["'self'", `'nonce-${nonce}'`],
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:'],
-        fontSrc: ["'self'"],
+        fontSrc: isReport ? ['data:'] : ["'self'"],
         connectSrc: ["'self'"],
         workerSrc: ["'self'"],
         objectSrc: ["'none'"],
         baseUri: ["'self'"],
         formAction: ["'self'"],
-        frameAncestors: ["'none'"],
+        frameAncestors: [isReport ? "'self'" : "'none'"],
       },
     },
-    frameguard: { action: 'deny' },
+    frameguard: { action: isReport ? 'sameorigin' : 'deny' },
     referrerPolicy: { policy: 'same-origin' },
     strictTransportSecurity: false,
   })(request, response, next);

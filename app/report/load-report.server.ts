@@ -1,0 +1,49 @@
+import type { Workbench } from '#core/decision/workbench';
+import { assembleDecisionFile } from '#core/decision/assemble';
+import type { VersionName } from '#core/forecast/versions';
+import { verdictAsked } from '#core/verdict/asked';
+import { verdictBasis } from '#core/verdict/basis';
+import { giveVerdict, proposedChoice } from '#core/verdict/give';
+import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import { loadWorkbenchAt } from '#data/decisions';
+import type { Writer } from '../locale/writer';
+import { database } from '../server/database.server';
+import { liveBench, openDecision } from '../server/live-bench.server';
+import { price } from '../workbench/workbench-context';
+import type { Report } from './report-blocks';
+import { reportOf } from './report.server';
+
+/**
+ * The report on a decision: of one of its verdicts by id, of its newest one, or without any as it stands.
+ *
+ * @param today - `YYYY-MM-DD`
+ * @throws Response with status 404 if there is no such decision or verdict
+ */
+export async function loadReport(decisionId: string, verdictId: string | null, write: Writer, today: string): Promise<Report> {
+  const { bench } = await openDecision(decisionId);
+  const { name, verdicts = [] } = bench.decision;
+  const given = verdictId === null ? verdicts.at(-1) : verdicts.find(({ id }) => id === verdictId);
+  if (verdictId !== null && !given) throw new Response('There is no such verdict', { status: 404 });
+  if (given) return reportOf({ decided: await decidedFrom(decisionId, given), name, verdict: given, isGiven: true, today, write });
+  const { priced, lineUp } = price(bench);
+  return reportOf({ decided: { bench, priced, lineUp }, name, verdict: asItStands(bench, today), isGiven: false, today, write });
+}
+
+/** The decision in the revision that a verdict was made from, in its version of sales. */
+async function decidedFrom(decisionId: string, { madeFrom, version }: GivenVerdict) {
+  const saved = madeFrom && (await loadWorkbenchAt(await database(), decisionId, madeFrom.revision));
+  if (!saved) return null;
+  const bench = liveBench(saved.bench);
+  const { priced, lineUp } = price(bench, version);
+  return { bench, priced, lineUp };
+}
+
+/** The verdict as it would be if it were given now; null if nobody can be chosen. */
+export function asItStands(bench: Workbench, today: string, version: VersionName = 'expected'): GivenVerdict | null {
+  const { priced, lineUp } = price(bench, version);
+  const choice = bench.decision.choice ?? proposedChoice(priced);
+  if (!choice) return null;
+  const { file } = assembleDecisionFile(bench);
+  const basis = verdictBasis(priced.pricing.file, verdictAsked(bench, file, version));
+  return giveVerdict({ bench, priced, lineUp, basis, version, today }, choice, 'as-it-stands');
+}

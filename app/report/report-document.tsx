@@ -1,0 +1,94 @@
+import type { Report, ReportBlock } from './report-blocks';
+
+export type Paper = 'a4' | 'letter';
+
+/** A report as a document of its own: everything it needs is in it. */
+export function ReportDocument({ report, styles, paper }: { report: Report; styles: string; paper: Paper }) {
+  const { title, subtitle, sections, footer } = report;
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <title>{title}</title>
+        <style dangerouslySetInnerHTML={{ __html: `@page { size: ${paper === 'a4' ? 'A4' : 'letter'}; margin: 16mm 15mm 18mm; }\n${styles}` }} />
+      </head>
+      <body>
+        <article>
+          <header>
+            <p className="brand">
+              Venalis<i>.</i>
+            </p>
+            <h1>{title}</h1>
+            <p className="subtitle">{subtitle}</p>
+          </header>
+          {sections.map((section) => (
+            <section key={section.title}>
+              <h2>{section.title}</h2>
+              {section.blocks.map((block, index) => (
+                <Block key={index} block={block} />
+              ))}
+            </section>
+          ))}
+          <footer>{footer}</footer>
+        </article>
+      </body>
+    </html>
+  );
+}
+
+function Block({ block }: { block: ReportBlock }) {
+  switch (block.kind) {
+    case 'sentence':
+      return <p className={block.style}>{block.text}</p>;
+    case 'quote':
+      return <blockquote>{block.text}</blockquote>;
+    case 'list':
+      return (
+        <ul>
+          {block.items.map((item) => (
+            <li key={item}>{item}</li>
+          ))}
+        </ul>
+      );
+    case 'chart':
+      return (
+        <figure aria-label={block.title}>
+          <figcaption>{block.title}</figcaption>
+          <div dangerouslySetInnerHTML={{ __html: block.svg }} />
+        </figure>
+      );
+    case 'table':
+      return (
+        <table>
+          {block.caption && <caption>{block.caption}</caption>}
+          <thead>
+            <tr>
+              {block.head.map((text, index) => (
+                <th key={text} scope="col" className={block.figures.includes(index) ? 'figure' : undefined}>
+                  {text}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {block.rows.map((row, at) => (
+              <tr key={row.join('|') + String(at)} className={block.marked?.includes(at) ? 'marked' : undefined}>
+                {row.map((text, index) =>
+                  index === 0 ? (
+                    <th key={index} scope="row">
+                      {text}
+                    </th>
+                  ) : (
+                    <td key={index} className={block.figures.includes(index) ? 'figure' : undefined}>
+                      {text}
+                    </td>
+                  ),
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      );
+  }
+}

@@ -1,0 +1,151 @@
+import type { Workbench } from '#core/decision/workbench';
+import { datesThatMatter, daysLeft } from '#core/dates/dates-that-matter';
+import type { LineUp } from '#core/comparison/line-up';
+import type { PricedDecision } from '#core/comparison/decision-result';
+import type { Condition, Threshold } from '#core/verdict/conditions-schema';
+import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import { dateReason, dateTitle, daysLeftWords } from '../dates/date-words';
+import type { Writer } from '../locale/writer';
+import { chosenSentence, conditionWords, openWords, suitsSentence, thresholdWords, winnerWords } from '../verdict/verdict-words';
+import { shownConditions } from '../verdict/conditions-table';
+import { assumptionSection, sourceSection } from './assumption-sections';
+import type { Report, ReportBlock, ReportSection } from './report-blocks';
+import { bucketsChart, courseSoFarChart } from './report-charts.server';
+
+/** What a report is made from. */
+export interface ReportOf {
+  /** The decision in the revision the verdict was made from; null where that is not kept here. */
+  readonly decided: { readonly bench: Workbench; readonly priced: PricedDecision; readonly lineUp: LineUp } | null;
+  readonly name: string;
+  /** As it was given, or what it would be if it were given now. */
+  readonly verdict: GivenVerdict | null;
+  readonly isGiven: boolean;
+  /** `YYYY-MM-DD`. */
+  readonly today: string;
+  readonly write: Writer;
+}
+
+/** Puts a report together: question, answer, totals, charts, conditions, assumptions, sources. */
+export function reportOf({ decided, name, verdict, isGiven, today, write }: ReportOf): Report {
+  const nameOf = (id: string | null) => (id === null ? 'nobody' : (verdict?.totals.find(({ candidate }) => candidate === id)?.label ?? id));
+  return {
+    title: name || 'Where to sell?',
+    subtitle: isGiven && verdict ? `Verdict of ${write.day(verdict.on)}${verdict.strength === 'modest' ? ', for now' : ''}` : `No verdict is given yet; as it stands on ${write.day(today)}`,
+    sections: [
+      answerSection(verdict, write),
+      ...(decided ? [totalsSection(decided, verdict, write)] : verdict ? [givenTotals(verdict, write)] : []),
+      ...(verdict ? [conditionSection(verdict.conditions, verdict.thresholds, verdict, nameOf, write)] : []),
+      ...(verdict && verdict.open.length > 0 ? [{ title: 'What is still open', blocks: [{ kind: 'list' as const, items: verdict.open.map((question) => openWords(question, write)) }] }] : []),
+      ...(decided ? [...dateSection(decided, isGiven ? verdict : null, today, write), assumptionSection(decided.priced.pricing.file, decided.bench, write), sourceSection(decided.bench, write)] : []),
+      ...(!decided && verdict ? [{ title: 'Sources', blocks: [{ kind: 'list' as const, items: verdict.sheets.map(({ label, seen }) => `${label}, ${seen ? `seen ${write.day(seen)}` : 'not dated'}`) }] }] : []),
+    ],
+    footer: footerOf(verdict, isGiven, today, write),
+  };
+}
+
+function footerOf(verdict: GivenVerdict | null, isGiven: boolean, today: string, write: Writer): string {
+  const made = `Written by Venalis on ${write.day(today)}.`;
+  if (!isGiven || !verdict) return made;
+  return verdict.madeFrom ? `${made} The figures are those of revision ${verdict.madeFrom.revision}, from which the verdict was made.` : `${made} The revision from which the verdict was made is not kept here; its figures are those that were noted with it.`;
+}
+
+function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSection {
+  if (!verdict) return { title: 'Answer', blocks: [{ kind: 'sentence', style: 'answer', text: 'No candidate can be chosen as it is.' }] };
+  const best = verdict.forWhom || suitsSentence(verdict.suits, write);
+  return {
+    title: 'Answer',
+    blocks: [
+      { kind: 'sentence', style: 'answer', text: chosenSentence(verdict, verdict.months, write) },
+      ...(verdict.reason ? [{ kind: 'quote' as const, text: verdict.reason }] : []),
+      ...(best ? [{ kind: 'sentence' as const, text: best }] : []),
+      { kind: 'sentence', style: 'quiet', text: `With ${verdict.version} sales of ${write.whole(verdict.monthlySales)} ${verdict.currency} a month, ${write.number(verdict.monthlyOrders, 0)} orders.` },
+    ],
+  };
+}
+
+function totalsSection({ priced, lineUp }: NonNullable<ReportOf['decided']>, verdict: GivenVerdict | null, write: Writer): ReportSection {
+  const { currency, months } = priced.pricing.file;
+  const chosen = new Set(verdict?.parts.map(({ candidate }) => candidate));
+  const years = lineUp.columns[0]?.years.length ?? 1;
+  const rows = lineUp.columns.map(({ id, label, result, years: yearly, atLeast }) => [
+    `${id}  ${label}`,
+    `${atLeast ? 'at least ' : ''}${write.money(result.total, currency)}`,
+    ...(years > 1 ? yearly.map((year) => write.whole(year)) : []),
+    result.perOrder === null ? '' : write.money(result.perOrder, currency),
+    result.shareOfSales === null ? '' : write.percent(result.shareOfSales),
+    write.whole(result.keep),
+    noteOf(result, write),
+  ]);
+  const yearHeads = years > 1 ? Array.from({ length: years }, (_, index) => `Year ${index + 1}`) : [];
+  const blocks: ReportBlock[] = [
+    { kind: 'table', caption: `Totals over ${months} months, ${currency}`, head: ['Candidate', 'Total', ...yearHeads, 'Per order', 'Of sales', 'Left to you', ''], figures: Array.from({ length: yearHeads.length + 4 }, (_, index) => index + 1), rows, marked: lineUp.columns.flatMap(({ id }, index) => (chosen.has(id) ? [index] : [])) },
+  ];
+  if (lineUp.columns.length > 0) blocks.push({ kind: 'chart', title: 'Where the totals come from', svg: bucketsChart(lineUp, write) }, { kind: 'chart', title: 'Cost so far, month by month', svg: courseSoFarChart(priced, lineUp, write) });
+  return { title: 'Totals', blocks };
+}
+
+function noteOf({ outgrown, missing, unclear, unknown }: LineUp['columns'][number]['result'], write: Writer): string {
+  if (outgrown) return `outgrown from ${write.month(outgrown.month)}`;
+  if (missing.length > 0) return `lacks ${missing.map((one) => one.replaceAll('-', ' ')).join(', ')}`;
+  if (unclear.length > 0) return `not known: ${unclear.map((one) => one.replaceAll('-', ' ')).join(', ')}`;
+  return unknown.length > 0 ? 'a price is not known' : '';
+}
+
+function givenTotals(verdict: GivenVerdict, write: Writer): ReportSection {
+  const chosen = new Set(verdict.parts.map(({ candidate }) => candidate));
+  return {
+    title: 'Totals',
+    blocks: [
+      {
+        kind: 'table',
+        caption: `Totals over ${verdict.months} months, ${verdict.currency}`,
+        head: ['Candidate', 'Total', ''],
+        figures: [1],
+        rows: verdict.totals.map(({ candidate, label, total, atLeast, usable }) => [`${candidate}  ${label}`, `${atLeast ? 'at least ' : ''}${write.money(total, verdict.currency)}`, usable ? '' : 'cannot be chosen']),
+        marked: verdict.totals.flatMap(({ candidate }, index) => (chosen.has(candidate) ? [index] : [])),
+      },
+    ],
+  };
+}
+
+function conditionSection(conditions: readonly Condition[], thresholds: readonly Threshold[], verdict: GivenVerdict, nameOf: (id: string | null) => string, write: Writer): ReportSection {
+  const shown = shownConditions(conditions);
+  const chosen = new Set(verdict.parts.map(({ candidate }) => candidate));
+  return {
+    title: 'Under which conditions',
+    blocks: [
+      {
+        kind: 'table',
+        head: ['Condition', 'Costs least', 'Total', 'Less than the next'],
+        figures: [2, 3],
+        rows: shown.map((condition) => [
+          `${conditionWords(condition, write)}${condition.kind === 'sales' && condition.isForecast ? ' (the forecast)' : ''}`,
+          winnerWords(condition, nameOf),
+          condition.total === undefined ? '' : write.whole(condition.total),
+          condition.margin === undefined ? '' : write.whole(condition.margin),
+        ]),
+        marked: shown.flatMap(({ winner }, index) => (winner === null || !chosen.has(winner) ? [index] : [])),
+      },
+      ...(thresholds.length > 0 ? [{ kind: 'sentence' as const, text: 'What would change it, the nearest first:' }, { kind: 'list' as const, items: thresholds.map((threshold) => thresholdWords(threshold, nameOf, write)) }] : []),
+    ],
+  };
+}
+
+function dateSection({ bench, priced }: NonNullable<ReportOf['decided']>, verdict: GivenVerdict | null, today: string, write: Writer): ReportSection[] {
+  const { currency } = bench.decision;
+  const ahead = datesThatMatter(bench, priced, verdict ?? undefined).filter((date) => daysLeft(date, today) >= 0);
+  if (ahead.length === 0) return [];
+  return [
+    {
+      title: 'Dates that matter',
+      blocks: [
+        {
+          kind: 'table',
+          head: ['Day', 'What, and why', 'At stake'],
+          figures: [2],
+          rows: ahead.map((date) => [`${write.day(date.on)}, ${daysLeftWords(daysLeft(date, today))}`, `${dateTitle(date)}. ${dateReason(date, currency, write)}`.trim(), date.atStake === null ? '' : write.money(date.atStake, currency)]),
+        },
+      ],
+    },
+  ];
+}

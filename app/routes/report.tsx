@@ -1,0 +1,100 @@
+import { Button } from 'antd';
+import { useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { ChoiceField } from '../components/choice-field';
+import { useWriter } from '../locale/locale';
+import { chromiumPath } from '../server/print-pdf.server';
+import { partsWords } from '../verdict/verdict-words';
+import { useWorkbench } from '../workbench/workbench-context';
+import type { Route } from './+types/report';
+
+export function loader() {
+  return { canPrint: chromiumPath() !== null };
+}
+
+const PAPERS = [
+  { value: 'a4', label: 'A4' },
+  { value: 'letter', label: 'Letter' },
+] as const;
+
+/** Where letters are written on other paper than A4. */
+const LETTER = /-(US|CA|MX|PH|CL|CO|VE)\b/;
+
+/** The report as it will be printed, and everything that can be taken along as a file. */
+export default function ReportPlace({ loaderData: { canPrint } }: Route.ComponentProps) {
+  const { decisionId, state } = useWorkbench();
+  const write = useWriter();
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [query, setQuery] = useSearchParams();
+  const [paper, setPaper] = useState<'a4' | 'letter'>(LETTER.test(write.locale) ? 'letter' : 'a4');
+  const verdicts = state.bench.decision.verdicts ?? [];
+  const asked = query.get('verdict');
+  const verdict = verdicts.find(({ id }) => id === asked) ?? verdicts.at(-1);
+  const at = `/decisions/${decisionId}`;
+  const search = new URLSearchParams({ paper, ...(verdict ? { verdict: verdict.id } : {}) });
+  const isWaiting = state.save.kind !== 'saved';
+  return (
+    <>
+      <main className="work report" aria-label="Report and files">
+        {isWaiting ? (
+          <p role="status">The last change is being kept; then the report is written.</p>
+        ) : (
+          // A newer revision is written anew; the report itself has no scripts.
+          <iframe ref={frame} key={`${search.toString()} ${state.revision}`} title="Report" sandbox="allow-same-origin allow-modals" src={`${at}/report/html?${search.toString()}`} />
+        )}
+      </main>
+      <aside className="margin" aria-label="Take it along">
+        <h2>Report</h2>
+        {verdicts.length > 1 && <ChoiceField label="Verdict of" value={verdict?.id} options={[...verdicts].reverse().map((one) => ({ value: one.id, label: `${write.day(one.on)}: ${partsWords(one.parts, write)}` }))} onChange={(id) => setQuery({ verdict: id })} />}
+        {verdicts.length === 0 && <p className="quiet">No verdict is given yet; the report shows how things stand.</p>}
+        <ChoiceField label="Paper" value={paper} options={PAPERS} onChange={(chosen: 'a4' | 'letter') => setPaper(chosen)} />
+        <ul className="plain-list take-along">
+          <li>
+            <Button onClick={() => frame.current?.contentWindow?.print()} disabled={isWaiting}>
+              Print…
+            </Button>
+          </li>
+          {canPrint && (
+            <li>
+              <a href={`${at}/report/pdf?${search.toString()}`} download>
+                PDF
+              </a>
+            </li>
+          )}
+          <li>
+            <a href={`${at}/report/html?${search.toString()}&save`} download>
+              One HTML file
+            </a>{' '}
+            <small>opens anywhere, without a network</small>
+          </li>
+          <li>
+            <a href={`${at}/report/md?${search.toString()}`} download>
+              Markdown
+            </a>
+          </li>
+        </ul>
+        {!canPrint && <p className="quiet">For a PDF, print and choose “save as PDF”; with Chromium on this computer Venalis writes it itself.</p>}
+        <h2>Figures</h2>
+        <ul className="plain-list take-along">
+          <li>
+            <a href={`${at}/workbook.xlsx`} download>
+              Workbook
+            </a>{' '}
+            <small>with live formulas: change orders, and the totals follow</small>
+          </li>
+          <li>
+            <a href={`${at}/line-up.csv`} download>
+              Line-up as CSV
+            </a>
+          </li>
+          <li>
+            <a href={`${at}/ledger.csv`} download>
+              Ledger as CSV
+            </a>{' '}
+            <small>every line of every month</small>
+          </li>
+        </ul>
+      </aside>
+    </>
+  );
+}

@@ -1,0 +1,22 @@
+import { assembleDecisionFile } from '../decision/assemble';
+import { benchInVersion, type Workbench } from '../decision/workbench';
+import type { DecisionFile } from '../decision-file/schema';
+import { VERSION_NAMES, type VersionName } from '../forecast/versions';
+import { assumptionsOf } from '../what-if/assumption';
+import { USUAL_MOVING } from '../what-if/route-plan';
+import type { VerdictAsked } from './basis';
+import { featureNames } from './names';
+
+/** What a verdict on a decision, in one version of its sales, is worked out from. */
+export function verdictAsked(bench: Workbench, file: DecisionFile, version: VersionName): VerdictAsked {
+  const { whatIf, needs = [] } = bench.decision;
+  return {
+    others: VERSION_NAMES.filter((other) => other !== version).map((other) => ({ version: other, file: assembleDecisionFile(benchInVersion(bench, other)).file })),
+    varied: assumptionsOf(file).map((assumption) => {
+      const [low, high] = whatIf?.ranges?.[assumption.key] ?? assumption.usual.map(String);
+      return { assumption, low: Number(low), high: Number(high) };
+    }),
+    moving: whatIf?.moving ?? USUAL_MOVING,
+    names: featureNames(needs),
+  };
+}
