@@ -29,7 +29,7 @@ const decision = `${address}decisions/larkfell-kites`;
 
 const only = process.argv[2];
 if (only !== 'what-if') await serverAnswer();
-const browser = await chromium.launch({ executablePath: ensureChromium(), args: chromiumArguments() });
+const browser = await chromium.launch({ executablePath: await ensureChromium(), args: chromiumArguments() });
 if (only !== 'what-if') {
   await firstPage();
   await keystrokeToTotals();

@@ -38,7 +38,7 @@ process.env.VENALIS_DATA = folder;
 process.env.VENALIS_DEMO = join(root, 'demo');
 const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(0);
-const browser = await chromium.launch({ executablePath: ensureChromium(), args: chromiumArguments() });
+const browser = await chromium.launch({ executablePath: await ensureChromium(), args: chromiumArguments() });
 
 async function typePhrase(page) {
   await page.getByLabel('What the page says').fill('29 a month, 2.10 per subscriber up to 120, 1.45 up to 600, then 0.95, first hour of video free, then 3 each');

@@ -1,5 +1,5 @@
 // What has to be there before anything runs: locked packages, a build that is not stale, a browser for the tests.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -58,25 +58,47 @@ function build(stamp, inputs, command, args) {
   writeFileSync(stamp, wanted);
 }
 
-/** Path of a Chromium for the browser tests; installs Debian's where that is possible, else says what to do. */
-export function ensureChromium() {
+const CHROMIUMS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+const OFFICES = ['/usr/bin/soffice', '/usr/bin/libreoffice', '/Applications/LibreOffice.app/Contents/MacOS/soffice'];
+const firstOf = (paths) => paths.find((path) => existsSync(path)) ?? null;
+
+/** LibreOffice, for the test that recalculates workbooks: what LIBREOFFICE_PATH names or a usual place; null if it is not here. */
+export function libreOffice() {
+  return firstOf([process.env.LIBREOFFICE_PATH ?? '', ...OFFICES].filter(Boolean));
+}
+
+/**
+ * Installs what tests use from Debian's packages, as far as it is missing and this is Debian as root; goes on in the
+ * background until it is awaited. Fails in silence: what is missing then is said by whoever needs it.
+ */
+export async function installDebianPackages() {
+  const missing = [...(process.env.CHROMIUM_PATH || firstOf(CHROMIUMS) ? [] : ['chromium']), ...(libreOffice() ? [] : ['libreoffice-calc-nogui'])];
+  if (missing.length === 0 || !existsSync('/etc/debian_version') || process.getuid?.() !== 0) return;
+  console.log(`Installing from Debian: ${missing.join(', ')} …`);
+  const apt = (...args) =>
+    new Promise((resolve) => {
+      const child = spawn('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+      child.once('error', resolve);
+      child.once('exit', resolve);
+    });
+  await apt('update', '-qq');
+  // One after the other, so that the browser is there even if the office is not to be had.
+  for (const name of missing) await apt('install', '-y', '-qq', ...(name === 'chromium' ? [] : ['--no-install-recommends']), name);
+}
+
+/** Path of a Chromium for the browser tests; without one says what to do and ends. */
+export function chromiumForTests() {
   const named = process.env.CHROMIUM_PATH;
-  if (named) {
-    if (existsSync(named)) return named;
-    console.error(`CHROMIUM_PATH says ${named}, and there is nothing there.`);
-    process.exit(1);
-  }
-  const usual = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
-  const found = () => usual.find((path) => existsSync(path));
-  if (found()) return found();
-  if (existsSync('/etc/debian_version') && process.getuid?.() === 0) {
-    console.log('Installing Debian’s chromium …');
-    run('apt-get', ['update', '-qq']);
-    run('apt-get', ['install', '-y', '-qq', 'chromium'], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
-    if (found()) return found();
-  }
-  console.error('The browser tests need Chromium: install your system’s chromium package, or say where one is with CHROMIUM_PATH.');
+  const found = named ? firstOf([named]) : firstOf(CHROMIUMS);
+  if (found) return found;
+  console.error(named ? `CHROMIUM_PATH says ${named}, and there is nothing there.` : 'The browser tests need Chromium: install your system’s chromium package, or say where one is with CHROMIUM_PATH.');
   process.exit(1);
+}
+
+/** Installs Chromium where that is possible, and says where it is. */
+export async function ensureChromium() {
+  await installDebianPackages();
+  return chromiumForTests();
 }
 
 function hashOf(paths) {

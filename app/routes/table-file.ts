@@ -1,0 +1,18 @@
+import { csvText } from '#core/csv/csv-text';
+import { ledgerTable, lineUpTable } from '#core/csv/decision-tables';
+import { attachment } from '../server/attachment';
+import { openDecision } from '../server/live-bench.server';
+import { price } from '../workbench/workbench-context';
+import type { Route } from './+types/table-file';
+
+const TABLES = ['line-up', 'ledger'] as const;
+
+/** The line-up or the ledger as CSV. */
+export async function loader({ request, params }: Route.LoaderArgs): Promise<Response> {
+  const table = TABLES.find((name) => new URL(request.url).pathname.endsWith(`/${name}.csv`));
+  if (!table) throw new Response('There is no such table', { status: 404 });
+  const { bench } = await openDecision(params.decisionId);
+  const { priced, lineUp } = price(bench);
+  const rows = table === 'line-up' ? lineUpTable(lineUp, priced.pricing.file.currency) : ledgerTable(priced);
+  return attachment(csvText(rows), 'text/csv; charset=utf-8', `${bench.decision.name} ${table}`, 'csv');
+}
