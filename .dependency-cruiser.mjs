@@ -14,6 +14,7 @@ export default {
     ),
     rule('core-has-no-node', 'The core runs in a browser.', { path: '^core/', pathNot: tests }, { dependencyTypes: ['core'] }),
     rule('data-knows-core', 'Data imports the core only.', { path: '^data/', pathNot: tests }, { path: '^(app|workers|world|cli)/' }),
+    rule('world-is-outside', 'The made-up outside world knows nothing of ours.', { path: '^world/', pathNot: tests }, { path: '^(app|core|data|workers|cli)/' }),
     rule('workers-know-core', 'Workers and the command line import the core only.', { path: '^(workers|cli)/' }, { path: '^(app|data|world)/' }),
     rule(
       'data-on-the-server',

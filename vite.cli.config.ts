@@ -1,6 +1,6 @@
 import { defineConfig } from 'vite';
 
-/** Builds what runs in Node.js outside the application: the command line and the core's benchmark. */
+/** Builds what runs in Node.js outside the application: the command line, the core's benchmark and the made-up outside world. */
 export default defineConfig({
   publicDir: false,
   ssr: { noExternal: true, external: ['hyperformula', 'highs'] },
@@ -8,6 +8,6 @@ export default defineConfig({
     ssr: true,
     outDir: 'build/node',
     target: 'node20',
-    rollupOptions: { input: { price: 'cli/price.ts', 'core-bench': 'bench/core-bench.ts' } },
+    rollupOptions: { input: { price: 'cli/price.ts', 'core-bench': 'bench/core-bench.ts', world: 'world/server.ts' } },
   },
 });

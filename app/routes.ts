@@ -3,6 +3,7 @@ import { index, route, type RouteConfig } from '@react-router/dev/routes';
 export default [
   index('routes/home.ts'),
   route('decisions', 'routes/decisions.tsx'),
+  route('watch', 'routes/watch.tsx'),
   route('decisions/import', 'routes/import.ts'),
   route('decisions/:decisionId/export', 'routes/export.ts'),
   route('decisions/:decisionId/report/:form', 'routes/report-file.ts'),

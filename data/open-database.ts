@@ -4,11 +4,13 @@ import SQLite from 'better-sqlite3';
 import { CamelCasePlugin, Kysely, type Migration, Migrator, SqliteDialect } from 'kysely';
 import * as decisionsAndSheets from './migrations/001-decisions-and-sheets';
 import * as archivedAndDeleted from './migrations/002-archived-and-deleted';
+import * as priceWatch from './migrations/003-price-watch';
 import type { Database } from './schema';
 
 const MIGRATIONS: Record<string, Migration> = {
   '001-decisions-and-sheets': decisionsAndSheets,
   '002-archived-and-deleted': archivedAndDeleted,
+  '003-price-watch': priceWatch,
 };
 
 /**

@@ -1,3 +1,5 @@
+import type { Generated } from 'kysely';
+
 /** The tables of the database; times are ISO 8601 in UTC, documents JSON that was validated on the way in. */
 export interface Database {
   decisions: {
@@ -26,5 +28,22 @@ export interface Database {
   /** The price sheets that the current revision of each decision uses. */
   usedSheets: { decisionId: string; sheetId: string; revision: number };
   sheets: { id: string; revision: number; kind: string; label: string; changedAt: string };
+  /** What holds for all decisions, as JSON by name. */
+  settings: { key: string; value: string };
+  /** Where a price sheet is looked at again, how that went last, and what was found and is not decided yet (JSON). */
+  watchedSheets: { sheetId: string; address: string; triedAt: string | null; seenAt: string | null; problem: string | null; found: string };
+  /** Changes of prices and rates that were decided; `sheetId` is null for rates. */
+  priceChanges: {
+    id: Generated<number>;
+    sheetId: string | null;
+    label: string;
+    changeId: string;
+    plan: string;
+    what: string;
+    before: string;
+    after: string;
+    outcome: 'accepted' | 'left';
+    decidedAt: string;
+  };
   sheetRevisions: { sheetId: string; revision: number; document: string; savedAt: string };
 }

@@ -36,6 +36,20 @@ export async function listSheets(db: Kysely<Database>): Promise<ListedSheet[]> {
   }));
 }
 
+/** The decisions in use that use a price sheet, by id. */
+export async function decisionsUsing(db: Kysely<Database>, sheetId: string): Promise<string[]> {
+  const rows = await db
+    .selectFrom('usedSheets')
+    .innerJoin('decisions', 'decisions.id', 'usedSheets.decisionId')
+    .select('decisions.id')
+    .where('usedSheets.sheetId', '=', sheetId)
+    .where('decisions.deletedAt', 'is', null)
+    .where('decisions.archivedAt', 'is', null)
+    .orderBy('decisions.id')
+    .execute();
+  return rows.map(({ id }) => id);
+}
+
 /** One revision of a price sheet; undefined if there is none. */
 export async function loadSheet(db: Kysely<Database>, id: string, revision: number): Promise<PriceSheet | undefined> {
   const row = await db

@@ -9,6 +9,12 @@ ensureBuilt();
 process.env.NODE_ENV = 'production';
 process.env.VENALIS_DATA = isDemo ? join(root, '.demo') : (process.env.VENALIS_DATA ?? join(homedir(), '.venalis'));
 if (isDemo) process.env.VENALIS_DEMO = join(root, 'demo');
+// The demo has an outside world of its own to look at.
+if (isDemo) {
+  const { startWorld } = await import('./world.mjs');
+  const { address: world } = await startWorld(4180);
+  process.env.VENALIS_WORLD = world;
+}
 const { serve } = await import('./serve.mjs');
 const { address } = await serve(Number(process.env.PORT ?? 4173));
-console.log(`\n  Venalis${isDemo ? ', with the worked example of Larkfell Kites,' : ''} stands at ${address}\n  Data: ${process.env.VENALIS_DATA}\n  Ctrl+C ends it.\n`);
+console.log(`\n  Venalis${isDemo ? ', with the worked example of Larkfell Kites,' : ''} stands at ${address}${isDemo ? `\n  The made-up outside world, with its clock, stands at ${process.env.VENALIS_WORLD}/` : ''}\n  Data: ${process.env.VENALIS_DATA}\n  Ctrl+C ends it.\n`);

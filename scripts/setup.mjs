@@ -10,7 +10,7 @@ export const root = fileURLToPath(new URL('..', import.meta.url));
 const INSTALLED = join(root, 'node_modules/.installed-for-venalis');
 const BUILT = join(root, 'build/server/.built-from');
 const NODE_BUILT = join(root, 'build/node/.built-from');
-const NODE_INPUTS = ['core', 'cli', 'bench', 'vite.cli.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
+const NODE_INPUTS = ['core', 'cli', 'bench', 'world', 'vite.cli.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
 const BUILD_INPUTS = ['app', 'core', 'data', 'workers', 'public', 'scripts/component-styles.ts', 'vite.config.ts', 'react-router.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
 
 /** Runs a command in the project's folder; ends this process with its code if it fails. */

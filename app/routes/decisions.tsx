@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { Form, redirect } from 'react-router';
+import { Form, Link, redirect } from 'react-router';
 import * as z from 'zod';
 import { deletedName, duplicateDecision, listDecisions, setArchived, setDeleted } from '#data/decision-list';
 import { createDecision, loadWorkbench } from '#data/decisions';
@@ -121,6 +121,9 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
             Begin a decision
           </Button>
         </Form>
+        <p className="watch-link">
+          <Link to="/watch">Price watch</Link>: look at pricing pages and exchange rates again, and see what that does to each decision.
+        </p>
         <ImportFile />
         {archived.length > 0 && (
           <details className="archived">

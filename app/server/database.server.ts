@@ -5,6 +5,7 @@ import { removeDeleted } from '#data/decision-list';
 import { openDatabase } from '#data/open-database';
 import type { Database } from '#data/schema';
 import { loadDemo } from './demo.server';
+import { watchWorld } from './demo-world.server';
 
 let opened: Promise<Kysely<Database>> | undefined;
 
@@ -24,5 +25,7 @@ async function open(): Promise<Kysely<Database>> {
   await removeDeleted(db, new Date());
   const demo = process.env['VENALIS_DEMO'];
   if (demo) await loadDemo(db, demo);
+  const world = process.env['VENALIS_WORLD'];
+  if (world) await watchWorld(db, world);
   return db;
 }

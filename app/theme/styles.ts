@@ -19,3 +19,4 @@ import './qualities.css';
 import './proposals.css';
 import './fit.css';
 import './what-if.css';
+import './watch.css';

@@ -44,7 +44,7 @@ export function proposedChoice({ result }: PricedDecision): Choice | null {
  *
  * @returns null if something it names is not in the line-up, or no way through the horizon exists
  */
-export function chosenNow({ bench, priced, lineUp, basis }: Omit<Giving, 'version' | 'today'>, choice: Choice): Chosen | null {
+export function chosenNow({ bench, priced, lineUp, basis }: Pick<Giving, 'bench' | 'priced' | 'lineUp'> & { readonly basis: Pick<VerdictBasis, 'route'> }, choice: Choice): Chosen | null {
   const nameOf = (id: string) => lineUp.columns.find((column) => column.id === id)?.label;
   const labels = choice.candidates.map(nameOf);
   if (choice.kind !== 'route' && (labels.length === 0 || labels.includes(undefined))) return null;

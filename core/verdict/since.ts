@@ -1,7 +1,7 @@
 import { decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import type { Chosen } from './give';
-import type { GivenVerdict } from './verdict-schema';
+import type { Choice, GivenVerdict } from './verdict-schema';
 
 /**
  * How a verdict stands against what the same choice comes to now:
@@ -23,14 +23,17 @@ export interface Since {
   readonly isOtherMeasure: boolean;
 }
 
+/** What of a verdict is set against what its choice comes to now. */
+export type ThenChosen = Pick<GivenVerdict, 'currency' | 'months' | 'total' | 'runnerUp'>;
+
 /** Sets a verdict against what its choice comes to now, see `chosenNow`. */
-export function since(verdict: GivenVerdict, now: Chosen | null, measure: { readonly currency: string; readonly months: number }): Since {
+export function since(verdict: ThenChosen, now: Chosen | null, measure: { readonly currency: string; readonly months: number }): Since {
   const isOtherMeasure = measure.currency !== verdict.currency || measure.months !== verdict.months;
   const dearer = isOtherMeasure || verdict.total === null || now?.total == null ? null : moneyText(decimal(now.total).minus(verdict.total), verdict.currency);
   return { standing: standingOf(verdict, now), dearer, then: verdict.runnerUp, now: now?.runnerUp ?? null, isOtherMeasure };
 }
 
-function standingOf(verdict: GivenVerdict, now: Chosen | null): VerdictStanding {
+function standingOf(verdict: ThenChosen, now: Chosen | null): VerdictStanding {
   if (!now || now.total === null) return 'gone';
   if (!now.usable || now.atLeast) return 'unusable';
   const margin = now.runnerUp ? decimal(now.runnerUp.margin) : null;
@@ -40,7 +43,7 @@ function standingOf(verdict: GivenVerdict, now: Chosen | null): VerdictStanding 
 }
 
 /** The choice that a verdict was given for, to be worked out anew. */
-export function choiceOf(verdict: GivenVerdict, streams: ReadonlyArray<{ readonly id: string; readonly label: string }>) {
+export function choiceOf(verdict: Pick<GivenVerdict, 'kind' | 'parts' | 'reason'>, streams: ReadonlyArray<{ readonly id: string; readonly label: string }>): Choice {
   const second = verdict.parts[1]?.streams ?? [];
   return {
     kind: verdict.kind,

@@ -1,0 +1,180 @@
+import { Button, Checkbox, Input } from 'antd';
+import { useId, useState } from 'react';
+import { Link, useFetcher } from 'react-router';
+import type { FoundChange } from '#core/price-watch/found-change';
+import { useWriter } from '../locale/locale';
+import type { WatchedRow } from '../server/watch-view.server';
+import { agoWords, effectSentence } from './watch-words';
+
+interface Answer {
+  readonly problem: string | null;
+}
+
+/** Every price sheet with where it is looked at again, how that went, and what was found. */
+export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; now: string }) {
+  const looking = useFetcher<Answer>();
+  const isLooking = looking.state !== 'idle';
+  const watched = sheets.filter(({ address }) => address !== null);
+  const isLooked = watched.some(({ triedAt }) => triedAt !== null);
+  const found = sheets.filter((sheet) => sheet.found.length > 0);
+  const away = watched.filter(({ problem }) => problem !== null);
+  return (
+    <section aria-label="Price sheets">
+      <p className="says">
+        {sheets.length === 0 ? 'There is no price sheet yet.' : watched.length === 0 ? 'No price sheet has an address yet. Enter where a vendor states its prices, and look again whenever you like.' : found.length > 0 ? `Prices have changed on ${found.length} of ${watched.length} pages.` : isLooked ? 'Nothing has changed on the pages that were looked at.' : `${watched.length} ${watched.length === 1 ? 'page' : 'pages'} can be looked at again.`}
+        {away.length > 0 && ` ${away.length} ${away.length === 1 ? 'page' : 'pages'} could not be read; what was known stands, with its age.`}
+      </p>
+      <looking.Form method="post">
+        <input type="hidden" name="intent" value="look" />
+        <Button htmlType="submit" type="primary" disabled={watched.length === 0 || isLooking}>
+          {isLooking ? 'Looking …' : 'Look at all pages again'}
+        </Button>
+      </looking.Form>
+      {found.map((sheet) => (
+        <FoundOnSheet key={`${sheet.sheetId} ${sheet.found.map((change) => change.id).join(' ')}`} sheet={sheet} />
+      ))}
+      <div className="wide-scroll">
+        <table className="plain-table watched">
+          <thead>
+            <tr>
+              <th scope="col">Price sheet</th>
+              <th scope="col">Address of its pricing page</th>
+              <th scope="col">How it stands</th>
+            </tr>
+          </thead>
+          <tbody>
+            {[...watched, ...sheets.filter(({ address }) => address === null)].map((sheet) => (
+              <WatchedSheetRow key={sheet.sheetId} sheet={sheet} now={now} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+function WatchedSheetRow({ sheet, now }: { sheet: WatchedRow; now: string }) {
+  const { sheetId, label, seen, address, triedAt, seenAt, problem, found, decisions } = sheet;
+  const write = useWriter();
+  const keeping = useFetcher<Answer>();
+  const [typed, setTyped] = useState<string | null>(null);
+  const keep = () => {
+    if (typed === null || typed.trim() === (address ?? '')) return;
+    void keeping.submit({ intent: 'address', sheet: sheetId, address: typed.trim() }, { method: 'post' });
+  };
+  const refused = keeping.data?.problem ?? null;
+  return (
+    <tr>
+      <th scope="row">
+        {label}
+        <small className="block quiet">
+          {seen ? `figures seen ${write.day(seen)}` : 'figures not dated'} · {decisions === 0 ? 'not used' : `in ${decisions} ${decisions === 1 ? 'decision' : 'decisions'}`}
+        </small>
+      </th>
+      <td>
+        <Input variant="underlined" aria-label={`Address of ${label}`} placeholder="https://…" value={typed ?? address ?? ''} onChange={({ target }) => setTyped(target.value)} onBlur={keep} onPressEnter={keep} {...(refused ? { status: 'error' as const } : {})} />
+        {refused && <small className="field-problem" role="alert">{refused}</small>}
+      </td>
+      <td>
+        {address !== null && triedAt === null && 'not looked at yet'}
+        {problem !== null && (
+          <span className="problem">
+            {triedAt && `${agoWords(triedAt, now)}: `}
+            {problem}
+            {seenAt ? `; read last ${agoWords(seenAt, now)}` : ''}
+          </span>
+        )}
+        {problem === null && seenAt !== null && (found.length > 0 ? `${found.length} ${found.length === 1 ? 'change' : 'changes'}, ${agoWords(seenAt, now)}` : `as on the sheet, ${agoWords(seenAt, now)}`)}
+        {problem === null && seenAt !== null && found.length === 0 && seen !== seenAt.slice(0, 10) && <NoteSeen sheetId={sheetId} />}
+      </td>
+    </tr>
+  );
+}
+
+/** Nothing changed: the sheet's figures count as seen on that day. */
+function NoteSeen({ sheetId }: { sheetId: string }) {
+  const fetcher = useFetcher<Answer>();
+  return (
+    <fetcher.Form method="post">
+      <input type="hidden" name="intent" value="accept" />
+      <input type="hidden" name="sheet" value={sheetId} />
+      <Button type="link" size="small" htmlType="submit" disabled={fetcher.state !== 'idle'}>
+        note that on the sheet
+      </Button>
+    </fetcher.Form>
+  );
+}
+
+/** What was found on a sheet's page, figure by figure, and what it would do to the decisions. */
+function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
+  const { sheetId, label, found, effects } = sheet;
+  const write = useWriter();
+  const fetcher = useFetcher<Answer>();
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [notIn, setNotIn] = useState<ReadonlySet<string>>(new Set());
+  const heading = useId();
+  const chosen = found.filter(({ id }) => !left.has(id));
+  const decide = (intent: 'accept' | 'leave', changes: readonly FoundChange[]) => {
+    const form = new FormData();
+    form.set('intent', intent);
+    form.set('sheet', sheetId);
+    for (const { id } of changes) form.append('changes', id);
+    if (intent === 'accept') for (const { id } of effects) if (!notIn.has(id)) form.append('decisions', id);
+    void fetcher.submit(form, { method: 'post' });
+  };
+  const toggled = (set: ReadonlySet<string>, id: string) => (set.has(id) ? new Set([...set].filter((one) => one !== id)) : new Set([...set, id]));
+  return (
+    <section className="found" aria-labelledby={heading}>
+      <h2 id={heading}>{label}</h2>
+      <div className="wide-scroll">
+        <table className="plain-table">
+          <thead>
+            <tr>
+              <th scope="col">Take over</th>
+              <th scope="col">Figure</th>
+              <th scope="col">On the sheet</th>
+              <th scope="col">On the page</th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.map((change) => (
+              <tr key={change.id}>
+                <td>
+                  <Checkbox aria-label={`Take over: ${change.plan}, ${change.what}`} checked={!left.has(change.id)} onChange={() => setLeft((before) => toggled(before, change.id))} />
+                </td>
+                <th scope="row">
+                  {change.plan}, {change.what}
+                </th>
+                <td>{change.before}</td>
+                <td>
+                  <b>{change.after}</b>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {effects.length > 0 && (
+        <ul className="plain-list effects" aria-label="What it does to decisions">
+          {effects.map(({ id, name, effect }) => (
+            <li key={id}>
+              <Checkbox checked={!notIn.has(id)} onChange={() => setNotIn((before) => toggled(before, id))}>
+                use in <Link to={`/decisions/${id}/verdict`}>{name || 'a decision without a question'}</Link>
+              </Checkbox>
+              <p className={effect && effect.since.standing !== 'holds' ? 'problem' : ''}>{effectSentence(effect, write)}</p>
+            </li>
+          ))}
+        </ul>
+      )}
+      <p>
+        <Button type="primary" disabled={chosen.length === 0 || fetcher.state !== 'idle'} onClick={() => decide('accept', chosen)}>
+          Take over {chosen.length === found.length ? '' : `${chosen.length} of ${found.length}`}
+        </Button>{' '}
+        <Button disabled={chosen.length === 0 || fetcher.state !== 'idle'} onClick={() => decide('leave', chosen)}>
+          Leave as it is on the sheet
+        </Button>{' '}
+        <small>{effects.length > 0 && 'The effect is that of all that was found.'}</small>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,60 @@
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import { useFetcher } from 'react-router';
+import { useWriter } from '../locale/locale';
+import type { WatchView } from '../server/watch-view.server';
+
+/** What was decided about changes, and which private hosts may be looked at. */
+export function WatchHistory({ history, privateHosts }: Pick<WatchView, 'history' | 'privateHosts'>) {
+  const write = useWriter();
+  const fetcher = useFetcher<{ readonly problem: string | null }>();
+  const [hosts, setHosts] = useState<string | null>(null);
+  return (
+    <>
+      <section aria-label="History">
+        <h2>What was decided</h2>
+        {history.length === 0 && <p className="quiet">Nothing yet. Changes that you take over or leave are kept here.</p>}
+        {history.length > 0 && (
+          <div className="wide-scroll">
+            <table className="plain-table">
+              <thead>
+                <tr>
+                  <th scope="col">Day</th>
+                  <th scope="col">Of</th>
+                  <th scope="col">Figure</th>
+                  <th scope="col">Before</th>
+                  <th scope="col">After</th>
+                  <th scope="col">Outcome</th>
+                </tr>
+              </thead>
+              <tbody>
+                {history.map(({ label, plan, what, before, after, outcome, decidedAt }) => (
+                  <tr key={`${decidedAt} ${plan} ${what} ${after}`}>
+                    <td>{write.day(decidedAt.slice(0, 10))}</td>
+                    <td>{label}</td>
+                    <th scope="row">
+                      {plan}, {what}
+                    </th>
+                    <td>{before}</td>
+                    <td>{after}</td>
+                    <td>{outcome === 'accepted' ? 'taken over' : 'left'}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
+      </section>
+      <section aria-label="Private hosts">
+        <h2>Private hosts</h2>
+        <p className="quiet limit-width">Pages on this computer or in a private network are not fetched, wherever an address leads, unless their host and port stand here.</p>
+        <fetcher.Form method="post" className="keep-scenario">
+          <input type="hidden" name="intent" value="private-hosts" />
+          <Input name="hosts" variant="underlined" aria-label="Hosts with their ports" placeholder="127.0.0.1:4180" value={hosts ?? privateHosts.join(', ')} onChange={({ target }) => setHosts(target.value)} />
+          <Button htmlType="submit">Keep</Button>
+          {fetcher.data?.problem && <p className="problem" role="alert">{fetcher.data.problem}</p>}
+        </fetcher.Form>
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+import type { Kysely } from 'kysely';
+import { sheetLabel } from '#core/decision/sheet-label';
+import type { Workbench } from '#core/decision/workbench';
+import { type DailyRates, rateFor } from '#core/exchange-rates/daily-rates';
+import { withFoundChanges } from '#core/price-watch/apply-changes';
+import { effectOnDecision, type EffectOnDecision } from '#core/price-watch/effect';
+import type { FoundChange } from '#core/price-watch/found-change';
+import { listDecisions } from '#data/decision-list';
+import { loadWorkbench } from '#data/decisions';
+import { decidedChanges, type DecidedChange, watchedSheets } from '#data/price-watch';
+import type { Database } from '#data/schema';
+import { readSetting } from '#data/settings';
+import { decisionsUsing, listSheets } from '#data/sheets';
+import { liveBench } from './live-bench.server';
+
+/** What a change would do to one decision. */
+export interface DecisionEffect {
+  readonly id: string;
+  readonly name: string;
+  readonly currency: string;
+  readonly effect: EffectOnDecision | null;
+}
+
+/** A price sheet on the price watch. */
+export interface WatchedRow {
+  readonly sheetId: string;
+  readonly label: string;
+  /** The day on which the figures on the sheet were seen. */
+  readonly seen: string | null;
+  readonly address: string | null;
+  readonly triedAt: string | null;
+  readonly seenAt: string | null;
+  readonly problem: string | null;
+  readonly found: readonly FoundChange[];
+  /** What all that was found would do to the decisions that use the sheet. */
+  readonly effects: readonly DecisionEffect[];
+  /** How many decisions use it. */
+  readonly decisions: number;
+}
+
+/** A decision's rate beside that of the day. */
+export interface RateRow {
+  readonly id: string;
+  readonly name: string;
+  readonly base: string;
+  readonly currency: string;
+  readonly rate: string;
+  readonly ofDay: string | null;
+  readonly effect: EffectOnDecision | null;
+}
+
+export interface WatchView {
+  readonly sheets: readonly WatchedRow[];
+  readonly rates: { readonly address: string | null; readonly triedAt: string | null; readonly seenAt: string | null; readonly problem: string | null; readonly day: string | null; readonly rows: readonly RateRow[] };
+  readonly privateHosts: readonly string[];
+  readonly history: readonly DecidedChange[];
+}
+
+const MOST_HISTORY = 100;
+
+/** Everything that the price watch shows. */
+export async function watchView(db: Kysely<Database>): Promise<WatchView> {
+  const watched = new Map((await watchedSheets(db)).map((one) => [one.sheetId, one]));
+  const benches = new Map<string, Workbench>();
+  const benchOf = async (id: string) => {
+    const saved = benches.has(id) ? undefined : await loadWorkbench(db, id);
+    if (saved) benches.set(id, liveBench(saved.bench));
+    return benches.get(id);
+  };
+  const sheets: WatchedRow[] = [];
+  for (const { id, sheet } of await listSheets(db)) {
+    const own = watched.get(id);
+    const users = await decisionsUsing(db, id);
+    const effects: DecisionEffect[] = [];
+    if (own && own.found.length > 0) {
+      const after = withFoundChanges(sheet, own.found, { address: own.address, on: (own.seenAt ?? '').slice(0, 10) });
+      for (const user of users) {
+        const bench = await benchOf(user);
+        if (bench) effects.push(effectOn(user, bench, { ...bench, sheets: bench.sheets.map((used) => (used.id === id ? { ...used, sheet: after } : used)) }));
+      }
+    }
+    sheets.push({ sheetId: id, label: sheetLabel(sheet), seen: sheet.seen ?? null, address: own?.address ?? null, triedAt: own?.triedAt ?? null, seenAt: own?.seenAt ?? null, problem: own?.problem ?? null, found: own?.found ?? [], effects, decisions: users.length });
+  }
+  const looked = await readSetting(db, 'ratesLooked');
+  return {
+    sheets,
+    rates: { address: (await readSetting(db, 'ratesAddress')) ?? null, triedAt: looked?.triedAt ?? null, seenAt: looked?.seenAt ?? null, problem: looked?.problem ?? null, day: looked?.rates?.day ?? null, rows: await rateRows(db, looked?.rates ?? null, benchOf) },
+    privateHosts: (await readSetting(db, 'privateHosts')) ?? [],
+    history: await decidedChanges(db, MOST_HISTORY),
+  };
+}
+
+function effectOn(id: string, before: Workbench, after: Workbench): DecisionEffect {
+  return { id, name: before.decision.name, currency: before.decision.currency, effect: effectOnDecision(before, after) };
+}
+
+async function rateRows(db: Kysely<Database>, rates: DailyRates | null, benchOf: (id: string) => Promise<Workbench | undefined>): Promise<RateRow[]> {
+  const rows: RateRow[] = [];
+  for (const { id, archivedAt } of await listDecisions(db)) {
+    const bench = archivedAt === null ? await benchOf(id) : undefined;
+    if (!bench) continue;
+    const { name, currency: base, rates: own = {} } = bench.decision;
+    for (const [currency, rate] of Object.entries(own)) {
+      const ofDay = rates && rateFor(rates, base, currency);
+      const isOther = ofDay !== null && Number(ofDay) !== Number(rate);
+      rows.push({ id, name, base, currency, rate, ofDay, effect: isOther ? effectOnDecision(bench, { ...bench, decision: { ...bench.decision, rates: { ...own, [currency]: ofDay } } }) : null });
+    }
+  }
+  return rows;
+}

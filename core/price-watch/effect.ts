@@ -1,0 +1,63 @@
+import { decimal } from '../amount/decimal';
+import { moneyText } from '../amount/currencies';
+import { priceDecision } from '../comparison/decision-result';
+import { lineUp } from '../comparison/line-up';
+import { assembleDecisionFile } from '../decision/assemble';
+import { benchInVersion, type Workbench } from '../decision/workbench';
+import { type Chosen, chosenNow, proposedChoice } from '../verdict/give';
+import { choiceOf, type Since, since } from '../verdict/since';
+import type { Choice, VerdictPart } from '../verdict/verdict-schema';
+import { routePlanner, USUAL_MOVING } from '../what-if/route-plan';
+
+/** What a change of prices or rates does to a decision. */
+export interface EffectOnDecision {
+  /** What was chosen, or without a verdict is cheapest, by name. */
+  readonly parts: readonly VerdictPart[];
+  readonly isVerdict: boolean;
+  /** The choice before and after the change. */
+  readonly since: Since;
+}
+
+/**
+ * What a change does to a decision's newest verdict, or without one to its cheapest candidate: how much dearer the
+ * choice becomes, and its lead before and after.
+ *
+ * @returns null where nothing is chosen and nobody can be
+ */
+export function effectOnDecision(before: Workbench, after: Workbench): EffectOnDecision | null {
+  const verdict = before.decision.verdicts?.at(-1);
+  const version = verdict?.version ?? 'expected';
+  const then = comesTo(benchInVersion(before, version));
+  const choice: Choice | null = verdict ? choiceOf(verdict, before.decision.forecast.streams) : proposedChoice(then.priced);
+  if (!choice) return null;
+  const now = comesTo(benchInVersion(after, version));
+  const [chosenThen, chosenAfter] = [chosen(then, choice), chosen(now, choice)];
+  const parts = verdict?.parts ?? chosenThen?.parts ?? [];
+  const asOfNow = { kind: choice.kind, parts: [...parts], currency: then.priced.pricing.file.currency, months: then.priced.pricing.file.months, total: chosenThen?.total ?? null, runnerUp: chosenThen?.runnerUp ?? null };
+  return { parts, isVerdict: verdict !== undefined, since: since(asOfNow, chosenAfter, now.priced.pricing.file) };
+}
+
+function comesTo(bench: Workbench) {
+  const priced = priceDecision(assembleDecisionFile(bench).file);
+  return { bench, priced, lineUp: lineUp(priced) };
+}
+
+function chosen(of: ReturnType<typeof comesTo>, choice: Choice): Chosen | null {
+  const { file } = of.priced.pricing;
+  const route = choice.kind === 'route' && file.candidates.length > 0 ? routePlanner(file).plan(of.bench.decision.whatIf?.moving ?? USUAL_MOVING) : null;
+  return chosenNow({ ...of, basis: { route } }, choice);
+}
+
+/** By how much every candidate's total changes, those that change at all, the most first; base currency. */
+export function changedTotals(before: Workbench, after: Workbench): Array<{ readonly label: string; readonly difference: string }> {
+  const [then, now] = [before, after].map((bench) => comesTo(bench));
+  if (!then || !now) return [];
+  const { currency } = now.priced.pricing.file;
+  return now.lineUp.columns
+    .flatMap(({ id, label, result }) => {
+      const former = then.priced.result.candidates.find((one) => one.id === id);
+      const difference = former ? decimal(result.total).minus(former.total) : null;
+      return difference && !difference.isZero() ? [{ label, difference: moneyText(difference, currency) }] : [];
+    })
+    .sort((a, b) => decimal(b.difference).abs().cmp(decimal(a.difference).abs()));
+}
