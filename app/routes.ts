@@ -13,6 +13,7 @@ export default [
   route('decisions/:decisionId/dates.ics', 'routes/calendar.ts'),
   route('decisions/:decisionId/sheets/:sheetId/export', 'routes/export-sheet.ts'),
   route('read-source', 'routes/read-source.ts'),
+  route('read-actuals', 'routes/read-actuals.ts'),
   route('decisions/:decisionId/save', 'routes/save.ts'),
   route('decisions/:decisionId/step', 'routes/step.ts'),
   route('decisions/:decisionId', 'routes/workbench.tsx', [
@@ -46,6 +47,7 @@ export default [
       index('routes/verdict-home.tsx'),
       route('dates', 'routes/dates.tsx'),
       route('report', 'routes/report.tsx'),
+      route('afterwards', 'routes/afterwards.tsx'),
     ]),
   ]),
   route('*', 'routes/not-found.tsx'),

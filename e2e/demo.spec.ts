@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './venalis';
 
-const PLACES = ['frame', 'sales', 'needs', 'needs/answers', 'qualities', 'qualities/diary', 'qualities/speed', 'candidates', 'line-up', 'fit', 'what-if', 'what-if/map', 'what-if/route', 'what-if/turns-it', 'what-if/paying-ahead', 'what-if/offers', 'what-if/investment', 'what-if/scenarios', 'verdict', 'sheets'];
+const PLACES = ['frame', 'sales', 'needs', 'needs/answers', 'qualities', 'qualities/diary', 'qualities/speed', 'candidates', 'line-up', 'fit', 'what-if', 'what-if/map', 'what-if/route', 'what-if/turns-it', 'what-if/paying-ahead', 'what-if/offers', 'what-if/investment', 'what-if/scenarios', 'verdict', 'verdict/dates', 'verdict/report', 'verdict/afterwards', 'sheets'];
 
 test('the demo opens in the worked example, and a figure says how it came about', async ({ page, demo }) => {
   const errors: string[] = [];

@@ -47,13 +47,19 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
   await expect(page.locator('.answer')).toContainText('Brindle Small, by the year costs least');
 
   await page.getByRole('link', { name: /Verdict/ }).click();
-  await page.getByRole('checkbox', { name: /Brindle Small, by the year/ }).check();
-  await page.getByLabel(/^Why Brindle Small/).fill('We start small.');
+  await expect(page.locator('[data-verdict]')).toContainText('Brindle Small, by the year costs');
+  // With one guess of sales and no dates on the sheet it is a modest verdict that says what to find out.
+  await expect(page.getByText('A modest verdict')).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'What it rests on' })).toContainText('Sales are one guess');
+  await page.getByLabel(/^Why\?/).fill('We start small.');
+  await page.getByRole('button', { name: 'Give this verdict' }).click();
+  await expect(page.getByRole('article')).toContainText('We start small.');
   await expect(page.getByText(/^saved \d/)).toBeVisible();
 
   await empty.restart();
   await page.goto(empty.address);
-  await page.getByRole('link', { name: /Verdict/ }).click();
-  await expect(page.getByLabel(/^Why Brindle Small/)).toHaveValue('We start small.');
+  await page.getByRole('link', { name: /Verdict/ }).first().click();
+  await expect(page.getByRole('article')).toContainText('We start small.');
+  await expect(page.getByText('the verdict still holds')).toBeVisible();
   await expect(page.locator('.standing-sales b')).toHaveText('300');
 });

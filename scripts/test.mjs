@@ -1,4 +1,5 @@
 // npm test: everything that has to hold, from installing to the browser tests.
+import { Buffer } from 'node:buffer';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

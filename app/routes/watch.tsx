@@ -70,7 +70,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 /** Fields of a form; those that may come several times are lists. */
 function asObject(form: FormData): Record<string, unknown> {
-  const lists = { changes: form.getAll('changes'), decisions: form.getAll('decisions'), hosts: String(form.get('hosts') ?? '').split(/[\s,]+/).filter(Boolean) };
+  const lists = { changes: form.getAll('changes'), decisions: form.getAll('decisions'), hosts: form.getAll('hosts').flatMap((text) => (typeof text === 'string' ? text.split(/[\s,]+/).filter(Boolean) : [])) };
   return { ...Object.fromEntries(form), ...lists };
 }
 

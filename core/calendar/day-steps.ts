@@ -1,28 +1,40 @@
-const day = (text: string) => new Date(`${text}T00:00:00Z`);
-const written = (date: Date) => date.toISOString().slice(0, 10);
+import { daysBetween } from './day';
+import { addMonths } from './month';
+
+const written = (number: number) => String(number).padStart(2, '0');
+
+/** How many days a month has. */
+function lengthOf(month: string): number {
+  return daysBetween(`${month}-01`, `${addMonths(month, 1)}-01`);
+}
 
 /**
  * A calendar day so many days later, or earlier.
  *
+ * @param from - `YYYY-MM-DD`
  * @example addDays('2027-02-27', 2) // '2027-03-01'
  */
 export function addDays(from: string, count: number): string {
-  const date = day(from);
-  date.setUTCDate(date.getUTCDate() + count);
-  return written(date);
+  let month = from.slice(0, 7);
+  let day = Number(from.slice(8, 10)) + count;
+  while (day < 1) {
+    month = addMonths(month, -1);
+    day += lengthOf(month);
+  }
+  for (let length = lengthOf(month); day > length; length = lengthOf(month)) {
+    day -= length;
+    month = addMonths(month, 1);
+  }
+  return `${month}-${written(day)}`;
 }
 
 /**
  * The same day so many months later; the month's last day where it has no such day.
  *
+ * @param from - `YYYY-MM-DD`
  * @example addMonthsToDay('2027-01-31', 1) // '2027-02-28'
  */
 export function addMonthsToDay(from: string, count: number): string {
-  const date = day(from);
-  const wanted = date.getUTCDate();
-  date.setUTCDate(1);
-  date.setUTCMonth(date.getUTCMonth() + count);
-  const last = new Date(Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + 1, 0)).getUTCDate();
-  date.setUTCDate(Math.min(wanted, last));
-  return written(date);
+  const month = addMonths(from.slice(0, 7), count);
+  return `${month}-${written(Math.min(Number(from.slice(8, 10)), lengthOf(month)))}`;
 }

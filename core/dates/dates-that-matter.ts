@@ -44,6 +44,8 @@ export interface Used {
   /** Month index, and for how many months. */
   readonly from: number;
   readonly months: number;
+  /** Of two together: ids of the streams that go through it. */
+  readonly streams?: readonly string[];
 }
 
 /** Looked at again half a year after a verdict. */
@@ -54,10 +56,15 @@ const LEAST_MONTHS_TOLD = 3;
 
 /** What a verdict or, without one, the cheapest candidate makes use of. */
 export function usedIn(verdict: GivenVerdict | undefined, priced: PricedDecision): Used[] {
-  const { start, months, candidates } = priced.pricing.file;
+  const { start, months, candidates, forecast } = priced.pricing.file;
   const isThere = (id: string) => candidates.some((candidate) => candidate.id === id);
   if (!verdict) return priced.result.cheapest === null ? [] : [{ candidate: priced.result.cheapest, from: 0, months }];
-  return verdict.parts.filter(({ candidate }) => isThere(candidate)).map(({ candidate, segment }) => ({ candidate, from: segment ? Math.max(0, monthsBetween(start, segment.from)) : 0, months: segment?.months ?? months }));
+  return verdict.parts.filter(({ candidate }) => isThere(candidate)).map(({ candidate, segment, streams }) => ({
+    candidate,
+    from: segment ? Math.max(0, monthsBetween(start, segment.from)) : 0,
+    months: segment?.months ?? months,
+    ...(streams ? { streams: forecast.streams.filter(({ id, label }) => streams.includes(label || id)).map(({ id }) => id) } : {}),
+  }));
 }
 
 /**

@@ -40,7 +40,7 @@ export interface Assembled {
  * everything else keeps its figures. Without such gaps the file holds everything.
  */
 export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled {
-  const { choice: _choice, verdicts: _verdicts, dates: _dates, versions: _versions, qualities: _qualities, tasks: _tasks, vendors: _vendors, followed: _followed, whatIf: _whatIf, lineUp: _lineUp, owned = [], candidates, needs: kept, ...frame } = decision;
+  const { choice: _choice, verdicts: _verdicts, dates: _dates, actuals: _actuals, versions: _versions, qualities: _qualities, tasks: _tasks, vendors: _vendors, followed: _followed, whatIf: _whatIf, lineUp: _lineUp, owned = [], candidates, needs: kept, ...frame } = decision;
   const needs = kept ?? [];
   const demanded = demandedQuantities(needs, decision.start, decision.months, limitedQuantities(sheets), decision.forecast.drivers ?? {});
   const obstacles = new Map<string, Obstacle>();

@@ -8,6 +8,7 @@ import { decisionNeedSchema } from '../needs/need-schema';
 import { qualitiesFields } from '../qualities/quality-schema';
 import { whatIfSchema } from '../what-if/what-if-schema';
 import { choiceSchema, givenVerdictSchema } from '../verdict/verdict-schema';
+import { actualsSchema } from '../afterwards/actuals-schema';
 import { datesSchema } from '../dates/dates-schema';
 import { followedSchema } from './followed-schema';
 import { ownedSchema } from './owned-schema';
@@ -39,6 +40,8 @@ export const decisionSchema = z.strictObject({
   whatIf: whatIfSchema.optional(),
   /** How the candidates stand side by side. */
   lineUp: lineUpViewSchema.optional(),
+  /** What months really brought and cost. */
+  actuals: actualsSchema.optional(),
   /** Dates that matter, as far as the person states them. */
   dates: datesSchema.optional(),
   /** What is about to be chosen, and why. */

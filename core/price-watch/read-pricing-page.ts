@@ -127,5 +127,5 @@ function statedFee(charge: Charge, text: string): Charge | null {
   const stated = reading.statements.find((one): one is Extract<Statement, { kind: 'charge' }> => one.kind === 'charge')?.charge;
   if (!stated || (stated.how !== 'per-order' && stated.how !== 'per-unit')) return null;
   const { percent: _percent, each: _each, ...rest } = charge;
-  return { ...rest, ...(stated.percent === undefined ? {} : { percent: stated.percent }), ...(stated.each === undefined ? {} : { each: stated.each }) } as Charge;
+  return { ...rest, ...(stated.percent === undefined ? {} : { percent: stated.percent }), ...(stated.each === undefined ? {} : { each: stated.each }) };
 }

@@ -6,7 +6,7 @@ import { chargeAmounts, isChargeNotKnown } from './charge-amount';
 import { chargeBasis } from './charge-quantity';
 import type { LedgerLine } from './ledger-line';
 import { paymentLines } from './payment-lines';
-import { findTerm, isTermNotKnown, paymentSchedule, type ScheduledPayment } from './payment-schedule';
+import { findTerm, FROM_THE_START, isTermNotKnown, type Joining, paymentSchedule, type ScheduledPayment } from './payment-schedule';
 import { liftScale, type Pricing } from './pricing';
 import { processingOf } from './processing';
 
@@ -26,9 +26,10 @@ export interface Ledger {
  * @param pricing - the prepared decision file
  * @param candidate - one of its candidates, or a proposed one
  * @param scale - multiplies expected orders and subscribers, default 1 (decision file §2)
+ * @param joining - when and how it is joined, as far as payments go; charges stand in every month
  */
-export function ledgerOf(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE): Ledger {
-  const payments = paymentSchedule(pricing, candidate);
+export function ledgerOf(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE, joining: Joining = FROM_THE_START): Ledger {
+  const payments = paymentSchedule(pricing, candidate, joining);
   const charges = candidateCharges(pricing, candidate);
   const lines = [
     ...paymentLines(pricing, payments),

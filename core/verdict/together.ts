@@ -34,8 +34,8 @@ export function priceTogether(file: DecisionFile, first: string, second: string,
   if (!one || !other || one === other) return null;
   const shared = sharedExtras(one, other);
   const lean = { ...other, extras: (other.extras ?? []).filter((extra) => !shared.includes(extra)) };
-  const ofFirst = preparePricing({ ...file, forecast: { ...file.forecast, streams: file.forecast.streams.map((stream) => (streams.includes(stream.id) ? silent(stream) : stream)) } });
-  const ofSecond = preparePricing({ ...file, forecast: { ...file.forecast, streams: file.forecast.streams.map((stream) => (streams.includes(stream.id) ? stream : silent(stream))) } });
+  const others = file.forecast.streams.map(({ id }) => id).filter((id) => !streams.includes(id));
+  const [ofFirst, ofSecond] = [preparePricing(withOnlyStreams(file, others)), preparePricing(withOnlyStreams(file, streams))];
   const results = [priceCandidate(ofFirst, one).result, priceCandidate(ofSecond, lean).result] as const;
   const unmetByFirst = unmet(ofFirst, one);
   const unmetByBoth = unmet(ofSecond, other).filter((feature) => unmetByFirst.includes(feature));
@@ -53,6 +53,11 @@ export function priceTogether(file: DecisionFile, first: string, second: string,
 function unmet(pricing: ReturnType<typeof preparePricing>, candidate: Candidate): string[] {
   const { missing, unclear } = unmetMusts(pricing, candidate);
   return [...missing, ...unclear];
+}
+
+/** A decision file in which only some streams sell anything. */
+export function withOnlyStreams(file: DecisionFile, streams: readonly string[]): DecisionFile {
+  return { ...file, forecast: { ...file.forecast, streams: file.forecast.streams.map((stream) => (streams.includes(stream.id) ? stream : silent(stream))) } };
 }
 
 /** A stream through which nothing is sold; what refers to it stays valid. */

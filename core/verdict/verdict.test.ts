@@ -66,7 +66,8 @@ describe('a verdict', () => {
   });
 
   it('may be against the cheapest: the margin is then less than nothing', () => {
-    expect(given(benchOf(grown), { ...BIRCH, candidates: ['A'] }).runnerUp).toMatchObject({ candidate: 'B', margin: expect.stringMatching(/^-/) });
+    expect(given(benchOf(grown), { ...BIRCH, candidates: ['A'] }).runnerUp).toMatchObject({ candidate: 'B' });
+    expect(Number(given(benchOf(grown), { ...BIRCH, candidates: ['A'] }).runnerUp?.margin)).toBeLessThan(0);
   });
 
   it('is no verdict where what was chosen is not there', () => {

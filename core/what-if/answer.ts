@@ -1,3 +1,7 @@
+import type { Actuals } from '../afterwards/actuals-schema';
+import { type AgainstForecast, againstForecast } from '../afterwards/against-forecast';
+import { type MoveAdvice, moveNow } from '../afterwards/move-now';
+import type { Used } from '../dates/dates-that-matter';
 import type { DecisionFile } from '../decision-file/schema';
 import { type PairBreakEven, pairBreakEvens } from './break-evens';
 import { type InvestmentJudged, judgeInvestment } from './investment';
@@ -21,6 +25,7 @@ export interface WhatIfAnswers {
   offers: { asked: { readonly off: readonly string[] }; answer: OffersLookedAt };
   investment: { asked: { readonly investment: Investment }; answer: InvestmentJudged | null };
   verdict: { asked: { readonly verdict: VerdictAsked }; answer: VerdictBasis };
+  afterwards: { asked: { readonly used: readonly Used[]; readonly actuals: Actuals; readonly moving: MovingCosts }; answer: { readonly against: AgainstForecast; readonly advice: MoveAdvice | null } };
   scenarios: { asked: { readonly scenarios: readonly Scenario[] }; answer: readonly ScenarioOutcome[] };
 }
 
@@ -66,6 +71,10 @@ export function whatIfAnswerer(file: DecisionFile): WhatIfAnswerer {
           return whole(() => judgeInvestment(file, question.investment));
         case 'verdict':
           return whole(() => verdictBasis(file, question.verdict));
+        case 'afterwards': {
+          const { used, actuals, moving } = question;
+          return whole(() => ({ against: againstForecast(file, used, actuals), advice: moveNow(file, used, actuals, moving) }));
+        }
         case 'scenarios':
           return whole(() => question.scenarios.map((scenario) => scenarioOutcome(file, scenario)));
       }

@@ -1,0 +1,86 @@
+import { Fragment } from 'react';
+import type { ActualMonth, Actuals } from '#core/afterwards/actuals-schema';
+import type { MonthAgainst } from '#core/afterwards/against-forecast';
+import { NumberField } from '../components/number-field';
+import { useWriter } from '../locale/locale';
+import { useEdits } from '../workbench/use-edits';
+import { reasonsWords } from './afterwards-words';
+
+interface ActualsTableProps {
+  readonly months: readonly string[];
+  readonly actuals: Actuals;
+  readonly against: readonly MonthAgainst[];
+  readonly currency: string;
+}
+
+const FIGURES = [
+  { what: 'orders', name: 'Orders', least: 0 },
+  { what: 'sales', name: 'Sales', least: 0 },
+  { what: 'fees', name: 'Fees by sales', least: undefined },
+  { what: 'fixed', name: 'Plans, other', least: undefined },
+  { what: 'surprises', name: 'Surprises', least: undefined },
+] as const;
+
+/** Months as they really went, to be typed, beside what was expected, with the difference explained. */
+export function ActualsTable({ months, actuals, against, currency }: ActualsTableProps) {
+  const write = useWriter();
+  const edits = useEdits();
+  const set = (month: string, what: keyof ActualMonth, value: string | null | undefined) =>
+    edits.decision(`actuals.${month}.${what}`, `${what} of ${write.month(month)}`, (one) => {
+      const { [what]: _former, ...rest } = one.actuals?.[month] ?? {};
+      const { [month]: _month, ...others } = one.actuals ?? {};
+      const changed = value == null ? rest : { ...rest, [what]: value };
+      return { ...one, actuals: Object.keys(changed).length === 0 ? others : { ...others, [month]: changed } };
+    });
+  return (
+    <div className="wide-scroll">
+      <table className="plain-table actuals">
+        <thead>
+          <tr>
+            <th scope="col">Month</th>
+            {FIGURES.map(({ what, name }) => (
+              <th scope="col" key={what} className="figure-cell">
+                {name}
+              </th>
+            ))}
+            <th scope="col" className="figure-cell">Against forecast</th>
+          </tr>
+        </thead>
+        <tbody>
+          {months.map((month) => {
+            const found = against.find((one) => one.month === month);
+            return (
+              <Fragment key={month}>
+              <tr>
+                <th scope="row">{write.month(month)}</th>
+                {FIGURES.map(({ what, name, least }) => (
+                  <td key={what} className="figure-cell">
+                    <NumberField
+                      fieldKey={`actuals.${month}.${what}`}
+                      label={`${name}, ${write.month(month)}`}
+                      labelHidden
+                      optional
+                      value={actuals[month]?.[what]}
+                      range={{ wanted: what === 'orders' ? 'a number of orders' : `an amount in ${currency}`, ...(least === undefined ? {} : { least }) }}
+                      onChange={(value) => set(month, what, value)}
+                    />
+                  </td>
+                ))}
+                <td className="figure-cell">{found?.difference != null && <b>{write.difference(found.difference)}</b>}</td>
+              </tr>
+              {found && (
+                <tr className="explained">
+                  <td colSpan={FIGURES.length + 2}>
+                    expected {write.number(found.expected.orders, 0)} orders, sales of {write.whole(found.expected.sales)}, cost {write.whole(found.expected.cost)}
+                    {reasonsWords(found.why, write).map((reason) => `; ${reason}`).join('')}
+                  </td>
+                </tr>
+              )}
+              </Fragment>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

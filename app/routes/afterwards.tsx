@@ -1,0 +1,126 @@
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { useFetcher } from 'react-router';
+import { addMonths, monthsBetween, monthsFrom } from '#core/calendar/month';
+import type { ActualsReading } from '#core/afterwards/read-actuals';
+import type { Actuals } from '#core/afterwards/actuals-schema';
+import { usedIn } from '#core/dates/dates-that-matter';
+import { USUAL_MOVING } from '#core/what-if/route-plan';
+import { ActualsChart } from '../afterwards/actuals-chart';
+import { ActualsTable } from '../afterwards/actuals-table';
+import { adviceSentence, soFarSentence } from '../afterwards/afterwards-words';
+import { useWriter } from '../locale/locale';
+import { partsWords } from '../verdict/verdict-words';
+import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { useWhatIf } from '../what-if/use-what-if';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+import type { Route } from './+types/afterwards';
+
+export function loader() {
+  return { today: new Date().toISOString().slice(0, 10) };
+}
+
+const NONE: Actuals = {};
+/** Months that stand open for typing beside those that are known. */
+const OPEN_MONTHS = 3;
+
+/** How it turned out: real sales and bills against the forecast, and whether to move. */
+export default function Afterwards({ loaderData }: Route.ComponentProps) {
+  return (
+    <NothingToAsk needs="one">
+      <HowItTurnedOut today={loaderData.today} />
+    </NothingToAsk>
+  );
+}
+
+function HowItTurnedOut({ today }: { today: string }) {
+  const { state } = useWorkbench();
+  const { file, priced, nameOf } = useAskedDecision();
+  const write = useWriter();
+  const { actuals = NONE, verdicts, whatIf } = state.bench.decision;
+  const verdict = verdicts?.at(-1);
+  const used = useMemo(() => usedIn(verdict, priced.priced), [verdict, priced]);
+  const moving = whatIf?.moving ?? USUAL_MOVING;
+  const question = useMemo(() => ({ kind: 'afterwards' as const, used, actuals, moving }), [used, actuals, moving]);
+  const { answer, ...working } = useWhatIf<'afterwards'>(file, question);
+  const [isAll, setAll] = useState(false);
+  const known = Math.max(-1, ...Object.keys(actuals).map((month) => monthsBetween(file.start, month)), monthsBetween(file.start, today.slice(0, 7)) - 1);
+  const shown = isAll ? file.months : Math.min(file.months, Math.max(known + 1, 0) + OPEN_MONTHS);
+  if (used.length === 0)
+    return (
+      <main className="work" aria-label="Afterwards">
+        <NobodyToChoose />
+      </main>
+    );
+  return (
+    <>
+      <main className="work afterwards" aria-label="Afterwards" aria-busy={working.isBusy}>
+        {answer && <p className="says">{soFarSentence(answer.against, write)}</p>}
+        {answer?.advice && <p className={`stands ${answer.advice.move ? 'is-shaken' : ''}`}>{adviceSentence(answer.advice, nameOf, write)}</p>}
+        <ActualsTable months={monthsFrom(file.start, shown)} actuals={actuals} against={answer?.against.months ?? []} currency={file.currency} />
+        {shown < file.months && (
+          <p className="add-row">
+            <Button type="link" onClick={() => setAll(true)}>
+              All months to {write.month(addMonths(file.start, file.months - 1))}
+            </Button>
+          </p>
+        )}
+        {answer && <ActualsChart months={answer.against.months} />}
+        <Working {...working} />
+      </main>
+      <aside className="margin" aria-label="Where the figures come from">
+        <h2>From a file</h2>
+        <FromFile actuals={actuals} />
+        <h2>How it is explained</h2>
+        <p>For {verdict ? `the verdict: ${partsWords(verdict.parts, write)}` : `${nameOf(used[0]?.candidate ?? null)}, the cheapest, until a verdict is given`}. First what other orders cost at the prices of the sheet, then what dearer or cheaper orders cost, then what was charged beside the sheet, then surprises. Your own hours are left out.</p>
+        <p className="quiet">A bill that is not entered is taken to be what the sheet says. Fees by sales: sales fees, card fees, usage. Each month is priced as if all months had gone like it.</p>
+      </aside>
+    </>
+  );
+}
+
+/** Real months from a CSV file; months that it has replace those that are there. */
+function FromFile({ actuals }: { actuals: Actuals }) {
+  const edits = useEdits();
+  const fetcher = useFetcher<ActualsReading>();
+  const reading = fetcher.state === 'idle' ? fetcher.data : undefined;
+  const [taken, setTaken] = useState<ActualsReading | null>(null);
+  const months = Object.keys(reading?.actuals ?? {});
+  const take = () => {
+    if (!reading) return;
+    edits.decision('actuals', 'real months from a file', (one) => ({ ...one, actuals: { ...(one.actuals ?? actuals), ...reading.actuals } }));
+    setTaken(reading);
+  };
+  return (
+    <>
+      <label className="file-field">
+        <span className="field-label">CSV with a column “month” and any of orders, sales, fees, plan, other</span>
+        <input
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          onChange={({ target }) => {
+            const [file] = target.files ?? [];
+            if (file) void file.text().then((text) => fetcher.submit(text, { method: 'post', action: '/read-actuals', encType: 'text/plain' }));
+          }}
+        />
+      </label>
+      {reading && reading.problems.length > 0 && (
+        <ul className="plain-list problem" role="alert">
+          {reading.problems.map((problem) => (
+            <li key={problem}>{problem}</li>
+          ))}
+        </ul>
+      )}
+      {reading && months.length > 0 && reading !== taken && (
+        <p>
+          {months.length} {months.length === 1 ? 'month was' : 'months were'} read.{' '}
+          <Button size="small" onClick={take}>
+            Take them over
+          </Button>
+        </p>
+      )}
+      {reading && reading === taken && <p role="status">Taken over.</p>}
+    </>
+  );
+}

@@ -1,0 +1,12 @@
+import { readActuals, type ActualsReading } from '#core/afterwards/read-actuals';
+import type { Route } from './+types/read-actuals';
+
+/** Reads real months from a CSV file sent as text; nothing is kept. */
+export async function action({ request }: Route.ActionArgs): Promise<ActualsReading> {
+  return readActuals(await request.text());
+}
+
+/** There is nothing to read at this address. */
+export function loader(): Response {
+  return new Response('Only texts to be read are sent here.', { status: 405, headers: { Allow: 'POST' } });
+}
