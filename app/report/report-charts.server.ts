@@ -40,7 +40,7 @@ export function bucketsChart({ columns, buckets }: LineUp, write: Writer): strin
     {
       ...baseOption(COLOURS),
       aria: { enabled: false },
-      grid: { left: 8, right: 60, top: 28, bottom: 4, containLabel: true },
+      grid: { left: 8, right: 60, top: 28, bottom: 4 },
       legend: { top: 0, left: 0, itemWidth: 12, itemHeight: 10, textStyle: { color: COLOURS.ink, fontSize: 11 }, data: buckets.map((bucket) => BUCKET_NAMES[bucket].name) },
       xAxis: { ...amountAxis(COLOURS, write.whole) },
       yAxis: { type: 'category', data: rows.map(({ id, label }) => `${id}  ${shortened(label)}`), axisTick: { show: false }, axisLine: { lineStyle: { color: COLOURS.line } }, axisLabel: { color: COLOURS.ink } },
@@ -59,7 +59,7 @@ export function courseSoFarChart(priced: PricedDecision, { columns }: LineUp, wr
     {
       ...baseOption(COLOURS),
       aria: { enabled: false },
-      grid: { left: 8, right: 16, top: 44, bottom: 4, containLabel: true },
+      grid: { left: 8, right: 16, top: 44, bottom: 4 },
       legend: { top: 0, left: 0, itemWidth: 26, textStyle: { color: COLOURS.ink, fontSize: 11 }, data: courses.map(({ candidate }) => nameOf(candidate)) },
       xAxis: { ...monthAxis(COLOURS, months, write.month), boundaryGap: false },
       yAxis: amountAxis(COLOURS, write.whole),

@@ -22,6 +22,8 @@ const NAMES: Readonly<Record<Figure | 'month', readonly string[]>> = {
   fixed: ['fixed', 'plan', 'plans', 'subscription', 'plan fees', 'fixed costs'],
   surprises: ['surprises', 'surprise', 'other', 'unexpected'],
 };
+/** Signs and codes of currencies before or behind a figure. */
+const CURRENCY = /^([€$£¥]|[A-Z]{3}\b)\s*|\s*([€$£¥]|\b[A-Z]{3})$/g;
 const MOST_LINES = 100_000;
 const MOST_PROBLEMS = 20;
 
@@ -50,7 +52,7 @@ export function readActuals(text: string): ActualsReading {
     for (const { what, at } of figures) {
       const cell = (line[at] ?? '').trim();
       if (cell === '') continue;
-      const typed = readTypedNumber(cell.replace(/^[^\d-]+|[^\d.,]+$/g, ''), { wanted: `a number for ${head[at] ?? what}`, ...(what === 'orders' || what === 'sales' ? { least: 0 } : {}) });
+      const typed = readTypedNumber(cell.replace(CURRENCY, ''), { wanted: `a number for ${head[at] ?? what}`, ...(what === 'orders' || what === 'sales' ? { least: 0 } : {}) });
       if (typed.ok) own[what] = decimal(own[what] ?? '0').plus(typed.value).toFixed();
       else problems.push(`${where}: ${typed.problem}`);
     }
