@@ -1,7 +1,15 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, test } from './venalis';
 
 const PLACES = ['frame', 'sales', 'needs', 'needs/answers', 'qualities', 'qualities/diary', 'qualities/speed', 'candidates', 'line-up', 'fit', 'what-if', 'what-if/map', 'what-if/route', 'what-if/turns-it', 'what-if/paying-ahead', 'what-if/offers', 'what-if/investment', 'what-if/scenarios', 'verdict', 'verdict/dates', 'verdict/report', 'verdict/afterwards', 'sheets'];
+
+/** Goes to a place by its link, as a person does: much quicker than loading each place anew. */
+async function goTo(page: Page, place: string): Promise<void> {
+  await page.locator(`a[href="/decisions/larkfell-kites/${place}"]`).first().click();
+  await expect(page).toHaveURL(new RegExp(`/larkfell-kites/${place}(/|$)`));
+  await expect(page.locator('main.work')).toBeVisible();
+}
 
 test('the demo opens in the worked example, and a figure says how it came about', async ({ page, demo }) => {
   const errors: string[] = [];
@@ -38,8 +46,9 @@ for (const scheme of ['light', 'dark'] as const)
   test(`every place is accessible, ${scheme}`, async ({ page, demo }) => {
     test.setTimeout(400_000);
     await page.emulateMedia({ colorScheme: scheme });
+    await page.goto(demo.address);
     for (const place of PLACES) {
-      await page.goto(`${demo.address}decisions/larkfell-kites/${place}`);
+      await goTo(page, place);
       if (place === 'sheets') {
         await page.locator('.sheet-list a', { hasText: 'Tidewrack' }).click();
         await expect(page.getByLabel('Vendor')).toBeVisible();
@@ -56,8 +65,9 @@ for (const scheme of ['light', 'dark'] as const)
 
 test('nothing is cut off at 390 pixels', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 800 });
+  await page.goto(demo.address);
   for (const place of PLACES) {
-    await page.goto(`${demo.address}decisions/larkfell-kites/${place}`);
+    await goTo(page, place);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width, place).toBeLessThanOrEqual(390);
   }

@@ -14,13 +14,13 @@ export interface Venalis {
 }
 
 /** Starts the built application on a free port; with `demo` the worked example is loaded. */
-async function start(demo: boolean): Promise<Venalis> {
+export async function start(demo: boolean, environment: Readonly<Record<string, string>> = {}): Promise<Venalis> {
   const folder = mkdtempSync(join(tmpdir(), 'venalis-e2e-'));
   let port = '0';
   let child: ChildProcess;
   const launch = async () => {
     child = spawn(process.execPath, ['scripts/serve.mjs'], {
-      env: { ...process.env, PORT: port, VENALIS_DATA: folder, ...(demo ? { VENALIS_DEMO: 'demo' } : {}) },
+      env: { ...process.env, PORT: port, VENALIS_DATA: folder, ...(demo ? { VENALIS_DEMO: 'demo' } : {}), ...environment },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     const address = await addressFrom(child);
@@ -47,7 +47,8 @@ async function start(demo: boolean): Promise<Venalis> {
   };
 }
 
-function addressFrom(child: ChildProcess): Promise<string> {
+/** The address that a server prints when it has started. */
+export function addressFrom(child: ChildProcess): Promise<string> {
   return new Promise((resolve, reject) => {
     child.stdout?.on('data', (chunk: Buffer) => {
       const address = /address (\S+)/.exec(chunk.toString())?.[1];

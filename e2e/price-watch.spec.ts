@@ -1,0 +1,116 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { addressFrom, expect, start, test as base } from './venalis';
+
+interface World {
+  readonly address: string;
+  clock(to: string): Promise<void>;
+  fault(path: string, fault: string): Promise<void>;
+}
+
+/** The demo with a made-up outside world of its own. */
+const test = base.extend<{ world: World }>({
+  world: async ({ browserName: _ }, use) => {
+    const child: ChildProcess = spawn(process.execPath, ['scripts/world.mjs'], { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, PORT: '0' } });
+    const address = await addressFrom(child);
+    const post = async (path: string, form: Record<string, string>) => {
+      await fetch(`${address}${path}`, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' });
+    };
+    await use({ address, clock: (to) => post('/clock', { to }), fault: (path, fault) => post('/faults', { path, fault }) });
+    child.kill('SIGTERM');
+  },
+  demo: async ({ world }, use) => {
+    const venalis = await start(true, { VENALIS_WORLD: world.address });
+    await use(venalis);
+    await venalis.stop();
+  },
+});
+
+test('the clock is moved on: what changed is shown figure by figure, taken over, and followed through to the verdict', async ({ page, demo, world }) => {
+  const decision = `${demo.address}decisions/larkfell-kites`;
+  await page.goto(`${decision}/verdict`);
+  await page.getByRole('button', { name: 'Give this verdict' }).click();
+  await expect(page.getByRole('article')).toBeVisible();
+  await expect(page.getByText(/^saved \d/)).toBeVisible();
+
+  await page.goto(`${demo.address}watch`);
+  await expect(page.getByText('4 pages can be looked at again.')).toBeVisible();
+  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await expect(page.getByText('Nothing has changed on the pages that were looked at.')).toBeVisible();
+
+  await world.clock('2027-02-01');
+  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  const marlpit = page.getByRole('region', { name: 'Marlpit' });
+  await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toContainText('864 by the year');
+  await expect(marlpit).toContainText('Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.');
+  // An offer is over, and a plan is split.
+  await expect(page.getByRole('region', { name: 'Tidewrack Stores' })).toContainText('27 by the month (the first 2 payments 2 each)');
+  await expect(page.getByRole('region', { name: 'Brindle Sites' })).toContainText('Shop Light, a new plan');
+  await expect(page.getByRole('region', { name: 'Brindle Sites' })).toContainText('not on the page any more');
+
+  // One figure is left, the other taken over; the history keeps both.
+  await marlpit.getByLabel('Take over: Grow, paid by the month').uncheck();
+  await marlpit.getByRole('button', { name: /^Take over 1 of 2/ }).click();
+  await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toHaveCount(0);
+  await marlpit.getByRole('button', { name: 'Leave as it is on the sheet' }).click();
+  await expect(marlpit).toHaveCount(0);
+  const history = page.getByRole('region', { name: 'History' });
+  await expect(history.getByRole('row', { name: /Grow, paid by the year/ })).toContainText('taken over');
+  await expect(history.getByRole('row', { name: /Grow, paid by the month/ })).toContainText('left');
+
+  await page.goto(`${decision}/verdict`);
+  await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText('Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.');
+  await expect(page.getByRole('article')).toContainText('Marlpit Grow costs 7,050');
+  // It is a step of undo like any other.
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText('the verdict still holds');
+});
+
+test('what was left is not told again, and rates of the day are taken over', async ({ page, demo, world }) => {
+  await world.clock('2027-02-01');
+  await page.goto(`${demo.address}watch`);
+  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  const tidewrack = page.getByRole('region', { name: 'Tidewrack Stores' });
+  await tidewrack.getByRole('button', { name: 'Leave as it is on the sheet' }).click();
+  await expect(tidewrack).toHaveCount(0);
+  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await expect(page.getByRole('region', { name: 'Marlpit' })).toBeVisible();
+  await expect(tidewrack).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Look at the rates again' }).click();
+  const rates = page.getByRole('region', { name: 'Exchange rates' });
+  await expect(rates).toContainText('Rates of 1 February 2027');
+  await rates.getByRole('button', { name: 'Take it over' }).click();
+  await expect(rates.getByRole('row', { name: /EUR for one USD/ })).toContainText('the same');
+  await expect(page.getByRole('region', { name: 'History' }).getByRole('row', { name: /USD, exchange rate/ })).toContainText('taken over');
+});
+
+test('pages that are away, slow, half-written or hostile leave the old prices with their age, and the application working', async ({ page, demo, world }) => {
+  await page.goto(`${demo.address}watch`);
+  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await expect(page.getByText('Nothing has changed on the pages that were looked at.')).toBeVisible();
+  await world.clock('2027-02-01');
+  for (const [vendor, fault] of [['marlpit', 'away'], ['tidewrack', 'slow'], ['brindle', 'half-written'], ['wharfside', 'hostile']] as const) await world.fault(`/vendors/${vendor}`, fault);
+  await world.fault('/rates/daily.xml', 'hostile');
+  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await expect(page.getByText('4 pages could not be read; what was known stands, with its age.')).toBeVisible();
+  const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) });
+  await expect(row('Marlpit')).toContainText('it answered with 503; read last just now');
+  await expect(row('Tidewrack Stores')).toContainText('no whole answer within 8 seconds');
+  await expect(row('Brindle Sites')).toContainText('the answer broke off');
+  await expect(row('Wharfside')).toContainText('169.254.169.254, in a private network that is not among the hosts you allow');
+  await page.getByRole('button', { name: 'Look at the rates again' }).click();
+  await expect(page.getByRole('region', { name: 'Exchange rates' })).toContainText('document type');
+
+  // An address that is none is refused beside its field and stays as typed; one that leads home is not fetched.
+  const address = page.getByLabel('Address of Lanternroom');
+  await address.fill('lanternroom');
+  await address.press('Enter');
+  await expect(page.getByText('an address that begins with http:// or https:// is wanted')).toBeVisible();
+  await address.fill(demo.address);
+  await address.press('Enter');
+  await expect(row('Lanternroom')).toContainText('not looked at yet');
+  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await expect(row('Lanternroom')).toContainText('in a private network');
+  await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
+  await expect(page.locator('.total').first()).toHaveText('7,049.72');
+});
