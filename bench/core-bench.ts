@@ -15,6 +15,11 @@ import { cheapestStretches } from '../core/scales/cheapest-at';
 import { compileCandidates } from '../core/scales/compile';
 import { totalAt } from '../core/scales/compiled-candidate';
 import { spreadsheetOf } from './spreadsheet';
+import { differencesOf, inVersion } from '../core/forecast/versions';
+import { verdictBasis } from '../core/verdict/basis';
+import { conditionsOf } from '../core/verdict/conditions';
+import { assumptionsOf } from '../core/what-if/assumption';
+import { USUAL_MOVING } from '../core/what-if/route-plan';
 import { benchDecision } from './bench-decision';
 import { proposalBenchDecision } from './proposal-decision';
 
@@ -79,6 +84,11 @@ export function runCoreBench(): void {
   const table = fitBenchTable(20, 20);
   row('stability of fit, 20 candidates × 20 criteria × 10,000 weightings', time(9, () => firstPlaces(table)), 300);
   row('  the weight that turns it, every criterion', time(50, () => turningWeights(table)), 5);
+
+  const others = (['cautious', 'hopeful'] as const).map((version) => ({ version, file: { ...file, forecast: inVersion(file.forecast, differencesOf(undefined, version)) } }));
+  const varied = assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
+  row('verdict: the table of conditions, 20 candidates × 36 months × 6 charges', time(5, () => conditionsOf(priceDecision(file), others)), 500);
+  row('  with what would change it, and the way through the horizon', time(3, () => verdictBasis(file, { others, varied, moving: USUAL_MOVING, names: {} })), null);
 
   const phrases = PHRASES.map(([phrase]) => phrase);
   row('reading a phrase, the corpus of tests, mean', time(9, () => phrases.map((phrase) => readPhrase(phrase))) / phrases.length, 5);

@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
+import AxeBuilder from '@axe-core/playwright';
 import { addressFrom, expect, start, test as base } from './venalis';
 
 interface World {
@@ -46,6 +47,12 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   await expect(page.getByRole('region', { name: 'Tidewrack Stores' })).toContainText('27 by the month (the first 2 payments 2 each)');
   await expect(page.getByRole('region', { name: 'Brindle Sites' })).toContainText('Shop Light, a new plan');
   await expect(page.getByRole('region', { name: 'Brindle Sites' })).toContainText('not on the page any more');
+
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+  await page.setViewportSize({ width: 390, height: 800 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.setViewportSize({ width: 1280, height: 800 });
 
   // One figure is left, the other taken over; the history keeps both.
   await marlpit.getByLabel('Take over: Grow, paid by the month').uncheck();

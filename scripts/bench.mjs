@@ -9,7 +9,7 @@ import { ensureBuilt, ensureChromium, ensureInstalled, ensureNodeBuilt, root } f
 ensureInstalled();
 ensureNodeBuilt();
 const { runCoreBench, proposalBenchDecision } = await import(pathToFileURL(join(root, 'build/node/core-bench.js')).href);
-if (process.argv[2] !== 'what-if') runCoreBench();
+if (!['what-if', 'files'].includes(process.argv[2])) runCoreBench();
 console.log('');
 if (process.argv.includes('core')) process.exit(0);
 
@@ -18,6 +18,7 @@ const { chromium } = await import('@playwright/test');
 const { chromiumArguments } = await import('./chromium-arguments.mjs');
 const { median, percentile, report } = await import('../bench/measure.mjs');
 const { whatIfInTheBrowser } = await import('../bench/what-if-in-the-browser.mjs');
+const { verdictFiles } = await import('../bench/verdict-files.mjs');
 const { wideLineUp } = await import('../bench/wide-line-up.mjs');
 const folder = mkdtempSync(join(tmpdir(), 'venalis-bench-'));
 process.env.NODE_ENV = 'production';
@@ -28,8 +29,15 @@ const { address, close } = await serve(0);
 const decision = `${address}decisions/larkfell-kites`;
 
 const only = process.argv[2];
-if (only !== 'what-if') await serverAnswer();
+if (!['what-if', 'files'].includes(only)) await serverAnswer();
 const browser = await chromium.launch({ executablePath: await ensureChromium(), args: chromiumArguments() });
+if (only === 'files') {
+  await verdictFiles(decision, await takeIn(wideLineUp()));
+  await browser.close();
+  await close();
+  rmSync(folder, { recursive: true, force: true });
+  process.exit(0);
+}
 if (only !== 'what-if') {
   await firstPage();
   await keystrokeToTotals();
@@ -37,7 +45,9 @@ if (only !== 'what-if') {
   await sheetOpening();
   await proposalsBesideTheInterface();
 }
-await whatIfInTheBrowser(browser, await takeIn(wideLineUp()));
+const wide = await takeIn(wideLineUp());
+if (only !== 'what-if') await verdictFiles(decision, wide);
+await whatIfInTheBrowser(browser, wide);
 await browser.close();
 await close();
 rmSync(folder, { recursive: true, force: true });

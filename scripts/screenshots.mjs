@@ -13,21 +13,22 @@ const VIEWS = [
   { file: 'frame.png', path: '/decisions/larkfell-kites/frame' },
   { file: 'expected-sales.png', path: '/decisions/larkfell-kites/sales' },
   { file: 'needs.png', path: '/decisions/larkfell-kites/needs' },
-  { file: 'answers.png', path: '/decisions/larkfell-kites/needs/answers', click: '[data-at="2 2"]' },
   { file: 'qualities.png', path: '/decisions/larkfell-kites/qualities', click: '[aria-label^="Reviews, Wharfside"]' },
   { file: 'candidates.png', path: '/decisions/larkfell-kites/candidates', click: '.vendor-taken .figure >> nth=0' },
   { file: 'fit.png', path: '/decisions/larkfell-kites/fit', click: '.fits .figure >> nth=0' },
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
-  { file: 'phrase.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Chalkfern")', steps: typePhrase },
   { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up', click: '.line-up td.is-leader .figure >> nth=2' },
   { file: 'sales-scale.png', path: '/decisions/larkfell-kites/line-up', keys: ['.scale-pointer', 'PageUp', 'PageUp', 'PageUp', 'PageUp'] },
   { file: 'cost-so-far-dark.png', path: '/decisions/larkfell-kites/line-up', steps: (page) => scrollTo(page, '.courses'), dark: true },
-  { file: 'break-even.png', path: '/decisions/larkfell-kites/what-if', steps: answered },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
   { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
   { file: 'what-turns-it.png', path: '/decisions/larkfell-kites/what-if/turns-it', steps: answered },
-  { file: 'paying-ahead.png', path: '/decisions/larkfell-kites/what-if/paying-ahead', steps: answered },
-  { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict' },
+  // From here on a verdict is given, the outside world moves on, and real months are entered, one after the other.
+  { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict', steps: giveVerdict },
+  { file: 'dates.png', path: '/decisions/larkfell-kites/verdict/dates' },
+  { file: 'report.png', path: '/decisions/larkfell-kites/verdict/report', steps: (page) => page.frameLocator('iframe').locator('h1').waitFor() },
+  { file: 'afterwards.png', path: '/decisions/larkfell-kites/verdict/afterwards', steps: enterMonths },
+  { file: 'price-watch.png', path: '/watch', steps: lookAgain },
 ];
 
 ensureInstalled();
@@ -36,12 +37,36 @@ const folder = mkdtempSync(join(tmpdir(), 'venalis-pictures-'));
 process.env.NODE_ENV = 'production';
 process.env.VENALIS_DATA = folder;
 process.env.VENALIS_DEMO = join(root, 'demo');
+const { startWorld } = await import('./world.mjs');
+const world = await startWorld(0);
+process.env.VENALIS_WORLD = world.address;
 const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(0);
 const browser = await chromium.launch({ executablePath: await ensureChromium(), args: chromiumArguments() });
 
-async function typePhrase(page) {
-  await page.getByLabel('What the page says').fill('29 a month, 2.10 per subscriber up to 120, 1.45 up to 600, then 0.95, first hour of video free, then 3 each');
+async function giveVerdict(page) {
+  await page.locator('.conditions').waitFor();
+  await page.getByLabel(/^Why\?/).fill('One bill a year, one stock for site and stall, and the club is paid by the month.');
+  await page.getByRole('button', { name: 'Give this verdict' }).click();
+  await page.locator('.stands').waitFor();
+  await page.getByText(/^saved \d/).waitFor();
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.waitForTimeout(300);
+}
+
+/** Two months as they went. */
+async function enterMonths(page) {
+  const figures = { January: { Orders: 82, Sales: 2710, 'Fees by sales': 88, 'Plans, other': 708 }, February: { Orders: 118, Sales: 3905, 'Fees by sales': 121, Surprises: 39 } };
+  for (const [month, typed] of Object.entries(figures)) for (const [name, value] of Object.entries(typed)) await page.getByLabel(`${name}, ${month} 2027`, { exact: true }).fill(String(value));
+  await quiet(page);
+}
+
+/** The outside world is moved on, and looked at. */
+async function lookAgain(page) {
+  await fetch(`${world.address}/clock`, { method: 'POST', body: new URLSearchParams({ to: '2027-01-20' }), redirect: 'manual' });
+  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await page.getByRole('region', { name: 'Marlpit' }).waitFor();
+  await page.waitForTimeout(300);
 }
 
 /** Waits until an answer is whole and its chart drawn. */

@@ -1,7 +1,8 @@
 import { Button } from 'antd';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import { listSheets } from '#data/sheets';
 import type { PriceSheet } from '#core/decision/price-sheet';
+import { USUAL_LOOK_AGAIN_DAYS } from '#core/dates/dates-schema';
 import { sheetLabel } from '#core/decision/sheet-label';
 import { checkSheet } from '#core/price-checks/price-checks';
 import { gapsOf } from '#core/price-sheet/gaps';
@@ -47,6 +48,11 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
             </li>
           ))}
         </ul>
+        {sheets.length > 0 && (
+          <p className="sheet-watch">
+            <Link to="/watch">Look at pricing pages again</Link>
+          </p>
+        )}
         <div className="sheet-add">
           <Button onClick={addVendor}>Add a vendor</Button>
           <Button type="text" onClick={addProcessor}>
@@ -75,15 +81,13 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
   );
 }
 
-/** Sheets older than this ask to be looked at again. */
-const OLD_DAYS = 180;
 
 function SheetState({ sheet, today }: { sheet: PriceSheet; today: string }) {
   const context = useCheckContext(today);
   const gaps = gapsOf(sheet);
   const questions = checkSheet(sheet, context).open.length;
   const words = [gaps > 0 && `${gaps} not known`, questions > 0 && `${questions} ${questions === 1 ? 'question' : 'questions'}`].filter((one) => one !== false);
-  const isOld = sheet.seen !== undefined && daysBetween(sheet.seen, today) >= OLD_DAYS;
+  const isOld = sheet.seen !== undefined && daysBetween(sheet.seen, today) >= USUAL_LOOK_AGAIN_DAYS;
   if (words.length > 0 && !isOld) return <span className="lacks">{words.join(' · ')}</span>;
   return <span className={isOld ? 'lacks' : ''}>{sheet.seen ? `seen ${ageWords(sheet.seen, today)}` : 'not dated'}</span>;
 }

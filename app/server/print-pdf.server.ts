@@ -18,12 +18,20 @@ export function chromiumPath(): string | null {
 /** The page must not reach for anything outside; what it needs is in it. */
 const ARGUMENTS = ['--headless', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-extensions', '--host-resolver-rules=MAP * ~NOTFOUND', '--no-pdf-header-footer'];
 
+let printing: Promise<unknown> = Promise.resolve();
+
 /**
- * Prints an HTML document that needs nothing from outside to PDF.
+ * Prints an HTML document that needs nothing from outside to PDF; one at a time, however many are asked for.
  *
  * @throws if there is no Chromium, or it fails or takes longer than half a minute
  */
-export async function printPdf(html: string): Promise<Uint8Array<ArrayBuffer>> {
+export function printPdf(html: string): Promise<Uint8Array<ArrayBuffer>> {
+  const printed = printing.then(() => printNow(html));
+  printing = printed.catch(() => undefined);
+  return printed;
+}
+
+async function printNow(html: string): Promise<Uint8Array<ArrayBuffer>> {
   const chromium = chromiumPath();
   if (chromium === null) throw new Error('There is no Chromium on this computer');
   const folder = await mkdtemp(join(tmpdir(), 'venalis-print-'));

@@ -58,6 +58,9 @@ describe('days that matter', () => {
     const dates = datesOf(bench, verdict);
     // From May to December: 8 × 20 more for Birch's plan; 4 % of sales of 500 to 1,200 less, that is 4 % of 6,800.
     expect(dates.find(({ kind }) => kind === 'break-even')).toMatchObject({ id: 'break-even.A.B', on: '2027-05-01', about: 'Birch', detail: '500.00', atStake: '112.00' });
+    // Hopeful sales are a quarter more: 125 in October.
+    const roomy = birch([{ id: 'm', months: 1, price: '30' }], { forecast: growing }, { limits: { orders: '122' } });
+    expect(datesOf(roomy, given('B', 'Birch')).find(({ kind }) => kind === 'limit-reached')).toMatchObject({ on: '2027-10-01', isIfHopeful: true });
     const limited = birch([{ id: 'm', months: 1, price: '30' }], { forecast: growing }, { limits: { orders: '75' } });
     expect(datesOf(limited, given('B', 'Birch')).find(({ kind }) => kind === 'limit-reached')).toMatchObject({ id: 'limit-reached.B.orders', on: '2027-08-01', detail: 'orders' });
   });

@@ -4,13 +4,14 @@ import { daysBetween } from '../calendar/day';
 import { addDays, addMonthsToDay } from '../calendar/day-steps';
 import { monthsBetween } from '../calendar/month';
 import type { PricedDecision } from '../comparison/decision-result';
-import type { Workbench } from '../decision/workbench';
+import { assembleDecisionFile } from '../decision/assemble';
+import { benchInVersion, type Workbench } from '../decision/workbench';
 import { sheetLabel } from '../decision/sheet-label';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { Term } from '../decision-file/price-sheet-schema';
 import { exceededLimits } from '../pricing/limits';
 import { findTerm, termPrice } from '../pricing/payment-schedule';
-import type { Pricing } from '../pricing/pricing';
+import { preparePricing, type Pricing } from '../pricing/pricing';
 import { partsOf } from '../price-sheet/parts';
 import { offerEnds } from '../price-sheet/offer-ends';
 import { pairBreakEvens } from '../what-if/break-evens';
@@ -36,6 +37,8 @@ export interface DateThatMatters {
   readonly detail?: string;
   /** Of a term: how many months a payment is for. */
   readonly months?: number;
+  /** Of a limit: it is reached only if sales come out hopeful. */
+  readonly isIfHopeful?: boolean;
 }
 
 /** A candidate that is used, from a month of the horizon on. */
@@ -78,7 +81,7 @@ export function datesThatMatter(bench: Workbench, priced: PricedDecision, verdic
   const joins = decision.dates?.joins ?? `${decision.start}-01`;
   const all = [
     ...used.flatMap((one, index) => datesOfCandidate(pricing, one, index, addMonthsToDay(joins, one.from), used[index - 1]?.candidate)),
-    ...used.flatMap(({ candidate }) => limitReached(pricing, candidate)),
+    ...limitsReached(bench, pricing, used),
     ...breakEvensReached(priced, used),
     ...offersEnding(bench, priced, verdict ? used : decision.candidates.map(({ id }) => ({ candidate: id }))),
     ...lookAgain(bench, used, pricing),
@@ -157,6 +160,16 @@ function datesOfTerm({ pricing, key, label, term, count, currency, joined, until
     if (rise && !rise.isZero()) dates.push({ id: `price-rises.${key}`, kind: 'price-rises', on, about: label, atStake: text(rise), detail: text(now) ?? '', months: term.months });
     else if (term.months >= LEAST_MONTHS_TOLD) dates.push({ id: `renewal.${key}.${ordinal}`, kind: 'renewal', on, about: label, atStake: text(now), months: term.months });
   }
+}
+
+/** The first month in which each limit is reached by the forecast, or, where it does not reach it, if sales come out hopeful. */
+function limitsReached(bench: Workbench, pricing: Pricing, used: readonly Used[]): DateThatMatters[] {
+  const hopeful = preparePricing(assembleDecisionFile(benchInVersion(bench, 'hopeful')).file);
+  return used.flatMap(({ candidate }) => {
+    const expected = limitReached(pricing, candidate);
+    const others = limitReached(hopeful, candidate).filter(({ id }) => expected.every((one) => one.id !== id));
+    return [...expected, ...others.map((date) => ({ ...date, isIfHopeful: true }))];
+  });
 }
 
 /** The first month in which each limit is reached, where the forecast reaches it. */

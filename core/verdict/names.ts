@@ -1,8 +1,11 @@
 import type { DecisionNeed } from '../needs/need-schema';
-import { featuresOf, needWords } from '../needs/need-words';
-import { withoutFeature } from '../needs/need-words';
+import { featuresOf, needWords, withoutFeature } from '../needs/need-words';
 
-/** Names of the features that a decision's needs ask for, as the person calls them. */
+/**
+ * Names of the features that a decision's needs ask for, as they complete “if you need …”.
+ *
+ * @example featureNames([{ feature: 'adverts', level: 'want', without: true }]) // { 'without-adverts': 'to be without adverts' }
+ */
 export function featureNames(needs: readonly DecisionNeed[]): Record<string, string> {
-  return Object.fromEntries(needs.flatMap((need) => (need.without ? [[withoutFeature(need.feature), needWords(need)]] : featuresOf(need).map((feature) => [feature, needWords(need)]))));
+  return Object.fromEntries(needs.flatMap((need) => (need.without ? [[withoutFeature(need.feature), `to be ${needWords(need)}`]] : featuresOf(need).map((feature) => [feature, needWords(need).replace(/^connects /, 'a connection ')]))));
 }

@@ -5,10 +5,9 @@ import type { Workbench } from '../decision/workbench';
 import { sheetLabel } from '../decision/sheet-label';
 import { needWords } from '../needs/need-words';
 import { openPrices } from '../what-if/open-prices';
+import { USUAL_LOOK_AGAIN_DAYS } from '../dates/dates-schema';
 import type { OpenQuestion } from './verdict-schema';
 
-/** Older than so many days, a price sheet is looked at again before one relies on it. */
-const OLD_AFTER_DAYS = 90;
 /** A lead of less than so much of the total is within what a guess can be off. */
 const CLOSE_SHARE = '0.02';
 
@@ -40,7 +39,7 @@ export function openQuestions({ decision, sheets }: Workbench, priced: PricedDec
   if (unclear.length > 0) ask('answer-unknown', unclear);
   const undated = sheets.filter(({ sheet }) => sheet.seen === undefined).map(({ sheet }) => sheetLabel(sheet));
   if (undated.length > 0) ask('not-seen', undated);
-  const old = sheets.filter(({ sheet }) => sheet.seen !== undefined && daysBetween(sheet.seen, today) > OLD_AFTER_DAYS);
+  const old = sheets.filter(({ sheet }) => sheet.seen !== undefined && daysBetween(sheet.seen, today) > (decision.dates?.lookAgain ?? USUAL_LOOK_AGAIN_DAYS));
   if (old.length > 0) ask('old-sheet', old.map(({ sheet }) => sheetLabel(sheet)), String(Math.max(...old.map(({ sheet }) => daysBetween(sheet.seen ?? today, today)))));
   const lead = leadOf(priced);
   if (mayWin.length > 0 || (lead && decimal(lead.margin).lt(decimal(lead.total).times(CLOSE_SHARE)))) ask('close', mayWin.length > 0 ? mayWin.map(labelOf) : lead ? [labelOf(lead.second)] : [], lead?.margin);

@@ -13,6 +13,7 @@ import { USUAL_MOVING } from '../what-if/route-plan';
 import { verdictBasis } from './basis';
 import { compareVerdicts } from './compare-verdicts';
 import { chosenNow, fixedVerdicts, type Giving, giveVerdict, proposedChoice } from './give';
+import { featureNames } from './names';
 import { isModest, openQuestions } from './open-questions';
 import { choiceOf, since } from './since';
 import { priceTogether } from './together';
@@ -178,11 +179,24 @@ describe('what is still open', () => {
   });
 
   it('with more: old sheets, unknown prices, leads that are too small', () => {
-    expect(kinds(benchOf(grown), '2027-03-01')).toContain('old-sheet');
+    expect(kinds(benchOf(grown), '2027-06-01')).toContain('old-sheet');
     const unknown = benchOf({ ...grown, offers: grown.offers.map((offer) => (offer.id === 'a' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: [{ id: 'm', months: 1, price: null }] })) } : offer)) });
     const open = openQuestions(unknown, priceDecision(assembleDecisionFile(unknown).file), ['A'], '2026-11-25');
     expect(open.find(({ kind }) => kind === 'price-unknown')?.about).toEqual(['Price of Alder Plan']);
     expect(open.find(({ kind }) => kind === 'close')?.about).toEqual(['Alder']);
     expect(isModest(open)).toBe(true);
+  });
+});
+
+describe('names of needs', () => {
+  it('complete “if you need …”', () => {
+    expect(
+      featureNames([
+        { feature: 'adverts', level: 'want', without: true },
+        { feature: 'books', level: 'want', kind: 'connects', to: 'the books', direction: 'both' },
+        { feature: 'languages', level: 'must', kind: 'at-least', least: '2' },
+        { feature: 'one-stock', level: 'want', label: 'one stock for site and stall' },
+      ]),
+    ).toEqual({ 'without-adverts': 'to be without adverts', 'gives-books': 'a connection both ways with the books', 'takes-books': 'a connection both ways with the books', languages: 'at least 2 languages', 'one-stock': 'one stock for site and stall' });
   });
 });
