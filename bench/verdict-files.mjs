@@ -24,7 +24,7 @@ async function answer(path) {
 export async function verdictFiles(demo, wide) {
   for (const [name, at] of [['the demo', demo], ['20 candidates × 36 months', wide]]) {
     report(`report, ${name}`, (await answer(`${at}/report/html`)).time, 2000, 'ms');
-    report(`report as PDF, ${name}, Chromium started anew`, (await answer(`${at}/report/pdf`)).time, 2000, 'ms');
+    report(`report as PDF, ${name}`, (await answer(`${at}/report/pdf`)).time, 2000, 'ms');
     const workbook = await answer(`${at}/workbook.xlsx`);
     report(`workbook, ${name}`, workbook.time, 3000, 'ms');
     report(`workbook, ${name}, size`, workbook.bytes / 1e6, 5, 'MB');

@@ -38,8 +38,19 @@ async function decidedFrom(decisionId: string, { madeFrom, version }: GivenVerdi
   return { bench, priced, lineUp };
 }
 
+/** Benches never change; what one would be decided as is worked out once a day. */
+const worked = new WeakMap<Workbench, { readonly today: string; readonly verdict: GivenVerdict | null }>();
+
 /** The verdict as it would be if it were given now; null if nobody can be chosen. */
-export function asItStands(bench: Workbench, today: string, version: VersionName = 'expected'): GivenVerdict | null {
+export function asItStands(bench: Workbench, today: string): GivenVerdict | null {
+  const found = worked.get(bench);
+  if (found?.today === today) return found.verdict;
+  const verdict = workedOut(bench, today);
+  worked.set(bench, { today, verdict });
+  return verdict;
+}
+
+function workedOut(bench: Workbench, today: string, version: VersionName = 'expected'): GivenVerdict | null {
   const { priced, lineUp } = price(bench, version);
   const choice = bench.decision.choice ?? proposedChoice(priced);
   if (!choice) return null;

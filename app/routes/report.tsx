@@ -3,12 +3,13 @@ import { useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ChoiceField } from '../components/choice-field';
 import { useWriter } from '../locale/locale';
-import { chromiumPath } from '../server/print-pdf.server';
+import { chromiumPath, prepareToPrint } from '../server/print-pdf.server';
 import { partsWords } from '../verdict/verdict-words';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { Route } from './+types/report';
 
 export function loader() {
+  prepareToPrint();
   return { canPrint: chromiumPath() !== null };
 }
 

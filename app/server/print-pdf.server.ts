@@ -1,13 +1,11 @@
-import { execFile } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { promisify } from 'node:util';
+import * as z from 'zod';
+import { type OpenBrowser, openBrowser } from './open-browser.server';
 
 const USUAL = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome', '/Applications/Chromium.app/Contents/MacOS/Chromium'];
 const LONGEST_MS = 30_000;
+/** Starting a browser takes longer than printing: it stays for as long as somebody is likely to print again. */
+const IDLE_MS = 60_000;
 
 /** Where a Chromium is on this computer: what `CHROMIUM_PATH` names, or a usual place; null if there is none. */
 export function chromiumPath(): string | null {
@@ -15,13 +13,38 @@ export function chromiumPath(): string | null {
   return [...(named ? [named] : []), ...USUAL].find((path) => existsSync(path)) ?? null;
 }
 
-/** The page must not reach for anything outside; what it needs is in it. */
-const ARGUMENTS = ['--headless', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-extensions', '--host-resolver-rules=MAP * ~NOTFOUND', '--no-pdf-header-footer'];
-
+let browser: Promise<OpenBrowser> | null = null;
+let idle: ReturnType<typeof setTimeout> | undefined;
 let printing: Promise<unknown> = Promise.resolve();
 
+/** Starts the browser ahead, so that it is there when somebody prints; does nothing without Chromium. */
+export function prepareToPrint(): void {
+  const path = chromiumPath();
+  if (path === null) return;
+  void opened(path).catch(() => undefined);
+  endWhenIdle();
+}
+
+function opened(path: string): Promise<OpenBrowser> {
+  if (browser) return browser;
+  const fresh = openBrowser(path);
+  browser = fresh;
+  const forget = () => {
+    if (browser === fresh) browser = null;
+  };
+  fresh.then((open) => open.ended.then(forget), forget);
+  return fresh;
+}
+
+function endWhenIdle(): void {
+  clearTimeout(idle);
+  idle = setTimeout(() => void browser?.then((open) => open.close()).catch(() => undefined), IDLE_MS);
+  idle.unref();
+}
+
 /**
- * Prints an HTML document that needs nothing from outside to PDF; one at a time, however many are asked for.
+ * Prints an HTML document that needs nothing from outside to PDF, on the paper that its style sheet says; one at a time,
+ * however many are asked for.
  *
  * @throws if there is no Chromium, or it fails or takes longer than half a minute
  */
@@ -32,17 +55,33 @@ export function printPdf(html: string): Promise<Uint8Array<ArrayBuffer>> {
 }
 
 async function printNow(html: string): Promise<Uint8Array<ArrayBuffer>> {
-  const chromium = chromiumPath();
-  if (chromium === null) throw new Error('There is no Chromium on this computer');
-  const folder = await mkdtemp(join(tmpdir(), 'venalis-print-'));
+  const path = chromiumPath();
+  if (path === null) throw new Error('There is no Chromium on this computer');
+  clearTimeout(idle);
+  const open = await opened(path);
+  // One that hangs is ended; that ends what is being waited for.
+  const timer = setTimeout(() => open.close(), LONGEST_MS);
   try {
-    const [page, pdf] = [join(folder, 'report.html'), join(folder, 'report.pdf')];
-    await writeFile(page, html, { mode: 0o600 });
-    // Only root needs to go without the browser's own sandbox; the page has no scripts.
-    const asRoot = process.getuid?.() === 0 ? ['--no-sandbox'] : [];
-    await promisify(execFile)(chromium, [...ARGUMENTS, ...asRoot, `--user-data-dir=${join(folder, 'profile')}`, `--print-to-pdf=${pdf}`, pathToFileURL(page).href], { timeout: LONGEST_MS });
-    return new Uint8Array(await readFile(pdf));
+    return await printedBy(open, html);
   } finally {
-    await rm(folder, { recursive: true, force: true, maxRetries: 3 });
+    clearTimeout(timer);
+    endWhenIdle();
+  }
+}
+
+async function printedBy({ send }: OpenBrowser, html: string): Promise<Uint8Array<ArrayBuffer>> {
+  const { targetId } = z.object({ targetId: z.string() }).parse(await send('Target.createTarget', { url: 'about:blank' }));
+  try {
+    const { sessionId } = z.object({ sessionId: z.string() }).parse(await send('Target.attachToTarget', { targetId, flatten: true }));
+    const { frameTree } = z.object({ frameTree: z.object({ frame: z.object({ id: z.string() }) }) }).parse(await send('Page.getFrameTree', {}, sessionId));
+    await send('Network.enable', {}, sessionId);
+    // What it needs is in it; nothing is fetched, wherever the page may point.
+    await send('Network.setBlockedURLs', { urls: ['http://*', 'https://*', 'ws://*', 'wss://*', 'file://*'] }, sessionId);
+    await send('Page.setDocumentContent', { frameId: frameTree.frame.id, html }, sessionId);
+    await send('Runtime.evaluate', { expression: 'document.fonts.ready.then(() => true)', awaitPromise: true }, sessionId);
+    const { data } = z.object({ data: z.base64() }).parse(await send('Page.printToPDF', { preferCSSPageSize: true, printBackground: true }, sessionId));
+    return new Uint8Array(Buffer.from(data, 'base64'));
+  } finally {
+    await send('Target.closeTarget', { targetId }).catch(() => undefined);
   }
 }

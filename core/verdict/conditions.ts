@@ -1,6 +1,7 @@
 import { decimal, type Decimal, ONE, sum, ZERO } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
-import { type PricedDecision, priceDecision } from '../comparison/decision-result';
+import type { PricedDecision } from '../comparison/decision-result';
+import { type CheapestTwo, cheapestTwo } from '../comparison/cheapest-two';
 import { salesScale } from '../comparison/sales-scale';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { DecisionFile } from '../decision-file/schema';
@@ -8,7 +9,7 @@ import type { VersionName } from '../forecast/versions';
 import { featureWords } from '../needs/need-words';
 import { meets, unmetMusts } from '../pricing/needs';
 import { type Pricing } from '../pricing/pricing';
-import { standingWithoutAny } from '../what-if/offers';
+import { offersIn, withoutOffers } from '../what-if/offers';
 import type { Condition, Level } from './conditions-schema';
 
 /** The same decision with sales in another version. */
@@ -41,7 +42,7 @@ export function conditionsOf(priced: PricedDecision, others: readonly OtherVersi
     ...needConditions(priced, leader, needNames),
     ...payingConditions(priced.pricing.file),
     ...offerConditions(priced.pricing.file),
-    ...others.map(({ version, file }): Condition => ({ kind: 'version', version, ...outcomeOf(priceDecision(file), () => true) })),
+    ...others.map(({ version, file }): Condition => ({ kind: 'version', version, ...asOutcome(cheapestTwo(file)) })),
     ...firstYear(priced),
     ...freeHours(priced),
   ];
@@ -51,6 +52,11 @@ function outcomeOf(priced: PricedDecision, takesPart: (candidate: Candidate) => 
   const { pricing, candidates } = priced;
   const inRun = candidates.filter(({ candidate, result }) => result.unknown.length === 0 && takesPart(candidate)).map(({ result }) => ({ id: result.id, total: totalOf(result.id), usable: result.usable }));
   return firstOf(inRun.filter(({ usable }) => usable), pricing.file.currency);
+}
+
+function asOutcome(two: CheapestTwo | null): Outcome {
+  if (!two) return { winner: null };
+  return { winner: two.first, total: two.total, ...(two.margin === null ? {} : { margin: two.margin }) };
 }
 
 function firstOf(inRun: ReadonlyArray<{ id: string; total: Decimal }>, currency: string): Outcome {
@@ -137,7 +143,7 @@ function payingConditions(file: DecisionFile): Condition[] {
   return WAYS_OF_PAYING.flatMap((months): Condition[] => {
     const paid = paidBy(file, months);
     if (paid.candidates.length === 0) return [];
-    return [{ kind: 'paid', months, ...outcomeOf(priceDecision(paid), () => true) }];
+    return [{ kind: 'paid', months, ...asOutcome(cheapestTwo(paid)) }];
   });
 }
 
@@ -159,9 +165,9 @@ export function paidBy(file: DecisionFile, months: number): DecisionFile {
 
 /** Without any special offer. */
 function offerConditions(file: DecisionFile): Condition[] {
-  const withoutAll = standingWithoutAny(file);
-  if (withoutAll === undefined) return [];
-  return [{ kind: 'offers-gone', winner: withoutAll?.first ?? null, ...(withoutAll ? { total: withoutAll.total } : {}), ...(withoutAll?.margin != null ? { margin: withoutAll.margin } : {}) }];
+  const offers = offersIn(file);
+  if (offers.length === 0) return [];
+  return [{ kind: 'offers-gone', ...asOutcome(cheapestTwo(withoutOffers(file, offers.map(({ id }) => id)))) }];
 }
 
 /** Counting the first twelve months alone. */

@@ -58,12 +58,6 @@ export function lookAtOffers(file: DecisionFile, off: readonly string[]): Offers
   };
 }
 
-/** Who is cheapest without any special offer; undefined where there is none. */
-export function standingWithoutAny(file: DecisionFile): Standing | null | undefined {
-  const found = offersIn(file);
-  return found.length === 0 ? undefined : standingOf(priceDecision(withoutOffers(file, found.map(({ id }) => id))));
-}
-
 /** Who is cheapest in a priced decision, and by how much. */
 export function standingOf({ result, pricing }: PricedDecision): Standing | null {
   const first = result.candidates.find(({ id }) => id === result.cheapest);
@@ -76,7 +70,8 @@ export function standingOf({ result, pricing }: PricedDecision): Standing | null
 
 type Sold = { id: string; label: string; terms?: Term[] | undefined };
 
-function offersIn({ offers, addons = [], candidates }: DecisionFile): Array<Omit<SpecialOffer, 'saves' | 'without'>> {
+/** The special offers that candidates of a decision rest on. */
+export function offersIn({ offers, addons = [], candidates }: DecisionFile): Array<Omit<SpecialOffer, 'saves' | 'without'>> {
   const sold = [...offers.flatMap((offer) => [...offer.plans, ...(offer.addons ?? [])].map((part) => ({ part, owner: `${offer.label} ${part.label}`.trim() }))), ...addons.map((part) => ({ part, owner: part.label }))];
   return sold.flatMap(({ part, owner }) =>
     (part.terms ?? []).flatMap((term) => {
