@@ -19,7 +19,7 @@ import { Fold } from '../components/fold';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
-import { useWorkbench } from '../workbench/workbench-context';
+import { price, useWorkbench } from '../workbench/workbench-context';
 import type { Route } from './+types/verdict-home';
 
 export function loader() {
@@ -45,7 +45,8 @@ function VerdictInTheMaking({ today }: { today: string }) {
   const { basis, ...working } = useVerdictBasis();
   const proposed = useMemo(() => proposedChoice(priced.priced), [priced]);
   const choice = begun ?? proposed;
-  const chosen = useMemo(() => (choice && basis ? chosenNow({ bench, priced: priced.priced, lineUp: priced.lineUp, basis }, choice) : null), [bench, priced, basis, choice]);
+  // Only a way with moves has to wait for what is worked out beside the interface.
+  const chosen = useMemo(() => (choice && (basis || choice.kind !== 'route') ? chosenNow({ bench, priced: priced.priced, lineUp: priced.lineUp, basis: basis ?? { route: null } }, choice) : null), [bench, priced, basis, choice]);
   const open = useMemo(() => openQuestions(bench, priced.priced, basis?.mayWin ?? [], today), [bench, priced, basis, today]);
   const setWords = (part: Partial<Choice>, base: Choice) => edits.decision(`choice.${Object.keys(part)[0] ?? ''}`, 'the reason', (one) => ({ ...one, choice: { ...base, ...one.choice, ...part } }));
   const give = () => {
@@ -57,14 +58,14 @@ function VerdictInTheMaking({ today }: { today: string }) {
   return (
     <>
       <main className="work verdict" aria-label="Verdict" aria-busy={working.isBusy}>
-        {verdicts.length > 0 && basis && <HowItStands verdicts={verdicts} basis={basis} />}
+        {basis && <HowItStands verdicts={verdicts} basis={basis} />}
         {choice === null && <NobodyToChoose />}
         {choice && (
           <>
             <p className="says" data-verdict>
               {chosen ? chosenSentence(chosen, file.months, write) : ''} {isModest(open) && <em>A modest verdict: see beside what to find out next.</em>}
             </p>
-            <ChoiceForm choice={choice} chosen={basis ? chosen : NOT_YET} />
+            <ChoiceForm choice={choice} chosen={basis || choice.kind !== 'route' ? chosen : NOT_YET} />
             {basis && (
               <>
                 <h2>Under which conditions</h2>
@@ -81,7 +82,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
             <TextField long={2} label="Best for whom, in your own words" placeholder={suitsSentence(suits, write)} value={choice.forWhom ?? ''} onChange={(forWhom) => setWords({ forWhom }, choice)} />
             <TextField long label="Why? In your own words, for whoever asks in a year." value={choice.reason} onChange={(reason) => setWords({ reason }, choice)} />
             <p className="add-row">
-              <Button type="primary" disabled={!chosen} onClick={give}>
+              <Button type="primary" disabled={!chosen || !basis || working.isBusy} onClick={give}>
                 Give this verdict
               </Button>{' '}
               <span className="quiet">It is dated {write.day(today)} and stays as it is; a newer one can follow.</span>
@@ -116,13 +117,14 @@ const NOT_YET: Chosen = { parts: [], total: null, atLeast: false, usable: true, 
 
 /** The newest verdict against what its choice comes to now. */
 function HowItStands({ verdicts, basis }: { verdicts: readonly GivenVerdict[]; basis: VerdictBasis }) {
-  const { state } = useWorkbench();
-  const { file, priced } = useAskedDecision();
+  const { state, version } = useWorkbench();
   const write = useWriter();
   const newest = verdicts.at(-1);
-  if (!newest) return null;
-  const now = chosenNow({ bench: state.bench, priced: priced.priced, lineUp: priced.lineUp, basis }, choiceOf(newest, state.bench.decision.forecast.streams));
-  const stands = since(newest, now, file);
+  // A way is worked out for the version that is shown alone.
+  if (!newest || (newest.kind === 'route' && newest.version !== version)) return null;
+  const { priced, lineUp } = price(state.bench, newest.version);
+  const now = chosenNow({ bench: state.bench, priced, lineUp, basis }, choiceOf(newest, state.bench.decision.forecast.streams));
+  const stands = since(newest, now, priced.pricing.file);
   return (
     <p className={`stands ${stands.standing === 'holds' ? '' : 'is-shaken'}`} role="status">
       <b>Verdict of {write.day(newest.on)}.</b> {sinceSentence(newest, stands, write)}

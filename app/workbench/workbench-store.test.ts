@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Workbench } from '#core/decision/workbench';
 import { withDecision } from '#core/decision/workbench';
+import type { GivenVerdict } from '#core/verdict/verdict-schema';
 import type { Saved, SaveReply, SaveRequest } from './saved';
 import { createWorkbenchStore, type Draft } from './workbench-store';
 
@@ -78,6 +79,21 @@ describe('the workbench store', () => {
     store.change({ key: 'other', label: 'the other' }, rename('b'));
     await vi.runAllTimersAsync();
     expect(requests.map(({ label, revision }) => [label, revision])).toEqual([['the name', 1], ['the other', 2]]);
+  });
+
+  it('takes up with which revisions the server fixed a verdict, and leaves what is typed meanwhile', async () => {
+    const { store, replies } = setUp();
+    const verdict: GivenVerdict = { id: 'v', on: '2026-11-25', kind: 'candidate', parts: [{ candidate: 'A', label: 'Alder' }], reason: 'so', strength: 'firm', currency: 'EUR', months: 12, version: 'expected', monthlySales: '1', monthlyOrders: '1', total: '1', runnerUp: null, totals: [], conditions: [], thresholds: [], unknown: [], open: [], sheets: [] };
+    const given = (of: Workbench, one: GivenVerdict) => withDecision(of, (decision) => ({ ...decision, verdicts: [one] }));
+    let reply: (saved: SaveReply) => void = fail;
+    replies.push(new Promise((resolve) => (reply = resolve)));
+    store.change({ key: 'verdict', label: 'a verdict given' }, (before) => given(before, verdict));
+    const sent = store.flush();
+    store.change({ key: 'name', label: 'the name' }, rename('typed meanwhile'));
+    reply({ kind: 'saved', saved: saved(2, given(bench, { ...verdict, madeFrom: { revision: 2, sheets: { s: 1 } } })) });
+    await sent;
+    await vi.runAllTimersAsync();
+    expect(store.state().bench.decision).toMatchObject({ name: 'typed meanwhile', verdicts: [{ id: 'v', madeFrom: { revision: 2, sheets: { s: 1 } } }] });
   });
 
   it('sends only sheets that changed', async () => {
