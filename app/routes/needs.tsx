@@ -1,5 +1,4 @@
-import { NavLink, Outlet } from 'react-router';
-import { useWorkbench } from '../workbench/workbench-context';
+import { Leaves } from '../components/leaves';
 
 /** Today, for the age of what answers rest on. */
 export function loader() {
@@ -8,18 +7,5 @@ export function loader() {
 
 /** What the seller needs, and what plans say to it. */
 export default function Needs() {
-  const { decisionId } = useWorkbench();
-  return (
-    <div className="leaves">
-      <nav className="leaf-tabs" aria-label="Needs">
-        <NavLink end to={`/decisions/${decisionId}/needs`}>
-          What is needed
-        </NavLink>
-        <NavLink to={`/decisions/${decisionId}/needs/answers`}>What plans say to it</NavLink>
-      </nav>
-      <div className="leaf">
-        <Outlet />
-      </div>
-    </div>
-  );
+  return <Leaves place="needs" name="Needs" leaves={[{ path: '', name: 'What is needed' }, { path: 'answers', name: 'What plans say to it' }]} />;
 }

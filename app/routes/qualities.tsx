@@ -1,5 +1,4 @@
-import { NavLink, Outlet } from 'react-router';
-import { useWorkbench } from '../workbench/workbench-context';
+import { Leaves } from '../components/leaves';
 
 /** Today, for what is noted on this day. */
 export function loader() {
@@ -8,20 +7,5 @@ export function loader() {
 
 /** What is not money: marks, the trial diary, page speed. */
 export default function Qualities() {
-  const { decisionId } = useWorkbench();
-  const to = `/decisions/${decisionId}/qualities`;
-  return (
-    <div className="leaves">
-      <nav className="leaf-tabs" aria-label="Qualities">
-        <NavLink end to={to}>
-          What counts
-        </NavLink>
-        <NavLink to={`${to}/diary`}>Trial diary</NavLink>
-        <NavLink to={`${to}/speed`}>Page speed</NavLink>
-      </nav>
-      <div className="leaf">
-        <Outlet />
-      </div>
-    </div>
-  );
+  return <Leaves place="qualities" name="Qualities" leaves={[{ path: '', name: 'What counts' }, { path: 'diary', name: 'Trial diary' }, { path: 'speed', name: 'Page speed' }]} />;
 }

@@ -1,31 +1,19 @@
-import { NavLink, Outlet } from 'react-router';
+import { Leaves } from '../components/leaves';
 import { useWorkbench } from '../workbench/workbench-context';
-
-const LEAVES = [
-  ['', 'Verdict'],
-  ['dates', 'Dates'],
-  ['report', 'Report and files'],
-  ['afterwards', 'Afterwards'],
-] as const;
 
 /** The verdict, what follows from it, and how it turned out. */
 export default function VerdictPlace() {
-  const { decisionId, state } = useWorkbench();
-  const to = `/decisions/${decisionId}/verdict`;
-  const given = state.bench.decision.verdicts?.length ?? 0;
+  const given = useWorkbench().state.bench.decision.verdicts?.length ?? 0;
   return (
-    <div className="leaves">
-      <nav className="leaf-tabs" aria-label="Verdict">
-        {LEAVES.map(([path, name]) => (
-          <NavLink key={path} end to={path === '' ? to : `${to}/${path}`}>
-            {name}
-            {path === '' && given > 1 ? ` (${given})` : ''}
-          </NavLink>
-        ))}
-      </nav>
-      <div className="leaf">
-        <Outlet />
-      </div>
-    </div>
+    <Leaves
+      place="verdict"
+      name="Verdict"
+      leaves={[
+        { path: '', name: 'Verdict', count: given > 1 ? given : 0 },
+        { path: 'dates', name: 'Dates' },
+        { path: 'report', name: 'Report and files' },
+        { path: 'afterwards', name: 'Afterwards' },
+      ]}
+    />
   );
 }
