@@ -9,6 +9,8 @@ export const root = fileURLToPath(new URL('..', import.meta.url));
 
 const INSTALLED = join(root, 'node_modules/.installed-for-venalis');
 const BUILT = join(root, 'build/server/.built-from');
+/** The one package that is compiled where no binary can be had. */
+const NATIVE = 'better-sqlite3';
 const NODE_BUILT = join(root, 'build/node/.built-from');
 const NODE_INPUTS = ['core', 'cli', 'bench', 'world', 'vite.cli.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
 const BUILD_INPUTS = ['app', 'core', 'data', 'workers', 'public', 'scripts/component-styles.ts', 'vite.config.ts', 'react-router.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
@@ -27,17 +29,50 @@ export function installedCommand(name) {
 
 /** Installs the locked packages unless exactly those are there. */
 export function ensureInstalled() {
+  checkNode();
+  if (isInstalled()) return;
+  // On standard error: standard output may be somebody's JSON.
+  console.error(INSTALLING);
+  run('npm', ['ci'], { stdio: ['ignore', 2, 2] });
+  noteInstalled();
+}
+
+const INSTALLING = 'Installing the locked packages; the first time this takes a few minutes …';
+const isInstalled = () => existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashOf(['package-lock.json']);
+const noteInstalled = () => writeFileSync(INSTALLED, hashOf(['package-lock.json']));
+
+function checkNode() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 20)) {
     console.error(`Venalis needs Node.js 20.20 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
-  const wanted = hashOf(['package-lock.json']);
-  if (existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === wanted) return;
-  // On standard error: standard output may be somebody's JSON.
-  console.error('Installing the locked packages; the first time this takes a few minutes …');
-  run('npm', ['ci'], { stdio: ['ignore', 2, 2] });
-  writeFileSync(INSTALLED, wanted);
+}
+
+/**
+ * Installs the locked packages like {@link ensureInstalled}, but only waits for what needs no compiling: types and lint
+ * can be checked meanwhile.
+ *
+ * @returns {Promise<void>} fulfilled when the package that may have to be compiled is there too
+ */
+export function installInPieces() {
+  checkNode();
+  if (isInstalled()) return Promise.resolve();
+  console.error(INSTALLING);
+  run('npm', ['ci', '--ignore-scripts'], { stdio: ['ignore', 2, 2] });
+  return new Promise((resolve) => {
+    const child = spawn('npm', ['rebuild', NATIVE], { cwd: root, stdio: ['ignore', 'ignore', 2], shell: process.platform === 'win32' });
+    const done = (code) => {
+      if (code !== 0) {
+        console.error(`${NATIVE} could not be installed.`);
+        process.exit(1);
+      }
+      noteInstalled();
+      resolve();
+    };
+    child.once('error', () => done(1));
+    child.once('exit', done);
+  });
 }
 
 /** Builds the application unless the build was made from exactly these sources. */

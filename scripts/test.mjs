@@ -4,15 +4,11 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromiumForTests, ensureInstalled, installDebianPackages, installedCommand, libreOffice, root } from './setup.mjs';
+import { chromiumForTests, installDebianPackages, installInPieces, installedCommand, libreOffice, root } from './setup.mjs';
 
 // Packages of the system come while those of the project are installed and compiled.
 const systemPackages = installDebianPackages();
-ensureInstalled();
-await systemPackages;
-const chromiumPath = chromiumForTests();
-const office = libreOffice();
-if (office === null) console.log('LibreOffice is not here and cannot be installed: the one test that recalculates workbooks is skipped (Debian: libreoffice-calc-nogui).');
+const native = installInPieces();
 
 const reports = mkdtempSync(join(tmpdir(), 'venalis-test-'));
 const failed = [];
@@ -48,8 +44,15 @@ function report(file) {
 
 const npmRun = (script) => ['npm', ['run', '--silent', script]];
 await step('generated types', installedCommand('react-router'), ['typegen']);
+const checks = step('types', installedCommand('tsc'), ['--noEmit'])
+  .then(() => step('lint and import boundaries', ...npmRun('lint')))
+  .then(() => step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))"]));
+await Promise.all([native, systemPackages]);
+const chromiumPath = chromiumForTests();
+const office = libreOffice();
+if (office === null) console.log('LibreOffice is not here and cannot be installed: the one test that recalculates workbooks is skipped (Debian: libreoffice-calc-nogui).');
 await Promise.all([
-  step('types', installedCommand('tsc'), ['--noEmit']).then(() => step('lint and import boundaries', ...npmRun('lint'))).then(() => step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => setup.ensureBuilt())"])),
+  checks,
   step('unit tests', installedCommand('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile=${join(reports, 'unit.json')}`], { environment: office === null ? {} : { LIBREOFFICE_PATH: office } }),
 ]);
 const unit = report('unit.json');

@@ -33,7 +33,7 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
   const verdict = verdicts.find(({ id }) => id === asked) ?? verdicts.at(-1);
   const at = `/decisions/${decisionId}`;
   const search = new URLSearchParams({ paper, ...(verdict ? { verdict: verdict.id } : {}) });
-  const isWaiting = state.save.kind !== 'saved';
+  const isWaiting = state.save.kind === 'saving';
   return (
     <>
       <main className="work report" aria-label="Report and files">

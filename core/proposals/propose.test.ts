@@ -124,7 +124,7 @@ describe('proposals', () => {
           expect([result.total, result.usable, result.unknown]).toEqual([one.total, true, []]);
         }
       }),
-      { numRuns: 100 },
+      { numRuns: 60 },
     );
   });
 

@@ -35,7 +35,7 @@ describe('the compiled form', () => {
           expect(months.reduce((sum, month) => sum + month, 0)).toBeCloseTo(totalAt(compiled, Number(scale)), 6);
         });
       }),
-      { numRuns: 120 },
+      { numRuns: 70 },
     );
   });
 
@@ -92,7 +92,7 @@ describe('break-evens', () => {
           if (sign === null) expect(Math.sign(difference)).toBe(Math.sign(totalAt(a, TO * 0.999) - totalAt(b, TO * 0.999)) || Math.sign(difference));
         }
       }),
-      { numRuns: 150 },
+      { numRuns: 80 },
     );
   });
 
@@ -162,7 +162,7 @@ describe('who is cheapest at which scale', () => {
           if (chosen) expect(totalAt(chosen, scale)).toBeLessThanOrEqual(least + 1e-6 * (Math.abs(least) + 1));
         }
       }),
-      { numRuns: 100 },
+      { numRuns: 60 },
     );
   });
 });

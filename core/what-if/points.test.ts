@@ -30,7 +30,7 @@ describe('expected sales in floating point', () => {
         close(numbers.sales, exact.sales);
         for (const [id, values] of exact.quantities) close(numbers.quantities.get(id) ?? [], values);
       }),
-      { numRuns: 100 },
+      { numRuns: 60 },
     );
   });
 });
@@ -52,7 +52,7 @@ describe('totals under other assumptions', () => {
           exact.forEach(({ total }, index) => expect(Math.abs((totals[index] ?? NaN) - Number(total))).toBeLessThanOrEqual(tolerance(changed, index) + 1e-9 * Math.abs(Number(total))));
         }
       }),
-      { numRuns: 150 },
+      { numRuns: 80 },
     );
   });
 
@@ -65,7 +65,7 @@ describe('totals under other assumptions', () => {
         const exact = priceDecision(withChanges(file, changes)).result.candidates;
         expect([...pointFinder(file).at(changes).usable]).toEqual(exact.map(({ usable, unknown }) => (usable && unknown.length === 0 ? 1 : 0)));
       }),
-      { numRuns: 80 },
+      { numRuns: 50 },
     );
   });
 
@@ -80,7 +80,7 @@ describe('totals under other assumptions', () => {
         const changed = withChanges(file, [{ key: assumption.key, value: String(assumption.bounds[isLow ? 0 : 1]) }]);
         expect(() => readDecisionFile(changed)).not.toThrow();
       }),
-      { numRuns: 150 },
+      { numRuns: 80 },
     );
   });
 });
