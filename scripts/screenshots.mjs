@@ -4,6 +4,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { URLSearchParams } from 'node:url';
 import { chromium } from '@playwright/test';
 import { chromiumArguments } from './chromium-arguments.mjs';
 import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
