@@ -55,6 +55,6 @@ function workedOut(bench: Workbench, today: string, version: VersionName = 'expe
   const choice = bench.decision.choice ?? proposedChoice(priced);
   if (!choice) return null;
   const { file } = assembleDecisionFile(bench);
-  const basis = verdictBasis(priced.pricing.file, verdictAsked(bench, file, version));
+  const basis = verdictBasis(priced.pricing.file, verdictAsked(bench, file, version, choice.kind === 'route'));
   return giveVerdict({ bench, priced, lineUp, basis, version, today }, choice, 'as-it-stands');
 }

@@ -46,7 +46,8 @@ function VerdictInTheMaking({ today }: { today: string }) {
   const proposed = useMemo(() => proposedChoice(priced.priced), [priced]);
   const choice = begun ?? proposed;
   // Only a way with moves has to wait for what is worked out beside the interface.
-  const chosen = useMemo(() => (choice && (basis || choice.kind !== 'route') ? chosenNow({ bench, priced: priced.priced, lineUp: priced.lineUp, basis: basis ?? { route: null } }, choice) : null), [bench, priced, basis, choice]);
+  const isWaiting = choice?.kind === 'route' && (basis === null || working.isBusy);
+  const chosen = useMemo(() => (choice && !isWaiting ? chosenNow({ bench, priced: priced.priced, lineUp: priced.lineUp, basis: basis ?? { route: null } }, choice) : null), [bench, priced, basis, choice, isWaiting]);
   const open = useMemo(() => openQuestions(bench, priced.priced, basis?.mayWin ?? [], today), [bench, priced, basis, today]);
   const setWords = (part: Partial<Choice>, base: Choice) => edits.decision(`choice.${Object.keys(part)[0] ?? ''}`, 'the reason', (one) => ({ ...one, choice: { ...base, ...one.choice, ...part } }));
   const give = () => {
@@ -65,7 +66,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
             <p className="says" data-verdict>
               {chosen ? chosenSentence(chosen, file.months, write) : ''} {isModest(open) && <em>A modest verdict: see beside what to find out next.</em>}
             </p>
-            <ChoiceForm choice={choice} chosen={basis || choice.kind !== 'route' ? chosen : NOT_YET} />
+            <ChoiceForm choice={choice} chosen={isWaiting ? NOT_YET : chosen} />
             {basis && (
               <>
                 <h2>Under which conditions</h2>
@@ -112,7 +113,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
   );
 }
 
-/** Until the basis is there, nothing is said against a choice. */
+/** Until the way is worked out, nothing is said against it. */
 const NOT_YET: Chosen = { parts: [], total: null, atLeast: false, usable: true, runnerUp: null };
 
 /** The newest verdict against what its choice comes to now. */

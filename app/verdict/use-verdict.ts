@@ -10,11 +10,12 @@ export function useVerdictBasis(): Answered<'verdict'> & { readonly basis: Verdi
   const { state, version } = useWorkbench();
   const { file } = useAskedDecision();
   const { bench } = state;
-  const { needs, whatIf, versions } = bench.decision;
-  const question = useMemo(() => ({ kind: 'verdict' as const, verdict: verdictAsked(bench, file, version) }),
+  const { needs, whatIf, versions, choice, verdicts } = bench.decision;
+  const isWayAsked = choice?.kind === 'route' || verdicts?.at(-1)?.kind === 'route';
+  const question = useMemo(() => ({ kind: 'verdict' as const, verdict: verdictAsked(bench, file, version, isWayAsked) }),
     // The file has all else that counts: typing a reason asks nothing anew.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [file, version, versions, whatIf, needs],
+    [file, version, versions, whatIf, needs, isWayAsked],
   );
   const answered = useWhatIf<'verdict'>(file, question);
   return useMemo(() => ({ ...answered, basis: answered.answer }), [answered]);

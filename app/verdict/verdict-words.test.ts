@@ -25,6 +25,7 @@ describe('a verdict in words', () => {
     expect(chosenSentence({ parts: [grow], total: '7049.72', runnerUp: runner('205.42') }, 24, write)).toBe('Grow costs 7,050 over 24 months, 205 less than Trade.');
     expect(chosenSentence({ parts: [grow, { candidate: 'B', label: 'Basic' }], total: '10', runnerUp: runner('-5.00'), atLeast: true }, 12, write)).toBe('Grow with Basic cost at least 10 over 12 months, 5 more than Trade.');
     expect(chosenSentence({ parts: [grow], total: '10', runnerUp: null }, 12, write)).toBe('Grow costs 10 over 12 months; there is no other that could be chosen.');
+    expect(chosenSentence({ parts: [grow], total: '10', runnerUp: null }, 1, write)).toContain('over 1 month;');
     expect(chosenSentence({ parts: [grow], total: null, runnerUp: null }, 12, write)).toBe('Grow: what it comes to is not known.');
   });
 

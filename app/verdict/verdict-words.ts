@@ -27,7 +27,7 @@ type Told = Pick<Chosen, 'parts' | 'total' | 'runnerUp'> & { readonly atLeast?: 
 export function chosenSentence({ parts, total, runnerUp, atLeast }: Told, months: number, write: Writer): string {
   const what = partsWords(parts, write);
   if (total === null) return `${what}: what it comes to is not known.`;
-  const costs = `${what} ${parts.length > 1 ? 'cost' : 'costs'} ${atLeast ? 'at least ' : ''}${write.whole(total)} over ${months} months`;
+  const costs = `${what} ${parts.length > 1 ? 'cost' : 'costs'} ${atLeast ? 'at least ' : ''}${write.whole(total)} over ${months} ${months === 1 ? 'month' : 'months'}`;
   return runnerUp ? `${costs}, ${marginWords(runnerUp, write)}.` : `${costs}; there is no other that could be chosen.`;
 }
 

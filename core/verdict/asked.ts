@@ -7,8 +7,12 @@ import { USUAL_MOVING } from '../what-if/route-plan';
 import type { VerdictAsked } from './basis';
 import { featureNames } from './names';
 
-/** What a verdict on a decision, in one version of its sales, is worked out from. */
-export function verdictAsked(bench: Workbench, file: DecisionFile, version: VersionName): VerdictAsked {
+/**
+ * What a verdict on a decision, in one version of its sales, is worked out from.
+ *
+ * @param isWayAsked - whether the cheapest way through the horizon is wanted too
+ */
+export function verdictAsked(bench: Workbench, file: DecisionFile, version: VersionName, isWayAsked: boolean): VerdictAsked {
   const { whatIf, needs = [] } = bench.decision;
   return {
     others: VERSION_NAMES.filter((other) => other !== version).map((other) => ({ version: other, file: assembleDecisionFile(benchInVersion(bench, other)).file })),
@@ -16,7 +20,7 @@ export function verdictAsked(bench: Workbench, file: DecisionFile, version: Vers
       const [low, high] = whatIf?.ranges?.[assumption.key] ?? assumption.usual.map(String);
       return { assumption, low: Number(low), high: Number(high) };
     }),
-    moving: whatIf?.moving ?? USUAL_MOVING,
+    moving: isWayAsked ? (whatIf?.moving ?? USUAL_MOVING) : null,
     names: featureNames(needs),
   };
 }

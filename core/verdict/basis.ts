@@ -18,7 +18,7 @@ export interface VerdictBasis {
   readonly thresholds: readonly Threshold[];
   /** For whom each candidate is best, by its id; absent for those that are cheapest nowhere near the forecast. */
   readonly suits: Readonly<Record<string, Suits>>;
-  /** The cheapest way through the horizon; null where nobody can be chosen. */
+  /** The cheapest way through the horizon; null where nobody can be chosen, or it was not asked for. */
   readonly route: RoutePlan | null;
   /** Candidates that a price not known yet could make the cheapest. */
   readonly mayWin: readonly string[];
@@ -29,7 +29,8 @@ export interface VerdictAsked {
   /** Cautious and hopeful sales, where they are stated. */
   readonly others: readonly OtherVersion[];
   readonly varied: readonly Varied[];
-  readonly moving: MovingCosts;
+  /** What moving takes; null where no way through the horizon is asked for, which takes longest. */
+  readonly moving: MovingCosts | null;
   /** Names of features, by feature. */
   readonly names: Readonly<Record<string, string>>;
 }
@@ -45,7 +46,7 @@ export function verdictBasis(file: DecisionFile, { others, varied, moving, names
     conditions: conditionsOf(priced, others, names),
     thresholds: turns ? thresholdsOf(turns, varied).slice(0, MOST_THRESHOLDS) : [],
     suits: suitsOf(priced, names),
-    route: file.candidates.length === 0 ? null : routePlanner(file).plan(moving),
+    route: file.candidates.length === 0 || moving === null ? null : routePlanner(file).plan(moving),
     mayWin: turns?.mayWin ?? [],
   };
 }
