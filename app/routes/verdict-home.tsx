@@ -80,7 +80,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
                 </ul>
               </>
             )}
-            <TextField long={2} label="Best for whom, in your own words" placeholder={suitsSentence(suits, write)} value={choice.forWhom ?? ''} onChange={(forWhom) => setWords({ forWhom }, choice)} />
+            <TextField long={3} label="Best for whom, in your own words" placeholder={suitsSentence(suits, write)} value={choice.forWhom ?? ''} onChange={(forWhom) => setWords({ forWhom }, choice)} />
             <TextField long label="Why? In your own words, for whoever asks in a year." value={choice.reason} onChange={(reason) => setWords({ reason }, choice)} />
             <p className="add-row">
               <Button type="primary" disabled={!chosen || !basis || working.isBusy} onClick={give}>
