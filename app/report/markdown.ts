@@ -27,7 +27,7 @@ function block(one: ReportBlock): string {
 
 /** Characters that mean something in Markdown are escaped, line breaks and all. */
 function plain(text: string): string {
-  return text.replace(/\s*\n\s*/g, ' ').replace(/[\\`*_{}[\]<>#|~]/g, '\\$&').replace(/^(\d+)([.)])/, '$1\\$2').replace(/^([-+=])/, '\\$1');
+  return text.replace(/\s*\n\s*/g, ' ').replace(/[\\`*_{}[\]<>#|~]/g, '\\$&').replace(/^(\d+)([.)])(?=\s)/, '$1\\$2').replace(/^([-+=])(?=[\s=])/, '\\$1');
 }
 
 function cell(text: string): string {

@@ -86,6 +86,13 @@ describe('a report as Markdown', () => {
     }
   });
 
+  it('leaves figures as the locale writes them', () => {
+    const { priced, lineUp } = price(demo);
+    const text = reportMarkdown(reportOf({ decided: { bench: demo, priced, lineUp }, name: '1. Frage', verdict: asItStands(demo, TODAY), isGiven: false, today: TODAY, write: writerFor('de-DE') }));
+    expect(text).toContain('| 7.049,72 |');
+    expect(text).toMatch(/^# 1\\\. Frage\n/);
+  });
+
   it('keeps what people typed from becoming markup', () => {
     const typed = '# Title\n| a | b | <script>alert(1)</script> [x](javascript:1) **bold**';
     const verdict = asItStands(withDecision(demo, (one) => ({ ...one, choice: { kind: 'candidate', candidates: ['A'], reason: typed } })), TODAY);
