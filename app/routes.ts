@@ -4,6 +4,7 @@ export default [
   index('routes/home.ts'),
   route('decisions', 'routes/decisions.tsx'),
   route('watch', 'routes/watch.tsx'),
+  route('watch/effects', 'routes/watch-effects.ts'),
   route('decisions/import', 'routes/import.ts'),
   route('decisions/:decisionId/export', 'routes/export.ts'),
   route('decisions/:decisionId/report/:form', 'routes/report-file.ts'),

@@ -54,8 +54,16 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await page.setViewportSize({ width: 1280, height: 800 });
 
-  // One figure is left, the other taken over; the history keeps both.
+  // What is told is what the ticked figures do.
+  const effects = marlpit.getByRole('list', { name: 'What it does to decisions' });
+  await marlpit.getByLabel('Take over: Grow, paid by the year').uncheck();
+  await expect(effects).toContainText('the verdict still holds');
   await marlpit.getByLabel('Take over: Grow, paid by the month').uncheck();
+  await expect(effects).toContainText('Nothing is ticked, and nothing changes.');
+
+  // One figure is left, the other taken over; the history keeps both.
+  await marlpit.getByLabel('Take over: Grow, paid by the year').check();
+  await expect(effects).toContainText('Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.');
   await marlpit.getByRole('button', { name: /^Take over 1 of 2/ }).click();
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toHaveCount(0);
   await marlpit.getByRole('button', { name: 'Leave as it is on the sheet' }).click();

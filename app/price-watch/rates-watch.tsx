@@ -1,8 +1,8 @@
-import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { Button } from 'antd';
 import { useFetcher } from 'react-router';
 import { useWriter } from '../locale/locale';
 import type { RateRow, WatchView } from '../server/watch-view.server';
+import { AddressField } from './address-field';
 import { agoWords, effectSentence } from './watch-words';
 
 interface Answer {
@@ -13,20 +13,14 @@ interface Answer {
 export function RatesWatch({ rates, now }: { rates: WatchView['rates']; now: string }) {
   const write = useWriter();
   const looking = useFetcher<Answer>();
-  const keeping = useFetcher<Answer>();
-  const [typed, setTyped] = useState<string | null>(null);
   const { address, triedAt, seenAt, problem, day, rows } = rates;
-  const keep = () => {
-    if (typed !== null && typed.trim() !== (address ?? '')) void keeping.submit({ intent: 'rates-address', address: typed.trim() }, { method: 'post' });
-  };
   return (
     <section aria-label="Exchange rates">
       <h2>Exchange rates</h2>
       <div className="rates-head">
         <label>
           <span className="field-label">Where the rates of the day are published</span>
-          <Input variant="underlined" placeholder="https://…" value={typed ?? address ?? ''} onChange={({ target }) => setTyped(target.value)} onBlur={keep} onPressEnter={keep} {...(keeping.data?.problem ? { status: 'error' as const } : {})} />
-          {keeping.data?.problem && <small className="field-problem" role="alert">{keeping.data.problem}</small>}
+          <AddressField kept={address} submits={{ intent: 'rates-address' }} />
         </label>
         <looking.Form method="post">
           <input type="hidden" name="intent" value="look-rates" />

@@ -1,9 +1,11 @@
-import { Button, Checkbox, Input } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useId, useState } from 'react';
 import { Link, useFetcher } from 'react-router';
 import type { FoundChange } from '#core/price-watch/found-change';
 import { useWriter } from '../locale/locale';
 import type { WatchedRow } from '../server/watch-view.server';
+import { AddressField } from './address-field';
+import { useEffectsOfTicked } from './effects-of-ticked';
 import { agoWords, effectSentence } from './watch-words';
 
 interface Answer {
@@ -56,13 +58,6 @@ export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; no
 function WatchedSheetRow({ sheet, now }: { sheet: WatchedRow; now: string }) {
   const { sheetId, label, seen, address, triedAt, seenAt, problem, found, decisions } = sheet;
   const write = useWriter();
-  const keeping = useFetcher<Answer>();
-  const [typed, setTyped] = useState<string | null>(null);
-  const keep = () => {
-    if (typed === null || typed.trim() === (address ?? '')) return;
-    void keeping.submit({ intent: 'address', sheet: sheetId, address: typed.trim() }, { method: 'post' });
-  };
-  const refused = keeping.data?.problem ?? null;
   return (
     <tr>
       <th scope="row">
@@ -72,8 +67,7 @@ function WatchedSheetRow({ sheet, now }: { sheet: WatchedRow; now: string }) {
         </small>
       </th>
       <td>
-        <Input variant="underlined" aria-label={`Address of ${label}`} placeholder="https://…" value={typed ?? address ?? ''} onChange={({ target }) => setTyped(target.value)} onBlur={keep} onPressEnter={keep} {...(refused ? { status: 'error' as const } : {})} />
-        {refused && <small className="field-problem" role="alert">{refused}</small>}
+        <AddressField kept={address} label={`Address of ${label}`} submits={{ intent: 'address', sheet: sheetId }} />
       </td>
       <td>
         {address !== null && triedAt === null && 'not looked at yet'}
@@ -107,13 +101,14 @@ function NoteSeen({ sheetId }: { sheetId: string }) {
 
 /** What was found on a sheet's page, figure by figure, and what it would do to the decisions. */
 function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
-  const { sheetId, label, found, effects } = sheet;
+  const { sheetId, label, found } = sheet;
   const write = useWriter();
   const fetcher = useFetcher<Answer>();
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [notIn, setNotIn] = useState<ReadonlySet<string>>(new Set());
   const heading = useId();
   const chosen = found.filter(({ id }) => !left.has(id));
+  const { effects, isAsking } = useEffectsOfTicked(sheet, chosen);
   const decide = (intent: 'accept' | 'leave', changes: readonly FoundChange[]) => {
     const form = new FormData();
     form.set('intent', intent);
@@ -155,13 +150,13 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
         </table>
       </div>
       {effects.length > 0 && (
-        <ul className="plain-list effects" aria-label="What it does to decisions">
+        <ul className="plain-list effects" aria-label="What it does to decisions" aria-busy={isAsking}>
           {effects.map(({ id, name, effect }) => (
             <li key={id}>
               <Checkbox checked={!notIn.has(id)} onChange={() => setNotIn((before) => toggled(before, id))}>
                 use in <Link to={`/decisions/${id}/verdict`}>{name || 'a decision without a question'}</Link>
               </Checkbox>
-              <p className={effect && effect.since.standing !== 'holds' ? 'problem' : ''}>{effectSentence(effect, write)}</p>
+              <p className={chosen.length > 0 && effect && effect.since.standing !== 'holds' ? 'problem' : ''}>{chosen.length === 0 ? 'Nothing is ticked, and nothing changes.' : effectSentence(effect, write)}</p>
             </li>
           ))}
         </ul>
@@ -172,8 +167,7 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
         </Button>{' '}
         <Button disabled={chosen.length === 0 || fetcher.state !== 'idle'} onClick={() => decide('leave', chosen)}>
           Leave as it is on the sheet
-        </Button>{' '}
-        <small>{effects.length > 0 && 'The effect is that of all that was found.'}</small>
+        </Button>
       </p>
     </section>
   );

@@ -1,8 +1,9 @@
-import { data, Link } from 'react-router';
+import { data, Link, type ShouldRevalidateFunctionArgs } from 'react-router';
 import * as z from 'zod';
 import { noteDecided, setWatchedAddress, watchedSheets } from '#data/price-watch';
 import { addressSchema, keepSetting, SETTINGS } from '#data/settings';
 import { RatesWatch } from '../price-watch/rates-watch';
+import { EFFECTS } from '../price-watch/effects-of-ticked';
 import { SheetsWatch } from '../price-watch/sheets-watch';
 import { WatchHistory } from '../price-watch/watch-history';
 import { database } from '../server/database.server';
@@ -16,6 +17,9 @@ export const meta = () => [{ title: 'Price watch · Venalis' }];
 export async function loader() {
   return { view: await watchView(await database()), now: new Date().toISOString() };
 }
+
+/** Asking what a change would do changes nothing here. */
+export const shouldRevalidate = ({ formAction, defaultShouldRevalidate }: ShouldRevalidateFunctionArgs) => formAction !== EFFECTS && defaultShouldRevalidate;
 
 const id = z.string().max(100);
 const askedSchema = z.discriminatedUnion('intent', [

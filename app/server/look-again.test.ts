@@ -16,7 +16,7 @@ import { fileName } from './attachment';
 import { watchWorld } from './demo-world.server';
 import { lookAtPages, lookAtRates } from './look-again.server';
 import { acceptChanges, acceptRate } from './take-over.server';
-import { watchView } from './watch-view.server';
+import { effectsOfChanges, watchView } from './watch-view.server';
 
 const file = readDecisionFile(JSON.parse(readFileSync(new URL('../../demo/larkfell-kites.json', import.meta.url), 'utf8')));
 let db: Kysely<Database>;
@@ -60,6 +60,19 @@ describe('looking again at the made-up outside world', () => {
     expect(marlpit?.effects).toMatchObject([{ id: `kites-${round}`, effect: { isVerdict: false, since: { standing: 'overtaken', dearer: '312.00', now: { label: 'Wharfside Trade', margin: '-106.58' } } } }]);
     // Nothing has changed by itself.
     expect(await termPrice(12)).toBe('708');
+  });
+
+  it('tells what each part of what was found would do, without taking anything over', async () => {
+    await tell('/clock', { to: '2027-01-20' });
+    await lookAtPages(db, null, now);
+    const marlpit = await rowOf('Marlpit');
+    const effectOf = async (...wanted: string[]) => effectsOfChanges(db, marlpit?.sheetId ?? '', (marlpit?.found ?? []).filter(({ what }) => wanted.includes(what)).map(({ id }) => id));
+    // The candidate pays by the year: a dearer month does not touch it.
+    expect(await effectOf('paid by the month')).toMatchObject([{ effect: { since: { standing: 'holds', dearer: '0.00' } } }]);
+    expect(await effectOf('paid by the month', 'paid by the year')).toEqual(marlpit?.effects);
+    expect(await effectsOfChanges(db, marlpit?.sheetId ?? '', ['not found'])).toEqual([]);
+    expect(await effectsOfChanges(db, 'no sheet', (marlpit?.found ?? []).map(({ id }) => id))).toEqual([]);
+    expect(await termPrice(1)).toBe('69');
   });
 
   it('takes over what was chosen, as a new revision that the decision uses, and keeps the history', async () => {

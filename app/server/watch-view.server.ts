@@ -1,4 +1,5 @@
 import type { Kysely } from 'kysely';
+import type { PriceSheet } from '#core/decision/price-sheet';
 import { sheetLabel } from '#core/decision/sheet-label';
 import type { Workbench } from '#core/decision/workbench';
 import { type DailyRates, rateFor } from '#core/exchange-rates/daily-rates';
@@ -7,10 +8,10 @@ import { effectOnDecision, type EffectOnDecision } from '#core/price-watch/effec
 import type { FoundChange } from '#core/price-watch/found-change';
 import { listDecisions } from '#data/decision-list';
 import { loadWorkbench } from '#data/decisions';
-import { decidedChanges, type DecidedChange, watchedSheets } from '#data/price-watch';
+import { decidedChanges, type DecidedChange, type WatchedSheet, watchedSheets } from '#data/price-watch';
 import type { Database } from '#data/schema';
 import { readSetting } from '#data/settings';
-import { decisionsUsing, listSheets } from '#data/sheets';
+import { decisionsUsing, listSheets, loadSheet, newestSheetRevision } from '#data/sheets';
 import { liveBench } from './live-bench.server';
 
 /** What a change would do to one decision. */
@@ -61,24 +62,12 @@ const MOST_HISTORY = 100;
 /** Everything that the price watch shows. */
 export async function watchView(db: Kysely<Database>): Promise<WatchView> {
   const watched = new Map((await watchedSheets(db)).map((one) => [one.sheetId, one]));
-  const benches = new Map<string, Workbench>();
-  const benchOf = async (id: string) => {
-    const saved = benches.has(id) ? undefined : await loadWorkbench(db, id);
-    if (saved) benches.set(id, liveBench(saved.bench));
-    return benches.get(id);
-  };
+  const benchOf = benchesOf(db);
   const sheets: WatchedRow[] = [];
   for (const { id, sheet } of await listSheets(db)) {
     const own = watched.get(id);
     const users = await decisionsUsing(db, id);
-    const effects: DecisionEffect[] = [];
-    if (own && own.found.length > 0) {
-      const after = withFoundChanges(sheet, own.found, { address: own.address, on: (own.seenAt ?? '').slice(0, 10) });
-      for (const user of users) {
-        const bench = await benchOf(user);
-        if (bench) effects.push(effectOn(user, bench, { ...bench, sheets: bench.sheets.map((used) => (used.id === id ? { ...used, sheet: after } : used)) }));
-      }
-    }
+    const effects = own && own.found.length > 0 ? await effectsOf(own, own.found, sheet, users, benchOf) : [];
     sheets.push({ sheetId: id, label: sheetLabel(sheet), seen: sheet.seen ?? null, address: own?.address ?? null, triedAt: own?.triedAt ?? null, seenAt: own?.seenAt ?? null, problem: own?.problem ?? null, found: own?.found ?? [], effects, decisions: users.length });
   }
   const looked = await readSetting(db, 'ratesLooked');
@@ -90,11 +79,47 @@ export async function watchView(db: Kysely<Database>): Promise<WatchView> {
   };
 }
 
+/**
+ * What some of the changes found on a sheet's page would do to the decisions that use the sheet.
+ *
+ * @param changes - ids of those that are to be taken over
+ * @returns nothing where the sheet is not watched, or none of the changes was found
+ */
+export async function effectsOfChanges(db: Kysely<Database>, sheetId: string, changes: readonly string[]): Promise<DecisionEffect[]> {
+  const own = (await watchedSheets(db)).find((one) => one.sheetId === sheetId);
+  const sheet = own && (await loadSheet(db, sheetId, await newestSheetRevision(db, sheetId)));
+  const chosen = own?.found.filter(({ id }) => changes.includes(id)) ?? [];
+  if (!own || !sheet || chosen.length === 0) return [];
+  return effectsOf(own, chosen, sheet, await decisionsUsing(db, sheetId), benchesOf(db));
+}
+
+type BenchOf = (id: string) => Promise<Workbench | undefined>;
+
+/** Decisions by id, each read once. */
+function benchesOf(db: Kysely<Database>): BenchOf {
+  const benches = new Map<string, Workbench>();
+  return async (id) => {
+    const saved = benches.has(id) ? undefined : await loadWorkbench(db, id);
+    if (saved) benches.set(id, liveBench(saved.bench));
+    return benches.get(id);
+  };
+}
+
+async function effectsOf(own: WatchedSheet, changes: readonly FoundChange[], sheet: PriceSheet, users: readonly string[], benchOf: BenchOf): Promise<DecisionEffect[]> {
+  const after = withFoundChanges(sheet, changes, { address: own.address, on: (own.seenAt ?? '').slice(0, 10) });
+  const effects: DecisionEffect[] = [];
+  for (const user of users) {
+    const bench = await benchOf(user);
+    if (bench) effects.push(effectOn(user, bench, { ...bench, sheets: bench.sheets.map((used) => (used.id === own.sheetId ? { ...used, sheet: after } : used)) }));
+  }
+  return effects;
+}
+
 function effectOn(id: string, before: Workbench, after: Workbench): DecisionEffect {
   return { id, name: before.decision.name, currency: before.decision.currency, effect: effectOnDecision(before, after) };
 }
 
-async function rateRows(db: Kysely<Database>, rates: DailyRates | null, benchOf: (id: string) => Promise<Workbench | undefined>): Promise<RateRow[]> {
+async function rateRows(db: Kysely<Database>, rates: DailyRates | null, benchOf: BenchOf): Promise<RateRow[]> {
   const rows: RateRow[] = [];
   for (const { id, archivedAt } of await listDecisions(db)) {
     const bench = archivedAt === null ? await benchOf(id) : undefined;

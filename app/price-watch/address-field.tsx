@@ -1,0 +1,25 @@
+import { Input } from 'antd';
+import { useState } from 'react';
+import { useFetcher } from 'react-router';
+
+/**
+ * The address of something that is looked at again, kept when it is left or on Enter.
+ * One that is refused stays as it was typed, with what is wanted below it.
+ *
+ * @param kept the address as it is kept; null where there is none yet
+ * @param submits what goes along with the address: the intent, and what it is the address of
+ */
+export function AddressField({ kept, label, submits }: { kept: string | null; label?: string; submits: Readonly<Record<string, string>> }) {
+  const keeping = useFetcher<{ readonly problem: string | null }>();
+  const [typed, setTyped] = useState<string | null>(null);
+  const keep = () => {
+    if (typed !== null && typed.trim() !== (kept ?? '')) void keeping.submit({ ...submits, address: typed.trim() }, { method: 'post' });
+  };
+  const refused = keeping.data?.problem ?? null;
+  return (
+    <>
+      <Input variant="underlined" aria-label={label} placeholder="https://…" value={typed ?? kept ?? ''} onChange={({ target }) => setTyped(target.value)} onBlur={keep} onPressEnter={keep} {...(refused ? { status: 'error' as const } : {})} />
+      {refused && <small className="field-problem" role="alert">{refused}</small>}
+    </>
+  );
+}
