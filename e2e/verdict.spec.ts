@@ -62,6 +62,7 @@ test('two together and a way with moves can be chosen too', async ({ page, demo 
   await page.getByRole('combobox', { name: 'Choose' }).click();
   await page.getByTitle('two together').click();
   await expect(page.locator('[data-verdict]')).toContainText(/^Marlpit Grow with .+ for Video club cost [\d,]+ over 24 months, [\d,]+ more than Marlpit Grow\./);
+  await expect(page.getByText(/^With Kites and spares.+: Marlpit Grow, [\d,]+\.\d\d\. With Video club: .+, [\d,]+\.\d\d\./)).toBeVisible();
   await page.getByRole('combobox', { name: 'Choose' }).click();
   await page.getByTitle('a way with moves').click();
   await expect(page.locator('[data-verdict]')).toContainText(/costs? [\d,]+ over 24 months/);

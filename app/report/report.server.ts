@@ -6,7 +6,7 @@ import type { Condition, Threshold } from '#core/verdict/conditions-schema';
 import type { GivenVerdict } from '#core/verdict/verdict-schema';
 import { dateReason, dateTitle, daysLeftWords } from '../dates/date-words';
 import type { Writer } from '../locale/writer';
-import { chosenSentence, conditionWords, openWords, suitsSentence, thresholdWords, winnerWords } from '../verdict/verdict-words';
+import { chosenSentence, conditionWords, openWords, suitsSentence, thresholdWords, togetherWords, winnerWords } from '../verdict/verdict-words';
 import { shownConditions } from '../verdict/conditions-table';
 import { assumptionSection, sourceSection } from './assumption-sections';
 import type { Report, ReportBlock, ReportSection } from './report-blocks';
@@ -56,6 +56,7 @@ function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSecti
     title: 'Answer',
     blocks: [
       { kind: 'sentence', style: 'answer', text: chosenSentence(verdict, verdict.months, write) },
+      ...(verdict.shared ? [{ kind: 'sentence' as const, text: togetherWords(verdict, verdict.currency, write) }] : []),
       ...(verdict.reason ? [{ kind: 'quote' as const, text: verdict.reason }] : []),
       ...(best ? [{ kind: 'sentence' as const, text: best }] : []),
       { kind: 'sentence', style: 'quiet', text: `With ${verdict.version} sales of ${write.whole(verdict.monthlySales)} ${verdict.currency} a month, ${write.number(verdict.monthlyOrders, 0)} orders.` },

@@ -13,7 +13,7 @@ import { ChoiceForm } from '../verdict/choice-form';
 import { ConditionsTable } from '../verdict/conditions-table';
 import { GivenVerdictView } from '../verdict/given-verdict';
 import { useVerdictBasis } from '../verdict/use-verdict';
-import { chosenSentence, openWords, sinceSentence, suitsSentence, thresholdWords } from '../verdict/verdict-words';
+import { chosenSentence, openWords, sinceSentence, suitsSentence, thresholdWords, togetherWords } from '../verdict/verdict-words';
 import { VerdictDifferenceView } from '../verdict/verdict-difference';
 import { Fold } from '../components/fold';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
@@ -66,6 +66,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
             <p className="says" data-verdict>
               {chosen ? chosenSentence(chosen, file.months, write) : ''} {isModest(open) && <em>A modest verdict: see beside what to find out next.</em>}
             </p>
+            {chosen?.shared && <p>{togetherWords(chosen, file.currency, write)}</p>}
             <ChoiceForm choice={choice} chosen={isWaiting ? NOT_YET : chosen} />
             {basis && (
               <>

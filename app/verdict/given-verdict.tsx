@@ -4,7 +4,7 @@ import type { GivenVerdict } from '#core/verdict/verdict-schema';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { ConditionsTable } from './conditions-table';
-import { chosenSentence, openWords, suitsSentence, thresholdWords } from './verdict-words';
+import { chosenSentence, openWords, suitsSentence, thresholdWords, togetherWords } from './verdict-words';
 
 /** A verdict as it was given, with the figures of that day. */
 export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: GivenVerdict; reportTo: string; onWithdraw?(): void }) {
@@ -18,6 +18,7 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
         {verdict.strength === 'modest' && <small> for now</small>}
       </h3>
       <p className="says-small">{chosenSentence(verdict, verdict.months, write)}</p>
+      {verdict.shared && <p>{togetherWords(verdict, verdict.currency, write)}</p>}
       {verdict.reason && <blockquote>{verdict.reason}</blockquote>}
       <Fold summary="Everything it rested on">
         <p>{verdict.forWhom || suitsSentence(verdict.suits, write)}</p>

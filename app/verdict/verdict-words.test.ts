@@ -6,7 +6,7 @@ import { adviceSentence, soFarSentence } from '../afterwards/afterwards-words';
 import { agoWords, effectSentence } from '../price-watch/watch-words';
 import { writerFor } from '../locale/writer';
 import { shownConditions } from './conditions-table';
-import { chosenSentence, conditionWords, listed, openWords, partsWords, sinceSentence, suitsSentence, thresholdWords, winnerWords } from './verdict-words';
+import { chosenSentence, conditionWords, listed, openWords, partsWords, sinceSentence, suitsSentence, thresholdWords, togetherWords, winnerWords } from './verdict-words';
 
 const write = writerFor('en-GB');
 const nameOf = (id: string | null) => (id === null ? 'nobody' : `Plan ${id}`);
@@ -27,6 +27,15 @@ describe('a verdict in words', () => {
     expect(chosenSentence({ parts: [grow], total: '10', runnerUp: null }, 12, write)).toBe('Grow costs 10 over 12 months; there is no other that could be chosen.');
     expect(chosenSentence({ parts: [grow], total: '10', runnerUp: null }, 1, write)).toContain('over 1 month;');
     expect(chosenSentence({ parts: [grow], total: null, runnerUp: null }, 12, write)).toBe('Grow: what it comes to is not known.');
+  });
+
+  it('what two together are made up of, and what both have', () => {
+    const parts = [{ ...grow, streams: ['Kites', 'Stall'], total: '5100.20' }, { candidate: 'B', label: 'Basic', streams: ['Club'], total: '1950.00' }];
+    const each = 'With Kites and Stall: Grow, 5,100.20. With Club: Basic, 1,950.00.';
+    expect(togetherWords({ parts, shared: { once: [], twice: [] } }, 'EUR', write)).toBe(each);
+    expect(togetherWords({ parts, shared: { once: ['Theme', 'Photographs'], twice: ['Label desk'] } }, 'EUR', write)).toBe(`${each} Theme and Photographs are paid for once. Both have Label desk, counted for each; if one is enough, take it out of the other.`);
+    expect(togetherWords({ parts: [{ ...grow, streams: [], total: '1.00' }], shared: { once: ['Theme'], twice: [] } }, 'EUR', write)).toBe('With no sales: Grow, 1.00. Theme is paid for once.');
+    expect(togetherWords({ parts }, 'EUR', write)).toBe('');
   });
 
   const level = (sales: string, orders: string) => ({ sales, orders });

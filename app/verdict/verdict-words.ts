@@ -31,6 +31,19 @@ export function chosenSentence({ parts, total, runnerUp, atLeast }: Told, months
   return runnerUp ? `${costs}, ${marginWords(runnerUp, write)}.` : `${costs}; there is no other that could be chosen.`;
 }
 
+/**
+ * Of two together, what each comes to and what both have: "With Kites: Marlpit Grow, €5,100.20. With Video club:
+ * Brindle Shop, €1,950.00. Theme is paid for once." Nothing for any other choice.
+ */
+export function togetherWords({ parts, shared }: Pick<Chosen, 'parts' | 'shared'>, currency: string, write: Writer): string {
+  if (!shared) return '';
+  const each = parts.map(({ label, streams = [], total }) => `${streams.length > 0 ? `With ${listed(streams)}` : 'With no sales'}: ${label}, ${total === undefined ? 'not known' : write.money(total, currency)}.`);
+  const { once, twice } = shared;
+  if (once.length > 0) each.push(`${listed(once)} ${once.length === 1 ? 'is' : 'are'} paid for once.`);
+  if (twice.length > 0) each.push(`Both have ${listed(twice)}, counted for each; if one is enough, take it out of the other.`);
+  return each.join(' ');
+}
+
 /** "205 less than Wharfside Trade". */
 export function marginWords({ label, margin }: { readonly label: string; readonly margin: string }, write: Writer): string {
   if (Number(margin) === 0) return `the same as ${label}`;

@@ -27,6 +27,8 @@ export interface Giving {
 /** What a choice comes to as things stand: its parts by name, its total, and the best of the others. */
 export interface Chosen {
   readonly parts: readonly VerdictPart[];
+  /** Of two together: what both have. */
+  readonly shared?: GivenVerdict['shared'];
   /** Base currency; null where it cannot be worked out. */
   readonly total: string | null;
   readonly atLeast: boolean;
@@ -60,8 +62,8 @@ export function chosenNow({ bench, priced, lineUp, basis }: Pick<Giving, 'bench'
     const together = priceTogether(priced.pricing.file, first, second, streams);
     if (!together) return null;
     const streamLabels = (isSecond: boolean) => bench.decision.forecast.streams.filter(({ id }) => streams.includes(id) === isSecond).map(({ id, label }) => label || id);
-    const parts = named.map((part, index) => ({ ...part, streams: streamLabels(index === 1) }));
-    return withRunnerUp(priced, nameOf, { parts, total: together.total, atLeast: together.atLeast, usable: together.usable });
+    const parts = named.map((part, index) => ({ ...part, streams: streamLabels(index === 1), total: together.each[index === 1 ? 1 : 0] }));
+    return withRunnerUp(priced, nameOf, { parts, shared: { once: [...together.once], twice: [...together.twice] }, total: together.total, atLeast: together.atLeast, usable: together.usable });
   }
   const route = basis.route;
   if (!route || route.total === null) return null;
@@ -97,6 +99,7 @@ export function giveVerdict(giving: Giving, choice: Choice, id: string): GivenVe
     on: today,
     kind: choice.kind,
     parts: [...chosen.parts],
+    ...(chosen.shared ? { shared: chosen.shared } : {}),
     reason: choice.reason,
     ...(choice.forWhom ? { forWhom: choice.forWhom } : {}),
     strength: isModest(open) || !chosen.usable || chosen.atLeast ? 'modest' : 'firm',

@@ -46,7 +46,9 @@ export const givenVerdictSchema = z.strictObject({
   on: dayField,
   kind: z.enum(['candidate', 'together', 'route']),
   /** What was chosen, by the names of that day. */
-  parts: z.array(z.strictObject({ candidate: slug, label, segment: segmentSchema.optional(), streams: z.array(label).max(200).optional() })).min(1).max(120),
+  parts: z.array(z.strictObject({ candidate: slug, label, segment: segmentSchema.optional(), streams: z.array(label).max(200).optional(), total: figure.optional() })).min(1).max(120),
+  /** Of two together: what both have, paid for once or counted for both. */
+  shared: z.strictObject({ once: z.array(label).max(500), twice: z.array(label).max(500) }).optional(),
   reason: words,
   forWhom: words.optional(),
   strength: z.enum(['firm', 'modest']),

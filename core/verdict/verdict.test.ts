@@ -90,7 +90,7 @@ describe('two together', () => {
 
   it('each takes its own streams, so that no sale is charged twice', () => {
     // Alder: 12 × (10 + 5 % of 200); Birch: 12 × (30 + 1 % of 1,000).
-    expect(priceTogether(kiteDecision({ forecast: { streams } }), 'B', 'A', ['club'])).toEqual({ total: '720.00', monthly: new Array(12).fill('60.00'), each: ['480.00', '240.00'], atLeast: false, usable: true, once: [] });
+    expect(priceTogether(kiteDecision({ forecast: { streams } }), 'B', 'A', ['club'])).toEqual({ total: '720.00', monthly: new Array(12).fill('60.00'), each: ['480.00', '240.00'], atLeast: false, usable: true, once: [], twice: [] });
   });
 
   it('an extra that both have alike is paid for once, and a must may be met by either', () => {
@@ -104,12 +104,23 @@ describe('two together', () => {
     expect(together).toMatchObject({ each: ['540.00', '241.00'], total: '781.00', once: ['Theme'], usable: true });
   });
 
+  it('an add-on that both have is counted for both, and named', () => {
+    const desk = { id: 'desk', label: 'Label desk', currency: 'EUR', terms: [{ id: 'm', months: 1, price: '5' }] };
+    const candidates = [
+      { id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }], addons: [{ addon: 'desk', term: 'm' }] },
+      { id: 'B', label: 'Birch', plans: [{ plan: 'pb', term: 'm' }], addons: [{ addon: 'desk', term: 'm' }] },
+    ];
+    const together = priceTogether(kiteDecision({ forecast: { streams }, addons: [desk], candidates }), 'B', 'A', ['club']);
+    expect(together).toMatchObject({ each: ['540.00', '300.00'], once: [], twice: ['Label desk'] });
+  });
+
   it('is a choice like any other, set against the best single candidate', () => {
     const bench = benchOf(kiteDecision({ forecast: { streams } }));
     const verdict = given(bench, { kind: 'together', candidates: ['B', 'A'], streams: ['club'], reason: '' });
     // Birch alone: 12 × (30 + 10 + 2) = 504.
     expect(verdict).toMatchObject({ total: '720.00', runnerUp: { candidate: 'B', total: '504.00', margin: '-216.00' } });
-    expect(verdict.parts.map(({ streams: through }) => through)).toEqual([['Kites'], ['Club']]);
+    expect(verdict.parts.map(({ streams: through, total }) => [through, total])).toEqual([[['Kites'], '480.00'], [['Club'], '240.00']]);
+    expect(verdict.shared).toEqual({ once: [], twice: [] });
     expect(choiceOf(verdict, bench.decision.forecast.streams)).toMatchObject({ candidates: ['B', 'A'], streams: ['club'] });
     expect(priceTogether(kiteDecision(), 'A', 'A', [])).toBeNull();
   });
