@@ -1,5 +1,8 @@
-import { Select } from 'antd';
+import { Select, type SelectProps } from 'antd';
 import { useId } from 'react';
+import { steady } from './steady';
+
+const SteadySelect = steady<SelectProps<string | null>>(Select);
 
 interface ChoiceFieldProps<Value extends string> {
   label: string;
@@ -22,7 +25,7 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
       <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
         {label}
       </label>
-      <Select
+      <SteadySelect
         id={id}
         variant="underlined"
         value={value ?? null}
@@ -30,7 +33,10 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
         showSearch={searchable ? { optionFilterProp: 'label' } : false}
         popupMatchSelectWidth={false}
         placeholder={placeholder}
-        onChange={(next) => next !== null && onChange(next)}
+        onChange={(next) => {
+          const chosen = options.find((option) => option.value === next);
+          if (chosen) onChange(chosen.value);
+        }}
       />
     </span>
   );

@@ -1,5 +1,8 @@
-import { Select } from 'antd';
+import { Select, type SelectProps } from 'antd';
 import { useId } from 'react';
+import { steady } from './steady';
+
+const SteadySelect = steady<SelectProps<string[]>>(Select);
 
 interface ChoicesFieldProps {
   label: string;
@@ -21,7 +24,7 @@ export function ChoicesField({ label, labelHidden, values, options, placeholder,
       <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
         {label}
       </label>
-      <Select id={id} mode={isOpen ? 'tags' : 'multiple'} variant="underlined" value={[...values]} options={[...options, ...unlisted]} popupMatchSelectWidth={false} placeholder={placeholder} onChange={onChange} />
+      <SteadySelect id={id} mode={isOpen ? 'tags' : 'multiple'} variant="underlined" value={[...values]} options={[...options, ...unlisted]} popupMatchSelectWidth={false} placeholder={placeholder} onChange={onChange} />
     </span>
   );
 }

@@ -1,5 +1,5 @@
-import { Input } from 'antd';
 import { useId } from 'react';
+import { SteadyInput } from './steady-input';
 
 interface DayFieldProps {
   label: string;
@@ -16,7 +16,7 @@ export function DayField({ label, value, onChange }: DayFieldProps) {
       <label htmlFor={id} className="field-label">
         {label}
       </label>
-      <Input id={id} type="date" variant="underlined" value={value ?? ''} onChange={({ target }) => onChange(target.value === '' ? undefined : target.value)} />
+      <SteadyInput id={id} type="date" variant="underlined" value={value ?? ''} onChange={({ target }) => onChange(target.value === '' ? undefined : target.value)} />
     </span>
   );
 }

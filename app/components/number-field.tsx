@@ -1,8 +1,8 @@
-import { Input } from 'antd';
 import { useId, useState } from 'react';
 import { type NumberRange, readTypedNumber } from '#core/amount/typed-number';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
+import { SteadyInput } from './steady-input';
 
 interface NumberFieldProps {
   /** Unique in the decision; texts that cannot be read are kept under it. */
@@ -56,7 +56,7 @@ export function NumberField(props: NumberFieldProps) {
       <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
         {label}
       </label>
-      <Input
+      <SteadyInput
         id={id}
         variant="underlined"
         inputMode="decimal"

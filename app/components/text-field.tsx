@@ -1,5 +1,10 @@
 import { Input } from 'antd';
+import type { TextAreaProps } from 'antd/es/input';
 import { useId } from 'react';
+import { steady } from './steady';
+import { SteadyInput } from './steady-input';
+
+const SteadyTextArea = steady<TextAreaProps>(Input.TextArea);
 
 interface TextFieldProps {
   label: string;
@@ -30,7 +35,7 @@ export function TextField({ label, labelHidden, value, long, className, onChange
       <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
         {label}
       </label>
-      {long ? <Input.TextArea autoSize={{ minRows: long === true ? 3 : long }} {...shared} /> : <Input {...shared} />}
+      {long ? <SteadyTextArea autoSize={{ minRows: long === true ? 3 : long }} {...shared} /> : <SteadyInput {...shared} />}
     </span>
   );
 }
