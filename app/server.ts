@@ -2,6 +2,7 @@ import { createRequestHandler } from '@react-router/express';
 import compression from 'compression';
 import express from 'express';
 import { RouterContextProvider } from 'react-router';
+import * as build from 'virtual:react-router/server-build';
 import { database } from './server/database.server';
 import { nonceContext } from './server/nonce';
 import { refuseForeignRequests, refuseLargeBodies, securityHeaders } from './server/security';
@@ -21,7 +22,8 @@ app.use('/assets', express.static(`${clientFolder}/assets`, { immutable: true, m
 app.use(express.static(clientFolder, { maxAge: '1h' }));
 app.use(
   createRequestHandler({
-    build: () => import('virtual:react-router/server-build'),
+    // Not as a function: then the routes would be worked out anew for every request.
+    build,
     getLoadContext: (_request, response) => {
       const context = new RouterContextProvider();
       context.set(nonceContext, String(response.locals['nonce'] ?? ''));

@@ -33,8 +33,19 @@ export interface Courses {
   readonly crossings: readonly CourseCrossing[];
 }
 
+/** The courses last asked for of what is priced: a page that is shown again asks for the same. */
+const followed = new WeakMap<PricedDecision, { readonly ids: string; readonly courses: Courses }>();
+
 /** Follows candidates month by month: what they have cost so far, renewals, outgrown months, and where they cross. */
-export function coursesOf({ pricing, candidates, result }: PricedDecision, ids: readonly string[]): Courses {
+export function coursesOf(priced: PricedDecision, ids: readonly string[]): Courses {
+  const before = followed.get(priced);
+  if (before?.ids === ids.join(' ')) return before.courses;
+  const courses = follow(priced, ids);
+  followed.set(priced, { ids: ids.join(' '), courses });
+  return courses;
+}
+
+function follow({ pricing, candidates, result }: PricedDecision, ids: readonly string[]): Courses {
   const { currency } = pricing.file;
   const shown = ids.flatMap((id) => candidates.find((one) => one.candidate.id === id) ?? []);
   const sums = shown.map(({ result: one }) => addedUp(one.monthly));
