@@ -84,8 +84,16 @@ test('what was left is not told again, and rates of the day are taken over', asy
   await page.goto(`${demo.address}watch`);
   await page.getByRole('button', { name: 'Look at all pages again' }).click();
   const tidewrack = page.getByRole('region', { name: 'Tidewrack Stores' });
+  // In another window the same is open; what is decided here is told there as soon as it asks.
+  const other = await page.context().newPage();
+  await other.goto(`${demo.address}watch`);
+  await other.waitForSelector('html[data-live]', { state: 'attached' });
   await tidewrack.getByRole('button', { name: 'Leave as it is on the sheet' }).click();
   await expect(tidewrack).toHaveCount(0);
+  const elsewhere = other.getByRole('region', { name: 'Tidewrack Stores' });
+  await elsewhere.getByRole('checkbox', { name: /^Take over: Basic/ }).uncheck();
+  await expect(elsewhere).toHaveCount(0);
+  await other.close();
   await page.getByRole('button', { name: 'Look at all pages again' }).click();
   await expect(page.getByRole('region', { name: 'Marlpit' })).toBeVisible();
   await expect(tidewrack).toHaveCount(0);

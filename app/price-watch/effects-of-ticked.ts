@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useFetcher } from 'react-router';
+import { useFetcher, useRevalidator } from 'react-router';
 import type { FoundChange } from '#core/price-watch/found-change';
 import type { EffectsOfChanges } from '../routes/watch-effects';
 import type { DecisionEffect, WatchedRow } from '../server/watch-view.server';
@@ -18,6 +18,12 @@ export function useEffectsOfTicked({ sheetId, found, effects: ofAll }: WatchedRo
   useEffect(() => {
     if (asked !== null) void submit(asked, { method: 'post', action: EFFECTS, encType: 'application/json' });
   }, [asked, submit]);
+  const { revalidate } = useRevalidator();
+  const isOvertaken = data?.effects === null;
+  useEffect(() => {
+    // Decided in another window, or the page was looked at again: what stands now is shown.
+    if (isOvertaken) void revalidate();
+  }, [isOvertaken, revalidate]);
   if (asked === null) return { effects: ofAll, isAsking: false };
   const isAnswered = data !== undefined && JSON.stringify({ sheet: sheetId, changes: data.changes }) === asked;
   return { effects: data?.effects ?? ofAll, isAsking: !isAnswered };

@@ -10,7 +10,8 @@ const askedSchema = z.strictObject({ sheet: z.string().max(100), changes: z.arra
 export interface EffectsOfChanges {
   /** Those that were asked about, by id. */
   readonly changes: readonly string[];
-  readonly effects: readonly DecisionEffect[];
+  /** Null if what is found is not what was asked about any more. */
+  readonly effects: readonly DecisionEffect[] | null;
 }
 
 /** Tells what some of the changes found on a sheet's page would do to the decisions that use it; nothing is taken over. */

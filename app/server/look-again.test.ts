@@ -70,9 +70,19 @@ describe('looking again at the made-up outside world', () => {
     // The candidate pays by the year: a dearer month does not touch it.
     expect(await effectOf('paid by the month')).toMatchObject([{ effect: { since: { standing: 'holds', dearer: '0.00' } } }]);
     expect(await effectOf('paid by the month', 'paid by the year')).toEqual(marlpit?.effects);
-    expect(await effectsOfChanges(db, marlpit?.sheetId ?? '', ['not found'])).toEqual([]);
-    expect(await effectsOfChanges(db, 'no sheet', (marlpit?.found ?? []).map(({ id }) => id))).toEqual([]);
     expect(await termPrice(1)).toBe('69');
+  });
+
+  it('says so when what it is asked about was decided elsewhere meanwhile', async () => {
+    await tell('/clock', { to: '2027-01-20' });
+    await lookAtPages(db, null, now);
+    const marlpit = await rowOf('Marlpit');
+    const ids = (marlpit?.found ?? []).map(({ id }) => id);
+    const [watched] = (await watchedSheets(db)).filter(({ sheetId }) => sheetId === marlpit?.sheetId);
+    if (watched) await acceptChanges(db, watched, watched.found.slice(0, 1), [], now());
+    expect(await effectsOfChanges(db, marlpit?.sheetId ?? '', ids.slice(1))).toHaveLength(1);
+    expect(await effectsOfChanges(db, marlpit?.sheetId ?? '', ids)).toBeNull();
+    expect(await effectsOfChanges(db, 'no sheet', ids)).toBeNull();
   });
 
   it('takes over what was chosen, as a new revision that the decision uses, and keeps the history', async () => {

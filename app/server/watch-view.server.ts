@@ -83,13 +83,13 @@ export async function watchView(db: Kysely<Database>): Promise<WatchView> {
  * What some of the changes found on a sheet's page would do to the decisions that use the sheet.
  *
  * @param changes - ids of those that are to be taken over
- * @returns nothing where the sheet is not watched, or none of the changes was found
+ * @returns null if one of them is not to be decided any more: it was decided elsewhere, or the page says otherwise by now
  */
-export async function effectsOfChanges(db: Kysely<Database>, sheetId: string, changes: readonly string[]): Promise<DecisionEffect[]> {
+export async function effectsOfChanges(db: Kysely<Database>, sheetId: string, changes: readonly string[]): Promise<DecisionEffect[] | null> {
   const own = (await watchedSheets(db)).find((one) => one.sheetId === sheetId);
   const sheet = own && (await loadSheet(db, sheetId, await newestSheetRevision(db, sheetId)));
   const chosen = own?.found.filter(({ id }) => changes.includes(id)) ?? [];
-  if (!own || !sheet || chosen.length === 0) return [];
+  if (!own || !sheet || chosen.length < changes.length) return null;
   return effectsOf(own, chosen, sheet, await decisionsUsing(db, sheetId), benchesOf(db));
 }
 
