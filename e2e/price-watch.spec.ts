@@ -84,6 +84,7 @@ test('what was left is not told again, and rates of the day are taken over', asy
   await page.goto(`${demo.address}watch`);
   await page.getByRole('button', { name: 'Look at all pages again' }).click();
   const tidewrack = page.getByRole('region', { name: 'Tidewrack Stores' });
+  await expect(tidewrack).toBeVisible();
   // In another window the same is open; what is decided here is told there as soon as it asks.
   const other = await page.context().newPage();
   await other.goto(`${demo.address}watch`);
