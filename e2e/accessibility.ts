@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test';
 /**
  * What is not accessible on a page (WCAG 2.2 AA), each with the elements it is about; nothing where all is well.
  *
- * It is looked into in the page itself: the usual way opens a window of its own each time, and one of them once never opened.
+ * It is looked into in the page itself: the usual way opens a window of its own each time, and a run once came to its limit while it waited for one.
  *
  * @param rules only these of axe's rules, where not all have to be looked at again
  */
