@@ -5,7 +5,7 @@ import { type ComponentType, isValidElement, memo, useLayoutEffect, useMemo, use
  * newest are called. A place of the bench has a hundred fields, of which a typed figure changes one.
  */
 export function steady<Props extends object>(Component: ComponentType<Props>): (props: Props) => React.JSX.Element {
-  const Drawn = memo(Component, isAlike) as unknown as ComponentType<Props>;
+  const Drawn: ComponentType<Props> = memo(Component, isAlike);
   return function Steady(props: Props) {
     return <Drawn {...props} {...useSteadyHandlers(props)} />;
   };

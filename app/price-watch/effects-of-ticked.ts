@@ -1,8 +1,7 @@
 import { useEffect } from 'react';
 import { useFetcher, useRevalidator } from 'react-router';
 import type { FoundChange } from '#core/price-watch/found-change';
-import type { EffectsOfChanges } from '../routes/watch-effects';
-import type { DecisionEffect, WatchedRow } from '../server/watch-view.server';
+import type { DecisionEffect, EffectsOfChanges, WatchedRow } from '../server/watch-view.server';
 
 /** Where it is asked what some of the changes would do. */
 export const EFFECTS = '/watch/effects';

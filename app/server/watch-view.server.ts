@@ -22,6 +22,14 @@ export interface DecisionEffect {
   readonly effect: EffectOnDecision | null;
 }
 
+/** What some of the changes found on a sheet's page would do to decisions. */
+export interface EffectsOfChanges {
+  /** Those that were asked about, by id. */
+  readonly changes: readonly string[];
+  /** Null if what is found is not what was asked about any more. */
+  readonly effects: readonly DecisionEffect[] | null;
+}
+
 /** A price sheet on the price watch. */
 export interface WatchedRow {
   readonly sheetId: string;
