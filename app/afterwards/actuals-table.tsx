@@ -1,4 +1,5 @@
 import { Fragment } from 'react';
+import { ACTUAL_BOUNDS } from '#core/afterwards/actual-figures';
 import type { ActualMonth, Actuals } from '#core/afterwards/actuals-schema';
 import type { MonthAgainst } from '#core/afterwards/against-forecast';
 import { NumberField } from '../components/number-field';
@@ -14,11 +15,11 @@ interface ActualsTableProps {
 }
 
 const FIGURES = [
-  { what: 'orders', name: 'Orders', least: 0 },
-  { what: 'sales', name: 'Sales', least: 0 },
-  { what: 'fees', name: 'Fees by sales', least: undefined },
-  { what: 'fixed', name: 'Plans, other', least: undefined },
-  { what: 'surprises', name: 'Surprises', least: undefined },
+  { what: 'orders', name: 'Orders' },
+  { what: 'sales', name: 'Sales' },
+  { what: 'fees', name: 'Fees by sales' },
+  { what: 'fixed', name: 'Plans, other' },
+  { what: 'surprises', name: 'Surprises' },
 ] as const;
 
 /** Months as they really went, to be typed, beside what was expected, with the difference explained. */
@@ -53,7 +54,7 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
               <Fragment key={month}>
               <tr>
                 <th scope="row">{write.month(month)}</th>
-                {FIGURES.map(({ what, name, least }) => (
+                {FIGURES.map(({ what, name }) => (
                   <td key={what} className="figure-cell">
                     <NumberField
                       fieldKey={`actuals.${month}.${what}`}
@@ -61,7 +62,7 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
                       labelHidden
                       optional
                       value={actuals[month]?.[what]}
-                      range={{ wanted: what === 'orders' ? 'a number of orders' : `an amount in ${currency}`, ...(least === undefined ? {} : { least }) }}
+                      range={{ wanted: what === 'orders' ? 'a number of orders' : `an amount in ${currency}`, ...ACTUAL_BOUNDS[what] }}
                       onChange={(value) => set(month, what, value)}
                     />
                   </td>

@@ -124,11 +124,13 @@ function CalendarLink({ to, label, children }: { to: string; label?: string; chi
 function OwnDate({ onAdd, today }: { onAdd(on: string, what: string): void; today: string }) {
   const [on, setOn] = useState<string>(today);
   const [what, setWhat] = useState('');
+  const [isWanted, setWanted] = useState(false);
   return (
     <form
       className="keep-scenario"
       onSubmit={(event) => {
         event.preventDefault();
+        setWanted(what.trim() === '');
         if (what.trim() === '') return;
         onAdd(on, what.trim());
         setWhat('');
@@ -137,6 +139,11 @@ function OwnDate({ onAdd, today }: { onAdd(on: string, what: string): void; toda
       <DayField label="A date of your own" value={on} onChange={(day) => setOn(day ?? today)} />
       <TextField label="What" value={what} onChange={setWhat} />
       <Button htmlType="submit">Add it</Button>
+      {isWanted && what.trim() === '' && (
+        <p className="field-problem" role="alert">
+          Nothing stands under “What”: what there is to do on that day is wanted.
+        </p>
+      )}
     </form>
   );
 }

@@ -132,6 +132,8 @@ describe('real months from a file', () => {
     ['month,orders\nJanuary,3', /Line 2: “January” is no month/],
     ['month,orders\n2027-01,many', /Line 2: “many” is not a number/],
     ['month,orders\n2027-01,-4', /Line 2: .*too little/],
+    ['month,orders\n2027-01,1000000001', /Line 2: .*too much/],
+    ['month,fees\n2027-01,-1000000001', /Line 2: .*too little/],
     ['month,orders\n2027-13,4', /no month/],
   ])('%j: says what is wrong', (text, problem) => {
     const { actuals, problems } = readActuals(text);

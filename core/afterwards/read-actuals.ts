@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { decimal } from '../amount/decimal';
 import { readTypedNumber } from '../amount/typed-number';
 import { MONTH_PATTERN } from '../calendar/month';
+import { ACTUAL_BOUNDS, type ActualFigure } from './actual-figures';
 import type { ActualMonth, Actuals } from './actuals-schema';
 
 /** Real months read from a table, and what could not be read. */
@@ -11,10 +12,8 @@ export interface ActualsReading {
   readonly problems: readonly string[];
 }
 
-type Figure = 'orders' | 'sales' | 'fees' | 'fixed' | 'surprises';
-
 /** What columns are called; lower case, without signs. */
-const NAMES: Readonly<Record<Figure | 'month', readonly string[]>> = {
+const NAMES: Readonly<Record<ActualFigure | 'month', readonly string[]>> = {
   month: ['month', 'date', 'day', 'period'],
   orders: ['orders', 'number of orders', 'order count', 'sold'],
   sales: ['sales', 'revenue', 'turnover', 'order value', 'amount', 'total', 'gross sales'],
@@ -37,7 +36,7 @@ export function readActuals(text: string): ActualsReading {
   if (!head || lines.length === 0) return { actuals: {}, problems: ['There is no table here: a line with the names of its columns and lines below it are wanted.'] };
   if (lines.length > MOST_LINES) return { actuals: {}, problems: [`There are ${lines.length} lines; at most ${MOST_LINES} are read.`] };
   const plain = head.map((name) => name.toLowerCase().replace(/[^a-z ]+/g, ' ').replace(/\s+/g, ' ').trim());
-  const column = (what: Figure | 'month') => plain.findIndex((name) => NAMES[what].includes(name));
+  const column = (what: ActualFigure | 'month') => plain.findIndex((name) => NAMES[what].includes(name));
   const months = column('month');
   const figures = (['orders', 'sales', 'fees', 'fixed', 'surprises'] as const).map((what) => ({ what, at: column(what) })).filter(({ at }) => at >= 0);
   if (months < 0 || figures.length === 0) return { actuals: {}, problems: [`A column “month” and at least one of “orders”, “sales”, “fees”, “plan”, “other” are wanted; the table has ${head.map((name) => `“${name}”`).join(', ')}.`] };
@@ -52,7 +51,7 @@ export function readActuals(text: string): ActualsReading {
     for (const { what, at } of figures) {
       const cell = (line[at] ?? '').trim();
       if (cell === '') continue;
-      const typed = readTypedNumber(cell.replace(CURRENCY, ''), { wanted: `a number for ${head[at] ?? what}`, ...(what === 'orders' || what === 'sales' ? { least: 0 } : {}) });
+      const typed = readTypedNumber(cell.replace(CURRENCY, ''), { wanted: `a number for ${head[at] ?? what}`, ...ACTUAL_BOUNDS[what] });
       if (typed.ok) own[what] = decimal(own[what] ?? '0').plus(typed.value).toFixed();
       else problems.push(`${where}: ${typed.problem}`);
     }
