@@ -3,7 +3,9 @@ import { LRUCache } from 'lru-cache';
 import { type Decision, type StoredDecision, storedDecisionSchema } from '#core/decision/decision-schema';
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
 import { fixedVerdicts } from '#core/verdict/give';
+import { contentFor, textOf } from './revisions';
 import type { Database } from './schema';
+import { parseDocumentAs, readText, UnreadableDocument } from './unreadable';
 import { addSheetRevision, loadSheet, newestSheetRevision } from './sheets';
 
 /** A decision as it stands in the database, with what undo and redo would do. */
@@ -34,7 +36,9 @@ export type SaveOutcome = { ok: true; saved: SavedWorkbench } | { ok: false; cur
 /** Changes to one value within this time are one step of undo. */
 const ONE_STRETCH_OF_TYPING_MS = 5_000;
 
-type Revision = Database['decisionRevisions'];
+/** A revision as it is stored, and with its document as text. */
+type StoredRevision = Database['decisionRevisions'];
+type Revision = Omit<StoredRevision, 'content' | 'base'> & { readonly document: string };
 
 /** A decision in its current revision, or undefined. */
 export async function loadWorkbench(db: Kysely<Database>, id: string): Promise<SavedWorkbench | undefined> {
@@ -48,23 +52,26 @@ export async function loadWorkbench(db: Kysely<Database>, id: string): Promise<S
  * @param at - ISO 8601 time
  */
 export async function createDecision(db: Kysely<Database>, id: string, bench: Workbench, at: string): Promise<void> {
-  await db.transaction().execute(async (transaction) => {
-    const sheets: StoredDecision['sheets'] = [];
-    for (const { id: sheet, revision, sheet: content } of bench.sheets)
-      sheets.push({ sheet, revision: revision || (await addSheetRevision(transaction, sheet, content, at)) });
-    const { name } = bench.decision;
-    await transaction.insertInto('decisions').values({ id, revision: 0, name, createdAt: at, changedAt: at, archivedAt: null, deletedAt: null }).execute();
-    await addRevision(transaction, {
-      decisionId: id,
-      revision: 1,
-      document: JSON.stringify({ ...bench.decision, sheets }),
-      savedAt: at,
-      changeKey: 'created',
-      undoTo: null,
-      undoLabel: null,
-      redoTo: null,
-      redoLabel: null,
-    });
+  await db.transaction().execute((transaction) => addDecision(transaction, id, bench, at));
+}
+
+/** Keeps a new decision as a part of something larger; see {@link createDecision}. */
+export async function addDecision(transaction: Transaction<Database>, id: string, bench: Workbench, at: string): Promise<void> {
+  const sheets: StoredDecision['sheets'] = [];
+  for (const { id: sheet, revision, sheet: content } of bench.sheets)
+    sheets.push({ sheet, revision: revision || (await addSheetRevision(transaction, sheet, content, at)) });
+  const { name } = bench.decision;
+  await transaction.insertInto('decisions').values({ id, revision: 0, name, createdAt: at, changedAt: at, archivedAt: null, deletedAt: null, oldSince: null }).execute();
+  await addRevision(transaction, {
+    decisionId: id,
+    revision: 1,
+    document: JSON.stringify({ ...bench.decision, sheets }),
+    savedAt: at,
+    changeKey: 'created',
+    undoTo: null,
+    undoLabel: null,
+    redoTo: null,
+    redoLabel: null,
   });
 }
 
@@ -183,8 +190,9 @@ async function restoredSheets(
 }
 
 async function addRevision(db: Transaction<Database>, row: Revision): Promise<void> {
-  const document = readDocument(row.document);
-  await db.insertInto('decisionRevisions').values(row).execute();
+  const { document: text, ...noted } = row;
+  const document = readDocument(text);
+  await db.insertInto('decisionRevisions').values({ ...noted, ...(await contentFor(db, 'decision', row.decisionId, row.revision, text)) }).execute();
   await db
     .updateTable('decisions')
     .set({ revision: row.revision, name: document.name, changedAt: row.savedAt })
@@ -195,27 +203,19 @@ async function addRevision(db: Transaction<Database>, row: Revision): Promise<vo
     await db.insertInto('usedSheets').values({ decisionId: row.decisionId, sheetId: sheet, revision }).execute();
 }
 
-function currentRevision(db: Kysely<Database>, id: string): Promise<Revision | undefined> {
-  return db
-    .selectFrom('decisionRevisions')
-    .innerJoin('decisions', (join) =>
-      join
-        .onRef('decisions.id', '=', 'decisionRevisions.decisionId')
-        .onRef('decisions.revision', '=', 'decisionRevisions.revision'),
-    )
-    .selectAll('decisionRevisions')
-    .where('decisions.id', '=', id)
-    .where('decisions.deletedAt', 'is', null)
-    .executeTakeFirst();
+async function currentRevision(db: Kysely<Database>, id: string): Promise<Revision | undefined> {
+  const current = await db.selectFrom('decisions').select('revision').where('id', '=', id).where('deletedAt', 'is', null).executeTakeFirst();
+  if (!current) return undefined;
+  const row = await revisionOf(db, id, current.revision);
+  if (!row) throw new UnreadableDocument('The newest revision is missing');
+  return row;
 }
 
-function revisionOf(db: Kysely<Database>, id: string, revision: number): Promise<Revision | undefined> {
-  return db
-    .selectFrom('decisionRevisions')
-    .selectAll()
-    .where('decisionId', '=', id)
-    .where('revision', '=', revision)
-    .executeTakeFirst();
+async function revisionOf(db: Kysely<Database>, id: string, revision: number): Promise<Revision | undefined> {
+  const row = await db.selectFrom('decisionRevisions').selectAll().where('decisionId', '=', id).where('revision', '=', revision).executeTakeFirst();
+  if (!row) return undefined;
+  const { content, base, ...noted } = row;
+  return { ...noted, document: await readText(() => textOf(db, 'decision', id, { content, base })) };
 }
 
 /** Revisions never change once they are written, so those read last are kept at hand. */
@@ -235,7 +235,7 @@ async function readWorkbench(db: Kysely<Database>, row: Revision): Promise<Saved
   const sheets: UsedSheet[] = [];
   for (const { sheet: id, revision } of refs) {
     const sheet = await loadSheet(db, id, revision);
-    if (!sheet) throw new Error(`Revision ${revision} of price sheet ${id} is missing in the database`);
+    if (!sheet) throw new UnreadableDocument(`Revision ${revision} of price sheet ${id} is missing`);
     sheets.push({ id, revision, sheet });
   }
   const { revision, savedAt, undoTo, undoLabel, redoTo, redoLabel } = row;
@@ -249,5 +249,5 @@ async function readWorkbench(db: Kysely<Database>, row: Revision): Promise<Saved
 }
 
 function readDocument(document: string): StoredDecision {
-  return storedDecisionSchema.parse(JSON.parse(document));
+  return parseDocumentAs(storedDecisionSchema, document);
 }

@@ -11,11 +11,25 @@ export interface Database {
     changedAt: string;
     archivedAt: string | null;
     deletedAt: string | null;
+    /** Since when it has been found deleted for long enough to be removed; null where it has not. */
+    oldSince: string | null;
+  };
+  /** What a decision comes to in one of its revisions, for the list. */
+  decisionSummaries: {
+    decisionId: string;
+    revision: number;
+    /** The build that worked it out. */
+    madeBy: string;
+    /** JSON; null while it is being worked out for the first time. */
+    summary: string | null;
   };
   decisionRevisions: {
     decisionId: string;
     revision: number;
-    document: string;
+    /** The document, compressed; see `revision-content`. */
+    content: Buffer;
+    /** The revision that `content` is written against; null where it stands by itself. */
+    base: number | null;
     savedAt: string;
     /** Which value was changed, so that one stretch of typing is one step of undo. */
     changeKey: string;
@@ -45,5 +59,5 @@ export interface Database {
     outcome: 'accepted' | 'left';
     decidedAt: string;
   };
-  sheetRevisions: { sheetId: string; revision: number; document: string; savedAt: string };
+  sheetRevisions: { sheetId: string; revision: number; content: Buffer; base: number | null; savedAt: string };
 }

@@ -2,7 +2,9 @@ import type { Kysely, Transaction } from 'kysely';
 import { type PriceSheet, priceSheetSchema } from '#core/decision/price-sheet';
 import { sheetLabel } from '#core/decision/sheet-label';
 import type { UsedSheet } from '#core/decision/workbench';
+import { contentFor, storedRevision, textOf } from './revisions';
 import type { Database } from './schema';
+import { readDocumentAs, UnreadableDocument } from './unreadable';
 
 /** A price sheet in its newest revision, with how many decisions use it. */
 export interface ListedSheet extends UsedSheet {
@@ -10,14 +12,11 @@ export interface ListedSheet extends UsedSheet {
   readonly decisions: number;
 }
 
-/** The newest revision of every price sheet, by label. */
+/** The newest revision of every price sheet, by label; those that cannot be read are left out. */
 export async function listSheets(db: Kysely<Database>): Promise<ListedSheet[]> {
   const rows = await db
     .selectFrom('sheets')
-    .innerJoin('sheetRevisions', (join) =>
-      join.onRef('sheetRevisions.sheetId', '=', 'sheets.id').onRef('sheetRevisions.revision', '=', 'sheets.revision'),
-    )
-    .select(['sheets.id', 'sheets.revision', 'sheets.changedAt', 'sheetRevisions.document'])
+    .select(['id', 'revision', 'changedAt'])
     .select((select) =>
       select
         .selectFrom('usedSheets')
@@ -25,15 +24,18 @@ export async function listSheets(db: Kysely<Database>): Promise<ListedSheet[]> {
         .select((count) => count.fn.countAll<number>().as('count'))
         .as('decisions'),
     )
-    .orderBy('sheets.label')
+    .orderBy('label')
     .execute();
-  return rows.map(({ id, revision, changedAt, document, decisions }) => ({
-    id,
-    revision,
-    changedAt,
-    decisions: decisions ?? 0,
-    sheet: readSheet(document),
-  }));
+  const listed: ListedSheet[] = [];
+  for (const { id, revision, changedAt, decisions } of rows) {
+    const sheet = await loadSheet(db, id, revision).catch(leaveOutUnreadable);
+    if (sheet) listed.push({ id, revision, changedAt, decisions: decisions ?? 0, sheet });
+  }
+  return listed;
+}
+
+function leaveOutUnreadable(error: unknown): undefined {
+  if (!(error instanceof UnreadableDocument)) throw error;
 }
 
 /** The decisions in use that use a price sheet, by id. */
@@ -50,15 +52,14 @@ export async function decisionsUsing(db: Kysely<Database>, sheetId: string): Pro
   return rows.map(({ id }) => id);
 }
 
-/** One revision of a price sheet; undefined if there is none. */
+/**
+ * One revision of a price sheet; undefined if there is none.
+ *
+ * @throws UnreadableDocument if it cannot be read any more
+ */
 export async function loadSheet(db: Kysely<Database>, id: string, revision: number): Promise<PriceSheet | undefined> {
-  const row = await db
-    .selectFrom('sheetRevisions')
-    .select('document')
-    .where('sheetId', '=', id)
-    .where('revision', '=', revision)
-    .executeTakeFirst();
-  return row && readSheet(row.document);
+  const stored = await storedRevision(db, 'sheet', id, revision);
+  return stored && readDocumentAs(priceSheetSchema, () => textOf(db, 'sheet', id, stored));
 }
 
 /** The number of a sheet's newest revision; 0 if there is no such sheet. */
@@ -87,11 +88,7 @@ export async function addSheetRevision(
     .execute();
   await db
     .insertInto('sheetRevisions')
-    .values({ sheetId: id, revision, document: JSON.stringify(sheet), savedAt: at })
+    .values({ sheetId: id, revision, ...(await contentFor(db, 'sheet', id, revision, JSON.stringify(sheet))), savedAt: at })
     .execute();
   return revision;
-}
-
-function readSheet(document: string): PriceSheet {
-  return priceSheetSchema.parse(JSON.parse(document));
 }

@@ -1,9 +1,14 @@
 import type { Kysely } from 'kysely';
 
-/** Decisions and price sheets, each with all its revisions. */
+/**
+ * Decisions and price sheets, each with all its revisions.
+ *
+ * Former versions could be cut short between a table and the note that it was made: what is there already is used.
+ */
 export async function up(db: Kysely<unknown>): Promise<void> {
   await db.schema
     .createTable('decisions')
+    .ifNotExists()
     .addColumn('id', 'text', (column) => column.primaryKey())
     .addColumn('revision', 'integer', (column) => column.notNull())
     .addColumn('name', 'text', (column) => column.notNull())
@@ -12,6 +17,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .execute();
   await db.schema
     .createTable('decision_revisions')
+    .ifNotExists()
     .addColumn('decision_id', 'text', (column) => column.notNull().references('decisions.id').onDelete('cascade'))
     .addColumn('revision', 'integer', (column) => column.notNull())
     .addColumn('document', 'text', (column) => column.notNull())
@@ -25,6 +31,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .execute();
   await db.schema
     .createTable('sheets')
+    .ifNotExists()
     .addColumn('id', 'text', (column) => column.primaryKey())
     .addColumn('revision', 'integer', (column) => column.notNull())
     .addColumn('kind', 'text', (column) => column.notNull())
@@ -33,6 +40,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .execute();
   await db.schema
     .createTable('sheet_revisions')
+    .ifNotExists()
     .addColumn('sheet_id', 'text', (column) => column.notNull().references('sheets.id').onDelete('cascade'))
     .addColumn('revision', 'integer', (column) => column.notNull())
     .addColumn('document', 'text', (column) => column.notNull())
@@ -41,6 +49,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .execute();
   await db.schema
     .createTable('used_sheets')
+    .ifNotExists()
     .addColumn('decision_id', 'text', (column) => column.notNull().references('decisions.id').onDelete('cascade'))
     .addColumn('sheet_id', 'text', (column) => column.notNull())
     .addColumn('revision', 'integer', (column) => column.notNull())
