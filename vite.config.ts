@@ -1,17 +1,27 @@
 import { reactRouter } from '@react-router/dev/vite';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { onlyUsedComponentStyles } from './scripts/component-styles.ts';
 
 /** Loaded from node_modules at run time: native, or needed as one instance. Everything else is bundled. */
-const SERVER_EXTERNALS = ['better-sqlite3', 'kysely', 'express', 'compression', 'helmet', 'react', 'react-dom', 'react-router'];
+const SERVER_EXTERNALS = ['better-sqlite3', 'kysely', 'express', 'express-rate-limit', 'compression', 'helmet', 'pino', 'piscina', 'rotating-file-stream', 'react', 'react-dom', 'react-router'];
+
+/** The server has two entries; the framework would name both alike. */
+const entriesByName: Plugin = {
+  name: 'entries-by-name',
+  enforce: 'post',
+  configResolved({ environments }) {
+    const output = environments['ssr']?.build.rollupOptions.output;
+    if (output && !Array.isArray(output)) output.entryFileNames = '[name].js';
+  },
+};
 
 export default defineConfig({
-  plugins: [onlyUsedComponentStyles(), reactRouter()],
+  plugins: [onlyUsedComponentStyles(), reactRouter(), entriesByName],
   resolve: { alias: [{ find: /^@ant-design\/icons$/, replacement: '@ant-design/icons/es' }] },
   environments: {
     ssr: {
       resolve: { noExternal: true, external: SERVER_EXTERNALS },
-      build: { rollupOptions: { input: './app/server.ts' } },
+      build: { rollupOptions: { input: { index: './app/server.ts', 'request-thread': './app/request-thread.ts' } } },
     },
   },
   worker: { format: 'es' },

@@ -1,8 +1,9 @@
 import { Writable } from 'node:stream';
+import { isMainThread } from 'node:worker_threads';
 import { createCache, extractStyle, StyleProvider } from '@ant-design/cssinjs';
 import { renderToPipeableStream } from 'react-dom/server';
 import { type EntryContext, type RouterContextProvider, ServerRouter } from 'react-router';
-import { nonceContext } from './server/nonce';
+import { failuresContext, nonceContext } from './server/request-context';
 
 const ABORT_AFTER_MS = 6_000;
 
@@ -40,7 +41,7 @@ export default function handleRequest(
         onShellError: (error) => reject(error instanceof Error ? error : new Error('The page could not be rendered')),
         onError(error) {
           answer = 500;
-          console.error(error);
+          context.get(failuresContext).push(error);
         },
       },
     );
@@ -63,7 +64,9 @@ function collect(done: (text: string) => void): Writable {
   });
 }
 
-/** Keeps the log to what is worth reading: unexpected errors, not refused requests. */
-export function handleError(error: unknown, { request }: { request: Request }): void {
-  if (!request.signal.aborted) console.error(error);
+/** Notes an unexpected error for whoever answers the request; without anybody to do so, says it. */
+export function handleError(error: unknown, { request, context }: { request: Request; context: Readonly<RouterContextProvider> }): void {
+  if (request.signal.aborted) return;
+  if (isMainThread) console.error(error);
+  else context.get(failuresContext).push(error);
 }

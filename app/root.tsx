@@ -5,7 +5,7 @@ import type { Route } from './+types/root';
 import { ProblemPage } from './components/problem-page';
 import { LocaleProvider } from './locale/locale';
 import { localeOf } from './server/locale.server';
-import { nonceContext } from './server/nonce';
+import { nonceContext } from './server/request-context';
 import { componentTheme } from './theme/component-theme';
 import franklin from '@fontsource-variable/libre-franklin/files/libre-franklin-latin-wght-normal.woff2?url';
 import newsreader from '@fontsource-variable/newsreader/files/newsreader-latin-wght-normal.woff2?url';

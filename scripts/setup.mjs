@@ -8,7 +8,8 @@ import { fileURLToPath } from 'node:url';
 export const root = fileURLToPath(new URL('..', import.meta.url));
 
 const INSTALLED = join(root, 'node_modules/.installed-for-venalis');
-const BUILT = join(root, 'build/server/.built-from');
+/** Notes from what the application was built. */
+export const BUILT = join(root, 'build/server/.built-from');
 /** The one package that is compiled where no binary can be had. */
 const NATIVE = 'better-sqlite3';
 const NODE_BUILT = join(root, 'build/node/.built-from');

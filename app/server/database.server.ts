@@ -1,31 +1,29 @@
-import { homedir } from 'node:os';
-import { join } from 'node:path';
+import { isMainThread } from 'node:worker_threads';
 import type { Kysely } from 'kysely';
-import { removeDeleted } from '#data/decision-list';
-import { openDatabase } from '#data/open-database';
+import { dataFolder, dataPaths } from '#data/data-folder';
+import { connect, connectForReading } from '#data/open-database';
+import { prepareData } from '#data/prepare-data';
 import type { Database } from '#data/schema';
-import { loadDemo } from './demo.server';
-import { watchWorld } from './demo-world.server';
+import { firstContent } from './first-content.server';
+import type { ThreadSettings } from './request-messages';
 
 let opened: Promise<Kysely<Database>> | undefined;
+let isReadOnly = false;
 
-/** Folder in which the person's data lives: `VENALIS_DATA`, by default `.venalis` in the home directory. */
-export function dataFolder(): string {
-  return process.env['VENALIS_DATA'] ?? join(homedir(), '.venalis');
+/** Says how this thread may use the data. */
+export function useThisData(settings: ThreadSettings): void {
+  isReadOnly = settings.isReadOnly;
 }
 
-/** The database, opened once and brought up to date; with `VENALIS_DEMO` the demo's decisions are put in. */
+/** This thread’s connection to the database, opened once. */
 export function database(): Promise<Kysely<Database>> {
   opened ??= open();
   return opened;
 }
 
 async function open(): Promise<Kysely<Database>> {
-  const db = await openDatabase(join(dataFolder(), 'venalis.db'));
-  await removeDeleted(db, new Date());
-  const demo = process.env['VENALIS_DEMO'];
-  if (demo) await loadDemo(db, demo);
-  const world = process.env['VENALIS_WORLD'];
-  if (world) await watchWorld(db, world);
-  return db;
+  const paths = dataPaths(dataFolder());
+  // While developing there is no server around this that has got the data ready.
+  if (isMainThread) await prepareData(paths, new Date(), firstContent());
+  return (isReadOnly ? await connectForReading(paths.database) : connect(paths.database)).db;
 }

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { Kysely } from 'kysely';
 import * as z from 'zod';
 import { listDecisions } from '#data/decision-list';
-import { createDecision } from '#data/decisions';
+import { addDecision } from '#data/decisions';
 import type { Database } from '#data/schema';
 import { type Decision, decisionSchema } from '#core/decision/decision-schema';
 import type { PriceSheet } from '#core/decision/price-sheet';
@@ -32,13 +32,17 @@ export async function loadDemo(db: Kysely<Database>, folder: string): Promise<vo
   const beside = z.record(z.string(), decisionSchema.partial()).parse(readJson(join(folder, DECISIONS_FILE)));
   const recordings = readRecordings(join(folder, RECORDINGS));
   const files = readdirSync(folder).filter((name) => name.endsWith('.json') && name !== NOTES_FILE && name !== DECISIONS_FILE);
-  for (const file of files.sort()) {
+  const loaded = files.sort().map((file) => {
     const name = file.replace(/\.json$/, '');
     const bench = takeApart(readDecisionFile(readJson(join(folder, file))), newId);
     const sheets = bench.sheets.map((used) => ({ ...used, sheet: withNotes(used.sheet, noted) }));
     const decision = decisionSchema.parse({ ...bench.decision, ...beside[name] });
-    await createDecision(db, name, { decision: withRecordings(decision, recordings), sheets }, new Date().toISOString());
-  }
+    return { name, bench: { decision: withRecordings(decision, recordings), sheets } };
+  });
+  // All or nothing: one that is half there would be left so for ever.
+  await db.transaction().execute(async (transaction) => {
+    for (const { name, bench } of loaded) await addDecision(transaction, name, bench, new Date().toISOString());
+  });
 }
 
 /** Recordings of pages by the offer that they are of: `tidewrack.har`. */

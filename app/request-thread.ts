@@ -1,0 +1,32 @@
+import { workerData } from 'node:worker_threads';
+import { createRequestHandler, RouterContextProvider } from 'react-router';
+import * as build from 'virtual:react-router/server-build';
+import { dataProblemKind } from '#data/data-problem';
+import { useThisData } from './server/database.server';
+import { failuresContext, nonceContext, signedInContext } from './server/request-context';
+import type { AskedRequest, GivenAnswer, ThreadSettings } from './server/request-messages';
+
+const answer = createRequestHandler(build, 'production');
+useThisData(workerData as ThreadSettings);
+
+/**
+ * Answers a request as the application does, in a thread of its own: whatever takes long here keeps nobody else waiting,
+ * and can be ended.
+ */
+export default async function answerRequest({ url, method, headers, body, nonce, isSignedIn }: AskedRequest): Promise<GivenAnswer> {
+  const context = new RouterContextProvider();
+  const failures: unknown[] = [];
+  context.set(nonceContext, nonce);
+  context.set(signedInContext, isSignedIn);
+  context.set(failuresContext, failures);
+  const request = new Request(url, { method, headers: headers.map(([name, value]): [string, string] => [name, value]), body: body && body.length > 0 ? Buffer.from(body) : null });
+  const response = await answer(request, context);
+  const bytes = response.body === null ? null : new Uint8Array(await response.arrayBuffer());
+  return { status: response.status, headers: [...response.headers], body: bytes, failure: failureOf(failures) };
+}
+
+function failureOf([first]: readonly unknown[]): GivenAnswer['failure'] {
+  if (first === undefined) return null;
+  const error = first instanceof Error ? first : new Error(typeof first === 'string' ? first : 'Something was thrown that is no error');
+  return { message: error.message, stack: error.stack, data: dataProblemKind(error) };
+}

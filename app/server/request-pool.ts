@@ -1,0 +1,65 @@
+import { availableParallelism } from 'node:os';
+import { Piscina } from 'piscina';
+import type { Log } from './log';
+import type { AskedRequest, GivenAnswer, ThreadSettings } from './request-messages';
+
+/** Why a request was not answered by the application. */
+export type Unanswered = 'too-long' | 'too-much' | 'busy';
+
+/** Threads that answer requests. */
+export interface RequestPool {
+  answer(asked: AskedRequest): Promise<GivenAnswer | { readonly unanswered: Unanswered }>;
+  close(): Promise<void>;
+}
+
+/** Requests that are known to take their time have threads of their own, so that nobody waits behind them. */
+const LONG_PATHS = [/\/report(\/|\.data|$)/, /^\/watch(\/|\.data|$)/, /^\/decisions\/import/, /^\/read-/, /\.xlsx$/, /^\/data(\/|\.data|$)/];
+const LARGE_BYTES = 256 * 1024;
+const USUAL_LIMIT_MS = 10_000;
+const LONG_LIMIT_MS = 60_000;
+/** A thread that is asked for more memory than this is ended by itself, without the server. */
+const MOST_HEAP_MB = 1_024;
+const MOST_WAITING = 2_000;
+
+/** Whether a request is one of those that may take long. */
+export function isLong({ url, body }: Pick<AskedRequest, 'url' | 'body'>): boolean {
+  const { pathname } = new URL(url);
+  return (body?.length ?? 0) > LARGE_BYTES || LONG_PATHS.some((pattern) => pattern.test(pathname));
+}
+
+/**
+ * Starts the threads.
+ *
+ * @param filename - the built `request-thread`
+ */
+export function requestPool(filename: string, settings: ThreadSettings, log: Log): RequestPool {
+  const shared = { filename, workerData: settings, atomics: 'disabled', maxQueue: MOST_WAITING, resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB } } as const;
+  const threads = Math.min(4, Math.max(2, availableParallelism()));
+  const usual = new Piscina({ ...shared, minThreads: 1, maxThreads: threads, idleTimeout: 300_000 });
+  const long = new Piscina({ ...shared, minThreads: 0, maxThreads: 2, idleTimeout: 120_000 });
+  // A thread that fails between two requests is replaced; nobody waits for it.
+  for (const pool of [usual, long]) pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
+  return {
+    async answer(asked) {
+      const [pool, limit] = isLong(asked) ? [long, LONG_LIMIT_MS] : [usual, USUAL_LIMIT_MS];
+      const signal = AbortSignal.timeout(limit);
+      try {
+        return (await pool.run(asked, { signal })) as GivenAnswer;
+      } catch (error) {
+        const unanswered = signal.aborted ? 'too-long' : unansweredBy(error);
+        if (unanswered === null) throw error;
+        return { unanswered };
+      }
+    },
+    async close() {
+      await Promise.all([usual.close({ force: true }), long.close({ force: true })]);
+      await Promise.all([usual.destroy(), long.destroy()]);
+    },
+  };
+}
+
+function unansweredBy(error: unknown): Unanswered | null {
+  const [code, message] = error instanceof Error ? ['code' in error ? String(error.code) : '', error.message] : ['', ''];
+  if (code === 'ERR_WORKER_OUT_OF_MEMORY') return 'too-much';
+  return /queue|terminat|clos/i.test(message) ? 'busy' : null;
+}
