@@ -2,6 +2,7 @@ import { workerData } from 'node:worker_threads';
 import { createRequestHandler, RouterContextProvider } from 'react-router';
 import * as build from 'virtual:react-router/server-build';
 import { dataProblemKind } from '#data/data-problem';
+import { UnreadableDocument } from '#data/unreadable';
 import { useThisData } from './server/database.server';
 import { failuresContext, nonceContext, signedInContext } from './server/request-context';
 import type { AskedRequest, GivenAnswer, ThreadSettings } from './server/request-messages';
@@ -28,5 +29,5 @@ export default async function answerRequest({ url, method, headers, body, nonce,
 function failureOf([first]: readonly unknown[]): GivenAnswer['failure'] {
   if (first === undefined) return null;
   const error = first instanceof Error ? first : new Error(typeof first === 'string' ? first : 'Something was thrown that is no error');
-  return { message: error.message, stack: error.stack, data: dataProblemKind(error) };
+  return { message: error.message, stack: error.stack, data: error instanceof UnreadableDocument ? 'unreadable' : dataProblemKind(error) };
 }

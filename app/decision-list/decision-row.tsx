@@ -1,54 +1,50 @@
 import { Button } from 'antd';
 import { Form, Link } from 'react-router';
 import { useWriter } from '../locale/locale';
-
-/** A decision as the list shows it. */
-export interface ListedDecisionRow {
-  readonly id: string;
-  readonly name: string;
-  /** `YYYY-MM-DD`. */
-  readonly changedOn: string;
-  readonly isArchived: boolean;
-  readonly candidates: number;
-  readonly leader: string | null;
-  readonly total: string | null;
-  readonly margin: string | null;
-  readonly currency: string;
-  readonly choice: string | null;
-}
+import type { ListedRow } from '../server/decision-list.server';
 
 /** One decision with its bottom line, its state, and what can be done with it. */
-export function DecisionRow({ decision: one }: { decision: ListedDecisionRow }) {
-  const write = useWriter();
-  const name = one.name || 'A decision without a question';
+export function DecisionRow({ decision: one }: { decision: ListedRow }) {
+  const name = one.name || 'Untitled decision';
   return (
     <li>
-      <Link to={`/decisions/${one.id}/line-up`}>
-        <b>{name}</b>
-      </Link>
-      <span>
-        {one.leader && one.total
-          ? `${one.leader} costs least: ${write.money(one.total, one.currency)} ${one.currency}${one.margin ? `, ${write.whole(one.margin)} less than the next` : ''}`
-          : 'no answer yet'}
-      </span>
-      <small>
-        {one.choice ? `chosen: ${one.choice}` : `${one.candidates} ${one.candidates === 1 ? 'candidate' : 'candidates'}, open`} · changed {write.day(one.changedOn)}
-      </small>
+      {one.state.kind === 'unreadable' ? <b>{name}</b> : <Link to={`/decisions/${one.id}/line-up`}><b>{name}</b></Link>}
+      <BottomLine row={one} />
       <Form method="post" className="decision-tools">
         <input type="hidden" name="id" value={one.id} />
-        <a href={`/decisions/${one.id}/export`} download>
-          export
+        <a href={`/decisions/${one.id}/${one.state.kind === 'unreadable' ? 'stored' : 'export'}`} download>
+          {one.state.kind === 'unreadable' ? 'export what is stored' : 'export'}
         </a>
-        <Button type="text" size="small" htmlType="submit" name="intent" value="duplicate" aria-label={`Duplicate ${name}`}>
-          duplicate
-        </Button>
-        <Button type="text" size="small" htmlType="submit" name="intent" value={one.isArchived ? 'unarchive' : 'archive'} aria-label={`${one.isArchived ? 'Take out of the archive:' : 'Archive'} ${name}`}>
-          {one.isArchived ? 'take out of the archive' : 'archive'}
+        {one.state.kind !== 'unreadable' && (
+          <Button type="text" size="small" htmlType="submit" name="intent" value="duplicate" aria-label={`Duplicate ${name}`}>
+            duplicate
+          </Button>
+        )}
+        <Button type="text" size="small" htmlType="submit" name="intent" value={one.isArchived ? 'unarchive' : 'archive'} aria-label={`${one.isArchived ? 'Unarchive' : 'Archive'} ${name}`}>
+          {one.isArchived ? 'unarchive' : 'archive'}
         </Button>
         <Button type="text" size="small" htmlType="submit" name="intent" value="delete" aria-label={`Delete ${name}`}>
           delete
         </Button>
       </Form>
     </li>
+  );
+}
+
+/** What a decision comes to, or why that is not said. */
+function BottomLine({ row: { state, changedOn } }: { row: ListedRow }) {
+  const write = useWriter();
+  const changed = `changed ${write.day(changedOn)}`;
+  if (state.kind === 'unreadable') return <span className="problem">This decision can’t be read any more. Everything else is as it was.</span>;
+  if (state.kind === 'unfinished') return <span>too large to be worked out here · {changed}</span>;
+  if (state.kind === 'unknown') return <span className="quiet">working it out … · {changed}</span>;
+  const { leader, total, margin, currency, choice, candidates } = state.summary;
+  return (
+    <>
+      <span>{leader && total ? `${leader} costs least: ${write.money(total, currency)} ${currency}${margin ? `, ${write.whole(margin)} less than the next` : ''}` : 'no answer yet'}</span>
+      <small>
+        {choice ? `chosen: ${choice}` : `${candidates} ${candidates === 1 ? 'candidate' : 'candidates'}, open`} · {changed}
+      </small>
+    </>
   );
 }

@@ -1,50 +1,40 @@
 import { Button } from 'antd';
-import { Form, Link, redirect } from 'react-router';
+import { useEffect } from 'react';
+import { Form, Link, redirect, useRevalidator } from 'react-router';
 import * as z from 'zod';
-import { deletedName, duplicateDecision, listDecisions, setArchived, setDeleted } from '#data/decision-list';
-import { createDecision, loadWorkbench } from '#data/decisions';
+import { deletedName, duplicateDecision, setArchived, setDeleted } from '#data/decision-list';
+import { createDecision } from '#data/decisions';
 import { addMonths } from '#core/calendar/month';
 import { newStream } from '#core/decision/edit-forecast';
 import type { Workbench } from '#core/decision/workbench';
 import { DecisionRow } from '../decision-list/decision-row';
 import { ImportFile } from '../decision-list/import-file';
 import { database } from '../server/database.server';
+import { formOf } from '../server/form.server';
+import { listedRows } from '../server/decision-list.server';
+import { signedInContext } from '../server/request-context';
 import { newId } from '../workbench/new-id';
-import { verdictName } from '#core/verdict/verdict-name';
-import { price } from '../workbench/workbench-context';
 import type { Route } from './+types/decisions';
 
 /** All decisions with their bottom line, and the one that was just deleted. */
-export async function loader({ request }: Route.LoaderArgs) {
+export async function loader({ request, context }: Route.LoaderArgs) {
   const db = await database();
-  const decisions = [];
-  for (const { id, name, changedAt, archivedAt } of await listDecisions(db)) {
-    const saved = await loadWorkbench(db, id);
-    if (!saved) continue;
-    const { lineUp } = price(saved.bench);
-    decisions.push({
-      id,
-      name,
-      changedOn: changedAt.slice(0, 10),
-      isArchived: archivedAt !== null,
-      candidates: lineUp.columns.length,
-      leader: lineUp.leader?.label ?? null,
-      total: lineUp.leader?.result.total ?? null,
-      margin: lineUp.runnerUp?.margin ?? null,
-      currency: saved.bench.decision.currency,
-      choice: verdictName(saved.bench.decision.verdicts),
-    });
-  }
   const deletedId = new URL(request.url).searchParams.get('deleted');
   const deleted = deletedId === null ? undefined : await deletedName(db, deletedId);
-  return { decisions, deleted: deletedId !== null && deleted !== undefined ? { id: deletedId, name: deleted } : null };
+  return {
+    decisions: await listedRows(db),
+    deleted: deletedId !== null && deleted !== undefined ? { id: deletedId, name: deleted } : null,
+    isSignedIn: context.get(signedInContext),
+  };
 }
 
-const intentSchema = z.object({ intent: z.enum(['begin', 'duplicate', 'archive', 'unarchive', 'delete', 'bring-back']).catch('begin'), id: z.string().max(100).catch('') });
+const intentSchema = z.object({ intent: z.enum(['begin', 'duplicate', 'archive', 'unarchive', 'delete', 'bring-back']), id: z.string().max(100).default('') });
 
 /** Begins a decision from nothing, or duplicates, archives, deletes one or brings it back. */
 export async function action({ request }: Route.ActionArgs) {
-  const { intent, id } = intentSchema.parse(Object.fromEntries(await request.formData()));
+  const asked = intentSchema.safeParse(Object.fromEntries(await formOf(request)));
+  if (!asked.success) throw new Response('What is to be done with which decision cannot be read from this request', { status: 400 });
+  const { intent, id } = asked.data;
   const db = await database();
   const now = new Date().toISOString();
   const fresh = newId();
@@ -85,7 +75,8 @@ function emptyWorkbench(thisMonth: string): Workbench {
 export const meta: Route.MetaFunction = () => [{ title: 'Your decisions · Venalis' }];
 
 export default function Decisions({ loaderData }: Route.ComponentProps) {
-  const { decisions, deleted } = loaderData;
+  const { decisions, deleted, isSignedIn } = loaderData;
+  useFillingUp(decisions.some(({ state }) => state.kind === 'unknown'));
   const [inUse, archived] = [decisions.filter(({ isArchived }) => !isArchived), decisions.filter(({ isArchived }) => isArchived)];
   return (
     <div className="list-page">
@@ -94,14 +85,21 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
           Venalis<i>.</i>
         </span>
         <h1>Your decisions</h1>
+        {isSignedIn && (
+          <form method="post" action="/sign-out" className="bench-signs">
+            <Button size="small" type="text" htmlType="submit">
+              Sign out
+            </Button>
+          </form>
+        )}
       </header>
       <main className="decision-list">
         {deleted && (
           <Form method="post" className="notice" role="status">
             <input type="hidden" name="id" value={deleted.id} />
-            “{deleted.name || 'A decision without a question'}” was deleted.{' '}
+            “{deleted.name || 'Untitled decision'}” was deleted.{' '}
             <Button size="small" htmlType="submit" name="intent" value="bring-back">
-              Bring it back
+              Bring back
             </Button>
           </Form>
         )}
@@ -124,6 +122,9 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
         <p className="watch-link">
           <Link to="/watch">Price watch</Link>: look at pricing pages and exchange rates again, and see what that does to each decision.
         </p>
+        <p className="watch-link">
+          <Link to="/data">Your data</Link>: back-ups, one file with everything, and what you deleted.
+        </p>
         <ImportFile />
         {archived.length > 0 && (
           <details className="archived">
@@ -138,4 +139,16 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
       </main>
     </div>
   );
+}
+
+const FILL_AGAIN_MS = 1_000;
+
+/** Asks again while bottom lines are still being worked out. */
+function useFillingUp(isUnfinished: boolean) {
+  const { revalidate, state } = useRevalidator();
+  useEffect(() => {
+    if (!isUnfinished || state !== 'idle') return;
+    const timer = setTimeout(() => void revalidate(), FILL_AGAIN_MS);
+    return () => clearTimeout(timer);
+  }, [isUnfinished, revalidate, state]);
 }

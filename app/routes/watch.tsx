@@ -7,6 +7,7 @@ import { EFFECTS } from '../price-watch/effects-of-ticked';
 import { SheetsWatch } from '../price-watch/sheets-watch';
 import { WatchHistory } from '../price-watch/watch-history';
 import { database } from '../server/database.server';
+import { formOf } from '../server/form.server';
 import { lookAtPages, lookAtRates } from '../server/look-again.server';
 import { acceptChanges, acceptRate } from '../server/take-over.server';
 import { watchView } from '../server/watch-view.server';
@@ -35,7 +36,7 @@ const askedSchema = z.discriminatedUnion('intent', [
 
 /** Looks again, sets addresses, takes over or leaves what was found. */
 export async function action({ request }: Route.ActionArgs) {
-  const asked = askedSchema.safeParse(asObject(await request.formData()));
+  const asked = askedSchema.safeParse(asObject(await formOf(request)));
   if (!asked.success) return data({ problem: asked.error.issues[0]?.message ?? 'This cannot be read' }, { status: 400 });
   const db = await database();
   const now = () => new Date().toISOString();

@@ -20,7 +20,9 @@ const MOST_REDIRECTS = 3;
 
 const PRIVATE = new BlockList();
 for (const [network, bits] of [['0.0.0.0', 8], ['10.0.0.0', 8], ['100.64.0.0', 10], ['127.0.0.0', 8], ['169.254.0.0', 16], ['172.16.0.0', 12], ['192.0.0.0', 24], ['192.168.0.0', 16], ['198.18.0.0', 15], ['224.0.0.0', 4], ['240.0.0.0', 4]] as const) PRIVATE.addSubnet(network, bits, 'ipv4');
-for (const [network, bits] of [['::', 128], ['::1', 128], ['64:ff9b::', 96], ['fc00::', 7], ['fe80::', 10], ['ff00::', 8]] as const) PRIVATE.addSubnet(network, bits, 'ipv6');
+// Those that carry an address of version 4 in them lead wherever that leads: compatible, translated, 6to4, Teredo.
+for (const [network, bits] of [['::', 96], ['64:ff9b::', 96], ['64:ff9b:1::', 48], ['100::', 64], ['2001::', 32], ['2001:db8::', 32], ['2002::', 16], ['fc00::', 7], ['fe80::', 10], ['fec0::', 10], ['ff00::', 8]] as const)
+  PRIVATE.addSubnet(network, bits, 'ipv6');
 
 /** Whether an IP address belongs to this computer or a private network; also one of version 4 written as version 6. */
 export function isPrivateAddress(address: string): boolean {
@@ -40,26 +42,35 @@ class Refused extends Error {}
 export async function fetchPage(address: string, { privateHosts, timeoutMs, mostBytes }: FetchLimits): Promise<FetchedPage> {
   const signal = AbortSignal.timeout(timeoutMs);
   try {
-    let at = new URL(address);
-    for (let turn = 0; turn <= MOST_REDIRECTS; turn++) {
-      const response = await ask(at, privateHosts, signal);
-      const { statusCode = 0 } = response;
-      const { location } = response.headers;
-      if (statusCode >= 300 && statusCode < 400 && location !== undefined) {
-        response.destroy();
-        at = new URL(location, at);
-        continue;
-      }
-      if (statusCode !== 200) {
-        response.destroy();
-        throw new Refused(`it answered with ${statusCode}`);
-      }
-      return { ok: true, text: await textOf(response, mostBytes) };
-    }
-    throw new Refused('it leads from one address to the next without end');
+    // The time holds for whatever is waited for, also for what does not heed the signal by itself.
+    return { ok: true, text: await Promise.race([followed(address, privateHosts, mostBytes, signal), timeUp(signal)]) };
   } catch (error) {
     return { ok: false, problem: problemOf(error, signal.aborted, timeoutMs) };
   }
+}
+
+function timeUp(signal: AbortSignal): Promise<never> {
+  return new Promise((_resolve, reject) => signal.addEventListener('abort', () => reject(new Refused('time is up')), { once: true }));
+}
+
+async function followed(address: string, privateHosts: readonly string[], mostBytes: number, signal: AbortSignal): Promise<string> {
+  let at = new URL(address);
+  for (let turn = 0; turn <= MOST_REDIRECTS; turn++) {
+    const response = await ask(at, privateHosts, signal);
+    const { statusCode = 0 } = response;
+    const { location } = response.headers;
+    if (statusCode >= 300 && statusCode < 400 && location !== undefined) {
+      response.destroy();
+      at = new URL(location, at);
+      continue;
+    }
+    if (statusCode !== 200) {
+      response.destroy();
+      throw new Refused(`it answered with ${statusCode}`);
+    }
+    return textOf(response, mostBytes, signal);
+  }
+  throw new Refused('it leads from one address to the next without end');
 }
 
 /** Asks for one address; the name is resolved first, so that what was checked is what is connected to. */
@@ -82,11 +93,17 @@ async function ask(at: URL, privateHosts: readonly string[], signal: AbortSignal
     });
     asked.once('response', resolve);
     asked.once('error', reject);
+    // Something that is no page: it changes to another protocol, or offers a tunnel.
+    for (const event of ['upgrade', 'connect'] as const)
+      asked.once(event, (_answer: IncomingMessage, socket: { destroy(): void }) => {
+        socket.destroy();
+        reject(new Refused('it answered with something that is no page'));
+      });
     asked.end();
   });
 }
 
-async function textOf(response: IncomingMessage, mostBytes: number): Promise<string> {
+async function textOf(response: IncomingMessage, mostBytes: number, signal: AbortSignal): Promise<string> {
   const chunks: Buffer[] = [];
   let bytes = 0;
   for await (const chunk of response as AsyncIterable<Buffer>) {
@@ -97,7 +114,8 @@ async function textOf(response: IncomingMessage, mostBytes: number): Promise<str
     }
     chunks.push(chunk);
   }
-  if (!response.complete) throw new Refused('the answer broke off');
+  // Cut off by our own time limit it can look as if it had ended.
+  if (!response.complete || signal.aborted) throw new Refused('the answer broke off');
   return Buffer.concat(chunks).toString('utf8');
 }
 

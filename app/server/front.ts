@@ -114,6 +114,7 @@ const DATA_FAILURES: Readonly<Record<string, readonly [status: number, title: st
   full: [507, 'The disk is full', 'This was not saved. Free some space; what you typed stays in this window and is saved then.'],
   'read-only': [503, 'Nothing can be saved', 'The data folder cannot be written to, so Venalis is open for looking only.'],
   locked: [503, 'Another program keeps the data busy', 'Try again in a moment.'],
+  unreadable: [503, 'This can’t be read any more', 'Something damaged what is stored here. Everything else is as it was. You can save what is stored as a file, and delete it from your list.'],
   damaged: [503, 'The data are damaged', 'Nothing more is written. Open Venalis again to see what to do.'],
 };
 
@@ -127,7 +128,7 @@ function failed(request: Request, response: Response, { failure, ...answer }: Gi
   if (!known && !isForProgram(request)) return send(response, { ...answer, failure });
   const [status, title, text] = known ?? [500, 'Something went wrong here', ''];
   if (isForProgram(request)) response.status(status).json({ kind: 'unreachable', why: known ? title.charAt(0).toLowerCase() + title.slice(1) : `something went wrong (the log has it as ${id})` });
-  else helpPage(response, status, title, text);
+  else helpPage(response, status, title, text, { below: exportLink(request.path) });
 }
 
 function unexpected(log: Log): ErrorRequestHandler {

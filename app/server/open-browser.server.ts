@@ -37,6 +37,7 @@ export async function openBrowser(path: string): Promise<OpenBrowser> {
   const waiting = new Map<number, Waiting>();
   let next = 0;
   let rest = '';
+  let isOver = false;
   const hear = (message: string) => {
     const reply = replySchema.safeParse(JSON.parse(message));
     // What it tells of itself has no number.
@@ -57,6 +58,7 @@ export async function openBrowser(path: string): Promise<OpenBrowser> {
   process.once('exit', close);
   const ended = new Promise<void>((resolve) => {
     const done = () => {
+      isOver = true;
       process.off('exit', close);
       for (const one of waiting.values()) one.reject(new Error('The browser has ended'));
       waiting.clear();
@@ -71,6 +73,8 @@ export async function openBrowser(path: string): Promise<OpenBrowser> {
     close,
     send: (method, parameters, sessionId) =>
       new Promise((resolve, reject) => {
+        // One that has ended answers nothing any more; whoever asks is told so at once.
+        if (isOver) return reject(new Error('The browser has ended'));
         const id = (next += 1);
         waiting.set(id, { resolve, reject });
         to.write(`${JSON.stringify({ id, method, params: parameters, ...(sessionId ? { sessionId } : {}) })}\0`);

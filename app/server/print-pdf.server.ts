@@ -59,10 +59,16 @@ async function printNow(html: string): Promise<Uint8Array<ArrayBuffer>> {
   if (path === null) throw new Error('There is no Chromium on this computer');
   clearTimeout(idle);
   const open = await opened(path);
-  // One that hangs is ended; that ends what is being waited for.
-  const timer = setTimeout(() => open.close(), LONGEST_MS);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  // One that hangs is ended; nobody waits for it longer, whatever it does.
+  const tooLong = new Promise<never>((_resolve, reject) => {
+    timer = setTimeout(() => {
+      open.close();
+      reject(new Error('Printing took too long'));
+    }, LONGEST_MS);
+  });
   try {
-    return await printedBy(open, html);
+    return await Promise.race([printedBy(open, html), tooLong]);
   } finally {
     clearTimeout(timer);
     endWhenIdle();

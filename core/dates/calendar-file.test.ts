@@ -52,6 +52,14 @@ describe('a calendar file', () => {
     expect(lines[0]).toBe('BEGIN:VCALENDAR');
   });
 
+  it('has no lines of a name’s making', () => {
+    const forged = 'Kites\r\nBEGIN:VEVENT\r\nUID:forged\r\nEND:VEVENT';
+    const lines = calendarFile([{ id: 'a', on: '2027-01-15', summary: forged, description: `first\r\nBEGIN:VALARM` }], { ...OPTIONS, name: forged }).split('\r\n');
+    expect(lines.filter((line) => line === 'BEGIN:VEVENT')).toHaveLength(1);
+    expect(lines.filter((line) => line === 'BEGIN:VALARM')).toHaveLength(2);
+    expect(lines.some((line) => line.startsWith('UID:forged'))).toBe(false);
+  });
+
   it.each([
     ['Europe/Berlin', true],
     ['America/Sao_Paulo', true],

@@ -3,6 +3,7 @@ import timezone from 'dayjs/plugin/timezone';
 import utc from 'dayjs/plugin/utc';
 import { ICalAlarmType, ICalCalendar, ICalEventTransparency } from 'ical-generator';
 import { tzlib_get_ical_block } from 'timezones-ical-library';
+import { oneLine } from '../decision-file/one-line';
 
 dayjs.extend(utc);
 dayjs.extend(timezone);
@@ -61,7 +62,7 @@ function vtimezone(name: string): string | null {
  * reminders ahead and on the day. Its UIDs are the same each time.
  */
 export function calendarFile(entries: readonly CalendarEntry[], { calendar: of, name, zone, hour, remindDays, sequence, stamp, address }: CalendarOptions): string {
-  const calendar = new ICalCalendar({ name, prodId: { company: 'Venalis', product: 'Venalis', language: 'EN' }, timezone: zone === 'UTC' ? zone : { name: zone, generator: vtimezone } });
+  const calendar = new ICalCalendar({ name: oneLine(name), prodId: { company: 'Venalis', product: 'Venalis', language: 'EN' }, timezone: zone === 'UTC' ? zone : { name: zone, generator: vtimezone } });
   for (const { id, on, summary, description } of entries) {
     const start = dayjs.tz(`${on}T${hour}:00`, zone);
     const event = calendar.createEvent({
@@ -72,12 +73,12 @@ export function calendarFile(entries: readonly CalendarEntry[], { calendar: of, 
       stamp: dayjs.utc(stamp).toDate(),
       lastModified: dayjs.utc(stamp).toDate(),
       sequence,
-      summary,
-      description,
+      summary: oneLine(summary),
+      description: description.split(/\r\n?|\n/).map(oneLine).join('\n'),
       url: address,
       transparency: ICalEventTransparency.TRANSPARENT,
     });
-    for (const days of new Set([remindDays, 0])) event.createAlarm({ type: ICalAlarmType.display, trigger: days * SECONDS_A_DAY, description: summary });
+    for (const days of new Set([remindDays, 0])) event.createAlarm({ type: ICalAlarmType.display, trigger: days * SECONDS_A_DAY, description: oneLine(summary) });
   }
   return calendar.toString();
 }

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { isCurrency } from '../amount/currencies';
 import { Decimal } from '../amount/decimal';
 import { MONTH_PATTERN } from '../calendar/month';
+import { oneLine } from './one-line';
 
 /** Bounds that keep every computation quick; far beyond what a small seller counts. */
 const MOST_DIGITS = 40;
@@ -65,8 +66,8 @@ export const slug = z
   .string('an identifier is wanted')
   .regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,79}$/, 'an identifier of letters, digits, dots and dashes is wanted');
 
-/** Text for people; up to 300 characters. */
-export const label = z.string('a text is wanted').max(300, 'a text of at most 300 characters is wanted');
+/** Text for people on one line; up to 300 characters. Line breaks and other control characters in it become spaces. */
+export const label = z.string('a text is wanted').max(300, 'a text of at most 300 characters is wanted').overwrite(oneLine);
 
 /** An ISO 4217 currency code. */
 export const currencyCode = z

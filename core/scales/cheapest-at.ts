@@ -16,7 +16,8 @@ const DUST = 1e-11;
  * Who is cheapest at which scale: consecutive stretches with the usable candidate without unknowns that has the
  * lowest unrounded total there. Where several are equal, the first in the given order is taken.
  */
-export function cheapestStretches(candidates: readonly CompiledCandidate[], from: number, to: number): CheapestStretch[] {
+export function cheapestStretches(given: readonly CompiledCandidate[], from: number, to: number): CheapestStretch[] {
+  const candidates = withoutRepeated(given);
   const joined: Array<{ from: number; to: number; candidate: string | null }> = [];
   const add = (start: number, end: number, candidate: string | null) => {
     const last = joined.at(-1);
@@ -30,6 +31,17 @@ export function cheapestStretches(candidates: readonly CompiledCandidate[], from
     look(candidates.filter(({ usableUpTo }) => usableUpTo >= end), start, end, add);
   });
   return joined;
+}
+
+/** Of candidates that cost the same at every level the first alone: however many there are, they are looked at once. */
+function withoutRepeated(candidates: readonly CompiledCandidate[]): CompiledCandidate[] {
+  const first = new Map<string, CompiledCandidate>();
+  for (const one of candidates) {
+    const { id: _id, ...form } = one;
+    const key = JSON.stringify(form, (_name, value: unknown) => (value instanceof Float64Array ? [...value] : value === Infinity ? 'always' : value));
+    if (!first.has(key)) first.set(key, one);
+  }
+  return [...first.values()];
 }
 
 type Add = (from: number, to: number, candidate: string | null) => void;

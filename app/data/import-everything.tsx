@@ -1,0 +1,54 @@
+import { useId, useState } from 'react';
+import { useRevalidator } from 'react-router';
+import type { EverythingReply } from '../routes/data-import';
+import { outcomeWords } from './outcome-words';
+
+/** Takes in a file with everything, chosen here, and says what became of it. */
+export function ImportEverything() {
+  const id = useId();
+  const { revalidate } = useRevalidator();
+  const [state, setState] = useState<{ readonly name: string; readonly reply: EverythingReply | null } | null>(null);
+  const send = async (file: File) => {
+    setState({ name: file.name, reply: null });
+    setState({ name: file.name, reply: await replyTo(file) });
+    void revalidate();
+  };
+  return (
+    <div className="import-everything">
+      <label htmlFor={id}>Import such a file</label>
+      <input
+        id={id}
+        type="file"
+        accept=".json,application/json"
+        onChange={({ target }) => {
+          const file = target.files?.[0];
+          if (file) void send(file);
+        }}
+      />
+      <div aria-live="polite">
+        {state && state.reply === null && <p className="quiet">Reading {state.name} …</p>}
+        {state?.reply?.ok === true && <p>{outcomeWords(state.reply.outcome)}</p>}
+        {state?.reply?.ok === false && (
+          <>
+            <p className="problem">{state.name} was not imported, and nothing was changed:</p>
+            <ul>
+              {state.reply.problems.map((problem) => (
+                <li key={problem}>{problem}</li>
+              ))}
+            </ul>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+async function replyTo(file: File): Promise<EverythingReply> {
+  try {
+    const response = await fetch('/data/import', { method: 'POST', body: file, headers: { 'Content-Type': 'text/plain' } });
+    if (response.headers.get('Content-Type')?.includes('application/json')) return (await response.json()) as EverythingReply;
+    return { ok: false, problems: [response.status === 413 ? 'The file is over 200 MB, too large to import.' : 'Venalis could not read it in time. Try again.'] };
+  } catch {
+    return { ok: false, problems: ['Venalis can’t be reached. Check that it is running, then choose the file again.'] };
+  }
+}
