@@ -6,7 +6,7 @@ import { firstContent } from './server/first-content.server';
 import { frontOf } from './server/front';
 import { listen } from './server/listen';
 import { openLog } from './server/log';
-import { hasPassword } from './server/password';
+import { hasPassword } from '#data/password';
 import { requestPool } from './server/request-pool';
 import { StartRefused } from './server/start-refused';
 import { keepUp } from './server/upkeep';

@@ -13,7 +13,7 @@ export const BUILT = join(root, 'build/server/.built-from');
 /** The one package that is compiled where no binary can be had. */
 const NATIVE = 'better-sqlite3';
 const NODE_BUILT = join(root, 'build/node/.built-from');
-const NODE_INPUTS = ['core', 'cli', 'bench', 'world', 'vite.cli.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
+const NODE_INPUTS = ['core', 'cli', 'data', 'bench', 'world', 'vite.cli.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
 const BUILD_INPUTS = ['app', 'core', 'data', 'workers', 'public', 'scripts/component-styles.ts', 'vite.config.ts', 'react-router.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
 
 /** Runs a command in the project's folder; ends this process with its code if it fails. */
@@ -39,15 +39,21 @@ export function ensureInstalled() {
 }
 
 const INSTALLING = 'Installing the locked packages; the first time this takes a few minutes …';
-const isInstalled = () => existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashOf(['package-lock.json']);
+/** Whether exactly the locked packages are installed. */
+export const isInstalled = () => existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashOf(['package-lock.json']);
 const noteInstalled = () => writeFileSync(INSTALLED, hashOf(['package-lock.json']));
 
-function checkNode() {
+/** Why this Node.js does not do; null if it does. */
+export function nodeProblem() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 20)) {
-    console.error(`Venalis needs Node.js 20.20 or newer; this is ${process.versions.node}.`);
-    process.exit(1);
-  }
+  return major < 20 || (major === 20 && minor < 20) ? `Venalis needs Node.js 20.20 or newer; this is ${process.versions.node}.` : null;
+}
+
+function checkNode() {
+  const problem = nodeProblem();
+  if (problem === null) return;
+  console.error(problem);
+  process.exit(1);
 }
 
 /**
@@ -120,6 +126,11 @@ export async function installDebianPackages() {
   await apt('update', '-qq');
   // One after the other, so that the browser is there even if the office is not to be had.
   for (const name of missing) await apt('install', '-y', '-qq', ...(name === 'chromium' ? [] : ['--no-install-recommends']), name);
+}
+
+/** Path of a Chromium for printing, or null. */
+export function printingBrowser() {
+  return firstOf([process.env.CHROMIUM_PATH ?? '', ...CHROMIUMS].filter(Boolean));
 }
 
 /** Path of a Chromium for the browser tests; without one says what to do and ends. */

@@ -8,7 +8,7 @@ import type { Access } from './access';
 import { damagedPage } from './damaged-page';
 import { helpPage } from './help-page';
 import type { Log } from './log';
-import { hasPassword } from './password';
+import { hasPassword } from '#data/password';
 import type { AskedRequest, GivenAnswer } from './request-messages';
 import type { RequestPool, Unanswered } from './request-pool';
 import { largestBody, refuseForeignRequests, refuseLargeBodies, refuseUnknownRequests, securityHeaders } from './security';

@@ -3,7 +3,7 @@ import express, { type NextFunction, type Request, type Response, Router } from 
 import { rateLimit } from 'express-rate-limit';
 import { LRUCache } from 'lru-cache';
 import { helpPage } from './help-page';
-import { hasPassword, isPassword } from './password';
+import { hasPassword, isPassword } from '#data/password';
 
 const COOKIE = 'venalis-session';
 const SESSION_MS = 30 * 86_400_000;

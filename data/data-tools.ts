@@ -1,0 +1,7 @@
+/** What the commands of `scripts/` do with the data; built for them as one file. */
+export { listBackUps, newestSoundBackUp } from './back-ups';
+export { copyToFile } from './copy-to-file';
+export { dataFolder, dataPaths, prepareDataFolder } from './data-folder';
+export { dataReport } from './data-report';
+export { keepPassword, passwordProblem } from './password';
+export { restore } from './restore';
