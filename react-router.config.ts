@@ -4,6 +4,8 @@ export default {
   appDirectory: 'app',
   buildDirectory: 'build',
   ssr: true,
+  // All of it at once: what is asked for later cannot be had while the server is away.
+  routeDiscovery: { mode: 'initial' },
   future: {
     v8_middleware: true,
     v8_splitRouteModules: true,

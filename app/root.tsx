@@ -26,6 +26,9 @@ export function loader({ request, context }: Route.LoaderArgs) {
   return { locale: localeOf(request.headers.get('accept-language')), nonce: context.get(nonceContext) };
 }
 
+/** Neither changes while a page is open. */
+export const shouldRevalidate = () => false;
+
 export function Layout({ children }: { children: ReactNode }) {
   const data = useRouteLoaderData<typeof loader>('root');
   // Says that the page has come to life, for whoever drives it without looking.
@@ -62,6 +65,8 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   if (isRouteErrorResponse(error) && error.status === 404)
     return <ProblemPage title="There is nothing here" text="The address may be mistyped, or the decision was removed." />;
   if (isRouteErrorResponse(error)) return <ProblemPage title={error.statusText || 'That did not work'} text={String(error.data)} />;
+  if (error instanceof TypeError && /fetch|network|load/i.test(error.message))
+    return <ProblemPage title="Venalis can’t be reached" text="Check that it is still running, then reload the page. What you typed and was not saved yet is kept in this browser." />;
   return (
     <ProblemPage
       title="Something went wrong here"

@@ -3,7 +3,7 @@ import type { Kysely } from 'kysely';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { takeApart } from '#core/decision/take-apart';
 import { readDecisionFile } from '#core/decision-file/read';
-import { deletedName, duplicateDecision, listDecisions, removeDeleted, setArchived, setDeleted } from './decision-list';
+import { deletedDecisions, deletedName, duplicateDecision, listDecisions, removeDeleted, removeForGood, setArchived, setDeleted } from './decision-list';
 import { createDecision, loadWorkbench } from './decisions';
 import { openDatabase } from './open-database';
 import type { Database } from './schema';
@@ -50,10 +50,29 @@ describe('the list of decisions', () => {
     expect(await deletedName(db, 'one')).toBeUndefined();
 
     await setDeleted(db, 'one', AT);
-    await removeDeleted(db, new Date('2026-12-03T08:59:00Z'));
+    expect(await removeDeleted(db, new Date('2026-12-03T08:59:00Z'))).toBe(0);
+    // Old enough now, but found so for the first time.
+    expect(await removeDeleted(db, new Date('2026-12-03T09:01:00Z'))).toBe(0);
+    expect(await removeDeleted(db, new Date('2026-12-05T09:01:00Z'))).toBe(0);
     expect(await deletedName(db, 'one')).toBe(file.name);
-    await removeDeleted(db, new Date('2026-12-03T09:01:00Z'));
+    expect(await removeDeleted(db, new Date('2026-12-06T09:01:00Z'))).toBe(1);
     expect(await deletedName(db, 'one')).toBeUndefined();
     expect((await listSheets(db)).length).toBe(6);
+  });
+
+  it('a clock that is a month ahead for one start removes nothing, neither then nor later', async () => {
+    await setDeleted(db, 'one', AT);
+    expect(await removeDeleted(db, new Date('2026-12-20T09:00:00Z'))).toBe(0);
+    for (const day of ['05', '09', '12', '30']) expect(await removeDeleted(db, new Date(`2026-11-${day}T09:00:00Z`))).toBe(0);
+    expect(await removeDeleted(db, new Date('2026-12-19T09:00:00Z'))).toBe(0);
+    expect(await deletedDecisions(db)).toEqual([{ id: 'one', name: file.name, deletedAt: AT }]);
+  });
+
+  it('a deleted decision can be removed for good at once, another one cannot', async () => {
+    await removeForGood(db, 'one');
+    expect(await ids()).toEqual(['one']);
+    await setDeleted(db, 'one', AT);
+    await removeForGood(db, 'one');
+    expect(await deletedDecisions(db)).toEqual([]);
   });
 });

@@ -218,15 +218,23 @@ async function revisionOf(db: Kysely<Database>, id: string, revision: number): P
   return { ...noted, document: await readText(() => textOf(db, 'decision', id, { content, base })) };
 }
 
-/** Revisions never change once they are written, so those read last are kept at hand. */
-const atHand = new LRUCache<string, SavedWorkbench>({ max: 50 });
+/** Revisions never change once they are written, so those read last are kept at hand, for each database. */
+const atHand = new WeakMap<object, LRUCache<string, SavedWorkbench>>();
+
+function readLast(db: Kysely<Database>): LRUCache<string, SavedWorkbench> {
+  // The same for a database and all its transactions.
+  const { adapter } = db.getExecutor();
+  const found = atHand.get(adapter) ?? new LRUCache<string, SavedWorkbench>({ max: 50 });
+  atHand.set(adapter, found);
+  return found;
+}
 
 async function savedWorkbench(db: Kysely<Database>, row: Revision): Promise<SavedWorkbench> {
   const key = `${row.decisionId} ${row.revision} ${row.savedAt}`;
-  const found = atHand.get(key);
+  const found = readLast(db).get(key);
   if (found) return found;
   const saved = await readWorkbench(db, row);
-  atHand.set(key, saved);
+  readLast(db).set(key, saved);
   return saved;
 }
 

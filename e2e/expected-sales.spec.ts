@@ -116,6 +116,6 @@ test('decisions are duplicated, archived, deleted and brought back', async ({ pa
   await page.getByRole('button', { name: /^Delete .*\(copy\)/ }).click();
   await expect(page.getByText('was deleted.')).toBeVisible();
   await expect(page.locator('.decision-list li')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Bring back' }).click();
   await expect(page.locator('.decision-list li')).toHaveCount(2);
 });

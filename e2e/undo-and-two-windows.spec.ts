@@ -84,7 +84,7 @@ test('what could not be saved survives a reload while the server is away', async
   const orders = page.getByLabel('Orders a month').first();
   await page.route('**/save', (route) => route.abort());
   await orders.fill('77');
-  await expect(page.getByText(/not saved: Venalis cannot be reached/)).toBeVisible();
+  await expect(page.getByText(/not saved: Venalis can’t be reached/)).toBeVisible();
   await page.unroute('**/save');
   await page.reload();
   await expect(orders).toHaveValue('77');

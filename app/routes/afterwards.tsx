@@ -15,10 +15,15 @@ import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what
 import { useWhatIf } from '../what-if/use-what-if';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { todayAtHand, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/afterwards';
 
 export function loader() {
   return { today: new Date().toISOString().slice(0, 10) };
+}
+
+export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  return whileAway(serverLoader, todayAtHand);
 }
 
 const NONE: Actuals = {};

@@ -7,11 +7,16 @@ import { FollowedChanges } from '../proposals/changes';
 import { PutTogether } from '../proposals/put-together';
 import { FollowButton, VendorBlock } from '../proposals/vendor-block';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
+import { todayAtHand, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/candidates';
 
 /** Today, for when a proposal was last looked at. */
 export function loader() {
   return { today: new Date().toISOString().slice(0, 10) };
+}
+
+export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  return whileAway(serverLoader, todayAtHand);
 }
 
 /** Complete combinations: proposed for every vendor, or put together by hand. */

@@ -19,6 +19,7 @@ export async function loader() {
     bytes: ['', '-wal'].reduce((sum, ending) => sum + sizeOf(`${paths.database}${ending}`), 0),
     backUps: listBackUps(paths).map(({ name, day, bytes, kind }) => ({ name, day, bytes, kind })),
     deleted: await deletedDecisions(await database()),
+    daysKept: DAYS_KEPT_AFTER_DELETING,
   };
 }
 
@@ -40,7 +41,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 export const meta: Route.MetaFunction = () => [{ title: 'Your data · Venalis' }];
 
-export default function Data({ loaderData: { folder, bytes, backUps, deleted } }: Route.ComponentProps) {
+export default function Data({ loaderData: { folder, bytes, backUps, deleted, daysKept } }: Route.ComponentProps) {
   const write = useWriter();
   const size = (count: number) => (count < 1_000_000 ? `${write.whole(String(Math.max(1, Math.round(count / 1_000))))} kB` : `${write.whole(String(Math.round(count / 1_000_000)))} MB`);
   const inAll = backUps.reduce((sum, one) => sum + one.bytes, 0);
@@ -79,7 +80,7 @@ export default function Data({ loaderData: { folder, bytes, backUps, deleted } }
         </section>
         <section aria-label="Deleted decisions">
           <h2>Deleted decisions</h2>
-          {deleted.length === 0 ? <p className="quiet">None.</p> : <Deleted deleted={deleted} />}
+          {deleted.length === 0 ? <p className="quiet">None.</p> : <Deleted deleted={deleted} daysKept={daysKept} />}
         </section>
       </main>
     </div>
@@ -117,11 +118,11 @@ function BackUps({ backUps, size }: { backUps: ReadonlyArray<{ name: string; day
   );
 }
 
-function Deleted({ deleted }: { deleted: ReadonlyArray<{ id: string; name: string; deletedAt: string }> }) {
+function Deleted({ deleted, daysKept }: { deleted: ReadonlyArray<{ id: string; name: string; deletedAt: string }>; daysKept: number }) {
   const write = useWriter();
   return (
     <>
-      <p className="limit-width">Each can be brought back for at least {DAYS_KEPT_AFTER_DELETING} days.</p>
+      <p className="limit-width">Each can be brought back for at least {daysKept} days.</p>
       <ul className="deleted">
         {deleted.map(({ id, name, deletedAt }) => (
           <li key={id}>

@@ -12,10 +12,15 @@ import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { todayAtHand, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/dates';
 
 export function loader() {
   return { today: new Date().toISOString().slice(0, 10) };
+}
+
+export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  return whileAway(serverLoader, todayAtHand);
 }
 
 /** Days by which something has to be done, for the calendar. */

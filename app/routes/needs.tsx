@@ -1,8 +1,14 @@
 import { Leaves } from '../components/leaves';
+import { todayAtHand, whileAway } from '../workbench/while-away';
+import type { Route } from './+types/needs';
 
 /** Today, for the age of what answers rest on. */
 export function loader() {
   return { today: new Date().toISOString().slice(0, 10) };
+}
+
+export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  return whileAway(serverLoader, todayAtHand);
 }
 
 /** What the seller needs, and what plans say to it. */

@@ -6,11 +6,16 @@ import { useWriter } from '../locale/locale';
 import { chromiumPath, prepareToPrint } from '../server/print-pdf.server';
 import { partsWords } from '../verdict/verdict-words';
 import { useWorkbench } from '../workbench/workbench-context';
+import { whileAway } from '../workbench/while-away';
 import type { Route } from './+types/report';
 
 export function loader() {
   prepareToPrint();
   return { canPrint: chromiumPath() !== null };
+}
+
+export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  return whileAway(serverLoader, () => ({ canPrint: false }));
 }
 
 const PAPERS = [

@@ -16,11 +16,20 @@ import { newId } from '../workbench/new-id';
 import { useAfterPaint } from '../workbench/use-after-paint';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { todayAtHand, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/sheets';
 
 /** The sheets that exist already, for use in this decision too, and today's date for their age. */
 export async function loader() {
   return { kept: await listSheets(await database()), today: new Date().toISOString().slice(0, 10) };
+}
+
+let lastKept: Awaited<ReturnType<typeof loader>>['kept'] = [];
+
+export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  const loaded = await whileAway(serverLoader, () => ({ kept: lastKept, ...todayAtHand() }));
+  lastKept = loaded.kept;
+  return loaded;
 }
 
 export default function Sheets({ loaderData }: Route.ComponentProps) {

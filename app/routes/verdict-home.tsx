@@ -20,10 +20,15 @@ import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { price, useWorkbench } from '../workbench/workbench-context';
+import { todayAtHand, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/verdict-home';
 
 export function loader() {
   return { today: new Date().toISOString().slice(0, 10) };
+}
+
+export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  return whileAway(serverLoader, todayAtHand);
 }
 
 /** Which one, under which conditions, and why. */

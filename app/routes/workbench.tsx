@@ -1,13 +1,15 @@
-import { useEffect } from 'react';
-import { Link, NavLink, Outlet, type ShouldRevalidateFunctionArgs, useRevalidator } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link, NavLink, Outlet, PrefetchPageLinks, type ShouldRevalidateFunctionArgs, useRevalidator } from 'react-router';
 import { loadWorkbench } from '#data/decisions';
 import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
+import { LeftDrafts } from '../workbench/left-drafts';
 import { placesOf } from '../workbench/places';
 import { ConflictNotice, SavedSign } from '../workbench/saved-sign';
 import { Shortcuts } from '../workbench/shortcuts';
 import { StandingStrip } from '../workbench/standing-strip';
 import { VersionSwitch } from '../workbench/version-switch';
+import { whileAway } from '../workbench/while-away';
 import { useWorkbench, WorkbenchProvider } from '../workbench/workbench-context';
 import type { Route } from './+types/workbench';
 
@@ -15,6 +17,15 @@ export async function loader({ params }: Route.LoaderArgs) {
   const saved = await loadWorkbench(await database(), params.decisionId);
   if (!saved) throw new Response('Not found', { status: 404 });
   return saved;
+}
+
+/** Decisions as the server last sent them, for as long as it is away. */
+const lastLoaded = new Map<string, Awaited<ReturnType<typeof loader>>>();
+
+export async function clientLoader({ serverLoader, params }: Route.ClientLoaderArgs) {
+  const loaded = await whileAway(serverLoader, () => lastLoaded.get(params.decisionId) ?? null);
+  lastLoaded.set(params.decisionId, loaded);
+  return loaded;
 }
 
 /** Moving between places needs nothing from the server; another decision, or coming back to the window, does. */
@@ -28,6 +39,7 @@ export function meta({ loaderData }: Route.MetaArgs) {
 }
 
 export default function WorkbenchRoute({ loaderData, params }: Route.ComponentProps) {
+  useEffect(() => void lastLoaded.set(params.decisionId, loaderData), [params.decisionId, loaderData]);
   return (
     <WorkbenchProvider key={params.decisionId} decisionId={params.decisionId} saved={loaderData}>
       <Bench />
@@ -46,7 +58,7 @@ function Bench() {
         <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
           Venalis<i>.</i>
         </Link>
-        <h1>{state.bench.decision.name || 'A decision without a question'}</h1>
+        <h1>{state.bench.decision.name || 'Untitled decision'}</h1>
         <VersionSwitch />
         <div className="bench-signs">
           <SavedSign />
@@ -54,6 +66,7 @@ function Bench() {
         </div>
       </header>
       <ConflictNotice />
+      <LeftDrafts />
       <StandingStrip />
       <div className="bench-body">
         <nav className="places" aria-label="Places">
@@ -70,6 +83,7 @@ function Bench() {
         </nav>
         <Outlet />
       </div>
+      <PlacesAtHand decisionId={decisionId} />
     </div>
   );
 }
@@ -82,4 +96,25 @@ function useFreshnessOnReturn() {
     document.addEventListener('visibilitychange', look);
     return () => document.removeEventListener('visibilitychange', look);
   }, [revalidate]);
+}
+
+/** Every place with a program of its own: what the list of places leads to, and what lies within it. */
+const PLACES = ['/decisions', ...['frame', 'sales', 'needs', 'needs/answers', 'sheets', 'sheets/x', 'qualities', 'qualities/diary', 'qualities/speed', 'candidates', 'line-up', 'fit'].map(inDecision)];
+const WHAT_IF = ['', 'map', 'route', 'turns-it', 'paying-ahead', 'offers', 'investment', 'scenarios'].map((place) => inDecision(`what-if/${place}`));
+const VERDICT = ['', 'dates', 'report', 'afterwards'].map((place) => inDecision(`verdict/${place}`));
+
+function inDecision(place: string): string {
+  return `/decisions/:id/${place}`.replace(/\/$/, '');
+}
+
+const AFTER_MS = 2_000;
+
+/** Has the browser fetch the programs of all places once it has time, so that they open while the server is away. */
+function PlacesAtHand({ decisionId }: { decisionId: string }) {
+  const [isTime, setTime] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setTime(true), AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return isTime && [...PLACES, ...WHAT_IF, ...VERDICT].map((page) => <PrefetchPageLinks key={page} page={page.replace(':id', decisionId)} />);
 }

@@ -4,10 +4,11 @@ import { newStream } from '#core/decision/edit-forecast';
 import type { Decision } from '#core/decision/decision-schema';
 import type { UsedSheet } from '#core/decision/workbench';
 import { readBody, refusalOf, saveRequestSchema, stepRequestSchema } from './save-request.server';
-import { refuseForeignRequests, refuseLargeBodies } from './security';
+import { accessFrom } from './access';
+import { refuseForeignRequests, refuseLargeBodies, refuseUnknownRequests } from './security';
 
 /** What a guard does with a request: lets it pass, or answers it with a status and a page. */
-function guarded(guard: (request: ExpressRequest, response: ExpressResponse, next: NextFunction) => void, method: string, headers: Record<string, string>) {
+function guarded(guard: (request: ExpressRequest, response: ExpressResponse, next: NextFunction) => void, method: string, headers: Record<string, string>, url = '/') {
   let passed = false;
   const answer = { status: 200, page: '' };
   const response = {
@@ -15,8 +16,9 @@ function guarded(guard: (request: ExpressRequest, response: ExpressResponse, nex
     type: () => response,
     set: () => response,
     send: (page: string) => ((answer.page = page), response),
+    end: () => response,
   };
-  guard({ method, headers } as unknown as ExpressRequest, response as unknown as ExpressResponse, () => (passed = true));
+  guard({ method, headers, url, path: url } as unknown as ExpressRequest, response as unknown as ExpressResponse, () => (passed = true));
   return { passed, ...answer };
 }
 
@@ -35,10 +37,61 @@ describe('refuseForeignRequests', () => {
     ['GET', { host: 'localhost:4173' }, true],
     ['GET', { host: '[::1]:4173' }, true],
   ])('%s with %j passes: %s', (method, headers, passes) => {
-    const { passed, status, page } = guarded(refuseForeignRequests, method, headers);
+    const { passed, status, page } = guarded(refuseForeignRequests(accessFrom({}), () => false), method, headers);
     expect(passed).toBe(passes);
     if (!passes) expect([403, 421]).toContain(status);
     if (!passes) expect(page).toContain('Back to your decisions');
+  });
+
+  it.each([
+    [{ HOST: '127.0.0.1' }, 'elsewhere.example:4173', false, 421],
+    [{ HOST: '0.0.0.0' }, 'elsewhere.example', true, 421],
+    [{ HOST: '0.0.0.0' }, '127.0.0.1:4173', true, 200],
+    [{ HOST: '192.168.7.7' }, '192.168.7.7:4173', true, 200],
+    [{ HOST: '192.168.7.7' }, '192.168.7.8:4173', true, 421],
+    [{ HOST: '192.168.7.7' }, '192.168.7.7:4173', false, 403],
+    [{ ALLOWED_HOSTS: 'kites.example, other.example' }, 'Kites.example', true, 200],
+    [{ ALLOWED_HOSTS: 'kites.example' }, 'kites.example', false, 403],
+    [{ ALLOWED_HOSTS: 'kites.example' }, 'not-kites.example', true, 421],
+    [{ HOST: '::1' }, '[::1]:4173', false, 200],
+    [{}, '', false, 421],
+  ])('with %j, under %j, password set: %s → %i', (environment, host, isSet, expected) => {
+    expect(guarded(refuseForeignRequests(accessFrom(environment), () => isSet), 'GET', { host }).status).toBe(expected);
+  });
+
+  it('whatever came through a proxy needs a password, also under the computer’s own name', () => {
+    const through = (isSet: boolean) => guarded(refuseForeignRequests(accessFrom({}), () => isSet), 'GET', { host: 'localhost', 'x-forwarded-for': '203.0.113.7' }).status;
+    expect([through(false), through(true)]).toEqual([403, 200]);
+  });
+});
+
+describe('whom the server is open to', () => {
+  it.each([
+    [{}, '127.0.0.1', false],
+    [{ HOST: ' ' }, '127.0.0.1', false],
+    [{ HOST: 'localhost' }, 'localhost', false],
+    [{ HOST: '127.4.5.6' }, '127.4.5.6', false],
+    [{ HOST: '[::1]' }, '[::1]', false],
+    [{ HOST: '0.0.0.0' }, '0.0.0.0', true],
+    [{ HOST: '::' }, '::', true],
+    [{ HOST: '127.0.0.1.elsewhere.example' }, '127.0.0.1.elsewhere.example', true],
+    [{ HOST: '10.0.0.5' }, '10.0.0.5', true],
+  ])('%j: at %s, beyond this computer: %s', (environment, host, isOpen) => {
+    expect(accessFrom(environment)).toMatchObject({ host, isOpen });
+  });
+});
+
+describe('refuseUnknownRequests', () => {
+  it.each([
+    ['GET', '/decisions', 200],
+    ['TRACE', '/decisions', 405],
+    ['PUT', '/decisions', 405],
+    ['GET', '/decisions/%E0%A4%A', 400],
+    ['GET', '//elsewhere.example/', 400],
+    ['GET', `/${'x'.repeat(9_000)}`, 400],
+    ['GET', '/decisions/%F0%9F%AA%81/frame', 200],
+  ])('%s %s → %i', (method, url, expected) => {
+    expect(guarded(refuseUnknownRequests, method, {}, url).status).toBe(expected);
   });
 });
 

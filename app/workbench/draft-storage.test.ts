@@ -1,15 +1,40 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { draftStorage, isBehind, keepHalfTyped, keepRevision, keepUnread, keptText, leftDraft, leftUnread } from './draft-storage';
+import type { LeftDraft } from './draft-storage';
+import type { Draft } from './workbench-store';
 
-/** A browser's storage in memory. */
-function storage() {
-  const kept = new Map<string, string>();
-  return { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value), removeItem: (key: string) => void kept.delete(key) };
+/** A browser's storage in memory: its keys are its own properties, as in a browser. */
+function storage(): Storage {
+  const kept: Record<string, string> = {};
+  const methods = { getItem: (key: string) => kept[key] ?? null, setItem: (key: string, value: string) => void (kept[key] = value), removeItem: (key: string) => void delete kept[key] };
+  return new Proxy(kept, { get: (target, key) => methods[key as keyof typeof methods] ?? target[key as string] }) as unknown as Storage;
 }
 
-beforeEach(() => {
+/** The names of windows that are open; null for a browser that does not say. */
+let open: Set<string> | null = new Set();
+
+type DraftStorage = typeof import('./draft-storage');
+
+/** A window of its own on the same storage, as loading the page anew gives one. */
+async function openWindow(): Promise<DraftStorage> {
+  vi.resetModules();
+  return import('./draft-storage');
+}
+
+let page: DraftStorage;
+const { keepHalfTyped, keepUnread, leftUnread, keptText, isBehind, keepRevision } = new Proxy({} as DraftStorage, { get: (_target, name) => (...args: unknown[]) => (page[name as keyof DraftStorage] as (...all: unknown[]) => unknown)(...args) });
+
+beforeEach(async () => {
   vi.stubGlobal('localStorage', storage());
   vi.stubGlobal('sessionStorage', storage());
+  open = new Set();
+  vi.stubGlobal('navigator', {
+    get locks() {
+      if (open === null) return undefined;
+      const held = open;
+      return { request: (name: string) => (held.add(name), new Promise(() => undefined)), query: () => Promise.resolve({ held: [...held].map((name) => ({ name })) }) };
+    },
+  });
+  page = await openWindow();
 });
 afterEach(() => vi.unstubAllGlobals());
 
@@ -43,20 +68,6 @@ describe('what the browser keeps', () => {
     expect([isBehind('d', 6), isBehind('d', 7), isBehind('another', 6)]).toEqual([true, false, false]);
   });
 
-  it('of a draft is checked, and rubbish is none', async () => {
-    const bench = { decision: { name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] }, sheets: [] };
-    const draft = { bench, revision: 3, touched: [], change: { key: 'name', label: 'the question' } };
-    const drafts = draftStorage('d');
-    drafts.keep(draft);
-    expect(await leftDraft('d')).toEqual(draft);
-    drafts.clear();
-    expect(await leftDraft('d')).toBeNull();
-    localStorage.setItem('venalis.draft.d', '{"bench": 7}');
-    expect(await leftDraft('d')).toBeNull();
-    sessionStorage.setItem('venalis.unread.d', '{"a": {"text": 7}, "b": null}');
-    expect(leftUnread('d')).toEqual([]);
-  });
-
   it('is nothing where storage is switched off, and nothing else suffers', async () => {
     const broken = () => {
       throw new Error('storage is switched off');
@@ -66,7 +77,7 @@ describe('what the browser keeps', () => {
     expect(() => keepHalfTyped('d', { key: 'a', text: 'b', label: 'c' })).not.toThrow();
     expect(leftUnread('d')).toEqual([]);
     expect(keptText('x').read()).toBe('');
-    expect(await leftDraft('d')).toBeNull();
+    expect(await page.leftDrafts('d')).toEqual([]);
   });
 });
 
@@ -82,12 +93,77 @@ describe('a browser that keeps nothing', () => {
     keepUnread('d', { field: { text: 'x', problem: 'p', label: 'l' } });
     keepHalfTyped('d', { key: 'cell', text: '6', label: 'l' });
     expect(leftUnread('d')).toEqual([]);
-    expect(await leftDraft('d')).toBeNull();
-    const drafts = draftStorage('d');
+    expect(await page.leftDrafts('d')).toEqual([]);
+    const drafts = page.draftStorage('d');
     expect(() => {
       drafts.clear();
       drafts.heardOf(3);
     }).not.toThrow();
     expect(keptText('phrases').read()).toBe('');
+  });
+});
+
+describe('drafts of several windows', () => {
+  const draft = (name: string): Draft => ({ bench: { decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] }, sheets: [] }, revision: 3, touched: [], change: { key: 'name', label: 'the question' } });
+  const names = (left: readonly LeftDraft[]) => left.map((one) => ('draft' in one ? one.draft.bench.decision.name : one.text));
+  /** The window's page ends: the browser drops what it held. */
+  const closeAll = () => open?.clear();
+
+  it('stand beside each other: neither takes the other’s place, and none is taken up while its window is open', async () => {
+    const first = await openWindow();
+    first.draftStorage('d').keep(draft('first'));
+    const second = await openWindow();
+    second.draftStorage('d').keep(draft('second'));
+    expect(names(await second.leftDrafts('d'))).toEqual([]);
+    closeAll();
+    const third = await openWindow();
+    expect(names(await third.leftDrafts('d')).sort()).toEqual(['first', 'second']);
+    expect(await third.leftDrafts('another')).toEqual([]);
+  });
+
+  it('are gone once they are saved or discarded, and not before', async () => {
+    const first = await openWindow();
+    const drafts = first.draftStorage('d');
+    drafts.keep(draft('first'));
+    closeAll();
+    const [left] = await page.leftDrafts('d');
+    expect(left).toMatchObject({ draft: { revision: 3, change: { label: 'the question' } } });
+    page.dropDraft(left?.key ?? '');
+    expect(await page.leftDrafts('d')).toEqual([]);
+    drafts.keep(draft('again'));
+    drafts.clear();
+    expect(await page.leftDrafts('d')).toEqual([]);
+  });
+
+  it('of an earlier version of Venalis, one for all windows, are found; what cannot be read comes as text', async () => {
+    localStorage.setItem('venalis.draft.d', JSON.stringify(draft('earlier')));
+    localStorage.setItem('venalis.draft.d.old', '{"bench": 7}');
+    expect(names(await page.leftDrafts('d')).sort()).toEqual(['earlier', '{"bench": 7}']);
+  });
+
+  it('in a browser that does not say which windows are open, count as left when nothing was added for a while', async () => {
+    open = null;
+    const first = await openWindow();
+    first.draftStorage('d').keep(draft('first'));
+    expect(names(await page.leftDrafts('d'))).toEqual([]);
+    vi.useFakeTimers({ now: Date.now() + 180_000, toFake: ['Date'] });
+    expect(names(await page.leftDrafts('d'))).toEqual(['first']);
+    vi.useRealTimers();
+    // The page that comes after one in the same tab needs no waiting.
+    const second = await openWindow();
+    second.draftStorage('e').keep(draft('reloaded'));
+    second.noteThisTab('e');
+    expect(names(await page.leftDrafts('e'))).toEqual(['reloaded']);
+  });
+
+  it('that can be kept nowhere make leaving lose something, until they are saved', () => {
+    expect(page.wouldLoseSomething()).toBe(false);
+    vi.stubGlobal('localStorage', { setItem: () => { throw new Error('full'); }, removeItem: () => undefined });
+    page.draftStorage('d').keep(draft('lost?'));
+    expect(page.wouldLoseSomething()).toBe(true);
+    page.draftStorage('d').clear();
+    expect(page.wouldLoseSomething()).toBe(false);
+    page.keptText('x').keep('kept');
+    expect(page.wouldLoseSomething()).toBe(false);
   });
 });

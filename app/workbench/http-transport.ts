@@ -1,5 +1,8 @@
 import type { SaveReply, SaveRequest, SaveTransport } from './saved';
 
+/** An answer is waited for this long. */
+const LONGEST_MS = 75_000;
+
 /** Saves through the decision's own addresses on the server. */
 export function httpTransport(decisionId: string): SaveTransport {
   const post = async (address: string, body: unknown): Promise<SaveReply> => {
@@ -11,11 +14,14 @@ export function httpTransport(decisionId: string): SaveTransport {
         body: text,
         // Lets a save finish while the page is being left; browsers allow that up to 64 kB.
         keepalive: text.length < 60_000,
+        signal: AbortSignal.timeout(LONGEST_MS),
       });
       if (response.headers.get('Content-Type')?.includes('application/json')) return (await response.json()) as SaveReply;
+      // What fails on the server’s side may work the next time; what was sent is at fault only in the fours.
+      if (response.status >= 500 || response.status === 429) return { kind: 'unreachable', why: `the server answered ${response.status}; it is tried again` };
       return { kind: 'refused', why: response.status === 413 ? 'it is more than 5 MB' : `the server answered ${response.status}` };
     } catch {
-      return { kind: 'unreachable', why: 'Venalis cannot be reached; it goes on trying' };
+      return { kind: 'unreachable', why: 'Venalis can’t be reached; it is tried again' };
     }
   };
   return {

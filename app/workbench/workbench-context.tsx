@@ -9,7 +9,7 @@ import { type PricedDecision, priceDecision } from '#core/comparison/decision-re
 import { type Levels, levelsOf } from '#core/comparison/levels';
 import { type LineUp, lineUp } from '#core/comparison/line-up';
 import { type SalesScale, salesScale } from '#core/comparison/sales-scale';
-import { draftStorage, isBehind, keepRevision, keepUnread, leftDraft, leftUnread } from './draft-storage';
+import { draftStorage, isBehind, keepRevision, keepUnread, leftUnread, wouldLoseSomething } from './draft-storage';
 import { withFollowed } from '#core/proposals/followed';
 import { useWorkedOut, type Worked } from './use-worked-out';
 import { useAfterPaint } from './use-after-paint';
@@ -179,17 +179,17 @@ function levelsFrom({ priced: { pricing }, heldBack }: Priced): (scale: number) 
 }
 
 function resumeWhatWasLeft(decisionId: string, store: WorkbenchStore): () => void {
-  let active = true;
-  void leftDraft(decisionId).then((draft) => {
-    if (draft && active) store.resume(draft);
-  });
   for (const [key, unread] of leftUnread(decisionId)) store.setUnread(key, unread);
   const leave = () => void store.flush();
+  const ask = (event: BeforeUnloadEvent) => {
+    if (wouldLoseSomething()) event.preventDefault();
+  };
   window.addEventListener('pagehide', leave);
   window.addEventListener('online', leave);
+  window.addEventListener('beforeunload', ask);
   return () => {
-    active = false;
     window.removeEventListener('pagehide', leave);
     window.removeEventListener('online', leave);
+    window.removeEventListener('beforeunload', ask);
   };
 }

@@ -80,7 +80,9 @@ interface Waiting {
 }
 
 const SAVE_AFTER_MS = 400;
-const RETRY_AFTER_MS = 4_000;
+/** What could not be sent is tried again after this long, and each time after twice as long, up to a minute. */
+const FIRST_RETRY_MS = 2_000;
+const LAST_RETRY_MS = 60_000;
 
 /**
  * The workbench's state in the browser, without any interface: changes apply at once, are saved one after the
@@ -91,6 +93,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
   let waiting: Waiting[] = [];
   let running: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let retryMs = FIRST_RETRY_MS;
   const sheetRevisions = new Map(saved.bench.sheets.map(({ id, revision }) => [id, revision]));
   const listeners = new Set<() => void>();
 
@@ -168,10 +171,16 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
 
   /** Whether the reply is a save; everything else is shown, and what waits goes on waiting. */
   const taken = (reply: SaveReply): reply is Extract<SaveReply, { kind: 'saved' }> => {
-    if (reply.kind === 'saved') return true;
+    if (reply.kind === 'saved') {
+      retryMs = FIRST_RETRY_MS;
+      return true;
+    }
     if (reply.kind === 'stale') set({ save: { kind: 'conflict', other: reply.current, staleSheets: reply.staleSheets } });
     else set({ save: { kind: 'not-saved', why: reply.why } });
-    if (reply.kind === 'unreachable') later(RETRY_AFTER_MS);
+    if (reply.kind === 'unreachable') {
+      later(retryMs);
+      retryMs = Math.min(LAST_RETRY_MS, 2 * retryMs);
+    }
     if (reply.kind === 'refused') joinWaiting();
     return false;
   };
@@ -251,8 +260,10 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       for (const { id, revision } of draft.bench.sheets) if (!sheetRevisions.has(id)) sheetRevisions.set(id, revision);
       waiting = [{ change: draft.change, bench: draft.bench, touched: new Set(draft.touched) }];
       const other = { bench: state.bench, ...fieldsOf(state) };
-      set({ bench: draft.bench });
-      if (draft.revision === state.revision) later(0);
+      // It stays a draft made on its own revision, whatever happens to the page before it is saved or decided about.
+      set({ bench: draft.bench, revision: draft.revision });
+      keepDraft();
+      if (draft.revision === other.revision) later(0);
       else set({ save: { kind: 'conflict', other, staleSheets: [] } });
     },
   };
