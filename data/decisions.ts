@@ -6,7 +6,7 @@ import { fixedVerdicts } from '#core/verdict/give';
 import { contentFor, textOf } from './revisions';
 import type { Database } from './schema';
 import { parseDocumentAs, readText, UnreadableDocument } from './unreadable';
-import { addSheetRevision, loadSheet, newestSheetRevision } from './sheets';
+import { addSheetRevision, loadSheet, loadSheets, newestSheetRevision } from './sheets';
 
 /** A decision as it stands in the database, with what undo and redo would do. */
 export interface SavedWorkbench {
@@ -62,10 +62,9 @@ export async function addDecision(transaction: Transaction<Database>, id: string
     sheets.push({ sheet, revision: revision || (await addSheetRevision(transaction, sheet, content, at)) });
   const { name } = bench.decision;
   await transaction.insertInto('decisions').values({ id, revision: 0, name, createdAt: at, changedAt: at, archivedAt: null, deletedAt: null, oldSince: null }).execute();
-  await addRevision(transaction, {
+  await addRevision(transaction, { ...bench.decision, sheets }, {
     decisionId: id,
     revision: 1,
-    document: JSON.stringify({ ...bench.decision, sheets }),
     savedAt: at,
     changeKey: 'created',
     undoTo: null,
@@ -95,18 +94,17 @@ export async function saveChange(db: Kysely<Database>, id: string, change: Chang
       current.changeKey === change.key &&
       current.undoTo !== null &&
       Date.parse(at) - Date.parse(current.savedAt) < ONE_STRETCH_OF_TYPING_MS;
-    const row: Revision = {
+    const document = { ...withFixedVerdicts(change.decision, readDocument(current.document), current.revision + 1, sheets), sheets };
+    const row = await addRevision(transaction, document, {
       decisionId: id,
       revision: current.revision + 1,
-      document: JSON.stringify({ ...withFixedVerdicts(change.decision, readDocument(current.document), current.revision + 1, sheets), sheets }),
       savedAt: at,
       changeKey: change.key,
       undoTo: goesOn ? current.undoTo : current.revision,
       undoLabel: change.label,
       redoTo: null,
       redoLabel: null,
-    };
-    await addRevision(transaction, row);
+    });
     return { ok: true, saved: await savedWorkbench(transaction, row) };
   });
 }
@@ -135,16 +133,14 @@ export async function stepBack(
     if (!target) return { ok: true, saved: await savedWorkbench(transaction, current) };
     const document = readDocument(target.document);
     const sheets = await restoredSheets(transaction, readDocument(current.document), document, at);
-    const row: Revision = {
+    const row = await addRevision(transaction, { ...document, sheets }, {
       ...target,
       revision: current.revision + 1,
-      document: JSON.stringify({ ...document, sheets }),
       savedAt: at,
       changeKey: direction,
       redoTo: direction === 'undo' ? current.revision : target.redoTo,
       redoLabel: direction === 'undo' ? current.undoLabel : target.redoLabel,
-    };
-    await addRevision(transaction, row);
+    });
     return { ok: true, saved: await savedWorkbench(transaction, row) };
   });
 }
@@ -189,18 +185,23 @@ async function restoredSheets(
   return sheets;
 }
 
-async function addRevision(db: Transaction<Database>, row: Revision): Promise<void> {
-  const { document: text, ...noted } = row;
-  const document = readDocument(text);
-  await db.insertInto('decisionRevisions').values({ ...noted, ...(await contentFor(db, 'decision', row.decisionId, row.revision, text)) }).execute();
-  await db
-    .updateTable('decisions')
-    .set({ revision: row.revision, name: document.name, changedAt: row.savedAt })
-    .where('id', '=', row.decisionId)
-    .execute();
-  await db.deleteFrom('usedSheets').where('decisionId', '=', row.decisionId).execute();
-  for (const { sheet, revision } of document.sheets)
-    await db.insertInto('usedSheets').values({ decisionId: row.decisionId, sheetId: sheet, revision }).execute();
+/** Writes a revision, and what is asked about it across decisions. */
+async function addRevision(db: Transaction<Database>, document: StoredDecision, noted: Omit<Revision, 'document'>): Promise<Revision> {
+  const { decisionId, revision, savedAt, changeKey, undoTo, undoLabel, redoTo, redoLabel } = noted;
+  const text = JSON.stringify(document);
+  const content = await contentFor(db, 'decision', decisionId, revision, text);
+  await db.insertInto('decisionRevisions').values({ decisionId, revision, savedAt, changeKey, undoTo, undoLabel, redoTo, redoLabel, ...content }).execute();
+  await db.updateTable('decisions').set({ revision, name: document.name, changedAt: savedAt }).where('id', '=', decisionId).execute();
+  await noteUsedSheets(db, decisionId, document.sheets);
+  return { ...noted, document: text };
+}
+
+async function noteUsedSheets(db: Transaction<Database>, decisionId: string, sheets: StoredDecision['sheets']): Promise<void> {
+  const noted = await db.selectFrom('usedSheets').select(['sheetId as sheet', 'revision']).where('decisionId', '=', decisionId).execute();
+  const inOrder = (list: StoredDecision['sheets']) => JSON.stringify(list.map(({ sheet, revision }) => `${sheet} ${revision}`).sort());
+  if (inOrder(noted) === inOrder(sheets)) return;
+  await db.deleteFrom('usedSheets').where('decisionId', '=', decisionId).execute();
+  if (sheets.length > 0) await db.insertInto('usedSheets').values(sheets.map(({ sheet, revision }) => ({ decisionId, sheetId: sheet, revision }))).execute();
 }
 
 async function currentRevision(db: Kysely<Database>, id: string): Promise<Revision | undefined> {
@@ -240,12 +241,12 @@ async function savedWorkbench(db: Kysely<Database>, row: Revision): Promise<Save
 
 async function readWorkbench(db: Kysely<Database>, row: Revision): Promise<SavedWorkbench> {
   const { sheets: refs, ...decision } = readDocument(row.document);
-  const sheets: UsedSheet[] = [];
-  for (const { sheet: id, revision } of refs) {
-    const sheet = await loadSheet(db, id, revision);
+  const loaded = await loadSheets(db, refs.map(({ sheet: id, revision }) => ({ id, revision })));
+  const sheets = refs.map(({ sheet: id, revision }, at): UsedSheet => {
+    const sheet = loaded[at];
     if (!sheet) throw new UnreadableDocument(`Revision ${revision} of price sheet ${id} is missing`);
-    sheets.push({ id, revision, sheet });
-  }
+    return { id, revision, sheet };
+  });
   const { revision, savedAt, undoTo, undoLabel, redoTo, redoLabel } = row;
   return {
     bench: { decision, sheets },

@@ -1,8 +1,10 @@
 import type { Kysely, Transaction } from 'kysely';
+import { LRUCache } from 'lru-cache';
 import { type PriceSheet, priceSheetSchema } from '#core/decision/price-sheet';
 import { sheetLabel } from '#core/decision/sheet-label';
 import type { UsedSheet } from '#core/decision/workbench';
-import { contentFor, storedRevision, textOf } from './revisions';
+import type { StoredContent } from './revision-content';
+import { contentFor, textOf } from './revisions';
 import type { Database } from './schema';
 import { readDocumentAs, UnreadableDocument } from './unreadable';
 
@@ -52,14 +54,54 @@ export async function decisionsUsing(db: Kysely<Database>, sheetId: string): Pro
   return rows.map(({ id }) => id);
 }
 
+/** One revision of one price sheet. */
+export interface SheetRevision {
+  readonly id: string;
+  readonly revision: number;
+}
+
 /**
  * One revision of a price sheet; undefined if there is none.
  *
  * @throws UnreadableDocument if it cannot be read any more
  */
 export async function loadSheet(db: Kysely<Database>, id: string, revision: number): Promise<PriceSheet | undefined> {
-  const stored = await storedRevision(db, 'sheet', id, revision);
-  return stored && readDocumentAs(priceSheetSchema, () => textOf(db, 'sheet', id, stored));
+  const [sheet] = await loadSheets(db, [{ id, revision }]);
+  return sheet;
+}
+
+/**
+ * Revisions of several price sheets, in the order in which they are asked for; undefined for each that there is not.
+ *
+ * @throws UnreadableDocument if one cannot be read any more
+ */
+export async function loadSheets(db: Kysely<Database>, wanted: readonly SheetRevision[]): Promise<Array<PriceSheet | undefined>> {
+  if (wanted.length === 0) return [];
+  const rows = await db
+    .selectFrom('sheetRevisions')
+    .select(['sheetId', 'revision', 'content', 'base'])
+    .where((where) => where.or(wanted.map(({ id, revision }) => where.and([where('sheetId', '=', id), where('revision', '=', revision)]))))
+    .execute();
+  const stored = new Map(rows.map((row) => [`${row.sheetId} ${row.revision}`, row]));
+  const sheets: Array<PriceSheet | undefined> = [];
+  for (const { id, revision } of wanted) {
+    const row = stored.get(`${id} ${revision}`);
+    sheets.push(row && (await readSheet(db, id, revision, row)));
+  }
+  return sheets;
+}
+
+/** Revisions of sheets that were read last: a decision has a dozen, and every save needs them all. */
+const readLast = new LRUCache<string, PriceSheet>({ max: 2_000 });
+
+async function readSheet(db: Kysely<Database>, id: string, revision: number, stored: StoredContent): Promise<PriceSheet> {
+  // The content says for certain what was read from it.
+  const key = `${id} ${revision} ${stored.base} ${stored.content.toString('latin1')}`;
+  const found = readLast.get(key);
+  if (found) return found;
+  const sheet = await readDocumentAs(priceSheetSchema, () => textOf(db, 'sheet', id, stored));
+  readLast.set(key, sheet);
+  return sheet;
 }
 
 /** The number of a sheet's newest revision; 0 if there is no such sheet. */

@@ -1,5 +1,6 @@
 import type SQLite from 'better-sqlite3';
-import { CompiledQuery, type DatabaseConnection, type Driver, SqliteAdapter, SqliteDialect, SqliteDriver } from 'kysely';
+import { LRUCache } from 'lru-cache';
+import { CompiledQuery, type DatabaseConnection, type Driver, SqliteAdapter, type SqliteDatabase, SqliteDialect, SqliteDriver } from 'kysely';
 
 /** SQLite keeps tables in its transactions: a migration that is cut short leaves nothing behind. */
 class TransactionalAdapter extends SqliteAdapter {
@@ -20,9 +21,10 @@ class ImmediateDriver extends SqliteDriver {
 
 /** SQLite through better-sqlite3, as this application needs it. */
 export class VenalisDialect extends SqliteDialect {
-  readonly #database: SQLite.Database;
+  readonly #database: SqliteDatabase;
 
-  constructor(database: SQLite.Database) {
+  constructor(sqlite: SQLite.Database) {
+    const database = withKeptStatements(sqlite);
     super({ database });
     this.#database = database;
   }
@@ -34,4 +36,21 @@ export class VenalisDialect extends SqliteDialect {
   override createAdapter(): SqliteAdapter {
     return new TransactionalAdapter();
   }
+}
+
+const STATEMENTS_KEPT = 300;
+
+/** A connection that prepares each statement once: that takes as long as running it. */
+function withKeptStatements(sqlite: SQLite.Database): SqliteDatabase {
+  const kept = new LRUCache<string, ReturnType<SqliteDatabase['prepare']>>({ max: STATEMENTS_KEPT });
+  return {
+    close: () => sqlite.close(),
+    prepare(text) {
+      const found = kept.get(text) ?? (sqlite.prepare(text) as ReturnType<SqliteDatabase['prepare']>);
+      // What changes tables changes what statements mean.
+      if (/^\s*(create|drop|alter|pragma|vacuum)/i.test(text)) kept.clear();
+      else kept.set(text, found);
+      return found;
+    },
+  };
 }

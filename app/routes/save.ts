@@ -1,4 +1,4 @@
-import { loadSheet } from '#data/sheets';
+import { loadSheets } from '#data/sheets';
 import { saveChange } from '#data/decisions';
 import type { UsedSheet } from '#core/decision/workbench';
 import { database } from '../server/database.server';
@@ -12,9 +12,10 @@ export async function action({ request, params }: Route.ActionArgs): Promise<Res
   if ('why' in body) return reply({ kind: 'refused', why: body.why }, 422);
   const db = await database();
   const { decision, sheets } = body.value;
+  const kept = await loadSheets(db, sheets);
   const used: UsedSheet[] = [];
-  for (const { id, revision, changed } of sheets) {
-    const sheet = changed ?? (await loadSheet(db, id, revision));
+  for (const [at, { id, revision, changed }] of sheets.entries()) {
+    const sheet = changed ?? kept[at];
     if (!sheet) return reply({ kind: 'refused', why: `there is no revision ${revision} of the price sheet ${id}` }, 422);
     used.push({ id, revision, sheet });
   }
