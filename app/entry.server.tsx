@@ -2,7 +2,7 @@ import { Writable } from 'node:stream';
 import { isMainThread } from 'node:worker_threads';
 import { createCache, extractStyle, StyleProvider } from '@ant-design/cssinjs';
 import { renderToPipeableStream } from 'react-dom/server';
-import { type EntryContext, type RouterContextProvider, ServerRouter } from 'react-router';
+import { type EntryContext, isRouteErrorResponse, type RouterContextProvider, ServerRouter } from 'react-router';
 import { failuresContext, nonceContext } from './server/request-context';
 
 const ABORT_AFTER_MS = 6_000;
@@ -66,7 +66,8 @@ function collect(done: (text: string) => void): Writable {
 
 /** Notes an unexpected error for whoever answers the request; without anybody to do so, says it. */
 export function handleError(error: unknown, { request, context }: { request: Request; context: Readonly<RouterContextProvider> }): void {
-  if (request.signal.aborted) return;
+  // A refusal, such as of a method that an address has no use for, is an answer.
+  if (request.signal.aborted || (isRouteErrorResponse(error) && error.status < 500)) return;
   if (isMainThread) console.error(error);
   else context.get(failuresContext).push(error);
 }

@@ -14,23 +14,34 @@ class TransactionalAdapter extends SqliteAdapter {
  * between would refuse it, however long one is ready to wait.
  */
 class ImmediateDriver extends SqliteDriver {
+  readonly #sqlite: SQLite.Database;
+
+  constructor(sqlite: SQLite.Database, database: SqliteDatabase) {
+    super({ database });
+    this.#sqlite = sqlite;
+  }
+
   override async beginTransaction(connection: DatabaseConnection): Promise<void> {
     await connection.executeQuery(CompiledQuery.raw('begin immediate'));
+  }
+
+  /** A full disk or a damaged page ends a transaction by itself; rolling it back again would hide why. */
+  override async rollbackTransaction(connection: DatabaseConnection): Promise<void> {
+    if (this.#sqlite.inTransaction) await super.rollbackTransaction(connection);
   }
 }
 
 /** SQLite through better-sqlite3, as this application needs it. */
 export class VenalisDialect extends SqliteDialect {
-  readonly #database: SqliteDatabase;
+  readonly #sqlite: SQLite.Database;
 
   constructor(sqlite: SQLite.Database) {
-    const database = withKeptStatements(sqlite);
-    super({ database });
-    this.#database = database;
+    super({ database: sqlite });
+    this.#sqlite = sqlite;
   }
 
   override createDriver(): Driver {
-    return new ImmediateDriver({ database: this.#database });
+    return new ImmediateDriver(this.#sqlite, withKeptStatements(this.#sqlite));
   }
 
   override createAdapter(): SqliteAdapter {

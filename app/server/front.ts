@@ -68,16 +68,16 @@ function throughThePool({ pool, log, upkeep, sqlite, damaged }: FrontParts) {
     }
     if (request.method === 'GET') slow.clear(request.path);
     else upkeep.noteChange();
-    if (answer.failure) return failed(request, response, answer, { log, damaged });
+    if (answer.failure && (answer.status >= 500 || answer.failure.data !== null)) return failed(request, response, answer, { log, damaged });
     send(response, answer);
   };
 }
 
 function asked(request: Request, response: Response): AskedRequest {
   const headers = Object.entries(request.headers).flatMap(([name, value]) => (value === undefined ? [] : [[name, Array.isArray(value) ? value.join(', ') : value] as const]));
-  const body = Buffer.isBuffer(request.body) ? request.body : null;
+  const body = Buffer.isBuffer(request.body) && request.method === 'POST' ? request.body : null;
   const { nonce, isSignedIn } = response.locals as { nonce?: string; isSignedIn?: boolean };
-  return { url: `${request.protocol}://${request.headers.host ?? 'localhost'}${request.originalUrl}`, method: request.method, headers, body: body && new Uint8Array(body), nonce: nonce ?? '', isSignedIn: isSignedIn ?? false };
+  return { url: `${request.secure ? 'https' : 'http'}://${request.headers.host ?? 'localhost'}${request.originalUrl}`, method: request.method, headers, body: body && new Uint8Array(body), nonce: nonce ?? '', isSignedIn: isSignedIn ?? false };
 }
 
 function send(response: Response, { status, headers, body }: GivenAnswer): void {

@@ -36,7 +36,7 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
   const shared = { filename, workerData: settings, atomics: 'disabled', maxQueue: MOST_WAITING, resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB } } as const;
   const threads = Math.min(4, Math.max(2, availableParallelism()));
   const usual = new Piscina({ ...shared, minThreads: 1, maxThreads: threads, idleTimeout: 300_000 });
-  const long = new Piscina({ ...shared, minThreads: 0, maxThreads: 2, idleTimeout: 120_000 });
+  const long = new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 });
   // A thread that fails between two requests is replaced; nobody waits for it.
   for (const pool of [usual, long]) pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
   return {
