@@ -19,7 +19,7 @@ export default {
     rule(
       'data-on-the-server',
       'The application reaches data only in loaders and actions, which are taken out of the browser’s code, and in server files; elsewhere by type.',
-      { path: '^app/', pathNot: ['^app/server/', '^app/routes/', '\\.server\\.tsx?$', tests] },
+      { path: '^app/', pathNot: ['^app/server/', '^app/routes/', '^app/(server|request-thread)\\.ts$', '\\.server\\.tsx?$', tests] },
       { path: '^data/', dependencyTypesNot: ['type-only'] },
     ),
     rule('no-circles', 'No module depends on itself.', {}, { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }),

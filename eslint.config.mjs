@@ -34,6 +34,6 @@ export default tseslint.config(
   },
   {
     files: ['**/*.mjs'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', performance: 'readonly', fetch: 'readonly', setTimeout: 'readonly', document: 'readonly', window: 'readonly', Event: 'readonly', requestAnimationFrame: 'readonly' } },
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', performance: 'readonly', fetch: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', structuredClone: 'readonly', document: 'readonly', window: 'readonly', Event: 'readonly', requestAnimationFrame: 'readonly' } },
   },
 );

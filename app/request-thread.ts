@@ -3,12 +3,12 @@ import { createRequestHandler, RouterContextProvider } from 'react-router';
 import * as build from 'virtual:react-router/server-build';
 import { dataProblemKind } from '#data/data-problem';
 import { UnreadableDocument } from '#data/unreadable';
-import { useThisData } from './server/database.server';
+import { takeSettings } from './server/database.server';
 import { failuresContext, nonceContext, signedInContext } from './server/request-context';
 import type { AskedRequest, GivenAnswer, ThreadSettings } from './server/request-messages';
 
 const answer = createRequestHandler(build, 'production');
-useThisData(workerData as ThreadSettings);
+takeSettings(workerData as ThreadSettings);
 
 /**
  * Answers a request as the application does, in a thread of its own: whatever takes long here keeps nobody else waiting,

@@ -57,7 +57,7 @@ function withKeptStatements(sqlite: SQLite.Database): SqliteDatabase {
   return {
     close: () => sqlite.close(),
     prepare(text) {
-      const found = kept.get(text) ?? (sqlite.prepare(text) as ReturnType<SqliteDatabase['prepare']>);
+      const found = kept.get(text) ?? sqlite.prepare(text);
       // What changes tables changes what statements mean.
       if (/^\s*(create|drop|alter|pragma|vacuum)/i.test(text)) kept.clear();
       else kept.set(text, found);

@@ -59,6 +59,9 @@ const unit = report('unit.json');
 passed += unit?.numPassedTests ?? 0;
 failures += unit?.numFailedTests ?? 0;
 
+// What is promised about data, against what can go wrong; npm run torture tries it at length.
+await step('torture, short form', 'node', ['scripts/torture.mjs', '--short']);
+
 // A browser that did not come up on a busy machine is tried once more; the list names such a test as flaky.
 await step('browser tests', installedCommand('playwright'), ['test', '--retries=1'], {
   isLive: true,

@@ -16,7 +16,7 @@ export async function kills({ rounds, seed }) {
   for (let round = 0; round < rounds; round++) {
     let isOver = false;
     const saving = clients.map((client) => client.save(server.address, () => isOver).catch(() => null));
-    await new Promise((resolve) => setTimeout(resolve, 60 + luck.upTo(400)));
+    await whileSaving(clients, 40 + luck.upTo(400));
     await server.end(luck.next() < 0.85 ? 'SIGKILL' : 'SIGTERM');
     isOver = true;
     await Promise.all(saving);
@@ -26,6 +26,14 @@ export async function kills({ rounds, seed }) {
   await server.end();
   const saves = clients.reduce((sum, client) => sum + client.acknowledged(), 0);
   return { promise: 'An acknowledged save survives the process being killed', tries: rounds, lost, said: `${saves} saves acknowledged` };
+}
+
+/** Waits until saves come in, and so much longer. */
+export async function whileSaving(clients, milliseconds) {
+  const saved = () => clients.reduce((sum, { times }) => sum + times.length, 0);
+  const before = saved();
+  for (let turn = 0; turn < 200 && saved() === before; turn++) await new Promise((resolve) => setTimeout(resolve, 25));
+  await new Promise((resolve) => setTimeout(resolve, milliseconds));
 }
 
 /** How many acknowledged saves of a client are gone; what was never sent counts as wrong too. */

@@ -6,7 +6,7 @@ import { root } from '../scripts/setup.mjs';
 import { chance } from './chance.mjs';
 import { diskAfter, putDisk, readJournal } from './disk-after.mjs';
 import { demoFile } from './growth.mjs';
-import { lostBy } from './kills.mjs';
+import { lostBy, whileSaving } from './kills.mjs';
 import { savingClient } from './saving-client.mjs';
 import { freshFolder, importDecision, startServer } from './server-under-test.mjs';
 
@@ -34,7 +34,7 @@ export async function powerCuts({ rounds, seed }) {
     for (let one = 0; one < CLIENTS; one++) clients.push(savingClient(await importDecision(server.address, demoFile())));
     let isOver = false;
     const saving = clients.map((client) => client.save(server.address, () => isOver).catch(() => null));
-    await new Promise((resolve) => setTimeout(resolve, 200 + luck.upTo(round % 5 === 0 ? 4_000 : 900)));
+    await whileSaving(clients, luck.upTo(round % 5 === 4 ? 4_000 : 900));
     await server.end('SIGKILL');
     isOver = true;
     await Promise.all(saving);

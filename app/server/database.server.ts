@@ -11,7 +11,7 @@ let opened: Promise<Kysely<Database>> | undefined;
 let isReadOnly = false;
 
 /** Says how this thread may use the data. */
-export function useThisData(settings: ThreadSettings): void {
+export function takeSettings(settings: ThreadSettings): void {
   isReadOnly = settings.isReadOnly;
 }
 

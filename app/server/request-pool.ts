@@ -13,13 +13,14 @@ export interface RequestPool {
 }
 
 /** Requests that are known to take their time have threads of their own, so that nobody waits behind them. */
-const LONG_PATHS = [/\/report(\/|\.data|$)/, /^\/watch(\/|\.data|$)/, /^\/decisions\/import/, /^\/read-/, /\.xlsx$/, /^\/data(\/|\.data|$)/];
+const LONG_PATHS = [/\/report(\/|\.data|$)/, /^\/watch(\/|\.data|$)/, /^\/decisions\/import/, /^\/read-/, /\.(xlsx|ics)(\.data)?$/, /^\/data(\/|\.data|$)/];
 const LARGE_BYTES = 256 * 1024;
 const USUAL_LIMIT_MS = 10_000;
 const LONG_LIMIT_MS = 60_000;
 /** A thread that is asked for more memory than this is ended by itself, without the server. */
 const MOST_HEAP_MB = 1_024;
 const MOST_WAITING = 2_000;
+const LONG_READY_MS = 3_000;
 
 /** Whether a request is one of those that may take long. */
 export function isLong({ url, body }: Pick<AskedRequest, 'url' | 'body'>): boolean {
@@ -36,12 +37,17 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
   const shared = { filename, workerData: settings, atomics: 'disabled', maxQueue: MOST_WAITING, resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB } } as const;
   const threads = Math.min(4, Math.max(2, availableParallelism()));
   const usual = new Piscina({ ...shared, minThreads: 1, maxThreads: threads, idleTimeout: 300_000 });
-  const long = new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 });
   // A thread that fails between two requests is replaced; nobody waits for it.
-  for (const pool of [usual, long]) pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
+  const watched = (pool: Piscina) => pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
+  watched(usual);
+  let long: Piscina | undefined;
+  const forLong = () => (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 })));
+  // Loading them takes what the first request needs more.
+  const later = setTimeout(forLong, LONG_READY_MS);
+  later.unref();
   return {
     async answer(asked) {
-      const [pool, limit] = isLong(asked) ? [long, LONG_LIMIT_MS] : [usual, USUAL_LIMIT_MS];
+      const [pool, limit] = isLong(asked) ? [forLong(), LONG_LIMIT_MS] : [usual, USUAL_LIMIT_MS];
       const signal = AbortSignal.timeout(limit);
       try {
         return (await pool.run(asked, { signal })) as GivenAnswer;
@@ -52,8 +58,10 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
       }
     },
     async close() {
-      await Promise.all([usual.close({ force: true }), long.close({ force: true })]);
-      await Promise.all([usual.destroy(), long.destroy()]);
+      clearTimeout(later);
+      const pools = long ? [usual, long] : [usual];
+      await Promise.all(pools.map((pool) => pool.close({ force: true })));
+      await Promise.all(pools.map((pool) => pool.destroy()));
     },
   };
 }
