@@ -4,11 +4,12 @@ import * as build from 'virtual:react-router/server-build';
 import { dataProblemKind } from '#data/data-problem';
 import { UnreadableDocument } from '#data/unreadable';
 import { takeSettings } from './server/database.server';
-import { failuresContext, nonceContext, signedInContext } from './server/request-context';
+import { failuresContext, nonceContext, onlyLookingContext, signedInContext } from './server/request-context';
 import type { AskedRequest, GivenAnswer, ThreadSettings } from './server/request-messages';
 
 const answer = createRequestHandler(build, 'production');
-takeSettings(workerData as ThreadSettings);
+const settings = workerData as ThreadSettings;
+takeSettings(settings);
 
 /**
  * Answers a request as the application does, in a thread of its own: whatever takes long here keeps nobody else waiting,
@@ -20,6 +21,7 @@ export default async function answerRequest({ url, method, headers, body, nonce,
   context.set(nonceContext, nonce);
   context.set(signedInContext, isSignedIn);
   context.set(failuresContext, failures);
+  context.set(onlyLookingContext, settings.isReadOnly);
   const request = new Request(url, { method, headers: headers.map(([name, value]): [string, string] => [name, value]), body: body && body.length > 0 ? Buffer.from(body) : null });
   const response = await answer(request, context);
   const bytes = response.body === null ? null : new Uint8Array(await response.arrayBuffer());

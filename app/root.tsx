@@ -5,7 +5,7 @@ import type { Route } from './+types/root';
 import { ProblemPage } from './components/problem-page';
 import { LocaleProvider } from './locale/locale';
 import { localeOf } from './server/locale.server';
-import { nonceContext } from './server/request-context';
+import { nonceContext, onlyLookingContext } from './server/request-context';
 import { componentTheme } from './theme/component-theme';
 import franklin from '@fontsource-variable/libre-franklin/files/libre-franklin-latin-wght-normal.woff2?url';
 import newsreader from '@fontsource-variable/newsreader/files/newsreader-latin-wght-normal.woff2?url';
@@ -23,7 +23,7 @@ export const meta: Route.MetaFunction = () => [{ title: 'Venalis' }];
 
 /** The locale decides how numbers and dates are written, alike on the server and in the browser. */
 export function loader({ request, context }: Route.LoaderArgs) {
-  return { locale: localeOf(request.headers.get('accept-language')), nonce: context.get(nonceContext) };
+  return { locale: localeOf(request.headers.get('accept-language')), nonce: context.get(nonceContext), isOnlyLooking: context.get(onlyLookingContext) };
 }
 
 /** Neither changes while a page is open. */
@@ -47,6 +47,11 @@ export function Layout({ children }: { children: ReactNode }) {
       <body>
         <LocaleProvider locale={data?.locale ?? 'en-GB'}>
           <ConfigProvider theme={componentTheme} wave={{ disabled: true }}>
+            {data?.isOnlyLooking && (
+              <p className="only-looking" role="status">
+                Open for looking only: the disk is full, or the data folder can’t be written to. Make room or check the folder, then start Venalis again.
+              </p>
+            )}
             {children}
           </ConfigProvider>
         </LocaleProvider>

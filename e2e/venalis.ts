@@ -11,11 +11,14 @@ export interface Venalis {
   /** Ends the server and starts it again on the same data and port. */
   restart(): Promise<void>;
   stop(): Promise<void>;
+  /** Ends the server, and starts it on the same data and port. */
+  end(): Promise<void>;
+  launch(): Promise<unknown>;
 }
 
 /** Starts the built application on a free port; with `demo` the worked example is loaded. */
 export async function start(demo: boolean, environment: Readonly<Record<string, string>> = {}): Promise<Venalis> {
-  const folder = mkdtempSync(join(tmpdir(), 'venalis-e2e-'));
+  const folder = environment['VENALIS_DATA'] ?? mkdtempSync(join(tmpdir(), 'venalis-e2e-'));
   let port = '0';
   let child: ChildProcess;
   const launch = async () => {
@@ -36,6 +39,8 @@ export async function start(demo: boolean, environment: Readonly<Record<string, 
   return {
     address,
     folder,
+    end,
+    launch,
     async restart() {
       await end();
       await launch();

@@ -96,7 +96,7 @@ function BackUps({ backUps, size }: { backUps: ReadonlyArray<{ name: string; day
           <tr>
             <th scope="col">Day</th>
             <th scope="col">File</th>
-            <th scope="col" className="number">
+            <th scope="col" className="figure-cell">
               Size
             </th>
           </tr>
@@ -109,7 +109,7 @@ function BackUps({ backUps, size }: { backUps: ReadonlyArray<{ name: string; day
                 {kind === 'before-upgrade' && ', before a new version'}
               </td>
               <td>{name}</td>
-              <td className="number">{size(bytes)}</td>
+              <td className="figure-cell">{size(bytes)}</td>
             </tr>
           ))}
         </tbody>

@@ -101,7 +101,7 @@ const NOT_ANSWERED: Readonly<Record<Unanswered, readonly [status: number, title:
 function notAnswered(request: Request, response: Response, why: Unanswered): void {
   const [status, title, text] = NOT_ANSWERED[why];
   response.set('Retry-After', '5');
-  if (isForProgram(request)) response.status(status).json({ kind: 'unreachable', why: `${title.charAt(0).toLowerCase()}${title.slice(1)}; it is tried again` });
+  if (isForProgram(request)) response.status(status).json({ kind: 'unreachable', why: `${title.charAt(0).toLowerCase()}${title.slice(1)}; trying again` });
   else helpPage(response, status, title, text, { below: exportLink(request.path) });
 }
 

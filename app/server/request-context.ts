@@ -8,3 +8,6 @@ export const signedInContext = createContext<boolean>(false);
 
 /** Unexpected errors while a request is answered, in the order in which they came. */
 export const failuresContext = createContext<unknown[]>([]);
+
+/** Whether the data can only be looked at, because nothing can be written. */
+export const onlyLookingContext = createContext<boolean>(false);

@@ -20,3 +20,4 @@ import './proposals.css';
 import './fit.css';
 import './what-if.css';
 import './watch.css';
+import './data.css';
