@@ -1,5 +1,5 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import { type AddressInfo, createServer as createRawServer } from 'node:net';
 import { afterEach, describe, expect, it } from 'vitest';
 import { fetchPage, isPrivateAddress } from './fetch-page.server';
 
@@ -86,6 +86,28 @@ describe('a page from outside', () => {
     expect(await fetchPage(address, limits([host], 200))).toMatchObject({ ok: false, problem: expect.stringContaining('no whole answer') as string });
   });
 
+  it.each([
+    ['changes to another protocol', 'HTTP/1.1 101 Switching Protocols\r\nUpgrade: x\r\nConnection: Upgrade\r\n\r\n', /no page/],
+    ['only ever promises an answer', 'HTTP/1.1 103 Early Hints\r\nLink: </a.css>\r\n\r\n', /no whole answer/],
+    ['says nothing at all', '', /no whole answer/],
+  ])('that %s is not waited for', async (_what, raw, problem) => {
+    const server = createRawServer((socket) => socket.once('data', () => socket.write(raw)).on('error', () => undefined));
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const host = `127.0.0.1:${(server.address() as AddressInfo).port}`;
+    const page = await fetchPage(`http://${host}/`, limits([host], 300));
+    server.close();
+    expect(page.ok ? '' : page.problem).toMatch(problem);
+  });
+
+  it('of which our own time limit cut off the rest is not taken for whole', async () => {
+    // Without a length or an end that is told, only the connection’s end says where the page ends.
+    const server = createRawServer((socket) => socket.once('data', () => socket.write('HTTP/1.1 200 OK\r\nContent-Type: text/html\r\n\r\n<p>27 a month, and')).on('error', () => undefined));
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const host = `127.0.0.1:${(server.address() as AddressInfo).port}`;
+    expect(await fetchPage(`http://${host}/`, limits([host], 200))).toMatchObject({ ok: false });
+    server.close();
+  });
+
   it('is said to be nobody’s where nobody answers', async () => {
     const { address, host } = await serving((_request, response) => response.end());
     await new Promise((resolve) => servers[0]?.close(resolve));
@@ -94,7 +116,7 @@ describe('a page from outside', () => {
 });
 
 describe('private addresses', () => {
-  it.each(['127.0.0.1', '10.1.2.3', '172.16.0.1', '172.31.255.255', '192.168.1.1', '169.254.169.254', '100.64.0.1', '0.0.0.0', '224.0.0.1', '::1', '::', 'fc00::1', 'fd12::1', 'fe80::1', '::ffff:127.0.0.1', '::ffff:7f00:1', '64:ff9b::a00:1'])('%s is one', (address) => {
+  it.each(['127.0.0.1', '10.1.2.3', '172.16.0.1', '172.31.255.255', '192.168.1.1', '169.254.169.254', '100.64.0.1', '0.0.0.0', '224.0.0.1', '::1', '::', 'fc00::1', 'fd12::1', 'fe80::1', '::ffff:127.0.0.1', '::ffff:7f00:1', '64:ff9b::a00:1', '::127.0.0.1', '::7f00:1', '64:ff9b:1::1', '2002:7f00:1::', '2001:0:1::1', 'fec0::1', '2001:db8::1'])('%s is one', (address) => {
     expect(isPrivateAddress(address)).toBe(true);
   });
 

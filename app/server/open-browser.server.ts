@@ -10,6 +10,8 @@ export interface OpenBrowser {
   /** Sends a command and waits for its result. */
   send(method: string, parameters: object, sessionId?: string): Promise<unknown>;
   close(): void;
+  /** Whether it has ended. */
+  isOver(): boolean;
   /** Fulfilled when it has ended, however that came. */
   readonly ended: Promise<void>;
 }
@@ -71,6 +73,7 @@ export async function openBrowser(path: string): Promise<OpenBrowser> {
   return {
     ended,
     close,
+    isOver: () => isOver,
     send: (method, parameters, sessionId) =>
       new Promise((resolve, reject) => {
         // One that has ended answers nothing any more; whoever asks is told so at once.

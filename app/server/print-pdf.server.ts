@@ -25,8 +25,9 @@ export function prepareToPrint(): void {
   endWhenIdle();
 }
 
-function opened(path: string): Promise<OpenBrowser> {
-  if (browser) return browser;
+async function opened(path: string): Promise<OpenBrowser> {
+  // One that has just ended is still being cleared away.
+  if (browser && !(await browser).isOver()) return browser;
   const fresh = openBrowser(path);
   browser = fresh;
   const forget = () => {
@@ -59,6 +60,16 @@ async function printNow(html: string): Promise<Uint8Array<ArrayBuffer>> {
   if (path === null) throw new Error('There is no Chromium on this computer');
   clearTimeout(idle);
   const open = await opened(path);
+  try {
+    return await printedInTime(open, html);
+  } catch (error) {
+    // A browser that died meanwhile gets one successor; a document that ends every browser is given up.
+    if (!open.isOver()) throw error;
+    return await printedInTime(await opened(path), html);
+  }
+}
+
+async function printedInTime(open: OpenBrowser, html: string): Promise<Uint8Array<ArrayBuffer>> {
   let timer: ReturnType<typeof setTimeout> | undefined;
   // One that hangs is ended; nobody waits for it longer, whatever it does.
   const tooLong = new Promise<never>((_resolve, reject) => {

@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -53,4 +53,31 @@ describe.skipIf(CHROMIUM === null)('printing to PDF', () => {
     expect(profiles()).toBe(before);
     expect((await read(await printPdf(page('again')))).text).toBe('again');
   });
+
+  it('that is under way when the browser dies is printed by another one, and so is what comes after', async () => {
+    await printPdf(page('first'));
+    const open = await openBrowser(CHROMIUM ?? '');
+    open.close();
+    await open.ended;
+    // Whatever is asked of one that has ended is refused, instead of waited for.
+    await expect(open.send('Target.closeTarget', { targetId: 'x' })).rejects.toThrow('The browser has ended');
+    const large = page('<p>kites</p>'.repeat(5_000));
+    const under = printPdf(large);
+    const later = printPdf(page('later'));
+    killBrowsers();
+    expect((await read(await under)).pages).toBeGreaterThan(50);
+    expect((await read(await later)).text).toBe('later');
+  });
 });
+
+/** Ends every browser that this process has started, as a crash would. */
+function killBrowsers(): void {
+  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
+    try {
+      const [, , , parent] = readFileSync(`/proc/${pid}/stat`, 'utf8').replace(/\(.*\)/, 'x').split(' ');
+      if (Number(parent) === process.pid && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('remote-debugging-pipe')) process.kill(Number(pid), 'SIGKILL');
+    } catch {
+      // It has ended meanwhile.
+    }
+  }
+}

@@ -122,6 +122,35 @@ describe('the workbench store', () => {
     expect(requests).toHaveLength(2);
   });
 
+  it('tries less and less often while the server is away, and at once again when it was back', async () => {
+    const { store, replies, requests } = setUp();
+    replies.push(...Array.from({ length: 8 }, () => ({ kind: 'unreachable' as const, why: 'away' })));
+    store.change({ key: 'name', label: 'the name' }, rename('a'));
+    const tries: number[] = [];
+    for (let second = 0; second <= 200; second++) {
+      await vi.advanceTimersByTimeAsync(1_000);
+      if (requests.length > tries.length) tries.push(second);
+    }
+    expect(tries.map((at, index) => at - (tries[index - 1] ?? at))).toEqual([0, 2, 4, 8, 16, 32, 60, 60]);
+    await vi.runAllTimersAsync();
+    expect(store.state().save.kind).toBe('saved');
+    replies.push({ kind: 'unreachable', why: 'away' });
+    const before = requests.length;
+    store.change({ key: 'name', label: 'the name' }, rename('b'));
+    await vi.advanceTimersByTimeAsync(3_000);
+    expect(requests.length - before).toBe(2);
+  });
+
+  it('keeps a draft that it took up as one made on its own revision, until it is decided about', async () => {
+    const { store, draft } = setUp();
+    store.resume({ bench: rename('left')(bench), revision: 0, touched: [], change: { key: 'name', label: 'the name' } });
+    expect(draft()?.revision).toBe(0);
+    store.change({ key: 'name', label: 'the name' }, rename('typed on'));
+    expect(draft()).toMatchObject({ revision: 0, bench: { decision: { name: 'typed on' } } });
+    await store.settle('mine');
+    expect(draft()).toBeNull();
+  });
+
   it('sends what was refused along with the next change', async () => {
     const { store, replies, requests } = setUp();
     replies.push({ kind: 'refused', why: 'wrong' }, { kind: 'refused', why: 'wrong' });
