@@ -37,6 +37,8 @@ export async function startServer(port: number): Promise<RunningServer> {
   if (access.isOpen && !hasPassword(paths.password))
     throw new StartRefused(`HOST=${access.host} would open Venalis to everybody in your network. Set a password first with “npm run password”, or leave HOST out to use it on this computer alone.`);
   const data = await prepareData(paths, new Date(), firstContent());
+  // However this process ends by itself, the log is written into the database.
+  process.once('exit', () => data.release());
   const log = openLog(data.open ? paths.logs : null);
   const pool = requestPool(fileURLToPath(new URL('request-thread.js', import.meta.url)), { isReadOnly: data.state.kind !== 'ready' }, log);
   let state = data.state;

@@ -60,7 +60,8 @@ export async function copyDatabase(sqlite: SQLite.Database, target: string): Pro
   const [finding] = structureFindings(sqlite);
   if (finding !== undefined) throw new DataProblem('damaged', `The database is damaged (${finding}); it was not copied over a back-up.`);
   mkdirSync(dirname(target), { recursive: true, mode: 0o700 });
-  const unfinished = `${target}.unfinished`;
+  // Another server may be at the same back-up.
+  const unfinished = `${target}.unfinished-${process.pid}`;
   rmSync(unfinished, { force: true });
   try {
     await sqlite.backup(unfinished);

@@ -4,9 +4,9 @@ import { type DataPaths, prepareDataFolder } from './data-folder';
 import { DataProblem, dataProblemKind } from './data-problem';
 import { structureFindings } from './integrity';
 import { migrate, pendingMigrations, refuseNewer } from './migrate';
-import { connect, connectForReading, type OpenDatabase } from './open-database';
+import { asDataProblem, connect, connectForReading, type OpenDatabase } from './open-database';
 import type { Database } from './schema';
-import { holdServerLock } from './server-lock';
+import { holdServerLock, holdTurn } from './server-lock';
 
 /** How the data can be used. */
 export type DataState =
@@ -36,7 +36,9 @@ export async function prepareData(paths: DataPaths, now: Date, fill?: (db: Kysel
   prepareDataFolder(paths);
   const giveBack = lockOf(paths);
   let open: OpenDatabase | null = null;
+  let passOn: (() => void) | null = null;
   try {
+    passOn = holdTurn(paths);
     open = connect(paths.database);
     const finding = structureFindings(open.sqlite)[0];
     if (finding !== undefined) throw new DataProblem('damaged', finding);
@@ -51,9 +53,11 @@ export async function prepareData(paths: DataPaths, now: Date, fill?: (db: Kysel
     const state = await stateAfter(error, paths);
     if (!state) {
       giveBack?.();
-      throw error;
+      throw dataProblemKind(error) ? asDataProblem(error, paths.database) : error;
     }
     return { state, open: null, release: () => giveBack?.() };
+  } finally {
+    passOn?.();
   }
   const { sqlite } = open;
   return { state: { kind: 'ready' }, open, release: () => (close(sqlite), giveBack?.()) };

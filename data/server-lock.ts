@@ -21,6 +21,23 @@ export function holdServerLock({ lock }: DataPaths, patienceMs = 10_000): (() =>
 }
 
 /**
+ * Gets data ready one server after the other: waits for another one that is at it.
+ *
+ * @returns what lets the next one; null where nothing can be written
+ */
+export function holdTurn({ lock }: DataPaths, patienceMs = 60_000): (() => void) | null {
+  const held = openLock(lock, patienceMs);
+  try {
+    // Beside those who hold the lock for reading one may be about to write.
+    held?.exec('begin immediate');
+    return held && (() => held.close());
+  } catch (error) {
+    held?.close();
+    throw error;
+  }
+}
+
+/**
  * Takes the data for oneself alone, as restoring needs it.
  *
  * @returns what gives it back; null while a server uses the data

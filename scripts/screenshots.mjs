@@ -11,6 +11,7 @@ import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs'
 
 const VIEWS = [
   { file: 'decisions.png', path: '/decisions' },
+  { file: 'your-data.png', path: '/data' },
   { file: 'frame.png', path: '/decisions/larkfell-kites/frame' },
   { file: 'expected-sales.png', path: '/decisions/larkfell-kites/sales' },
   { file: 'needs.png', path: '/decisions/larkfell-kites/needs' },
@@ -20,7 +21,6 @@ const VIEWS = [
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
   { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up', click: '.line-up td.is-leader .figure >> nth=2' },
   { file: 'sales-scale.png', path: '/decisions/larkfell-kites/line-up', keys: ['.scale-pointer', 'PageUp', 'PageUp', 'PageUp', 'PageUp'] },
-  { file: 'cost-so-far-dark.png', path: '/decisions/larkfell-kites/line-up', steps: (page) => scrollTo(page, '.courses'), dark: true },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
   { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
   { file: 'what-turns-it.png', path: '/decisions/larkfell-kites/what-if/turns-it', steps: answered },
@@ -80,14 +80,6 @@ async function answered(page) {
 async function quiet(page) {
   await page.locator('main.work[aria-busy=false]').waitFor();
   await page.waitForTimeout(400);
-}
-
-/** Scrolls so that a part stands right below the answer. */
-async function scrollTo(page, selector) {
-  await page.locator(selector).first().waitFor();
-  await page.waitForTimeout(700);
-  await page.evaluate((found) => window.scrollTo(0, (document.querySelector(found)?.getBoundingClientRect().top ?? 0) + window.scrollY - 134), selector);
-  await page.waitForTimeout(300);
 }
 
 async function picture({ path, file, width = 1280, height = 800, dark = false, click, keys = [], steps }) {

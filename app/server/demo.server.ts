@@ -2,7 +2,6 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Kysely } from 'kysely';
 import * as z from 'zod';
-import { listDecisions } from '#data/decision-list';
 import { addDecision } from '#data/decisions';
 import type { Database } from '#data/schema';
 import { type Decision, decisionSchema } from '#core/decision/decision-schema';
@@ -27,7 +26,7 @@ const RECORDINGS = 'page-speed';
  * @throws RefusedFileError if a file breaks the format's rules
  */
 export async function loadDemo(db: Kysely<Database>, folder: string): Promise<void> {
-  if ((await listDecisions(db)).length > 0) return;
+  if (await holdsDecisions(db)) return;
   const noted = z.record(z.string(), z.strictObject(sheetNotesFields)).parse(readJson(join(folder, NOTES_FILE)));
   const beside = z.record(z.string(), decisionSchema.partial()).parse(readJson(join(folder, DECISIONS_FILE)));
   const recordings = readRecordings(join(folder, RECORDINGS));
@@ -41,8 +40,15 @@ export async function loadDemo(db: Kysely<Database>, folder: string): Promise<vo
   });
   // All or nothing: one that is half there would be left so for ever.
   await db.transaction().execute(async (transaction) => {
+    // Another server may have been quicker.
+    if (await holdsDecisions(transaction)) return;
     for (const { name, bench } of loaded) await addDecision(transaction, name, bench, new Date().toISOString());
   });
+}
+
+/** Whether there are decisions, deleted ones too: the demo does not come back by itself. */
+async function holdsDecisions(db: Kysely<Database>): Promise<boolean> {
+  return (await db.selectFrom('decisions').select('id').limit(1).executeTakeFirst()) !== undefined;
 }
 
 /** Recordings of pages by the offer that they are of: `tidewrack.har`. */

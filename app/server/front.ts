@@ -122,7 +122,10 @@ const DATA_FAILURES: Readonly<Record<string, readonly [status: number, title: st
 function failed(request: Request, response: Response, { failure, ...answer }: GivenAnswer, { log, damaged }: Pick<FrontParts, 'log' | 'damaged'>): void {
   if (!failure) return send(response, { ...answer, failure });
   const id = randomUUID().slice(0, 8);
-  log.error({ id, path: request.path, method: request.method, error: failure.message, stack: failure.stack }, 'failed');
+  const about = { id, path: request.path, method: request.method, error: failure.message };
+  // What the disk says needs no trace of where it was heard.
+  if (failure.data === null) log.error({ ...about, stack: failure.stack }, 'failed');
+  else log.warn({ ...about, data: failure.data }, 'not possible');
   if (failure.data === 'damaged') damaged(failure.message);
   const known = failure.data === null ? undefined : DATA_FAILURES[failure.data];
   if (!known && !isForProgram(request)) return send(response, { ...answer, failure });

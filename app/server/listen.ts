@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { StartRefused } from './start-refused';
 
 const PORTS_TRIED = 50;
+const LAST_PORT = 65_535;
 /** A request has to arrive whole within this time. */
 const REQUEST_MS = 120_000;
 
@@ -20,6 +21,7 @@ export interface Listening {
  * @throws StartRefused if there is no such address here, or no port is free
  */
 export async function listen(answer: RequestListener, host: string, port: number): Promise<Listening> {
+  if (!Number.isInteger(port) || port < 0 || port > LAST_PORT) throw new StartRefused(`PORT is not a port. Name a whole number from 1 to ${LAST_PORT}, or leave PORT out.`);
   const server = await listenOn(answer, host, port, PORTS_TRIED);
   const { port: taken } = server.address() as AddressInfo;
   const shown = host.includes(':') && !host.startsWith('[') ? `[${host}]` : host;
