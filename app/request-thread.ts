@@ -15,14 +15,25 @@ takeSettings(settings);
  * Answers a request as the application does, in a thread of its own: whatever takes long here keeps nobody else waiting,
  * and can be ended.
  */
-export default async function answerRequest({ url, method, headers, body, nonce, isSignedIn }: AskedRequest): Promise<GivenAnswer> {
+export default async function answerRequest({
+  url,
+  method,
+  headers,
+  body,
+  nonce,
+  isSignedIn,
+}: AskedRequest): Promise<GivenAnswer> {
   const context = new RouterContextProvider();
   const failures: unknown[] = [];
   context.set(nonceContext, nonce);
   context.set(signedInContext, isSignedIn);
   context.set(failuresContext, failures);
   context.set(onlyLookingContext, settings.isReadOnly);
-  const request = new Request(url, { method, headers: headers.map(([name, value]): [string, string] => [name, value]), body: body && body.length > 0 ? Buffer.from(body) : null });
+  const request = new Request(url, {
+    method,
+    headers: headers.map(([name, value]): [string, string] => [name, value]),
+    body: body && body.length > 0 ? Buffer.from(body) : null,
+  });
   const response = await answer(request, context);
   const bytes = response.body === null ? null : new Uint8Array(await response.arrayBuffer());
   return { status: response.status, headers: [...response.headers], body: bytes, failure: failureOf(failures) };
@@ -30,6 +41,13 @@ export default async function answerRequest({ url, method, headers, body, nonce,
 
 function failureOf([first]: readonly unknown[]): GivenAnswer['failure'] {
   if (first === undefined) return null;
-  const error = first instanceof Error ? first : new Error(typeof first === 'string' ? first : 'Something was thrown that is no error');
-  return { message: error.message, stack: error.stack, data: error instanceof UnreadableDocument ? 'unreadable' : dataProblemKind(error) };
+  const error =
+    first instanceof Error
+      ? first
+      : new Error(typeof first === 'string' ? first : 'Something was thrown that is no error');
+  return {
+    message: error.message,
+    stack: error.stack,
+    data: error instanceof UnreadableDocument ? 'unreadable' : dataProblemKind(error),
+  };
 }

@@ -35,16 +35,31 @@ export async function startServer(port: number): Promise<RunningServer> {
   const access = accessFrom(process.env);
   const paths = dataPaths(dataFolder());
   if (access.isOpen && !hasPassword(paths.password))
-    throw new StartRefused(`HOST=${access.host} would open Venalis to everybody in your network. Set a password first with “npm run password”, or leave HOST out to use it on this computer alone.`);
+    throw new StartRefused(
+      `HOST=${access.host} would open Venalis to everybody in your network. Set a password first with “npm run password”, or leave HOST out to use it on this computer alone.`,
+    );
   const data = await prepareData(paths, new Date(), firstContent());
   // However this process ends by itself, the log is written into the database.
   process.once('exit', () => data.release());
   const log = openLog(data.open ? paths.logs : null);
-  const pool = requestPool(fileURLToPath(new URL('request-thread.js', import.meta.url)), { isReadOnly: data.state.kind !== 'ready' }, log);
+  const pool = requestPool(
+    fileURLToPath(new URL('request-thread.js', import.meta.url)),
+    { isReadOnly: data.state.kind !== 'ready' },
+    log,
+  );
   let state = data.state;
   const damaged = (finding: string) => (state = { kind: 'damaged', finding });
   const upkeep = keepUp(data, paths, log, damaged);
-  const front = frontOf({ access, paths, pool, log, upkeep, sqlite: data.open?.sqlite ?? null, state: () => state, damaged });
+  const front = frontOf({
+    access,
+    paths,
+    pool,
+    log,
+    upkeep,
+    sqlite: data.open?.sqlite ?? null,
+    state: () => state,
+    damaged,
+  });
   try {
     const server = await listen(front, access.host, port);
     log.info({ address: server.address, data: state.kind }, 'started');
@@ -68,8 +83,16 @@ export async function startServer(port: number): Promise<RunningServer> {
 
 function notesOf(state: { readonly kind: string; readonly why?: string }, isOpen: boolean): string[] {
   return [
-    ...(state.kind === 'read-only' ? [`${state.why ?? ''} Venalis is open for looking only; nothing can be changed.`] : []),
-    ...(state.kind === 'damaged' ? ['The data are damaged. Nothing is written to them; the page that Venalis shows says what to do.'] : []),
-    ...(isOpen ? ['Everybody in your network can reach the sign-in page. What they send is not encrypted: docs/reverse-proxy.md shows how to put TLS in front.'] : []),
+    ...(state.kind === 'read-only'
+      ? [`${state.why ?? ''} Venalis is open for looking only; nothing can be changed.`]
+      : []),
+    ...(state.kind === 'damaged'
+      ? ['The data are damaged. Nothing is written to them; the page that Venalis shows says what to do.']
+      : []),
+    ...(isOpen
+      ? [
+          'Everybody in your network can reach the sign-in page. What they send is not encrypted: docs/reverse-proxy.md shows how to put TLS in front.',
+        ]
+      : []),
   ];
 }

@@ -10,7 +10,7 @@ import { connect } from './open-database';
 import { prepareData } from './prepare-data';
 import { restore } from './restore';
 import { holdServerLock } from './server-lock';
-import { current, freshPaths, rename, withSaves } from './tests';
+import { current, freshPaths, rename, withSaves } from './tests/databases';
 
 const NOW = new Date('2026-11-28T10:00:00.000Z');
 const AT = NOW.toISOString();
@@ -40,15 +40,29 @@ function damage(file: string, page: number): void {
 
 describe('automatic back-ups', () => {
   const daily = (day: string): BackUp => ({ name: `venalis-${day}.db`, file: day, day, bytes: 1, kind: 'daily' });
-  const days = (count: number) => Array.from({ length: count }, (_, at) => daily(new Date(Date.UTC(2026, 10, 28 - at)).toISOString().slice(0, 10)));
+  const days = (count: number) =>
+    Array.from({ length: count }, (_, at) => daily(new Date(Date.UTC(2026, 10, 28 - at)).toISOString().slice(0, 10)));
 
   it('keep the last seven days and the first of each of the last twelve months', () => {
     const kept = (count: number) => {
       const outdated = new Set(outdatedBackUps(days(count)));
-      return days(count).filter(({ day }) => ![...outdated].some((one) => one.day === day)).map(({ day }) => day);
+      return days(count)
+        .filter(({ day }) => ![...outdated].some((one) => one.day === day))
+        .map(({ day }) => day);
     };
     expect(kept(7)).toHaveLength(7);
-    expect(kept(60)).toEqual(['2026-11-28', '2026-11-27', '2026-11-26', '2026-11-25', '2026-11-24', '2026-11-23', '2026-11-22', '2026-11-01', '2026-10-01', '2026-09-30']);
+    expect(kept(60)).toEqual([
+      '2026-11-28',
+      '2026-11-27',
+      '2026-11-26',
+      '2026-11-25',
+      '2026-11-24',
+      '2026-11-23',
+      '2026-11-22',
+      '2026-11-01',
+      '2026-10-01',
+      '2026-09-30',
+    ]);
     expect(kept(800)).toHaveLength(7 + 12);
   });
 
@@ -56,8 +70,19 @@ describe('automatic back-ups', () => {
     const paths = await withDecision();
     const { sqlite, db } = connect(paths.database);
     expect(await keepDailyBackUp(sqlite, paths, '2026-11-28')).toBeNull();
-    for (let day = 1; day <= 9; day++) expect(await keepDailyBackUp(sqlite, paths, `2026-12-0${day}`)).toContain(`venalis-2026-12-0${day}.db`);
-    expect(listBackUps(paths).map(({ day }) => day.slice(5))).toEqual(['12-09', '12-08', '12-07', '12-06', '12-05', '12-04', '12-03', '12-01', '11-28']);
+    for (let day = 1; day <= 9; day++)
+      expect(await keepDailyBackUp(sqlite, paths, `2026-12-0${day}`)).toContain(`venalis-2026-12-0${day}.db`);
+    expect(listBackUps(paths).map(({ day }) => day.slice(5))).toEqual([
+      '12-09',
+      '12-08',
+      '12-07',
+      '12-06',
+      '12-05',
+      '12-04',
+      '12-03',
+      '12-01',
+      '11-28',
+    ]);
     for (const { file } of listBackUps(paths)) expect(lookAtFile(file).kind).toBe('sound');
     expect(readdirSync(paths.backUps).filter((name) => !name.endsWith('.db'))).toEqual([]);
     await db.destroy();
@@ -108,8 +133,26 @@ describe('restoring', () => {
 
   it.each([
     ['there is no such file', (paths: DataPaths) => join(paths.folder, 'none.db'), /no file that can be read/],
-    ['it is no database', (paths: DataPaths) => (writeFileSync(join(paths.folder, 'letter.db'), 'a letter, long enough to be told apart from a database file'.repeat(20)), join(paths.folder, 'letter.db')), /not a Venalis database/],
-    ['it is damaged', (paths: DataPaths) => (copyFileSync(paths.database, join(paths.folder, 'bad.db')), damage(join(paths.folder, 'bad.db'), 2), join(paths.folder, 'bad.db')), /damaged/],
+    [
+      'it is no database',
+      (paths: DataPaths) => (
+        writeFileSync(
+          join(paths.folder, 'letter.db'),
+          'a letter, long enough to be told apart from a database file'.repeat(20),
+        ),
+        join(paths.folder, 'letter.db')
+      ),
+      /not a Venalis database/,
+    ],
+    [
+      'it is damaged',
+      (paths: DataPaths) => (
+        copyFileSync(paths.database, join(paths.folder, 'bad.db')),
+        damage(join(paths.folder, 'bad.db'), 2),
+        join(paths.folder, 'bad.db')
+      ),
+      /damaged/,
+    ],
     ['it is the database itself', (paths: DataPaths) => paths.database, /itself/],
   ])('is refused where %s, and changes nothing', async (_why, file, words) => {
     const paths = await withDecision(30);
@@ -122,7 +165,10 @@ describe('restoring', () => {
     const paths = await withDecision();
     const copy = await copyToFile(paths, join(paths.folder, 'copy.db'));
     const [one, other] = [holdServerLock(paths), holdServerLock(paths)];
-    expect(await restore(paths, copy, NOW)).toMatchObject({ ok: false, why: expect.stringContaining('Venalis is running') as string });
+    expect(await restore(paths, copy, NOW)).toMatchObject({
+      ok: false,
+      why: expect.stringContaining('Venalis is running') as string,
+    });
     one?.();
     expect((await restore(paths, copy, NOW)).ok).toBe(false);
     other?.();
@@ -144,7 +190,9 @@ describe('getting data ready', () => {
     chmodSync(paths.folder, 0o755);
     chmodSync(paths.database, 0o644);
     const data = await prepareData(paths, NOW);
-    const modes = [paths.folder, paths.database, paths.backUps].map((path) => (statSync(path).mode & 0o777).toString(8));
+    const modes = [paths.folder, paths.database, paths.backUps].map((path) =>
+      (statSync(path).mode & 0o777).toString(8),
+    );
     data.release();
     expect(modes).toEqual(['700', '600', '700']);
   });

@@ -14,7 +14,11 @@ import { DataProblem } from './data-problem';
 export async function copyToFile({ database }: DataPaths, target: string): Promise<string> {
   const file = resolve(target);
   if (!existsSync(database)) throw new DataProblem('no-folder', `There is no database at ${database} yet.`);
-  if (existsSync(file)) throw new DataProblem('in-use', `${file} is there already. Name a file that is not, so that no back-up is written over.`);
+  if (existsSync(file))
+    throw new DataProblem(
+      'in-use',
+      `${file} is there already. Name a file that is not, so that no back-up is written over.`,
+    );
   const sqlite = new SQLite(database);
   try {
     await copyDatabase(sqlite, file);

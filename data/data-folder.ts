@@ -46,10 +46,15 @@ export function prepareDataFolder({ folder }: DataPaths): void {
     mkdirSync(folder, { recursive: true, mode: FOLDER_MODE });
     const names = readdirSync(folder);
     if (names.every((name) => OWN_NAME.test(name))) chmodQuietly(folder, FOLDER_MODE);
-    for (const name of names.filter((one) => OWN_NAME.test(one))) chmodQuietly(join(folder, name), statSync(join(folder, name)).isDirectory() ? FOLDER_MODE : FILE_MODE);
+    for (const name of names.filter((one) => OWN_NAME.test(one)))
+      chmodQuietly(join(folder, name), statSync(join(folder, name)).isDirectory() ? FOLDER_MODE : FILE_MODE);
   } catch (cause) {
     if (existsSync(folder) && dataProblemKind(cause) === 'read-only') return;
-    throw new DataProblem('no-folder', `The data folder ${folder} cannot be made. Check that its parent folder exists and can be written to, or name another one in VENALIS_DATA.`, { cause });
+    throw new DataProblem(
+      'no-folder',
+      `The data folder ${folder} cannot be made. Check that its parent folder exists and can be written to, or name another one in VENALIS_DATA.`,
+      { cause },
+    );
   }
 }
 

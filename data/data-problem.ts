@@ -1,5 +1,6 @@
 /** Why the data cannot be used as it should; each is said to the person in `problemWords`. */
-export type DataProblemKind = 'no-folder' | 'not-a-database' | 'damaged' | 'newer' | 'locked' | 'read-only' | 'full' | 'not-upgraded' | 'in-use';
+export type DataProblemKind =
+  'no-folder' | 'not-a-database' | 'damaged' | 'newer' | 'locked' | 'read-only' | 'full' | 'not-upgraded' | 'in-use';
 
 /** A problem with the stored data, in a sentence that says what to do. */
 export class DataProblem extends Error {
@@ -28,5 +29,7 @@ export function dataProblemKind(error: unknown): DataProblemKind | null {
   const code = error instanceof Error && 'code' in error ? String(error.code) : '';
   const found = KIND_OF_CODE.find(([pattern]) => pattern.test(code))?.[1];
   if (found) return found;
-  return error instanceof Error && error.cause !== undefined && error.cause !== error ? dataProblemKind(error.cause) : null;
+  return error instanceof Error && error.cause !== undefined && error.cause !== error
+    ? dataProblemKind(error.cause)
+    : null;
 }

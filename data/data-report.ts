@@ -36,8 +36,12 @@ function folderLines({ folder, lock }: DataPaths): ReportLine[] {
   const isPrivate = (statSync(folder).mode & 0o077) === 0;
   return [
     fine(`The data are in ${folder}; Venalis is ${giveBack ? 'not running' : 'running'} on them.`),
-    isPrivate || process.platform === 'win32' ? fine('Only your account can read the folder.') : amiss(`Other accounts can look into ${folder}. Enter: chmod 700 ${folder}`),
-    left > LITTLE_BYTES ? fine(`${megabytes(left)} of the disk are free.`) : amiss(`Only ${megabytes(left)} of the disk are free. Make room, or saving will fail.`),
+    isPrivate || process.platform === 'win32'
+      ? fine('Only your account can read the folder.')
+      : amiss(`Other accounts can look into ${folder}. Enter: chmod 700 ${folder}`),
+    left > LITTLE_BYTES
+      ? fine(`${megabytes(left)} of the disk are free.`)
+      : amiss(`Only ${megabytes(left)} of the disk are free. Make room, or saving will fail.`),
   ];
 }
 
@@ -46,13 +50,24 @@ function databaseLines({ database }: DataPaths): ReportLine[] {
   let sqlite: SQLite.Database | undefined;
   try {
     sqlite = new SQLite(database, { readonly: true });
-    if (unknownMigrations(sqlite).length > 0) return [amiss('A newer version of Venalis wrote the database. Update Venalis.')];
+    if (unknownMigrations(sqlite).length > 0)
+      return [amiss('A newer version of Venalis wrote the database. Update Venalis.')];
     const [finding] = structureFindings(sqlite);
-    if (finding !== undefined) return [amiss(`The database is damaged (${finding}). Restore a back-up: npm run restore -- FILE`)];
-    if (pendingMigrations(sqlite).length > 0) return [fine(`The database is sound (${megabytes(statSync(database).size)}); it is of an earlier version and is brought up to date at the next start.`)];
+    if (finding !== undefined)
+      return [amiss(`The database is damaged (${finding}). Restore a back-up: npm run restore -- FILE`)];
+    if (pendingMigrations(sqlite).length > 0)
+      return [
+        fine(
+          `The database is sound (${megabytes(statSync(database).size)}); it is of an earlier version and is brought up to date at the next start.`,
+        ),
+      ];
     return [fine(`The database is sound (${megabytes(statSync(database).size)}).`), ...decisionLines(sqlite)];
   } catch (error) {
-    return [amiss(`The database cannot be read (${error instanceof Error ? error.message : 'for an unknown reason'}). Restore a back-up: npm run restore -- FILE`)];
+    return [
+      amiss(
+        `The database cannot be read (${error instanceof Error ? error.message : 'for an unknown reason'}). Restore a back-up: npm run restore -- FILE`,
+      ),
+    ];
   } finally {
     sqlite?.close();
   }
@@ -60,13 +75,21 @@ function databaseLines({ database }: DataPaths): ReportLine[] {
 
 /** Every decision, read as opening it would. */
 function decisionLines(sqlite: SQLite.Database): ReportLine[] {
-  const content = sqlite.prepare<[string, number], { content: Buffer; base: number | null }>('select content, base from decision_revisions where decision_id = ? and revision = ?');
-  const rows = sqlite.prepare<[], { id: string; name: string; revision: number }>('select id, name, revision from decisions').all();
+  const content = sqlite.prepare<[string, number], { content: Buffer; base: number | null }>(
+    'select content, base from decision_revisions where decision_id = ? and revision = ?',
+  );
+  const rows = sqlite
+    .prepare<[], { id: string; name: string; revision: number }>('select id, name, revision from decisions')
+    .all();
   const isReadable = ({ id, revision }: { id: string; revision: number }) => {
     try {
       const stored = content.get(id, revision);
       const base = stored?.base == null ? null : content.get(id, stored.base);
-      return stored !== undefined && storedDecisionSchema.safeParse(JSON.parse(unpack(stored.content, base ? unpack(base.content, null) : null))).success;
+      return (
+        stored !== undefined &&
+        storedDecisionSchema.safeParse(JSON.parse(unpack(stored.content, base ? unpack(base.content, null) : null)))
+          .success
+      );
     } catch {
       return false;
     }
@@ -74,19 +97,34 @@ function decisionLines(sqlite: SQLite.Database): ReportLine[] {
   const unreadable = rows.filter((row) => !isReadable(row));
   return unreadable.length === 0
     ? [fine(`${counted(rows.length, 'decision', 'decisions')}, all readable.`)]
-    : [amiss(`${counted(unreadable.length, 'decision', 'decisions')} of ${rows.length} cannot be read: ${unreadable.map(({ name }) => `“${name}”`).join(', ')}. Export what is stored of them from the list of decisions, or restore a back-up.`)];
+    : [
+        amiss(
+          `${counted(unreadable.length, 'decision', 'decisions')} of ${rows.length} cannot be read: ${unreadable.map(({ name }) => `“${name}”`).join(', ')}. Export what is stored of them from the list of decisions, or restore a back-up.`,
+        ),
+      ];
 }
 
 function backUpLines(paths: DataPaths, now: Date): ReportLine[] {
   const backUps = listBackUps(paths);
   const [newest] = backUps;
-  if (!newest) return [existsSync(paths.database) ? amiss('There is no back-up yet. One is made at the next start.') : fine('There is nothing to back up yet.')];
+  if (!newest)
+    return [
+      existsSync(paths.database)
+        ? amiss('There is no back-up yet. One is made at the next start.')
+        : fine('There is nothing to back up yet.'),
+    ];
   const damaged = backUps.filter(({ file }) => !isSoundFile(file));
   const age = (now.getTime() - Date.parse(newest.day)) / DAY_MS;
   return [
-    fine(`${counted(backUps.length, 'back-up', 'back-ups')} (${megabytes(backUps.reduce((sum, { bytes }) => sum + bytes, 0))}), the newest of ${newest.day}.`),
-    ...(damaged.length > 0 ? [amiss(`Damaged: ${damaged.map(({ name }) => name).join(', ')}. Delete them; the others are sound.`)] : []),
-    ...(age > OLD_BACK_UP_DAYS ? [fine('The newest is older than two weeks, because Venalis was not used since.')] : []),
+    fine(
+      `${counted(backUps.length, 'back-up', 'back-ups')} (${megabytes(backUps.reduce((sum, { bytes }) => sum + bytes, 0))}), the newest of ${newest.day}.`,
+    ),
+    ...(damaged.length > 0
+      ? [amiss(`Damaged: ${damaged.map(({ name }) => name).join(', ')}. Delete them; the others are sound.`)]
+      : []),
+    ...(age > OLD_BACK_UP_DAYS
+      ? [fine('The newest is older than two weeks, because Venalis was not used since.')]
+      : []),
   ];
 }
 

@@ -31,7 +31,8 @@ export interface Change {
 }
 
 /** What became of a change: saved, or refused because the decision or a sheet was changed elsewhere meanwhile. */
-export type SaveOutcome = { ok: true; saved: SavedWorkbench } | { ok: false; current: SavedWorkbench; staleSheets: UsedSheet[] };
+export type SaveOutcome =
+  { ok: true; saved: SavedWorkbench } | { ok: false; current: SavedWorkbench; staleSheets: UsedSheet[] };
 
 /** Changes to one value within this time are one step of undo. */
 const ONE_STRETCH_OF_TYPING_MS = 5_000;
@@ -56,22 +57,34 @@ export async function createDecision(db: Kysely<Database>, id: string, bench: Wo
 }
 
 /** Keeps a new decision as a part of something larger; see {@link createDecision}. */
-export async function addDecision(transaction: Transaction<Database>, id: string, bench: Workbench, at: string): Promise<void> {
+export async function addDecision(
+  transaction: Transaction<Database>,
+  id: string,
+  bench: Workbench,
+  at: string,
+): Promise<void> {
   const sheets: StoredDecision['sheets'] = [];
   for (const { id: sheet, revision, sheet: content } of bench.sheets)
     sheets.push({ sheet, revision: revision || (await addSheetRevision(transaction, sheet, content, at)) });
   const { name } = bench.decision;
-  await transaction.insertInto('decisions').values({ id, revision: 0, name, createdAt: at, changedAt: at, archivedAt: null, deletedAt: null, oldSince: null }).execute();
-  await addRevision(transaction, { ...bench.decision, sheets }, {
-    decisionId: id,
-    revision: 1,
-    savedAt: at,
-    changeKey: 'created',
-    undoTo: null,
-    undoLabel: null,
-    redoTo: null,
-    redoLabel: null,
-  });
+  await transaction
+    .insertInto('decisions')
+    .values({ id, revision: 0, name, createdAt: at, changedAt: at, archivedAt: null, deletedAt: null, oldSince: null })
+    .execute();
+  await addRevision(
+    transaction,
+    { ...bench.decision, sheets },
+    {
+      decisionId: id,
+      revision: 1,
+      savedAt: at,
+      changeKey: 'created',
+      undoTo: null,
+      undoLabel: null,
+      redoTo: null,
+      redoLabel: null,
+    },
+  );
 }
 
 /**
@@ -80,7 +93,12 @@ export async function addDecision(transaction: Transaction<Database>, id: string
  * @param at - ISO 8601 time
  * @returns undefined if there is no such decision
  */
-export async function saveChange(db: Kysely<Database>, id: string, change: Change, at: string): Promise<SaveOutcome | undefined> {
+export async function saveChange(
+  db: Kysely<Database>,
+  id: string,
+  change: Change,
+  at: string,
+): Promise<SaveOutcome | undefined> {
   return db.transaction().execute(async (transaction) => {
     const current = await currentRevision(transaction, id);
     if (!current) return undefined;
@@ -94,7 +112,10 @@ export async function saveChange(db: Kysely<Database>, id: string, change: Chang
       current.changeKey === change.key &&
       current.undoTo !== null &&
       Date.parse(at) - Date.parse(current.savedAt) < ONE_STRETCH_OF_TYPING_MS;
-    const document = { ...withFixedVerdicts(change.decision, readDocument(current.document), current.revision + 1, sheets), sheets };
+    const document = {
+      ...withFixedVerdicts(change.decision, readDocument(current.document), current.revision + 1, sheets),
+      sheets,
+    };
     const row = await addRevision(transaction, document, {
       decisionId: id,
       revision: current.revision + 1,
@@ -133,26 +154,49 @@ export async function stepBack(
     if (!target) return { ok: true, saved: await savedWorkbench(transaction, current) };
     const document = readDocument(target.document);
     const sheets = await restoredSheets(transaction, readDocument(current.document), document, at);
-    const row = await addRevision(transaction, { ...document, sheets }, {
-      ...target,
-      revision: current.revision + 1,
-      savedAt: at,
-      changeKey: direction,
-      redoTo: direction === 'undo' ? current.revision : target.redoTo,
-      redoLabel: direction === 'undo' ? current.undoLabel : target.redoLabel,
-    });
+    const row = await addRevision(
+      transaction,
+      { ...document, sheets },
+      {
+        ...target,
+        revision: current.revision + 1,
+        savedAt: at,
+        changeKey: direction,
+        redoTo: direction === 'undo' ? current.revision : target.redoTo,
+        redoLabel: direction === 'undo' ? current.undoLabel : target.redoLabel,
+      },
+    );
     return { ok: true, saved: await savedWorkbench(transaction, row) };
   });
 }
 
 /** Verdicts that were given stay as they were kept; new ones are fixed with the revisions that are being written. */
-function withFixedVerdicts(decision: Decision, { verdicts: kept = [] }: StoredDecision, revision: number, sheets: StoredDecision['sheets']): Decision {
+function withFixedVerdicts(
+  decision: Decision,
+  { verdicts: kept = [] }: StoredDecision,
+  revision: number,
+  sheets: StoredDecision['sheets'],
+): Decision {
   const { verdicts } = decision;
-  return verdicts ? { ...decision, verdicts: fixedVerdicts(kept, verdicts, revision, Object.fromEntries(sheets.map((one) => [one.sheet, one.revision]))) } : decision;
+  return verdicts
+    ? {
+        ...decision,
+        verdicts: fixedVerdicts(
+          kept,
+          verdicts,
+          revision,
+          Object.fromEntries(sheets.map((one) => [one.sheet, one.revision])),
+        ),
+      }
+    : decision;
 }
 
 /** A decision as it stood in one of its revisions; undefined if that is not kept here. */
-export async function loadWorkbenchAt(db: Kysely<Database>, id: string, revision: number): Promise<SavedWorkbench | undefined> {
+export async function loadWorkbenchAt(
+  db: Kysely<Database>,
+  id: string,
+  revision: number,
+): Promise<SavedWorkbench | undefined> {
   const row = await revisionOf(db, id, revision);
   return row && savedWorkbench(db, row);
 }
@@ -186,26 +230,55 @@ async function restoredSheets(
 }
 
 /** Writes a revision, and what is asked about it across decisions. */
-async function addRevision(db: Transaction<Database>, document: StoredDecision, noted: Omit<Revision, 'document'>): Promise<Revision> {
+async function addRevision(
+  db: Transaction<Database>,
+  document: StoredDecision,
+  noted: Omit<Revision, 'document'>,
+): Promise<Revision> {
   const { decisionId, revision, savedAt, changeKey, undoTo, undoLabel, redoTo, redoLabel } = noted;
   const text = JSON.stringify(document);
   const content = await contentFor(db, 'decision', decisionId, revision, text);
-  await db.insertInto('decisionRevisions').values({ decisionId, revision, savedAt, changeKey, undoTo, undoLabel, redoTo, redoLabel, ...content }).execute();
-  await db.updateTable('decisions').set({ revision, name: document.name, changedAt: savedAt }).where('id', '=', decisionId).execute();
+  await db
+    .insertInto('decisionRevisions')
+    .values({ decisionId, revision, savedAt, changeKey, undoTo, undoLabel, redoTo, redoLabel, ...content })
+    .execute();
+  await db
+    .updateTable('decisions')
+    .set({ revision, name: document.name, changedAt: savedAt })
+    .where('id', '=', decisionId)
+    .execute();
   await noteUsedSheets(db, decisionId, document.sheets);
   return { ...noted, document: text };
 }
 
-async function noteUsedSheets(db: Transaction<Database>, decisionId: string, sheets: StoredDecision['sheets']): Promise<void> {
-  const noted = await db.selectFrom('usedSheets').select(['sheetId as sheet', 'revision']).where('decisionId', '=', decisionId).execute();
-  const inOrder = (list: StoredDecision['sheets']) => JSON.stringify(list.map(({ sheet, revision }) => `${sheet} ${revision}`).sort());
+async function noteUsedSheets(
+  db: Transaction<Database>,
+  decisionId: string,
+  sheets: StoredDecision['sheets'],
+): Promise<void> {
+  const noted = await db
+    .selectFrom('usedSheets')
+    .select(['sheetId as sheet', 'revision'])
+    .where('decisionId', '=', decisionId)
+    .execute();
+  const inOrder = (list: StoredDecision['sheets']) =>
+    JSON.stringify(list.map(({ sheet, revision }) => `${sheet} ${revision}`).sort());
   if (inOrder(noted) === inOrder(sheets)) return;
   await db.deleteFrom('usedSheets').where('decisionId', '=', decisionId).execute();
-  if (sheets.length > 0) await db.insertInto('usedSheets').values(sheets.map(({ sheet, revision }) => ({ decisionId, sheetId: sheet, revision }))).execute();
+  if (sheets.length > 0)
+    await db
+      .insertInto('usedSheets')
+      .values(sheets.map(({ sheet, revision }) => ({ decisionId, sheetId: sheet, revision })))
+      .execute();
 }
 
 async function currentRevision(db: Kysely<Database>, id: string): Promise<Revision | undefined> {
-  const current = await db.selectFrom('decisions').select('revision').where('id', '=', id).where('deletedAt', 'is', null).executeTakeFirst();
+  const current = await db
+    .selectFrom('decisions')
+    .select('revision')
+    .where('id', '=', id)
+    .where('deletedAt', 'is', null)
+    .executeTakeFirst();
   if (!current) return undefined;
   const row = await revisionOf(db, id, current.revision);
   if (!row) throw new UnreadableDocument('The newest revision is missing');
@@ -213,7 +286,12 @@ async function currentRevision(db: Kysely<Database>, id: string): Promise<Revisi
 }
 
 async function revisionOf(db: Kysely<Database>, id: string, revision: number): Promise<Revision | undefined> {
-  const row = await db.selectFrom('decisionRevisions').selectAll().where('decisionId', '=', id).where('revision', '=', revision).executeTakeFirst();
+  const row = await db
+    .selectFrom('decisionRevisions')
+    .selectAll()
+    .where('decisionId', '=', id)
+    .where('revision', '=', revision)
+    .executeTakeFirst();
   if (!row) return undefined;
   const { content, base, ...noted } = row;
   return { ...noted, document: await readText(() => textOf(db, 'decision', id, { content, base })) };
@@ -241,7 +319,10 @@ async function savedWorkbench(db: Kysely<Database>, row: Revision): Promise<Save
 
 async function readWorkbench(db: Kysely<Database>, row: Revision): Promise<SavedWorkbench> {
   const { sheets: refs, ...decision } = readDocument(row.document);
-  const loaded = await loadSheets(db, refs.map(({ sheet: id, revision }) => ({ id, revision })));
+  const loaded = await loadSheets(
+    db,
+    refs.map(({ sheet: id, revision }) => ({ id, revision })),
+  );
   const sheets = refs.map(({ sheet: id, revision }, at): UsedSheet => {
     const sheet = loaded[at];
     if (!sheet) throw new UnreadableDocument(`Revision ${revision} of price sheet ${id} is missing`);

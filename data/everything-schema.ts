@@ -48,13 +48,44 @@ export const everythingSchema = z.strictObject({
   madeAt: time,
   decisions: z.array(keptDecisionSchema),
   sheets: z.array(keptSheetSchema),
-  watched: z.array(z.strictObject({ sheetId: slug, address: addressSchema, triedAt: time.nullable(), seenAt: time.nullable(), problem: text(500).nullable(), found: foundChangesSchema })),
-  priceChanges: z.array(
-    z.strictObject({ sheetId: slug.nullable(), label: text(300), changeId: text(1_000), plan: text(1_000), what: text(1_000), before: text(2_000), after: text(2_000), outcome: z.enum(['accepted', 'left']), decidedAt: time }),
+  watched: z.array(
+    z.strictObject({
+      sheetId: slug,
+      address: addressSchema,
+      triedAt: time.nullable(),
+      seenAt: time.nullable(),
+      problem: text(500).nullable(),
+      found: foundChangesSchema,
+    }),
   ),
-  settings: z.strictObject({ ratesAddress: SETTINGS.ratesAddress.optional(), privateHosts: SETTINGS.privateHosts.optional() }),
+  priceChanges: z.array(
+    z.strictObject({
+      sheetId: slug.nullable(),
+      label: text(300),
+      changeId: text(1_000),
+      plan: text(1_000),
+      what: text(1_000),
+      before: text(2_000),
+      after: text(2_000),
+      outcome: z.enum(['accepted', 'left']),
+      decidedAt: time,
+    }),
+  ),
+  settings: z.strictObject({
+    ratesAddress: SETTINGS.ratesAddress.optional(),
+    privateHosts: SETTINGS.privateHosts.optional(),
+  }),
   /** What could not be read, as it is stored, so that nothing is left behind. */
-  unreadable: z.array(z.strictObject({ kind: z.enum(['decision', 'sheet']), id: text(100), name: text(1_000), revision, base: z.int().nullable(), content: z.base64() })),
+  unreadable: z.array(
+    z.strictObject({
+      kind: z.enum(['decision', 'sheet']),
+      id: text(100),
+      name: text(1_000),
+      revision,
+      base: z.int().nullable(),
+      content: z.base64(),
+    }),
+  ),
 });
 
 export type Everything = z.output<typeof everythingSchema>;

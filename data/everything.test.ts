@@ -10,7 +10,7 @@ import { noteRateTaken, setWatchedAddress, watchedSheets } from './price-watch';
 import type { Database } from './schema';
 import { keepSetting, readSetting } from './settings';
 import { listSheets } from './sheets';
-import { current, rename, withSaves } from './tests';
+import { current, rename, withSaves } from './tests/databases';
 
 const FROM = new Date('2026-11-20T10:00:00.000Z');
 const AT = '2026-11-28T10:00:00.000Z';
@@ -20,7 +20,8 @@ let next = 0;
 const newId = () => `new-${next++}`;
 const whole = (of: Kysely<Database>, withHistory = true) => exportEverything(of, { withHistory, at: AT });
 /** As it goes through a file. */
-const throughFile = async (withHistory = true) => readEverything(JSON.parse(JSON.stringify(await whole(db, withHistory))));
+const throughFile = async (withHistory = true) =>
+  readEverything(JSON.parse(JSON.stringify(await whole(db, withHistory))));
 
 beforeEach(async () => {
   [db, empty] = [await openDatabase(':memory:'), await openDatabase(':memory:')];
@@ -34,7 +35,12 @@ beforeEach(async () => {
 
 describe('everything as one file', () => {
   it('brought into an empty installation is everything again, with its history', async () => {
-    expect(await importEverything(empty, await throughFile(), newId)).toEqual({ added: 2, there: 0, beside: 0, sheets: 2 });
+    expect(await importEverything(empty, await throughFile(), newId)).toEqual({
+      added: 2,
+      there: 0,
+      beside: 0,
+      sheets: 2,
+    });
     expect(await whole(empty)).toEqual(await whole(db));
     expect((await loadWorkbenchAt(empty, 'kites', 3))?.bench.decision.name).toBe('kites 2');
     await stepBack(empty, 'kites', 6, 'undo', AT);
@@ -43,7 +49,11 @@ describe('everything as one file', () => {
 
   it('without the steps of undo has what stands now, and nothing to undo', async () => {
     await importEverything(empty, await throughFile(false), newId);
-    expect(await current(empty, 'kites')).toMatchObject({ revision: 6, undo: null, bench: { decision: { name: 'kites 5' } } });
+    expect(await current(empty, 'kites')).toMatchObject({
+      revision: 6,
+      undo: null,
+      bench: { decision: { name: 'kites 5' } },
+    });
     await rename(empty, 'kites', 'goes on', AT);
     expect((await current(empty, 'kites')).revision).toBe(7);
   });
@@ -64,7 +74,9 @@ describe('everything as one file', () => {
     await setWatchedAddress(empty, 'sheet-of-kites', 'https://birch.invalid/');
     expect(await importEverything(empty, file, newId)).toMatchObject({ there: 1, beside: 1 });
     expect((await current(empty, 'kites')).bench.decision.name).toBe('changed here');
-    const names = (await empty.selectFrom('decisions').select('name').orderBy('name').execute()).map(({ name }) => name);
+    const names = (await empty.selectFrom('decisions').select('name').orderBy('name').execute()).map(
+      ({ name }) => name,
+    );
     expect(names).toEqual(['changed here', 'kites 5', 'lamps 1']);
     expect(await readSetting(empty, 'privateHosts')).toEqual(['nas.local:80']);
     expect((await watchedSheets(empty)).map(({ address }) => address)).toEqual(['https://birch.invalid/']);
@@ -72,13 +84,24 @@ describe('everything as one file', () => {
 
   it('brings price sheets in beside those of the same name with other prices', async () => {
     await withSaves(empty, 'kites', 0, { from: FROM, everyMs: 1 });
-    await empty.updateTable('sheetRevisions').set({ content: (await import('./revision-content')).packWhole('{"kind":"processor","processor":{"id":"p","label":"Another","currency":"EUR"}}') }).execute();
+    await empty
+      .updateTable('sheetRevisions')
+      .set({
+        content: (await import('./revision-content')).packWhole(
+          '{"kind":"processor","processor":{"id":"p","label":"Another","currency":"EUR"}}',
+        ),
+      })
+      .execute();
     await importEverything(empty, await throughFile(), newId);
-    expect((await listSheets(empty)).map(({ sheet }) => (sheet.kind === 'processor' ? sheet.processor.label : ''))).toEqual(['Another', 'Pay', 'Pay']);
+    expect(
+      (await listSheets(empty)).map(({ sheet }) => (sheet.kind === 'processor' ? sheet.processor.label : '')),
+    ).toEqual(['Another', 'Pay', 'Pay']);
   });
 
   it('that is not one is refused with what is wrong where, and nothing of it is taken in', async () => {
-    const file = JSON.parse(JSON.stringify(await whole(db))) as { decisions: Array<{ revisions: Array<{ document: { months: unknown } }> }> };
+    const file = JSON.parse(JSON.stringify(await whole(db))) as {
+      decisions: Array<{ revisions: Array<{ document: { months: unknown } }> }>;
+    };
     const document = file.decisions[0]?.revisions[0]?.document;
     if (document) document.months = -1;
     expect(() => readEverything(file)).toThrow(RefusedFileError);
@@ -87,9 +110,23 @@ describe('everything as one file', () => {
   });
 
   it('has what cannot be read as it is stored, and all else', async () => {
-    await db.updateTable('decisionRevisions').set({ content: Buffer.from('rubbish'), base: null }).where('decisionId', '=', 'kites').where('revision', '=', 6).execute();
+    await db
+      .updateTable('decisionRevisions')
+      .set({ content: Buffer.from('rubbish'), base: null })
+      .where('decisionId', '=', 'kites')
+      .where('revision', '=', 6)
+      .execute();
     const file = await throughFile(false);
     expect(file.decisions.map(({ id }) => id)).toEqual(['lamps']);
-    expect(file.unreadable).toEqual([{ kind: 'decision', id: 'kites', name: 'kites 5', revision: 6, base: null, content: Buffer.from('rubbish').toString('base64') }]);
+    expect(file.unreadable).toEqual([
+      {
+        kind: 'decision',
+        id: 'kites',
+        name: 'kites 5',
+        revision: 6,
+        base: null,
+        content: Buffer.from('rubbish').toString('base64'),
+      },
+    ]);
   });
 });

@@ -38,7 +38,11 @@ export function readEverything(document: unknown): Everything {
  *
  * @param newId - gives a fresh identifier
  */
-export async function importEverything(db: Kysely<Database>, file: Everything, newId: () => string): Promise<ImportOutcome> {
+export async function importEverything(
+  db: Kysely<Database>,
+  file: Everything,
+  newId: () => string,
+): Promise<ImportOutcome> {
   return db.transaction().execute(async (transaction) => {
     const ids = new Map<string, string>();
     let sheets = 0;
@@ -55,25 +59,54 @@ export async function importEverything(db: Kysely<Database>, file: Everything, n
   });
 }
 
-async function takeInSheet(db: Transaction<Database>, sheet: KeptSheet, newId: () => string): Promise<{ id: string; isNew: boolean }> {
-  const isTaken = (await db.selectFrom('sheets').select('id').where('id', '=', sheet.id).executeTakeFirst()) !== undefined;
+async function takeInSheet(
+  db: Transaction<Database>,
+  sheet: KeptSheet,
+  newId: () => string,
+): Promise<{ id: string; isNew: boolean }> {
+  const isTaken =
+    (await db.selectFrom('sheets').select('id').where('id', '=', sheet.id).executeTakeFirst()) !== undefined;
   if (isTaken && (await standsHere(db, sheet))) return { id: sheet.id, isNew: false };
   const id = isTaken ? newId() : sheet.id;
   const newest = sheet.revisions.at(-1);
   if (!newest) return { id, isNew: false };
-  await db.insertInto('sheets').values({ id, revision: newest.revision, kind: newest.document.kind, label: sheetLabel(newest.document), changedAt: newest.savedAt }).execute();
-  for (const { revision, savedAt, document } of sheet.revisions) await db.insertInto('sheetRevisions').values({ sheetId: id, revision, savedAt, ...(await contentFor(db, 'sheet', id, revision, JSON.stringify(document))) }).execute();
+  await db
+    .insertInto('sheets')
+    .values({
+      id,
+      revision: newest.revision,
+      kind: newest.document.kind,
+      label: sheetLabel(newest.document),
+      changedAt: newest.savedAt,
+    })
+    .execute();
+  for (const { revision, savedAt, document } of sheet.revisions)
+    await db
+      .insertInto('sheetRevisions')
+      .values({
+        sheetId: id,
+        revision,
+        savedAt,
+        ...(await contentFor(db, 'sheet', id, revision, JSON.stringify(document))),
+      })
+      .execute();
   return { id, isNew: true };
 }
 
 /** Whether every revision of a sheet stands here with the same content. */
 async function standsHere(db: Kysely<Database>, { id, revisions }: KeptSheet): Promise<boolean> {
-  for (const { revision, document } of revisions) if ((await storedAs(db, 'sheet', id, revision)) !== JSON.stringify(document)) return false;
+  for (const { revision, document } of revisions)
+    if ((await storedAs(db, 'sheet', id, revision)) !== JSON.stringify(document)) return false;
   return true;
 }
 
 /** A stored document written the way the file's is; null where there is none or it cannot be read. */
-async function storedAs(db: Kysely<Database>, kind: 'sheet' | 'decision', id: string, revision: number): Promise<string | null> {
+async function storedAs(
+  db: Kysely<Database>,
+  kind: 'sheet' | 'decision',
+  id: string,
+  revision: number,
+): Promise<string | null> {
   const stored = await storedRevision(db, kind, id, revision);
   try {
     return stored ? await textOf(db, kind, id, stored) : null;
@@ -82,7 +115,12 @@ async function storedAs(db: Kysely<Database>, kind: 'sheet' | 'decision', id: st
   }
 }
 
-async function takeInDecision(db: Transaction<Database>, decision: KeptDecision, ids: ReadonlyMap<string, string>, newId: () => string): Promise<'added' | 'there' | 'beside'> {
+async function takeInDecision(
+  db: Transaction<Database>,
+  decision: KeptDecision,
+  ids: ReadonlyMap<string, string>,
+  newId: () => string,
+): Promise<'added' | 'there' | 'beside'> {
   const here = await db.selectFrom('decisions').select('revision').where('id', '=', decision.id).executeTakeFirst();
   const newest = decision.revisions.at(-1);
   if (!newest) return 'there';
@@ -91,36 +129,73 @@ async function takeInDecision(db: Transaction<Database>, decision: KeptDecision,
   const id = here ? newId() : decision.id;
   const { createdAt, changedAt, archivedAt, deletedAt } = decision;
   const name = newest.document.name;
-  await db.insertInto('decisions').values({ id, revision: newest.revision, name, createdAt, changedAt, archivedAt, deletedAt, oldSince: null }).execute();
+  await db
+    .insertInto('decisions')
+    .values({ id, revision: newest.revision, name, createdAt, changedAt, archivedAt, deletedAt, oldSince: null })
+    .execute();
   for (const { document, ...noted } of decision.revisions) {
     const text = JSON.stringify(withSheetsOf(document, ids));
-    await db.insertInto('decisionRevisions').values({ decisionId: id, ...noted, ...(await contentFor(db, 'decision', id, noted.revision, text)) }).execute();
+    await db
+      .insertInto('decisionRevisions')
+      .values({ decisionId: id, ...noted, ...(await contentFor(db, 'decision', id, noted.revision, text)) })
+      .execute();
   }
-  for (const { sheet, revision } of newest.document.sheets) await db.insertInto('usedSheets').values({ decisionId: id, sheetId: ids.get(sheet) ?? sheet, revision }).execute();
+  for (const { sheet, revision } of newest.document.sheets)
+    await db
+      .insertInto('usedSheets')
+      .values({ decisionId: id, sheetId: ids.get(sheet) ?? sheet, revision })
+      .execute();
   return here ? 'beside' : 'added';
 }
 
 /** A decision with its sheets by the identifiers that they have here. */
 function withSheetsOf(document: StoredDecision, ids: ReadonlyMap<string, string>): StoredDecision {
-  return { ...document, sheets: document.sheets.map(({ sheet, revision }) => ({ sheet: ids.get(sheet) ?? sheet, revision })) };
+  return {
+    ...document,
+    sheets: document.sheets.map(({ sheet, revision }) => ({ sheet: ids.get(sheet) ?? sheet, revision })),
+  };
 }
 
-async function takeInWatch(db: Transaction<Database>, { watched, priceChanges }: Everything, ids: ReadonlyMap<string, string>): Promise<void> {
+async function takeInWatch(
+  db: Transaction<Database>,
+  { watched, priceChanges }: Everything,
+  ids: ReadonlyMap<string, string>,
+): Promise<void> {
   for (const { found, sheetId, ...row } of watched) {
     const here = ids.get(sheetId);
-    if (here) await db.insertInto('watchedSheets').values({ ...row, sheetId: here, found: JSON.stringify(found) }).onConflict((conflict) => conflict.doNothing()).execute();
+    if (here)
+      await db
+        .insertInto('watchedSheets')
+        .values({ ...row, sheetId: here, found: JSON.stringify(found) })
+        .onConflict((conflict) => conflict.doNothing())
+        .execute();
   }
-  const known = new Set((await db.selectFrom('priceChanges').select(['sheetId', 'changeId', 'decidedAt']).execute()).map(sameChange));
+  const known = new Set(
+    (await db.selectFrom('priceChanges').select(['sheetId', 'changeId', 'decidedAt']).execute()).map(sameChange),
+  );
   for (const { sheetId, ...change } of priceChanges) {
     const row = { ...change, sheetId: sheetId === null ? null : (ids.get(sheetId) ?? sheetId) };
     if (!known.has(sameChange(row))) await db.insertInto('priceChanges').values(row).execute();
   }
 }
 
-const sameChange = ({ sheetId, changeId, decidedAt }: { sheetId: string | null; changeId: string; decidedAt: string }) => JSON.stringify([sheetId, changeId, decidedAt]);
+const sameChange = ({
+  sheetId,
+  changeId,
+  decidedAt,
+}: {
+  sheetId: string | null;
+  changeId: string;
+  decidedAt: string;
+}) => JSON.stringify([sheetId, changeId, decidedAt]);
 
 /** Settings that are made here stay as they are. */
-async function takeInSettings(db: Transaction<Database>, { ratesAddress, privateHosts }: Everything['settings']): Promise<void> {
-  if (ratesAddress !== undefined && (await readSetting(db, 'ratesAddress')) === undefined) await keepSetting(db, 'ratesAddress', ratesAddress);
-  if (privateHosts !== undefined && (await readSetting(db, 'privateHosts')) === undefined) await keepSetting(db, 'privateHosts', privateHosts);
+async function takeInSettings(
+  db: Transaction<Database>,
+  { ratesAddress, privateHosts }: Everything['settings'],
+): Promise<void> {
+  if (ratesAddress !== undefined && (await readSetting(db, 'ratesAddress')) === undefined)
+    await keepSetting(db, 'ratesAddress', ratesAddress);
+  if (privateHosts !== undefined && (await readSetting(db, 'privateHosts')) === undefined)
+    await keepSetting(db, 'privateHosts', privateHosts);
 }

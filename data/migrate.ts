@@ -20,7 +20,12 @@ export function unknownMigrations(sqlite: SQLite.Database): string[] {
 
 function madeMigrations(sqlite: SQLite.Database): string[] {
   const isThere = sqlite.prepare('select 1 from sqlite_master where name = ?').get(NOTED_IN) !== undefined;
-  return isThere ? sqlite.prepare<[], { name: string }>(`select name from ${NOTED_IN} order by name`).all().map(({ name }) => name) : [];
+  return isThere
+    ? sqlite
+        .prepare<[], { name: string }>(`select name from ${NOTED_IN} order by name`)
+        .all()
+        .map(({ name }) => name)
+    : [];
 }
 
 /**
@@ -37,11 +42,20 @@ export async function migrate(db: Kysely<Database>, sqlite: SQLite.Database, fil
   sqlite.pragma('foreign_keys = OFF');
   const { error } = await migrator.migrateToLatest();
   sqlite.pragma('foreign_keys = ON');
-  if (error) throw new DataProblem('not-upgraded', `The data in ${file} could not be brought up to this version; nothing of it was changed. Start the version that you used before, or restore a back-up with “npm run restore -- FILE”.`, { cause: error });
+  if (error)
+    throw new DataProblem(
+      'not-upgraded',
+      `The data in ${file} could not be brought up to this version; nothing of it was changed. Start the version that you used before, or restore a back-up with “npm run restore -- FILE”.`,
+      { cause: error },
+    );
 }
 
 /** @throws DataProblem if a newer version of Venalis wrote this database */
 export function refuseNewer(sqlite: SQLite.Database, file: string): void {
   const unknown = unknownMigrations(sqlite);
-  if (unknown.length > 0) throw new DataProblem('newer', `The data in ${file} was written by a newer version of Venalis. Update Venalis and start it again, or restore an older back-up with “npm run restore -- FILE”.`);
+  if (unknown.length > 0)
+    throw new DataProblem(
+      'newer',
+      `The data in ${file} was written by a newer version of Venalis. Update Venalis and start it again, or restore an older back-up with “npm run restore -- FILE”.`,
+    );
 }

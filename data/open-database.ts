@@ -75,7 +75,10 @@ export async function openDatabase(file: string): Promise<Kysely<Database>> {
 }
 
 function withQueries(sqlite: SQLite.Database): OpenDatabase {
-  return { sqlite, db: new Kysely<Database>({ dialect: new VenalisDialect(sqlite), plugins: [new CamelCasePlugin()] }) };
+  return {
+    sqlite,
+    db: new Kysely<Database>({ dialect: new VenalisDialect(sqlite), plugins: [new CamelCasePlugin()] }),
+  };
 }
 
 /** Two processes that open a new file at once can get in each other’s way, without SQLite waiting by itself. */
@@ -124,7 +127,21 @@ export function asDataProblem(error: unknown, file: string): DataProblem {
   if (error instanceof DataProblem) return error;
   const kind = dataProblemKind(error) ?? 'damaged';
   const isDatabase = !(error instanceof Error && 'code' in error && error.code === 'SQLITE_NOTADB');
-  if (!isDatabase) return new DataProblem('not-a-database', `${file} is not a Venalis database, or its beginning is damaged. It was left as it is.`, { cause: error });
-  if (kind === 'locked') return new DataProblem(kind, `Another program keeps the database ${file} locked. Close it, then start Venalis again.`, { cause: error });
-  return new DataProblem(kind, `The database ${file} could not be opened (${error instanceof Error ? error.message : 'for an unknown reason'}).`, { cause: error });
+  if (!isDatabase)
+    return new DataProblem(
+      'not-a-database',
+      `${file} is not a Venalis database, or its beginning is damaged. It was left as it is.`,
+      { cause: error },
+    );
+  if (kind === 'locked')
+    return new DataProblem(
+      kind,
+      `Another program keeps the database ${file} locked. Close it, then start Venalis again.`,
+      { cause: error },
+    );
+  return new DataProblem(
+    kind,
+    `The database ${file} could not be opened (${error instanceof Error ? error.message : 'for an unknown reason'}).`,
+    { cause: error },
+  );
 }

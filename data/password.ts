@@ -20,7 +20,9 @@ export function passwordProblem(text: string): string | null {
 export async function keepPassword(file: string, password: string): Promise<void> {
   const salt = randomBytes(16);
   const key = await keyOf(password, salt);
-  writeFileSync(file, `${JSON.stringify({ salt: salt.toString('base64'), key: key.toString('base64') })}\n`, { mode: 0o600 });
+  writeFileSync(file, `${JSON.stringify({ salt: salt.toString('base64'), key: key.toString('base64') })}\n`, {
+    mode: 0o600,
+  });
 }
 
 /** Whether a password is set. */
@@ -46,5 +48,7 @@ function keptIn(file: string): z.output<typeof keptSchema> | null {
 }
 
 function keyOf(password: string, salt: Buffer): Promise<Buffer> {
-  return new Promise((resolve, reject) => scrypt(password.normalize('NFKC'), salt, KEY_BYTES, COST, (error, key) => (error ? reject(error) : resolve(key))));
+  return new Promise((resolve, reject) =>
+    scrypt(password.normalize('NFKC'), salt, KEY_BYTES, COST, (error, key) => (error ? reject(error) : resolve(key))),
+  );
 }

@@ -7,7 +7,9 @@ import { type FileFinding, lookAtFile } from './integrity';
 import { holdAlone } from './server-lock';
 
 /** What came of restoring: where the former data are kept now (null if there were none), or why nothing was done. */
-export type RestoreOutcome = { readonly ok: true; readonly formerIn: string | null; readonly decisions: number } | { readonly ok: false; readonly why: string };
+export type RestoreOutcome =
+  | { readonly ok: true; readonly formerIn: string | null; readonly decisions: number }
+  | { readonly ok: false; readonly why: string };
 
 const REFUSALS: Readonly<Record<Exclude<FileFinding['kind'], 'sound'>, string>> = {
   missing: 'There is no file that can be read at that place.',
@@ -25,12 +27,17 @@ const REFUSALS: Readonly<Record<Exclude<FileFinding['kind'], 'sound'>, string>> 
  */
 export async function restore(paths: DataPaths, from: string, now: Date): Promise<RestoreOutcome> {
   const file = resolve(from);
-  if (file === paths.database) return { ok: false, why: 'That is the database in use itself. Name the copy that is to take its place.' };
+  if (file === paths.database)
+    return { ok: false, why: 'That is the database in use itself. Name the copy that is to take its place.' };
   const finding = lookAtFile(file);
   if (finding.kind !== 'sound') return { ok: false, why: `${REFUSALS[finding.kind]} Nothing was changed.` };
   prepareDataFolder(paths);
   const giveBack = holdAlone(paths);
-  if (!giveBack) return { ok: false, why: 'Venalis is running on this data. End it (Ctrl+C where it was started), then restore again. Nothing was changed.' };
+  if (!giveBack)
+    return {
+      ok: false,
+      why: 'Venalis is running on this data. End it (Ctrl+C where it was started), then restore again. Nothing was changed.',
+    };
   try {
     const ready = `${paths.database}.restoring`;
     await copyOf(file, ready);

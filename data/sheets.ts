@@ -75,12 +75,19 @@ export async function loadSheet(db: Kysely<Database>, id: string, revision: numb
  *
  * @throws UnreadableDocument if one cannot be read any more
  */
-export async function loadSheets(db: Kysely<Database>, wanted: readonly SheetRevision[]): Promise<Array<PriceSheet | undefined>> {
+export async function loadSheets(
+  db: Kysely<Database>,
+  wanted: readonly SheetRevision[],
+): Promise<Array<PriceSheet | undefined>> {
   if (wanted.length === 0) return [];
   const rows = await db
     .selectFrom('sheetRevisions')
     .select(['sheetId', 'revision', 'content', 'base'])
-    .where((where) => where.or(wanted.map(({ id, revision }) => where.and([where('sheetId', '=', id), where('revision', '=', revision)]))))
+    .where((where) =>
+      where.or(
+        wanted.map(({ id, revision }) => where.and([where('sheetId', '=', id), where('revision', '=', revision)])),
+      ),
+    )
     .execute();
   const stored = new Map(rows.map((row) => [`${row.sheetId} ${row.revision}`, row]));
   const sheets: Array<PriceSheet | undefined> = [];
@@ -94,7 +101,12 @@ export async function loadSheets(db: Kysely<Database>, wanted: readonly SheetRev
 /** Revisions of sheets that were read last: a decision has a dozen, and every save needs them all. */
 const readLast = new LRUCache<string, PriceSheet>({ max: 2_000 });
 
-async function readSheet(db: Kysely<Database>, id: string, revision: number, stored: StoredContent): Promise<PriceSheet> {
+async function readSheet(
+  db: Kysely<Database>,
+  id: string,
+  revision: number,
+  stored: StoredContent,
+): Promise<PriceSheet> {
   // The content says for certain what was read from it.
   const key = `${id} ${revision} ${stored.base} ${stored.content.toString('latin1')}`;
   const found = readLast.get(key);
@@ -130,7 +142,12 @@ export async function addSheetRevision(
     .execute();
   await db
     .insertInto('sheetRevisions')
-    .values({ sheetId: id, revision, ...(await contentFor(db, 'sheet', id, revision, JSON.stringify(sheet))), savedAt: at })
+    .values({
+      sheetId: id,
+      revision,
+      ...(await contentFor(db, 'sheet', id, revision, JSON.stringify(sheet))),
+      savedAt: at,
+    })
     .execute();
   return revision;
 }

@@ -1,6 +1,14 @@
 import type SQLite from 'better-sqlite3';
 import { LRUCache } from 'lru-cache';
-import { CompiledQuery, type DatabaseConnection, type Driver, SqliteAdapter, type SqliteDatabase, SqliteDialect, SqliteDriver } from 'kysely';
+import {
+  CompiledQuery,
+  type DatabaseConnection,
+  type Driver,
+  SqliteAdapter,
+  type SqliteDatabase,
+  SqliteDialect,
+  SqliteDriver,
+} from 'kysely';
 
 /** SQLite keeps tables in its transactions: a migration that is cut short leaves nothing behind. */
 class TransactionalAdapter extends SqliteAdapter {

@@ -17,7 +17,10 @@ export const decisionSummarySchema = z.strictObject({
 export type DecisionSummary = z.output<typeof decisionSummarySchema>;
 
 /** How a decision stands in the list: its summary; that it is still to be worked out; or that it was begun and never done. */
-export type SummaryState = { readonly kind: 'known'; readonly summary: DecisionSummary } | { readonly kind: 'unknown' } | { readonly kind: 'unfinished' };
+export type SummaryState =
+  | { readonly kind: 'known'; readonly summary: DecisionSummary }
+  | { readonly kind: 'unknown' }
+  | { readonly kind: 'unfinished' };
 
 /**
  * Summaries by decision, as far as they belong to its present revision.
@@ -27,7 +30,11 @@ export type SummaryState = { readonly kind: 'known'; readonly summary: DecisionS
 export async function summaryStates(db: Kysely<Database>, madeBy: string): Promise<Map<string, SummaryState>> {
   const rows = await db
     .selectFrom('decisionSummaries')
-    .innerJoin('decisions', (join) => join.onRef('decisions.id', '=', 'decisionSummaries.decisionId').onRef('decisions.revision', '=', 'decisionSummaries.revision'))
+    .innerJoin('decisions', (join) =>
+      join
+        .onRef('decisions.id', '=', 'decisionSummaries.decisionId')
+        .onRef('decisions.revision', '=', 'decisionSummaries.revision'),
+    )
     .select(['decisionSummaries.decisionId', 'decisionSummaries.summary'])
     .where('madeBy', '=', madeBy)
     .execute();
@@ -41,7 +48,17 @@ function stateOf(summary: string | null): SummaryState {
 }
 
 /** Keeps a decision’s summary; null notes that it is being worked out, so that one that never ends is tried once. */
-export async function keepSummary(db: Kysely<Database>, decisionId: string, revision: number, madeBy: string, summary: DecisionSummary | null): Promise<void> {
+export async function keepSummary(
+  db: Kysely<Database>,
+  decisionId: string,
+  revision: number,
+  madeBy: string,
+  summary: DecisionSummary | null,
+): Promise<void> {
   const row = { decisionId, revision, madeBy, summary: summary && JSON.stringify(summary) };
-  await db.insertInto('decisionSummaries').values(row).onConflict((conflict) => conflict.column('decisionId').doUpdateSet(row)).execute();
+  await db
+    .insertInto('decisionSummaries')
+    .values(row)
+    .onConflict((conflict) => conflict.column('decisionId').doUpdateSet(row))
+    .execute();
 }

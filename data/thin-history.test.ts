@@ -5,20 +5,28 @@ import type { GivenVerdict } from '#core/verdict/verdict-schema';
 import { loadWorkbenchAt, saveChange, stepBack } from './decisions';
 import { openDatabase } from './open-database';
 import type { Database } from './schema';
-import { current, rename, withSaves } from './tests';
+import { current, rename, withSaves } from './tests/databases';
 import { revisionsToRemove, thinHistory } from './thin-history';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
 const FROM = new Date('2026-01-01T00:10:00.000Z');
 const after = (days: number) => new Date(FROM.getTime() + days * DAY);
-const every = (minutes: number, days: number) => Array.from({ length: Math.floor((days * DAY) / (minutes * 60_000)) }, (_, at) => ({ revision: at + 1, savedAt: new Date(FROM.getTime() + at * minutes * 60_000).toISOString() }));
+const every = (minutes: number, days: number) =>
+  Array.from({ length: Math.floor((days * DAY) / (minutes * 60_000)) }, (_, at) => ({
+    revision: at + 1,
+    savedAt: new Date(FROM.getTime() + at * minutes * 60_000).toISOString(),
+  }));
 
 describe('revisions by their age', () => {
   it('every step for a month, then the last of every hour, then the last of every day', () => {
     const revisions = every(20, 200);
     const removed = new Set(revisionsToRemove(revisions, new Set(), after(200)));
-    const kept = (from: number, to: number) => revisions.filter(({ revision, savedAt }) => !removed.has(revision) && savedAt >= after(from).toISOString() && savedAt < after(to).toISOString());
+    const kept = (from: number, to: number) =>
+      revisions.filter(
+        ({ revision, savedAt }) =>
+          !removed.has(revision) && savedAt >= after(from).toISOString() && savedAt < after(to).toISOString(),
+      );
     expect(kept(170, 199)).toHaveLength(29 * 72);
     expect(kept(120, 150)).toHaveLength(30 * 24);
     expect(kept(50, 100)).toHaveLength(50);
@@ -28,14 +36,19 @@ describe('revisions by their age', () => {
 
   it('never the newest, never one that something rests on, and what is kept once is kept on the next look', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 5, max: 3_000 }), fc.integer({ min: 1, max: 400 }), fc.array(fc.integer({ min: 1, max: 50 }), { maxLength: 5 }), (minutes, age, always) => {
-        const revisions = every(minutes, 100).slice(0, 400);
-        const removed = revisionsToRemove(revisions, new Set(always), after(100 + age));
-        expect(removed).not.toContain(revisions.at(-1)?.revision);
-        expect(removed.filter((one) => always.includes(one))).toEqual([]);
-        const left = revisions.filter(({ revision }) => !removed.includes(revision));
-        expect(revisionsToRemove(left, new Set(always), after(100 + age))).toEqual([]);
-      }),
+      fc.property(
+        fc.integer({ min: 5, max: 3_000 }),
+        fc.integer({ min: 1, max: 400 }),
+        fc.array(fc.integer({ min: 1, max: 50 }), { maxLength: 5 }),
+        (minutes, age, always) => {
+          const revisions = every(minutes, 100).slice(0, 400);
+          const removed = revisionsToRemove(revisions, new Set(always), after(100 + age));
+          expect(removed).not.toContain(revisions.at(-1)?.revision);
+          expect(removed.filter((one) => always.includes(one))).toEqual([]);
+          const left = revisions.filter(({ revision }) => !removed.includes(revision));
+          expect(revisionsToRemove(left, new Set(always), after(100 + age))).toEqual([]);
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -43,7 +56,10 @@ describe('revisions by their age', () => {
 
 describe('thinning out a history', () => {
   let db: Kysely<Database>;
-  const revisions = async () => (await db.selectFrom('decisionRevisions').select('revision').orderBy('revision').execute()).map(({ revision }) => revision);
+  const revisions = async () =>
+    (await db.selectFrom('decisionRevisions').select('revision').orderBy('revision').execute()).map(
+      ({ revision }) => revision,
+    );
   const thinTwice = async (day: number) => {
     await thinHistory(db, after(day));
     return thinHistory(db, after(day + 4));
@@ -61,7 +77,10 @@ describe('thinning out a history', () => {
 
   it('keeps the last of every hour and every content that is kept can still be read', async () => {
     expect(await thinTwice(60)).toBe(201 - 34);
-    for (const revision of await revisions()) expect((await loadWorkbenchAt(db, 'kites', revision))?.bench.decision.name).toBe(revision === 1 ? 'kites' : `kites ${revision - 1}`);
+    for (const revision of await revisions())
+      expect((await loadWorkbenchAt(db, 'kites', revision))?.bench.decision.name).toBe(
+        revision === 1 ? 'kites' : `kites ${revision - 1}`,
+      );
   });
 
   it('has undo lead past what is gone, back to the first step that is kept', async () => {
@@ -77,11 +96,46 @@ describe('thinning out a history', () => {
   });
 
   it('keeps what a verdict rests on, with its prices', async () => {
-    const verdict: GivenVerdict = { id: 'v1', on: '2026-01-02', kind: 'candidate', parts: [{ candidate: 'A', label: 'Alder' }], reason: '', strength: 'firm', currency: 'EUR', months: 12, version: 'expected', monthlySales: '1000.00', monthlyOrders: '100.0', total: '480.00', runnerUp: null, totals: [], conditions: [], thresholds: [], unknown: [], open: [], sheets: [] };
+    const verdict: GivenVerdict = {
+      id: 'v1',
+      on: '2026-01-02',
+      kind: 'candidate',
+      parts: [{ candidate: 'A', label: 'Alder' }],
+      reason: '',
+      strength: 'firm',
+      currency: 'EUR',
+      months: 12,
+      version: 'expected',
+      monthlySales: '1000.00',
+      monthlyOrders: '100.0',
+      total: '480.00',
+      runnerUp: null,
+      totals: [],
+      conditions: [],
+      thresholds: [],
+      unknown: [],
+      open: [],
+      sheets: [],
+    };
     const { bench, revision } = await current(db, 'kites');
-    const sheets = bench.sheets.map((used) => ({ id: used.id, revision: used.revision, changed: { ...used.sheet, seen: '2026-01-02' } }));
-    await saveChange(db, 'kites', { key: 'v', label: 'v', revision, decision: { ...bench.decision, verdicts: [verdict] }, sheets }, new Date(FROM.getTime() + 34 * HOUR).toISOString());
-    for (let turn = 0; turn < 10; turn++) await rename(db, 'kites', `later ${turn}`, new Date(FROM.getTime() + 34 * HOUR + (turn + 1) * 60_000).toISOString());
+    const sheets = bench.sheets.map((used) => ({
+      id: used.id,
+      revision: used.revision,
+      changed: { ...used.sheet, seen: '2026-01-02' },
+    }));
+    await saveChange(
+      db,
+      'kites',
+      { key: 'v', label: 'v', revision, decision: { ...bench.decision, verdicts: [verdict] }, sheets },
+      new Date(FROM.getTime() + 34 * HOUR).toISOString(),
+    );
+    for (let turn = 0; turn < 10; turn++)
+      await rename(
+        db,
+        'kites',
+        `later ${turn}`,
+        new Date(FROM.getTime() + 34 * HOUR + (turn + 1) * 60_000).toISOString(),
+      );
     await thinTwice(300);
     expect(await revisions()).toContain(202);
     expect((await loadWorkbenchAt(db, 'kites', 202))?.bench.sheets[0]?.sheet.seen).toBe('2026-01-02');

@@ -25,12 +25,17 @@ export interface SavedAt {
  * @param now - the time against which they are old
  */
 export function revisionsToRemove(revisions: readonly SavedAt[], always: ReadonlySet<number>, now: Date): number[] {
-  const [stepsFrom, hoursFrom] = [EVERY_STEP_DAYS, HOURLY_DAYS].map((days) => new Date(now.getTime() - days * DAY_MS).toISOString());
+  const [stepsFrom, hoursFrom] = [EVERY_STEP_DAYS, HOURLY_DAYS].map((days) =>
+    new Date(now.getTime() - days * DAY_MS).toISOString(),
+  );
   const lastOf = new Map<string, number>();
-  const slotOf = ({ revision, savedAt }: SavedAt) => (savedAt >= (stepsFrom ?? '') ? `step ${revision}` : savedAt.slice(0, savedAt >= (hoursFrom ?? '') ? 13 : 10));
+  const slotOf = ({ revision, savedAt }: SavedAt) =>
+    savedAt >= (stepsFrom ?? '') ? `step ${revision}` : savedAt.slice(0, savedAt >= (hoursFrom ?? '') ? 13 : 10);
   for (const one of revisions) lastOf.set(slotOf(one), one.revision);
   const kept = new Set(lastOf.values());
-  return revisions.filter(({ revision }) => !kept.has(revision) && !always.has(revision)).map(({ revision }) => revision);
+  return revisions
+    .filter(({ revision }) => !kept.has(revision) && !always.has(revision))
+    .map(({ revision }) => revision);
 }
 
 /**
@@ -61,7 +66,11 @@ async function agreedTime(db: Kysely<Database>, now: Date): Promise<Date | null>
   const noted = row ? new Date(JSON.parse(row.value) as string) : null;
   if (noted && noted <= now && now.getTime() - noted.getTime() < LOOKS_APART_DAYS * DAY_MS) return null;
   const value = JSON.stringify(now.toISOString());
-  await db.insertInto('settings').values({ key: 'historyLookedAt', value }).onConflict((conflict) => conflict.column('key').doUpdateSet({ value })).execute();
+  await db
+    .insertInto('settings')
+    .values({ key: 'historyLookedAt', value })
+    .onConflict((conflict) => conflict.column('key').doUpdateSet({ value }))
+    .execute();
   return noted && noted <= now ? noted : null;
 }
 
@@ -82,7 +91,12 @@ async function referencesOf(db: Kysely<Database>, id: string, revision: number):
 }
 
 async function thinDecision(db: Kysely<Database>, id: string, now: Date): Promise<number> {
-  const revisions = await db.selectFrom('decisionRevisions').select(['revision', 'savedAt']).where('decisionId', '=', id).orderBy('revision').execute();
+  const revisions = await db
+    .selectFrom('decisionRevisions')
+    .select(['revision', 'savedAt'])
+    .where('decisionId', '=', id)
+    .orderBy('revision')
+    .execute();
   if (!revisions.some(({ savedAt }) => savedAt < oldest(now))) return 0;
   const always = new Set<number>([revisions.at(-1)?.revision ?? 0]);
   for (const { revision } of revisions) {
@@ -94,12 +108,22 @@ async function thinDecision(db: Kysely<Database>, id: string, now: Date): Promis
 }
 
 async function thinSheets(db: Kysely<Database>, now: Date): Promise<number> {
-  const withOld = await db.selectFrom('sheetRevisions').select('sheetId').distinct().where('savedAt', '<', oldest(now)).execute();
+  const withOld = await db
+    .selectFrom('sheetRevisions')
+    .select('sheetId')
+    .distinct()
+    .where('savedAt', '<', oldest(now))
+    .execute();
   const used = withOld.length > 0 ? await usedRevisions(db) : null;
   if (!used) return 0;
   let removed = 0;
   for (const { sheetId } of withOld) {
-    const revisions = await db.selectFrom('sheetRevisions').select(['revision', 'savedAt']).where('sheetId', '=', sheetId).orderBy('revision').execute();
+    const revisions = await db
+      .selectFrom('sheetRevisions')
+      .select(['revision', 'savedAt'])
+      .where('sheetId', '=', sheetId)
+      .orderBy('revision')
+      .execute();
     const always = new Set([...(used.get(sheetId) ?? []), revisions.at(-1)?.revision ?? 0]);
     removed += await removeAll(db, 'sheet', sheetId, revisionsToRemove(revisions, always, now));
     await othersFirst();
@@ -110,7 +134,10 @@ async function thinSheets(db: Kysely<Database>, now: Date): Promise<number> {
 /** The revisions of every sheet that some kept revision of a decision used; null if one of those cannot be read. */
 async function usedRevisions(db: Kysely<Database>): Promise<Map<string, Set<number>> | null> {
   const used = new Map<string, Set<number>>();
-  for (const { decisionId, revision } of await db.selectFrom('decisionRevisions').select(['decisionId', 'revision']).execute()) {
+  for (const { decisionId, revision } of await db
+    .selectFrom('decisionRevisions')
+    .select(['decisionId', 'revision'])
+    .execute()) {
     const references = await referencesOf(db, decisionId, revision);
     if (!references) return null;
     for (const one of references.sheets) used.set(one.sheet, (used.get(one.sheet) ?? new Set()).add(one.revision));
@@ -118,7 +145,12 @@ async function usedRevisions(db: Kysely<Database>): Promise<Map<string, Set<numb
   return used;
 }
 
-async function removeAll(db: Kysely<Database>, kind: Revised, id: string, revisions: readonly number[]): Promise<number> {
+async function removeAll(
+  db: Kysely<Database>,
+  kind: Revised,
+  id: string,
+  revisions: readonly number[],
+): Promise<number> {
   if (revisions.length === 0) return 0;
   await db.transaction().execute(async (transaction) => {
     for (const revision of revisions) await removeRevision(transaction, kind, id, revision);
@@ -132,6 +164,8 @@ async function leadPastRemoved(db: Kysely<Database>, id: string): Promise<void> 
   await sql`update decision_revisions set undo_to = (select max(kept.revision) from decision_revisions as kept where kept.decision_id = ${id} and kept.revision <= decision_revisions.undo_to)
     where decision_id = ${id} and undo_to is not null`.execute(db);
   await sql`update decision_revisions set redo_to = null, redo_label = null
-    where decision_id = ${id} and redo_to is not null and not exists (select 1 from decision_revisions as kept where kept.decision_id = ${id} and kept.revision = decision_revisions.redo_to)`.execute(db);
+    where decision_id = ${id} and redo_to is not null and not exists (select 1 from decision_revisions as kept where kept.decision_id = ${id} and kept.revision = decision_revisions.redo_to)`.execute(
+    db,
+  );
   await sql`update decision_revisions set undo_label = null where decision_id = ${id} and undo_to is null`.execute(db);
 }

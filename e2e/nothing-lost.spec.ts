@@ -3,21 +3,44 @@ import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { expect, start, test } from './venalis';
 
-test('every place opens while the server is away, and what is typed there is saved when it is back', async ({ page, demo }) => {
+test('every place opens while the server is away, and what is typed there is saved when it is back', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
   // The programs of all places come once there is time for it.
   await expect(page.locator('link[rel=modulepreload][href*="afterwards"]').first()).toBeAttached();
   await page.waitForLoadState('networkidle');
   await page.context().setOffline(true);
-  for (const [place, heading] of [['Expected sales', 'What you expect to sell'], ['Needs', /./], ['Price sheets', /./], ['Qualities', /./], ['Candidates', /./], ['Line-up', /./], ['Fit and cost', /./], ['What if', /./], ['Verdict', /./]] as const) {
-    await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`^${place}`) }).click();
+  for (const [place, heading] of [
+    ['Expected sales', 'What you expect to sell'],
+    ['Needs', /./],
+    ['Price sheets', /./],
+    ['Qualities', /./],
+    ['Candidates', /./],
+    ['Line-up', /./],
+    ['Fit and cost', /./],
+    ['What if', /./],
+    ['Verdict', /./],
+  ] as const) {
+    await page
+      .getByRole('navigation', { name: 'Places' })
+      .getByRole('link', { name: new RegExp(`^${place}`) })
+      .click();
     await expect(page.locator('.bench-body').getByRole('heading', { name: heading }).first()).toBeVisible();
   }
   for (const place of ['Dates', 'Afterwards']) {
-    await page.locator('.bench-body').getByRole('link', { name: new RegExp(`^${place}`) }).first().click();
+    await page
+      .locator('.bench-body')
+      .getByRole('link', { name: new RegExp(`^${place}`) })
+      .first()
+      .click();
     await expect(page).toHaveURL(new RegExp(place.toLowerCase()));
   }
-  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: /^Expected sales/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: /^Expected sales/ })
+    .click();
   await page.getByLabel('Orders a month').first().fill('123');
   await expect(page.getByText(/not saved: Venalis can’t be reached/)).toBeVisible();
   await page.context().setOffline(false);
@@ -26,10 +49,17 @@ test('every place opens while the server is away, and what is typed there is sav
   await expect(page.getByLabel('Orders a month').first()).toHaveValue('123');
 });
 
-test('two windows that typed while the server was away keep both: the one taken up, the other offered', async ({ page, context, demo }) => {
+test('two windows that typed while the server was away keep both: the one taken up, the other offered', async ({
+  page,
+  context,
+  demo,
+}) => {
   const address = `${demo.address}decisions/larkfell-kites/sales`;
   const second = await context.newPage();
-  for (const [window, orders] of [[page, '111'], [second, '222']] as const) {
+  for (const [window, orders] of [
+    [page, '111'],
+    [second, '222'],
+  ] as const) {
     await window.goto(address);
     await expect(window.locator('html')).toHaveAttribute('data-live', 'true');
     await window.route('**/save', (route) => route.abort());
@@ -72,7 +102,11 @@ test('leaving asks first where the browser keeps nothing and the server is away'
   await leaving;
 });
 
-test('what is deleted is listed with your data and comes back; everything goes into one file and comes in again', async ({ page, demo, empty }) => {
+test('what is deleted is listed with your data and comes back; everything goes into one file and comes in again', async ({
+  page,
+  demo,
+  empty,
+}) => {
   await page.goto(`${demo.address}decisions`);
   await page.getByRole('button', { name: /^Delete/ }).click();
   await page.goto(`${demo.address}data`);
@@ -85,13 +119,19 @@ test('what is deleted is listed with your data and comes back; everything goes i
   await page.goto(`${empty.address}data`);
   await page.getByLabel('Import such a file').setInputFiles(file);
   await expect(page.getByText('1 decision and 12 price sheets imported.')).toBeVisible();
-  await page.getByLabel('Import such a file').setInputFiles({ name: 'letter.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"a letter"}') });
+  await page
+    .getByLabel('Import such a file')
+    .setInputFiles({ name: 'letter.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"a letter"}') });
   await expect(page.getByText('letter.json was not imported, and nothing was changed:')).toBeVisible();
   await page.goto(`${empty.address}decisions`);
   await expect(page.getByText(/costs least/)).toBeVisible();
 });
 
-test('a decision that cannot be read stays one row, can be exported as it is stored, and disturbs nothing else', async ({ page, demo, request }) => {
+test('a decision that cannot be read stays one row, can be exported as it is stored, and disturbs nothing else', async ({
+  page,
+  demo,
+  request,
+}) => {
   await page.goto(`${demo.address}decisions`);
   await page.getByRole('button', { name: /^Duplicate/ }).click();
   await expect(page).toHaveURL(/frame/);

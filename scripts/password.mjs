@@ -15,7 +15,11 @@ if (process.argv.includes('--remove')) {
 
 // What is typed is not shown.
 const silent = new Writable({ write: (_chunk, _encoding, next) => next() });
-const lines = createInterface({ input: process.stdin, output: process.stdin.isTTY ? silent : undefined, terminal: Boolean(process.stdin.isTTY) });
+const lines = createInterface({
+  input: process.stdin,
+  output: process.stdin.isTTY ? silent : undefined,
+  terminal: Boolean(process.stdin.isTTY),
+});
 const ask = async (question) => {
   if (process.stdin.isTTY) process.stdout.write(question);
   const answer = process.stdin.isTTY ? await lines.question('') : (await lines[Symbol.asyncIterator]().next()).value;
@@ -25,7 +29,8 @@ const ask = async (question) => {
 const password = await ask('New password: ');
 const problem = passwordProblem(password);
 if (problem) refuse(`${problem} Nothing was changed.`);
-if (process.stdin.isTTY && (await ask('Once more: ')) !== password) refuse('The two are not the same. Nothing was changed.');
+if (process.stdin.isTTY && (await ask('Once more: ')) !== password)
+  refuse('The two are not the same. Nothing was changed.');
 lines.close();
 prepareDataFolder(paths);
 await keepPassword(paths.password, password);

@@ -8,7 +8,9 @@ const { dataFolder, dataPaths, restore } = await dataTools();
 try {
   const outcome = await restore(dataPaths(dataFolder()), resolve(callerFolder(), from), new Date());
   if (!outcome.ok) refuse(outcome.why);
-  console.log(`Restored, with ${outcome.decisions} ${outcome.decisions === 1 ? 'decision' : 'decisions'}. ${outcome.formerIn ? `What was there before is in ${outcome.formerIn}. ` : ''}Start Venalis again with npm start.`);
+  console.log(
+    `Restored, with ${outcome.decisions} ${outcome.decisions === 1 ? 'decision' : 'decisions'}. ${outcome.formerIn ? `What was there before is in ${outcome.formerIn}. ` : ''}Start Venalis again with npm start.`,
+  );
 } catch (error) {
   refuse(error.message);
 }

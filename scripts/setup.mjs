@@ -13,12 +13,39 @@ export const BUILT = join(root, 'build/server/.built-from');
 /** The one package that is compiled where no binary can be had. */
 const NATIVE = 'better-sqlite3';
 const NODE_BUILT = join(root, 'build/node/.built-from');
-const NODE_INPUTS = ['core', 'cli', 'data', 'bench', 'world', 'vite.cli.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
-const BUILD_INPUTS = ['app', 'core', 'data', 'workers', 'public', 'scripts/component-styles.ts', 'vite.config.ts', 'react-router.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
+const NODE_INPUTS = [
+  'core',
+  'cli',
+  'data',
+  'bench',
+  'world',
+  'vite.cli.config.ts',
+  'tsconfig.json',
+  'package.json',
+  'package-lock.json',
+];
+const BUILD_INPUTS = [
+  'app',
+  'core',
+  'data',
+  'workers',
+  'public',
+  'scripts/component-styles.ts',
+  'vite.config.ts',
+  'react-router.config.ts',
+  'tsconfig.json',
+  'package.json',
+  'package-lock.json',
+];
 
 /** Runs a command in the project's folder; ends this process with its code if it fails. */
 export function run(command, args, options = {}) {
-  const { status, error } = spawnSync(command, args, { cwd: root, stdio: 'inherit', shell: process.platform === 'win32', ...options });
+  const { status, error } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    shell: process.platform === 'win32',
+    ...options,
+  });
   if (error) console.error(`${command} could not be started: ${error.message}`);
   if (status !== 0) process.exit(status ?? 1);
 }
@@ -40,13 +67,16 @@ export function ensureInstalled() {
 
 const INSTALLING = 'Installing the locked packages; the first time this takes a few minutes …';
 /** Whether exactly the locked packages are installed. */
-export const isInstalled = () => existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashOf(['package-lock.json']);
+export const isInstalled = () =>
+  existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashOf(['package-lock.json']);
 const noteInstalled = () => writeFileSync(INSTALLED, hashOf(['package-lock.json']));
 
 /** Why this Node.js does not do; null if it does. */
 export function nodeProblem() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
-  return major < 20 || (major === 20 && minor < 20) ? `Venalis needs Node.js 20.20 or newer; this is ${process.versions.node}.` : null;
+  return major < 20 || (major === 20 && minor < 20)
+    ? `Venalis needs Node.js 20.20 or newer; this is ${process.versions.node}.`
+    : null;
 }
 
 function checkNode() {
@@ -68,7 +98,11 @@ export function installInPieces() {
   console.error(INSTALLING);
   run('npm', ['ci', '--ignore-scripts'], { stdio: ['ignore', 2, 2] });
   return new Promise((resolve) => {
-    const child = spawn('npm', ['rebuild', NATIVE], { cwd: root, stdio: ['ignore', 'ignore', 2], shell: process.platform === 'win32' });
+    const child = spawn('npm', ['rebuild', NATIVE], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 2],
+      shell: process.platform === 'win32',
+    });
     const done = (code) => {
       if (code !== 0) {
         console.error(`${NATIVE} could not be installed.`);
@@ -96,7 +130,10 @@ function build(stamp, inputs, command, args) {
   const wanted = hashOf(inputs);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   console.error('Building …');
-  run(installedCommand(command), args, { env: { ...process.env, NODE_ENV: 'production' }, stdio: ['ignore', 'ignore', 'inherit'] });
+  run(installedCommand(command), args, {
+    env: { ...process.env, NODE_ENV: 'production' },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   writeFileSync(stamp, wanted);
 }
 
@@ -114,18 +151,25 @@ export function libreOffice() {
  * background until it is awaited. Fails in silence: what is missing then is said by whoever needs it.
  */
 export async function installDebianPackages() {
-  const missing = [...(process.env.CHROMIUM_PATH || firstOf(CHROMIUMS) ? [] : ['chromium']), ...(libreOffice() ? [] : ['libreoffice-calc-nogui'])];
+  const missing = [
+    ...(process.env.CHROMIUM_PATH || firstOf(CHROMIUMS) ? [] : ['chromium']),
+    ...(libreOffice() ? [] : ['libreoffice-calc-nogui']),
+  ];
   if (missing.length === 0 || !existsSync('/etc/debian_version') || process.getuid?.() !== 0) return;
   console.log(`Installing from Debian: ${missing.join(', ')} …`);
   const apt = (...args) =>
     new Promise((resolve) => {
-      const child = spawn('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+      const child = spawn('apt-get', args, {
+        stdio: ['ignore', 'ignore', 'inherit'],
+        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      });
       child.once('error', resolve);
       child.once('exit', resolve);
     });
   await apt('update', '-qq');
   // One after the other, so that the browser is there even if the office is not to be had.
-  for (const name of missing) await apt('install', '-y', '-qq', ...(name === 'chromium' ? [] : ['--no-install-recommends']), name);
+  for (const name of missing)
+    await apt('install', '-y', '-qq', ...(name === 'chromium' ? [] : ['--no-install-recommends']), name);
 }
 
 /** Path of a Chromium for printing, or null. */
@@ -138,7 +182,11 @@ export function chromiumForTests() {
   const named = process.env.CHROMIUM_PATH;
   const found = named ? firstOf([named]) : firstOf(CHROMIUMS);
   if (found) return found;
-  console.error(named ? `CHROMIUM_PATH says ${named}, and there is nothing there.` : 'The browser tests need Chromium: install your system’s chromium package, or say where one is with CHROMIUM_PATH.');
+  console.error(
+    named
+      ? `CHROMIUM_PATH says ${named}, and there is nothing there.`
+      : 'The browser tests need Chromium: install your system’s chromium package, or say where one is with CHROMIUM_PATH.',
+  );
   process.exit(1);
 }
 

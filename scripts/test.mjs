@@ -4,7 +4,14 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromiumForTests, installDebianPackages, installInPieces, installedCommand, libreOffice, root } from './setup.mjs';
+import {
+  chromiumForTests,
+  installDebianPackages,
+  installInPieces,
+  installedCommand,
+  libreOffice,
+  root,
+} from './setup.mjs';
 
 // Packages of the system come while those of the project are installed and compiled.
 const systemPackages = installDebianPackages();
@@ -20,7 +27,12 @@ function step(name, command, args, { environment = {}, isLive = false } = {}) {
   return new Promise((resolve) => {
     const begun = Date.now();
     const output = [];
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', isLive ? 'inherit' : 'pipe', isLive ? 'inherit' : 'pipe'], env: { ...process.env, ...environment }, shell: process.platform === 'win32' });
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['ignore', isLive ? 'inherit' : 'pipe', isLive ? 'inherit' : 'pipe'],
+      env: { ...process.env, ...environment },
+      shell: process.platform === 'win32',
+    });
     if (isLive) console.log(`\n── ${name}`);
     for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => output.push(chunk));
     const done = (status) => {
@@ -46,14 +58,27 @@ const npmRun = (script) => ['npm', ['run', '--silent', script]];
 await step('generated types', installedCommand('react-router'), ['typegen']);
 const checks = step('types', installedCommand('tsc'), ['--noEmit'])
   .then(() => step('lint and import boundaries', ...npmRun('lint')))
-  .then(() => step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))"]));
+  .then(() =>
+    step('build', 'node', [
+      '-e',
+      "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))",
+    ]),
+  );
 await Promise.all([native, systemPackages]);
 const chromiumPath = chromiumForTests();
 const office = libreOffice();
-if (office === null) console.log('LibreOffice is not here and cannot be installed: the one test that recalculates workbooks is skipped (Debian: libreoffice-calc-nogui).');
+if (office === null)
+  console.log(
+    'LibreOffice is not here and cannot be installed: the one test that recalculates workbooks is skipped (Debian: libreoffice-calc-nogui).',
+  );
 await Promise.all([
   checks,
-  step('unit tests', installedCommand('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile=${join(reports, 'unit.json')}`], { environment: office === null ? {} : { LIBREOFFICE_PATH: office } }),
+  step(
+    'unit tests',
+    installedCommand('vitest'),
+    ['run', '--reporter=default', '--reporter=json', `--outputFile=${join(reports, 'unit.json')}`],
+    { environment: office === null ? {} : { LIBREOFFICE_PATH: office } },
+  ),
 ]);
 const unit = report('unit.json');
 passed += unit?.numPassedTests ?? 0;

@@ -17,9 +17,15 @@ const TRIALS = {
   'power-cuts': async () => (await import('../torture/power-cuts.mjs')).powerCuts({ rounds: rounds(100, 1), seed }),
   migrations: async () => (await import('../torture/migrations.mjs')).migrations({ rounds: rounds(200, 8), seed }),
   restores: async () => (await import('../torture/restores.mjs')).restores({ rounds: rounds(100, 1), seed }),
-  'damaged-pages': async () => (await import('../torture/damaged-pages.mjs')).damagedPages({ rounds: rounds(40, 2), seed }),
+  'damaged-pages': async () =>
+    (await import('../torture/damaged-pages.mjs')).damagedPages({ rounds: rounds(40, 2), seed }),
   'full-disk': async () => (await import('../torture/full-disk.mjs')).fullDisk({ rounds: rounds(10, 1) }),
-  fuzz: async () => (await import('../torture/fuzz.mjs')).fuzz({ rounds: rounds(100_000, 800), seed, ...(isShort ? { slowestMs: 20_000 } : {}) }),
+  fuzz: async () =>
+    (await import('../torture/fuzz.mjs')).fuzz({
+      rounds: rounds(100_000, 800),
+      seed,
+      ...(isShort ? { slowestMs: 20_000 } : {}),
+    }),
   ...(isShort
     ? {}
     : {
@@ -32,13 +38,19 @@ const results = [];
 for (const [name, trial] of Object.entries(TRIALS)) {
   if (only.length > 0 && !only.includes(name)) continue;
   const begun = performance.now();
-  const result = await trial().catch((error) => ({ promise: name, tries: 0, lost: 1, said: `the trial itself failed: ${error.stack}` }));
+  const result = await trial().catch((error) => ({
+    promise: name,
+    tries: 0,
+    lost: 1,
+    said: `the trial itself failed: ${error.stack}`,
+  }));
   results.push({ ...result, seconds: Math.round((performance.now() - begun) / 1_000) });
   console.error(`${name}: ${results.at(-1)?.seconds} s`);
 }
 
 console.log('| promise | tries | losses | seen | seconds |\n| --- | ---: | ---: | --- | ---: |');
-for (const { promise, tries, lost, said, seconds } of results) console.log(`| ${promise} | ${tries} | ${lost} | ${said} | ${seconds} |`);
+for (const { promise, tries, lost, said, seconds } of results)
+  console.log(`| ${promise} | ${tries} | ${lost} | ${said} | ${seconds} |`);
 const broken = results.filter(({ lost }) => lost > 0).length;
 console.log(`\n${results.length - broken} promises held, ${broken} broken`);
 process.exitCode = broken > 0 ? 1 : 0;

@@ -26,7 +26,9 @@ export async function damagedPages({ rounds, seed }) {
     writeFileSync(file, bytes);
     const isDamaged = lookAtFile(file).kind !== 'sound';
     const again = await startServer(folder);
-    const reply = await client.save(again.address, () => client.acknowledged() >= 31).catch(() => ({ kind: 'refused' }));
+    const reply = await client
+      .save(again.address, () => client.acknowledged() >= 31)
+      .catch(() => ({ kind: 'refused' }));
     const page1 = await fetch(`${again.address}decisions`);
     await again.end();
     const isWritten = reply.kind === 'saved';
@@ -34,5 +36,10 @@ export async function damagedPages({ rounds, seed }) {
     if (isDamaged) told += 1;
     else harmless += 1;
   }
-  return { promise: 'Nothing is saved into a damaged database, and its page says what to do', tries: rounds, lost, said: `${told} damaged, ${harmless} hit only what one document holds or nothing at all` };
+  return {
+    promise: 'Nothing is saved into a damaged database, and its page says what to do',
+    tries: rounds,
+    lost,
+    said: `${told} damaged, ${harmless} hit only what one document holds or nothing at all`,
+  };
 }

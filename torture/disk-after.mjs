@@ -10,14 +10,24 @@ const SECTOR_BYTES = 512;
 export function readJournal(file) {
   const bytes = readFileSync(file);
   const changes = [];
-  for (let at = 0; at + HEADER_BYTES <= bytes.length; ) {
+  for (let at = 0; at + HEADER_BYTES <= bytes.length;) {
     const what = String.fromCharCode(bytes[at]);
     const [pathLength, otherLength] = [bytes.readUInt16LE(at + 1), bytes.readUInt16LE(at + 3)];
     const [offset, length] = [Number(bytes.readBigUInt64LE(at + 5)), Number(bytes.readBigUInt64LE(at + 13))];
     const dataLength = what === 'w' ? length : 0;
-    const [path, other, end] = [at + HEADER_BYTES, at + HEADER_BYTES + pathLength, at + HEADER_BYTES + pathLength + otherLength + dataLength];
+    const [path, other, end] = [
+      at + HEADER_BYTES,
+      at + HEADER_BYTES + pathLength,
+      at + HEADER_BYTES + pathLength + otherLength + dataLength,
+    ];
     if (end > bytes.length) break;
-    changes.push({ what, path: bytes.toString('utf8', path, other), other: bytes.toString('utf8', other, other + otherLength), offset, data: bytes.subarray(end - dataLength, end) });
+    changes.push({
+      what,
+      path: bytes.toString('utf8', path, other),
+      other: bytes.toString('utf8', other, other + otherLength),
+      offset,
+      data: bytes.subarray(end - dataLength, end),
+    });
     at = end;
   }
   return changes;
@@ -44,7 +54,7 @@ export function diskAfter(changes, luck) {
     return id;
   };
   const settle = (isSettled) => {
-    for (let at = 0; at < waiting.length; )
+    for (let at = 0; at < waiting.length;)
       if (isSettled(waiting[at])) waiting.splice(at, 1)[0].apply(certain);
       else at += 1;
   };
@@ -94,7 +104,10 @@ function torn(change, luck) {
 }
 
 function applied(bytes, { what, offset, data }) {
-  if (what === 't') return offset <= bytes.length ? bytes.subarray(0, offset) : Buffer.concat([bytes, Buffer.alloc(offset - bytes.length)]);
+  if (what === 't')
+    return offset <= bytes.length
+      ? bytes.subarray(0, offset)
+      : Buffer.concat([bytes, Buffer.alloc(offset - bytes.length)]);
   const grown = Buffer.alloc(Math.max(bytes.length, offset + data.length));
   bytes.copy(grown);
   data.copy(grown, offset);

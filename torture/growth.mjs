@@ -19,5 +19,10 @@ export async function growth({ saves }) {
   const bytes = statSync(join(server.folder, 'venalis.db')).size;
   const median = client.times.sort((a, b) => a - b)[Math.floor(client.times.length / 2)] ?? 0;
   const lost = check.lost + (bytes > LARGEST_BYTES ? 1 : 0) + (median > SLOWEST_MS ? 1 : 0);
-  return { promise: `${saves} saves of a decision stay under 12 MB and under 15 ms each`, tries: client.times.length, lost, said: `${(bytes / 1e6).toFixed(1)} MB, median ${median.toFixed(1)} ms a save` };
+  return {
+    promise: `${saves} saves of a decision stay under 12 MB and under 15 ms each`,
+    tries: client.times.length,
+    lost,
+    said: `${(bytes / 1e6).toFixed(1)} MB, median ${median.toFixed(1)} ms a save`,
+  };
 }

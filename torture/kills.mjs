@@ -25,7 +25,12 @@ export async function kills({ rounds, seed }) {
   }
   await server.end();
   const saves = clients.reduce((sum, client) => sum + client.acknowledged(), 0);
-  return { promise: 'An acknowledged save survives the process being killed', tries: rounds, lost, said: `${saves} saves acknowledged` };
+  return {
+    promise: 'An acknowledged save survives the process being killed',
+    tries: rounds,
+    lost,
+    said: `${saves} saves acknowledged`,
+  };
 }
 
 /** Waits until saves come in, and so much longer. */

@@ -22,13 +22,17 @@ export async function migrations({ rounds, seed }) {
       const sqlite = new SQLite(file);
       sqlite.pragma('journal_mode = WAL');
       sqlite.pragma('foreign_keys = OFF');
-      sqlite.exec(readFileSync(join(root, `data/fixtures/version-${version}.sql`), 'utf8'));
+      sqlite.exec(readFileSync(join(root, `data/tests/fixtures/version-${version}.sql`), 'utf8'));
       sqlite.close();
     }
     // Every tenth time two start at once, and one of them is killed.
-    const children = Array.from({ length: round % 10 === 9 ? 2 : 1 }, () => spawn(process.execPath, [join(root, 'torture/upgrade.mjs'), file], { stdio: ['ignore', 'pipe', 'ignore'] }));
+    const children = Array.from({ length: round % 10 === 9 ? 2 : 1 }, () =>
+      spawn(process.execPath, [join(root, 'torture/upgrade.mjs'), file], { stdio: ['ignore', 'pipe', 'ignore'] }),
+    );
     const [killed] = children;
-    const ended = children.map((child) => new Promise((resolve) => child.once('exit', (code, signal) => resolve(signal ?? code))));
+    const ended = children.map(
+      (child) => new Promise((resolve) => child.once('exit', (code, signal) => resolve(signal ?? code))),
+    );
     await new Promise((resolve) => killed?.stdout.once('data', resolve));
     const wait = luck.upTo(30);
     if (wait > 0) await new Promise((resolve) => setTimeout(resolve, wait));
@@ -36,7 +40,10 @@ export async function migrations({ rounds, seed }) {
     const [how, ...others] = await Promise.all(ended);
     if (how === 'SIGKILL') interrupted += 1;
     if (others.some((code) => code !== 0)) lost += 1;
-    lost += await isWhole(version).then((whole) => (whole ? 0 : 1), () => 1);
+    lost += await isWhole(version).then(
+      (whole) => (whole ? 0 : 1),
+      () => 1,
+    );
 
     async function isWhole(of) {
       const db = await openDatabase(file);
@@ -45,5 +52,10 @@ export async function migrations({ rounds, seed }) {
       return of === 'none' || saved?.bench.decision.name === NEWEST_NAME;
     }
   }
-  return { promise: 'An upgrade or first start that is killed starts again with all data', tries: rounds, lost, said: `${interrupted} were cut short before they were done` };
+  return {
+    promise: 'An upgrade or first start that is killed starts again with all data',
+    tries: rounds,
+    lost,
+    said: `${interrupted} were cut short before they were done`,
+  };
 }

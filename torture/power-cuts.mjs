@@ -29,9 +29,14 @@ export async function powerCuts({ rounds, seed }) {
   for (let round = 0; round < rounds; round++) {
     const folder = join(freshFolder(), 'data');
     const journal = join(freshFolder(), 'journal');
-    const server = await startServer(folder, { LD_PRELOAD: shim, VENALIS_SHIM_FOLDER: folder, VENALIS_SHIM_JOURNAL: journal });
+    const server = await startServer(folder, {
+      LD_PRELOAD: shim,
+      VENALIS_SHIM_FOLDER: folder,
+      VENALIS_SHIM_JOURNAL: journal,
+    });
     const clients = [];
-    for (let one = 0; one < CLIENTS; one++) clients.push(savingClient(await importDecision(server.address, demoFile())));
+    for (let one = 0; one < CLIENTS; one++)
+      clients.push(savingClient(await importDecision(server.address, demoFile())));
     let isOver = false;
     const saving = clients.map((client) => client.save(server.address, () => isOver).catch(() => null));
     await whileSaving(clients, luck.upTo(round % 5 === 4 ? 4_000 : 900));

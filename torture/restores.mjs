@@ -29,5 +29,10 @@ export async function restores({ rounds, seed }) {
     await again.end();
     if (!isRefused || !outcome.ok || name !== wanted) lost += 1;
   }
-  return { promise: 'A restored back-up is exactly what was backed up; restoring is refused while a server runs', tries: rounds, lost, said: '' };
+  return {
+    promise: 'A restored back-up is exactly what was backed up; restoring is refused while a server runs',
+    tries: rounds,
+    lost,
+    said: '',
+  };
 }

@@ -35,8 +35,16 @@ export function savingClient(id) {
       while (!isOver()) {
         attempted += 1;
         const begun = performance.now();
-        const body = JSON.stringify({ key: nameOf(attempted), label: 'the name', revision, decision: { ...decision, name: nameOf(attempted) }, sheets: used });
-        const reply = await post(address, `decisions/${id}/save`, body, { 'Content-Type': 'application/json' }).then((response) => response.json());
+        const body = JSON.stringify({
+          key: nameOf(attempted),
+          label: 'the name',
+          revision,
+          decision: { ...decision, name: nameOf(attempted) },
+          sheets: used,
+        });
+        const reply = await post(address, `decisions/${id}/save`, body, { 'Content-Type': 'application/json' }).then(
+          (response) => response.json(),
+        );
         if (reply.kind !== 'saved') return reply;
         times.push(performance.now() - begun);
         acknowledged = attempted;
@@ -50,7 +58,10 @@ export function savingClient(id) {
 /** The revision that stands now: a save on none is refused with it. */
 async function revisionOf(address, id, decision, sheets) {
   const body = JSON.stringify({ key: 'k', label: 'l', revision: 1_000_000_000, decision, sheets });
-  const reply = await post(address, `decisions/${id}/save`, body, { 'Content-Type': 'application/json' }).then((response) => response.json());
-  if (reply.kind !== 'stale') throw new Error(`the decision’s revision is not said: ${JSON.stringify(reply).slice(0, 300)}`);
+  const reply = await post(address, `decisions/${id}/save`, body, { 'Content-Type': 'application/json' }).then(
+    (response) => response.json(),
+  );
+  if (reply.kind !== 'stale')
+    throw new Error(`the decision’s revision is not said: ${JSON.stringify(reply).slice(0, 300)}`);
   return reply.current.revision;
 }

@@ -18,7 +18,11 @@ export const freshFolder = () => mkdtempSync(join(tmpdir(), 'venalis-torture-'))
  * @returns {Promise<{ address: string, folder: string, pid: number, errors: () => string, end: (signal?: string) => Promise<void> }>}
  */
 export async function startServer(folder, environment = {}) {
-  const child = spawn(process.execPath, [join(root, 'scripts/serve.mjs')], { cwd: root, env: { ...process.env, PORT: '0', HOST: '', VENALIS_DATA: folder, ...environment }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, [join(root, 'scripts/serve.mjs')], {
+    cwd: root,
+    env: { ...process.env, PORT: '0', HOST: '', VENALIS_DATA: folder, ...environment },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let errors = '';
   child.stderr.on('data', (chunk) => (errors += chunk));
   const exited = new Promise((resolve) => child.once('exit', resolve));
@@ -45,13 +49,19 @@ export async function startServer(folder, environment = {}) {
 
 /** Posts something the way the application’s own pages do. */
 export function post(address, path, body, headers = {}) {
-  return fetch(`${address}${path}`, { method: 'POST', body, headers: { Origin: address.replace(/\/$/, ''), ...headers }, redirect: 'manual' });
+  return fetch(`${address}${path}`, {
+    method: 'POST',
+    body,
+    headers: { Origin: address.replace(/\/$/, ''), ...headers },
+    redirect: 'manual',
+  });
 }
 
 /** Imports a decision file and says the decision’s id. */
 export async function importDecision(address, text) {
   const response = await post(address, 'decisions/import?intent=keep', text, { 'Content-Type': 'text/plain' });
   const id = /decisions\/([^/]+)\//.exec(response.headers.get('location') ?? '')?.[1];
-  if (!id) throw new Error(`the decision was not imported: ${response.status} ${(await response.text()).slice(0, 300)}`);
+  if (!id)
+    throw new Error(`the decision was not imported: ${response.status} ${(await response.text()).slice(0, 300)}`);
   return id;
 }

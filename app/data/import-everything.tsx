@@ -45,9 +45,21 @@ export function ImportEverything() {
 
 async function replyTo(file: File): Promise<EverythingReply> {
   try {
-    const response = await fetch('/data/import', { method: 'POST', body: file, headers: { 'Content-Type': 'text/plain' } });
-    if (response.headers.get('Content-Type')?.includes('application/json')) return (await response.json()) as EverythingReply;
-    return { ok: false, problems: [response.status === 413 ? 'The file is over 200 MB, too large to import.' : 'Venalis could not read it in time. Try again.'] };
+    const response = await fetch('/data/import', {
+      method: 'POST',
+      body: file,
+      headers: { 'Content-Type': 'text/plain' },
+    });
+    if (response.headers.get('Content-Type')?.includes('application/json'))
+      return (await response.json()) as EverythingReply;
+    return {
+      ok: false,
+      problems: [
+        response.status === 413
+          ? 'The file is over 200 MB, too large to import.'
+          : 'Venalis could not read it in time. Try again.',
+      ],
+    };
   } catch {
     return { ok: false, problems: ['Venalis can’t be reached. Check that it is running, then choose the file again.'] };
   }

@@ -7,7 +7,8 @@ import { newId } from '../workbench/new-id';
 import type { Route } from './+types/data-import';
 
 /** What became of a file with everything, or why nothing of it was taken in. */
-export type EverythingReply = { readonly ok: true; readonly outcome: ImportOutcome } | { readonly ok: false; readonly problems: readonly string[] };
+export type EverythingReply =
+  { readonly ok: true; readonly outcome: ImportOutcome } | { readonly ok: false; readonly problems: readonly string[] };
 
 const MOST_PROBLEMS = 20;
 
@@ -15,10 +16,16 @@ const MOST_PROBLEMS = 20;
 export async function action({ request }: Route.ActionArgs): Promise<Response> {
   try {
     const file = readEverything(parseDocument(await request.text()));
-    return Response.json({ ok: true, outcome: await importEverything(await database(), file, newId) } satisfies EverythingReply);
+    return Response.json({
+      ok: true,
+      outcome: await importEverything(await database(), file, newId),
+    } satisfies EverythingReply);
   } catch (error) {
     if (!(error instanceof RefusedFileError)) throw error;
-    return Response.json({ ok: false, problems: error.problems.slice(0, MOST_PROBLEMS).map(describeProblem) } satisfies EverythingReply, { status: 422 });
+    return Response.json(
+      { ok: false, problems: error.problems.slice(0, MOST_PROBLEMS).map(describeProblem) } satisfies EverythingReply,
+      { status: 422 },
+    );
   }
 }
 

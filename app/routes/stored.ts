@@ -7,10 +7,16 @@ import type { Route } from './+types/stored';
 export async function loader({ params }: Route.LoaderArgs): Promise<Response> {
   const db = await database();
   const id = params.decisionId;
-  const revisions = await db.selectFrom('decisionRevisions').select(['revision', 'content', 'base']).where('decisionId', '=', id).orderBy('revision', 'desc').execute();
+  const revisions = await db
+    .selectFrom('decisionRevisions')
+    .select(['revision', 'content', 'base'])
+    .where('decisionId', '=', id)
+    .orderBy('revision', 'desc')
+    .execute();
   for (const stored of revisions) {
     const text = await textOf(db, 'decision', id, stored).catch(() => null);
-    if (text !== null) return attachment(text, 'application/json; charset=utf-8', `${id} revision ${stored.revision}`, 'json');
+    if (text !== null)
+      return attachment(text, 'application/json; charset=utf-8', `${id} revision ${stored.revision}`, 'json');
   }
   const [newest] = revisions;
   if (!newest) throw new Response('Not found', { status: 404 });

@@ -26,8 +26,15 @@ export function isLoopback(host: string): boolean {
  */
 export function accessFrom(environment: Readonly<Record<string, string | undefined>>): Access {
   const host = (environment['HOST'] ?? '').trim() || '127.0.0.1';
-  const allowed = (environment['ALLOWED_HOSTS'] ?? '').split(/[\s,]+/).filter(Boolean).map((name) => nameOf(name));
-  const own = isLoopback(host) ? [asName(host)] : ['0.0.0.0', '::', '[::]'].includes(host) ? ownAddresses() : [asName(host)];
+  const allowed = (environment['ALLOWED_HOSTS'] ?? '')
+    .split(/[\s,]+/)
+    .filter(Boolean)
+    .map((name) => nameOf(name));
+  const own = isLoopback(host)
+    ? [asName(host)]
+    : ['0.0.0.0', '::', '[::]'].includes(host)
+      ? ownAddresses()
+      : [asName(host)];
   return { host, isOpen: !isLoopback(host), names: new Set([...LOOPBACK_NAMES, ...own, ...allowed]) };
 }
 
@@ -42,7 +49,9 @@ export function nameOf(hostHeader: string): string {
 }
 
 function ownAddresses(): string[] {
-  return Object.values(networkInterfaces()).flatMap((addresses = []) => addresses.map(({ address }) => asName(address)));
+  return Object.values(networkInterfaces()).flatMap((addresses = []) =>
+    addresses.map(({ address }) => asName(address)),
+  );
 }
 
 /** An address as it stands in a Host header. */

@@ -32,7 +32,13 @@ export async function listedRows(db: Kysely<Database>): Promise<ListedRow[]> {
   for (const decision of await listDecisions(db)) {
     const stored = known.get(decision.id) ?? { kind: 'unknown' };
     const state = stored.kind === 'unknown' && performance.now() < until ? await workOut(db, decision) : stored;
-    rows.push({ id: decision.id, name: decision.name, changedOn: decision.changedAt.slice(0, 10), isArchived: decision.archivedAt !== null, state });
+    rows.push({
+      id: decision.id,
+      name: decision.name,
+      changedOn: decision.changedAt.slice(0, 10),
+      isArchived: decision.archivedAt !== null,
+      state,
+    });
   }
   return rows;
 }
@@ -41,7 +47,8 @@ async function workOut(db: Kysely<Database>, { id }: ListedDecision): Promise<Li
   try {
     const saved = await loadWorkbench(db, id);
     if (!saved) return { kind: 'unknown' };
-    const keep = (summary: DecisionSummary | null) => keepSummary(db, id, saved.revision, madeBy(), summary).catch(unlessReadOnly);
+    const keep = (summary: DecisionSummary | null) =>
+      keepSummary(db, id, saved.revision, madeBy(), summary).catch(unlessReadOnly);
     await keep(null);
     const { lineUp } = price(saved.bench);
     const summary = {

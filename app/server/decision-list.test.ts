@@ -17,7 +17,12 @@ beforeEach(async () => {
   vi.stubEnv('VENALIS_BUILD', 'one');
   db = await openDatabase(':memory:');
   let next = 0;
-  await createDecision(db, 'one', takeApart(kiteDecision(), () => `sheet-${next++}`), AT);
+  await createDecision(
+    db,
+    'one',
+    takeApart(kiteDecision(), () => `sheet-${next++}`),
+    AT,
+  );
 });
 afterEach(() => vi.unstubAllEnvs());
 
@@ -25,7 +30,19 @@ describe('the bottom line in the list', () => {
   it('is worked out once for a revision, and again for the next one and by another build', async () => {
     const first = await state();
     expect(first).toMatchObject({ kind: 'known', summary: { candidates: 2, currency: 'EUR' } });
-    await db.updateTable('decisionSummaries').set({ summary: JSON.stringify({ candidates: 77, leader: null, total: null, margin: null, currency: 'EUR', choice: null }) }).execute();
+    await db
+      .updateTable('decisionSummaries')
+      .set({
+        summary: JSON.stringify({
+          candidates: 77,
+          leader: null,
+          total: null,
+          margin: null,
+          currency: 'EUR',
+          choice: null,
+        }),
+      })
+      .execute();
     expect(await state()).toMatchObject({ summary: { candidates: 77 } });
     vi.stubEnv('VENALIS_BUILD', 'another');
     expect(await state()).toEqual(first);
@@ -33,7 +50,18 @@ describe('the bottom line in the list', () => {
     expect(await state()).toEqual(first);
     const saved = await loadWorkbench(db, 'one');
     if (!saved) throw new Error('the decision is expected');
-    await saveChange(db, 'one', { key: 'c', label: 'c', revision: 1, decision: { ...saved.bench.decision, candidates: [] }, sheets: saved.bench.sheets.map(({ id, revision }) => ({ id, revision })) }, AT);
+    await saveChange(
+      db,
+      'one',
+      {
+        key: 'c',
+        label: 'c',
+        revision: 1,
+        decision: { ...saved.bench.decision, candidates: [] },
+        sheets: saved.bench.sheets.map(({ id, revision }) => ({ id, revision })),
+      },
+      AT,
+    );
     expect(await state()).toMatchObject({ kind: 'known', summary: { candidates: 0, leader: null } });
     expect((await stored()).map(({ revision }) => revision)).toEqual([2]);
   });
@@ -45,8 +73,20 @@ describe('the bottom line in the list', () => {
 
   it('of a decision that cannot be read is said to be missing, and the others are as they were', async () => {
     let next = 10;
-    await createDecision(db, 'two', takeApart(kiteDecision(), () => `sheet-${next++}`), '2026-11-29T10:00:00.000Z');
-    await db.updateTable('decisionRevisions').set({ content: Buffer.from('rubbish') }).where('decisionId', '=', 'two').execute();
-    expect((await listedRows(db)).map(({ id, state: { kind } }) => [id, kind])).toEqual([['two', 'unreadable'], ['one', 'known']]);
+    await createDecision(
+      db,
+      'two',
+      takeApart(kiteDecision(), () => `sheet-${next++}`),
+      '2026-11-29T10:00:00.000Z',
+    );
+    await db
+      .updateTable('decisionRevisions')
+      .set({ content: Buffer.from('rubbish') })
+      .where('decisionId', '=', 'two')
+      .execute();
+    expect((await listedRows(db)).map(({ id, state: { kind } }) => [id, kind])).toEqual([
+      ['two', 'unreadable'],
+      ['one', 'known'],
+    ]);
   });
 });

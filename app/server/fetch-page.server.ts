@@ -14,14 +14,40 @@ export interface FetchLimits {
 export const USUAL_LIMITS = { timeoutMs: 8_000, mostBytes: 2_000_000 } as const;
 
 /** A page as text, or why there is none, in words. */
-export type FetchedPage = { readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: string };
+export type FetchedPage =
+  { readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: string };
 
 const MOST_REDIRECTS = 3;
 
 const PRIVATE = new BlockList();
-for (const [network, bits] of [['0.0.0.0', 8], ['10.0.0.0', 8], ['100.64.0.0', 10], ['127.0.0.0', 8], ['169.254.0.0', 16], ['172.16.0.0', 12], ['192.0.0.0', 24], ['192.168.0.0', 16], ['198.18.0.0', 15], ['224.0.0.0', 4], ['240.0.0.0', 4]] as const) PRIVATE.addSubnet(network, bits, 'ipv4');
+for (const [network, bits] of [
+  ['0.0.0.0', 8],
+  ['10.0.0.0', 8],
+  ['100.64.0.0', 10],
+  ['127.0.0.0', 8],
+  ['169.254.0.0', 16],
+  ['172.16.0.0', 12],
+  ['192.0.0.0', 24],
+  ['192.168.0.0', 16],
+  ['198.18.0.0', 15],
+  ['224.0.0.0', 4],
+  ['240.0.0.0', 4],
+] as const)
+  PRIVATE.addSubnet(network, bits, 'ipv4');
 // Those that carry an address of version 4 in them lead wherever that leads: compatible, translated, 6to4, Teredo.
-for (const [network, bits] of [['::', 96], ['64:ff9b::', 96], ['64:ff9b:1::', 48], ['100::', 64], ['2001::', 32], ['2001:db8::', 32], ['2002::', 16], ['fc00::', 7], ['fe80::', 10], ['fec0::', 10], ['ff00::', 8]] as const)
+for (const [network, bits] of [
+  ['::', 96],
+  ['64:ff9b::', 96],
+  ['64:ff9b:1::', 48],
+  ['100::', 64],
+  ['2001::', 32],
+  ['2001:db8::', 32],
+  ['2002::', 16],
+  ['fc00::', 7],
+  ['fe80::', 10],
+  ['fec0::', 10],
+  ['ff00::', 8],
+] as const)
   PRIVATE.addSubnet(network, bits, 'ipv6');
 
 /** Whether an IP address belongs to this computer or a private network; also one of version 4 written as version 6. */
@@ -39,7 +65,10 @@ class Refused extends Error {}
  * (checked for the address that is connected to, on every redirect), a few redirects, a time for all of it, and a most
  * of bytes.
  */
-export async function fetchPage(address: string, { privateHosts, timeoutMs, mostBytes }: FetchLimits): Promise<FetchedPage> {
+export async function fetchPage(
+  address: string,
+  { privateHosts, timeoutMs, mostBytes }: FetchLimits,
+): Promise<FetchedPage> {
   const signal = AbortSignal.timeout(timeoutMs);
   try {
     // The time holds for whatever is waited for, also for what does not heed the signal by itself.
@@ -50,10 +79,17 @@ export async function fetchPage(address: string, { privateHosts, timeoutMs, most
 }
 
 function timeUp(signal: AbortSignal): Promise<never> {
-  return new Promise((_resolve, reject) => signal.addEventListener('abort', () => reject(new Refused('time is up')), { once: true }));
+  return new Promise((_resolve, reject) =>
+    signal.addEventListener('abort', () => reject(new Refused('time is up')), { once: true }),
+  );
 }
 
-async function followed(address: string, privateHosts: readonly string[], mostBytes: number, signal: AbortSignal): Promise<string> {
+async function followed(
+  address: string,
+  privateHosts: readonly string[],
+  mostBytes: number,
+  signal: AbortSignal,
+): Promise<string> {
   let at = new URL(address);
   for (let turn = 0; turn <= MOST_REDIRECTS; turn++) {
     const response = await ask(at, privateHosts, signal);
@@ -75,17 +111,23 @@ async function followed(address: string, privateHosts: readonly string[], mostBy
 
 /** Asks for one address; the name is resolved first, so that what was checked is what is connected to. */
 async function ask(at: URL, privateHosts: readonly string[], signal: AbortSignal): Promise<IncomingMessage> {
-  if (at.protocol !== 'http:' && at.protocol !== 'https:') throw new Refused(`it leads to ${at.protocol}//…, which is not fetched`);
+  if (at.protocol !== 'http:' && at.protocol !== 'https:')
+    throw new Refused(`it leads to ${at.protocol}//…, which is not fetched`);
   const host = at.hostname.replace(/^\[|\]$/g, '');
   const port = at.port || (at.protocol === 'https:' ? '443' : '80');
   const [found] = isIP(host) ? [{ address: host, family: isIP(host) }] : await resolveName(host, { all: true });
   if (!found) throw new Refused('its name is not known');
-  if (isPrivateAddress(found.address) && !privateHosts.includes(`${at.hostname}:${port}`)) throw new Refused(`it leads to ${at.host}, in a private network that is not among the hosts you allow`);
+  if (isPrivateAddress(found.address) && !privateHosts.includes(`${at.hostname}:${port}`))
+    throw new Refused(`it leads to ${at.host}, in a private network that is not among the hosts you allow`);
   const request = at.protocol === 'https:' ? httpsRequest : httpRequest;
   return new Promise((resolve, reject) => {
     const asked = request(at, {
       signal,
-      headers: { Accept: 'text/html,application/xml;q=0.9,*/*;q=0.1', 'Accept-Encoding': 'identity', 'User-Agent': 'Venalis price watch' },
+      headers: {
+        Accept: 'text/html,application/xml;q=0.9,*/*;q=0.1',
+        'Accept-Encoding': 'identity',
+        'User-Agent': 'Venalis price watch',
+      },
       lookup: (_host, options, callback) => {
         if (options.all) callback(null, [{ address: found.address, family: found.family }]);
         else callback(null, found.address, found.family);

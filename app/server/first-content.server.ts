@@ -4,7 +4,9 @@ import { loadDemo } from './demo.server';
 import { watchWorld } from './demo-world.server';
 
 /** What is put into the database at the start, as the environment says: the demo, and its outside world to look at. */
-export function firstContent({ VENALIS_DEMO: demo, VENALIS_WORLD: world }: Readonly<Record<string, string | undefined>> = process.env): (db: Kysely<Database>) => Promise<void> {
+export function firstContent(
+  { VENALIS_DEMO: demo, VENALIS_WORLD: world }: Readonly<Record<string, string | undefined>> = process.env,
+): (db: Kysely<Database>) => Promise<void> {
   return async (db) => {
     if (demo) await loadDemo(db, demo);
     if (world) await watchWorld(db, world);

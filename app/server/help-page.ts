@@ -10,7 +10,13 @@ export interface HelpPageParts {
 }
 
 /** A plain page that says what is the case and leads back; for what never reaches the application. */
-export function helpPage(response: Response, status: number, title: string, text: string, { below = '<p><a href="/decisions">Back to your decisions</a></p>', commands = [] }: HelpPageParts = {}): void {
+export function helpPage(
+  response: Response,
+  status: number,
+  title: string,
+  text: string,
+  { below = '<p><a href="/decisions">Back to your decisions</a></p>', commands = [] }: HelpPageParts = {},
+): void {
   response.status(status).type('html').set('Cache-Control', 'no-store').send(`<!doctype html>
 <html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><meta name="color-scheme" content="light dark"><title>${escape(title)} · Venalis</title>
 <style>body{margin:12vh auto;max-width:36rem;padding:0 1.5rem;background:#F5F2EA;color:#1B2636;font:1rem/1.55 'Libre Franklin',system-ui,sans-serif}h1{font:500 1.7rem/1.25 Newsreader,Georgia,serif}a{color:#A63A22}

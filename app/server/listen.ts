@@ -21,7 +21,8 @@ export interface Listening {
  * @throws StartRefused if there is no such address here, or no port is free
  */
 export async function listen(answer: RequestListener, host: string, port: number): Promise<Listening> {
-  if (!Number.isInteger(port) || port < 0 || port > LAST_PORT) throw new StartRefused(`PORT is not a port. Name a whole number from 1 to ${LAST_PORT}, or leave PORT out.`);
+  if (!Number.isInteger(port) || port < 0 || port > LAST_PORT)
+    throw new StartRefused(`PORT is not a port. Name a whole number from 1 to ${LAST_PORT}, or leave PORT out.`);
   const server = await listenOn(answer, host, port, PORTS_TRIED);
   const { port: taken } = server.address() as AddressInfo;
   const shown = host.includes(':') && !host.startsWith('[') ? `[${host}]` : host;
@@ -43,7 +44,8 @@ function listenOn(answer: RequestListener, host: string, port: number, triesLeft
   return new Promise((resolve, reject) => {
     const server = createServer({ requestTimeout: REQUEST_MS }, answer);
     server.once('error', (error: NodeJS.ErrnoException) => {
-      if (error.code === 'EADDRINUSE' && triesLeft > 0 && port !== 0) listenOn(answer, host, port + 1, triesLeft - 1).then(resolve, reject);
+      if (error.code === 'EADDRINUSE' && triesLeft > 0 && port !== 0)
+        listenOn(answer, host, port + 1, triesLeft - 1).then(resolve, reject);
       else reject(new StartRefused(sentenceFor(error, host, port), { cause: error }));
     });
     server.listen(port, host.replace(/^\[|\]$/g, ''), () => resolve(server));
@@ -53,6 +55,7 @@ function listenOn(answer: RequestListener, host: string, port: number, triesLeft
 function sentenceFor({ code, message }: NodeJS.ErrnoException, host: string, port: number): string {
   if (code === 'EADDRINUSE') return `The ports from ${port} on are all in use. Name a free one with PORT.`;
   if (code === 'EACCES') return `Port ${port} may not be used by this account. Name one above 1024 with PORT.`;
-  if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND') return `This computer has no address ${host}. Name one of its own in HOST, or leave HOST out.`;
+  if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND')
+    return `This computer has no address ${host}. Name one of its own in HOST, or leave HOST out.`;
   return `Venalis could not listen at ${host}:${port} (${message}).`;
 }

@@ -2,7 +2,12 @@ import { existsSync } from 'node:fs';
 import * as z from 'zod';
 import { type OpenBrowser, openBrowser } from './open-browser.server';
 
-const USUAL = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome', '/Applications/Chromium.app/Contents/MacOS/Chromium'];
+const USUAL = [
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+  '/Applications/Chromium.app/Contents/MacOS/Chromium',
+];
 const LONGEST_MS = 30_000;
 /** Starting a browser takes longer than printing: it stays for as long as somebody is likely to print again. */
 const IDLE_MS = 60_000;
@@ -87,16 +92,32 @@ async function printedInTime(open: OpenBrowser, html: string): Promise<Uint8Arra
 }
 
 async function printedBy({ send }: OpenBrowser, html: string): Promise<Uint8Array<ArrayBuffer>> {
-  const { targetId } = z.object({ targetId: z.string() }).parse(await send('Target.createTarget', { url: 'about:blank' }));
+  const { targetId } = z
+    .object({ targetId: z.string() })
+    .parse(await send('Target.createTarget', { url: 'about:blank' }));
   try {
-    const { sessionId } = z.object({ sessionId: z.string() }).parse(await send('Target.attachToTarget', { targetId, flatten: true }));
-    const { frameTree } = z.object({ frameTree: z.object({ frame: z.object({ id: z.string() }) }) }).parse(await send('Page.getFrameTree', {}, sessionId));
+    const { sessionId } = z
+      .object({ sessionId: z.string() })
+      .parse(await send('Target.attachToTarget', { targetId, flatten: true }));
+    const { frameTree } = z
+      .object({ frameTree: z.object({ frame: z.object({ id: z.string() }) }) })
+      .parse(await send('Page.getFrameTree', {}, sessionId));
     await send('Network.enable', {}, sessionId);
     // What it needs is in it; nothing is fetched, wherever the page may point.
-    await send('Network.setBlockedURLs', { urls: ['http://*', 'https://*', 'ws://*', 'wss://*', 'file://*'] }, sessionId);
+    await send(
+      'Network.setBlockedURLs',
+      { urls: ['http://*', 'https://*', 'ws://*', 'wss://*', 'file://*'] },
+      sessionId,
+    );
     await send('Page.setDocumentContent', { frameId: frameTree.frame.id, html }, sessionId);
-    await send('Runtime.evaluate', { expression: 'document.fonts.ready.then(() => true)', awaitPromise: true }, sessionId);
-    const { data } = z.object({ data: z.base64() }).parse(await send('Page.printToPDF', { preferCSSPageSize: true, printBackground: true }, sessionId));
+    await send(
+      'Runtime.evaluate',
+      { expression: 'document.fonts.ready.then(() => true)', awaitPromise: true },
+      sessionId,
+    );
+    const { data } = z
+      .object({ data: z.base64() })
+      .parse(await send('Page.printToPDF', { preferCSSPageSize: true, printBackground: true }, sessionId));
     return new Uint8Array(Buffer.from(data, 'base64'));
   } finally {
     await send('Target.closeTarget', { targetId }).catch(() => undefined);

@@ -14,7 +14,11 @@ export interface GivenAnswer {
   readonly status: number;
   readonly headers: ReadonlyArray<readonly [string, string]>;
   readonly body: Uint8Array | null;
-  readonly failure: { readonly message: string; readonly stack: string | undefined; readonly data: string | null } | null;
+  readonly failure: {
+    readonly message: string;
+    readonly stack: string | undefined;
+    readonly data: string | null;
+  } | null;
 }
 
 /** What a thread is told when it starts. */

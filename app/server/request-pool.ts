@@ -13,10 +13,22 @@ export interface RequestPool {
 }
 
 /** Requests that are known to take their time have threads of their own, so that nobody waits behind them. */
-const LONG_PATHS = [/\/report(\/|\.data|$)/, /^\/watch(\/|\.data|$)/, /^\/decisions\/import/, /^\/read-/, /\.(xlsx|ics)(\.data)?$/, /^\/data(\/|\.data|$)/];
+const LONG_PATHS = [
+  /\/report(\/|\.data|$)/,
+  /^\/watch(\/|\.data|$)/,
+  /^\/decisions\/import/,
+  /^\/read-/,
+  /\.(xlsx|ics)(\.data)?$/,
+  /^\/data(\/|\.data|$)/,
+];
 const LARGE_BYTES = 256 * 1024;
-const USUAL_LIMIT_MS = 10_000;
-const LONG_LIMIT_MS = 60_000;
+/** How long a request may take before it is ended, in milliseconds. */
+export interface TimeLimits {
+  readonly usualMs: number;
+  readonly longMs: number;
+}
+
+const TIME_LIMITS: TimeLimits = { usualMs: 10_000, longMs: 60_000 };
 /** A thread that is asked for more memory than this is ended by itself, without the server. */
 const MOST_HEAP_MB = 1_024;
 const MOST_WAITING = 2_000;
@@ -33,21 +45,28 @@ export function isLong({ url, body }: Pick<AskedRequest, 'url' | 'body'>): boole
  *
  * @param filename - the built `request-thread`
  */
-export function requestPool(filename: string, settings: ThreadSettings, log: Log): RequestPool {
-  const shared = { filename, workerData: settings, atomics: 'disabled', maxQueue: MOST_WAITING, resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB } } as const;
+export function requestPool(filename: string, settings: ThreadSettings, log: Log, limits = TIME_LIMITS): RequestPool {
+  const shared = {
+    filename,
+    workerData: settings,
+    atomics: 'disabled',
+    maxQueue: MOST_WAITING,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB },
+  } as const;
   const threads = Math.min(4, Math.max(2, availableParallelism()));
   const usual = new Piscina({ ...shared, minThreads: 1, maxThreads: threads, idleTimeout: 300_000 });
   // A thread that fails between two requests is replaced; nobody waits for it.
   const watched = (pool: Piscina) => pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
   watched(usual);
   let long: Piscina | undefined;
-  const forLong = () => (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 })));
+  const forLong = () =>
+    (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 })));
   // Loading them takes what the first request needs more.
   const later = setTimeout(forLong, LONG_READY_MS);
   later.unref();
   return {
     async answer(asked) {
-      const [pool, limit] = isLong(asked) ? [forLong(), LONG_LIMIT_MS] : [usual, USUAL_LIMIT_MS];
+      const [pool, limit] = isLong(asked) ? [forLong(), limits.longMs] : [usual, limits.usualMs];
       const signal = AbortSignal.timeout(limit);
       try {
         return (await pool.run(asked, { signal })) as GivenAnswer;
@@ -67,7 +86,8 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
 }
 
 function unansweredBy(error: unknown): Unanswered | null {
-  const [code, message] = error instanceof Error ? ['code' in error ? String(error.code) : '', error.message] : ['', ''];
+  const [code, message] =
+    error instanceof Error ? ['code' in error ? String(error.code) : '', error.message] : ['', ''];
   if (code === 'ERR_WORKER_OUT_OF_MEMORY') return 'too-much';
   return /queue|terminat|clos/i.test(message) ? 'busy' : null;
 }

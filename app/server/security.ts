@@ -47,7 +47,13 @@ export function refuseUnknownRequests({ method, url }: Request, response: Respon
     response.set('Allow', [...METHODS].join(', '));
     return helpPage(response, 405, 'Not possible here', `Nothing at this address answers to ${method}.`);
   }
-  if (url.length > LONGEST_ADDRESS || !isReadable(url)) return helpPage(response, 400, 'This address cannot be read', 'Check it for stray characters, or start from your decisions.');
+  if (url.length > LONGEST_ADDRESS || !isReadable(url))
+    return helpPage(
+      response,
+      400,
+      'This address cannot be read',
+      'Check it for stray characters, or start from your decisions.',
+    );
   if (method === 'OPTIONS') return void response.set('Allow', 'GET, HEAD, POST').status(204).end();
   next();
 }
@@ -71,18 +77,41 @@ export function refuseForeignRequests({ names }: Pick<Access, 'names'>, hasPassw
   return (request: Request, response: Response, next: NextFunction): void => {
     const host = request.headers.host ?? '';
     const name = nameOf(host);
-    if (!names.has(name)) return helpPage(response, 421, 'This is not the address of Venalis', 'Open Venalis under the address that it printed when it was started. To use another name, start it with ALLOWED_HOSTS.');
-    const isFromBeyond = !isOwnName(name) || request.headers['x-forwarded-for'] !== undefined || request.headers['forwarded'] !== undefined;
-    if (isFromBeyond && !hasPassword()) return helpPage(response, 403, 'Set a password first', 'Under this name others can reach Venalis too. On the computer where it runs, enter:', { commands: ['npm run password'], below: '' });
+    if (!names.has(name))
+      return helpPage(
+        response,
+        421,
+        'This is not the address of Venalis',
+        'Open Venalis under the address that it printed when it was started. To use another name, start it with ALLOWED_HOSTS.',
+      );
+    const isFromBeyond =
+      !isOwnName(name) ||
+      request.headers['x-forwarded-for'] !== undefined ||
+      request.headers['forwarded'] !== undefined;
+    if (isFromBeyond && !hasPassword())
+      return helpPage(
+        response,
+        403,
+        'Set a password first',
+        'Under this name others can reach Venalis too. On the computer where it runs, enter:',
+        { commands: ['npm run password'], below: '' },
+      );
     const changes = !['GET', 'HEAD', 'OPTIONS'].includes(request.method);
-    if (changes && !isSameOrigin(request, host)) return helpPage(response, 403, 'Not saved: the request came from another site', 'Nothing was changed. Open Venalis itself and make the change there.');
+    if (changes && !isSameOrigin(request, host))
+      return helpPage(
+        response,
+        403,
+        'Not saved: the request came from another site',
+        'Nothing was changed. Open Venalis itself and make the change there.',
+      );
     next();
   };
 }
 
 function isSameOrigin({ headers }: Request, host: string): boolean {
   const { origin } = headers;
-  if (origin === undefined) return headers['sec-fetch-site'] === undefined || headers['sec-fetch-site'] === 'same-origin';
+  if (origin === undefined)
+    return headers['sec-fetch-site'] === undefined || headers['sec-fetch-site'] === 'same-origin';
   return URL.canParse(origin) && new URL(origin).host === host;
 }
 
@@ -98,10 +127,21 @@ export function largestBody({ path }: Pick<Request, 'path'>): number {
 /** Refuses bodies that are too large before they are read, and such as do not say how long they are. */
 export function refuseLargeBodies(request: Request, response: Response, next: NextFunction): void {
   const { 'content-length': length, 'transfer-encoding': encoding } = request.headers;
-  if (encoding !== undefined && length === undefined) return helpPage(response, 411, 'Not saved: the request does not say how long it is', 'Send it with a Content-Length.');
+  if (encoding !== undefined && length === undefined)
+    return helpPage(
+      response,
+      411,
+      'Not saved: the request does not say how long it is',
+      'Send it with a Content-Length.',
+    );
   if (Number(length ?? 0) > largestBody(request)) {
     response.set('Connection', 'close');
-    return helpPage(response, 413, 'Not saved: that is more than 5 MB', 'Nothing was changed. A decision of that size cannot be kept; leave something out.');
+    return helpPage(
+      response,
+      413,
+      'Not saved: that is more than 5 MB',
+      'Nothing was changed. A decision of that size cannot be kept; leave something out.',
+    );
   }
   next();
 }

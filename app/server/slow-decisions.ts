@@ -21,7 +21,11 @@ export function slowDecisions(sqlite: SQLite.Database | null): { note(path: stri
   const keep = (next: string[]) => {
     ids = next;
     try {
-      sqlite?.prepare('insert into settings (key, value) values (?, ?) on conflict (key) do update set value = excluded.value').run(KEY, JSON.stringify(ids));
+      sqlite
+        ?.prepare(
+          'insert into settings (key, value) values (?, ?) on conflict (key) do update set value = excluded.value',
+        )
+        .run(KEY, JSON.stringify(ids));
     } catch {
       // Where it cannot be kept it holds until the server ends.
     }

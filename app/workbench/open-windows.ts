@@ -6,7 +6,9 @@ const markOf = (window: string) => `venalis.window.${window}`;
  * however it ends. Without such marks (an address without TLS in a network) nothing is marked.
  */
 export function markAsOpen(window: string): void {
-  void lockManager()?.request(markOf(window), () => new Promise<never>(() => undefined)).catch(() => undefined);
+  void lockManager()
+    ?.request(markOf(window), () => new Promise<never>(() => undefined))
+    .catch(() => undefined);
 }
 
 /**

@@ -1,7 +1,12 @@
 import { expect, it } from 'vitest';
 import { whileAway } from './while-away';
 
-const failing = (error: unknown) => () => Promise.reject(error as Error);
+function failing(error: Error | Response) {
+  return () =>
+    Promise.resolve().then((): never => {
+      throw error;
+    });
+}
 
 it.each([
   ['nobody answers', new TypeError('Failed to fetch')],
@@ -15,5 +20,10 @@ it.each([
 it('what the server says no to is not covered up', async () => {
   const gone = new Response('', { status: 404 });
   await expect(whileAway(failing(gone), () => 'at hand')).rejects.toBe(gone);
-  expect(await whileAway(() => Promise.resolve('asked'), () => 'at hand')).toBe('asked');
+  expect(
+    await whileAway(
+      () => Promise.resolve('asked'),
+      () => 'at hand',
+    ),
+  ).toBe('asked');
 });

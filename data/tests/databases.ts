@@ -5,9 +5,9 @@ import SQLite from 'better-sqlite3';
 import type { Kysely } from 'kysely';
 import { newStream } from '#core/decision/edit-forecast';
 import type { Workbench } from '#core/decision/workbench';
-import { type DataPaths, dataPaths } from './data-folder';
-import { createDecision, loadWorkbench, saveChange, type SavedWorkbench } from './decisions';
-import type { Database } from './schema';
+import { type DataPaths, dataPaths } from '../data-folder';
+import { createDecision, loadWorkbench, saveChange, type SavedWorkbench } from '../decisions';
+import type { Database } from '../schema';
 
 /** A fresh data folder. */
 export function freshPaths(): DataPaths {
@@ -30,22 +30,52 @@ export function putFormerVersion(file: string, version: (typeof FORMER_VERSIONS)
 /** A small decision with one price sheet. */
 export function smallBench(name = 'start'): Workbench {
   return {
-    decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [newStream('s', 'Sales')] }, candidates: [] },
-    sheets: [{ id: `sheet-of-${name}`, revision: 0, sheet: { kind: 'processor', processor: { id: 'p', label: 'Pay', currency: 'EUR' } } }],
+    decision: {
+      name,
+      currency: 'EUR',
+      start: '2027-01',
+      months: 12,
+      forecast: { streams: [newStream('s', 'Sales')] },
+      candidates: [],
+    },
+    sheets: [
+      {
+        id: `sheet-of-${name}`,
+        revision: 0,
+        sheet: { kind: 'processor', processor: { id: 'p', label: 'Pay', currency: 'EUR' } },
+      },
+    ],
   };
 }
 
 /** A decision with a number of saves, one every so many milliseconds. */
-export async function withSaves(db: Kysely<Database>, id: string, saves: number, { from, everyMs }: { from: Date; everyMs: number }): Promise<void> {
+export async function withSaves(
+  db: Kysely<Database>,
+  id: string,
+  saves: number,
+  { from, everyMs }: { from: Date; everyMs: number },
+): Promise<void> {
   await createDecision(db, id, smallBench(id), from.toISOString());
-  for (let turn = 1; turn <= saves; turn++) await rename(db, id, `${id} ${turn}`, new Date(from.getTime() + turn * everyMs).toISOString());
+  for (let turn = 1; turn <= saves; turn++)
+    await rename(db, id, `${id} ${turn}`, new Date(from.getTime() + turn * everyMs).toISOString());
 }
 
 /** Saves a decision under another name. */
 export async function rename(db: Kysely<Database>, id: string, name: string, at: string): Promise<void> {
   const saved = await current(db, id);
   const { bench, revision } = saved;
-  await saveChange(db, id, { key: name, label: name, revision, decision: { ...bench.decision, name }, sheets: bench.sheets.map((used) => ({ id: used.id, revision: used.revision })) }, at);
+  await saveChange(
+    db,
+    id,
+    {
+      key: name,
+      label: name,
+      revision,
+      decision: { ...bench.decision, name },
+      sheets: bench.sheets.map((used) => ({ id: used.id, revision: used.revision })),
+    },
+    at,
+  );
 }
 
 /** A decision that is expected to be there. */
