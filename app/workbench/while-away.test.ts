@@ -4,7 +4,8 @@ import { whileAway } from './while-away';
 function failing(error: Error | Response) {
   return () =>
     Promise.resolve().then((): never => {
-      throw error;
+      if (error instanceof Response) throw error;
+    throw error;
     });
 }
 
