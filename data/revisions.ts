@@ -11,7 +11,7 @@ const TABLES = {
 export type Revised = keyof typeof TABLES;
 
 /** So many revisions at most are written against one that stands by itself. */
-export const LONGEST_RUN = 64;
+const LONGEST_RUN = 64;
 /** Written against another one, a revision should save at least this share of what it takes by itself. */
 const WORTH_IT = 0.6;
 
@@ -87,7 +87,7 @@ async function lastWhole(
 }
 
 /** Revisions that are written against another one. */
-export async function writtenAgainst(
+async function writtenAgainst(
   db: Kysely<Database>,
   kind: Revised,
   id: string,
@@ -103,7 +103,7 @@ export async function writtenAgainst(
 }
 
 /** Stores a revision's text so that it stands by itself, whatever happens to others. */
-export async function makeWhole(
+async function makeWhole(
   db: Kysely<Database>,
   kind: Revised,
   id: string,

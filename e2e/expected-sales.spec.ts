@@ -111,7 +111,7 @@ test('decisions are duplicated, archived, deleted and brought back', async ({ pa
   await page.getByRole('button', { name: /^Archive .*\(copy\)/ }).click();
   await expect(page.getByText('1 archived')).toBeVisible();
   await page.getByText('1 archived').click();
-  await page.getByRole('button', { name: /^Take out of the archive/ }).click();
+  await page.getByRole('button', { name: /^Unarchive/ }).click();
   await expect(page.getByText('1 archived')).toHaveCount(0);
   await page.getByRole('button', { name: /^Delete .*\(copy\)/ }).click();
   await expect(page.getByText('was deleted.')).toBeVisible();

@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
+import { notAccessible } from './accessibility';
 import { expect, start, test } from './venalis';
 
 test('every place opens while the server is away, and what is typed there is saved when it is back', async ({
@@ -9,8 +10,9 @@ test('every place opens while the server is away, and what is typed there is sav
 }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
   // The programs of all places come once there is time for it.
+  await page.waitForResponse((response) => /what-if-.*\.js$/.test(response.url()) && response.request().resourceType() === 'fetch');
   await expect(page.locator('link[rel=modulepreload][href*="afterwards"]').first()).toBeAttached();
-  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => Promise.all([...document.querySelectorAll<HTMLLinkElement>('link[rel=modulepreload]')].map(({ href }) => import(href))));
   await page.context().setOffline(true);
   for (const [place, heading] of [
     ['Expected sales', 'What you expect to sell'],
@@ -112,6 +114,7 @@ test('what is deleted is listed with your data and comes back; everything goes i
   await page.goto(`${demo.address}data`);
   await page.getByRole('button', { name: /^Bring back/ }).click();
   await expect(page.getByRole('region', { name: 'Deleted decisions' })).toContainText('None.');
+  expect(await notAccessible(page)).toEqual([]);
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'with every step of undo' }).click();
   const file = await (await download).path();

@@ -1,10 +1,11 @@
 import { existsSync, statSync } from 'node:fs';
 import { Button } from 'antd';
-import { Form, Link, redirect } from 'react-router';
+import { Form, redirect } from 'react-router';
 import * as z from 'zod';
 import { listBackUps } from '#data/back-ups';
 import { dataFolder, dataPaths } from '#data/data-folder';
 import { DAYS_KEPT_AFTER_DELETING, deletedDecisions, removeForGood, setDeleted } from '#data/decision-list';
+import { ListPage } from '../components/list-page';
 import { ImportEverything } from '../data/import-everything';
 import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
@@ -49,13 +50,7 @@ export default function Data({ loaderData: { folder, bytes, backUps, deleted, da
       : `${write.whole(String(Math.round(count / 1_000_000)))} MB`;
   const inAll = backUps.reduce((sum, one) => sum + one.bytes, 0);
   return (
-    <div className="list-page">
-      <header className="bench-head">
-        <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
-          Venalis<i>.</i>
-        </Link>
-        <h1>Your data</h1>
-      </header>
+    <ListPage title="Your data">
       <main className="your-data">
         <p className="answer">
           Everything is on this computer, in <code>{folder}</code>: {size(bytes)}, and {size(inAll)} of back-ups.
@@ -93,7 +88,7 @@ export default function Data({ loaderData: { folder, bytes, backUps, deleted, da
           {deleted.length === 0 ? <p className="quiet">None.</p> : <Deleted deleted={deleted} daysKept={daysKept} />}
         </section>
       </main>
-    </div>
+    </ListPage>
   );
 }
 

@@ -1,7 +1,8 @@
-import { data, Link, type ShouldRevalidateFunctionArgs } from 'react-router';
+import { data, type ShouldRevalidateFunctionArgs } from 'react-router';
 import * as z from 'zod';
 import { noteDecided, setWatchedAddress, watchedSheets } from '#data/price-watch';
 import { addressSchema, keepSetting, SETTINGS } from '#data/settings';
+import { ListPage } from '../components/list-page';
 import { RatesWatch } from '../price-watch/rates-watch';
 import { EFFECTS } from '../price-watch/effects-of-ticked';
 import { SheetsWatch } from '../price-watch/sheets-watch';
@@ -82,18 +83,12 @@ function asObject(form: FormData): Record<string, unknown> {
 /** Prices and rates looked at again, and what that does to each decision. */
 export default function Watch({ loaderData: { view, now } }: Route.ComponentProps) {
   return (
-    <div className="list-page">
-      <header className="bench-head">
-        <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
-          Venalis<i>.</i>
-        </Link>
-        <h1>Price watch</h1>
-      </header>
+    <ListPage title="Price watch">
       <main className="watch" aria-label="Price watch">
         <SheetsWatch sheets={view.sheets} now={now} />
         <RatesWatch rates={view.rates} now={now} />
         <WatchHistory history={view.history} privateHosts={view.privateHosts} />
       </main>
-    </div>
+    </ListPage>
   );
 }

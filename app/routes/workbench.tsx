@@ -5,6 +5,7 @@ import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
 import { LeftDrafts } from '../workbench/left-drafts';
 import { placesOf } from '../workbench/places';
+import { fetchPrograms } from '../workbench/programs-at-hand';
 import { ConflictNotice, SavedSign } from '../workbench/saved-sign';
 import { Shortcuts } from '../workbench/shortcuts';
 import { StandingStrip } from '../workbench/standing-strip';
@@ -113,7 +114,10 @@ const AFTER_MS = 2_000;
 function PlacesAtHand({ decisionId }: { decisionId: string }) {
   const [isTime, setTime] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => setTime(true), AFTER_MS);
+    const timer = setTimeout(() => {
+      setTime(true);
+      fetchPrograms();
+    }, AFTER_MS);
     return () => clearTimeout(timer);
   }, []);
   return isTime && [...PLACES, ...WHAT_IF, ...VERDICT].map((page) => <PrefetchPageLinks key={page} page={page.replace(':id', decisionId)} />);

@@ -1,0 +1,17 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+
+/** A page beside the workbench, with the way back to all decisions. */
+export function ListPage({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="list-page">
+      <header className="bench-head">
+        <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
+          Venalis<i>.</i>
+        </Link>
+        <h1>{title}</h1>
+      </header>
+      {children}
+    </div>
+  );
+}
