@@ -218,6 +218,21 @@ describe('getting data ready', () => {
     }
   });
 
+  it('leaves a damaged database’s log where it is: what was saved last is in it', async () => {
+    const paths = await withDecision(40);
+    const killed = freshPaths();
+    const { db } = connect(paths.database);
+    await rename(db, 'kites', 'in the log', AT);
+    for (const ending of ['', '-wal', '-shm']) copyFileSync(`${paths.database}${ending}`, `${killed.database}${ending}`);
+    await db.destroy();
+    damage(killed.database, 3);
+    const before = ['', '-wal'].map((ending) => readFileSync(`${killed.database}${ending}`).toString('base64'));
+    const data = await prepareData(killed, NOW);
+    expect(data.state.kind).toBe('damaged');
+    data.release();
+    expect(['', '-wal'].map((ending) => readFileSync(`${killed.database}${ending}`).toString('base64'))).toEqual(before);
+  });
+
   it('takes a file that is no database for damaged, and leaves it', async () => {
     const paths = freshPaths();
     writeFileSync(paths.database, 'this is a letter, not a database'.repeat(50));

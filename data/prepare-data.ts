@@ -1,3 +1,5 @@
+import { existsSync } from 'node:fs';
+import SQLite from 'better-sqlite3';
 import type { Kysely } from 'kysely';
 import { keepBeforeUpgrade, keepDailyBackUp } from './back-ups';
 import { type DataPaths, prepareDataFolder } from './data-folder';
@@ -43,13 +45,13 @@ export async function prepareData(
   let passOn: (() => void) | null = null;
   try {
     passOn = holdTurn(paths);
+    refuseDamaged(paths.database);
     open = connect(paths.database);
-    const finding = structureFindings(open.sqlite)[0];
-    if (finding !== undefined) throw new DataProblem('damaged', finding);
+    const { sqlite } = open;
     await bringUpToDate(open, paths, now);
     await fill?.(open.db);
     noteStart(open, now);
-    await keepDailyBackUp(open.sqlite, paths, now.toISOString().slice(0, 10));
+    await unlessFull(() => keepDailyBackUp(sqlite, paths, now.toISOString().slice(0, 10)));
     open.sqlite.pragma('wal_checkpoint(TRUNCATE)');
     prepareDataFolder(paths);
   } catch (error) {
@@ -87,7 +89,31 @@ async function bringUpToDate({ db, sqlite }: OpenDatabase, paths: DataPaths, now
   if (isPending && !isEmpty) await keepBeforeUpgrade(sqlite, paths, now);
   await migrate(db, sqlite, paths.database);
   // Room that is given back is taken off the file; that can only be set where the file is written anew.
-  if (isPending) sqlite.exec('pragma auto_vacuum = incremental; vacuum');
+  if (isPending) await unlessFull(() => sqlite.exec('pragma auto_vacuum = incremental; vacuum'));
+}
+
+/**
+ * Looks at the structure without being able to write: closing a connection that can would put the log into a file that
+ * is damaged.
+ */
+function refuseDamaged(file: string): void {
+  if (!existsSync(file)) return;
+  const sqlite = new SQLite(file, { readonly: true });
+  try {
+    const [finding] = structureFindings(sqlite);
+    if (finding !== undefined) throw new DataProblem('damaged', finding);
+  } finally {
+    sqlite.close();
+  }
+}
+
+/** Does something that needs room and can wait until there is some. */
+async function unlessFull(action: () => unknown): Promise<void> {
+  try {
+    await action();
+  } catch (error) {
+    if (dataProblemKind(error) !== 'full') throw error;
+  }
 }
 
 /** Writes a little, to see whether that is possible before somebody relies on it. */
