@@ -153,7 +153,8 @@ async function removeAll(
 ): Promise<number> {
   if (revisions.length === 0) return 0;
   await db.transaction().execute(async (transaction) => {
-    for (const revision of revisions) await removeRevision(transaction, kind, id, revision);
+    // The last first: what was written against one that goes is mostly gone by then.
+    for (const revision of [...revisions].reverse()) await removeRevision(transaction, kind, id, revision);
     if (kind === 'decision') await leadPastRemoved(transaction, id);
   });
   return revisions.length;
