@@ -63,7 +63,7 @@ test('requests that are too large, foreign or mistaken get the right status and 
   expect(malformed.status()).toBe(422);
   expect(await malformed.text()).toContain('revision: found');
 
-  for (const path of ['nowhere', 'decisions/none/line-up', 'decisions/larkfell-kites/nowhere']) {
+  for (const path of ['nowhere', 'decisions/none/line-up', 'decisions/larkfell-kites/nowhere', 'decisions/%F0%9F%AA%81/']) {
     const response = await page.goto(`${demo.address}${path}`);
     expect(response?.status(), path).toBe(404);
     await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
