@@ -74,6 +74,7 @@ test('the report is looked at, printed to PDF, and taken along as one file or as
   const report = page.frameLocator('iframe[title=Report]');
   await expect(report.locator('h1')).toHaveText('Where should Larkfell Kites sell from 2027?');
   await expect(report.locator('svg')).toHaveCount(2);
+  await expect(page.getByText('Writing the report takes a few seconds')).toBeHidden();
   const [pdf] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'PDF' }).click()]);
   const text = await pdfText(await pdf.path());
   for (const wanted of ['Where should Larkfell Kites sell from 2027?', 'Marlpit Grow costs 7,050 over 24 months, 205 less than Wharfside Trade.', '7,049.72', '7,255.14', 'Under which conditions', 'Tallywell Pay', 'seen']) expect(text.toLowerCase()).toContain(wanted.toLowerCase());

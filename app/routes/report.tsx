@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ChoiceField } from '../components/choice-field';
 import { useWriter } from '../locale/locale';
@@ -45,8 +45,7 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
         {isWaiting ? (
           <p role="status">The last change is being kept; then the report is written.</p>
         ) : (
-          // A newer revision is written anew; the report itself has no scripts.
-          <iframe ref={frame} key={`${search.toString()} ${state.revision}`} title="Report" sandbox="allow-same-origin allow-modals" src={`${at}/report/html?${search.toString()}`} />
+          <ReportPreview key={`${search.toString()} ${state.revision}`} frame={frame} src={`${at}/report/html?${search.toString()}`} />
         )}
       </main>
       <aside className="margin" aria-label="Take it along">
@@ -64,7 +63,8 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
             <li>
               <a href={`${at}/report/pdf?${search.toString()}`} download>
                 PDF
-              </a>
+              </a>{' '}
+              <small>takes a few seconds to write</small>
             </li>
           )}
           <li>
@@ -86,7 +86,7 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
             <a href={`${at}/workbook.xlsx`} download>
               Workbook
             </a>{' '}
-            <small>with live formulas: change orders, and the totals follow</small>
+            <small>with live formulas: change orders, and the totals follow; takes a few seconds to write</small>
           </li>
           <li>
             <a href={`${at}/line-up.csv`} download>
@@ -101,6 +101,22 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
           </li>
         </ul>
       </aside>
+    </>
+  );
+}
+
+/** The report as it will be printed; it has no scripts. A newer revision is written anew, and until it is there the page says so. */
+function ReportPreview({ frame, src }: { readonly frame: RefObject<HTMLIFrameElement | null>; readonly src: string }) {
+  const [isWritten, setWritten] = useState(false);
+  useEffect(() => {
+    // It may have come before the page came to life, and then tells nobody.
+    const shown = frame.current?.contentDocument;
+    if (shown?.readyState === 'complete' && shown.URL !== 'about:blank') setWritten(true);
+  }, [frame]);
+  return (
+    <>
+      {!isWritten && <p role="status">Writing the report takes a few seconds…</p>}
+      <iframe ref={frame} title="Report" sandbox="allow-same-origin allow-modals" src={src} onLoad={() => setWritten(true)} />
     </>
   );
 }
