@@ -5,7 +5,12 @@ const tests = '\\.test\\.tsx?$';
 /** @type {import('dependency-cruiser').IConfiguration} */
 export default {
   forbidden: [
-    rule('core-is-alone', 'The core imports nothing of ours.', { path: '^core/', pathNot: tests }, { path: '^(app|data|workers|world|cli|demo|scripts|bench|e2e)/' }),
+    rule(
+      'core-is-alone',
+      'The core imports nothing of ours.',
+      { path: '^core/', pathNot: tests },
+      { path: '^(app|data|workers|world|cli|demo|scripts|bench|e2e)/' },
+    ),
     rule(
       'core-is-pure',
       'The core has no interface code, no Node.js and no database.',
@@ -14,8 +19,18 @@ export default {
     ),
     rule('core-has-no-node', 'The core runs in a browser.', { path: '^core/', pathNot: tests }, { dependencyTypes: ['core'] }),
     rule('data-knows-core', 'Data imports the core only.', { path: '^data/', pathNot: tests }, { path: '^(app|workers|world|cli)/' }),
-    rule('world-is-outside', 'The made-up outside world knows nothing of ours.', { path: '^world/', pathNot: tests }, { path: '^(app|core|data|workers|cli)/' }),
-    rule('workers-know-core', 'Workers and the command line import the core only.', { path: '^(workers|cli)/' }, { path: '^(app|data|world)/' }),
+    rule(
+      'world-is-outside',
+      'The made-up outside world knows nothing of ours.',
+      { path: '^world/', pathNot: tests },
+      { path: '^(app|core|data|workers|cli)/' },
+    ),
+    rule(
+      'workers-know-core',
+      'Workers and the command line import the core only.',
+      { path: '^(workers|cli)/' },
+      { path: '^(app|data|world)/' },
+    ),
     rule(
       'data-on-the-server',
       'The application reaches data only in loaders and actions, which are taken out of the browser’s code, and in server files; elsewhere by type.',
@@ -29,6 +44,10 @@ export default {
     exclude: { path: '\\.react-router|^build/' },
     tsConfig: { fileName: 'tsconfig.json' },
     tsPreCompilationDeps: 'specify',
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default'], extensions: ['.ts', '.tsx', '.js', '.mjs'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'node', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
   },
 };

@@ -8,6 +8,8 @@ export default defineConfig({
     ssr: true,
     outDir: 'build/node',
     target: 'node20',
-    rollupOptions: { input: { price: 'cli/price.ts', 'core-bench': 'bench/core-bench.ts', world: 'world/server.ts', 'data-tools': 'data/data-tools.ts' } },
+    rollupOptions: {
+      input: { price: 'cli/price.ts', 'core-bench': 'bench/core-bench.ts', world: 'world/server.ts', 'data-tools': 'data/data-tools.ts' },
+    },
   },
 });

@@ -3,7 +3,20 @@ import { defineConfig, type Plugin } from 'vite';
 import { onlyUsedComponentStyles } from './scripts/component-styles.ts';
 
 /** Loaded from node_modules at run time: native, or needed as one instance. Everything else is bundled. */
-const SERVER_EXTERNALS = ['better-sqlite3', 'kysely', 'express', 'express-rate-limit', 'compression', 'helmet', 'pino', 'piscina', 'rotating-file-stream', 'react', 'react-dom', 'react-router'];
+const SERVER_EXTERNALS = [
+  'better-sqlite3',
+  'kysely',
+  'express',
+  'express-rate-limit',
+  'compression',
+  'helmet',
+  'pino',
+  'piscina',
+  'rotating-file-stream',
+  'react',
+  'react-dom',
+  'react-router',
+];
 
 /** The server has two entries; the framework would name both alike. */
 const entriesByName: Plugin = {

@@ -15,14 +15,7 @@ takeSettings(settings);
  * Answers a request as the application does, in a thread of its own: whatever takes long here keeps nobody else waiting,
  * and can be ended.
  */
-export default async function answerRequest({
-  url,
-  method,
-  headers,
-  body,
-  nonce,
-  isSignedIn,
-}: AskedRequest): Promise<GivenAnswer> {
+export default async function answerRequest({ url, method, headers, body, nonce, isSignedIn }: AskedRequest): Promise<GivenAnswer> {
   const context = new RouterContextProvider();
   const failures: unknown[] = [];
   context.set(nonceContext, nonce);
@@ -41,10 +34,7 @@ export default async function answerRequest({
 
 function failureOf([first]: readonly unknown[]): GivenAnswer['failure'] {
   if (first === undefined) return null;
-  const error =
-    first instanceof Error
-      ? first
-      : new Error(typeof first === 'string' ? first : 'Something was thrown that is no error');
+  const error = first instanceof Error ? first : new Error(typeof first === 'string' ? first : 'Something was thrown that is no error');
   return {
     message: error.message,
     stack: error.stack,

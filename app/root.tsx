@@ -23,7 +23,11 @@ export const meta: Route.MetaFunction = () => [{ title: 'Venalis' }];
 
 /** The locale decides how numbers and dates are written, alike on the server and in the browser. */
 export function loader({ request, context }: Route.LoaderArgs) {
-  return { locale: localeOf(request.headers.get('accept-language')), nonce: context.get(nonceContext), isOnlyLooking: context.get(onlyLookingContext) };
+  return {
+    locale: localeOf(request.headers.get('accept-language')),
+    nonce: context.get(nonceContext),
+    isOnlyLooking: context.get(onlyLookingContext),
+  };
 }
 
 /** Neither changes while a page is open. */
@@ -49,7 +53,8 @@ export function Layout({ children }: { children: ReactNode }) {
           <ConfigProvider theme={componentTheme} wave={{ disabled: true }}>
             {data?.isOnlyLooking && (
               <p className="only-looking" role="status">
-                Open for looking only: the disk is full, or the data folder can’t be written to. Make room or check the folder, then start Venalis again.
+                Open for looking only: the disk is full, or the data folder can’t be written to. Make room or check the folder, then start
+                Venalis again.
               </p>
             )}
             {children}
@@ -71,7 +76,12 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
     return <ProblemPage title="There is nothing here" text="The address may be mistyped, or the decision was removed." />;
   if (isRouteErrorResponse(error)) return <ProblemPage title={error.statusText || 'That did not work'} text={String(error.data)} />;
   if (error instanceof TypeError && /fetch|network|load/i.test(error.message))
-    return <ProblemPage title="Venalis can’t be reached" text="Check that it is still running, then reload the page. What you typed and was not saved yet is kept in this browser." />;
+    return (
+      <ProblemPage
+        title="Venalis can’t be reached"
+        text="Check that it is still running, then reload the page. What you typed and was not saved yet is kept in this browser."
+      />
+    );
   return (
     <ProblemPage
       title="Something went wrong here"

@@ -26,10 +26,7 @@ export default [
     route('frame', 'routes/frame.tsx'),
     route('sales', 'routes/sales.tsx'),
     route('needs', 'routes/needs.tsx', [index('routes/needs-list.tsx'), route('answers', 'routes/answers.tsx')]),
-    route('sheets', 'routes/sheets.tsx', [
-      index('routes/sheets-home.tsx'),
-      route(':sheetId', 'routes/sheet.tsx'),
-    ]),
+    route('sheets', 'routes/sheets.tsx', [index('routes/sheets-home.tsx'), route(':sheetId', 'routes/sheet.tsx')]),
     route('qualities', 'routes/qualities.tsx', [
       index('routes/qualities-marks.tsx'),
       route('diary', 'routes/diary.tsx'),

@@ -42,11 +42,7 @@ export async function startServer(port: number): Promise<RunningServer> {
   // However this process ends by itself, the log is written into the database.
   process.once('exit', () => data.release());
   const log = openLog(data.open ? paths.logs : null);
-  const pool = requestPool(
-    fileURLToPath(new URL('request-thread.js', import.meta.url)),
-    { isReadOnly: data.state.kind !== 'ready' },
-    log,
-  );
+  const pool = requestPool(fileURLToPath(new URL('request-thread.js', import.meta.url)), { isReadOnly: data.state.kind !== 'ready' }, log);
   let state = data.state;
   const damaged = (finding: string) => (state = { kind: 'damaged', finding });
   const upkeep = keepUp(data, paths, log, damaged);
@@ -83,12 +79,8 @@ export async function startServer(port: number): Promise<RunningServer> {
 
 function notesOf(state: { readonly kind: string; readonly why?: string }, isOpen: boolean): string[] {
   return [
-    ...(state.kind === 'read-only'
-      ? [`${state.why ?? ''} Venalis is open for looking only; nothing can be changed.`]
-      : []),
-    ...(state.kind === 'damaged'
-      ? ['The data are damaged. Nothing is written to them; the page that Venalis shows says what to do.']
-      : []),
+    ...(state.kind === 'read-only' ? [`${state.why ?? ''} Venalis is open for looking only; nothing can be changed.`] : []),
+    ...(state.kind === 'damaged' ? ['The data are damaged. Nothing is written to them; the page that Venalis shows says what to do.'] : []),
     ...(isOpen
       ? [
           'Everybody in your network can reach the sign-in page. What they send is not encrypted: docs/reverse-proxy.md shows how to put TLS in front.',

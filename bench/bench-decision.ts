@@ -23,9 +23,27 @@ function chargeOf(candidate: number, index: number): Charge {
     case 3:
       return { ...shared, bucket: 'usage', how: 'package', on: 'contacts', size: '500', each: (2 + step / 4).toFixed(2), free: '1000' };
     case 4:
-      return { ...shared, how: 'graduated', bands: [{ upTo: '120', each: '0.30' }, { upTo: '600', each: '0.20' }, { upTo: null, each: (0.05 + step / 100).toFixed(2) }] };
+      return {
+        ...shared,
+        how: 'graduated',
+        bands: [
+          { upTo: '120', each: '0.30' },
+          { upTo: '600', each: '0.20' },
+          { upTo: null, each: (0.05 + step / 100).toFixed(2) },
+        ],
+      };
     default:
-      return { ...shared, how: 'volume', on: 'sales', bands: [{ upTo: '4000', flat: String(10 + step) }, { upTo: '9000', flat: '45' }, { upTo: null, percent: '0.8' }], monthlyCap: '85' };
+      return {
+        ...shared,
+        how: 'volume',
+        on: 'sales',
+        bands: [
+          { upTo: '4000', flat: String(10 + step) },
+          { upTo: '9000', flat: '45' },
+          { upTo: null, percent: '0.8' },
+        ],
+        monthlyCap: '85',
+      };
   }
 }
 
@@ -47,7 +65,11 @@ export function benchDecision({ candidates, months, charges }: BenchSize): Decis
           id: 'goods',
           label: 'Goods',
           kind: 'goods',
-          orders: { start: '100', growth: '1.2', season: ['0.55', '0.6', '0.9', '1.1', '1.35', '1.5', '1.55', '1.45', '1', '0.75', '0.6', '0.65'] },
+          orders: {
+            start: '100',
+            growth: '1.2',
+            season: ['0.55', '0.6', '0.9', '1.1', '1.35', '1.5', '1.55', '1.45', '1', '0.75', '0.6', '0.65'],
+          },
           orderValue: '48',
         },
         { id: 'plans', label: 'Plans', kind: 'digital', orders: { start: '22', growth: '2' }, orderValue: '9.50' },
@@ -69,6 +91,11 @@ export function benchDecision({ candidates, months, charges }: BenchSize): Decis
         },
       ],
     })),
-    candidates: indexes.map((index) => ({ id: `k${index}`, label: `Candidate ${index}`, plans: [{ plan: `p${index}`, term: 't' }], hours: { setup: '10', monthly: '1' } })),
+    candidates: indexes.map((index) => ({
+      id: `k${index}`,
+      label: `Candidate ${index}`,
+      plans: [{ plan: `p${index}`, term: 't' }],
+      hours: { setup: '10', monthly: '1' },
+    })),
   };
 }

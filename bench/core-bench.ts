@@ -56,7 +56,8 @@ export function runCoreBench(): void {
   const sheet = spreadsheetOf(file);
   const ours = priceDecision(file).result.candidates.map(({ total }) => Number(total));
   sheet.totals().forEach((total, index) => {
-    if (Math.abs(total - (ours[index] ?? NaN)) > 0.005) throw new Error(`The spreadsheet's total of candidate ${index} is ${total}, ours ${ours[index]}`);
+    if (Math.abs(total - (ours[index] ?? NaN)) > 0.005)
+      throw new Error(`The spreadsheet's total of candidate ${index} is ${total}, ours ${ours[index]}`);
   });
   console.log('Spreadsheet and core give the same totals for all 20 candidates, to the cent.\n');
 
@@ -67,40 +68,148 @@ export function runCoreBench(): void {
   row('exact result, 20 candidates × 36 months × 6 charges', exact, 150);
   row('  spreadsheet engine, recalculated after one input changed', recalculation, null, `${(recalculation / exact).toFixed(1)} × ours`);
   row('totals at one scale, compiled', fast, 0.3);
-  row('  spreadsheet engine, the same recalculation', recalculation, null, `${Math.round(recalculation / fast)} × ours (at least 50 wanted)`);
-  row('compiling 20 candidates', time(15, () => compileAnew(file)), null);
-  row('cheapest-at, scales 0.05 to 20, 20 candidates', time(15, (fresh) => cheapestStretches(fresh, 0.05, 20), () => compileAnew(file)), 60);
-  row('  with compiling', time(15, () => cheapestStretches(compileAnew(file), 0.05, 20)), null);
-  row('all break-evens between 20 candidates (190 pairs)', time(7, (fresh) => allPairs(fresh), () => compileAnew(file)), 250);
-  row('  with compiling', time(7, () => allPairs(compileAnew(file))), null);
+  row(
+    '  spreadsheet engine, the same recalculation',
+    recalculation,
+    null,
+    `${Math.round(recalculation / fast)} × ours (at least 50 wanted)`,
+  );
+  row(
+    'compiling 20 candidates',
+    time(15, () => compileAnew(file)),
+    null,
+  );
+  row(
+    'cheapest-at, scales 0.05 to 20, 20 candidates',
+    time(
+      15,
+      (fresh) => cheapestStretches(fresh, 0.05, 20),
+      () => compileAnew(file),
+    ),
+    60,
+  );
+  row(
+    '  with compiling',
+    time(15, () => cheapestStretches(compileAnew(file), 0.05, 20)),
+    null,
+  );
+  row(
+    'all break-evens between 20 candidates (190 pairs)',
+    time(
+      7,
+      (fresh) => allPairs(fresh),
+      () => compileAnew(file),
+    ),
+    250,
+  );
+  row(
+    '  with compiling',
+    time(7, () => allPairs(compileAnew(file))),
+    null,
+  );
   const route = readDecisionFile(withRoute(benchDecision({ candidates: 12, months: 36, charges: 6 })));
-  row('route over 12 candidates and 36 months', time(7, () => cheapestRoute(preparePricing(route))), 300);
+  row(
+    'route over 12 candidates and 36 months',
+    time(7, () => cheapestRoute(preparePricing(route))),
+    300,
+  );
 
   const many = readDecisionFile(proposalBenchDecision());
   const asked = preparePricing(many);
   console.log(`    ${proposals(asked)?.filter(({ total }) => total !== null).length} of 30 platforms have a proposal`);
-  row('proposals, 30 platforms × 5 plans × 4 terms × 8 add-ons, 36 months', time(5, (fresh) => proposals(fresh), () => preparePricing(many)), 1500);
-  row('  with the reason for every plan that is passed over', time(5, (fresh) => vendorProposals(fresh), () => preparePricing(many)), 1500);
+  row(
+    'proposals, 30 platforms × 5 plans × 4 terms × 8 add-ons, 36 months',
+    time(
+      5,
+      (fresh) => proposals(fresh),
+      () => preparePricing(many),
+    ),
+    1500,
+  );
+  row(
+    '  with the reason for every plan that is passed over',
+    time(
+      5,
+      (fresh) => vendorProposals(fresh),
+      () => preparePricing(many),
+    ),
+    1500,
+  );
   const table = fitBenchTable(20, 20);
-  row('stability of fit, 20 candidates × 20 criteria × 10,000 weightings', time(9, () => firstPlaces(table)), 300);
-  row('  the weight that turns it, every criterion', time(50, () => turningWeights(table)), 5);
+  row(
+    'stability of fit, 20 candidates × 20 criteria × 10,000 weightings',
+    time(9, () => firstPlaces(table)),
+    300,
+  );
+  row(
+    '  the weight that turns it, every criterion',
+    time(50, () => turningWeights(table)),
+    5,
+  );
 
-  const others = (['cautious', 'hopeful'] as const).map((version) => ({ version, file: { ...file, forecast: inVersion(file.forecast, differencesOf(undefined, version)) } }));
+  const others = (['cautious', 'hopeful'] as const).map((version) => ({
+    version,
+    file: { ...file, forecast: inVersion(file.forecast, differencesOf(undefined, version)) },
+  }));
   const varied = assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
-  row('verdict: the table of conditions, 20 candidates × 36 months × 6 charges', time(5, () => conditionsOf(priceDecision(file), others)), 500);
-  row('  with what would change it, and the way through the horizon', time(3, () => verdictBasis(file, { others, varied, moving: USUAL_MOVING, names: {} })), null);
+  row(
+    'verdict: the table of conditions, 20 candidates × 36 months × 6 charges',
+    time(5, () => conditionsOf(priceDecision(file), others)),
+    500,
+  );
+  row(
+    '  with what would change it, and the way through the horizon',
+    time(3, () => verdictBasis(file, { others, varied, moving: USUAL_MOVING, names: {} })),
+    null,
+  );
 
   const phrases = PHRASES.map(([phrase]) => phrase);
   row('reading a phrase, the corpus of tests, mean', time(9, () => phrases.map((phrase) => readPhrase(phrase))) / phrases.length, 5);
   row('  the slowest of them, median of 9', Math.max(...phrases.map((phrase) => time(9, () => readPhrase(phrase)))), 5);
 
   console.log('\nGrowth: median milliseconds, and how much more than the row before\n');
-  growth('exact result', (size) => ({ candidates: 10, months: size, charges: 6 }), [12, 24, 48, 96], 'months', (one) => void priceDecision(one));
-  growth('exact result', (size) => ({ candidates: size, months: 24, charges: 6 }), [5, 10, 20, 40], 'candidates', (one) => void priceDecision(one));
-  growth('exact result', (size) => ({ candidates: 10, months: 24, charges: size }), [3, 6, 12, 24], 'charges', (one) => void priceDecision(one));
-  growth('cheapest-at', (size) => ({ candidates: size, months: 24, charges: 6 }), [5, 10, 20, 40], 'candidates', (one) => void cheapestStretches(compileAnew(one), 0.05, 20));
-  growth('route', (size) => ({ candidates: 8, months: size, charges: 6 }), [12, 24, 48, 96], 'months', (one) => void cheapestRoute(preparePricing(withRoute(one))));
-  growth('route', (size) => ({ candidates: size, months: 24, charges: 6 }), [4, 8, 16, 32], 'candidates', (one) => void cheapestRoute(preparePricing(withRoute(one))));
+  growth(
+    'exact result',
+    (size) => ({ candidates: 10, months: size, charges: 6 }),
+    [12, 24, 48, 96],
+    'months',
+    (one) => void priceDecision(one),
+  );
+  growth(
+    'exact result',
+    (size) => ({ candidates: size, months: 24, charges: 6 }),
+    [5, 10, 20, 40],
+    'candidates',
+    (one) => void priceDecision(one),
+  );
+  growth(
+    'exact result',
+    (size) => ({ candidates: 10, months: 24, charges: size }),
+    [3, 6, 12, 24],
+    'charges',
+    (one) => void priceDecision(one),
+  );
+  growth(
+    'cheapest-at',
+    (size) => ({ candidates: size, months: 24, charges: 6 }),
+    [5, 10, 20, 40],
+    'candidates',
+    (one) => void cheapestStretches(compileAnew(one), 0.05, 20),
+  );
+  growth(
+    'route',
+    (size) => ({ candidates: 8, months: size, charges: 6 }),
+    [12, 24, 48, 96],
+    'months',
+    (one) => void cheapestRoute(preparePricing(withRoute(one))),
+  );
+  growth(
+    'route',
+    (size) => ({ candidates: size, months: 24, charges: 6 }),
+    [4, 8, 16, 32],
+    'candidates',
+    (one) => void cheapestRoute(preparePricing(withRoute(one))),
+  );
 }
 
 function compileAnew(file: DecisionFile) {
@@ -115,12 +224,20 @@ function allPairs(compiled: ReturnType<typeof compileCandidates>): number {
 
 type Size = Parameters<typeof benchDecision>[0];
 
-function growth(what: string, sizeOf: (size: number) => Size, sizes: readonly number[], unit: string, run: (file: DecisionFile) => void): void {
+function growth(
+  what: string,
+  sizeOf: (size: number) => Size,
+  sizes: readonly number[],
+  unit: string,
+  run: (file: DecisionFile) => void,
+): void {
   let before: number | null = null;
   for (const size of sizes) {
     const file = readDecisionFile(benchDecision(sizeOf(size)));
     const measured = time(5, () => run(file));
-    console.log(`${what.padEnd(14)} ${String(size).padStart(4)} ${unit.padEnd(11)} ${measured.toFixed(1).padStart(9)} ms ${before === null ? '' : `× ${(measured / before).toFixed(2)}`}`);
+    console.log(
+      `${what.padEnd(14)} ${String(size).padStart(4)} ${unit.padEnd(11)} ${measured.toFixed(1).padStart(9)} ms ${before === null ? '' : `× ${(measured / before).toFixed(2)}`}`,
+    );
     before = measured;
   }
 }
@@ -129,7 +246,16 @@ function growth(what: string, sizeOf: (size: number) => Size, sizes: readonly nu
 function fitBenchTable(candidates: number, criteria: number): FitTable {
   const random = randomNumbers(3);
   return {
-    criteria: Array.from({ length: criteria }, (_, at) => ({ key: `c${at}`, label: `Criterion ${at}`, kind: 'quality', weight: 1 + (at % 5) })),
-    rows: Array.from({ length: candidates }, (_, at) => ({ candidate: `C${at}`, label: `Candidate ${at}`, points: Array.from({ length: criteria }, () => Math.round(random() * 100)) })),
+    criteria: Array.from({ length: criteria }, (_, at) => ({
+      key: `c${at}`,
+      label: `Criterion ${at}`,
+      kind: 'quality',
+      weight: 1 + (at % 5),
+    })),
+    rows: Array.from({ length: candidates }, (_, at) => ({
+      candidate: `C${at}`,
+      label: `Candidate ${at}`,
+      points: Array.from({ length: criteria }, () => Math.round(random() * 100)),
+    })),
   };
 }

@@ -28,7 +28,10 @@ export function spreadsheetOf(file: DecisionFile): Spreadsheet {
   const months = Array.from({ length: file.months }, (_, month) => month);
   // Rows 1 to 6: inputs and quantities by month, from column B on; A1 holds the orders of the first month.
   const rows: Array<Array<string | number>> = [
-    [Number(series.start), ...months.map((month) => `=$A$1*${1 + Number(series.growth ?? 0) / 100}^${month}*${series.season?.[month % 12] ?? 1}`)],
+    [
+      Number(series.start),
+      ...months.map((month) => `=$A$1*${1 + Number(series.growth ?? 0) / 100}^${month}*${series.season?.[month % 12] ?? 1}`),
+    ],
     [Number(second.start), ...months.map((month) => `=$A$2*${1 + Number(second.growth ?? 0) / 100}^${month}`)],
     ['orders', ...months.map((month) => `=${MONTH_COLUMN(month)}1+${MONTH_COLUMN(month)}2`)],
     ['sales', ...months.map((month) => `=${MONTH_COLUMN(month)}1*48+${MONTH_COLUMN(month)}2*9.5`)],
@@ -44,7 +47,8 @@ export function spreadsheetOf(file: DecisionFile): Spreadsheet {
     const first = rows.length + 1;
     rows.push(['plan', ...months.map((month) => (month % term.months === 0 ? line(String(term.price)) : 0))]);
     rows.push(['time', ...months.map((month) => (month === 0 ? 264 : 24))]);
-    for (const charge of plan.charges ?? []) rows.push([charge.id, ...months.map((month) => line(formulaOf(charge, MONTH_COLUMN(month), rate)))]);
+    for (const charge of plan.charges ?? [])
+      rows.push([charge.id, ...months.map((month) => line(formulaOf(charge, MONTH_COLUMN(month), rate)))]);
     const last = rows.length;
     rows.push([candidate.id, `=SUM(B${first}:${MONTH_COLUMN(file.months - 1)}${last})`]);
     totals.push(rows.length - 1);

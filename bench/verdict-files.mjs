@@ -22,7 +22,10 @@ async function answer(path) {
  * @param {string} wide - address of one with twenty candidates over 36 months
  */
 export async function verdictFiles(demo, wide) {
-  for (const [name, at] of [['the demo', demo], ['20 candidates × 36 months', wide]]) {
+  for (const [name, at] of [
+    ['the demo', demo],
+    ['20 candidates × 36 months', wide],
+  ]) {
     report(`report, ${name}`, (await answer(`${at}/report/html`)).time, 2000, 'ms');
     report(`report as PDF, ${name}`, (await answer(`${at}/report/pdf`)).time, 2000, 'ms');
     const workbook = await answer(`${at}/workbook.xlsx`);

@@ -32,7 +32,9 @@ async function drags(browser, decision) {
         const before = document.querySelector('.standing-sales b')?.textContent;
         const x = box.left + box.width * (0.5 + 0.45 * Math.sin(move / 9));
         const start = performance.now();
-        scale.dispatchEvent(new window.PointerEvent('pointermove', { bubbles: true, pointerId: 1, clientX: x, clientY: box.top + 5, buttons: 1 }));
+        scale.dispatchEvent(
+          new window.PointerEvent('pointermove', { bubbles: true, pointerId: 1, clientX: x, clientY: box.top + 5, buttons: 1 }),
+        );
         await painted();
         if (document.querySelector('.standing-sales b')?.textContent !== before) times.push(performance.now() - start);
       }
@@ -53,7 +55,13 @@ async function answers(browser, decision) {
   for (const [path, label, values, target, name] of [
     ['map', /, to$/, (round) => String(40 + round), 1000, 'map of 200 × 120 points, changed range to whole picture, median'],
     ['turns-it', /, to$/, (round) => String(40 + round), 500, 'what turns it, changed range to painted answer, median'],
-    ['route', 'To another vendor: your hours', (round) => String(5 + round), 200, 'route, changed cost of moving to painted answer, median'],
+    [
+      'route',
+      'To another vendor: your hours',
+      (round) => String(5 + round),
+      200,
+      'route, changed cost of moving to painted answer, median',
+    ],
   ]) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(`${decision}/what-if/${path}`, { waitUntil: 'networkidle' });

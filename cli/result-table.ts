@@ -21,13 +21,31 @@ export function resultTable(file: DecisionFile): string {
     ]);
   const all = [[...HEADINGS], ...rows];
   const widths = HEADINGS.map((_, column) => Math.max(...all.map((row) => (row[column] ?? '').length)));
-  const lines = all.map((row) => row.map((cell, column) => (column < 2 || column === 6 ? cell.padEnd(widths[column] ?? 0) : cell.padStart(widths[column] ?? 0))).join('  ').trimEnd());
+  const lines = all.map((row) =>
+    row
+      .map((cell, column) => (column < 2 || column === 6 ? cell.padEnd(widths[column] ?? 0) : cell.padStart(widths[column] ?? 0)))
+      .join('  ')
+      .trimEnd(),
+  );
   const questions = [
     ...(result.breakEven ?? []).flatMap(({ a, b, at }) =>
-      at.length === 0 ? [`${a} and ${b}: one stays cheaper throughout`] : at.map(({ monthlySales, cheaperBelow }) => `${a} and ${b}: below ${monthlySales} a month ${cheaperBelow} is cheaper, above it the other`),
+      at.length === 0
+        ? [`${a} and ${b}: one stays cheaper throughout`]
+        : at.map(
+            ({ monthlySales, cheaperBelow }) =>
+              `${a} and ${b}: below ${monthlySales} a month ${cheaperBelow} is cheaper, above it the other`,
+          ),
     ),
-    ...(result.route === null ? ['Route: there is no way through the horizon'] : result.route ? [`Route: ${result.route.segments.map(({ candidate, from, months }) => `${candidate} from ${from} for ${months} months`).join(', ')}; ${result.route.total}`] : []),
-    ...(result.proposals ?? []).map((one) => `${file.offers.find(({ id }) => id === one.offer)?.label ?? one.offer}: ${proposalWords(file, one)}`),
+    ...(result.route === null
+      ? ['Route: there is no way through the horizon']
+      : result.route
+        ? [
+            `Route: ${result.route.segments.map(({ candidate, from, months }) => `${candidate} from ${from} for ${months} months`).join(', ')}; ${result.route.total}`,
+          ]
+        : []),
+    ...(result.proposals ?? []).map(
+      (one) => `${file.offers.find(({ id }) => id === one.offer)?.label ?? one.offer}: ${proposalWords(file, one)}`,
+    ),
   ];
   return [`${file.name} (${file.currency}, ${result.months.length} months from ${file.start})`, ...lines, ...questions].join('\n');
 }
@@ -36,8 +54,16 @@ function proposalWords(file: DecisionFile, proposal: Proposal): string {
   if (proposal.total === null) return 'no plan can be used as it is';
   const plan = file.offers.flatMap(({ plans }) => plans).find(({ id }) => id === proposal.plan);
   const addons = [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])];
-  const taken = proposal.addons.map(({ addon, count }) => `${count > 1 ? `${count} × ` : ''}${addons.find(({ id }) => id === addon)?.label ?? addon}`);
-  return [`${plan?.label ?? proposal.plan} (${proposal.term})`, ...taken, ...(proposal.payments === 'own' ? [] : [`payments through ${proposal.payments}`])].join(' + ') + `: ${proposal.total}`;
+  const taken = proposal.addons.map(
+    ({ addon, count }) => `${count > 1 ? `${count} × ` : ''}${addons.find(({ id }) => id === addon)?.label ?? addon}`,
+  );
+  return (
+    [
+      `${plan?.label ?? proposal.plan} (${proposal.term})`,
+      ...taken,
+      ...(proposal.payments === 'own' ? [] : [`payments through ${proposal.payments}`]),
+    ].join(' + ') + `: ${proposal.total}`
+  );
 }
 
 function standing(one: ReturnType<typeof answerDecision>['candidates'][number], cheapest: string | null): string {

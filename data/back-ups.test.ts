@@ -136,10 +136,7 @@ describe('restoring', () => {
     [
       'it is no database',
       (paths: DataPaths) => (
-        writeFileSync(
-          join(paths.folder, 'letter.db'),
-          'a letter, long enough to be told apart from a database file'.repeat(20),
-        ),
+        writeFileSync(join(paths.folder, 'letter.db'), 'a letter, long enough to be told apart from a database file'.repeat(20)),
         join(paths.folder, 'letter.db')
       ),
       /not a Venalis database/,
@@ -190,9 +187,7 @@ describe('getting data ready', () => {
     chmodSync(paths.folder, 0o755);
     chmodSync(paths.database, 0o644);
     const data = await prepareData(paths, NOW);
-    const modes = [paths.folder, paths.database, paths.backUps].map((path) =>
-      (statSync(path).mode & 0o777).toString(8),
-    );
+    const modes = [paths.folder, paths.database, paths.backUps].map((path) => (statSync(path).mode & 0o777).toString(8));
     data.release();
     expect(modes).toEqual(['700', '600', '700']);
   });

@@ -1,14 +1,4 @@
-import {
-  closeSync,
-  existsSync,
-  fsyncSync,
-  mkdirSync,
-  openSync,
-  readdirSync,
-  renameSync,
-  rmSync,
-  statSync,
-} from 'node:fs';
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import type { DataPaths } from './data-folder';
@@ -55,10 +45,7 @@ export function listBackUps({ backUps }: Pick<DataPaths, 'backUps'>): BackUp[] {
 export function outdatedBackUps(listed: readonly BackUp[]): BackUp[] {
   const daily = listed.filter(({ kind }) => kind === 'daily');
   const firstOfMonth = new Map(daily.map((one) => [one.day.slice(0, 7), one.name]));
-  const kept = new Set([
-    ...daily.slice(0, DAYS_KEPT).map(({ name }) => name),
-    ...[...firstOfMonth.values()].slice(0, MONTHS_KEPT),
-  ]);
+  const kept = new Set([...daily.slice(0, DAYS_KEPT).map(({ name }) => name), ...[...firstOfMonth.values()].slice(0, MONTHS_KEPT)]);
   for (const { name } of listed.filter(({ kind }) => kind === 'before-upgrade').slice(0, UPGRADES_KEPT)) kept.add(name);
   return listed.filter(({ name }) => !kept.has(name));
 }
@@ -71,8 +58,7 @@ export function outdatedBackUps(listed: readonly BackUp[]): BackUp[] {
  */
 export async function copyDatabase(sqlite: SQLite.Database, target: string): Promise<void> {
   const [finding] = structureFindings(sqlite);
-  if (finding !== undefined)
-    throw new DataProblem('damaged', `The database is damaged (${finding}); it was not copied over a back-up.`);
+  if (finding !== undefined) throw new DataProblem('damaged', `The database is damaged (${finding}); it was not copied over a back-up.`);
   mkdirSync(dirname(target), { recursive: true, mode: 0o700 });
   // Another server may be at the same back-up.
   const unfinished = `${target}.unfinished-${process.pid}`;
@@ -100,12 +86,7 @@ export function toDisk(path: string): void {
     closeSync(descriptor);
   } catch (error) {
     // Some systems cannot do that for folders.
-    if (!(
-      error instanceof Error &&
-      'code' in error &&
-      ['EISDIR', 'EPERM', 'EINVAL', 'EACCES'].includes(String(error.code))
-    ))
-      throw error;
+    if (!(error instanceof Error && 'code' in error && ['EISDIR', 'EPERM', 'EINVAL', 'EACCES'].includes(String(error.code)))) throw error;
   }
 }
 
@@ -116,11 +97,7 @@ export function toDisk(path: string): void {
  * @returns the back-up's file, or null if the day has one already
  * @throws DataProblem if the database is damaged: then nothing is removed either
  */
-export async function keepDailyBackUp(
-  sqlite: SQLite.Database,
-  paths: DataPaths,
-  today: string,
-): Promise<string | null> {
+export async function keepDailyBackUp(sqlite: SQLite.Database, paths: DataPaths, today: string): Promise<string | null> {
   const file = join(paths.backUps, `venalis-${today}.db`);
   if (existsSync(file)) return null;
   await copyDatabase(sqlite, file);

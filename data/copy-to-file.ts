@@ -15,10 +15,7 @@ export async function copyToFile({ database }: DataPaths, target: string): Promi
   const file = resolve(target);
   if (!existsSync(database)) throw new DataProblem('no-folder', `There is no database at ${database} yet.`);
   if (existsSync(file))
-    throw new DataProblem(
-      'in-use',
-      `${file} is there already. Name a file that is not, so that no back-up is written over.`,
-    );
+    throw new DataProblem('in-use', `${file} is there already. Name a file that is not, so that no back-up is written over.`);
   const sqlite = new SQLite(database);
   try {
     await copyDatabase(sqlite, file);

@@ -29,7 +29,5 @@ export function dataProblemKind(error: unknown): DataProblemKind | null {
   const code = error instanceof Error && 'code' in error ? String(error.code) : '';
   const found = KIND_OF_CODE.find(([pattern]) => pattern.test(code))?.[1];
   if (found) return found;
-  return error instanceof Error && error.cause !== undefined && error.cause !== error
-    ? dataProblemKind(error.cause)
-    : null;
+  return error instanceof Error && error.cause !== undefined && error.cause !== error ? dataProblemKind(error.cause) : null;
 }

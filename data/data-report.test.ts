@@ -34,9 +34,7 @@ describe('how the data stand', () => {
   it('is said while a server runs, and changes nothing', async () => {
     const paths = await withDecision();
     const data = await prepareData(paths, NOW);
-    expect(dataReport(paths, NOW).map(({ text }) => text)).toContainEqual(
-      expect.stringContaining('Venalis is running'),
-    );
+    expect(dataReport(paths, NOW).map(({ text }) => text)).toContainEqual(expect.stringContaining('Venalis is running'));
     data.release();
   });
 
@@ -46,9 +44,7 @@ describe('how the data stand', () => {
     expect(dataReport(none, NOW)).toEqual([{ isFine: true, text: expect.stringContaining('no data yet') as string }]);
     const former = freshPaths();
     putFormerVersion(former.database, '002');
-    expect(dataReport(former, NOW).map(({ text }) => text)).toContainEqual(
-      expect.stringContaining('brought up to date at the next start'),
-    );
+    expect(dataReport(former, NOW).map(({ text }) => text)).toContainEqual(expect.stringContaining('brought up to date at the next start'));
   });
 
   it.each<[string, (paths: DataPaths) => void, RegExp]>([
@@ -59,21 +55,13 @@ describe('how the data stand', () => {
       ({ database }) => writeFileSync(database, 'a letter, not a database'.repeat(100)),
       /cannot be read.*npm run restore/,
     ],
-    [
-      'a damaged back-up',
-      (paths) => damage(listBackUps(paths)[0]?.file ?? ''),
-      /Damaged: venalis-2026-11-29\.db\. Delete/,
-    ],
+    ['a damaged back-up', (paths) => damage(listBackUps(paths)[0]?.file ?? ''), /Damaged: venalis-2026-11-29\.db\. Delete/],
     [
       'a decision that cannot be read',
       ({ database }) => change(database, "update decision_revisions set content = x'00'"),
       /1 decision of 1 cannot be read: “kites 30”/,
     ],
-    [
-      'a newer version',
-      ({ database }) => change(database, "insert into kysely_migration values ('999-x', '2030')"),
-      /newer version/,
-    ],
+    ['a newer version', ({ database }) => change(database, "insert into kysely_migration values ('999-x', '2030')"), /newer version/],
     ['no back-ups', ({ backUps }) => rmSync(backUps, { recursive: true }), /no back-up yet/],
   ])('%s is told, with what to do', async (_what, spoil, words) => {
     const paths = await withDecision();

@@ -50,11 +50,9 @@ function databaseLines({ database }: DataPaths): ReportLine[] {
   let sqlite: SQLite.Database | undefined;
   try {
     sqlite = new SQLite(database, { readonly: true });
-    if (unknownMigrations(sqlite).length > 0)
-      return [amiss('A newer version of Venalis wrote the database. Update Venalis.')];
+    if (unknownMigrations(sqlite).length > 0) return [amiss('A newer version of Venalis wrote the database. Update Venalis.')];
     const [finding] = structureFindings(sqlite);
-    if (finding !== undefined)
-      return [amiss(`The database is damaged (${finding}). Restore a back-up: npm run restore -- FILE`)];
+    if (finding !== undefined) return [amiss(`The database is damaged (${finding}). Restore a back-up: npm run restore -- FILE`)];
     if (pendingMigrations(sqlite).length > 0)
       return [
         fine(
@@ -78,17 +76,14 @@ function decisionLines(sqlite: SQLite.Database): ReportLine[] {
   const content = sqlite.prepare<[string, number], { content: Buffer; base: number | null }>(
     'select content, base from decision_revisions where decision_id = ? and revision = ?',
   );
-  const rows = sqlite
-    .prepare<[], { id: string; name: string; revision: number }>('select id, name, revision from decisions')
-    .all();
+  const rows = sqlite.prepare<[], { id: string; name: string; revision: number }>('select id, name, revision from decisions').all();
   const isReadable = ({ id, revision }: { id: string; revision: number }) => {
     try {
       const stored = content.get(id, revision);
       const base = stored?.base == null ? null : content.get(id, stored.base);
       return (
         stored !== undefined &&
-        storedDecisionSchema.safeParse(JSON.parse(unpack(stored.content, base ? unpack(base.content, null) : null)))
-          .success
+        storedDecisionSchema.safeParse(JSON.parse(unpack(stored.content, base ? unpack(base.content, null) : null))).success
       );
     } catch {
       return false;
@@ -119,12 +114,8 @@ function backUpLines(paths: DataPaths, now: Date): ReportLine[] {
     fine(
       `${counted(backUps.length, 'back-up', 'back-ups')} (${megabytes(backUps.reduce((sum, { bytes }) => sum + bytes, 0))}), the newest of ${newest.day}.`,
     ),
-    ...(damaged.length > 0
-      ? [amiss(`Damaged: ${damaged.map(({ name }) => name).join(', ')}. Delete them; the others are sound.`)]
-      : []),
-    ...(age > OLD_BACK_UP_DAYS
-      ? [fine('The newest is older than two weeks, because Venalis was not used since.')]
-      : []),
+    ...(damaged.length > 0 ? [amiss(`Damaged: ${damaged.map(({ name }) => name).join(', ')}. Delete them; the others are sound.`)] : []),
+    ...(age > OLD_BACK_UP_DAYS ? [fine('The newest is older than two weeks, because Venalis was not used since.')] : []),
   ];
 }
 

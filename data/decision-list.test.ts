@@ -3,7 +3,16 @@ import type { Kysely } from 'kysely';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { takeApart } from '#core/decision/take-apart';
 import { readDecisionFile } from '#core/decision-file/read';
-import { deletedDecisions, deletedName, duplicateDecision, listDecisions, removeDeleted, removeForGood, setArchived, setDeleted } from './decision-list';
+import {
+  deletedDecisions,
+  deletedName,
+  duplicateDecision,
+  listDecisions,
+  removeDeleted,
+  removeForGood,
+  setArchived,
+  setDeleted,
+} from './decision-list';
 import { createDecision, loadWorkbench } from './decisions';
 import { openDatabase } from './open-database';
 import type { Database } from './schema';
@@ -17,7 +26,12 @@ let db: Kysely<Database>;
 beforeEach(async () => {
   db = await openDatabase(':memory:');
   let next = 0;
-  await createDecision(db, 'one', takeApart(file, () => `sheet-${next++}`), AT);
+  await createDecision(
+    db,
+    'one',
+    takeApart(file, () => `sheet-${next++}`),
+    AT,
+  );
 });
 
 const ids = async () => (await listDecisions(db)).map(({ id, archivedAt }) => (archivedAt === null ? id : `(${id})`));

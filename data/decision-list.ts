@@ -41,12 +41,7 @@ export async function setDeleted(db: Kysely<Database>, id: string, at: string | 
 
 /** The name of a decision that is deleted and can be brought back; undefined if there is none. */
 export async function deletedName(db: Kysely<Database>, id: string): Promise<string | undefined> {
-  const row = await db
-    .selectFrom('decisions')
-    .select('name')
-    .where('id', '=', id)
-    .where('deletedAt', 'is not', null)
-    .executeTakeFirst();
+  const row = await db.selectFrom('decisions').select('name').where('id', '=', id).where('deletedAt', 'is not', null).executeTakeFirst();
   return row?.name;
 }
 
@@ -84,11 +79,7 @@ export async function removeDeleted(db: Kysely<Database>, now: Date): Promise<nu
   const longAgo = new Date(now.getTime() - LOOKS_APART_DAYS * DAY_MS).toISOString();
   return db.transaction().execute(async (transaction) => {
     const isOld = transaction.selectFrom('decisions').select('id').where('deletedAt', '<', before);
-    const removed = await transaction
-      .deleteFrom('decisions')
-      .where('id', 'in', isOld)
-      .where('oldSince', '<=', longAgo)
-      .executeTakeFirst();
+    const removed = await transaction.deleteFrom('decisions').where('id', 'in', isOld).where('oldSince', '<=', longAgo).executeTakeFirst();
     // The clock was put back, or the decision was brought back: the next look is a first one again.
     await transaction
       .updateTable('decisions')
@@ -110,12 +101,7 @@ export async function removeDeleted(db: Kysely<Database>, now: Date): Promise<nu
  *
  * @returns whether there was such a decision
  */
-export async function duplicateDecision(
-  db: Kysely<Database>,
-  id: string,
-  copyId: string,
-  at: string,
-): Promise<boolean> {
+export async function duplicateDecision(db: Kysely<Database>, id: string, copyId: string, at: string): Promise<boolean> {
   const saved = await loadWorkbench(db, id);
   if (!saved) return false;
   const { decision, sheets } = saved.bench;

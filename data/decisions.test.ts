@@ -40,7 +40,9 @@ function renaming(saved: SavedWorkbench, name: string, key = `name.${name}`): Ch
 
 /** A change of the first sheet's day. */
 function resheeting(saved: SavedWorkbench, seen: string): Change {
-  const sheets = saved.bench.sheets.map(({ id, revision, sheet }, index) => (index === 0 ? { id, revision, changed: { ...sheet, seen } } : { id, revision }));
+  const sheets = saved.bench.sheets.map(({ id, revision, sheet }, index) =>
+    index === 0 ? { id, revision, changed: { ...sheet, seen } } : { id, revision },
+  );
   return { ...renaming(saved, saved.bench.decision.name, `seen.${seen}`), sheets };
 }
 

@@ -31,8 +31,7 @@ export interface Change {
 }
 
 /** What became of a change: saved, or refused because the decision or a sheet was changed elsewhere meanwhile. */
-export type SaveOutcome =
-  { ok: true; saved: SavedWorkbench } | { ok: false; current: SavedWorkbench; staleSheets: UsedSheet[] };
+export type SaveOutcome = { ok: true; saved: SavedWorkbench } | { ok: false; current: SavedWorkbench; staleSheets: UsedSheet[] };
 
 /** Changes to one value within this time are one step of undo. */
 const ONE_STRETCH_OF_TYPING_MS = 5_000;
@@ -57,12 +56,7 @@ export async function createDecision(db: Kysely<Database>, id: string, bench: Wo
 }
 
 /** Keeps a new decision as a part of something larger; see {@link createDecision}. */
-export async function addDecision(
-  transaction: Transaction<Database>,
-  id: string,
-  bench: Workbench,
-  at: string,
-): Promise<void> {
+export async function addDecision(transaction: Transaction<Database>, id: string, bench: Workbench, at: string): Promise<void> {
   const sheets: StoredDecision['sheets'] = [];
   for (const { id: sheet, revision, sheet: content } of bench.sheets)
     sheets.push({ sheet, revision: revision || (await addSheetRevision(transaction, sheet, content, at)) });
@@ -93,12 +87,7 @@ export async function addDecision(
  * @param at - ISO 8601 time
  * @returns undefined if there is no such decision
  */
-export async function saveChange(
-  db: Kysely<Database>,
-  id: string,
-  change: Change,
-  at: string,
-): Promise<SaveOutcome | undefined> {
+export async function saveChange(db: Kysely<Database>, id: string, change: Change, at: string): Promise<SaveOutcome | undefined> {
   return db.transaction().execute(async (transaction) => {
     const current = await currentRevision(transaction, id);
     if (!current) return undefined;
@@ -147,8 +136,7 @@ export async function stepBack(
   return db.transaction().execute(async (transaction) => {
     const current = await currentRevision(transaction, id);
     if (!current) return undefined;
-    if (current.revision !== revision)
-      return { ok: false, current: await savedWorkbench(transaction, current), staleSheets: [] };
+    if (current.revision !== revision) return { ok: false, current: await savedWorkbench(transaction, current), staleSheets: [] };
     const goal = direction === 'undo' ? current.undoTo : current.redoTo;
     const target = goal === null ? undefined : await revisionOf(transaction, id, goal);
     if (!target) return { ok: true, saved: await savedWorkbench(transaction, current) };
@@ -181,22 +169,13 @@ function withFixedVerdicts(
   return verdicts
     ? {
         ...decision,
-        verdicts: fixedVerdicts(
-          kept,
-          verdicts,
-          revision,
-          Object.fromEntries(sheets.map((one) => [one.sheet, one.revision])),
-        ),
+        verdicts: fixedVerdicts(kept, verdicts, revision, Object.fromEntries(sheets.map((one) => [one.sheet, one.revision]))),
       }
     : decision;
 }
 
 /** A decision as it stood in one of its revisions; undefined if that is not kept here. */
-export async function loadWorkbenchAt(
-  db: Kysely<Database>,
-  id: string,
-  revision: number,
-): Promise<SavedWorkbench | undefined> {
+export async function loadWorkbenchAt(db: Kysely<Database>, id: string, revision: number): Promise<SavedWorkbench | undefined> {
   const row = await revisionOf(db, id, revision);
   return row && savedWorkbench(db, row);
 }
@@ -230,11 +209,7 @@ async function restoredSheets(
 }
 
 /** Writes a revision, and what is asked about it across decisions. */
-async function addRevision(
-  db: Transaction<Database>,
-  document: StoredDecision,
-  noted: Omit<Revision, 'document'>,
-): Promise<Revision> {
+async function addRevision(db: Transaction<Database>, document: StoredDecision, noted: Omit<Revision, 'document'>): Promise<Revision> {
   const { decisionId, revision, savedAt, changeKey, undoTo, undoLabel, redoTo, redoLabel } = noted;
   const text = JSON.stringify(document);
   const content = await contentFor(db, 'decision', decisionId, revision, text);
@@ -242,27 +217,14 @@ async function addRevision(
     .insertInto('decisionRevisions')
     .values({ decisionId, revision, savedAt, changeKey, undoTo, undoLabel, redoTo, redoLabel, ...content })
     .execute();
-  await db
-    .updateTable('decisions')
-    .set({ revision, name: document.name, changedAt: savedAt })
-    .where('id', '=', decisionId)
-    .execute();
+  await db.updateTable('decisions').set({ revision, name: document.name, changedAt: savedAt }).where('id', '=', decisionId).execute();
   await noteUsedSheets(db, decisionId, document.sheets);
   return { ...noted, document: text };
 }
 
-async function noteUsedSheets(
-  db: Transaction<Database>,
-  decisionId: string,
-  sheets: StoredDecision['sheets'],
-): Promise<void> {
-  const noted = await db
-    .selectFrom('usedSheets')
-    .select(['sheetId as sheet', 'revision'])
-    .where('decisionId', '=', decisionId)
-    .execute();
-  const inOrder = (list: StoredDecision['sheets']) =>
-    JSON.stringify(list.map(({ sheet, revision }) => `${sheet} ${revision}`).sort());
+async function noteUsedSheets(db: Transaction<Database>, decisionId: string, sheets: StoredDecision['sheets']): Promise<void> {
+  const noted = await db.selectFrom('usedSheets').select(['sheetId as sheet', 'revision']).where('decisionId', '=', decisionId).execute();
+  const inOrder = (list: StoredDecision['sheets']) => JSON.stringify(list.map(({ sheet, revision }) => `${sheet} ${revision}`).sort());
   if (inOrder(noted) === inOrder(sheets)) return;
   await db.deleteFrom('usedSheets').where('decisionId', '=', decisionId).execute();
   if (sheets.length > 0)

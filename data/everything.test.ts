@@ -20,8 +20,7 @@ let next = 0;
 const newId = () => `new-${next++}`;
 const whole = (of: Kysely<Database>, withHistory = true) => exportEverything(of, { withHistory, at: AT });
 /** As it goes through a file. */
-const throughFile = async (withHistory = true) =>
-  readEverything(JSON.parse(JSON.stringify(await whole(db, withHistory))));
+const throughFile = async (withHistory = true) => readEverything(JSON.parse(JSON.stringify(await whole(db, withHistory))));
 
 beforeEach(async () => {
   [db, empty] = [await openDatabase(':memory:'), await openDatabase(':memory:')];
@@ -74,9 +73,7 @@ describe('everything as one file', () => {
     await setWatchedAddress(empty, 'sheet-of-kites', 'https://birch.invalid/');
     expect(await importEverything(empty, file, newId)).toMatchObject({ there: 1, beside: 1 });
     expect((await current(empty, 'kites')).bench.decision.name).toBe('changed here');
-    const names = (await empty.selectFrom('decisions').select('name').orderBy('name').execute()).map(
-      ({ name }) => name,
-    );
+    const names = (await empty.selectFrom('decisions').select('name').orderBy('name').execute()).map(({ name }) => name);
     expect(names).toEqual(['changed here', 'kites 5', 'lamps 1']);
     expect(await readSetting(empty, 'privateHosts')).toEqual(['nas.local:80']);
     expect((await watchedSheets(empty)).map(({ address }) => address)).toEqual(['https://birch.invalid/']);
@@ -93,9 +90,11 @@ describe('everything as one file', () => {
       })
       .execute();
     await importEverything(empty, await throughFile(), newId);
-    expect(
-      (await listSheets(empty)).map(({ sheet }) => (sheet.kind === 'processor' ? sheet.processor.label : '')),
-    ).toEqual(['Another', 'Pay', 'Pay']);
+    expect((await listSheets(empty)).map(({ sheet }) => (sheet.kind === 'processor' ? sheet.processor.label : ''))).toEqual([
+      'Another',
+      'Pay',
+      'Pay',
+    ]);
   });
 
   it('that is not one is refused with what is wrong where, and nothing of it is taken in', async () => {

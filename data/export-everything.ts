@@ -41,11 +41,7 @@ export async function exportEverything(db: Kysely<Database>, { withHistory, at }
   };
 }
 
-async function keptDecisions(
-  db: Kysely<Database>,
-  withHistory: boolean,
-  unreadable: Everything['unreadable'],
-): Promise<KeptDecision[]> {
+async function keptDecisions(db: Kysely<Database>, withHistory: boolean, unreadable: Everything['unreadable']): Promise<KeptDecision[]> {
   const kept: KeptDecision[] = [];
   for (const { id, name, revision: current, createdAt, changedAt, archivedAt, deletedAt } of await db
     .selectFrom('decisions')
@@ -69,9 +65,7 @@ async function keptDecisions(
       // Without the steps before it there is nothing to undo.
       if (document)
         revisions.push(
-          withHistory
-            ? { ...noted, document }
-            : { ...noted, undoTo: null, undoLabel: null, redoTo: null, redoLabel: null, document },
+          withHistory ? { ...noted, document } : { ...noted, undoTo: null, undoLabel: null, redoTo: null, redoLabel: null, document },
         );
     }
     if (revisions.length > 0) kept.push({ id, createdAt, changedAt, archivedAt, deletedAt, revisions });
@@ -83,24 +77,14 @@ type Used = ReadonlyMap<string, ReadonlySet<number>>;
 
 function usedBy(decisions: readonly KeptDecision[]): Used {
   const used = new Map<string, Set<number>>();
-  for (const { sheet, revision } of decisions.flatMap(({ revisions }) =>
-    revisions.flatMap(({ document }) => document.sheets),
-  ))
+  for (const { sheet, revision } of decisions.flatMap(({ revisions }) => revisions.flatMap(({ document }) => document.sheets)))
     used.set(sheet, (used.get(sheet) ?? new Set()).add(revision));
   return used;
 }
 
-async function keptSheets(
-  db: Kysely<Database>,
-  used: Used | null,
-  unreadable: Everything['unreadable'],
-): Promise<KeptSheet[]> {
+async function keptSheets(db: Kysely<Database>, used: Used | null, unreadable: Everything['unreadable']): Promise<KeptSheet[]> {
   const kept: KeptSheet[] = [];
-  for (const { id, revision: newest, label } of await db
-    .selectFrom('sheets')
-    .select(['id', 'revision', 'label'])
-    .orderBy('id')
-    .execute()) {
+  for (const { id, revision: newest, label } of await db.selectFrom('sheets').select(['id', 'revision', 'label']).orderBy('id').execute()) {
     const revisions: KeptSheet['revisions'] = [];
     for (const { revision, content, base, savedAt } of await db
       .selectFrom('sheetRevisions')

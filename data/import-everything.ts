@@ -38,11 +38,7 @@ export function readEverything(document: unknown): Everything {
  *
  * @param newId - gives a fresh identifier
  */
-export async function importEverything(
-  db: Kysely<Database>,
-  file: Everything,
-  newId: () => string,
-): Promise<ImportOutcome> {
+export async function importEverything(db: Kysely<Database>, file: Everything, newId: () => string): Promise<ImportOutcome> {
   return db.transaction().execute(async (transaction) => {
     const ids = new Map<string, string>();
     let sheets = 0;
@@ -59,13 +55,8 @@ export async function importEverything(
   });
 }
 
-async function takeInSheet(
-  db: Transaction<Database>,
-  sheet: KeptSheet,
-  newId: () => string,
-): Promise<{ id: string; isNew: boolean }> {
-  const isTaken =
-    (await db.selectFrom('sheets').select('id').where('id', '=', sheet.id).executeTakeFirst()) !== undefined;
+async function takeInSheet(db: Transaction<Database>, sheet: KeptSheet, newId: () => string): Promise<{ id: string; isNew: boolean }> {
+  const isTaken = (await db.selectFrom('sheets').select('id').where('id', '=', sheet.id).executeTakeFirst()) !== undefined;
   if (isTaken && (await standsHere(db, sheet))) return { id: sheet.id, isNew: false };
   const id = isTaken ? newId() : sheet.id;
   const newest = sheet.revisions.at(-1);
@@ -101,12 +92,7 @@ async function standsHere(db: Kysely<Database>, { id, revisions }: KeptSheet): P
 }
 
 /** A stored document written the way the file's is; null where there is none or it cannot be read. */
-async function storedAs(
-  db: Kysely<Database>,
-  kind: 'sheet' | 'decision',
-  id: string,
-  revision: number,
-): Promise<string | null> {
+async function storedAs(db: Kysely<Database>, kind: 'sheet' | 'decision', id: string, revision: number): Promise<string | null> {
   const stored = await storedRevision(db, kind, id, revision);
   try {
     return stored ? await textOf(db, kind, id, stored) : null;
@@ -170,30 +156,18 @@ async function takeInWatch(
         .onConflict((conflict) => conflict.doNothing())
         .execute();
   }
-  const known = new Set(
-    (await db.selectFrom('priceChanges').select(['sheetId', 'changeId', 'decidedAt']).execute()).map(sameChange),
-  );
+  const known = new Set((await db.selectFrom('priceChanges').select(['sheetId', 'changeId', 'decidedAt']).execute()).map(sameChange));
   for (const { sheetId, ...change } of priceChanges) {
     const row = { ...change, sheetId: sheetId === null ? null : (ids.get(sheetId) ?? sheetId) };
     if (!known.has(sameChange(row))) await db.insertInto('priceChanges').values(row).execute();
   }
 }
 
-const sameChange = ({
-  sheetId,
-  changeId,
-  decidedAt,
-}: {
-  sheetId: string | null;
-  changeId: string;
-  decidedAt: string;
-}) => JSON.stringify([sheetId, changeId, decidedAt]);
+const sameChange = ({ sheetId, changeId, decidedAt }: { sheetId: string | null; changeId: string; decidedAt: string }) =>
+  JSON.stringify([sheetId, changeId, decidedAt]);
 
 /** Settings that are made here stay as they are. */
-async function takeInSettings(
-  db: Transaction<Database>,
-  { ratesAddress, privateHosts }: Everything['settings'],
-): Promise<void> {
+async function takeInSettings(db: Transaction<Database>, { ratesAddress, privateHosts }: Everything['settings']): Promise<void> {
   if (ratesAddress !== undefined && (await readSetting(db, 'ratesAddress')) === undefined)
     await keepSetting(db, 'ratesAddress', ratesAddress);
   if (privateHosts !== undefined && (await readSetting(db, 'privateHosts')) === undefined)

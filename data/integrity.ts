@@ -39,9 +39,9 @@ export function lookAtFile(file: string): FileFinding {
     if (unknownMigrations(sqlite).length > 0) return { kind: 'newer', detail: 'a newer version of Venalis wrote it' };
     const [finding] = structureFindings(sqlite);
     if (finding !== undefined) return { kind: 'damaged', detail: finding };
-    const { count } = sqlite
-      .prepare<[], { count: number }>('select count(*) as count from decisions where deleted_at is null')
-      .get() ?? { count: 0 };
+    const { count } = sqlite.prepare<[], { count: number }>('select count(*) as count from decisions where deleted_at is null').get() ?? {
+      count: 0,
+    };
     return { kind: 'sound', decisions: count };
   } catch (error) {
     return findingOf(error);

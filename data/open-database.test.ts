@@ -24,7 +24,9 @@ it('makes the folder and the tables, keeps what is in them, and can be opened ag
 it('writes ahead and holds references', async () => {
   const path = join(mkdtempSync(join(tmpdir(), 'venalis-data-')), 'venalis.db');
   const db = await openDatabase(path);
-  await expect(sql`insert into decision_revisions (decision_id, revision, content, saved_at, change_key) values ('none', 1, '{}', '', '')`.execute(db)).rejects.toThrow(/FOREIGN KEY/);
+  await expect(
+    sql`insert into decision_revisions (decision_id, revision, content, saved_at, change_key) values ('none', 1, '{}', '', '')`.execute(db),
+  ).rejects.toThrow(/FOREIGN KEY/);
   await db.destroy();
   const raw = new SQLite(path, { readonly: true });
   expect(raw.pragma('journal_mode', { simple: true })).toBe('wal');

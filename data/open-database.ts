@@ -128,17 +128,13 @@ export function asDataProblem(error: unknown, file: string): DataProblem {
   const kind = dataProblemKind(error) ?? 'damaged';
   const isDatabase = !(error instanceof Error && 'code' in error && error.code === 'SQLITE_NOTADB');
   if (!isDatabase)
-    return new DataProblem(
-      'not-a-database',
-      `${file} is not a Venalis database, or its beginning is damaged. It was left as it is.`,
-      { cause: error },
-    );
+    return new DataProblem('not-a-database', `${file} is not a Venalis database, or its beginning is damaged. It was left as it is.`, {
+      cause: error,
+    });
   if (kind === 'locked')
-    return new DataProblem(
-      kind,
-      `Another program keeps the database ${file} locked. Close it, then start Venalis again.`,
-      { cause: error },
-    );
+    return new DataProblem(kind, `Another program keeps the database ${file} locked. Close it, then start Venalis again.`, {
+      cause: error,
+    });
   return new DataProblem(
     kind,
     `The database ${file} could not be opened (${error instanceof Error ? error.message : 'for an unknown reason'}).`,

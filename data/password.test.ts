@@ -13,8 +13,7 @@ it('a password is kept as a hash that only its owner can read, and is told from 
   expect(await isPassword(file, 'kites über alles')).toBe(true);
   // The same letters, put together otherwise.
   expect(await isPassword(file, 'kites u\u0308ber alles')).toBe(true);
-  for (const guess of ['kites über alle', 'kites über alles ', '', 'x'.repeat(600)])
-    expect(await isPassword(file, guess)).toBe(false);
+  for (const guess of ['kites über alle', 'kites über alles ', '', 'x'.repeat(600)]) expect(await isPassword(file, guess)).toBe(false);
 });
 
 it('of a file that cannot be read nothing is the password', async () => {

@@ -34,11 +34,7 @@ export interface PreparedData {
  * @throws DataProblem if no server may use the data: a newer version wrote it, another process keeps it locked, or it
  * could not be brought up to date
  */
-export async function prepareData(
-  paths: DataPaths,
-  now: Date,
-  fill?: (db: Kysely<Database>) => Promise<void>,
-): Promise<PreparedData> {
+export async function prepareData(paths: DataPaths, now: Date, fill?: (db: Kysely<Database>) => Promise<void>): Promise<PreparedData> {
   prepareDataFolder(paths);
   const giveBack = lockOf(paths);
   let open: OpenDatabase | null = null;
@@ -73,11 +69,7 @@ function lockOf(paths: DataPaths): (() => void) | null {
   try {
     return holdServerLock(paths);
   } catch (cause) {
-    throw new DataProblem(
-      'in-use',
-      'A back-up is being restored into this data. Start Venalis again when that is done.',
-      { cause },
-    );
+    throw new DataProblem('in-use', 'A back-up is being restored into this data. Start Venalis again when that is done.', { cause });
   }
 }
 
@@ -119,17 +111,14 @@ async function unlessFull(action: () => unknown): Promise<void> {
 /** Writes a little, to see whether that is possible before somebody relies on it. */
 function noteStart({ sqlite }: OpenDatabase, now: Date): void {
   sqlite
-    .prepare(
-      "insert into settings (key, value) values ('startedAt', ?) on conflict (key) do update set value = excluded.value",
-    )
+    .prepare("insert into settings (key, value) values ('startedAt', ?) on conflict (key) do update set value = excluded.value")
     .run(JSON.stringify(now.toISOString()));
 }
 
 /** How data can be used although they could not be got ready; null if they cannot. */
 async function stateAfter(error: unknown, { database }: DataPaths): Promise<DataState | null> {
   const kind = dataProblemKind(error);
-  if (kind === 'damaged' || kind === 'not-a-database')
-    return { kind: 'damaged', finding: error instanceof Error ? error.message : '' };
+  if (kind === 'damaged' || kind === 'not-a-database') return { kind: 'damaged', finding: error instanceof Error ? error.message : '' };
   if (kind !== 'read-only' && kind !== 'full') return null;
   try {
     (await connectForReading(database)).sqlite.close();

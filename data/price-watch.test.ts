@@ -20,10 +20,24 @@ const LATER = '2026-11-26T10:00:00.000Z';
 beforeEach(async () => {
   db = await openDatabase(':memory:');
   let next = 0;
-  await createDecision(db, 'one', takeApart(kiteDecision(), () => `sheet-${next++}`), AT);
+  await createDecision(
+    db,
+    'one',
+    takeApart(kiteDecision(), () => `sheet-${next++}`),
+    AT,
+  );
 });
 
-const change = (id: string): FoundChange => ({ id, kind: 'term', part: 'pa', plan: 'Plan', what: 'paid by the month', before: '10', after: '12', term: { id: 'm', months: 1, price: '12' } });
+const change = (id: string): FoundChange => ({
+  id,
+  kind: 'term',
+  part: 'pa',
+  plan: 'Plan',
+  what: 'paid by the month',
+  before: '10',
+  after: '12',
+  term: { id: 'm', months: 1, price: '12' },
+});
 const watched = async () => (await watchedSheets(db))[0];
 
 describe('where price sheets are looked at', () => {
@@ -31,7 +45,14 @@ describe('where price sheets are looked at', () => {
     await setWatchedAddress(db, 'sheet-0', 'https://alder.invalid/prices');
     await noteLooked(db, 'sheet-0', AT, { problem: 'nobody answers there' });
     await setWatchedAddress(db, 'sheet-0', 'https://alder.invalid/plans');
-    expect(await watched()).toEqual({ sheetId: 'sheet-0', address: 'https://alder.invalid/plans', triedAt: AT, seenAt: null, problem: null, found: [] });
+    expect(await watched()).toEqual({
+      sheetId: 'sheet-0',
+      address: 'https://alder.invalid/plans',
+      triedAt: AT,
+      seenAt: null,
+      problem: null,
+      found: [],
+    });
     await setWatchedAddress(db, 'sheet-0', '');
     expect(await watchedSheets(db)).toEqual([]);
   });
@@ -49,7 +70,10 @@ describe('where price sheets are looked at', () => {
     await noteDecided(db, 'sheet-0', [change('a')], 'accepted', AT);
     await noteDecided(db, 'sheet-0', [change('b')], 'left', LATER);
     expect((await watched())?.found.map(({ id }) => id)).toEqual(['c']);
-    expect((await decidedChanges(db, 10)).map(({ label, outcome, decidedAt }) => [label, outcome, decidedAt])).toEqual([['Alder', 'left', LATER], ['Alder', 'accepted', AT]]);
+    expect((await decidedChanges(db, 10)).map(({ label, outcome, decidedAt }) => [label, outcome, decidedAt])).toEqual([
+      ['Alder', 'left', LATER],
+      ['Alder', 'accepted', AT],
+    ]);
     await noteLooked(db, 'sheet-0', LATER, { found: [change('a'), change('b')] });
     // What was taken over and stands on the page again differs from the sheet again.
     expect((await watched())?.found.map(({ id }) => id)).toEqual(['a']);
@@ -57,14 +81,19 @@ describe('where price sheets are looked at', () => {
 
   it('rates that were taken over are in the history', async () => {
     await noteRateTaken(db, 'Kites', 'USD', '0.92', '0.95', AT);
-    expect(await decidedChanges(db, 10)).toMatchObject([{ label: 'Kites', plan: 'USD', what: 'exchange rate', before: '0.92', after: '0.95', outcome: 'accepted' }]);
+    expect(await decidedChanges(db, 10)).toMatchObject([
+      { label: 'Kites', plan: 'USD', what: 'exchange rate', before: '0.92', after: '0.95', outcome: 'accepted' },
+    ]);
   });
 
   it('addresses follow a host that has moved', async () => {
     await setWatchedAddress(db, 'sheet-0', 'http://127.0.0.1:4180/vendors/alder');
     await setWatchedAddress(db, 'sheet-1', 'https://birch.invalid/');
     await moveAddresses(db, 'http://127.0.0.1:4180', 'http://127.0.0.1:4181');
-    expect((await watchedSheets(db)).map(({ address }) => address)).toEqual(['http://127.0.0.1:4181/vendors/alder', 'https://birch.invalid/']);
+    expect((await watchedSheets(db)).map(({ address }) => address)).toEqual([
+      'http://127.0.0.1:4181/vendors/alder',
+      'https://birch.invalid/',
+    ]);
   });
 
   it('only decisions in use count as users', async () => {
@@ -101,11 +130,42 @@ describe('settings', () => {
 });
 
 describe('verdicts that were given', () => {
-  const verdict = (reason: string): GivenVerdict => ({ id: 'v1', on: '2026-11-25', kind: 'candidate', parts: [{ candidate: 'B', label: 'Birch' }], reason, strength: 'firm', currency: 'EUR', months: 12, version: 'expected', monthlySales: '1000.00', monthlyOrders: '100.0', total: '480.00', runnerUp: null, totals: [], conditions: [], thresholds: [], unknown: [], open: [], sheets: [] });
+  const verdict = (reason: string): GivenVerdict => ({
+    id: 'v1',
+    on: '2026-11-25',
+    kind: 'candidate',
+    parts: [{ candidate: 'B', label: 'Birch' }],
+    reason,
+    strength: 'firm',
+    currency: 'EUR',
+    months: 12,
+    version: 'expected',
+    monthlySales: '1000.00',
+    monthlyOrders: '100.0',
+    total: '480.00',
+    runnerUp: null,
+    totals: [],
+    conditions: [],
+    thresholds: [],
+    unknown: [],
+    open: [],
+    sheets: [],
+  });
   const save = async (verdicts: GivenVerdict[], name = 'q') => {
     const saved = await loadWorkbench(db, 'one');
     if (!saved) throw new Error('the decision is expected');
-    const outcome = await saveChange(db, 'one', { key: `k${saved.revision}`, label: 'x', revision: saved.revision, decision: { ...saved.bench.decision, name, verdicts }, sheets: saved.bench.sheets.map(({ id, revision }) => ({ id, revision })) }, new Date(Date.UTC(2026, 11, 1, 0, 0, (seconds += 10))).toISOString());
+    const outcome = await saveChange(
+      db,
+      'one',
+      {
+        key: `k${saved.revision}`,
+        label: 'x',
+        revision: saved.revision,
+        decision: { ...saved.bench.decision, name, verdicts },
+        sheets: saved.bench.sheets.map(({ id, revision }) => ({ id, revision })),
+      },
+      new Date(Date.UTC(2026, 11, 1, 0, 0, (seconds += 10))).toISOString(),
+    );
     return outcome?.ok ? outcome.saved : undefined;
   };
 

@@ -8,8 +8,7 @@ import { holdAlone } from './server-lock';
 
 /** What came of restoring: where the former data are kept now (null if there were none), or why nothing was done. */
 export type RestoreOutcome =
-  | { readonly ok: true; readonly formerIn: string | null; readonly decisions: number }
-  | { readonly ok: false; readonly why: string };
+  { readonly ok: true; readonly formerIn: string | null; readonly decisions: number } | { readonly ok: false; readonly why: string };
 
 const REFUSALS: Readonly<Record<Exclude<FileFinding['kind'], 'sound'>, string>> = {
   missing: 'There is no file that can be read at that place.',
@@ -27,8 +26,7 @@ const REFUSALS: Readonly<Record<Exclude<FileFinding['kind'], 'sound'>, string>> 
  */
 export async function restore(paths: DataPaths, from: string, now: Date): Promise<RestoreOutcome> {
   const file = resolve(from);
-  if (file === paths.database)
-    return { ok: false, why: 'That is the database in use itself. Name the copy that is to take its place.' };
+  if (file === paths.database) return { ok: false, why: 'That is the database in use itself. Name the copy that is to take its place.' };
   const finding = lookAtFile(file);
   if (finding.kind !== 'sound') return { ok: false, why: `${REFUSALS[finding.kind]} Nothing was changed.` };
   prepareDataFolder(paths);

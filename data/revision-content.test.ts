@@ -2,9 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { packAgainst, packWhole, unpack, UnreadableContentError } from './revision-content';
 
-const longText = fc
-  .array(fc.string({ unit: 'grapheme', maxLength: 40 }), { maxLength: 60 })
-  .map((parts) => parts.join('\n').repeat(20));
+const longText = fc.array(fc.string({ unit: 'grapheme', maxLength: 40 }), { maxLength: 60 }).map((parts) => parts.join('\n').repeat(20));
 
 describe('what is stored of a revision', () => {
   it('comes out as it went in, by itself and against any other', () => {

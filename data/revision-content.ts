@@ -45,9 +45,7 @@ export function packAgainst(text: string, base: string): Buffer {
  */
 export function unpack(content: Uint8Array, base: string | null): string {
   try {
-    return base === null
-      ? inflateSync(content).toString('utf8')
-      : unpackAgainst(Buffer.from(content), Buffer.from(base));
+    return base === null ? inflateSync(content).toString('utf8') : unpackAgainst(Buffer.from(content), Buffer.from(base));
   } catch (cause) {
     throw new UnreadableContentError('What is stored of this revision is damaged', { cause });
   }
@@ -58,9 +56,7 @@ function unpackAgainst(content: Buffer, base: Buffer): string {
   for (let at = 0; at < content.length;) {
     const end = at + LENGTH_BYTES + content.readUInt32BE(at);
     if (end > content.length) throw new RangeError('A part is cut off');
-    parts.push(
-      inflateSync(content.subarray(at + LENGTH_BYTES, end), { dictionary: around(base, parts.length * PART_BYTES) }),
-    );
+    parts.push(inflateSync(content.subarray(at + LENGTH_BYTES, end), { dictionary: around(base, parts.length * PART_BYTES) }));
     at = end;
   }
   return Buffer.concat(parts).toString('utf8');

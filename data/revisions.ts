@@ -19,21 +19,13 @@ const WORTH_IT = 0.6;
  * How a new revision's text is to be stored: against the last one that stands by itself, as long as that is near and
  * saves enough.
  */
-export async function contentFor(
-  db: Kysely<Database>,
-  kind: Revised,
-  id: string,
-  revision: number,
-  text: string,
-): Promise<StoredContent> {
+export async function contentFor(db: Kysely<Database>, kind: Revised, id: string, revision: number, text: string): Promise<StoredContent> {
   const whole = packWhole(text);
   const former = await lastWhole(db, kind, id);
   if (!former || revision - former.revision >= LONGEST_RUN) return { content: whole, base: null };
   const base = readable(former.content);
   const against = base === null ? null : packAgainst(text, base);
-  return against && against.length < whole.length * WORTH_IT
-    ? { content: against, base: former.revision }
-    : { content: whole, base: null };
+  return against && against.length < whole.length * WORTH_IT ? { content: against, base: former.revision } : { content: whole, base: null };
 }
 
 /** A former revision that is damaged is no reason not to keep a new one: that one then stands by itself. */
@@ -53,8 +45,7 @@ function readable(content: Uint8Array): string | null {
 export async function textOf(db: Kysely<Database>, kind: Revised, id: string, stored: StoredContent): Promise<string> {
   if (stored.base === null) return unpack(stored.content, null);
   const base = await storedRevision(db, kind, id, stored.base);
-  if (!base || base.base !== null)
-    throw new UnreadableContentError('The revision that this one is written against is gone');
+  if (!base || base.base !== null) throw new UnreadableContentError('The revision that this one is written against is gone');
   return unpack(stored.content, unpack(base.content, null));
 }
 
@@ -73,11 +64,7 @@ export async function storedRevision(
   return rows[0];
 }
 
-async function lastWhole(
-  db: Kysely<Database>,
-  kind: Revised,
-  id: string,
-): Promise<{ revision: number; content: Buffer } | undefined> {
+async function lastWhole(db: Kysely<Database>, kind: Revised, id: string): Promise<{ revision: number; content: Buffer } | undefined> {
   const { table, owner } = TABLES[kind];
   const { rows } = await sql<{ revision: number; content: Buffer }>`
     select revision, content from ${sql.table(table)} where ${sql.ref(owner)} = ${id} and base is null order by revision desc limit 1`.execute(
@@ -96,20 +83,12 @@ async function writtenAgainst(
   const { table, owner } = TABLES[kind];
   const { rows } = await sql<
     StoredContent & { revision: number }
-  >`select revision, content, base from ${sql.table(table)} where ${sql.ref(owner)} = ${id} and base = ${base}`.execute(
-    db,
-  );
+  >`select revision, content, base from ${sql.table(table)} where ${sql.ref(owner)} = ${id} and base = ${base}`.execute(db);
   return rows;
 }
 
 /** Stores a revision's text so that it stands by itself, whatever happens to others. */
-async function makeWhole(
-  db: Kysely<Database>,
-  kind: Revised,
-  id: string,
-  revision: number,
-  text: string,
-): Promise<void> {
+async function makeWhole(db: Kysely<Database>, kind: Revised, id: string, revision: number, text: string): Promise<void> {
   const { table, owner } = TABLES[kind];
   await sql`update ${sql.table(table)} set content = ${packWhole(text)}, base = null where ${sql.ref(owner)} = ${id} and revision = ${revision}`.execute(
     db,

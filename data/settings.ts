@@ -7,16 +7,31 @@ import type { Database } from './schema';
 export const addressSchema = z
   .string()
   .max(500, 'an address of at most 500 characters is wanted')
-  .refine((text) => URL.canParse(text) && /^https?:$/.test(new URL(text).protocol) && new URL(text).username === '', 'an address that begins with http:// or https:// is wanted');
+  .refine(
+    (text) => URL.canParse(text) && /^https?:$/.test(new URL(text).protocol) && new URL(text).username === '',
+    'an address that begins with http:// or https:// is wanted',
+  );
 
 /** What is kept for all decisions. */
 export const SETTINGS = {
   /** Where daily exchange rates are published. */
   ratesAddress: addressSchema.nullable(),
   /** How looking at them went last. */
-  ratesLooked: z.strictObject({ triedAt: z.string(), seenAt: z.string().nullable(), problem: z.string().nullable(), rates: dailyRatesSchema.nullable() }),
+  ratesLooked: z.strictObject({
+    triedAt: z.string(),
+    seenAt: z.string().nullable(),
+    problem: z.string().nullable(),
+    rates: dailyRatesSchema.nullable(),
+  }),
   /** Hosts with their ports on this computer or in a private network that may be looked at, such as `127.0.0.1:4180`. */
-  privateHosts: z.array(z.string().regex(/^[a-z0-9.:[\]-]+:\d{1,5}$/i, 'a host with its port, such as 127.0.0.1:4180, is wanted').max(300)).max(50),
+  privateHosts: z
+    .array(
+      z
+        .string()
+        .regex(/^[a-z0-9.:[\]-]+:\d{1,5}$/i, 'a host with its port, such as 127.0.0.1:4180, is wanted')
+        .max(300),
+    )
+    .max(50),
   /** Where the demo's outside world stood last, so that its addresses can follow when its port changes. */
   worldAddress: addressSchema,
 } as const;
@@ -33,5 +48,9 @@ export async function readSetting<Name extends SettingName>(db: Kysely<Database>
 
 export async function keepSetting<Name extends SettingName>(db: Kysely<Database>, name: Name, value: Setting<Name>): Promise<void> {
   const row = { key: name, value: JSON.stringify(value) };
-  await db.insertInto('settings').values(row).onConflict((conflict) => conflict.column('key').doUpdateSet(row)).execute();
+  await db
+    .insertInto('settings')
+    .values(row)
+    .onConflict((conflict) => conflict.column('key').doUpdateSet(row))
+    .execute();
 }

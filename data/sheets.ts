@@ -75,19 +75,12 @@ export async function loadSheet(db: Kysely<Database>, id: string, revision: numb
  *
  * @throws UnreadableDocument if one cannot be read any more
  */
-export async function loadSheets(
-  db: Kysely<Database>,
-  wanted: readonly SheetRevision[],
-): Promise<Array<PriceSheet | undefined>> {
+export async function loadSheets(db: Kysely<Database>, wanted: readonly SheetRevision[]): Promise<Array<PriceSheet | undefined>> {
   if (wanted.length === 0) return [];
   const rows = await db
     .selectFrom('sheetRevisions')
     .select(['sheetId', 'revision', 'content', 'base'])
-    .where((where) =>
-      where.or(
-        wanted.map(({ id, revision }) => where.and([where('sheetId', '=', id), where('revision', '=', revision)])),
-      ),
-    )
+    .where((where) => where.or(wanted.map(({ id, revision }) => where.and([where('sheetId', '=', id), where('revision', '=', revision)]))))
     .execute();
   const stored = new Map(rows.map((row) => [`${row.sheetId} ${row.revision}`, row]));
   const sheets: Array<PriceSheet | undefined> = [];
@@ -101,12 +94,7 @@ export async function loadSheets(
 /** Revisions of sheets that were read last: a decision has a dozen, and every save needs them all. */
 const readLast = new LRUCache<string, PriceSheet>({ max: 2_000 });
 
-async function readSheet(
-  db: Kysely<Database>,
-  id: string,
-  revision: number,
-  stored: StoredContent,
-): Promise<PriceSheet> {
+async function readSheet(db: Kysely<Database>, id: string, revision: number, stored: StoredContent): Promise<PriceSheet> {
   // The content says for certain what was read from it.
   const key = `${id} ${revision} ${stored.base} ${stored.content.toString('latin1')}`;
   const found = readLast.get(key);
@@ -127,12 +115,7 @@ export async function newestSheetRevision(db: Kysely<Database>, id: string): Pro
  *
  * @returns the revision's number
  */
-export async function addSheetRevision(
-  db: Transaction<Database>,
-  id: string,
-  sheet: PriceSheet,
-  at: string,
-): Promise<number> {
+export async function addSheetRevision(db: Transaction<Database>, id: string, sheet: PriceSheet, at: string): Promise<number> {
   const revision = (await newestSheetRevision(db, id)) + 1;
   const row = { id, revision, kind: sheet.kind, label: sheetLabel(sheet), changedAt: at };
   await db

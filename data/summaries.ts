@@ -18,9 +18,7 @@ export type DecisionSummary = z.output<typeof decisionSummarySchema>;
 
 /** How a decision stands in the list: its summary; that it is still to be worked out; or that it was begun and never done. */
 export type SummaryState =
-  | { readonly kind: 'known'; readonly summary: DecisionSummary }
-  | { readonly kind: 'unknown' }
-  | { readonly kind: 'unfinished' };
+  { readonly kind: 'known'; readonly summary: DecisionSummary } | { readonly kind: 'unknown' } | { readonly kind: 'unfinished' };
 
 /**
  * Summaries by decision, as far as they belong to its present revision.
@@ -31,9 +29,7 @@ export async function summaryStates(db: Kysely<Database>, madeBy: string): Promi
   const rows = await db
     .selectFrom('decisionSummaries')
     .innerJoin('decisions', (join) =>
-      join
-        .onRef('decisions.id', '=', 'decisionSummaries.decisionId')
-        .onRef('decisions.revision', '=', 'decisionSummaries.revision'),
+      join.onRef('decisions.id', '=', 'decisionSummaries.decisionId').onRef('decisions.revision', '=', 'decisionSummaries.revision'),
     )
     .select(['decisionSummaries.decisionId', 'decisionSummaries.summary'])
     .where('madeBy', '=', madeBy)

@@ -24,8 +24,7 @@ describe('revisions by their age', () => {
     const removed = new Set(revisionsToRemove(revisions, new Set(), after(200)));
     const kept = (from: number, to: number) =>
       revisions.filter(
-        ({ revision, savedAt }) =>
-          !removed.has(revision) && savedAt >= after(from).toISOString() && savedAt < after(to).toISOString(),
+        ({ revision, savedAt }) => !removed.has(revision) && savedAt >= after(from).toISOString() && savedAt < after(to).toISOString(),
       );
     expect(kept(170, 199)).toHaveLength(29 * 72);
     expect(kept(120, 150)).toHaveLength(30 * 24);
@@ -57,9 +56,7 @@ describe('revisions by their age', () => {
 describe('thinning out a history', () => {
   let db: Kysely<Database>;
   const revisions = async () =>
-    (await db.selectFrom('decisionRevisions').select('revision').orderBy('revision').execute()).map(
-      ({ revision }) => revision,
-    );
+    (await db.selectFrom('decisionRevisions').select('revision').orderBy('revision').execute()).map(({ revision }) => revision);
   const thinTwice = async (day: number) => {
     await thinHistory(db, after(day));
     return thinHistory(db, after(day + 4));
@@ -78,9 +75,7 @@ describe('thinning out a history', () => {
   it('keeps the last of every hour and every content that is kept can still be read', async () => {
     expect(await thinTwice(60)).toBe(201 - 34);
     for (const revision of await revisions())
-      expect((await loadWorkbenchAt(db, 'kites', revision))?.bench.decision.name).toBe(
-        revision === 1 ? 'kites' : `kites ${revision - 1}`,
-      );
+      expect((await loadWorkbenchAt(db, 'kites', revision))?.bench.decision.name).toBe(revision === 1 ? 'kites' : `kites ${revision - 1}`);
   });
 
   it('has undo lead past what is gone, back to the first step that is kept', async () => {
@@ -130,12 +125,7 @@ describe('thinning out a history', () => {
       new Date(FROM.getTime() + 34 * HOUR).toISOString(),
     );
     for (let turn = 0; turn < 10; turn++)
-      await rename(
-        db,
-        'kites',
-        `later ${turn}`,
-        new Date(FROM.getTime() + 34 * HOUR + (turn + 1) * 60_000).toISOString(),
-      );
+      await rename(db, 'kites', `later ${turn}`, new Date(FROM.getTime() + 34 * HOUR + (turn + 1) * 60_000).toISOString());
     await thinTwice(300);
     expect(await revisions()).toContain(202);
     expect((await loadWorkbenchAt(db, 'kites', 202))?.bench.sheets[0]?.sheet.seen).toBe('2026-01-02');

@@ -25,17 +25,13 @@ export interface SavedAt {
  * @param now - the time against which they are old
  */
 export function revisionsToRemove(revisions: readonly SavedAt[], always: ReadonlySet<number>, now: Date): number[] {
-  const [stepsFrom, hoursFrom] = [EVERY_STEP_DAYS, HOURLY_DAYS].map((days) =>
-    new Date(now.getTime() - days * DAY_MS).toISOString(),
-  );
+  const [stepsFrom, hoursFrom] = [EVERY_STEP_DAYS, HOURLY_DAYS].map((days) => new Date(now.getTime() - days * DAY_MS).toISOString());
   const lastOf = new Map<string, number>();
   const slotOf = ({ revision, savedAt }: SavedAt) =>
     savedAt >= (stepsFrom ?? '') ? `step ${revision}` : savedAt.slice(0, savedAt >= (hoursFrom ?? '') ? 13 : 10);
   for (const one of revisions) lastOf.set(slotOf(one), one.revision);
   const kept = new Set(lastOf.values());
-  return revisions
-    .filter(({ revision }) => !kept.has(revision) && !always.has(revision))
-    .map(({ revision }) => revision);
+  return revisions.filter(({ revision }) => !kept.has(revision) && !always.has(revision)).map(({ revision }) => revision);
 }
 
 /**
@@ -108,12 +104,7 @@ async function thinDecision(db: Kysely<Database>, id: string, now: Date): Promis
 }
 
 async function thinSheets(db: Kysely<Database>, now: Date): Promise<number> {
-  const withOld = await db
-    .selectFrom('sheetRevisions')
-    .select('sheetId')
-    .distinct()
-    .where('savedAt', '<', oldest(now))
-    .execute();
+  const withOld = await db.selectFrom('sheetRevisions').select('sheetId').distinct().where('savedAt', '<', oldest(now)).execute();
   const used = withOld.length > 0 ? await usedRevisions(db) : null;
   if (!used) return 0;
   let removed = 0;
@@ -134,10 +125,7 @@ async function thinSheets(db: Kysely<Database>, now: Date): Promise<number> {
 /** The revisions of every sheet that some kept revision of a decision used; null if one of those cannot be read. */
 async function usedRevisions(db: Kysely<Database>): Promise<Map<string, Set<number>> | null> {
   const used = new Map<string, Set<number>>();
-  for (const { decisionId, revision } of await db
-    .selectFrom('decisionRevisions')
-    .select(['decisionId', 'revision'])
-    .execute()) {
+  for (const { decisionId, revision } of await db.selectFrom('decisionRevisions').select(['decisionId', 'revision']).execute()) {
     const references = await referencesOf(db, decisionId, revision);
     if (!references) return null;
     for (const one of references.sheets) used.set(one.sheet, (used.get(one.sheet) ?? new Set()).add(one.revision));
@@ -145,12 +133,7 @@ async function usedRevisions(db: Kysely<Database>): Promise<Map<string, Set<numb
   return used;
 }
 
-async function removeAll(
-  db: Kysely<Database>,
-  kind: Revised,
-  id: string,
-  revisions: readonly number[],
-): Promise<number> {
+async function removeAll(db: Kysely<Database>, kind: Revised, id: string, revisions: readonly number[]): Promise<number> {
   if (revisions.length === 0) return 0;
   await db.transaction().execute(async (transaction) => {
     // The last first: what was written against one that goes is mostly gone by then.

@@ -8,7 +8,9 @@ test('every vendor has a proposal, or every plan says why not', async ({ page, d
   await expect(vendor('Wharfside')).toContainText('Wharfside Trade, by the year');
   await expect(vendor('Tidewrack Stores')).toContainText(/Basic: no subscriptions; with Club [\d,]+ dearer than Trade/);
   await expect(vendor('Marlpit')).toContainText('Seed: no subscriptions');
-  await expect(page.getByRole('listitem', { name: 'Oakum Hosting and Fernhalt One' })).toContainText('Oakum Hosting Roomy with Fernhalt One Branch, by the year, with Regulars');
+  await expect(page.getByRole('listitem', { name: 'Oakum Hosting and Fernhalt One' })).toContainText(
+    'Oakum Hosting Roomy with Fernhalt One Branch, by the year, with Regulars',
+  );
   await expect(vendor('Fairlight Market')).toContainText('Open stall: no subscriptions, no card reader, no own domain; not known: export');
   const line = page.getByRole('region', { name: 'Put together' }).getByRole('listitem').filter({ hasText: 'Fairlight Market' });
   await expect(line).toHaveClass('is-grey');
@@ -33,7 +35,9 @@ test('a proposal is taken, follows what changes, says what has changed, and is p
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: /^Candidates/ }).click();
   const changed = page.getByRole('region', { name: 'What has changed' });
-  await expect(changed).toContainText(/now Wharfside Trade, by the month, in USD, [\d,.]+; was Wharfside Trade, by the year, in USD, [\d,.]+/);
+  await expect(changed).toContainText(
+    /now Wharfside Trade, by the month, in USD, [\d,.]+; was Wharfside Trade, by the year, in USD, [\d,.]+/,
+  );
   await changed.getByRole('button', { name: 'Taken note of' }).click();
   await expect(changed).toHaveCount(0);
 
@@ -52,7 +56,10 @@ test('plans of several vendors are put together by hand; what is bought twice is
   const lines = page.getByRole('region', { name: 'Put together' }).getByRole('listitem');
   await expect(lines).toHaveCount(9);
   await page.getByRole('button', { name: 'Put one together' }).click();
-  await lines.last().getByRole('button', { name: /^J Put together by hand/ }).click();
+  await lines
+    .last()
+    .getByRole('button', { name: /^J Put together by hand/ })
+    .click();
   const panel = page.getByRole('complementary', { name: 'What it is put together from' });
   await panel.getByLabel('Plan', { exact: true }).click();
   await page.getByTitle('Tidewrack Stores Plus', { exact: true }).click();
@@ -75,7 +82,9 @@ test('a candidate whose plan is gone stays, says so, and takes another', async (
   await expect(line).toContainText('its plan is no longer on the price sheet');
   await line.getByRole('button', { name: /^G Built/ }).click();
   const panel = page.getByRole('complementary', { name: 'What it is put together from' });
-  await expect(panel).toContainText('A plan that is no longer on a price sheet of this decision. Choose another, or undo what took it off.');
+  await expect(panel).toContainText(
+    'A plan that is no longer on a price sheet of this decision. Choose another, or undo what took it off.',
+  );
   await panel.getByLabel('Plan', { exact: true }).click();
   await page.getByTitle('Brindle Sites Shop', { exact: true }).click();
   await expect(line).not.toContainText('no longer');

@@ -8,7 +8,16 @@ test.describe.configure({ mode: 'parallel' });
 const PARTS = {
   'sales and needs': ['frame', 'sales', 'needs', 'needs/answers', 'qualities', 'qualities/diary', 'qualities/speed'],
   'candidates and what they cost': ['candidates', 'line-up', 'fit', 'sheets'],
-  'what if': ['what-if', 'what-if/map', 'what-if/route', 'what-if/turns-it', 'what-if/paying-ahead', 'what-if/offers', 'what-if/investment', 'what-if/scenarios'],
+  'what if': [
+    'what-if',
+    'what-if/map',
+    'what-if/route',
+    'what-if/turns-it',
+    'what-if/paying-ahead',
+    'what-if/offers',
+    'what-if/investment',
+    'what-if/scenarios',
+  ],
   verdict: ['verdict', 'verdict/dates', 'verdict/report', 'verdict/afterwards'],
 };
 const PLACES = Object.values(PARTS).flat();
@@ -26,7 +35,9 @@ test('the demo opens in the worked example, and a figure says how it came about'
   page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
   await page.goto(demo.address);
   await expect(page).toHaveURL(/larkfell-kites\/line-up$/);
-  await expect(page.locator('.answer')).toHaveText(/^Marlpit Grow costs least over 24 months, [\d,]+ less than Wharfside Trade\. Above [\d,]+ a month Wharfside Trade does\.$/);
+  await expect(page.locator('.answer')).toHaveText(
+    /^Marlpit Grow costs least over 24 months, [\d,]+ less than Wharfside Trade\. Above [\d,]+ a month Wharfside Trade does\.$/,
+  );
   expect(await page.locator('.line-up thead .candidate-tag').count()).toBeGreaterThanOrEqual(6);
 
   const panel = page.getByRole('complementary', { name: 'How it came about' });
@@ -80,7 +91,11 @@ test('nothing is cut off at 390 pixels', async ({ page, demo }) => {
   }
   await goTo(page, 'sheets');
   await page.locator('.sheet-list a', { hasText: 'Tidewrack' }).click();
-  for (const part of [page.locator('.phrase-bar'), page.getByRole('complementary', { name: 'Questions and evidence' }), page.locator('.sheet-scroll').first()]) {
+  for (const part of [
+    page.locator('.phrase-bar'),
+    page.getByRole('complementary', { name: 'Questions and evidence' }),
+    page.locator('.sheet-scroll').first(),
+  ]) {
     const box = await part.boundingBox();
     expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(390);
     expect(box?.width).toBeGreaterThan(300);

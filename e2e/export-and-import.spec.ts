@@ -13,7 +13,9 @@ test('what was exported can be imported, with a preview, and gives the same tota
   const text = readFileSync(await download.path(), 'utf8');
 
   await page.goto(`${demo.address}decisions`);
-  await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'kites.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await page
+    .getByLabel(/Open a decision file/)
+    .setInputFiles({ name: 'kites.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   const preview = page.getByRole('region', { name: 'Import' });
   await expect(preview.getByRole('heading', { name: 'Where should Larkfell Kites sell from 2027?' })).toBeVisible();
   await expect(preview).toContainText('24 months from January 2027, in EUR');
@@ -37,7 +39,9 @@ test('everything that is kept can be exported and opened again: reasons, the tri
   await expect(page).toHaveURL(/line-up$/);
   await expect(page).not.toHaveURL(/larkfell-kites/);
   await page.getByRole('link', { name: /^Needs/ }).click();
-  await expect(page.getByRole('region', { name: 'It must' }).getByRole('textbox', { name: 'Why' }).first()).toHaveValue('orders and payments on the site');
+  await expect(page.getByRole('region', { name: 'It must' }).getByRole('textbox', { name: 'Why' }).first()).toHaveValue(
+    'orders and payments on the site',
+  );
   await page.getByRole('link', { name: /^Qualities/ }).click();
   await expect(page.getByRole('button', { name: 'Ease, Brindle Sites: 9.3, 93 of 100' })).toBeVisible();
   await page.getByRole('link', { name: /^Price sheets/ }).click();
@@ -47,20 +51,27 @@ test('everything that is kept can be exported and opened again: reasons, the tri
   const broken = JSON.parse(buffer.toString()) as { decision: { vendors: Record<string, { uptime?: string }> } };
   (broken.decision.vendors['marlpit'] ?? {}).uptime = '140';
   await page.goto(`${demo.address}decisions`);
-  await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(broken)) });
+  await page
+    .getByLabel(/Open a decision file/)
+    .setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(broken)) });
   await expect(page.getByRole('region', { name: 'Import' })).toContainText('decision.vendors.marlpit.uptime');
 });
 
 test('a file that breaks the rules is refused with every problem, and nothing is taken in', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions`);
-  const document = JSON.parse(readFileSync('core/cases/13-larkfell.json', 'utf8')) as { months: unknown; candidates: Array<{ plans: Array<{ plan: string }> }> };
+  const document = JSON.parse(readFileSync('core/cases/13-larkfell.json', 'utf8')) as {
+    months: unknown;
+    candidates: Array<{ plans: Array<{ plan: string }> }>;
+  };
   document.months = 500;
   const buffer = Buffer.from(JSON.stringify(document));
   await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'kites.json', mimeType: 'application/json', buffer });
   const preview = page.getByRole('region', { name: 'Import' });
   await expect(preview.getByRole('heading', { name: 'kites.json is not taken in: one thing is wrong with it' })).toBeVisible();
   await expect(preview.getByRole('row', { name: /months 500 a whole number from 1 to 120 is wanted/ })).toBeVisible();
-  await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'rubbish.json', mimeType: 'application/json', buffer: Buffer.from('<p>no</p>') });
+  await page
+    .getByLabel(/Open a decision file/)
+    .setInputFiles({ name: 'rubbish.json', mimeType: 'application/json', buffer: Buffer.from('<p>no</p>') });
   await expect(preview.getByText('JSON is wanted')).toBeVisible();
   await page.reload();
   await expect(page.locator('.decision-list li')).toHaveCount(1);

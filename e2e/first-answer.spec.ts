@@ -28,14 +28,19 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
 
   // Small by the month: 24 × 12 + 2400 × (30 × 2.9 % + 0.30) + 2400 × 30 × 3 % = 288 + 2808 + 2160.
   // Small by the year: 240 + 2808 + 2160. Large: 2 × 1 + 22 × 39 + 2808.
-  await expect(page.locator('.answer')).toContainText('Brindle Large costs least over 24 months, 1,540 less than Brindle Small, by the year.');
+  await expect(page.locator('.answer')).toContainText(
+    'Brindle Large costs least over 24 months, 1,540 less than Brindle Small, by the year.',
+  );
   await page.getByRole('link', { name: /Line-up/ }).click();
   await expect(page.locator('.total')).toHaveText(['3,668.00', '5,208.00', '5,256.00']);
   await expect(page.getByRole('row', { name: /Per order/ })).toContainText('1.53');
   await expect(page.getByRole('row', { name: /Of sales/ })).toContainText('5.1 %');
 
   // A theme for one of them, once.
-  await page.getByRole('button', { name: /Brindle Large/ }).first().click();
+  await page
+    .getByRole('button', { name: /Brindle Large/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: /cost, such as a theme/ }).click();
   await page.getByLabel('What', { exact: true }).fill('Theme');
   await page.getByLabel('Cost of Theme').fill('80');
@@ -58,7 +63,10 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
 
   await empty.restart();
   await page.goto(empty.address);
-  await page.getByRole('link', { name: /Verdict/ }).first().click();
+  await page
+    .getByRole('link', { name: /Verdict/ })
+    .first()
+    .click();
   await expect(page.getByRole('article')).toContainText('We start small.');
   await expect(page.getByText('the verdict still holds')).toBeVisible();
   await expect(page.locator('.standing-sales b')).toHaveText('300');

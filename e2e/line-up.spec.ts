@@ -4,11 +4,19 @@ import { cell, expect, test, typeInto } from './venalis';
 test('a candidate is put together in the line-up: term, processor, add-ons, costs, hours; and taken out', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
   const panel = page.getByRole('complementary', { name: 'How it came about' });
-  await page.getByRole('button', { name: /Tidewrack Basic/ }).first().click();
+  await page
+    .getByRole('button', { name: /Tidewrack Basic/ })
+    .first()
+    .click();
   await expect(panel.getByRole('heading', { name: 'What B is put together from' })).toBeVisible();
 
-  const column = await page.locator('.line-up thead th').evaluateAll((heads) => heads.findIndex((head) => head.textContent?.includes('Tidewrack Basic')));
-  const addons = page.getByRole('row', { name: /^Add-ons/ }).locator('td').nth(column - 1);
+  const column = await page
+    .locator('.line-up thead th')
+    .evaluateAll((heads) => heads.findIndex((head) => head.textContent?.includes('Tidewrack Basic')));
+  const addons = page
+    .getByRole('row', { name: /^Add-ons/ })
+    .locator('td')
+    .nth(column - 1);
   await expect(addons).toHaveText('432.00');
   await panel.getByLabel('How many of Club').fill('2');
   await expect(page.getByRole('row', { name: /^Add-ons/ })).toContainText('864.00');
@@ -77,7 +85,11 @@ test('a price sheet serves two decisions, and each keeps the revision it used', 
 
 test('twenty candidates: only columns in view are drawn; pinned, moved by key and by dragging, and kept so', async ({ page, demo }) => {
   const origin = demo.address.replace(/\/$/, '');
-  const kept = await page.request.post(`${demo.address}decisions/import?intent=keep`, { data: JSON.stringify(wideLineUp()), headers: { 'Content-Type': 'text/plain', Origin: origin }, maxRedirects: 0 });
+  const kept = await page.request.post(`${demo.address}decisions/import?intent=keep`, {
+    data: JSON.stringify(wideLineUp()),
+    headers: { 'Content-Type': 'text/plain', Origin: origin },
+    maxRedirects: 0,
+  });
   const decision = `${demo.address}decisions/${/decisions\/([^/]+)\//.exec(kept.headers()['location'] ?? '')?.[1]}`;
   await page.goto(`${decision}/line-up`);
   const heads = page.locator('.line-up thead .candidate-head');
@@ -132,7 +144,9 @@ test('differences are to any candidate, rows open to the price sheet’s lines, 
 test('the cost so far is drawn month by month, and told in words', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
   const courses = page.getByRole('region', { name: 'Cost so far, month by month' });
-  await expect(courses).toContainText(/^Cost so far, month by month\s*Marlpit Grow has cost least by the end; it has been ahead of all others since October 2028, when it passed Wharfside Trade\./);
+  await expect(courses).toContainText(
+    /^Cost so far, month by month\s*Marlpit Grow has cost least by the end; it has been ahead of all others since October 2028, when it passed Wharfside Trade\./,
+  );
   await expect(courses.getByText('Wharfside Trade: the price goes from 5.00 to 139.00 USD in March 2027.')).toBeVisible();
   // Drawn once it comes into view.
   await courses.scrollIntoViewIfNeeded();

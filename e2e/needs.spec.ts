@@ -34,7 +34,9 @@ test('needs that contradict each other are named, with what follows', async ({ p
   await page.getByLabel('Which', { exact: true }).click();
   await page.getByTitle('must not be there').click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('“export” and “without export” contradict each other. At most one of them can be met.');
+  await expect(page.getByRole('alert')).toContainText(
+    '“export” and “without export” contradict each other. At most one of them can be met.',
+  );
   const both = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Remove: without export' }) });
   await both.getByLabel('Level').click();
   await page.getByTitle('must', { exact: true }).last().click();
@@ -89,7 +91,9 @@ test('answers are given by keyboard, go to the price sheet, and the decisive que
   await expect(answer(page, 'Fernhalt One Branch, card reader')).toBeFocused();
 
   await page.getByRole('link', { name: /^Candidates/ }).click();
-  await expect(page.getByRole('listitem', { name: 'Fernhalt One', exact: true })).toContainText('Fernhalt One Branch, by the year, with Regulars');
+  await expect(page.getByRole('listitem', { name: 'Fernhalt One', exact: true })).toContainText(
+    'Fernhalt One Branch, by the year, with Regulars',
+  );
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(page.getByRole('listitem', { name: 'Fernhalt One', exact: true })).toContainText('Branch: not known: own domain');
 });

@@ -4,15 +4,14 @@ import SQLite from 'better-sqlite3';
 import { notAccessible } from './accessibility';
 import { expect, start, test } from './venalis';
 
-test('every place opens while the server is away, and what is typed there is saved when it is back', async ({
-  page,
-  demo,
-}) => {
+test('every place opens while the server is away, and what is typed there is saved when it is back', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
   // The programs of all places come once there is time for it.
   await page.waitForResponse((response) => /what-if-.*\.js$/.test(response.url()) && response.request().resourceType() === 'fetch');
   await expect(page.locator('link[rel=modulepreload][href*="afterwards"]').first()).toBeAttached();
-  await page.evaluate(() => Promise.all([...document.querySelectorAll<HTMLLinkElement>('link[rel=modulepreload]')].map(({ href }) => import(href))));
+  await page.evaluate(() =>
+    Promise.all([...document.querySelectorAll<HTMLLinkElement>('link[rel=modulepreload]')].map(({ href }) => import(href))),
+  );
   await page.context().setOffline(true);
   for (const [place, heading] of [
     ['Expected sales', 'What you expect to sell'],
@@ -51,11 +50,7 @@ test('every place opens while the server is away, and what is typed there is sav
   await expect(page.getByLabel('Orders a month').first()).toHaveValue('123');
 });
 
-test('two windows that typed while the server was away keep both: the one taken up, the other offered', async ({
-  page,
-  context,
-  demo,
-}) => {
+test('two windows that typed while the server was away keep both: the one taken up, the other offered', async ({ page, context, demo }) => {
   const address = `${demo.address}decisions/larkfell-kites/sales`;
   const second = await context.newPage();
   for (const [window, orders] of [

@@ -64,7 +64,10 @@ test('a reload in the middle of typing loses neither a cell nor a line', async (
   await expect(cell(page, 'Plus, by the month')).toContainText('61.50');
 });
 
-test('arrow keys move, typing begins a figure, the space bar goes through what is no figure, Escape and undo go back', async ({ page, demo }) => {
+test('arrow keys move, typing begins a figure, the space bar goes through what is no figure, Escape and undo go back', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.address}${SHEETS}`);
   await page.locator('.sheet-list a', { hasText: 'Tidewrack' }).click();
   await cell(page, 'Basic, by the month').click();
@@ -94,7 +97,18 @@ test('arrow keys move, typing begins a figure, the space bar goes through what i
 
 test('a table is pasted, its lines are mapped by suggestion, and what is not understood is named', async ({ page, demo }) => {
   await newVendor(page, demo.address, 'Saltmarsh');
-  await pasteInto(page, 'What the page says', ['\tBasic\tPlus', 'Monthly price\t€27\tloads', 'Card payments\t2.2% + 28c\t1.9% + 28c', 'Seats\t2\tunlimited', 'Gift cards\t–\t✓', 'Ponies\t1\t2'].join('\n'));
+  await pasteInto(
+    page,
+    'What the page says',
+    [
+      '\tBasic\tPlus',
+      'Monthly price\t€27\tloads',
+      'Card payments\t2.2% + 28c\t1.9% + 28c',
+      'Seats\t2\tunlimited',
+      'Gift cards\t–\t✓',
+      'Ponies\t1\t2',
+    ].join('\n'),
+  );
   await expect(page.getByText('Monthly price: loads')).toBeVisible();
   await page.getByLabel('What “Ponies” means').click();
   await page.getByTitle('leave it out').click();
@@ -115,8 +129,25 @@ test('files: a saved page’s schema.org data, the JSON of a sheet, rubbish and 
   });
   await newVendor(page, demo.address, '');
   const file = page.getByLabel('Or take in a file');
-  const offer = { '@type': 'Product', brand: 'Saltmarsh', offers: [{ '@type': 'Offer', name: 'Basic <img src=x onerror=alert(1)>', priceCurrency: 'EUR', priceSpecification: { price: 27, unitCode: 'MON' } }] };
-  await file.setInputFiles({ name: 'page.html', mimeType: 'text/html', buffer: Buffer.from(`<script>alert(2)</script><img src=x onerror=alert(3)><script type="application/ld+json">${JSON.stringify(offer)}</script><div><div>`) });
+  const offer = {
+    '@type': 'Product',
+    brand: 'Saltmarsh',
+    offers: [
+      {
+        '@type': 'Offer',
+        name: 'Basic <img src=x onerror=alert(1)>',
+        priceCurrency: 'EUR',
+        priceSpecification: { price: 27, unitCode: 'MON' },
+      },
+    ],
+  };
+  await file.setInputFiles({
+    name: 'page.html',
+    mimeType: 'text/html',
+    buffer: Buffer.from(
+      `<script>alert(2)</script><img src=x onerror=alert(3)><script type="application/ld+json">${JSON.stringify(offer)}</script><div><div>`,
+    ),
+  });
   await expect(page.getByText('27 by the month')).toBeVisible();
   await page.getByRole('button', { name: 'Take over ↵' }).click();
   await expect(page.getByLabel('Vendor')).toHaveValue('Saltmarsh');
@@ -125,7 +156,11 @@ test('files: a saved page’s schema.org data, the JSON of a sheet, rubbish and 
   const download = page.waitForEvent('download');
   await expect(page.getByText(/^saved \d/)).toBeVisible();
   await page.getByRole('main', { name: 'Price sheet' }).getByRole('link', { name: 'export' }).click();
-  await file.setInputFiles({ name: 'sheet.json', mimeType: 'application/json', buffer: await (await (await download).createReadStream()).toArray().then((chunks) => Buffer.concat(chunks as Buffer[])) });
+  await file.setInputFiles({
+    name: 'sheet.json',
+    mimeType: 'application/json',
+    buffer: await (await (await download).createReadStream()).toArray().then((chunks) => Buffer.concat(chunks as Buffer[])),
+  });
   const before = page.url();
   await page.getByRole('button', { name: 'Take it in as a sheet of its own' }).click();
   await expect(page).not.toHaveURL(before);
@@ -204,7 +239,10 @@ test('the demo’s hardest sheet, typed from its printed page, states what the d
       await page.getByRole('gridcell').evaluateAll((cells) =>
         cells.map((one) => {
           const name = one.getAttribute('aria-label')?.split(':')[0] ?? '';
-          return [name.replace(' with tidewrack pay', '').replace('another provider', 'with an outside processor'), one.querySelector('.cell-figure')?.firstChild?.textContent ?? ''] as const;
+          return [
+            name.replace(' with tidewrack pay', '').replace('another provider', 'with an outside processor'),
+            one.querySelector('.cell-figure')?.firstChild?.textContent ?? '',
+          ] as const;
         }),
       ),
     );
@@ -213,8 +251,10 @@ test('the demo’s hardest sheet, typed from its printed page, states what the d
   await expect(page.getByLabel('Vendor')).toHaveValue('Tidewrack Stores');
   const demos = await figures();
   for (const plan of ['Basic', 'Plus', 'Trade'])
-    for (const row of ['by the month', 'by the year', 'card fee', 'with an outside processor']) expect(typed.get(`${plan}, ${row}`), `${plan}, ${row}`).toBe(demos.get(`${plan}, ${row}`));
-  for (const name of ['Basic, sales fee', 'Plus, sales fee', 'Basic, staff', 'Plus, staff', 'Club, by the month']) expect(typed.get(name), name).toBe(demos.get(name));
+    for (const row of ['by the month', 'by the year', 'card fee', 'with an outside processor'])
+      expect(typed.get(`${plan}, ${row}`), `${plan}, ${row}`).toBe(demos.get(`${plan}, ${row}`));
+  for (const name of ['Basic, sales fee', 'Plus, sales fee', 'Basic, staff', 'Plus, staff', 'Club, by the month'])
+    expect(typed.get(name), name).toBe(demos.get(name));
 });
 
 test('a processor and an add-on sold by others have sheets of their own', async ({ page, demo }) => {
@@ -249,7 +289,10 @@ test('a question can be left: what none of its answers fits is left out', async 
   await expect(cell(page, 'this plan, by the year')).toContainText('–');
 });
 
-test('cells are copied and pasted; what is pasted in another currency, or is not understood, stays as it was pasted', async ({ page, demo }) => {
+test('cells are copied and pasted; what is pasted in another currency, or is not understood, stays as it was pasted', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.address}${SHEETS}`);
   await page.locator('.sheet-list a', { hasText: 'Tidewrack' }).click();
   await cell(page, 'Basic, by the month').click();

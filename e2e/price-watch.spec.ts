@@ -11,7 +11,10 @@ interface World {
 /** The demo with a made-up outside world of its own. */
 const test = base.extend<{ world: World }>({
   world: async ({ browserName: _ }, use) => {
-    const child: ChildProcess = spawn(process.execPath, ['scripts/world.mjs'], { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, PORT: '0' } });
+    const child: ChildProcess = spawn(process.execPath, ['scripts/world.mjs'], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, PORT: '0' },
+    });
     const address = await addressFrom(child);
     const post = async (path: string, form: Record<string, string>) => {
       await fetch(`${address}${path}`, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' });
@@ -26,7 +29,11 @@ const test = base.extend<{ world: World }>({
   },
 });
 
-test('the clock is moved on: what changed is shown figure by figure, taken over, and followed through to the verdict', async ({ page, demo, world }) => {
+test('the clock is moved on: what changed is shown figure by figure, taken over, and followed through to the verdict', async ({
+  page,
+  demo,
+  world,
+}) => {
   const decision = `${demo.address}decisions/larkfell-kites`;
   await page.goto(`${decision}/verdict`);
   await page.getByRole('button', { name: 'Give this verdict' }).click();
@@ -42,7 +49,9 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   await page.getByRole('button', { name: 'Look at all pages again' }).click();
   const marlpit = page.getByRole('region', { name: 'Marlpit' });
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toContainText('864 by the year');
-  await expect(marlpit).toContainText('Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.');
+  await expect(marlpit).toContainText(
+    'Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.',
+  );
   // An offer is over, and a plan is split.
   await expect(page.getByRole('region', { name: 'Tidewrack Stores' })).toContainText('27 by the month (the first 2 payments 2 each)');
   await expect(page.getByRole('region', { name: 'Brindle Sites' })).toContainText('Shop Light, a new plan');
@@ -62,7 +71,9 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
 
   // One figure is left, the other taken over; the history keeps both.
   await marlpit.getByLabel('Take over: Grow, paid by the year').check();
-  await expect(effects).toContainText('Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.');
+  await expect(effects).toContainText(
+    'Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.',
+  );
   await marlpit.getByRole('button', { name: /^Take over 1 of 2/ }).click();
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toHaveCount(0);
   await marlpit.getByRole('button', { name: 'Leave as it is on the sheet' }).click();
@@ -72,7 +83,9 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   await expect(history.getByRole('row', { name: /Grow, paid by the month/ })).toContainText('left');
 
   await page.goto(`${decision}/verdict`);
-  await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText('Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.');
+  await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText(
+    'Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.',
+  );
   await expect(page.getByRole('article')).toContainText('Marlpit Grow costs 7,050');
   // It is a step of undo like any other.
   await page.getByRole('button', { name: 'undo' }).click();
@@ -107,12 +120,22 @@ test('what was left is not told again, and rates of the day are taken over', asy
   await expect(page.getByRole('region', { name: 'History' }).getByRole('row', { name: /USD, exchange rate/ })).toContainText('taken over');
 });
 
-test('pages that are away, slow, half-written or hostile leave the old prices with their age, and the application working', async ({ page, demo, world }) => {
+test('pages that are away, slow, half-written or hostile leave the old prices with their age, and the application working', async ({
+  page,
+  demo,
+  world,
+}) => {
   await page.goto(`${demo.address}watch`);
   await page.getByRole('button', { name: 'Look at all pages again' }).click();
   await expect(page.getByText('Nothing has changed on the pages that were looked at.')).toBeVisible();
   await world.clock('2027-02-01');
-  for (const [vendor, fault] of [['marlpit', 'away'], ['tidewrack', 'slow'], ['brindle', 'half-written'], ['wharfside', 'hostile']] as const) await world.fault(`/vendors/${vendor}`, fault);
+  for (const [vendor, fault] of [
+    ['marlpit', 'away'],
+    ['tidewrack', 'slow'],
+    ['brindle', 'half-written'],
+    ['wharfside', 'hostile'],
+  ] as const)
+    await world.fault(`/vendors/${vendor}`, fault);
   await world.fault('/rates/daily.xml', 'hostile');
   await page.getByRole('button', { name: 'Look at all pages again' }).click();
   await expect(page.getByText('4 pages could not be read; what was known stands, with its age.')).toBeVisible();

@@ -5,10 +5,14 @@ import { expect, test } from './venalis';
 
 const DECISION = 'decisions/larkfell-kites';
 
-test('reviews are pulled to the average where there are few, and a score off its scale is kept until the scale fits', async ({ page, demo }) => {
+test('reviews are pulled to the average where there are few, and a score off its scale is kept until the scale fits', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.address}${DECISION}/qualities`);
   const figure = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}:`) });
-  const points = async (vendor: string) => Number(/, (\d+) of 100/.exec((await figure(`Reviews, ${vendor}`).getAttribute('aria-label')) ?? '')?.[1]);
+  const points = async (vendor: string) =>
+    Number(/, (\d+) of 100/.exec((await figure(`Reviews, ${vendor}`).getAttribute('aria-label')) ?? '')?.[1]);
   // Wharfside has 4.9 from 11, Marlpit 4.6 from 240 and some more.
   expect(await points('Wharfside')).toBeLessThan(await points('Marlpit'));
   await figure('Reviews, Chalkfern Video').click();
@@ -31,12 +35,16 @@ test('the trial diary feeds the marks, and uptime is said in hours a year', asyn
   await page.getByRole('link', { name: 'What counts' }).click();
   await expect(page.getByRole('button', { name: 'Ease, Brindle Sites: 7.3, 73 of 100' })).toBeVisible();
   await page.getByRole('button', { name: /^Time away, Wharfside:/ }).click();
-  await expect(page.getByRole('complementary', { name: 'Quality' })).toContainText('That leaves 53 min a year in which nothing can be sold.');
+  await expect(page.getByRole('complementary', { name: 'Quality' })).toContainText(
+    'That leaves 53 min a year in which nothing can be sold.',
+  );
 });
 
 test('recordings are read in the browser; broken, huge and hostile ones are refused in words', async ({ page, demo }) => {
   await page.goto(`${demo.address}${DECISION}/qualities/speed`);
-  await expect(page.getByText('Partly out of the browser’s own store, so that it seems quicker than it is to a first visitor: Brindle Sites.')).toBeVisible();
+  await expect(
+    page.getByText('Partly out of the browser’s own store, so that it seems quicker than it is to a first visitor: Brindle Sites.'),
+  ).toBeVisible();
   const folder = mkdtempSync(join(tmpdir(), 'venalis-har-'));
   const huge = join(folder, 'huge.har');
   const file = openSync(huge, 'w');
@@ -46,8 +54,18 @@ test('recordings are read in the browser; broken, huge and hostile ones are refu
     writeFileSync(join(folder, name), text);
     return join(folder, name);
   };
-  const hostile = JSON.stringify({ log: { entries: [{ request: { url: 'https://<img src=x onerror=alert(1)>' } }, { request: { url: 'https://x.example/<b>' }, response: { status: 200, bodySize: -7 } }], pages: [{ title: '<script>alert(1)</script>', startedDateTime: '2026-11-01', pageTimings: { onLoad: 900 } }] } });
-  await page.getByLabel('HAR files').setInputFiles([huge, write('cut.har', '{"log": {"entries": [{'), write('other.har', '{"a": 1}'), write('hostile.har', hostile)]);
+  const hostile = JSON.stringify({
+    log: {
+      entries: [
+        { request: { url: 'https://<img src=x onerror=alert(1)>' } },
+        { request: { url: 'https://x.example/<b>' }, response: { status: 200, bodySize: -7 } },
+      ],
+      pages: [{ title: '<script>alert(1)</script>', startedDateTime: '2026-11-01', pageTimings: { onLoad: 900 } }],
+    },
+  });
+  await page
+    .getByLabel('HAR files')
+    .setInputFiles([huge, write('cut.har', '{"log": {"entries": [{'), write('other.har', '{"a": 1}'), write('hostile.har', hostile)]);
   await expect(page.getByRole('alert').filter({ hasText: 'huge.har' })).toContainText('The file has 200 MB; up to 60 MB are read.');
   await expect(page.getByRole('alert').filter({ hasText: 'cut.har' })).toContainText('Was the file cut off when it was saved?');
   await expect(page.getByRole('alert').filter({ hasText: 'other.har' })).toContainText('no recording in the HTTP archive format');
@@ -60,12 +78,18 @@ test('recordings are read in the browser; broken, huge and hostile ones are refu
 
 test('fit stands beside cost with its make-up; another weight turns it, as was said', async ({ page, demo }) => {
   await page.goto(`${demo.address}${DECISION}/fit`);
-  await expect(page.locator('.fit-sentence')).toContainText(/^Tidewrack with Chalkfern fits best, at least \d+ of 100\. The cheapest, Marlpit Grow, fits \d+/);
-  await expect(page.getByRole('region', { name: 'How stable it is' })).toContainText(/^However you weigh itOf 10,000 ways of weighing, .* fits best in \d+ of 100/);
+  await expect(page.locator('.fit-sentence')).toContainText(
+    /^Tidewrack with Chalkfern fits best, at least \d+ of 100\. The cheapest, Marlpit Grow, fits \d+/,
+  );
+  await expect(page.getByRole('region', { name: 'How stable it is' })).toContainText(
+    /^However you weigh itOf 10,000 ways of weighing, .* fits best in \d+ of 100/,
+  );
   await expect(page.getByRole('row').filter({ hasText: 'Fairlight Market' })).toContainText('no own domain');
   const turning = page.getByRole('region', { name: 'Which weight turns it' }).getByRole('listitem');
   await page.getByRole('button', { name: 'Fit of Marlpit Grow: what it is made of' }).click();
-  await expect(page.getByRole('region', { name: 'Make-up of the fit' })).toContainText('Each criterion adds its points × its weight ÷ 41, the sum of all weights.');
+  await expect(page.getByRole('region', { name: 'Make-up of the fit' })).toContainText(
+    'Each criterion adds its points × its weight ÷ 41, the sum of all weights.',
+  );
   await page.getByRole('button', { name: 'Back to the weights' }).click();
   const said = /^(.*): [\d.]+ → (above|below) ([\d.]+), and (.*) fits best$/.exec((await turning.first().textContent()) ?? '');
   const [, label = '', way, to = '', winner = ''] = said ?? [];

@@ -50,7 +50,12 @@ test('another level is typed on the scale or into its figure; what cannot be is 
   await expect(slider).toHaveAttribute('aria-valuetext', /^9,500 a month: Wharfside Trade is cheapest, [\d,]+ less than Marlpit Grow$/);
 
   await page.getByRole('button', { name: '9,500' }).click();
-  for (const [typed, problem] of [['-5', 'is too little'], ['99999999', 'is too much'], ['many', 'is not a number'], ['1,234', 'can be read two ways']] as const) {
+  for (const [typed, problem] of [
+    ['-5', 'is too little'],
+    ['99999999', 'is too much'],
+    ['many', 'is not a number'],
+    ['1,234', 'can be read two ways'],
+  ] as const) {
     await field.fill(typed);
     await page.keyboard.press('Enter');
     await expect(page.locator('.standing-sales [role=alert]')).toContainText(problem);

@@ -32,8 +32,13 @@ test('a verdict is given, stays as it was, is overtaken by what changes, and a n
   // What is expected changes; the verdict stays, and says that it is overtaken.
   await page.getByRole('link', { name: /Expected sales/ }).click();
   await page.getByLabel('Orders a month').first().fill('160');
-  await page.getByRole('link', { name: /^Verdict/ }).first().click();
-  await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText('the verdict does not hold any more: Wharfside Trade costs');
+  await page
+    .getByRole('link', { name: /^Verdict/ })
+    .first()
+    .click();
+  await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText(
+    'the verdict does not hold any more: Wharfside Trade costs',
+  );
   await expect(given).toContainText('Marlpit Grow costs 7,050 over 24 months, 205 less than Wharfside Trade.');
 
   // The other one is chosen; what differs between both is told.
@@ -61,7 +66,9 @@ test('two together and a way with moves can be chosen too', async ({ page, demo 
   await expect(page.locator('.conditions')).toBeVisible();
   await page.getByRole('combobox', { name: 'Choose' }).click();
   await page.getByTitle('two together').click();
-  await expect(page.locator('[data-verdict]')).toContainText(/^Marlpit Grow with .+ for Video club cost [\d,]+ over 24 months, [\d,]+ more than Marlpit Grow\./);
+  await expect(page.locator('[data-verdict]')).toContainText(
+    /^Marlpit Grow with .+ for Video club cost [\d,]+ over 24 months, [\d,]+ more than Marlpit Grow\./,
+  );
   await expect(page.getByText(/^With Kites and spares.+: Marlpit Grow, [\d,]+\.\d\d\. With Video club: .+, [\d,]+\.\d\d\./)).toBeVisible();
   await page.getByRole('combobox', { name: 'Choose' }).click();
   await page.getByTitle('a way with moves').click();
@@ -77,14 +84,25 @@ test('the report is looked at, printed to PDF, and taken along as one file or as
   await expect(page.getByText('Writing the report takes a few seconds')).toBeHidden();
   const [pdf] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'PDF' }).click()]);
   const text = await pdfText(await pdf.path());
-  for (const wanted of ['Where should Larkfell Kites sell from 2027?', 'Marlpit Grow costs 7,050 over 24 months, 205 less than Wharfside Trade.', '7,049.72', '7,255.14', 'Under which conditions', 'Tallywell Pay', 'seen']) expect(text.toLowerCase()).toContain(wanted.toLowerCase());
+  for (const wanted of [
+    'Where should Larkfell Kites sell from 2027?',
+    'Marlpit Grow costs 7,050 over 24 months, 205 less than Wharfside Trade.',
+    '7,049.72',
+    '7,255.14',
+    'Under which conditions',
+    'Tallywell Pay',
+    'seen',
+  ])
+    expect(text.toLowerCase()).toContain(wanted.toLowerCase());
 
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'One HTML file' }).click()]);
   const html = readFileSync(await file.path(), 'utf8');
   // It needs nothing from outside, and runs nothing.
   expect(html.replaceAll(/xmlns(:\w+)?="[^"]*"/g, '')).not.toMatch(/https?:\/\/|<script|<link|@import/);
   const alone = await page.context().newPage();
-  await alone.route('**/*', (route) => (route.request().url().startsWith('file:') || route.request().url().startsWith('data:') ? route.continue() : route.abort()));
+  await alone.route('**/*', (route) =>
+    route.request().url().startsWith('file:') || route.request().url().startsWith('data:') ? route.continue() : route.abort(),
+  );
   await alone.setContent(html);
   await expect(alone.getByText('7,049.72').first()).toBeVisible();
   await alone.emulateMedia({ media: 'print' });
@@ -100,7 +118,11 @@ test('workbook and tables are taken along', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/verdict/report`);
   const [workbook] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Workbook' }).click()]);
   expect(workbook.suggestedFilename()).toBe('where-should-larkfell-kites-sell-from-2027.xlsx');
-  expect(readFileSync(await workbook.path()).subarray(0, 2).toString()).toBe('PK');
+  expect(
+    readFileSync(await workbook.path())
+      .subarray(0, 2)
+      .toString(),
+  ).toBe('PK');
   const [lineUp] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Line-up as CSV' }).click()]);
   expect(readFileSync(await lineUp.path(), 'utf8').split('\r\n')[1]).toMatch(/^A,Marlpit Grow,EUR,7049\.72,no,yes,/);
   const [ledger] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Ledger as CSV' }).click()]);
@@ -124,13 +146,22 @@ test('dates follow what is chosen, and go into the calendar in the browser’s t
   await page.getByRole('button', { name: 'Add it' }).click();
   await expect(page.getByRole('row', { name: /Ask the bank/ })).toBeVisible();
   await expect(page.getByText(/^saved \d/)).toBeVisible();
-  const read = (path: string) => new ICAL.Component(ICAL.parse(readFileSync(path, 'utf8')) as unknown[]).getAllSubcomponents('vevent').map((component) => new ICAL.Event(component));
-  const [all] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'All dates as a calendar file' }).click()]);
+  const read = (path: string) =>
+    new ICAL.Component(ICAL.parse(readFileSync(path, 'utf8')) as unknown[])
+      .getAllSubcomponents('vevent')
+      .map((component) => new ICAL.Event(component));
+  const [all] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'All dates as a calendar file' }).click(),
+  ]);
   const events = read(await all.path());
   const own = events.find(({ summary }) => summary === 'Ask the bank');
   expect(own?.startDate.toString()).toBe('2027-02-01T09:00:00');
   expect(own?.startDate.zone.tzid).toBe('Pacific/Auckland');
-  const [one] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Marlpit Grow renews: calendar file' }).click()]);
+  const [one] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Marlpit Grow renews: calendar file' }).click(),
+  ]);
   const [renewal, ...others] = read(await one.path());
   expect(others).toEqual([]);
   expect(events.map(({ uid }) => uid)).toContain(renewal?.uid);
@@ -147,7 +178,13 @@ test('real months are typed or read from a file, and the difference is explained
   await page.getByLabel('Sales, January 2027', { exact: true }).fill('');
   await page.getByLabel('Surprises, January 2027').fill('4x');
   await expect(page.getByRole('alert')).toContainText('“4x” is not a number');
-  await page.getByLabel(/^CSV with a column/).setInputFiles({ name: 'months.csv', mimeType: 'text/csv', buffer: Buffer.from('month,orders,sales,other\n2027-02,170,5900,45\n2027-3,1,1,1\n') });
+  await page
+    .getByLabel(/^CSV with a column/)
+    .setInputFiles({
+      name: 'months.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('month,orders,sales,other\n2027-02,170,5900,45\n2027-3,1,1,1\n'),
+    });
   await expect(page.getByText('Line 3: “2027-3” is no month')).toBeVisible();
   await page.getByRole('button', { name: 'Take them over' }).click();
   await expect(page.getByLabel('Orders, February 2027')).toHaveValue('170');

@@ -72,7 +72,8 @@ async function firstPage() {
   const sizes = [...scripts].map((path) => ({ path, bytes: gzipSync(readFileSync(join(root, 'build/client', path))).length }));
   const total = sizes.reduce((sum, { bytes }) => sum + bytes, 0);
   report('first page (line-up), compressed JavaScript', total / 1000, 350, 'kB');
-  for (const { path, bytes } of sizes.sort((a, b) => b.bytes - a.bytes).slice(0, 10)) console.log(`    ${(bytes / 1000).toFixed(1).padStart(7)} kB  ${path.split('/').pop()}`);
+  for (const { path, bytes } of sizes.sort((a, b) => b.bytes - a.bytes).slice(0, 10))
+    console.log(`    ${(bytes / 1000).toFixed(1).padStart(7)} kB  ${path.split('/').pop()}`);
   await page.close();
 }
 
@@ -83,15 +84,33 @@ function largeDecision() {
     label: `Plan ${at}`,
     currency: 'EUR',
     terms: [1, 3, 6, 12, 24, 36].map((months) => ({ id: `t${months}`, months, price: String(months * (10 + at)) })),
-    charges: Array.from({ length: 14 }, (_, row) => ({ id: `c${at}-${row}`, label: `Fee ${row}`, bucket: row % 2 ? 'payment' : 'transaction', how: 'per-order', percent: `1.${row}`, each: '0.05' })),
+    charges: Array.from({ length: 14 }, (_, row) => ({
+      id: `c${at}-${row}`,
+      label: `Fee ${row}`,
+      bucket: row % 2 ? 'payment' : 'transaction',
+      how: 'per-order',
+      percent: `1.${row}`,
+      each: '0.05',
+    })),
     limits: Object.fromEntries(Array.from({ length: 20 }, (_, row) => [`quantity-${row}`, String(1000 + row)])),
     features: Object.fromEntries(Array.from({ length: 20 }, (_, row) => [`feature-${row}`, row % 3 === 0])),
   });
   return {
-    format: 'venalis.decision', version: 1, name: 'A large sheet', currency: 'EUR', start: '2027-01', months: 24,
+    format: 'venalis.decision',
+    version: 1,
+    name: 'A large sheet',
+    currency: 'EUR',
+    start: '2027-01',
+    months: 24,
     forecast: { streams: [{ id: 's', label: 'Goods', kind: 'goods', orders: '100', orderValue: '40' }] },
-    offers: [{ id: 'large', vendor: 'Large', label: 'Large', kind: 'store-platform', plans: Array.from({ length: 12 }, (_, at) => plan(at)) }],
-    candidates: Array.from({ length: 12 }, (_, at) => ({ id: String.fromCharCode(65 + at), label: `Plan ${at}`, plans: [{ plan: `p${at}`, term: 't1' }] })),
+    offers: [
+      { id: 'large', vendor: 'Large', label: 'Large', kind: 'store-platform', plans: Array.from({ length: 12 }, (_, at) => plan(at)) },
+    ],
+    candidates: Array.from({ length: 12 }, (_, at) => ({
+      id: String.fromCharCode(65 + at),
+      label: `Plan ${at}`,
+      plans: [{ plan: `p${at}`, term: 't1' }],
+    })),
   };
 }
 
@@ -100,7 +119,9 @@ async function sheetEdits() {
   await page.goto(`${await takeIn(largeDecision())}/sheets`, { waitUntil: 'networkidle' });
   await page.locator('.sheet-list a').first().click();
   await page.waitForSelector('.sheet-table td.cell');
-  console.log(`    the sheet has ${await page.locator('.sheet-table').first().locator('thead th').count() - 2} plans and ${await page.locator('tr:has(> td.cell)').count()} rows`);
+  console.log(
+    `    the sheet has ${(await page.locator('.sheet-table').first().locator('thead th').count()) - 2} plans and ${await page.locator('tr:has(> td.cell)').count()} rows`,
+  );
   const painted = () => page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => setTimeout(() => resolve(undefined), 0))));
   const typed = [];
   const taken = [];
@@ -108,26 +129,33 @@ async function sheetEdits() {
     await page.locator('[data-at="1 5"]').click();
     await painted();
     await page.keyboard.type('1');
-    typed.push(...(await page.locator('.cell.is-edited input').evaluate(async (input) => {
-      const times = [];
-      for (const text of ['12', '123', '1234', '1234.5']) {
-        const start = performance.now();
-        Object.getOwnPropertyDescriptor(Object.getPrototypeOf(input), 'value')?.set?.call(input, text);
-        input.dispatchEvent(new Event('input', { bubbles: true }));
-        await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));
-        times.push(performance.now() - start);
-      }
-      return times;
-    })));
-    taken.push(await page.locator('.cell.is-edited input').evaluate(async (input, value) => {
-      Object.getOwnPropertyDescriptor(Object.getPrototypeOf(input), 'value')?.set?.call(input, value);
-      input.dispatchEvent(new Event('input', { bubbles: true }));
-      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));
-      const start = performance.now();
-      input.dispatchEvent(new window.KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
-      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));
-      return performance.now() - start;
-    }, String(40 + round)));
+    typed.push(
+      ...(await page.locator('.cell.is-edited input').evaluate(async (input) => {
+        const times = [];
+        for (const text of ['12', '123', '1234', '1234.5']) {
+          const start = performance.now();
+          Object.getOwnPropertyDescriptor(Object.getPrototypeOf(input), 'value')?.set?.call(input, text);
+          input.dispatchEvent(new Event('input', { bubbles: true }));
+          await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));
+          times.push(performance.now() - start);
+        }
+        return times;
+      })),
+    );
+    taken.push(
+      await page.locator('.cell.is-edited input').evaluate(
+        async (input, value) => {
+          Object.getOwnPropertyDescriptor(Object.getPrototypeOf(input), 'value')?.set?.call(input, value);
+          input.dispatchEvent(new Event('input', { bubbles: true }));
+          await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));
+          const start = performance.now();
+          input.dispatchEvent(new window.KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
+          await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));
+          return performance.now() - start;
+        },
+        String(40 + round),
+      ),
+    );
   }
   report('sheet of 12 plans: a typed character to paint, median', median(typed), 50, 'ms');
   report('sheet of 12 plans: a figure taken over to paint, median', median(taken.slice(5)), 50, 'ms');
@@ -136,7 +164,12 @@ async function sheetEdits() {
 
 /** Takes a decision in and says its address. */
 async function takeIn(document) {
-  const kept = await fetch(`${address}decisions/import?intent=keep`, { method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'text/plain', Origin: address.replace(/\/$/, '') }, redirect: 'manual' });
+  const kept = await fetch(`${address}decisions/import?intent=keep`, {
+    method: 'POST',
+    body: JSON.stringify(document),
+    headers: { 'Content-Type': 'text/plain', Origin: address.replace(/\/$/, '') },
+    redirect: 'manual',
+  });
   return `${address}decisions/${/decisions\/([^/]+)\//.exec(kept.headers.get('location') ?? '')?.[1]}`;
 }
 
@@ -144,7 +177,11 @@ async function takeIn(document) {
 async function proposalsBesideTheInterface() {
   const page = await browser.newPage();
   await page.goto(`${await takeIn(proposalBenchDecision())}/candidates`, { waitUntil: 'networkidle' });
-  await page.waitForFunction(() => document.querySelectorAll('.vendor-block').length === 30 && document.querySelector('[aria-label="Proposed"]')?.getAttribute('aria-busy') === 'false');
+  await page.waitForFunction(
+    () =>
+      document.querySelectorAll('.vendor-block').length === 30 &&
+      document.querySelector('[aria-label="Proposed"]')?.getAttribute('aria-busy') === 'false',
+  );
   const [waits, gaps] = [[], []];
   for (let round = 0; round < 8; round++) {
     const { wait, gap } = await page.evaluate(async () => {
@@ -179,16 +216,21 @@ async function sheetOpening() {
   for (let round = 0; round < 12; round++) {
     await page.locator('.sheet-list a', { hasText: 'Brindle' }).click();
     await page.waitForFunction(() => document.querySelector('.sheet-name input')?.getAttribute('value') === 'Brindle Sites');
-    times.push(await page.evaluate(async () => {
-      const link = [...document.querySelectorAll('.sheet-list a')].find((one) => one.textContent?.includes('Tidewrack'));
-      const start = performance.now();
-      link?.click();
-      const nextFrame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(undefined)));
-      do await nextFrame();
-      while (document.querySelector('.sheet-name input')?.getAttribute('value') !== 'Tidewrack Stores' && performance.now() - start < 5000);
-      await new Promise((resolve) => setTimeout(resolve, 0));
-      return performance.now() - start;
-    }));
+    times.push(
+      await page.evaluate(async () => {
+        const link = [...document.querySelectorAll('.sheet-list a')].find((one) => one.textContent?.includes('Tidewrack'));
+        const start = performance.now();
+        link?.click();
+        const nextFrame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(undefined)));
+        do await nextFrame();
+        while (
+          document.querySelector('.sheet-name input')?.getAttribute('value') !== 'Tidewrack Stores' &&
+          performance.now() - start < 5000
+        );
+        await new Promise((resolve) => setTimeout(resolve, 0));
+        return performance.now() - start;
+      }),
+    );
   }
   report('opening the demo’s largest sheet, median of 10', median(times.slice(2)), 300, 'ms');
   await page.close();
@@ -201,19 +243,22 @@ async function keystrokeToTotals() {
   const times = [];
   for (let round = 0; round < 60; round++) {
     // Sets the value the way typing does, and waits in the page until the painted answer has changed.
-    const time = await field.evaluate(async (input, value) => {
-      const answer = document.querySelector('.standing-sales b');
-      const before = answer?.textContent;
-      const setValue = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(input), 'value')?.set;
-      const start = performance.now();
-      setValue?.call(input, value);
-      input.dispatchEvent(new Event('input', { bubbles: true }));
-      const nextFrame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(undefined)));
-      do await nextFrame();
-      while (answer?.textContent === before && performance.now() - start < 5000);
-      await new Promise((resolve) => setTimeout(resolve, 0));
-      return performance.now() - start;
-    }, String(100 + round * 7));
+    const time = await field.evaluate(
+      async (input, value) => {
+        const answer = document.querySelector('.standing-sales b');
+        const before = answer?.textContent;
+        const setValue = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(input), 'value')?.set;
+        const start = performance.now();
+        setValue?.call(input, value);
+        input.dispatchEvent(new Event('input', { bubbles: true }));
+        const nextFrame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(undefined)));
+        do await nextFrame();
+        while (answer?.textContent === before && performance.now() - start < 5000);
+        await new Promise((resolve) => setTimeout(resolve, 0));
+        return performance.now() - start;
+      },
+      String(100 + round * 7),
+    );
     if (round >= 10) times.push(time);
   }
   report('changed number to painted totals, median of 50', median(times), 100, 'ms');

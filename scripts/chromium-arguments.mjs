@@ -1,5 +1,12 @@
 /** Arguments with which Chromium runs here: headless, without a network of its own, and as root without a sandbox. */
 export function chromiumArguments() {
-  const quiet = ['--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+  const quiet = [
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ];
   return process.getuid?.() === 0 ? ['--no-sandbox', ...quiet] : quiet;
 }

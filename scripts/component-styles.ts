@@ -2,7 +2,21 @@ import postcss, { type AtRule } from 'postcss';
 import type { Plugin } from 'vite';
 
 /** The component library's parts this application uses; styles of all others are left out of the build. */
-const USED = new Set(['btn', 'input', 'select', 'tooltip', 'popover', 'wave', 'empty', 'checkbox', 'css', 'slide', 'zoom', 'motion', 'compact']);
+const USED = new Set([
+  'btn',
+  'input',
+  'select',
+  'tooltip',
+  'popover',
+  'wave',
+  'empty',
+  'checkbox',
+  'css',
+  'slide',
+  'zoom',
+  'motion',
+  'compact',
+]);
 
 const isUsed = (selector: string) => [...selector.matchAll(/(?<![a-z])ant-([a-z]+)/g)].every((match) => USED.has(match[1] ?? ''));
 

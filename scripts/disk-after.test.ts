@@ -29,19 +29,11 @@ const disks = (changes: ReturnType<typeof readJournal>) =>
 
 describe('what is on a disk after a cut of power', () => {
   it('is for certain what was waited for', () => {
-    expect(disks([act('c', '/d/a'), write('/d/a', 0, 'kept'), act('s', '/d/a')])).toEqual(
-      new Set([JSON.stringify([['/d/a', 'kept']])]),
-    );
+    expect(disks([act('c', '/d/a'), write('/d/a', 0, 'kept'), act('s', '/d/a')])).toEqual(new Set([JSON.stringify([['/d/a', 'kept']])]));
   });
 
   it('is of all else anything between nothing and everything', () => {
-    const after = disks([
-      act('c', '/d/a'),
-      write('/d/a', 0, 'kept'),
-      act('s', '/d/a'),
-      write('/d/a', 4, ' one'),
-      write('/d/a', 8, ' two'),
-    ]);
+    const after = disks([act('c', '/d/a'), write('/d/a', 0, 'kept'), act('s', '/d/a'), write('/d/a', 4, ' one'), write('/d/a', 8, ' two')]);
     for (const text of ['kept', 'kept one', 'kept one two', 'kept\u0000\u0000\u0000\u0000 two'])
       expect(after).toContain(JSON.stringify([['/d/a', text]]));
   });
@@ -51,9 +43,7 @@ describe('what is on a disk after a cut of power', () => {
     const changes = [act('c', '/d/a'), write('/d/a', 0, 'x'), act('s', '/d/a'), act('r', '/d/a', '/d/b')];
     expect(disks(changes)).toEqual(new Set([former, renamed]));
     expect(disks([...changes, act('s', '/d')])).toEqual(new Set([renamed]));
-    expect(disks([act('c', '/d/a'), write('/d/a', 0, 'x'), act('s', '/d/a'), act('u', '/d/a')])).toEqual(
-      new Set([former, '[]']),
-    );
+    expect(disks([act('c', '/d/a'), write('/d/a', 0, 'x'), act('s', '/d/a'), act('u', '/d/a')])).toEqual(new Set([former, '[]']));
   });
 
   it('is read from a journal of which the end may be cut off', () => {
@@ -66,19 +56,14 @@ describe('what is on a disk after a cut of power', () => {
       return Buffer.concat([head, Buffer.from(path), Buffer.from(data)]);
     };
     const file = join(mkdtempSync(join(tmpdir(), 'venalis-journal-')), 'journal');
-    writeFileSync(
-      file,
-      Buffer.concat([record('w', '/d/a', 'one'), record('s', '/d/a', ''), record('w', '/d/a', 'two').subarray(0, 25)]),
-    );
+    writeFileSync(file, Buffer.concat([record('w', '/d/a', 'one'), record('s', '/d/a', ''), record('w', '/d/a', 'two').subarray(0, 25)]));
     expect(
-      readJournal(file).map(
-        ({ what, path, offset, data }: { what: string; path: string; offset: number; data: Buffer }) => [
-          what,
-          path,
-          offset,
-          data.toString(),
-        ],
-      ),
+      readJournal(file).map(({ what, path, offset, data }: { what: string; path: string; offset: number; data: Buffer }) => [
+        what,
+        path,
+        offset,
+        data.toString(),
+      ]),
     ).toEqual([
       ['w', '/d/a', 7, 'one'],
       ['s', '/d/a', 7, ''],

@@ -11,9 +11,7 @@ note(wrongNode === null, wrongNode ?? `Node.js ${process.versions.node}.`);
 const installed = isInstalled();
 note(
   installed,
-  installed
-    ? 'All packages are there, as the lock file names them.'
-    : 'Packages are missing or of other versions. Enter: npm ci',
+  installed ? 'All packages are there, as the lock file names them.' : 'Packages are missing or of other versions. Enter: npm ci',
 );
 note(true, existsSync(BUILT) ? 'The application is built.' : 'The application is not built yet; npm start builds it.');
 const browser = printingBrowser();
@@ -31,7 +29,5 @@ if (existsSync(join(root, 'node_modules/better-sqlite3'))) {
 
 for (const { isFine, text } of lines) console.log(`${isFine ? '  fine   ' : '  LOOK   '}${text}`);
 const amiss = lines.filter(({ isFine }) => !isFine).length;
-console.log(
-  amiss === 0 ? '\nEverything is in order.' : `\n${amiss === 1 ? 'One thing needs' : `${amiss} things need`} a look.`,
-);
+console.log(amiss === 0 ? '\nEverything is in order.' : `\n${amiss === 1 ? 'One thing needs' : `${amiss} things need`} a look.`);
 process.exitCode = amiss === 0 ? 0 : 1;

@@ -29,8 +29,7 @@ const ask = async (question) => {
 const password = await ask('New password: ');
 const problem = passwordProblem(password);
 if (problem) refuse(`${problem} Nothing was changed.`);
-if (process.stdin.isTTY && (await ask('Once more: ')) !== password)
-  refuse('The two are not the same. Nothing was changed.');
+if (process.stdin.isTTY && (await ask('Once more: ')) !== password) refuse('The two are not the same. Nothing was changed.');
 lines.close();
 prepareDataFolder(paths);
 await keepPassword(paths.password, password);

@@ -17,5 +17,7 @@ if (isDemo) {
 }
 const { serve } = await import('./serve.mjs');
 const { address, notes } = await serve(Number(process.env.PORT ?? 4173));
-console.log(`\n  Venalis${isDemo ? ', with the worked example of Larkfell Kites,' : ''} stands at ${address}${isDemo ? `\n  The made-up outside world, with its clock, stands at ${process.env.VENALIS_WORLD}/` : ''}\n  Data: ${process.env.VENALIS_DATA}\n  Ctrl+C ends it.\n`);
+console.log(
+  `\n  Venalis${isDemo ? ', with the worked example of Larkfell Kites,' : ''} stands at ${address}${isDemo ? `\n  The made-up outside world, with its clock, stands at ${process.env.VENALIS_WORLD}/` : ''}\n  Data: ${process.env.VENALIS_DATA}\n  Ctrl+C ends it.\n`,
+);
 for (const note of notes) console.log(`  ${note}\n`);

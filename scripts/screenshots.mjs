@@ -27,7 +27,11 @@ const VIEWS = [
   // From here on a verdict is given, the outside world moves on, and real months are entered, one after the other.
   { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict', steps: giveVerdict },
   { file: 'dates.png', path: '/decisions/larkfell-kites/verdict/dates' },
-  { file: 'report.png', path: '/decisions/larkfell-kites/verdict/report', steps: (page) => page.frameLocator('iframe').locator('h1').waitFor() },
+  {
+    file: 'report.png',
+    path: '/decisions/larkfell-kites/verdict/report',
+    steps: (page) => page.frameLocator('iframe').locator('h1').waitFor(),
+  },
   { file: 'afterwards.png', path: '/decisions/larkfell-kites/verdict/afterwards', steps: enterMonths },
   { file: 'price-watch.png', path: '/watch', steps: lookAgain },
 ];
@@ -57,8 +61,12 @@ async function giveVerdict(page) {
 
 /** Two months as they went. */
 async function enterMonths(page) {
-  const figures = { January: { Orders: 82, Sales: 2710, 'Fees by sales': 88, 'Plans, other': 708 }, February: { Orders: 118, Sales: 3905, 'Fees by sales': 121, Surprises: 39 } };
-  for (const [month, typed] of Object.entries(figures)) for (const [name, value] of Object.entries(typed)) await page.getByLabel(`${name}, ${month} 2027`, { exact: true }).fill(String(value));
+  const figures = {
+    January: { Orders: 82, Sales: 2710, 'Fees by sales': 88, 'Plans, other': 708 },
+    February: { Orders: 118, Sales: 3905, 'Fees by sales': 121, Surprises: 39 },
+  };
+  for (const [month, typed] of Object.entries(figures))
+    for (const [name, value] of Object.entries(typed)) await page.getByLabel(`${name}, ${month} 2027`, { exact: true }).fill(String(value));
   await quiet(page);
 }
 
@@ -102,7 +110,8 @@ async function picture({ path, file, width = 1280, height = 800, dark = false, c
 }
 
 const [path, file, width, ...rest] = process.argv.slice(2);
-if (path && file) await picture({ path, file, width: Number(width ?? 1280), dark: rest.includes('dark'), click: rest.find((one) => one !== 'dark') });
+if (path && file)
+  await picture({ path, file, width: Number(width ?? 1280), dark: rest.includes('dark'), click: rest.find((one) => one !== 'dark') });
 else for (const view of VIEWS) await picture({ ...view, file: join(root, 'docs/screenshots', view.file) });
 await browser.close();
 await close();

@@ -13,17 +13,7 @@ export const BUILT = join(root, 'build/server/.built-from');
 /** The one package that is compiled where no binary can be had. */
 const NATIVE = 'better-sqlite3';
 const NODE_BUILT = join(root, 'build/node/.built-from');
-const NODE_INPUTS = [
-  'core',
-  'cli',
-  'data',
-  'bench',
-  'world',
-  'vite.cli.config.ts',
-  'tsconfig.json',
-  'package.json',
-  'package-lock.json',
-];
+const NODE_INPUTS = ['core', 'cli', 'data', 'bench', 'world', 'vite.cli.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'];
 const BUILD_INPUTS = [
   'app',
   'core',
@@ -67,16 +57,13 @@ export function ensureInstalled() {
 
 const INSTALLING = 'Installing the locked packages; the first time this takes a few minutes …';
 /** Whether exactly the locked packages are installed. */
-export const isInstalled = () =>
-  existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashOf(['package-lock.json']);
+export const isInstalled = () => existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashOf(['package-lock.json']);
 const noteInstalled = () => writeFileSync(INSTALLED, hashOf(['package-lock.json']));
 
 /** Why this Node.js does not do; null if it does. */
 export function nodeProblem() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
-  return major < 20 || (major === 20 && minor < 20)
-    ? `Venalis needs Node.js 20.20 or newer; this is ${process.versions.node}.`
-    : null;
+  return major < 20 || (major === 20 && minor < 20) ? `Venalis needs Node.js 20.20 or newer; this is ${process.versions.node}.` : null;
 }
 
 function checkNode() {
@@ -168,8 +155,7 @@ export async function installDebianPackages() {
     });
   await apt('update', '-qq');
   // One after the other, so that the browser is there even if the office is not to be had.
-  for (const name of missing)
-    await apt('install', '-y', '-qq', ...(name === 'chromium' ? [] : ['--no-install-recommends']), name);
+  for (const name of missing) await apt('install', '-y', '-qq', ...(name === 'chromium' ? [] : ['--no-install-recommends']), name);
 }
 
 /** Path of a Chromium for printing, or null. */

@@ -4,14 +4,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import {
-  chromiumForTests,
-  installDebianPackages,
-  installInPieces,
-  installedCommand,
-  libreOffice,
-  root,
-} from './setup.mjs';
+import { chromiumForTests, installDebianPackages, installInPieces, installedCommand, libreOffice, root } from './setup.mjs';
 
 // Packages of the system come while those of the project are installed and compiled.
 const systemPackages = installDebianPackages();
@@ -59,10 +52,7 @@ await step('generated types', installedCommand('react-router'), ['typegen']);
 const checks = step('types', installedCommand('tsc'), ['--noEmit'])
   .then(() => step('lint and import boundaries', ...npmRun('lint')))
   .then(() =>
-    step('build', 'node', [
-      '-e',
-      "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))",
-    ]),
+    step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))"]),
   );
 await Promise.all([native, systemPackages]);
 const chromiumPath = chromiumForTests();

@@ -17,8 +17,7 @@ const TRIALS = {
   'power-cuts': async () => (await import('../torture/power-cuts.mjs')).powerCuts({ rounds: rounds(100, 1), seed }),
   migrations: async () => (await import('../torture/migrations.mjs')).migrations({ rounds: rounds(200, 8), seed }),
   restores: async () => (await import('../torture/restores.mjs')).restores({ rounds: rounds(100, 1), seed }),
-  'damaged-pages': async () =>
-    (await import('../torture/damaged-pages.mjs')).damagedPages({ rounds: rounds(40, 2), seed }),
+  'damaged-pages': async () => (await import('../torture/damaged-pages.mjs')).damagedPages({ rounds: rounds(40, 2), seed }),
   'full-disk': async () => (await import('../torture/full-disk.mjs')).fullDisk({ rounds: rounds(10, 1) }),
   fuzz: async () =>
     (await import('../torture/fuzz.mjs')).fuzz({
@@ -49,8 +48,7 @@ for (const [name, trial] of Object.entries(TRIALS)) {
 }
 
 console.log('| promise | tries | losses | seen | seconds |\n| --- | ---: | ---: | --- | ---: |');
-for (const { promise, tries, lost, said, seconds } of results)
-  console.log(`| ${promise} | ${tries} | ${lost} | ${said} | ${seconds} |`);
+for (const { promise, tries, lost, said, seconds } of results) console.log(`| ${promise} | ${tries} | ${lost} | ${said} | ${seconds} |`);
 const broken = results.filter(({ lost }) => lost > 0).length;
 console.log(`\n${results.length - broken} promises held, ${broken} broken`);
 process.exitCode = broken > 0 ? 1 : 0;

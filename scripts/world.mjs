@@ -27,7 +27,9 @@ export async function startWorld(port) {
 function listen(make, port, triesLeft) {
   return new Promise((resolve, reject) => {
     const server = make();
-    server.once('error', (error) => (error.code === 'EADDRINUSE' && triesLeft > 0 ? listen(make, port + 1, triesLeft - 1).then(resolve, reject) : reject(error)));
+    server.once('error', (error) =>
+      error.code === 'EADDRINUSE' && triesLeft > 0 ? listen(make, port + 1, triesLeft - 1).then(resolve, reject) : reject(error),
+    );
     server.listen(port, '127.0.0.1', () => resolve(server));
   });
 }

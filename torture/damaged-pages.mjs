@@ -26,9 +26,7 @@ export async function damagedPages({ rounds, seed }) {
     writeFileSync(file, bytes);
     const isDamaged = lookAtFile(file).kind !== 'sound';
     const again = await startServer(folder);
-    const reply = await client
-      .save(again.address, () => client.acknowledged() >= 31)
-      .catch(() => ({ kind: 'refused' }));
+    const reply = await client.save(again.address, () => client.acknowledged() >= 31).catch(() => ({ kind: 'refused' }));
     const page1 = await fetch(`${again.address}decisions`);
     await again.end();
     const isWritten = reply.kind === 'saved';

@@ -104,10 +104,7 @@ function torn(change, luck) {
 }
 
 function applied(bytes, { what, offset, data }) {
-  if (what === 't')
-    return offset <= bytes.length
-      ? bytes.subarray(0, offset)
-      : Buffer.concat([bytes, Buffer.alloc(offset - bytes.length)]);
+  if (what === 't') return offset <= bytes.length ? bytes.subarray(0, offset) : Buffer.concat([bytes, Buffer.alloc(offset - bytes.length)]);
   const grown = Buffer.alloc(Math.max(bytes.length, offset + data.length));
   bytes.copy(grown);
   data.copy(grown, offset);

@@ -7,16 +7,13 @@ import { lostBy } from './kills.mjs';
 import { savingClient } from './saving-client.mjs';
 import { freshFolder, importDecision, startServer } from './server-under-test.mjs';
 
-const PROMISE =
-  'A full disk loses nothing: saving is refused in words, goes on when there is room, and what is there can be looked at';
+const PROMISE = 'A full disk loses nothing: saving is refused in words, goes on when there is room, and what is there can be looked at';
 
 export async function fullDisk({ rounds }) {
   const disk = freshFolder();
   const isMounted =
-    process.platform === 'linux' &&
-    spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=6m', 'tmpfs', disk], { stdio: 'ignore' }).status === 0;
-  if (!isMounted)
-    return { promise: PROMISE, tries: 0, lost: 0, said: 'not tried: it needs Linux and leave to mount a small disk' };
+    process.platform === 'linux' && spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=6m', 'tmpfs', disk], { stdio: 'ignore' }).status === 0;
+  if (!isMounted) return { promise: PROMISE, tries: 0, lost: 0, said: 'not tried: it needs Linux and leave to mount a small disk' };
   let lost = 0;
   const said = [];
   try {
@@ -26,9 +23,7 @@ export async function fullDisk({ rounds }) {
       const client = savingClient(await importDecision(server.address, demoFile()));
       await client.save(server.address, () => client.acknowledged() >= 5);
       fill(disk);
-      const refused = await client
-        .save(server.address, () => false)
-        .catch((error) => ({ kind: 'failed', why: String(error) }));
+      const refused = await client.save(server.address, () => false).catch((error) => ({ kind: 'failed', why: String(error) }));
       if (refused.kind !== 'unreachable') lost += 1;
       said.push(refused.why ?? refused.kind);
       await server.end('SIGKILL');

@@ -14,8 +14,7 @@ const A_SERVER = 10_000;
 export async function fuzz({ rounds, seed, slowestMs = 2_000 }) {
   const luck = chance(seed);
   const counted = { failures: [], slow: [], statuses: {} };
-  for (let done = 0; done < rounds; done += A_SERVER)
-    await oneServer(Math.min(A_SERVER, rounds - done), luck, counted, slowestMs);
+  for (let done = 0; done < rounds; done += A_SERVER) await oneServer(Math.min(A_SERVER, rounds - done), luck, counted, slowestMs);
   const { failures, slow, statuses } = counted;
   for (const line of [...failures, ...slow].slice(0, 20)) console.error(`    ${line}`);
   const said = Object.entries(statuses)

@@ -30,9 +30,7 @@ export async function migrations({ rounds, seed }) {
       spawn(process.execPath, [join(root, 'torture/upgrade.mjs'), file], { stdio: ['ignore', 'pipe', 'ignore'] }),
     );
     const [killed] = children;
-    const ended = children.map(
-      (child) => new Promise((resolve) => child.once('exit', (code, signal) => resolve(signal ?? code))),
-    );
+    const ended = children.map((child) => new Promise((resolve) => child.once('exit', (code, signal) => resolve(signal ?? code))));
     await new Promise((resolve) => killed?.stdout.once('data', resolve));
     const wait = luck.upTo(30);
     if (wait > 0) await new Promise((resolve) => setTimeout(resolve, wait));

@@ -224,10 +224,7 @@ function oddBody(luck, known, path, headers) {
     ...ODD_TEXTS.filter((text) => text.length < 500),
   ];
   return Buffer.from(
-    Array.from(
-      { length: 1 + luck.upTo(4) },
-      () => `${luck.one(fields)}=${encodeURIComponentSafely(luck.one(values))}`,
-    ).join('&'),
+    Array.from({ length: 1 + luck.upTo(4) }, () => `${luck.one(fields)}=${encodeURIComponentSafely(luck.one(values))}`).join('&'),
   );
 }
 

@@ -35,8 +35,7 @@ export async function powerCuts({ rounds, seed }) {
       VENALIS_SHIM_JOURNAL: journal,
     });
     const clients = [];
-    for (let one = 0; one < CLIENTS; one++)
-      clients.push(savingClient(await importDecision(server.address, demoFile())));
+    for (let one = 0; one < CLIENTS; one++) clients.push(savingClient(await importDecision(server.address, demoFile())));
     let isOver = false;
     const saving = clients.map((client) => client.save(server.address, () => isOver).catch(() => null));
     await whileSaving(clients, luck.upTo(round % 5 === 4 ? 4_000 : 900));

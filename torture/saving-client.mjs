@@ -42,8 +42,8 @@ export function savingClient(id) {
           decision: { ...decision, name: nameOf(attempted) },
           sheets: used,
         });
-        const reply = await post(address, `decisions/${id}/save`, body, { 'Content-Type': 'application/json' }).then(
-          (response) => response.json(),
+        const reply = await post(address, `decisions/${id}/save`, body, { 'Content-Type': 'application/json' }).then((response) =>
+          response.json(),
         );
         if (reply.kind !== 'saved') return reply;
         times.push(performance.now() - begun);
@@ -58,10 +58,9 @@ export function savingClient(id) {
 /** The revision that stands now: a save on none is refused with it. */
 async function revisionOf(address, id, decision, sheets) {
   const body = JSON.stringify({ key: 'k', label: 'l', revision: 1_000_000_000, decision, sheets });
-  const reply = await post(address, `decisions/${id}/save`, body, { 'Content-Type': 'application/json' }).then(
-    (response) => response.json(),
+  const reply = await post(address, `decisions/${id}/save`, body, { 'Content-Type': 'application/json' }).then((response) =>
+    response.json(),
   );
-  if (reply.kind !== 'stale')
-    throw new Error(`the decision’s revision is not said: ${JSON.stringify(reply).slice(0, 300)}`);
+  if (reply.kind !== 'stale') throw new Error(`the decision’s revision is not said: ${JSON.stringify(reply).slice(0, 300)}`);
   return reply.current.revision;
 }

@@ -61,7 +61,6 @@ export function post(address, path, body, headers = {}) {
 export async function importDecision(address, text) {
   const response = await post(address, 'decisions/import?intent=keep', text, { 'Content-Type': 'text/plain' });
   const id = /decisions\/([^/]+)\//.exec(response.headers.get('location') ?? '')?.[1];
-  if (!id)
-    throw new Error(`the decision was not imported: ${response.status} ${(await response.text()).slice(0, 300)}`);
+  if (!id) throw new Error(`the decision was not imported: ${response.status} ${(await response.text()).slice(0, 300)}`);
   return id;
 }

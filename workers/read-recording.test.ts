@@ -12,10 +12,19 @@ beforeEach(async () => {
 afterEach(() => vi.unstubAllGlobals());
 
 it('each recording of the demo is read in figures', async () => {
-  for (const name of ['marlpit', 'tidewrack', 'brindle']) ask({ id: name, file: new File([readFileSync(new URL(`../demo/page-speed/${name}.har`, import.meta.url))], `${name}.har`) });
+  for (const name of ['marlpit', 'tidewrack', 'brindle'])
+    ask({ id: name, file: new File([readFileSync(new URL(`../demo/page-speed/${name}.har`, import.meta.url))], `${name}.har`) });
   await vi.waitFor(() => expect(answers).toHaveLength(3));
-  const figures = answers.map((answer) => ('measurement' in answer ? [answer.measurement.id, answer.measurement.requests, answer.measurement.cached, answer.measurement.thirdParties.length] : answer.problem));
-  expect(figures).toEqual([['marlpit', 28, 0, 2], ['tidewrack', 51, 0, 3], ['brindle', 33, 9, 1]]);
+  const figures = answers.map((answer) =>
+    'measurement' in answer
+      ? [answer.measurement.id, answer.measurement.requests, answer.measurement.cached, answer.measurement.thirdParties.length]
+      : answer.problem,
+  );
+  expect(figures).toEqual([
+    ['marlpit', 28, 0, 2],
+    ['tidewrack', 51, 0, 3],
+    ['brindle', 33, 9, 1],
+  ]);
 });
 
 it('a file that is none is refused in words', async () => {

@@ -28,7 +28,9 @@ it('answers are those that the server would give, and the decision is kept for t
 it('a map comes coarse first, then fine, and a newer question overtakes it', async () => {
   ask({ number: 1, file: kiteDecision(), question: MAP });
   await vi.waitFor(() => expect(isDone(1)).toBe(true));
-  const maps = answers.flatMap((reply) => ('answer' in reply && reply.answer !== null && 'columns' in reply.answer ? [reply.answer.columns] : []));
+  const maps = answers.flatMap((reply) =>
+    'answer' in reply && reply.answer !== null && 'columns' in reply.answer ? [reply.answer.columns] : [],
+  );
   expect(maps).toEqual([50, 200]);
   ask({ number: 2, question: MAP });
   ask({ number: 3, question: { kind: 'paying' } });

@@ -9,7 +9,9 @@ export interface WhatIfMessage {
 }
 
 /** Its answers: coarse ones first where there are any, how far it is, and why there is none. */
-export type WhatIfReply = { readonly number: number } & ({ readonly answer: WhatIfAnswer; readonly done: boolean } | { readonly progress: number } | { readonly problem: string });
+export type WhatIfReply = { readonly number: number } & (
+  { readonly answer: WhatIfAnswer; readonly done: boolean } | { readonly progress: number } | { readonly problem: string }
+);
 
 /** So long it works before it hears whether there is a newer question. */
 const SLICE_MS = 24;
@@ -25,7 +27,8 @@ self.addEventListener('message', ({ data }: MessageEvent<WhatIfMessage>) => {
 });
 
 async function answer({ number, question }: WhatIfMessage): Promise<void> {
-  const say = (reply: { answer: WhatIfAnswer; done: boolean } | { progress: number } | { problem: string }) => self.postMessage({ number, ...reply } satisfies WhatIfReply);
+  const say = (reply: { answer: WhatIfAnswer; done: boolean } | { progress: number } | { problem: string }) =>
+    self.postMessage({ number, ...reply } satisfies WhatIfReply);
   if (number !== newest || !answerer) return;
   try {
     const work = answerer.begin(question);

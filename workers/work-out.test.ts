@@ -5,7 +5,10 @@ import type { Workbench } from '#core/decision/workbench';
 import type { WorkOutAnswer, WorkOutQuestion } from './work-out';
 import { type StubbedWorker, stubWorker } from './stub-worker';
 
-const bench: Workbench = { decision: smallDecision(), sheets: [{ id: 's', revision: 1, sheet: typedSheet('Tidewrack', { Small: '10/mo' }) }] };
+const bench: Workbench = {
+  decision: smallDecision(),
+  sheets: [{ id: 's', revision: 1, sheet: typedSheet('Tidewrack', { Small: '10/mo' }) }],
+};
 
 let ask: StubbedWorker<WorkOutQuestion, WorkOutAnswer>['ask'];
 let answers: StubbedWorker<WorkOutQuestion, WorkOutAnswer>['answers'];
@@ -18,7 +21,10 @@ afterEach(() => vi.unstubAllGlobals());
 it('the worker says first what is proposed, then what rests on it', async () => {
   ask({ number: 7, bench });
   await vi.waitFor(() => expect(answers).toHaveLength(2));
-  expect(answers[0]).toMatchObject({ number: 7, proposals: { vendors: [{ offer: 'tidewrack', proposed: { total: '120.00' } }], pair: null } });
+  expect(answers[0]).toMatchObject({
+    number: 7,
+    proposals: { vendors: [{ offer: 'tidewrack', proposed: { total: '120.00' } }], pair: null },
+  });
   expect(answers[1]).toMatchObject({ number: 7, judged: { questions: [], firstPlaces: [] } });
 });
 

@@ -9,7 +9,9 @@ export interface WorkOutQuestion {
 }
 
 /** Its answers: first what is proposed, then what rests on that; or in words why there is none. */
-export type WorkOutAnswer = { readonly number: number } & ({ readonly proposals: DecisionProposals } | { readonly judged: Judged } | { readonly problem: string });
+export type WorkOutAnswer = { readonly number: number } & (
+  { readonly proposals: DecisionProposals } | { readonly judged: Judged } | { readonly problem: string }
+);
 
 let newest = 0;
 
@@ -20,7 +22,8 @@ self.addEventListener('message', ({ data }: MessageEvent<WorkOutQuestion>) => {
 });
 
 async function answer({ number, bench }: WorkOutQuestion): Promise<void> {
-  const say = (found: { proposals: DecisionProposals } | { judged: Judged } | { problem: string }) => self.postMessage({ number, ...found } satisfies WorkOutAnswer);
+  const say = (found: { proposals: DecisionProposals } | { judged: Judged } | { problem: string }) =>
+    self.postMessage({ number, ...found } satisfies WorkOutAnswer);
   if (number !== newest) return;
   try {
     const proposals = decisionProposals(bench);

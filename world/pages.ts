@@ -7,8 +7,13 @@ const UNIT = { 1: 'MON', 12: 'ANN' } as const;
 export function pricingPage(page: PublishedPage): string {
   const { vendor, plans, currency } = page;
   const fees = [...new Set(plans.flatMap((plan) => Object.keys(plan.fees)))];
-  const row = (head: string, cell: (plan: PublishedPlan) => string) => `<tr><th>${escaped(head)}</th>${plans.map((plan) => `<td>${escaped(cell(plan))}</td>`).join('')}</tr>`;
-  const price = (months: 1 | 12) => (plan: PublishedPlan) => priceWords(plan.prices.find((one) => one.months === months), currency);
+  const row = (head: string, cell: (plan: PublishedPlan) => string) =>
+    `<tr><th>${escaped(head)}</th>${plans.map((plan) => `<td>${escaped(cell(plan))}</td>`).join('')}</tr>`;
+  const price = (months: 1 | 12) => (plan: PublishedPlan) =>
+    priceWords(
+      plan.prices.find((one) => one.months === months),
+      currency,
+    );
   // Data in a page must not be able to end it.
   const data = JSON.stringify(linkedData(page)).replaceAll('<', '\\u003c');
   return `<!doctype html>
@@ -40,7 +45,12 @@ function linkedData({ vendor, currency, plans }: PublishedPage): object {
       priceCurrency: currency,
       priceSpecification: prices.flatMap(({ months, price, intro }) => {
         const unit = { '@type': 'UnitPriceSpecification', priceCurrency: currency, unitCode: UNIT[months] };
-        return intro ? [{ ...unit, price: intro.price, billingStart: 0, billingDuration: intro.payments * months }, { ...unit, price, billingStart: intro.payments }] : [{ ...unit, price }];
+        return intro
+          ? [
+              { ...unit, price: intro.price, billingStart: 0, billingDuration: intro.payments * months },
+              { ...unit, price, billingStart: intro.payments },
+            ]
+          : [{ ...unit, price }];
       }),
     })),
   };
@@ -53,7 +63,9 @@ export function ratesFile(day: string, rates: Readonly<Record<string, string>>):
   <gesmes:subject>Reference rates</gesmes:subject>
   <Cube>
     <Cube time="${day}">
-${Object.entries(rates).map(([currency, rate]) => `      <Cube currency="${currency}" rate="${rate}"/>`).join('\n')}
+${Object.entries(rates)
+  .map(([currency, rate]) => `      <Cube currency="${currency}" rate="${rate}"/>`)
+  .join('\n')}
     </Cube>
   </Cube>
 </gesmes:Envelope>

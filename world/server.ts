@@ -67,7 +67,12 @@ function behave(fault: Fault, path: string, { type, text }: Content, response: S
       return;
     case 'hostile':
       // Leads into the network of whoever looks; rates come with a bomb of entities.
-      if (path.endsWith('.xml')) return send(response, type, `<?xml version="1.0"?><!DOCTYPE a [<!ENTITY b "bbbbbbbbbb"><!ENTITY c "&b;&b;&b;&b;&b;&b;&b;&b;">]><a>&c;</a>`);
+      if (path.endsWith('.xml'))
+        return send(
+          response,
+          type,
+          `<?xml version="1.0"?><!DOCTYPE a [<!ENTITY b "bbbbbbbbbb"><!ENTITY c "&b;&b;&b;&b;&b;&b;&b;&b;">]><a>&c;</a>`,
+        );
       response.writeHead(302, { Location: 'http://169.254.169.254/latest/meta-data/' });
       response.end();
   }
@@ -84,7 +89,10 @@ function change(world: World, path: string, form: Record<string, string>, respon
   if (path === '/clock') {
     const asked = clockSchema.safeParse(form);
     if (!asked.success) return plain(response, 400, 'to=DAY or days=N is wanted');
-    world.today = 'to' in asked.data ? asked.data.to : new Date(Date.parse(`${world.today}T00:00:00Z`) + asked.data.days * 86_400_000).toISOString().slice(0, 10);
+    world.today =
+      'to' in asked.data
+        ? asked.data.to
+        : new Date(Date.parse(`${world.today}T00:00:00Z`) + asked.data.days * 86_400_000).toISOString().slice(0, 10);
     return back(response);
   }
   const asked = faultSchema.safeParse(form);

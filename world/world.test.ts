@@ -21,12 +21,15 @@ afterEach(() => {
   server.closeAllConnections();
 });
 
-const post = (path: string, form: Record<string, string>) => fetch(`${address}${path}`, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' });
-const plansOf = async (vendor: string) => readLinkedData(readWebPage(await (await fetch(`${address}/vendors/${vendor}`)).text()).linkedData)?.plans.map(({ plan }) => plan);
+const post = (path: string, form: Record<string, string>) =>
+  fetch(`${address}${path}`, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' });
+const plansOf = async (vendor: string) =>
+  readLinkedData(readWebPage(await (await fetch(`${address}/vendors/${vendor}`)).text()).linkedData)?.plans.map(({ plan }) => plan);
 
 describe('the made-up outside world', () => {
   it('publishes every vendor’s page as schema.org data that can be read', async () => {
-    for (const vendor of Object.keys(CATALOGUE)) expect(await plansOf(vendor)).toEqual(pageOn(vendor, FIRST_DAY)?.plans.map(({ name }) => name));
+    for (const vendor of Object.keys(CATALOGUE))
+      expect(await plansOf(vendor)).toEqual(pageOn(vendor, FIRST_DAY)?.plans.map(({ name }) => name));
   });
 
   it('splits a plan when its clock is moved on, and not before', async () => {

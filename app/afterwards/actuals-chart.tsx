@@ -11,15 +11,28 @@ export function ActualsChart({ months }: { months: readonly MonthAgainst[] }) {
   const write = useWriter();
   const option = useMemo(() => {
     const billed = months.filter(({ difference }) => difference !== null);
-    const bar = (name: string, color: string, decal: boolean, of: (month: MonthAgainst) => number) => ({ name, type: 'bar' as const, barMaxWidth: 22, itemStyle: decal ? { color: colours.sheet, borderColor: color, borderWidth: 1.5 } : { color }, data: billed.map(of) });
+    const bar = (name: string, color: string, decal: boolean, of: (month: MonthAgainst) => number) => ({
+      name,
+      type: 'bar' as const,
+      barMaxWidth: 22,
+      itemStyle: decal ? { color: colours.sheet, borderColor: color, borderWidth: 1.5 } : { color },
+      data: billed.map(of),
+    });
     return {
       ...baseOption(colours),
       grid: { left: 8, right: 16, top: 32, bottom: 8, containLabel: true },
       legend: { top: 0, left: 0, textStyle: { color: colours.ink } },
       tooltip: { ...hoverOption(colours, 'axis'), valueFormatter: (value: unknown) => write.whole(String(value)) },
-      xAxis: monthAxis(colours, billed.map(({ month }) => month), write.month),
+      xAxis: monthAxis(
+        colours,
+        billed.map(({ month }) => month),
+        write.month,
+      ),
       yAxis: amountAxis(colours, write.whole),
-      series: [bar('expected', colours.ink, true, ({ expected }) => Number(expected.cost)), bar('real', colours.ink, false, ({ expected, difference }) => Number(expected.cost) + Number(difference))],
+      series: [
+        bar('expected', colours.ink, true, ({ expected }) => Number(expected.cost)),
+        bar('real', colours.ink, false, ({ expected, difference }) => Number(expected.cost) + Number(difference)),
+      ],
     };
   }, [months, colours, write]);
   if (months.every(({ difference }) => difference === null)) return null;

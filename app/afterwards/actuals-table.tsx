@@ -44,7 +44,9 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
                 {name}
               </th>
             ))}
-            <th scope="col" className="figure-cell">Against forecast</th>
+            <th scope="col" className="figure-cell">
+              Against forecast
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -52,31 +54,34 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
             const found = against.find((one) => one.month === month);
             return (
               <Fragment key={month}>
-              <tr>
-                <th scope="row">{write.month(month)}</th>
-                {FIGURES.map(({ what, name }) => (
-                  <td key={what} className="figure-cell">
-                    <NumberField
-                      fieldKey={`actuals.${month}.${what}`}
-                      label={`${name}, ${write.month(month)}`}
-                      labelHidden
-                      optional
-                      value={actuals[month]?.[what]}
-                      range={{ wanted: what === 'orders' ? 'a number of orders' : `an amount in ${currency}`, ...ACTUAL_BOUNDS[what] }}
-                      onChange={(value) => set(month, what, value)}
-                    />
-                  </td>
-                ))}
-                <td className="figure-cell">{found?.difference != null && <b>{write.difference(found.difference)}</b>}</td>
-              </tr>
-              {found && (
-                <tr className="explained">
-                  <td colSpan={FIGURES.length + 2}>
-                    expected {write.number(found.expected.orders, 0)} orders, sales of {write.whole(found.expected.sales)}, cost {write.whole(found.expected.cost)}
-                    {reasonsWords(found.why, write).map((reason) => `; ${reason}`).join('')}
-                  </td>
+                <tr>
+                  <th scope="row">{write.month(month)}</th>
+                  {FIGURES.map(({ what, name }) => (
+                    <td key={what} className="figure-cell">
+                      <NumberField
+                        fieldKey={`actuals.${month}.${what}`}
+                        label={`${name}, ${write.month(month)}`}
+                        labelHidden
+                        optional
+                        value={actuals[month]?.[what]}
+                        range={{ wanted: what === 'orders' ? 'a number of orders' : `an amount in ${currency}`, ...ACTUAL_BOUNDS[what] }}
+                        onChange={(value) => set(month, what, value)}
+                      />
+                    </td>
+                  ))}
+                  <td className="figure-cell">{found?.difference != null && <b>{write.difference(found.difference)}</b>}</td>
                 </tr>
-              )}
+                {found && (
+                  <tr className="explained">
+                    <td colSpan={FIGURES.length + 2}>
+                      expected {write.number(found.expected.orders, 0)} orders, sales of {write.whole(found.expected.sales)}, cost{' '}
+                      {write.whole(found.expected.cost)}
+                      {reasonsWords(found.why, write)
+                        .map((reason) => `; ${reason}`)
+                        .join('')}
+                    </td>
+                  </tr>
+                )}
               </Fragment>
             );
           })}

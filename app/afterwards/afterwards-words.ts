@@ -6,7 +6,11 @@ const REASONS: ReadonlyArray<readonly [keyof MonthAgainst['why'], more: string, 
   ['volume', 'since there were more orders', 'since there were fewer orders'],
   ['orderValue', 'since orders were dearer', 'since orders were cheaper'],
   ['feeRates', 'since fees were higher than the price sheet says', 'since fees were lower than the price sheet says'],
-  ['fixedCosts', 'since plans and other costs were dearer than the price sheet says', 'since plans and other costs were cheaper than the price sheet says'],
+  [
+    'fixedCosts',
+    'since plans and other costs were dearer than the price sheet says',
+    'since plans and other costs were cheaper than the price sheet says',
+  ],
   ['surprises', 'for what nobody expected', 'for what nobody expected'],
 ];
 
@@ -28,11 +32,19 @@ export function soFarSentence({ months, difference, expected, why }: AgainstFore
 }
 
 /** "Orders go at 83 % of the forecast. Stay with Marlpit Grow." */
-export function adviceSentence({ orders, orderValue, seen, current, canStay, move }: MoveAdvice, nameOf: (id: string | null) => string, write: Writer): string {
+export function adviceSentence(
+  { orders, orderValue, seen, current, canStay, move }: MoveAdvice,
+  nameOf: (id: string | null) => string,
+  write: Writer,
+): string {
   const percent = (factor: string) => `${write.number((Number(factor) * 100).toFixed(0), 0)} %`;
   const values = Math.abs(Number(orderValue) - 1) < 0.005 ? '' : `, order values at ${percent(orderValue)}`;
   const level = `Over the last ${seen === 1 ? 'month' : `${seen} months`} orders went at ${percent(orders)} of what was expected${values}. If they go on so,`;
-  if (move && move.saves === null) return `${level} ${nameOf(current)} will be outgrown: move to ${nameOf(move.candidate)} in ${write.month(move.month)}.`;
-  if (move) return `${level} move to ${nameOf(move.candidate)} in ${write.month(move.month)}: that saves ${write.whole(move.saves ?? '0')} over the rest of the time, what moving takes included.`;
-  return canStay ? `${level} stay with ${nameOf(current)}: no move pays what it takes.` : `${level} ${nameOf(current)} will be outgrown, and there is no other that can be used to the end.`;
+  if (move && move.saves === null)
+    return `${level} ${nameOf(current)} will be outgrown: move to ${nameOf(move.candidate)} in ${write.month(move.month)}.`;
+  if (move)
+    return `${level} move to ${nameOf(move.candidate)} in ${write.month(move.month)}: that saves ${write.whole(move.saves ?? '0')} over the rest of the time, what moving takes included.`;
+  return canStay
+    ? `${level} stay with ${nameOf(current)}: no move pays what it takes.`
+    : `${level} ${nameOf(current)} will be outgrown, and there is no other that can be used to the end.`;
 }

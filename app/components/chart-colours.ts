@@ -12,8 +12,24 @@ export interface ChartColours {
   candidate(name: string): string;
 }
 
-const NAMES = ['--bucket-payment', '--bucket-transaction', '--bucket-usage', '--bucket-once', '--bucket-plan', '--bucket-addon', '--bucket-time', '--bucket-tax'];
-const SERVER: ChartColours = { ink: '#000', quiet: '#555', line: '#ccc', sheet: '#fff', series: NAMES.map(() => '#777'), candidate: () => '#777' };
+const NAMES = [
+  '--bucket-payment',
+  '--bucket-transaction',
+  '--bucket-usage',
+  '--bucket-once',
+  '--bucket-plan',
+  '--bucket-addon',
+  '--bucket-time',
+  '--bucket-tax',
+];
+const SERVER: ChartColours = {
+  ink: '#000',
+  quiet: '#555',
+  line: '#ccc',
+  sheet: '#fff',
+  series: NAMES.map(() => '#777'),
+  candidate: () => '#777',
+};
 let known: { scheme: string; colours: ChartColours } | null = null;
 
 function colours(): ChartColours {
@@ -23,7 +39,17 @@ function colours(): ChartColours {
   if (known?.scheme === scheme) return known.colours;
   const isDark = window.matchMedia('(prefers-color-scheme: dark)').matches;
   const candidate = (name: string) => (isDark ? lighter(read(name)) : read(name));
-  known = { scheme, colours: { ink: read('--ink'), quiet: read('--quiet'), line: read('--line'), sheet: read('--sheet'), series: NAMES.map(read), candidate } };
+  known = {
+    scheme,
+    colours: {
+      ink: read('--ink'),
+      quiet: read('--quiet'),
+      line: read('--line'),
+      sheet: read('--sheet'),
+      series: NAMES.map(read),
+      candidate,
+    },
+  };
   return known.colours;
 }
 

@@ -21,10 +21,20 @@ export function plainText(text: string): string {
 
 /** An upright axis of amounts, written as a person's locale writes them. */
 export function amountAxis(colours: ChartColours, write: (decimal: string) => string) {
-  return { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet, formatter: (value: number) => write(String(value)) } };
+  return {
+    type: 'value' as const,
+    splitLine: { lineStyle: { color: colours.line } },
+    axisLabel: { color: colours.quiet, formatter: (value: number) => write(String(value)) },
+  };
 }
 
 /** The months of a horizon from left to right. */
 export function monthAxis(colours: ChartColours, months: readonly string[], write: (month: string) => string) {
-  return { type: 'category' as const, data: [...months], axisLine: { lineStyle: { color: colours.line } }, axisTick: { show: false }, axisLabel: { color: colours.quiet, formatter: write } };
+  return {
+    type: 'category' as const,
+    data: [...months],
+    axisLine: { lineStyle: { color: colours.line } },
+    axisTick: { show: false },
+    axisLabel: { color: colours.quiet, formatter: write },
+  };
 }

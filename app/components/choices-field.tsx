@@ -24,7 +24,16 @@ export function ChoicesField({ label, labelHidden, values, options, placeholder,
       <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
         {label}
       </label>
-      <SteadySelect id={id} mode={isOpen ? 'tags' : 'multiple'} variant="underlined" value={[...values]} options={[...options, ...unlisted]} popupMatchSelectWidth={false} placeholder={placeholder} onChange={onChange} />
+      <SteadySelect
+        id={id}
+        mode={isOpen ? 'tags' : 'multiple'}
+        variant="underlined"
+        value={[...values]}
+        options={[...options, ...unlisted]}
+        popupMatchSelectWidth={false}
+        placeholder={placeholder}
+        onChange={onChange}
+      />
     </span>
   );
 }

@@ -16,7 +16,13 @@ export function DayField({ label, value, onChange }: DayFieldProps) {
       <label htmlFor={id} className="field-label">
         {label}
       </label>
-      <SteadyInput id={id} type="date" variant="underlined" value={value ?? ''} onChange={({ target }) => onChange(target.value === '' ? undefined : target.value)} />
+      <SteadyInput
+        id={id}
+        type="date"
+        variant="underlined"
+        value={value ?? ''}
+        onChange={({ target }) => onChange(target.value === '' ? undefined : target.value)}
+      />
     </span>
   );
 }

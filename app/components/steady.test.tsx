@@ -7,7 +7,10 @@ describe('what is drawn alike', () => {
   it.each<[unknown, unknown]>([
     [1, 1],
     [Number.NaN, Number.NaN],
-    [{ value: '1', options: [{ label: 'a', value: 'a' }] }, { value: '1', options: [{ label: 'a', value: 'a' }] }],
+    [
+      { value: '1', options: [{ label: 'a', value: 'a' }] },
+      { value: '1', options: [{ label: 'a', value: 'a' }] },
+    ],
     [{ onChange: handler }, { onChange: handler }],
   ])('%j and %j are', (one, other) => {
     expect(isAlike(one, other)).toBe(true);
@@ -20,7 +23,10 @@ describe('what is drawn alike', () => {
     [{ value: undefined }, { prefix: undefined }],
     [{ value: '1' }, { value: '1', suffix: '%' }],
     [['a'], { 0: 'a' }],
-    [['a', 'b'], ['b', 'a']],
+    [
+      ['a', 'b'],
+      ['b', 'a'],
+    ],
     [{ onChange: () => 1 }, { onChange: () => 1 }],
     // What is inside of these cannot be seen.
     [new Map([['a', 1]]), new Map([['a', 1]])],

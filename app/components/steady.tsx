@@ -22,8 +22,16 @@ function useSteadyHandlers<Props extends object>(props: Props): Partial<Props> {
     .map(([name]) => name)
     .join(' ');
   return useMemo(() => {
-    const handler = (name: string) => (...given: unknown[]) => (Reflect.get(newest.current, name) as ((...given: unknown[]) => unknown) | undefined)?.(...given);
-    return Object.fromEntries(names.split(' ').filter(Boolean).map((name) => [name, handler(name)])) as Partial<Props>;
+    const handler =
+      (name: string) =>
+      (...given: unknown[]) =>
+        (Reflect.get(newest.current, name) as ((...given: unknown[]) => unknown) | undefined)?.(...given);
+    return Object.fromEntries(
+      names
+        .split(' ')
+        .filter(Boolean)
+        .map((name) => [name, handler(name)]),
+    ) as Partial<Props>;
   }, [names]);
 }
 
@@ -33,7 +41,10 @@ export function isAlike(one: unknown, other: unknown): boolean {
   if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false;
   if (!isPlain(one) || !isPlain(other) || Array.isArray(one) !== Array.isArray(other)) return false;
   const [names, others] = [Object.keys(one), Object.keys(other)];
-  return names.length === others.length && names.every((name) => Object.hasOwn(other, name) && isAlike(Reflect.get(one, name), Reflect.get(other, name)));
+  return (
+    names.length === others.length &&
+    names.every((name) => Object.hasOwn(other, name) && isAlike(Reflect.get(one, name), Reflect.get(other, name)))
+  );
 }
 
 function isPlain(value: object): boolean {

@@ -50,14 +50,11 @@ async function replyTo(file: File): Promise<EverythingReply> {
       body: file,
       headers: { 'Content-Type': 'text/plain' },
     });
-    if (response.headers.get('Content-Type')?.includes('application/json'))
-      return (await response.json()) as EverythingReply;
+    if (response.headers.get('Content-Type')?.includes('application/json')) return (await response.json()) as EverythingReply;
     return {
       ok: false,
       problems: [
-        response.status === 413
-          ? 'The file is over 200 MB, too large to import.'
-          : 'Venalis could not read it in time. Try again.',
+        response.status === 413 ? 'The file is over 200 MB, too large to import.' : 'Venalis could not read it in time. Try again.',
       ],
     };
   } catch {

@@ -7,9 +7,7 @@ export function outcomeWords({ added, there, beside, sheets }: ImportOutcome): s
   return [
     `${counted(added + beside, 'decision', 'decisions')} and ${counted(sheets, 'price sheet', 'price sheets')} imported.`,
     ...(beside > 0
-      ? [
-          `${counted(beside, 'decision of the file differs', 'decisions of the file differ')} from the one here, so both are kept.`,
-        ]
+      ? [`${counted(beside, 'decision of the file differs', 'decisions of the file differ')} from the one here, so both are kept.`]
       : []),
     ...(there > 0 ? [`${counted(there, 'decision was', 'decisions were')} here already, exactly as in the file.`] : []),
   ].join(' ');

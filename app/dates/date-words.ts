@@ -33,7 +33,11 @@ export function dateTitle({ kind, about, detail, atStake }: DateThatMatters): st
 }
 
 /** Why it matters and what is at stake, in a sentence. */
-export function dateReason({ kind, about, atStake, detail, months, isIfHopeful }: DateThatMatters, currency: string, write: Writer): string {
+export function dateReason(
+  { kind, about, atStake, detail, months, isIfHopeful }: DateThatMatters,
+  currency: string,
+  write: Writer,
+): string {
   const money = atStake === null ? '' : `${write.money(atStake, currency)} ${currency}`;
   switch (kind) {
     case 'joins':
@@ -49,7 +53,9 @@ export function dateReason({ kind, about, atStake, detail, months, isIfHopeful }
     case 'offer-ends':
       return `Joining before it ends saves ${money} over the horizon.`;
     case 'limit-reached':
-      return isIfHopeful ? 'If sales come out hopeful, this is the first month above the limit. Watch them, and move up before it.' : 'By your forecast this is the first month above the limit. Move up before it.';
+      return isIfHopeful
+        ? 'If sales come out hopeful, this is the first month above the limit. Watch them, and move up before it.'
+        : 'By your forecast this is the first month above the limit. Move up before it.';
     case 'break-even':
       return money
         ? `By your forecast sales reach ${write.whole(detail ?? '0')} a month: from there ${about} costs less, ${money} over the rest of the horizon. See whether moving is worth it.`

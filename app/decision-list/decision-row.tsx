@@ -8,7 +8,13 @@ export function DecisionRow({ decision: one }: { decision: ListedRow }) {
   const name = one.name || 'Untitled decision';
   return (
     <li>
-      {one.state.kind === 'unreadable' ? <b>{name}</b> : <Link to={`/decisions/${one.id}/line-up`}><b>{name}</b></Link>}
+      {one.state.kind === 'unreadable' ? (
+        <b>{name}</b>
+      ) : (
+        <Link to={`/decisions/${one.id}/line-up`}>
+          <b>{name}</b>
+        </Link>
+      )}
       <BottomLine row={one} />
       <Form method="post" className="decision-tools">
         <input type="hidden" name="id" value={one.id} />
@@ -20,7 +26,14 @@ export function DecisionRow({ decision: one }: { decision: ListedRow }) {
             duplicate
           </Button>
         )}
-        <Button type="text" size="small" htmlType="submit" name="intent" value={one.isArchived ? 'unarchive' : 'archive'} aria-label={`${one.isArchived ? 'Unarchive' : 'Archive'} ${name}`}>
+        <Button
+          type="text"
+          size="small"
+          htmlType="submit"
+          name="intent"
+          value={one.isArchived ? 'unarchive' : 'archive'}
+          aria-label={`${one.isArchived ? 'Unarchive' : 'Archive'} ${name}`}
+        >
           {one.isArchived ? 'unarchive' : 'archive'}
         </Button>
         <Button type="text" size="small" htmlType="submit" name="intent" value="delete" aria-label={`Delete ${name}`}>
@@ -35,13 +48,18 @@ export function DecisionRow({ decision: one }: { decision: ListedRow }) {
 function BottomLine({ row: { state, changedOn } }: { row: ListedRow }) {
   const write = useWriter();
   const changed = `changed ${write.day(changedOn)}`;
-  if (state.kind === 'unreadable') return <span className="problem">This decision can’t be read any more. Everything else is as it was.</span>;
+  if (state.kind === 'unreadable')
+    return <span className="problem">This decision can’t be read any more. Everything else is as it was.</span>;
   if (state.kind === 'unfinished') return <span>too large to be worked out here · {changed}</span>;
   if (state.kind === 'unknown') return <span className="quiet">working it out … · {changed}</span>;
   const { leader, total, margin, currency, choice, candidates } = state.summary;
   return (
     <>
-      <span>{leader && total ? `${leader} costs least: ${write.money(total, currency)} ${currency}${margin ? `, ${write.whole(margin)} less than the next` : ''}` : 'no answer yet'}</span>
+      <span>
+        {leader && total
+          ? `${leader} costs least: ${write.money(total, currency)} ${currency}${margin ? `, ${write.whole(margin)} less than the next` : ''}`
+          : 'no answer yet'}
+      </span>
       <small>
         {choice ? `chosen: ${choice}` : `${candidates} ${candidates === 1 ? 'candidate' : 'candidates'}, open`} · {changed}
       </small>

@@ -93,7 +93,8 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
     <>
       <h3>{preview.name || 'A decision without a question'}</h3>
       <p>
-        {preview.months} months from {write.month(preview.start)}, in {currency}. Sells {preview.streams.join(', ') || 'nothing yet'}. Price sheets: {preview.sheets.join(', ') || 'none'}.
+        {preview.months} months from {write.month(preview.start)}, in {currency}. Sells {preview.streams.join(', ') || 'nothing yet'}. Price
+        sheets: {preview.sheets.join(', ') || 'none'}.
       </p>
       <ul className="import-candidates">
         {candidates.map(({ id, label, total, atLeast, usable }) => (
@@ -104,7 +105,9 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
         ))}
       </ul>
       {preview.questions.length > 0 && (
-        <p className="quiet">The file’s own questions ({preview.questions.join(', ')}) are not kept: the application answers them for every decision.</p>
+        <p className="quiet">
+          The file’s own questions ({preview.questions.join(', ')}) are not kept: the application answers them for every decision.
+        </p>
       )}
       <Button type="primary" onClick={onKeep}>
         Take it in

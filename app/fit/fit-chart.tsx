@@ -35,7 +35,12 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
         max: Math.ceil((Math.max(...costs) + span * 0.06) / 100) * 100,
         splitLine: { show: false },
         axisLine: { show: true, lineStyle: { color: colours.line } },
-        axisLabel: { color: colours.quiet, showMinLabel: false, showMaxLabel: false, formatter: (value: number) => write.whole(String(value)) },
+        axisLabel: {
+          color: colours.quiet,
+          showMinLabel: false,
+          showMaxLabel: false,
+          formatter: (value: number) => write.whole(String(value)),
+        },
       },
       yAxis: {
         type: 'value' as const,
@@ -47,7 +52,13 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
         axisLabel: { color: colours.quiet },
       },
       series: [
-        { type: 'line' as const, data: best.map(at), symbol: 'none', silent: true, lineStyle: { color: colours.ink, width: 1, type: 'dashed' as const } },
+        {
+          type: 'line' as const,
+          data: best.map(at),
+          symbol: 'none',
+          silent: true,
+          lineStyle: { color: colours.ink, width: 1, type: 'dashed' as const },
+        },
         {
           type: 'scatter' as const,
           z: 5,
@@ -56,8 +67,19 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
           data: weighed.map((one, index) => ({
             value: at(one),
             at: index,
-            itemStyle: { color: one.isUsable ? colours.candidate(candidateColourName(one.candidate)) : colours.line, opacity: one.isUnbeaten || !one.isUsable ? 1 : 0.75, borderColor: one.isUnbeaten ? colours.ink : 'transparent', borderWidth: one.isUnbeaten ? 2 : 0 },
-            label: { show: true, formatter: one.candidate, color: one.isUsable ? '#fff' : colours.ink, fontWeight: 700 as const, fontSize: 11 },
+            itemStyle: {
+              color: one.isUsable ? colours.candidate(candidateColourName(one.candidate)) : colours.line,
+              opacity: one.isUnbeaten || !one.isUsable ? 1 : 0.75,
+              borderColor: one.isUnbeaten ? colours.ink : 'transparent',
+              borderWidth: one.isUnbeaten ? 2 : 0,
+            },
+            label: {
+              show: true,
+              formatter: one.candidate,
+              color: one.isUsable ? '#fff' : colours.ink,
+              fontWeight: 700 as const,
+              fontSize: 11,
+            },
           })),
         },
       ],

@@ -19,7 +19,9 @@ export function FitMakeUp({ table, weighed, onClose }: { table: FitTable; weighe
         {weighed.most > weighed.fit + 0.5 ? 'at least ' : ''}
         {number(weighed.fit)} of 100
       </p>
-      <p className="quiet">Each criterion adds its points × its weight ÷ {number(all)}, the sum of all weights. What is not known adds nothing.</p>
+      <p className="quiet">
+        Each criterion adds its points × its weight ÷ {number(all)}, the sum of all weights. What is not known adds nothing.
+      </p>
       <table>
         <thead>
           <tr>

@@ -42,7 +42,13 @@ export function FitTableView({ weighed, places, open, onOpen }: FitTableViewProp
                 {!one.isUsable && result && <small className="problem">{standingWords(result, write.month)}</small>}
               </th>
               <td>
-                <button type="button" className="figure" aria-expanded={open === one.candidate} aria-label={`Fit of ${one.label}: what it is made of`} onClick={() => onOpen(one.candidate)}>
+                <button
+                  type="button"
+                  className="figure"
+                  aria-expanded={open === one.candidate}
+                  aria-label={`Fit of ${one.label}: what it is made of`}
+                  onClick={() => onOpen(one.candidate)}
+                >
                   {one.most > one.fit + 0.5 && <small className="at-least">at least </small>}
                   {Math.round(one.fit)}
                 </button>

@@ -22,8 +22,12 @@ export function FitSentence({ weighed }: { weighed: readonly Weighed[] }) {
   const between = usable.filter(({ isUnbeaten }) => isUnbeaten).length;
   return (
     <p className="fit-sentence">
-      {isTied ? `${first.label} and ${second.label} fit equally well` : `${first.label} fits best`}, {first.most > first.fit + 0.5 ? 'at least ' : ''}
-      {Math.round(first.fit)} of 100{cheap} {between > 1 && cheapest !== first ? `${NUMBERS[between] ?? between} of them are beaten by nobody on both: which one is a question of what fit is worth to you.` : ''}
+      {isTied ? `${first.label} and ${second.label} fit equally well` : `${first.label} fits best`},{' '}
+      {first.most > first.fit + 0.5 ? 'at least ' : ''}
+      {Math.round(first.fit)} of 100{cheap}{' '}
+      {between > 1 && cheapest !== first
+        ? `${NUMBERS[between] ?? between} of them are beaten by nobody on both: which one is a question of what fit is worth to you.`
+        : ''}
     </p>
   );
 }
@@ -39,7 +43,8 @@ export function Stability({ places, isBehind }: { places: readonly FirstPlaces[]
       ) : (
         <p>
           Of 10,000 ways of weighing, spread evenly over all there are, <b>{first.label}</b> fits best in {shareWords(first.share)} of 100
-          {others.length > 0 ? `; ${others.map(({ label, share }) => `${label} in ${shareWords(share)}`).join(', ')}` : ''}. {verdictOf(first.share)}
+          {others.length > 0 ? `; ${others.map(({ label, share }) => `${label} in ${shareWords(share)}`).join(', ')}` : ''}.{' '}
+          {verdictOf(first.share)}
         </p>
       )}
     </section>
@@ -63,7 +68,8 @@ export function Turning({ turning }: { turning: readonly TurningWeight[] }) {
         <ul className="turning">
           {turning.slice(0, 8).map(({ key, label, from, to, winnerLabel }) => (
             <li key={key}>
-              <b>{label}</b>: {write.number(String(from))} → {to > from ? 'above' : 'below'} {write.number(String(to), 1)}, and {winnerLabel} fits best
+              <b>{label}</b>: {write.number(String(from))} → {to > from ? 'above' : 'below'} {write.number(String(to), 1)}, and{' '}
+              {winnerLabel} fits best
             </li>
           ))}
         </ul>

@@ -36,8 +36,16 @@ export function useFit(): FitPicture {
       const one = priceOf.get(fit.candidate);
       return one ? [{ ...fit, total: one.total, atLeast: one.unknown.length > 0, isUsable: one.usable }] : [];
     });
-    const best = new Set(unbeaten(all.filter(({ isUsable, atLeast }) => isUsable && !atLeast).map(({ candidate, total, fit }) => ({ candidate, cost: Number(total), fit }))));
-    const weighed = all.map((one) => ({ ...one, isUnbeaten: best.has(one.candidate) })).sort((a, b) => Number(b.isUsable) - Number(a.isUsable) || b.fit - a.fit);
+    const best = new Set(
+      unbeaten(
+        all
+          .filter(({ isUsable, atLeast }) => isUsable && !atLeast)
+          .map(({ candidate, total, fit }) => ({ candidate, cost: Number(total), fit })),
+      ),
+    );
+    const weighed = all
+      .map((one) => ({ ...one, isUnbeaten: best.has(one.candidate) }))
+      .sort((a, b) => Number(b.isUsable) - Number(a.isUsable) || b.fit - a.fit);
     return { table, weighed, turning: turningWeights(usableRows(table, { result })) };
   }, [bench, priced]);
 }

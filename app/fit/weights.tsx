@@ -19,7 +19,18 @@ export function Weights() {
       {qualities.map(({ id, label, weight }) => (
         <div key={id} className="weight">
           <span>{label}</span>
-          <NumberField fieldKey={`weight.quality.${id}`} label={`Weight of ${label}`} labelHidden value={weight} range={WEIGHT} onChange={(next) => edits.decision(`quality.${id}.weight`, `the weight of ${label}`, (one) => withQuality(one, id, (quality) => ({ ...quality, weight: next ?? '0' })))} />
+          <NumberField
+            fieldKey={`weight.quality.${id}`}
+            label={`Weight of ${label}`}
+            labelHidden
+            value={weight}
+            range={WEIGHT}
+            onChange={(next) =>
+              edits.decision(`quality.${id}.weight`, `the weight of ${label}`, (one) =>
+                withQuality(one, id, (quality) => ({ ...quality, weight: next ?? '0' })),
+              )
+            }
+          />
         </div>
       ))}
       {needs
@@ -27,7 +38,18 @@ export function Weights() {
         .map((need) => (
           <div key={needKey(need)} className="weight">
             <span>{needWords(need)}</span>
-            <NumberField fieldKey={`weight.need.${needKey(need)}`} label={`Weight of ${needWords(need)}`} labelHidden value={need.weight ?? '1'} range={WEIGHT} onChange={(next) => edits.decision(`need.${needKey(need)}.weight`, `the weight of ${needWords(need)}`, (one) => withChangedNeed(one, needKey(need), (former) => ({ ...former, weight: next ?? '0' })))} />
+            <NumberField
+              fieldKey={`weight.need.${needKey(need)}`}
+              label={`Weight of ${needWords(need)}`}
+              labelHidden
+              value={need.weight ?? '1'}
+              range={WEIGHT}
+              onChange={(next) =>
+                edits.decision(`need.${needKey(need)}.weight`, `the weight of ${needWords(need)}`, (one) =>
+                  withChangedNeed(one, needKey(need), (former) => ({ ...former, weight: next ?? '0' })),
+                )
+              }
+            />
           </div>
         ))}
     </section>

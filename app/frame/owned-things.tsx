@@ -33,12 +33,23 @@ export function OwnedThings() {
   return (
     <>
       <h2>What you have already</h2>
-      <p className="quiet">A mailing tool until June, a domain, a theme: it counts as met, and as a cost that goes on, or ends where a candidate does the same.</p>
+      <p className="quiet">
+        A mailing tool until June, a domain, a theme: it counts as met, and as a cost that goes on, or ends where a candidate does the same.
+      </p>
       {owned.map((one) => (
         <OwnedForm key={one.id} owned={one} onChange={(field, recipe) => change(one.id, field, recipe)} />
       ))}
       <p>
-        <Button onClick={() => edits.decision(`owned.${newId()}`, 'something owned', (one) => ({ ...one, owned: [...(one.owned ?? []), { id: newId(), label: '', features: [], amount: '0', months: 1 }] }))}>Something you have or pay for</Button>
+        <Button
+          onClick={() =>
+            edits.decision(`owned.${newId()}`, 'something owned', (one) => ({
+              ...one,
+              owned: [...(one.owned ?? []), { id: newId(), label: '', features: [], amount: '0', months: 1 }],
+            }))
+          }
+        >
+          Something you have or pay for
+        </Button>
       </p>
     </>
   );
@@ -53,33 +64,87 @@ function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, 
   const { decision, sheets } = state.bench;
   const write = useWriter();
   const name = owned.label || 'this';
-  const stated = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [...sheet.offer.plans, ...(sheet.offer.addons ?? [])] : [])).flatMap(({ features }) => Object.keys(features ?? {}));
+  const stated = sheets
+    .flatMap(({ sheet }) => (sheet.kind === 'offer' ? [...sheet.offer.plans, ...(sheet.offer.addons ?? [])] : []))
+    .flatMap(({ features }) => Object.keys(features ?? {}));
   const features = [...new Set([...stated, ...(decision.needs ?? []).map(({ feature }) => feature), ...owned.features])].sort();
   const months = Array.from({ length: Math.min(decision.months, 36) }, (_, index) => addMonths(decision.start, index));
   const paid = owned.paidUntil !== undefined && !months.includes(owned.paidUntil) ? [owned.paidUntil, ...months] : months;
   const fates = fatesOf(state.bench, owned);
-  const inWords = (fate: string) => fates.filter((one) => one.fate === fate).map(({ label, id }) => `${id} ${label}`).join(', ');
+  const inWords = (fate: string) =>
+    fates
+      .filter((one) => one.fate === fate)
+      .map(({ label, id }) => `${id} ${label}`)
+      .join(', ');
   return (
     <section className="owned" aria-label={name}>
       <div className="form-grid">
-        <TextField label="What it is" value={owned.label} placeholder="mailing tool" autoFocus={owned.label === ''} onChange={(label) => onChange('label', (one) => ({ ...one, label }))} />
-        <ChoiceField label="Paid" value={String(owned.months)} options={RHYTHMS.some(({ value }) => value === String(owned.months)) ? RHYTHMS : [...RHYTHMS, { value: String(owned.months), label: `every ${owned.months} months` }]} onChange={(every) => onChange('months', (one) => ({ ...one, months: Number(every) }))} />
+        <TextField
+          label="What it is"
+          value={owned.label}
+          placeholder="mailing tool"
+          autoFocus={owned.label === ''}
+          onChange={(label) => onChange('label', (one) => ({ ...one, label }))}
+        />
+        <ChoiceField
+          label="Paid"
+          value={String(owned.months)}
+          options={
+            RHYTHMS.some(({ value }) => value === String(owned.months))
+              ? RHYTHMS
+              : [...RHYTHMS, { value: String(owned.months), label: `every ${owned.months} months` }]
+          }
+          onChange={(every) => onChange('months', (one) => ({ ...one, months: Number(every) }))}
+        />
         {owned.months > 0 && (
           <>
-            <NumberField fieldKey={`owned.${owned.id}.amount`} label="Each payment" suffix={owned.currency ?? decision.currency} value={owned.amount} range={{ least: 0, most: 1e9, wanted: `an amount in ${owned.currency ?? decision.currency}` }} onChange={(amount) => onChange('amount', (one) => ({ ...one, amount: amount ?? '0' }))} />
+            <NumberField
+              fieldKey={`owned.${owned.id}.amount`}
+              label="Each payment"
+              suffix={owned.currency ?? decision.currency}
+              value={owned.amount}
+              range={{ least: 0, most: 1e9, wanted: `an amount in ${owned.currency ?? decision.currency}` }}
+              onChange={(amount) => onChange('amount', (one) => ({ ...one, amount: amount ?? '0' }))}
+            />
             <ChoiceField
               label="Paid already until the end of"
               value={owned.paidUntil ?? ''}
-              options={[{ value: '', label: 'nothing: the next payment is due' }, ...paid.map((month) => ({ value: month, label: write.month(month) }))]}
+              options={[
+                { value: '', label: 'nothing: the next payment is due' },
+                ...paid.map((month) => ({ value: month, label: write.month(month) })),
+              ]}
               onChange={(month) =>
                 onChange('paid-until', ({ paidUntil: _former, ...one }) => (month === '' ? one : { ...one, paidUntil: month }))
               }
             />
           </>
         )}
-        <ChoicesField label="What it is there for" values={owned.features} options={features.map((feature) => ({ value: feature, label: feature.replaceAll('-', ' ') }))} placeholder="nothing stated" isOpen onChange={(chosen) => onChange('features', (one) => ({ ...one, features: [...new Set(chosen.map(nameOf))] }))} />
-        <ChoicesField label="Ends with" values={owned.endsWith ?? []} options={fates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))} placeholder="candidates that have it themselves" onChange={(ids) => onChange('ends-with', (one) => ({ ...one, endsWith: ids, keptWith: (one.keptWith ?? []).filter((id) => !ids.includes(id)) }))} />
-        <ChoicesField label="Is kept with" values={owned.keptWith ?? []} options={fates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))} placeholder="candidates that have it not" onChange={(ids) => onChange('kept-with', (one) => ({ ...one, keptWith: ids, endsWith: (one.endsWith ?? []).filter((id) => !ids.includes(id)) }))} />
+        <ChoicesField
+          label="What it is there for"
+          values={owned.features}
+          options={features.map((feature) => ({ value: feature, label: feature.replaceAll('-', ' ') }))}
+          placeholder="nothing stated"
+          isOpen
+          onChange={(chosen) => onChange('features', (one) => ({ ...one, features: [...new Set(chosen.map(nameOf))] }))}
+        />
+        <ChoicesField
+          label="Ends with"
+          values={owned.endsWith ?? []}
+          options={fates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))}
+          placeholder="candidates that have it themselves"
+          onChange={(ids) =>
+            onChange('ends-with', (one) => ({ ...one, endsWith: ids, keptWith: (one.keptWith ?? []).filter((id) => !ids.includes(id)) }))
+          }
+        />
+        <ChoicesField
+          label="Is kept with"
+          values={owned.keptWith ?? []}
+          options={fates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))}
+          placeholder="candidates that have it not"
+          onChange={(ids) =>
+            onChange('kept-with', (one) => ({ ...one, keptWith: ids, endsWith: (one.endsWith ?? []).filter((id) => !ids.includes(id)) }))
+          }
+        />
       </div>
       {fates.length > 0 && (
         <p className="quiet">

@@ -15,7 +15,10 @@ export function AddonChoices({ candidate, onChange }: { candidate: Candidate; on
   const offers = state.bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
   const own = offers.filter((offer) => offer.plans.some(({ id }) => candidate.plans.some((used) => used.plan === id)));
   const shared = state.bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'addon' ? [sheet.addon] : []));
-  const addons: Addon[] = [...own.flatMap((offer) => offer.addons ?? []), ...shared.filter(({ worksWith }) => !worksWith || worksWith.some((id) => own.some((offer) => offer.id === id)))];
+  const addons: Addon[] = [
+    ...own.flatMap((offer) => offer.addons ?? []),
+    ...shared.filter(({ worksWith }) => !worksWith || worksWith.some((id) => own.some((offer) => offer.id === id))),
+  ];
   if (addons.length === 0) return null;
   const set = (addon: Addon, used: UsedAddon | null) =>
     onChange(`addon.${addon.id}`, addon.label || 'an add-on', (one) => {
@@ -32,7 +35,11 @@ export function AddonChoices({ candidate, onChange }: { candidate: Candidate; on
         const isPriced = first !== undefined || (addon.charges?.length ?? 0) > 0;
         return (
           <div key={addon.id} className="addon-choice">
-            <Checkbox checked={used !== undefined} disabled={!isPriced && !used} onChange={({ target }) => set(addon, target.checked ? { addon: addon.id, ...(first ? { term: first.id } : {}) } : null)}>
+            <Checkbox
+              checked={used !== undefined}
+              disabled={!isPriced && !used}
+              onChange={({ target }) => set(addon, target.checked ? { addon: addon.id, ...(first ? { term: first.id } : {}) } : null)}
+            >
               {addon.label || 'without a name'}
               {!isPriced && <span className="quiet"> has no price yet</span>}
             </Checkbox>

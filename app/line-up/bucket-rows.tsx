@@ -38,7 +38,15 @@ export function BucketRows({ bucket, drawn, currency, isOpen, open, onToggle, on
         cell={(column) => {
           const amount = column.result.buckets[bucket];
           if (amount === undefined) return <span className="nothing">–</span>;
-          return <FigureButton figure={{ kind: 'figure', candidate: column.id, bucket }} label={`${name}, ${column.label}`} open={open} onOpen={onOpen} text={write.money(amount, currency)} />;
+          return (
+            <FigureButton
+              figure={{ kind: 'figure', candidate: column.id, bucket }}
+              label={`${name}, ${column.label}`}
+              open={open}
+              onOpen={onOpen}
+              text={write.money(amount, currency)}
+            />
+          );
         }}
       />
       {isOpen && <OpenedRows bucket={bucket} drawn={drawn} currency={currency} open={open} onOpen={onOpen} />}
@@ -59,7 +67,17 @@ function OpenedRows({ bucket, drawn, currency, open, onOpen }: Pick<BucketRowsPr
     return new Map(
       ids.split(' ').flatMap((id) => {
         const one = candidates.find(({ candidate }) => candidate.id === id);
-        return one ? [[id, bucketLines(one, bucket, currency).map((line) => ({ ...line, words: sourceWords(pricing, one.candidate, line.source, write) }))] as const] : [];
+        return one
+          ? [
+              [
+                id,
+                bucketLines(one, bucket, currency).map((line) => ({
+                  ...line,
+                  words: sourceWords(pricing, one.candidate, line.source, write),
+                })),
+              ] as const,
+            ]
+          : [];
       }),
     );
   }, [priced, ids, bucket, currency, write]);
@@ -69,10 +87,18 @@ function OpenedRows({ bucket, drawn, currency, open, onOpen }: Pick<BucketRowsPr
     if (lines.length === 0) return <span className="nothing">–</span>;
     return lines.map(({ source, amount, words }) => (
       <span key={JSON.stringify(source)} className="opened-line">
-        <FigureButton figure={{ kind: 'figure', candidate: column.id, bucket }} label={`${name}, ${column.label}`} open={open} onOpen={onOpen} text={write.money(amount, currency)} />
+        <FigureButton
+          figure={{ kind: 'figure', candidate: column.id, bucket }}
+          label={`${name}, ${column.label}`}
+          open={open}
+          onOpen={onOpen}
+          text={write.money(amount, currency)}
+        />
         <small>{words.rate}</small>
       </span>
     ));
   };
-  return names.map((name) => <LineUpRow key={name} drawn={drawn} className="opened-row" head={<th scope="row">{name}</th>} cell={cell(name)} />);
+  return names.map((name) => (
+    <LineUpRow key={name} drawn={drawn} className="opened-row" head={<th scope="row">{name}</th>} cell={cell(name)} />
+  ));
 }

@@ -51,12 +51,28 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
       onDragOver={(event) => event.dataTransfer.types.includes(DRAGGED) && event.preventDefault()}
       onDrop={drop}
     >
-      <button type="button" className="candidate-head" onClick={onOpen} onKeyDown={press} title="What this candidate is put together from; Alt and an arrow key, or dragging, moves it">
+      <button
+        type="button"
+        className="candidate-head"
+        onClick={onOpen}
+        onKeyDown={press}
+        title="What this candidate is put together from; Alt and an arrow key, or dragging, moves it"
+      >
         <CandidateTag id={column.id} />
         <b>{column.label}</b>
         <small>{candidate && candidateSummary(state.bench, candidate)}</small>
       </button>
-      <button type="button" className="pin" aria-pressed={isPinned} aria-label={`Keep ${column.label} in view`} onClick={() => edits.decision('lineUp.pinned', `${column.label} ${isPinned ? 'let go' : 'kept in view'}`, (one) => withPinned(one, column.id, !isPinned))}>
+      <button
+        type="button"
+        className="pin"
+        aria-pressed={isPinned}
+        aria-label={`Keep ${column.label} in view`}
+        onClick={() =>
+          edits.decision('lineUp.pinned', `${column.label} ${isPinned ? 'let go' : 'kept in view'}`, (one) =>
+            withPinned(one, column.id, !isPinned),
+          )
+        }
+      >
         {isPinned ? 'kept in view' : 'keep in view'}
       </button>
     </th>

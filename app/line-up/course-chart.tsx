@@ -20,7 +20,10 @@ const DASHES = ['solid', 'dashed', 'dotted'] as const;
 export function CourseChart() {
   const { priced } = useLevel();
   const { columns } = useArranged();
-  const ids = columns.slice(0, MOST_LINES).map(({ id }) => id).join(' ');
+  const ids = columns
+    .slice(0, MOST_LINES)
+    .map(({ id }) => id)
+    .join(' ');
   // The picture follows a moment after the figures, so that dragging stays quick.
   return <Drawing {...useSettled(useMemo(() => ({ priced, ids, isAll: columns.length <= MOST_LINES }), [priced, ids, columns.length]))} />;
 }
@@ -35,34 +38,71 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
     return {
       ...baseOption(colours),
       grid: { left: 8, right: 24, top: 50, bottom: 8, containLabel: true },
-      legend: { top: 0, left: 0, itemWidth: 26, textStyle: { color: colours.ink }, data: courses.courses.map(({ candidate }) => `${candidate} ${names.get(candidate) ?? ''}`) },
+      legend: {
+        top: 0,
+        left: 0,
+        itemWidth: 26,
+        textStyle: { color: colours.ink },
+        data: courses.courses.map(({ candidate }) => `${candidate} ${names.get(candidate) ?? ''}`),
+      },
       tooltip: {
         ...hoverOption(colours, 'axis'),
         formatter: (shown: unknown) => {
           const points = shown as ReadonlyArray<{ seriesName?: string; seriesType?: string; value?: number; dataIndex?: number }>;
           const lines = points.filter(({ seriesType }) => seriesType === 'line');
-          return [write.month(months[lines[0]?.dataIndex ?? 0] ?? ''), ...lines.map(({ seriesName, value }) => `${plainText(seriesName ?? '')}: ${write.whole(String(value ?? 0))}`)].join('<br>');
+          return [
+            write.month(months[lines[0]?.dataIndex ?? 0] ?? ''),
+            ...lines.map(({ seriesName, value }) => `${plainText(seriesName ?? '')}: ${write.whole(String(value ?? 0))}`),
+          ].join('<br>');
         },
       },
       xAxis: { ...monthAxis(colours, months, write.month), boundaryGap: false },
       yAxis: amountAxis(colours, write.whole),
       series: [
-        { name: 'crossing', type: 'scatter' as const, silent: true, z: 6, symbol: 'circle', symbolSize: 8, itemStyle: { color: colours.sheet, borderColor: colours.ink, borderWidth: 1.5 }, data: courses.crossings.map(({ index, cheaper }) => [months[index] ?? '', Number(courses.courses.find(({ candidate }) => candidate === cheaper)?.cumulative[index] ?? 0)]) },
+        {
+          name: 'crossing',
+          type: 'scatter' as const,
+          silent: true,
+          z: 6,
+          symbol: 'circle',
+          symbolSize: 8,
+          itemStyle: { color: colours.sheet, borderColor: colours.ink, borderWidth: 1.5 },
+          data: courses.crossings.map(({ index, cheaper }) => [
+            months[index] ?? '',
+            Number(courses.courses.find(({ candidate }) => candidate === cheaper)?.cumulative[index] ?? 0),
+          ]),
+        },
         ...courses.courses.flatMap(({ candidate, cumulative, renewals, outgrown }, at) => {
-        const color = colours.candidate(candidateColourName(candidate));
-        const place = (index: number) => [months[index] ?? '', Number(cumulative[index] ?? 0)];
-        return [
-          {
-            name: `${candidate} ${names.get(candidate) ?? ''}`,
-            type: 'line' as const,
-            symbol: 'none',
-            color,
-            lineStyle: { width: 2, type: DASHES[at % DASHES.length] ?? 'solid' },
-            data: cumulative.map(Number),
-          },
-          { name: 'renewal', type: 'scatter' as const, silent: true, symbol: 'triangle', symbolSize: 10, itemStyle: { color }, data: renewals.map(({ index }) => place(index)) },
-          { name: 'outgrown', type: 'scatter' as const, silent: true, symbol: 'rect', symbolSize: [7, 2], itemStyle: { color: colours.ink }, data: outgrown.map(place) },
-        ];
+          const color = colours.candidate(candidateColourName(candidate));
+          const place = (index: number) => [months[index] ?? '', Number(cumulative[index] ?? 0)];
+          return [
+            {
+              name: `${candidate} ${names.get(candidate) ?? ''}`,
+              type: 'line' as const,
+              symbol: 'none',
+              color,
+              lineStyle: { width: 2, type: DASHES[at % DASHES.length] ?? 'solid' },
+              data: cumulative.map(Number),
+            },
+            {
+              name: 'renewal',
+              type: 'scatter' as const,
+              silent: true,
+              symbol: 'triangle',
+              symbolSize: 10,
+              itemStyle: { color },
+              data: renewals.map(({ index }) => place(index)),
+            },
+            {
+              name: 'outgrown',
+              type: 'scatter' as const,
+              silent: true,
+              symbol: 'rect',
+              symbolSize: [7, 2],
+              itemStyle: { color: colours.ink },
+              data: outgrown.map(place),
+            },
+          ];
         }),
       ],
     };
@@ -76,7 +116,8 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
       <p className="says-small">{courseSentence(courses, nameOf, write)}</p>
       <Chart label="What candidates have cost so far, month by month; the figures stand in the table below" height={300} option={option} />
       <p className="quiet">
-        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown, a ring a month in which one has cost less than another from then on. {!isAll && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
+        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown, a ring a month in which one has cost less
+        than another from then on. {!isAll && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
       </p>
       {events.length > 0 && (
         <ul className="sentences course-events">
@@ -89,7 +130,10 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
         <FiguresTable
           head="Up to"
           columns={courses.courses.map(({ candidate }) => ({ key: candidate, name: nameOf(candidate) }))}
-          rows={courses.months.map((month, index) => ({ name: write.month(month), figures: courses.courses.map(({ cumulative }) => write.whole(cumulative[index] ?? '0')) }))}
+          rows={courses.months.map((month, index) => ({
+            name: write.month(month),
+            figures: courses.courses.map(({ cumulative }) => write.whole(cumulative[index] ?? '0')),
+          }))}
         />
       </Fold>
     </section>

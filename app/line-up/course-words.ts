@@ -16,12 +16,27 @@ export function courseSentence({ courses, crossings }: Courses, nameOf: (id: str
 /** Everything that is marked in the chart, in words. */
 export function courseEvents({ courses, crossings, months }: Courses, nameOf: (id: string) => string, write: Writer): string[] {
   const renewals = courses.flatMap(({ candidate, renewals: jumps }) =>
-    jumps.map(({ month, from, to, currency }) => ({ month, words: `${nameOf(candidate)}: the price goes from ${write.money(from, currency)} to ${write.money(to, currency)} ${currency} in ${write.month(month)}.` })),
+    jumps.map(({ month, from, to, currency }) => ({
+      month,
+      words: `${nameOf(candidate)}: the price goes from ${write.money(from, currency)} to ${write.money(to, currency)} ${currency} in ${write.month(month)}.`,
+    })),
   );
   const outgrown = courses.flatMap(({ candidate, outgrown: indexes }) => {
     const month = months[indexes[0] ?? -1];
-    return month === undefined ? [] : [{ month, words: `${nameOf(candidate)} is outgrown in ${indexes.length} ${indexes.length === 1 ? 'month' : 'months'}, first in ${write.month(month)}.` }];
+    return month === undefined
+      ? []
+      : [
+          {
+            month,
+            words: `${nameOf(candidate)} is outgrown in ${indexes.length} ${indexes.length === 1 ? 'month' : 'months'}, first in ${write.month(month)}.`,
+          },
+        ];
   });
-  const passing = crossings.map(({ month, cheaper, dearer }) => ({ month, words: `${nameOf(cheaper)} has cost less than ${nameOf(dearer)} from ${write.month(month)}.` }));
-  return [...renewals, ...outgrown, ...passing].sort((a, b) => (a.month < b.month ? -1 : a.month > b.month ? 1 : 0)).map(({ words }) => words);
+  const passing = crossings.map(({ month, cheaper, dearer }) => ({
+    month,
+    words: `${nameOf(cheaper)} has cost less than ${nameOf(dearer)} from ${write.month(month)}.`,
+  }));
+  return [...renewals, ...outgrown, ...passing]
+    .sort((a, b) => (a.month < b.month ? -1 : a.month > b.month ? 1 : 0))
+    .map(({ words }) => words);
 }

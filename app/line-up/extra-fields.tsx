@@ -33,7 +33,13 @@ export function ExtraFields({ candidate, currency, onChange }: ExtraFieldsProps)
         return (
           // Extras have no identifier of their own: their place in the list is what tells them apart.
           <div key={index} className="extra">
-            <TextField label="What" labelHidden value={extra.label} placeholder="theme, domain, plug-in" onChange={(label) => set(index, 'label', 'the name of a cost', (one) => ({ ...one, label }))} />
+            <TextField
+              label="What"
+              labelHidden
+              value={extra.label}
+              placeholder="theme, domain, plug-in"
+              onChange={(label) => set(index, 'label', 'the name of a cost', (one) => ({ ...one, label }))}
+            />
             <NumberField
               fieldKey={`candidate.${candidate.id}.extra.${index}`}
               label={`Cost of ${extra.label || 'it'}`}
@@ -50,13 +56,26 @@ export function ExtraFields({ candidate, currency, onChange }: ExtraFieldsProps)
               options={lengths.map((months) => ({ value: String(months), label: months === 0 ? 'once' : termWords(months) }))}
               onChange={(months) => set(index, 'months', 'how often a cost is paid', (one) => ({ ...one, months: Number(months) }))}
             />
-            <Button type="text" size="small" aria-label={`Remove ${extra.label || 'this cost'}`} onClick={() => set(index, 'removed', 'a cost removed', () => null)}>
+            <Button
+              type="text"
+              size="small"
+              aria-label={`Remove ${extra.label || 'this cost'}`}
+              onClick={() => set(index, 'removed', 'a cost removed', () => null)}
+            >
               remove
             </Button>
           </div>
         );
       })}
-      <Button size="small" onClick={() => onChange(`extra.${extras.length}.added`, 'another cost', (one) => ({ ...one, extras: [...(one.extras ?? []), { label: '', amount: '0', months: 0 }] }))}>
+      <Button
+        size="small"
+        onClick={() =>
+          onChange(`extra.${extras.length}.added`, 'another cost', (one) => ({
+            ...one,
+            extras: [...(one.extras ?? []), { label: '', amount: '0', months: 0 }],
+          }))
+        }
+      >
         + cost, such as a theme
       </Button>
     </fieldset>

@@ -3,7 +3,13 @@ import type { Bucket } from '#core/pricing/ledger-line';
 
 /** What is open beside the line-up: how a figure came about, what a candidate is made of, or two set against each other. */
 export type OpenFigure =
-  | { readonly kind: 'figure'; readonly candidate: string; readonly bucket?: Bucket; readonly year?: number; readonly rate?: 'per-order' | 'of-sales' | 'keep' }
+  | {
+      readonly kind: 'figure';
+      readonly candidate: string;
+      readonly bucket?: Bucket;
+      readonly year?: number;
+      readonly rate?: 'per-order' | 'of-sales' | 'keep';
+    }
   | { readonly kind: 'make-up'; readonly candidate: string }
   | { readonly kind: 'pair'; readonly a: string; readonly b: string };
 
@@ -23,7 +29,13 @@ interface FigureButtonProps {
 /** A figure that opens how it came about. */
 export function FigureButton({ figure, label, text, open, onOpen }: FigureButtonProps) {
   return (
-    <button type="button" className="figure" aria-expanded={isSameFigure(open, figure)} aria-label={`${label}: how it came about`} onClick={() => onOpen(figure)}>
+    <button
+      type="button"
+      className="figure"
+      aria-expanded={isSameFigure(open, figure)}
+      aria-label={`${label}: how it came about`}
+      onClick={() => onOpen(figure)}
+    >
       {text}
     </button>
   );

@@ -75,7 +75,12 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
             {told.month === breakdown.dearest?.month && ', the dearest month'}: {write.money(told.amount, currency)}
           </p>
           <ul className="sentences">
-            {monthSentences(priced.priced, { candidate: figure.candidate, month: months.indexOf(told.month), bucket }, (decimal) => write.number(decimal), decimal(scale)).map((sentence) => (
+            {monthSentences(
+              priced.priced,
+              { candidate: figure.candidate, month: months.indexOf(told.month), bucket },
+              (decimal) => write.number(decimal),
+              decimal(scale),
+            ).map((sentence) => (
               <li key={sentence}>{sentence}</li>
             ))}
           </ul>

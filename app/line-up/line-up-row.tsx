@@ -27,7 +27,12 @@ export function LineUpRow({ drawn, head, className, cell, cellClass = '' }: RowP
       {head}
       <Drawn drawn={drawn} skipped={(key, width) => <td key={key} className="skipped" aria-hidden="true" style={{ width }} />}>
         {(column, index, style) => (
-          <td key={column.id} aria-colindex={index + 2} style={style} className={`${cellClass} ${column.id === leader?.id ? 'is-leader' : ''} ${column.result.usable ? '' : 'not-usable'} ${style ? 'is-pinned' : ''}`}>
+          <td
+            key={column.id}
+            aria-colindex={index + 2}
+            style={style}
+            className={`${cellClass} ${column.id === leader?.id ? 'is-leader' : ''} ${column.result.usable ? '' : 'not-usable'} ${style ? 'is-pinned' : ''}`}
+          >
             {cell(columns[index] ?? column)}
           </td>
         )}
@@ -46,7 +51,8 @@ interface DrawnProps {
 export function Drawn({ drawn: { columns, pinned, visible }, children, skipped }: DrawnProps) {
   if (!visible) return columns.map((column, index) => children(column, index, undefined));
   const { from, to, columnWidth, headWidth, keepsPinned } = visible;
-  const styleOf = (index: number): CSSProperties | undefined => (keepsPinned && index < pinned ? { position: 'sticky', left: headWidth + index * columnWidth, zIndex: 1 } : undefined);
+  const styleOf = (index: number): CSSProperties | undefined =>
+    keepsPinned && index < pinned ? { position: 'sticky', left: headWidth + index * columnWidth, zIndex: 1 } : undefined;
   return (
     <>
       {columns.slice(0, pinned).map((column, index) => children(column, index, styleOf(index)))}

@@ -35,8 +35,15 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   const largest = Math.max(...columns.map(({ result }) => Number(result.total)), 1);
   const years = columns[0]?.years.length ?? 0;
   const shown = columns.map(({ id }) => id);
-  const figure = (column: LineUpColumn, what: OpenFigure, text: React.ReactNode, label: string) => <FigureButton figure={what} label={`${label}, ${column.label}`} open={open} onOpen={onOpen} text={text} />;
-  const row = (head: string, title: string, cell: (column: LineUpColumn) => React.ReactNode, more: { className?: string; cellClass?: string } = {}) => (
+  const figure = (column: LineUpColumn, what: OpenFigure, text: React.ReactNode, label: string) => (
+    <FigureButton figure={what} label={`${label}, ${column.label}`} open={open} onOpen={onOpen} text={text} />
+  );
+  const row = (
+    head: string,
+    title: string,
+    cell: (column: LineUpColumn) => React.ReactNode,
+    more: { className?: string; cellClass?: string } = {},
+  ) => (
     <LineUpRow
       {...more}
       drawn={drawn}
@@ -53,7 +60,11 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
 
   return (
     <div className="line-up-scroll" ref={scroll} role="region" aria-label="Candidates side by side" tabIndex={0}>
-      <table className={`line-up${visible ? ' is-measured' : ''}`} aria-colcount={columns.length + 1} style={visible ? { width: visible.headWidth + columns.length * visible.columnWidth } : {}}>
+      <table
+        className={`line-up${visible ? ' is-measured' : ''}`}
+        aria-colcount={columns.length + 1}
+        style={visible ? { width: visible.headWidth + columns.length * visible.columnWidth } : {}}
+      >
         <thead>
           <tr>
             <th scope="col" style={visible ? { width: visible.headWidth } : {}}>
@@ -83,7 +94,13 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
             (column) => (
               <>
                 {figure(column, { kind: 'figure', candidate: column.id }, <Total column={column} currency={currency} />, 'Total')}
-                <span className="difference">{column.difference === null ? (column.id === leader?.id ? 'cheapest' : 'baseline') : `${write.difference(column.difference)}${column.id === leader?.id ? ', cheapest' : ''}`}</span>
+                <span className="difference">
+                  {column.difference === null
+                    ? column.id === leader?.id
+                      ? 'cheapest'
+                      : 'baseline'
+                    : `${write.difference(column.difference)}${column.id === leader?.id ? ', cheapest' : ''}`}
+                </span>
                 {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
               </>
             ),
@@ -129,11 +146,34 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
                 />
               );
             })}
-          {row('Per order', 'The total divided by the orders of the whole horizon', (column) => rate(column, 'per-order', column.result.perOrder && write.money(column.result.perOrder, currency), 'Per order'), { className: 'group-start' })}
-          {row('Of sales', 'The total in percent of all sales', (column) => rate(column, 'of-sales', column.result.shareOfSales && write.percent(column.result.shareOfSales), 'Of sales'))}
-          {row('What is left to you', 'Sales without sales tax and refunds, times the margin, minus this total', (column) => rate(column, 'keep', write.whole(column.result.keep), 'What is left to you'))}
-          {row("Room to grow", "How long the plan's limits hold at expected sales", (column) => <RoomToGrow column={column} months={months} />, { cellClass: 'words' })}
-          {row('To find out', 'What the price sheets do not say', (column) => <ToFindOut column={column} />, { cellClass: 'words' })}
+          {row(
+            'Per order',
+            'The total divided by the orders of the whole horizon',
+            (column) => rate(column, 'per-order', column.result.perOrder && write.money(column.result.perOrder, currency), 'Per order'),
+            { className: 'group-start' },
+          )}
+          {row('Of sales', 'The total in percent of all sales', (column) =>
+            rate(column, 'of-sales', column.result.shareOfSales && write.percent(column.result.shareOfSales), 'Of sales'),
+          )}
+          {row('What is left to you', 'Sales without sales tax and refunds, times the margin, minus this total', (column) =>
+            rate(column, 'keep', write.whole(column.result.keep), 'What is left to you'),
+          )}
+          {row(
+            'Room to grow',
+            "How long the plan's limits hold at expected sales",
+            (column) => (
+              <RoomToGrow column={column} months={months} />
+            ),
+            { cellClass: 'words' },
+          )}
+          {row(
+            'To find out',
+            'What the price sheets do not say',
+            (column) => (
+              <ToFindOut column={column} />
+            ),
+            { cellClass: 'words' },
+          )}
         </tbody>
       </table>
       {baseline && baseline.id !== leader?.id && <p className="quiet baseline-note">Differences are to {baseline.label}.</p>}

@@ -25,7 +25,9 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
   const candidate = decision.candidates.find(({ id }) => id === candidateId);
   if (!candidate) return <p>This candidate was removed. Undo brings it back.</p>;
   const change: CandidateChange = (key, label, recipe) =>
-    edits.decision(`candidate.${candidateId}.${key}`, `${label}, ${candidate.label}`, (one) => withChangedCandidate(isOfMakeUp(key) ? asItStands(one, candidate) : one, candidateId, recipe));
+    edits.decision(`candidate.${candidateId}.${key}`, `${label}, ${candidate.label}`, (one) =>
+      withChangedCandidate(isOfMakeUp(key) ? asItStands(one, candidate) : one, candidateId, recipe),
+    );
   const processors = sheets.flatMap(({ sheet }) => (sheet.kind === 'processor' ? [sheet.processor] : []));
   const { payments = 'own', hours } = candidate;
   return (
@@ -38,11 +40,20 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
         <ChoiceField
           label="Payments go through"
           value={payments}
-          options={[{ value: 'own', label: 'the platform itself' }, ...processors.map(({ id, label }) => ({ value: id, label: label || 'a processor without a name' }))]}
+          options={[
+            { value: 'own', label: 'the platform itself' },
+            ...processors.map(({ id, label }) => ({ value: id, label: label || 'a processor without a name' })),
+          ]}
           onChange={(next) => change('payments', 'the payment processor', (one) => ({ ...one, payments: next }))}
         />
       ) : (
-        <p className="quiet">Payments are split over {payments.map(({ use }) => (use === 'own' ? 'the platform itself' : (processors.find(({ id }) => id === use)?.label ?? use))).join(' and ')}.</p>
+        <p className="quiet">
+          Payments are split over{' '}
+          {payments
+            .map(({ use }) => (use === 'own' ? 'the platform itself' : (processors.find(({ id }) => id === use)?.label ?? use)))
+            .join(' and ')}
+          .
+        </p>
       )}
       <AddonChoices candidate={candidate} onChange={change} />
       <ExtraFields candidate={candidate} currency={decision.currency} onChange={change} />
@@ -62,7 +73,9 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
           suffix="hours"
           value={hours?.monthly ?? '0'}
           range={HOURS}
-          onChange={(monthly) => change('monthly', 'hours a month', (one) => ({ ...one, hours: { ...one.hours, monthly: monthly ?? '0' } }))}
+          onChange={(monthly) =>
+            change('monthly', 'hours a month', (one) => ({ ...one, hours: { ...one.hours, monthly: monthly ?? '0' } }))
+          }
         />
       </div>
       <NumberField
@@ -110,8 +123,17 @@ function Following({ candidateId }: { candidateId: string }) {
   if (!found || !shown) return null;
   return (
     <p className="following">
-      {found.pinned ? 'Pinned: it stays as it is, whatever is proposed. ' : 'It follows what is proposed: changing a plan, term, add-on or the payments pins it. '}
-      <Button size="small" onClick={() => edits.decision(`candidate.${candidateId}.pinned`, found.pinned ? 'following again' : 'pinned', (one) => (found.pinned ? withPinned(one, candidateId, false) : asItStands(one, shown)))}>
+      {found.pinned
+        ? 'Pinned: it stays as it is, whatever is proposed. '
+        : 'It follows what is proposed: changing a plan, term, add-on or the payments pins it. '}
+      <Button
+        size="small"
+        onClick={() =>
+          edits.decision(`candidate.${candidateId}.pinned`, found.pinned ? 'following again' : 'pinned', (one) =>
+            found.pinned ? withPinned(one, candidateId, false) : asItStands(one, shown),
+          )
+        }
+      >
         {found.pinned ? 'Follow the proposal again' : 'Pin it as it is'}
       </Button>
     </p>

@@ -21,14 +21,28 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
   return (
     <>
       <h2>Set against each other</h2>
-      <ChoiceField label="This one" searchable value={a} options={options.filter(({ value }) => value !== b)} onChange={(next) => onChange(next, b)} />
-      <ChoiceField label="and that one" searchable value={b} options={options.filter(({ value }) => value !== a)} onChange={(next) => onChange(a, next)} />
+      <ChoiceField
+        label="This one"
+        searchable
+        value={a}
+        options={options.filter(({ value }) => value !== b)}
+        onChange={(next) => onChange(next, b)}
+      />
+      <ChoiceField
+        label="and that one"
+        searchable
+        value={b}
+        options={options.filter(({ value }) => value !== a)}
+        onChange={(next) => onChange(a, next)}
+      />
       {!pair && <p>One of them is not in the line-up any more.</p>}
       {pair && (
         <>
           <p className="panel-amount">{write.difference(pair.total.difference)}</p>
           <p>
-            {Number(pair.total.difference) === 0 ? `${nameOf(a)} and ${nameOf(b)} cost the same.` : `${nameOf(b)} costs ${write.money(pair.total.difference.replace('-', ''), currency)} ${Number(pair.total.difference) > 0 ? 'more' : 'less'} than ${nameOf(a)}.`}
+            {Number(pair.total.difference) === 0
+              ? `${nameOf(a)} and ${nameOf(b)} cost the same.`
+              : `${nameOf(b)} costs ${write.money(pair.total.difference.replace('-', ''), currency)} ${Number(pair.total.difference) > 0 ? 'more' : 'less'} than ${nameOf(a)}.`}
           </p>
           <h3>In money</h3>
           {pair.money.length === 0 && <p className="quiet">Nothing differs.</p>}

@@ -20,7 +20,8 @@ export function RatePanel({ candidate: id, rate }: { candidate: string; rate: 'p
         <h2>Per order, {column.label}</h2>
         <p className="panel-amount">{write.money(perOrder, currency)}</p>
         <p>
-          The total of {write.money(total, currency)} ÷ {write.number(parts.orders, 1)} orders over the whole horizon = {write.number(perOrder)}.
+          The total of {write.money(total, currency)} ÷ {write.number(parts.orders, 1)} orders over the whole horizon ={' '}
+          {write.number(perOrder)}.
         </p>
       </>
     );
@@ -44,7 +45,8 @@ export function RatePanel({ candidate: id, rate }: { candidate: string; rate: 'p
             <span>
               <b>{stream.label || 'Sales'}</b>
               <small>
-                {write.money(stream.netSales, currency)} without sales tax × {write.number(stream.margin)} % margin{Number(stream.refunds) > 0 && ` × ${write.number(decimal(100).minus(stream.refunds).toFixed())} % not refunded`}
+                {write.money(stream.netSales, currency)} without sales tax × {write.number(stream.margin)} % margin
+                {Number(stream.refunds) > 0 && ` × ${write.number(decimal(100).minus(stream.refunds).toFixed())} % not refunded`}
               </small>
             </span>
             <b className="part-amount">{write.money(stream.kept, currency)}</b>

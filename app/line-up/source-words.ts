@@ -22,43 +22,67 @@ export function sourceWords(pricing: Pricing, candidate: Candidate, source: Line
       const term = part.terms?.find(({ id }) => id === source.term);
       const price = (decimal: string | null) => (decimal === null ? 'not known' : write.money(decimal, part.currency));
       const intro = term?.intro ? introWords(term.intro, price, write) : '';
-      const rate = term ? `${price(term.price)} ${termWords(term.months)}${part.currency === pricing.file.currency ? '' : `, in ${part.currency}`}${intro}` : '';
+      const rate = term
+        ? `${price(term.price)} ${termWords(term.months)}${part.currency === pricing.file.currency ? '' : `, in ${part.currency}`}${intro}`
+        : '';
       return { name: part.label || 'the plan', rate, sheetPart: source.id };
     }
     case 'joining-fee': {
       const { plan } = pricing.plan(source.plan);
       const fee = plan.once?.[source.index];
-      return { name: fee?.label ?? 'Joining fee', rate: fee ? `${write.money(fee.amount, plan.currency)} once` : '', sheetPart: source.plan };
+      return {
+        name: fee?.label ?? 'Joining fee',
+        rate: fee ? `${write.money(fee.amount, plan.currency)} once` : '',
+        sheetPart: source.plan,
+      };
     }
     case 'charge': {
       const charge = chargeOf(pricing, source);
       if (!charge) return { name: source.charge, rate: '', sheetPart: source.id };
-      const rate = [`${rateWords(charge, (decimal) => write.number(decimal))} ${countedWords(charge)}`, narrowedWords(charge)].filter(Boolean).join(', ');
+      const rate = [`${rateWords(charge, (decimal) => write.number(decimal))} ${countedWords(charge)}`, narrowedWords(charge)]
+        .filter(Boolean)
+        .join(', ');
       return { name: charge.label, rate, sheetPart: source.id };
     }
     case 'extra': {
       const extra = candidate.extras?.[source.index];
       if (!extra) return { name: 'Other cost', rate: '', sheetPart: null };
       const price = write.money(extra.amount, extra.currency ?? pricing.file.currency);
-      return { name: extra.label || 'Other cost', rate: extra.months === 0 ? `${price} once` : `${price} ${termWords(extra.months)}`, sheetPart: null };
+      return {
+        name: extra.label || 'Other cost',
+        rate: extra.months === 0 ? `${price} once` : `${price} ${termWords(extra.months)}`,
+        sheetPart: null,
+      };
     }
     case 'time': {
       const { setup = '0', monthly = '0' } = candidate.hours ?? {};
       const worth = write.money(pricing.file.hourValue ?? '0', pricing.file.currency);
-      return { name: 'Your own hours', rate: `${write.number(setup)} to set up, ${write.number(monthly)} a month, each worth ${worth}`, sheetPart: null };
+      return {
+        name: 'Your own hours',
+        rate: `${write.number(setup)} to set up, ${write.number(monthly)} a month, each worth ${worth}`,
+        sheetPart: null,
+      };
     }
     case 'tax':
       return { name: 'Tax on fees', rate: `${write.number(pricing.file.feeTax ?? '0')} % on what was quoted without tax`, sheetPart: null };
   }
 }
 
-function introWords(intro: NonNullable<NonNullable<ReturnType<Pricing['plan']>['plan']['terms'][number]>['intro']>, price: (decimal: string | null) => string, write: Writer): string {
+function introWords(
+  intro: NonNullable<NonNullable<ReturnType<Pricing['plan']>['plan']['terms'][number]>['intro']>,
+  price: (decimal: string | null) => string,
+  write: Writer,
+): string {
   const what = 'off' in intro ? `${write.number(intro.off)} % off` : price(intro.price);
   return `; first ${intro.periods === 1 ? 'payment' : `${intro.periods} payments`} ${what}`;
 }
 
 function chargeOf(pricing: Pricing, source: Extract<LineSource, { kind: 'charge' }>): Charge | undefined {
   const owner =
-    source.owner === 'plan' ? pricing.plan(source.id).plan : source.owner === 'addon' ? pricing.addon(source.id) : pricing.processor(source.id);
+    source.owner === 'plan'
+      ? pricing.plan(source.id).plan
+      : source.owner === 'addon'
+        ? pricing.addon(source.id)
+        : pricing.processor(source.id);
   return owner.charges?.find(({ id }) => id === source.charge);
 }

@@ -22,6 +22,11 @@ describe('the columns in view', () => {
   });
 
   it('include pinned ones like all others where these alone would fill the view', () => {
-    expect(visibleIn({ clientWidth: 390, scrollLeft: 0 }, 20, 3)).toMatchObject({ headWidth: 128, columnWidth: 118, keepsPinned: false, from: 3 });
+    expect(visibleIn({ clientWidth: 390, scrollLeft: 0 }, 20, 3)).toMatchObject({
+      headWidth: 128,
+      columnWidth: 118,
+      keepsPinned: false,
+      from: 3,
+    });
   });
 });

@@ -40,7 +40,11 @@ export function useVisibleColumns(scroll: RefObject<HTMLElement | null>, count: 
 }
 
 /** Which columns of a scrolled element are in view, pinned ones aside. */
-export function visibleIn({ clientWidth, scrollLeft }: Pick<HTMLElement, 'clientWidth' | 'scrollLeft'>, count: number, pinned: number): VisibleColumns {
+export function visibleIn(
+  { clientWidth, scrollLeft }: Pick<HTMLElement, 'clientWidth' | 'scrollLeft'>,
+  count: number,
+  pinned: number,
+): VisibleColumns {
   const { head, column } = clientWidth < NARROW ? WIDTHS.narrow : WIDTHS.wide;
   const columnWidth = Math.max(column, Math.floor((clientWidth - head) / Math.max(count, 1)));
   const keepsPinned = clientWidth >= head + (pinned + 1) * columnWidth;

@@ -13,4 +13,3 @@ export function LocaleProvider({ locale, children }: { locale: string; children:
 export function useWriter(): Writer {
   return useContext(LocaleContext);
 }
-

@@ -52,7 +52,13 @@ describe('months and days', () => {
 describe('differences', () => {
   it('carry their sign, but for what rounds to nothing', () => {
     const write = writerFor('en-GB');
-    expect(['205.42', '-205.42', '0.00', '-0.3', '1234567.5'].map((amount) => write.difference(amount))).toEqual(['+205', '-205', '0', '0', '+1,234,568']);
+    expect(['205.42', '-205.42', '0.00', '-0.3', '1234567.5'].map((amount) => write.difference(amount))).toEqual([
+      '+205',
+      '-205',
+      '0',
+      '0',
+      '+1,234,568',
+    ]);
   });
 
   it('are grouped as the person’s locale groups', () => {

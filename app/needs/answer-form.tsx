@@ -38,30 +38,58 @@ export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProp
   const { vendor, asked } = column;
   const { plan } = asked;
   const isLimit = need.kind === 'at-least' && plan.limits?.[need.feature] !== undefined;
-  const place = placeOf(plan.id, isLimit ? { kind: 'limit', quantity: need.feature } : { kind: 'feature', feature: featuresOf(need)[0] ?? need.feature });
+  const place = placeOf(
+    plan.id,
+    isLimit ? { kind: 'limit', quantity: need.feature } : { kind: 'feature', feature: featuresOf(need)[0] ?? need.feature },
+  );
   const direct = planAnswer(need, plan, asked.marks);
   const shown = answerText(answerOf(need, asked), need, write);
   const name = `${vendor.offer.label} ${plan.label}`.trim();
-  const change = (key: string, recipe: (sheet: PriceSheet) => PriceSheet) => edits.sheet(vendor.sheetId, `${place}.${key}`, `${name}, ${needWords(need)}`, recipe);
+  const change = (key: string, recipe: (sheet: PriceSheet) => PriceSheet) =>
+    edits.sheet(vendor.sheetId, `${place}.${key}`, `${name}, ${needWords(need)}`, recipe);
   const answer = (given: GivenAnswer) => change('answer', (one) => withAnswer(one, plan.id, need, given));
   const isBothWays = need.kind === 'connects' && need.direction === 'both';
   return (
     <section aria-label="The answer" className="answer-form" ref={first} tabIndex={-1}>
       <h2>{needWords(need)}</h2>
       <p className="quiet">
-        {name}: <b className={`is-${shown.state}`}>{shown.state === 'not-known' ? 'nobody knows yet' : `${shown.text}${shown.note ? `, ${shown.note}` : ''}`}</b>
+        {name}:{' '}
+        <b className={`is-${shown.state}`}>
+          {shown.state === 'not-known' ? 'nobody knows yet' : `${shown.text}${shown.note ? `, ${shown.note}` : ''}`}
+        </b>
       </p>
       <ChoiceField
         label="The plan itself says"
-        value={direct.kind === 'amount' ? (direct.amount === null ? 'yes' : undefined) : direct.kind === 'one-way' ? `one-way-${direct.way}` : direct.kind === 'addon' ? undefined : direct.kind}
+        value={
+          direct.kind === 'amount'
+            ? direct.amount === null
+              ? 'yes'
+              : undefined
+            : direct.kind === 'one-way'
+              ? `one-way-${direct.way}`
+              : direct.kind === 'addon'
+                ? undefined
+                : direct.kind
+        }
         placeholder={direct.kind === 'amount' ? 'so many, see below' : 'not known'}
         options={[
           { value: 'yes', label: need.without ? 'it has it' : 'yes' },
           { value: 'no', label: need.without ? 'it is without' : 'no' },
-          ...(isBothWays ? [{ value: 'one-way-to', label: 'hands its data on only' }, { value: 'one-way-from', label: 'takes data over only' }] : []),
+          ...(isBothWays
+            ? [
+                { value: 'one-way-to', label: 'hands its data on only' },
+                { value: 'one-way-from', label: 'takes data over only' },
+              ]
+            : []),
           { value: 'not-known', label: 'not known' },
         ]}
-        onChange={(given) => answer(given === 'one-way-to' || given === 'one-way-from' ? { kind: 'one-way', way: given === 'one-way-to' ? 'to' : 'from' } : { kind: given === 'yes' || given === 'no' ? given : 'not-known' })}
+        onChange={(given) =>
+          answer(
+            given === 'one-way-to' || given === 'one-way-from'
+              ? { kind: 'one-way', way: given === 'one-way-to' ? 'to' : 'from' }
+              : { kind: given === 'yes' || given === 'no' ? given : 'not-known' },
+          )
+        }
       />
       {need.kind === 'at-least' && (
         <NumberField
@@ -73,11 +101,16 @@ export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProp
           onChange={(amount) => answer(amount === undefined || amount === null ? { kind: 'not-known' } : { kind: 'amount', amount })}
         />
       )}
-      {!need.without && sheet.kind === 'offer' && <ByAddon need={need} sheet={sheet} currency={plan.currency} onChange={(recipe) => change('addon', recipe)} />}
+      {!need.without && sheet.kind === 'offer' && (
+        <ByAddon need={need} sheet={sheet} currency={plan.currency} onChange={(recipe) => change('addon', recipe)} />
+      )}
       <h3>Evidence</h3>
       <EvidenceWords evidence={evidenceOf(sheet, place)} figure={shown.state === 'not-known' ? 'not known' : shown.text} today={today} />
       <Fold summary="Say more about it">
-        <EvidenceForm evidence={evidenceOf(sheet, place)} onChange={(evidence) => change('evidence', (one) => noteFigure(one, place, evidence))} />
+        <EvidenceForm
+          evidence={evidenceOf(sheet, place)}
+          onChange={(evidence) => change('evidence', (one) => noteFigure(one, place, evidence))}
+        />
       </Fold>
       <p>
         <Link to={`/decisions/${decisionId}/sheets/${vendor.sheetId}`}>on the price sheet</Link>
@@ -111,7 +144,16 @@ function ByAddon({ need, sheet, currency, onChange }: ByAddonProps) {
         />
       )}
       <TextField label="Or a new one" value={label} placeholder="its name" onChange={setLabel} />
-      <NumberField fieldKey={`addon.new.${sheet.offer.id}`} label="By the month" optional mayBeUnknown suffix={currency} value={price} range={{ least: 0, most: 1e9, wanted: 'an amount, or ? if it is not known' }} onChange={setPrice} />
+      <NumberField
+        fieldKey={`addon.new.${sheet.offer.id}`}
+        label="By the month"
+        optional
+        mayBeUnknown
+        suffix={currency}
+        value={price}
+        range={{ least: 0, most: 1e9, wanted: 'an amount, or ? if it is not known' }}
+        onChange={setPrice}
+      />
       <Button
         size="small"
         disabled={label.trim() === ''}

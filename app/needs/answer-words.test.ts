@@ -36,7 +36,12 @@ describe('an answer in its cell', () => {
   });
 
   it('names an add-on with its price, and who sells it', () => {
-    const club = addon({ terms: [{ id: 'm', months: 1, price: '18' }, { id: 'y', months: 12, price: '180' }] });
+    const club = addon({
+      terms: [
+        { id: 'm', months: 1, price: '18' },
+        { id: 'y', months: 12, price: '180' },
+      ],
+    });
     expect(text({ kind: 'addon', addon: club, isShared: false })).toEqual(['+ Club', '18.00 by the month', 'met']);
     expect(text({ kind: 'addon', addon: club, isShared: true })[1]).toBe('18.00 by the month, sold by others');
   });

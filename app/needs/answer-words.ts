@@ -25,7 +25,11 @@ export function answerText(answer: Answer, need: DecisionNeed, write: Writer): A
     case 'amount':
       return { text: answer.amount === null ? 'no limit' : write.number(answer.amount), note: answer.isEnough ? '' : 'too few', state };
     case 'addon':
-      return { text: `+ ${answer.addon.label || 'an add-on'}`, note: `${addonPrice(answer.addon, write)}${answer.isShared ? ', sold by others' : ''}`, state };
+      return {
+        text: `+ ${answer.addon.label || 'an add-on'}`,
+        note: `${addonPrice(answer.addon, write)}${answer.isShared ? ', sold by others' : ''}`,
+        state,
+      };
     case 'one-way':
       return { text: answer.way === 'to' ? 'hands on only' : 'takes over only', note: '', state };
     case 'not-known':

@@ -37,7 +37,10 @@ export function AnswersTable({ needs, vendors, focus, onFocus, onAnswer, onOpen 
   const table = useRef<HTMLTableElement>(null);
   const wantsFocus = useRef(false);
   const columns = useMemo(() => columnsOf(vendors), [vendors]);
-  const cells = useMemo(() => needs.map((need) => columns.map(({ asked }) => answerText(answerOf(need, asked), need, write))), [needs, columns, write]);
+  const cells = useMemo(
+    () => needs.map((need) => columns.map(({ asked }) => answerText(answerOf(need, asked), need, write))),
+    [needs, columns, write],
+  );
   const point = within(focus, needs.length, columns.length);
   useLayoutEffect(() => {
     if (!wantsFocus.current) return;
@@ -79,11 +82,17 @@ export function AnswersTable({ needs, vendors, focus, onFocus, onAnswer, onOpen 
           </tr>
           <tr>
             <td />
-            {vendors.map(({ sheetId, plans }) => (plans.length === 0 ? <th key={sheetId} /> : plans.map(({ plan }, at) => (
-              <th key={plan.id} scope="col" className={at === 0 ? 'is-first' : ''}>
-                {plan.label || 'a plan'}
-              </th>
-            ))))}
+            {vendors.map(({ sheetId, plans }) =>
+              plans.length === 0 ? (
+                <th key={sheetId} />
+              ) : (
+                plans.map(({ plan }, at) => (
+                  <th key={plan.id} scope="col" className={at === 0 ? 'is-first' : ''}>
+                    {plan.label || 'a plan'}
+                  </th>
+                ))
+              ),
+            )}
           </tr>
         </thead>
         <tbody>

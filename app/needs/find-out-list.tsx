@@ -25,12 +25,18 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
       {worked.judged && questions.length === 0 && <p className="quiet">Nothing: every need is answered and every price is known.</p>}
       {questions.length > 0 && (
         <p className="quiet">
-          {questions.length} in all. {decisive === 0 ? 'None of them could change the result.' : `${decisive === 1 ? 'One' : decisive} of them could change the result; ${decisive === 1 ? 'it stands' : 'they stand'} first.`}
+          {questions.length} in all.{' '}
+          {decisive === 0
+            ? 'None of them could change the result.'
+            : `${decisive === 1 ? 'One' : decisive} of them could change the result; ${decisive === 1 ? 'it stands' : 'they stand'} first.`}
         </p>
       )}
       <ol className="find-out">
         {(isAll ? questions : questions.slice(0, SHOWN)).map((question) => (
-          <li key={`${question.part} ${question.asks.kind === 'need' ? needWords(question.asks.need) : question.asks.id}`} className={`effect-${question.effect.kind}`}>
+          <li
+            key={`${question.part} ${question.asks.kind === 'need' ? needWords(question.asks.need) : question.asks.id}`}
+            className={`effect-${question.effect.kind}`}
+          >
             {question.asks.kind === 'need' ? (
               <button type="button" className="question-title" onClick={() => onShow(question)}>
                 {question.partLabel}: {needWords(question.asks.need)}
@@ -58,5 +64,11 @@ function EffectWords({ question, whole }: { question: OpenQuestion; whole(by: st
   if (effect.kind === 'none') return null;
   if (effect.kind === 'fit') return <small>could make it the one that fits best</small>;
   if (effect.by === null) return <small>nothing can be used yet; this could</small>;
-  return <small>{asks.kind === 'need' ? `if it does, up to ${whole(effect.by)} below the cheapest` : `without it ${whole(effect.by)} below the cheapest`}</small>;
+  return (
+    <small>
+      {asks.kind === 'need'
+        ? `if it does, up to ${whole(effect.by)} below the cheapest`
+        : `without it ${whole(effect.by)} below the cheapest`}
+    </small>
+  );
 }

@@ -41,9 +41,22 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
           onChange={(label) => onChange('label', (one) => (one.kind === 'connects' ? { ...one, to: label } : { ...one, label }))}
         />
         {need.kind === 'at-least' && (
-          <NumberField fieldKey={`need.${key}.least`} label="At least" value={need.least ?? '1'} range={AMOUNT} onChange={(least) => onChange('least', (one) => ({ ...one, least: least ?? '1' }))} />
+          <NumberField
+            fieldKey={`need.${key}.least`}
+            label="At least"
+            value={need.least ?? '1'}
+            range={AMOUNT}
+            onChange={(least) => onChange('least', (one) => ({ ...one, least: least ?? '1' }))}
+          />
         )}
-        {need.kind === 'connects' && <ChoiceField label="Which way" value={need.direction ?? 'to'} options={DIRECTIONS} onChange={(direction) => onChange('direction', (one) => ({ ...one, direction }))} />}
+        {need.kind === 'connects' && (
+          <ChoiceField
+            label="Which way"
+            value={need.direction ?? 'to'}
+            options={DIRECTIONS}
+            onChange={(direction) => onChange('direction', (one) => ({ ...one, direction }))}
+          />
+        )}
       </div>
       <ChoiceField
         label="Level"
@@ -55,7 +68,13 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
         onChange={(level) => onChange('level', (one) => ({ ...one, level }))}
       />
       {need.level === 'want' ? (
-        <NumberField fieldKey={`need.${key}.weight`} label="Weight" value={need.weight ?? '1'} range={WEIGHT} onChange={(weight) => onChange('weight', (one) => ({ ...one, weight: weight ?? '1' }))} />
+        <NumberField
+          fieldKey={`need.${key}.weight`}
+          label="Weight"
+          value={need.weight ?? '1'}
+          range={WEIGHT}
+          onChange={(weight) => onChange('weight', (one) => ({ ...one, weight: weight ?? '1' }))}
+        />
       ) : (
         <span className="field need-rules-out">
           <span className="field-label">Weight</span> rules out
@@ -65,10 +84,19 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
         label="From"
         value={need.from ?? ''}
         searchable
-        options={[{ value: '', label: 'the start' }, ...[...months.slice(1), ...later].map((month) => ({ value: month, label: write.month(month) }))]}
+        options={[
+          { value: '', label: 'the start' },
+          ...[...months.slice(1), ...later].map((month) => ({ value: month, label: write.month(month) })),
+        ]}
         onChange={(month) => onChange('from', ({ from: _former, ...one }) => (month === '' ? one : { ...one, from: month }))}
       />
-      <TextField className="need-why" label="Why" value={need.why ?? ''} placeholder="so that you know later" onChange={(why) => onChange('why', ({ why: _former, ...one }) => (why === '' ? one : { ...one, why }))} />
+      <TextField
+        className="need-why"
+        label="Why"
+        value={need.why ?? ''}
+        placeholder="so that you know later"
+        onChange={(why) => onChange('why', ({ why: _former, ...one }) => (why === '' ? one : { ...one, why }))}
+      />
       <span className="need-met">
         {!isWithin(need, decision.start, decision.months) && <i className="lacks">after the horizon: does not count yet. </i>}
         {met.plans > 0 && (
@@ -78,7 +106,13 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
           </>
         )}
       </span>
-      <Button className="need-remove" type="text" size="small" aria-label={`Remove: ${name}`} onClick={() => onChange('removed', () => null)}>
+      <Button
+        className="need-remove"
+        type="text"
+        size="small"
+        aria-label={`Remove: ${name}`}
+        onClick={() => onChange('removed', () => null)}
+      >
         remove
       </Button>
     </li>

@@ -36,7 +36,12 @@ export function NewNeed() {
         setWords('');
       }}
     >
-      <TextField label="Something else it must or should do" value={words} placeholder={kind === 'connects' ? 'the bookkeeping' : kind === 'at-least' ? 'languages' : 'gift cards'} onChange={setWords} />
+      <TextField
+        label="Something else it must or should do"
+        value={words}
+        placeholder={kind === 'connects' ? 'the bookkeeping' : kind === 'at-least' ? 'languages' : 'gift cards'}
+        onChange={setWords}
+      />
       <ChoiceField<StatedKind> label="Which" value={kind} options={KINDS} onChange={setKind} />
       <Button htmlType="submit" disabled={!need || same !== undefined}>
         Add

@@ -19,13 +19,27 @@ export function StarterSets() {
       <p>I sell …</p>
       <div className="starter-choices">
         {STARTER_SETS.map(({ id, label }) => (
-          <Checkbox key={id} checked={chosen.includes(id)} onChange={({ target }) => setChosen(target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))}>
+          <Checkbox
+            key={id}
+            checked={chosen.includes(id)}
+            onChange={({ target }) => setChosen(target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))}
+          >
             {label}
           </Checkbox>
         ))}
       </div>
-      <p className="quiet">{fresh.length === 0 ? 'Nothing that is not on the list already.' : fresh.map((need) => `${needWords(need)}${need.level === 'must' ? ' (must)' : ''}`).join(' · ')}</p>
-      <Button type="primary" disabled={fresh.length === 0} onClick={() => edits.decision('needs.sets', 'needs to begin with', (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], chosen) }))}>
+      <p className="quiet">
+        {fresh.length === 0
+          ? 'Nothing that is not on the list already.'
+          : fresh.map((need) => `${needWords(need)}${need.level === 'must' ? ' (must)' : ''}`).join(' · ')}
+      </p>
+      <Button
+        type="primary"
+        disabled={fresh.length === 0}
+        onClick={() =>
+          edits.decision('needs.sets', 'needs to begin with', (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], chosen) }))
+        }
+      >
         {fresh.length === 0 ? 'Take them' : `Take these ${fresh.length}`}
       </Button>
     </section>

@@ -9,7 +9,13 @@ import { useKnownQuantities } from './known-quantities';
 
 type Addable = readonly [label: string, kind: RowKind];
 
-const charge = (label: string, bucket: 'payment' | 'transaction' | 'usage', more: object = {}): RowKind => ({ kind: 'charge', label, bucket, how: 'per-order', ...more });
+const charge = (label: string, bucket: 'payment' | 'transaction' | 'usage', more: object = {}): RowKind => ({
+  kind: 'charge',
+  label,
+  bucket,
+  how: 'per-order',
+  ...more,
+});
 
 const FEES: readonly Addable[] = [
   ['card fee on every order', charge('Card fee', 'payment')],
@@ -53,11 +59,17 @@ export const AddRow = memo(function AddRow({ section, rows, columns, onAdd }: Ad
       case 'sale':
         return FEES;
       case 'usage':
-        return known.filter((name) => name !== 'orders' && name !== 'sales').map((on) => [`by ${words(on)}`, { kind: 'charge', label: capital(words(on)), bucket: 'usage', how: 'per-unit', on }] as const);
+        return known
+          .filter((name) => name !== 'orders' && name !== 'sales')
+          .map((on) => [`by ${words(on)}`, { kind: 'charge', label: capital(words(on)), bucket: 'usage', how: 'per-unit', on }] as const);
       case 'extent':
-        return [...new Set([...known, 'staff', 'products', 'sites', 'storage'])].map((quantity) => [words(quantity), { kind: 'limit', quantity }] as const);
+        return [...new Set([...known, 'staff', 'products', 'sites', 'storage'])].map(
+          (quantity) => [words(quantity), { kind: 'limit', quantity }] as const,
+        );
       case 'features':
-        return [...new Set([...(decision.needs ?? []).flatMap(featuresOf), 'uptime', 'own-domain', 'gift-cards'])].map((feature) => [featureWords(feature), { kind: 'feature', feature }] as const);
+        return [...new Set([...(decision.needs ?? []).flatMap(featuresOf), 'uptime', 'own-domain', 'gift-cards'])].map(
+          (feature) => [featureWords(feature), { kind: 'feature', feature }] as const,
+        );
     }
   }, [section, known, decision.needs, rows]);
   const options = addable.filter(([, kind]) => !rows.some(({ key }) => key === rowOf(kind).key));
@@ -89,7 +101,13 @@ function furtherTerms(rows: readonly GridRow[]): readonly Addable[] {
   return [...lengths].map(([months, nth]) => [`another way to pay ${termWords(months)}`, { kind: 'term', months, nth }] as const);
 }
 
-const LABELS: Readonly<Record<Section, string>> = { price: 'another way to pay', sale: 'another fee', usage: 'a fee on usage', extent: 'a limit', features: 'a feature' };
+const LABELS: Readonly<Record<Section, string>> = {
+  price: 'another way to pay',
+  sale: 'another fee',
+  usage: 'a fee on usage',
+  extent: 'a limit',
+  features: 'a feature',
+};
 
 function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);

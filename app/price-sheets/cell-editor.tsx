@@ -33,7 +33,20 @@ interface CellEditorProps {
 }
 
 /** A cell being typed into: what is read stands beneath before it counts. */
-export function CellEditor({ name, row, part, known, start, isAsItStands, isAtRight, onTake, onUnread, onLeave, onCancel, onTyping }: CellEditorProps) {
+export function CellEditor({
+  name,
+  row,
+  part,
+  known,
+  start,
+  isAsItStands,
+  isAtRight,
+  onTake,
+  onUnread,
+  onLeave,
+  onCancel,
+  onTyping,
+}: CellEditorProps) {
   const [text, setText] = useState(start);
   const reading = useMemo(() => readCell(row, text, known), [row, text, known]);
   const clauses = useMemo(() => clausesOf(reading, part), [reading, part]);
@@ -74,7 +87,11 @@ export function CellEditor({ name, row, part, known, start, isAsItStands, isAtRi
       />
       {!isPlain && (
         <div className="cell-reading" aria-live="polite">
-          {clauses.length === 0 ? <p className="quiet">Nothing is read from this yet.</p> : <ClauseList clauses={answers.answered} asking={answers.asking} marked={answers.marked} onAnswer={answers.answer} />}
+          {clauses.length === 0 ? (
+            <p className="quiet">Nothing is read from this yet.</p>
+          ) : (
+            <ClauseList clauses={answers.answered} asking={answers.asking} marked={answers.marked} onAnswer={answers.answer} />
+          )}
         </div>
       )}
     </td>
@@ -83,7 +100,8 @@ export function CellEditor({ name, row, part, known, start, isAsItStands, isAtRi
 
 function clausesOf(reading: CellReading, part: Part): Clause[] {
   if (reading.kind === 'state') return [];
-  const clauses: readonly Clause[] = reading.kind === 'open' ? reading.clauses : [{ kind: 'read', statements: reading.statements, text: '', from: 0, to: 0 }];
+  const clauses: readonly Clause[] =
+    reading.kind === 'open' ? reading.clauses : [{ kind: 'read', statements: reading.statements, text: '', from: 0, to: 0 }];
   return withCurrencyQuestions(clauses, { currency: part.currency, isPriced: true });
 }
 

@@ -44,7 +44,15 @@ export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
       <h3>This fee</h3>
       <TextField label="Its name" value={label} onChange={(next) => onChange('label', { label: next })} />
       <ChoiceField label="Whose fee" value={bucket} options={BUCKETS} onChange={(next) => onChange('bucket', { bucket: next })} />
-      {how !== 'per-order' && <ChoiceField label="What is counted" value={on} options={quantities.map(words)} searchable onChange={(next) => onChange('on', { on: next })} />}
+      {how !== 'per-order' && (
+        <ChoiceField
+          label="What is counted"
+          value={on}
+          options={quantities.map(words)}
+          searchable
+          onChange={(next) => onChange('on', { on: next })}
+        />
+      )}
       <ChoiceField
         label="Which orders"
         value={only?.payments ?? 'any'}
@@ -54,11 +62,35 @@ export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
           onChange('payments', { only: next === 'any' ? others : { ...others, payments: next } });
         }}
       />
-      <ChoicesField label="Cards" values={only?.cards ?? []} options={cards.map(words)} placeholder="all" onChange={(names) => onChange('cards', { only: withOnly(only, 'cards', names) })} />
-      <ChoicesField label="Where it is sold" values={only?.channels ?? []} options={channels.map(words)} placeholder="everywhere" onChange={(names) => onChange('channels', { only: withOnly(only, 'channels', names) })} />
-      <ChoicesField label="What is sold" values={only?.kinds ?? []} options={KINDS} placeholder="everything" onChange={(names) => onChange('kinds', { only: withOnly(only, 'kinds', names) })} />
+      <ChoicesField
+        label="Cards"
+        values={only?.cards ?? []}
+        options={cards.map(words)}
+        placeholder="all"
+        onChange={(names) => onChange('cards', { only: withOnly(only, 'cards', names) })}
+      />
+      <ChoicesField
+        label="Where it is sold"
+        values={only?.channels ?? []}
+        options={channels.map(words)}
+        placeholder="everywhere"
+        onChange={(names) => onChange('channels', { only: withOnly(only, 'channels', names) })}
+      />
+      <ChoicesField
+        label="What is sold"
+        values={only?.kinds ?? []}
+        options={KINDS}
+        placeholder="everything"
+        onChange={(names) => onChange('kinds', { only: withOnly(only, 'kinds', names) })}
+      />
       {forecast.streams.length > 1 && (
-        <ChoicesField label="Streams" values={only?.streams ?? []} options={forecast.streams.map((stream) => ({ value: stream.id, label: stream.label || stream.id }))} placeholder="all" onChange={(names) => onChange('streams', { only: withOnly(only, 'streams', names) })} />
+        <ChoicesField
+          label="Streams"
+          values={only?.streams ?? []}
+          options={forecast.streams.map((stream) => ({ value: stream.id, label: stream.label || stream.id }))}
+          placeholder="all"
+          onChange={(names) => onChange('streams', { only: withOnly(only, 'streams', names) })}
+        />
       )}
     </section>
   );

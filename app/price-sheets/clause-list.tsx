@@ -36,7 +36,9 @@ export function ClauseList({ clauses, asking, marked, onAnswer }: ClauseListProp
           )}
           {clause.kind === 'asked' && answer !== null && (
             <>
-              {clause.options[answer]?.statements.map((statement, at) => <span key={at}>{sentence(statement)}</span>)}
+              {clause.options[answer]?.statements.map((statement, at) => (
+                <span key={at}>{sentence(statement)}</span>
+              ))}
               <small>{clause.options[answer]?.label ?? `“${clause.text}” is left out`}</small>
             </>
           )}
@@ -44,7 +46,14 @@ export function ClauseList({ clauses, asking, marked, onAnswer }: ClauseListProp
             <div role="group" aria-label={clause.question}>
               <b>{clause.question}</b>
               {[...clause.options, { label: NONE_OF_THESE }].map((option, at) => (
-                <button key={option.label} type="button" tabIndex={-1} className={`answer-option${index === asking && at === marked ? ' is-marked' : ''}`} onMouseDown={(event) => event.preventDefault()} onClick={() => onAnswer(index, at)}>
+                <button
+                  key={option.label}
+                  type="button"
+                  tabIndex={-1}
+                  className={`answer-option${index === asking && at === marked ? ' is-marked' : ''}`}
+                  onMouseDown={(event) => event.preventDefault()}
+                  onClick={() => onAnswer(index, at)}
+                >
                   {option.label}
                 </button>
               ))}

@@ -21,16 +21,36 @@ interface EvidenceFormProps {
 export function EvidenceForm({ evidence, isSheet, onChange }: EvidenceFormProps) {
   return (
     <div className="evidence-form">
-      <TextField label="Where it was seen" value={evidence.where ?? ''} placeholder="pricing page" onChange={(where) => onChange({ where: where || undefined })} />
+      <TextField
+        label="Where it was seen"
+        value={evidence.where ?? ''}
+        placeholder="pricing page"
+        onChange={(where) => onChange({ where: where || undefined })}
+      />
       {!isSheet && <DayField label="On" value={evidence.seen} onChange={(seen) => onChange({ seen })} />}
       <TextField label="By whom" value={evidence.by ?? ''} onChange={(by) => onChange({ by: by || undefined })} />
       <ChoiceField label="How sure" value={evidence.sure} options={SURE} placeholder="not said" onChange={(sure) => onChange({ sure })} />
       {!isSheet && (
         <>
           <DayField label="The offer holds until" value={evidence.until} onChange={(until) => onChange({ until })} />
-          <TextField label="For whom" value={evidence.forWhom ?? ''} placeholder="everybody" onChange={(forWhom) => onChange({ forWhom: forWhom || undefined })} />
-          <TextField label="The page’s own words" value={evidence.stated ?? ''} onChange={(stated) => onChange({ stated: stated || undefined })} />
-          {evidence.otherwise !== undefined && <TextField label="Elsewhere it says" value={evidence.otherwise} onChange={(otherwise) => onChange({ otherwise: otherwise || undefined })} />}
+          <TextField
+            label="For whom"
+            value={evidence.forWhom ?? ''}
+            placeholder="everybody"
+            onChange={(forWhom) => onChange({ forWhom: forWhom || undefined })}
+          />
+          <TextField
+            label="The page’s own words"
+            value={evidence.stated ?? ''}
+            onChange={(stated) => onChange({ stated: stated || undefined })}
+          />
+          {evidence.otherwise !== undefined && (
+            <TextField
+              label="Elsewhere it says"
+              value={evidence.otherwise}
+              onChange={(otherwise) => onChange({ otherwise: otherwise || undefined })}
+            />
+          )}
         </>
       )}
       <Checkbox checked={evidence.earns === true} onChange={({ target }) => onChange({ earns: target.checked || undefined })}>

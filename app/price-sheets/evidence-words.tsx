@@ -8,7 +8,15 @@ const SURE = { sure: 'sure', likely: 'likely', guess: 'a guess' } as const;
 export function EvidenceWords({ evidence, figure, today }: { evidence: Evidence; figure: string; today: string }) {
   const write = useWriter();
   const { where, seen, by, sure, until, forWhom, earns, stated, otherwise } = evidence;
-  const basis = [figure || 'nothing stated', where ?? 'source not said', seen ? `${write.day(seen)} (${ageWords(seen, today)})` : 'not dated', by && `by ${by}`, sure && SURE[sure]].filter(Boolean).join(', ');
+  const basis = [
+    figure || 'nothing stated',
+    where ?? 'source not said',
+    seen ? `${write.day(seen)} (${ageWords(seen, today)})` : 'not dated',
+    by && `by ${by}`,
+    sure && SURE[sure],
+  ]
+    .filter(Boolean)
+    .join(', ');
   return (
     <div className="evidence-words">
       <p>{basis}</p>

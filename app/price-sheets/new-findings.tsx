@@ -6,7 +6,9 @@ import { useCheckContext } from './check-context';
 export function NewFindings({ before, after, today }: { before: PriceSheet; after: PriceSheet; today: string }) {
   const context = useCheckContext(today);
   const asked = new Set(checkSheet(before, context).open.map(({ check, place, figures }) => `${check} ${place} ${figures}`));
-  const fresh = checkSheet(after, context).open.filter(({ check, place, figures }) => check !== 'payment-fee' && !asked.has(`${check} ${place} ${figures}`));
+  const fresh = checkSheet(after, context).open.filter(
+    ({ check, place, figures }) => check !== 'payment-fee' && !asked.has(`${check} ${place} ${figures}`),
+  );
   if (fresh.length === 0) return null;
   return (
     <ul className="new-findings" aria-label="Questions about it">

@@ -13,7 +13,10 @@ export function NewerSheetNotice({ used, newest }: { used: UsedSheet; newest: Us
     }));
   return (
     <p className="notice">
-      This sheet was changed from another decision since; here it stands as this decision used it. <Button size="small" onClick={take}>Use the newest</Button>
+      This sheet was changed from another decision since; here it stands as this decision used it.{' '}
+      <Button size="small" onClick={take}>
+        Use the newest
+      </Button>
     </p>
   );
 }

@@ -20,7 +20,12 @@ export function PageReading({ page, sheet, today, onTakeOver }: PageReadingProps
         {stretches.map(({ plan, clauses, offset }, index) => (
           <div key={index}>
             {plan !== null && <b className="stretch-plan">{plan}</b>}
-            <ClauseList clauses={clauses} asking={asking - offset} marked={marked} onAnswer={(clause, option) => answer(offset + clause, option)} />
+            <ClauseList
+              clauses={clauses}
+              asking={asking - offset}
+              marked={marked}
+              onAnswer={(clause, option) => answer(offset + clause, option)}
+            />
           </div>
         ))}
       </div>

@@ -33,7 +33,15 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onTab
   const columns = columnsOf(sheet);
   const target = chosen ?? (columns.some((part) => part.id === column) ? column : (columns[0]?.id ?? ''));
   const read = useDeferredValue(text);
-  const clauses = useMemo(() => readPage(read, columns.map(({ label }) => label), { known }), [read, columns, known]);
+  const clauses = useMemo(
+    () =>
+      readPage(
+        read,
+        columns.map(({ label }) => label),
+        { known },
+      ),
+    [read, columns, known],
+  );
   const page = usePage(sheet, clauses, target === ALL ? columns.map((part) => part.id) : [target], read);
   const takeOver = () => {
     if (!page.isReady) return;
@@ -77,7 +85,10 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onTab
             label="For which plan"
             labelHidden
             value={target}
-            options={[...columns.map(({ id: part, label }, index) => ({ value: part, label: `for ${label || `plan ${index + 1}`}` })), { value: ALL, label: 'for all plans' }]}
+            options={[
+              ...columns.map(({ id: part, label }, index) => ({ value: part, label: `for ${label || `plan ${index + 1}`}` })),
+              { value: ALL, label: 'for all plans' },
+            ]}
             onChange={setChosen}
           />
         )}
@@ -85,7 +96,8 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onTab
       <div className="phrase-read" id={`${id}-read`} aria-live="polite">
         {page.isEmpty ? (
           <p className="quiet">
-            Type it as the page says it, or paste its table; Enter takes it over. Shift + Enter begins a line, “Basic:” a plan; “Seats: 2 | 5” states one thing of every plan.
+            Type it as the page says it, or paste its table; Enter takes it over. Shift + Enter begins a line, “Basic:” a plan; “Seats: 2 |
+            5” states one thing of every plan.
           </p>
         ) : (
           <PageReading page={page} sheet={sheet} today={today} onTakeOver={takeOver} />

@@ -18,14 +18,16 @@ interface PlanHeadsProps {
 
 /** Whether heads would show the same; changes go to the sheet as it then is, so that older handlers serve as well. */
 function showsSame(before: PlanHeadsProps, after: PlanHeadsProps): boolean {
-  const shown = ({ sheet, columns, what }: PlanHeadsProps) => JSON.stringify([sheet.kind, what, columns.map(({ id, label, currency, taxExcluded }) => [id, label, currency, taxExcluded])]);
+  const shown = ({ sheet, columns, what }: PlanHeadsProps) =>
+    JSON.stringify([sheet.kind, what, columns.map(({ id, label, currency, taxExcluded }) => [id, label, currency, taxExcluded])]);
   return shown(before) === shown(after);
 }
 
 /** The columns' names and currencies; plans are copied to the right and taken away here. */
 export const PlanHeads = memo(function PlanHeads({ sheet, columns, what, onChange }: PlanHeadsProps) {
   const isOffer = sheet.kind === 'offer';
-  const changeOffer = (key: string, label: string, recipe: (offer: Offer) => Offer) => onChange(key, label, (one) => (one.kind === 'offer' ? { ...one, offer: recipe(one.offer) } : one));
+  const changeOffer = (key: string, label: string, recipe: (offer: Offer) => Offer) =>
+    onChange(key, label, (one) => (one.kind === 'offer' ? { ...one, offer: recipe(one.offer) } : one));
   const currency = columns[0]?.currency ?? (isOffer ? sheet.offer.plans[0]?.currency : undefined) ?? 'EUR';
   return (
     <thead>
@@ -42,7 +44,9 @@ export const PlanHeads = memo(function PlanHeads({ sheet, columns, what, onChang
                 labelHidden
                 value={part.label}
                 placeholder={`${what} ${index + 1}`}
-                onChange={(label) => onChange(`${part.id}.label`, 'the name', (one) => withPart(one, part.id, (found) => ({ ...found, label })))}
+                onChange={(label) =>
+                  onChange(`${part.id}.label`, 'the name', (one) => withPart(one, part.id, (found) => ({ ...found, label })))
+                }
               />
             )}
             <span className="plan-tools">
@@ -52,12 +56,20 @@ export const PlanHeads = memo(function PlanHeads({ sheet, columns, what, onChang
                 value={part.currency}
                 options={CURRENCY_OPTIONS}
                 searchable
-                onChange={(code) => onChange(`${part.id}.currency`, 'the currency', (one) => withPart(one, part.id, (found) => ({ ...found, currency: code })))}
+                onChange={(code) =>
+                  onChange(`${part.id}.currency`, 'the currency', (one) =>
+                    withPart(one, part.id, (found) => ({ ...found, currency: code })),
+                  )
+                }
               />
               <Checkbox
                 className="plan-tax"
                 checked={part.taxExcluded === true}
-                onChange={({ target }) => onChange(`${part.id}.tax`, 'whether tax is in the prices', (one) => withPart(one, part.id, (found) => ({ ...found, taxExcluded: target.checked })))}
+                onChange={({ target }) =>
+                  onChange(`${part.id}.tax`, 'whether tax is in the prices', (one) =>
+                    withPart(one, part.id, (found) => ({ ...found, taxExcluded: target.checked })),
+                  )
+                }
               >
                 plus tax
               </Checkbox>
@@ -97,7 +109,10 @@ export const PlanHeads = memo(function PlanHeads({ sheet, columns, what, onChang
               size="small"
               onClick={() =>
                 what === 'plan'
-                  ? changeOffer(`plan.${newId()}`, 'a plan added', (one) => ({ ...one, plans: [...one.plans, { id: newId(), label: '', currency, terms: [] }] }))
+                  ? changeOffer(`plan.${newId()}`, 'a plan added', (one) => ({
+                      ...one,
+                      plans: [...one.plans, { id: newId(), label: '', currency, terms: [] }],
+                    }))
                   : changeOffer(`addon.${newId()}`, 'an add-on added', (one) => withNewAddon(one, newId, currency))
               }
             >

@@ -5,7 +5,13 @@ import { ageWords } from './age-words';
 import { copiedCells, isTyping, movedTo, within } from '../components/grid-keys';
 import { type AnsweredClause, notUnderstood, openQuestion, statedBy, statedWords } from './phrase-reading';
 
-const press = (key: string, more: { ctrlKey?: boolean; metaKey?: boolean; altKey?: boolean } = {}) => ({ key, ctrlKey: false, metaKey: false, altKey: false, ...more });
+const press = (key: string, more: { ctrlKey?: boolean; metaKey?: boolean; altKey?: boolean } = {}) => ({
+  key,
+  ctrlKey: false,
+  metaKey: false,
+  altKey: false,
+  ...more,
+});
 const middle = { row: 20, column: 3 };
 
 describe('keys on the grid of a price sheet', () => {
@@ -33,18 +39,27 @@ describe('keys on the grid of a price sheet', () => {
 
   it('a character begins a figure, the space bar and shortcuts do not', () => {
     expect(['2', '?', '€', 'n'].map((key) => isTyping(press(key)))).toEqual([true, true, true, true]);
-    expect([press(' '), press('Enter'), press('z', { ctrlKey: true }), press('1', { altKey: true })].map(isTyping)).toEqual([false, false, false, false]);
+    expect([press(' '), press('Enter'), press('z', { ctrlKey: true }), press('1', { altKey: true })].map(isTyping)).toEqual([
+      false,
+      false,
+      false,
+      false,
+    ]);
   });
 
   it('a copied stretch has rows by line and columns by tab', () => {
-    expect(copiedCells('27\t54\r\n258\t516\r\n')).toEqual([['27', '54'], ['258', '516']]);
+    expect(copiedCells('27\t54\r\n258\t516\r\n')).toEqual([
+      ['27', '54'],
+      ['258', '516'],
+    ]);
     expect(copiedCells('27')).toEqual([['27']]);
   });
 });
 
 describe('what was read of a phrase', () => {
   const clauses = readPhrase('27/mo, 30, loved by sellers');
-  const answered = (answer: number | null): AnsweredClause[] => clauses.map((clause) => ({ clause, answer: clause.kind === 'asked' ? answer : null }));
+  const answered = (answer: number | null): AnsweredClause[] =>
+    clauses.map((clause) => ({ clause, answer: clause.kind === 'asked' ? answer : null }));
 
   it('has a question until it is answered, and states only what is beyond doubt until then', () => {
     expect(openQuestion(answered(null))).toBe(1);

@@ -24,7 +24,12 @@ export function QuestionList({ checked, today, onSettle, onShow }: QuestionListP
         {NUMBERS[open.length] ?? open.length} {open.length === 1 ? 'question' : 'questions'}
       </h3>
       {open.map((finding) => (
-        <Question key={`${finding.check} ${finding.place}`} finding={finding} onShow={onShow} onSettle={(reason) => onSettle((sheet) => withSettled(sheet, finding, reason, today))} />
+        <Question
+          key={`${finding.check} ${finding.place}`}
+          finding={finding}
+          onShow={onShow}
+          onSettle={(reason) => onSettle((sheet) => withSettled(sheet, finding, reason, today))}
+        />
       ))}
       {settled.length > 0 && (
         <details>

@@ -33,7 +33,10 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
   // Questions follow the figure that raises them, right after it is painted.
   const painted = useAfterPaint(sheet);
   const checked = useMemo(() => checkSheet(painted, context), [painted, context]);
-  const rows = useMemo(() => ({ plans: gridRows(sheet, asked.plans), addons: gridRows(sheet, asked.addons, addonsOf(sheet)) }), [sheet, asked]);
+  const rows = useMemo(
+    () => ({ plans: gridRows(sheet, asked.plans), addons: gridRows(sheet, asked.addons, addonsOf(sheet)) }),
+    [sheet, asked],
+  );
   const columns = COLUMNS[focus.which](sheet);
   const point = within(focus, rows[focus.which].length, columns.length);
   const [row, part] = [rows[focus.which][point.row], columns[point.column]];
@@ -63,7 +66,12 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
       head={<PlanHeads sheet={sheet} columns={COLUMNS[which](sheet)} what={which === 'plans' ? 'plan' : 'add-on'} onChange={change} />}
       addTo={(section) =>
         sheet.kind === 'processor' && section !== 'sale' && section !== 'usage' ? null : (
-          <AddRow section={section} rows={rows[which]} columns={COLUMNS[which](sheet).length} onAdd={(kind) => setAsked((before) => ({ ...before, [which]: [...before[which], kind] }))} />
+          <AddRow
+            section={section}
+            rows={rows[which]}
+            columns={COLUMNS[which](sheet).length}
+            onAdd={(kind) => setAsked((before) => ({ ...before, [which]: [...before[which], kind] }))}
+          />
         )
       }
     />
@@ -72,14 +80,25 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
     <>
       <main className="work" aria-label="Price sheet">
         <SheetHead id={id} sheet={sheet} />
-        <PhraseBar id={id} sheet={sheet} today={today} column={focus.which === 'plans' ? (part?.id ?? '') : ''} onTakeOver={takeOver} onTable={(text) => intake.read(text, 'what was pasted')} />
+        <PhraseBar
+          id={id}
+          sheet={sheet}
+          today={today}
+          column={focus.which === 'plans' ? (part?.id ?? '') : ''}
+          onTakeOver={takeOver}
+          onTable={(text) => intake.read(text, 'what was pasted')}
+        />
         <SheetIntake sheet={sheet} today={today} intake={intake} onTakeOver={takeOver} />
         {grid('plans')}
-        {sheet.kind === 'processor' && <p className="quiet">Its fees count for candidates that take their payments through it: choose that in the line-up.</p>}
+        {sheet.kind === 'processor' && (
+          <p className="quiet">Its fees count for candidates that take their payments through it: choose that in the line-up.</p>
+        )}
         {sheet.kind === 'offer' && (
           <section className="addons" aria-label="Add-ons">
             <h3>Add-ons of this vendor</h3>
-            <p className="quiet">An add-on is counted for a candidate once the candidate takes it. A limit here is what each one adds to the plan’s.</p>
+            <p className="quiet">
+              An add-on is counted for a candidate once the candidate takes it. A limit here is what each one adds to the plan’s.
+            </p>
             {grid('addons')}
           </section>
         )}

@@ -1,4 +1,13 @@
-import { type ClipboardEvent, type KeyboardEvent, type MouseEvent, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import {
+  type ClipboardEvent,
+  type KeyboardEvent,
+  type MouseEvent,
+  type ReactNode,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { foreignIn } from '#core/price-phrase/currency-questions';
 import type { Finding } from '#core/price-checks/finding';
@@ -15,7 +24,13 @@ import { copiedCells, type GridPoint, isTyping, movedTo, within } from '../compo
 import { useKnownQuantities } from './known-quantities';
 import { useCells } from './use-cells';
 
-const SECTION_WORDS: Readonly<Record<Section, string>> = { price: 'What the plan costs', sale: 'What each sale costs', usage: 'What else is counted', extent: 'How far it goes', features: 'What is in it' };
+const SECTION_WORDS: Readonly<Record<Section, string>> = {
+  price: 'What the plan costs',
+  sale: 'What each sale costs',
+  usage: 'What else is counted',
+  extent: 'How far it goes',
+  features: 'What is in it',
+};
 
 interface SheetGridProps {
   id: string;
@@ -32,7 +47,12 @@ interface SheetGridProps {
   addTo(section: Section): ReactNode;
 }
 
-type Editing = GridPoint & { readonly text: string; readonly replaces: CellText; readonly isAsItStands: boolean; onTyping(text: string | null): void };
+type Editing = GridPoint & {
+  readonly text: string;
+  readonly replaces: CellText;
+  readonly isAsItStands: boolean;
+  onTyping(text: string | null): void;
+};
 
 /**
  * Plans as columns, one row for each thing they state. Arrow keys move, typing begins a figure, Enter or F2 edits all
@@ -68,7 +88,13 @@ export function SheetGrid({ id, sheet, rows, columnsOf, label, findings, focus, 
     const unread = state.unread[keyOf(row, part)];
     const [key, label] = [keyOf(row, part), nameOf(row, part)];
     const replaces = typed === undefined ? (unread?.replaces ?? 'all') : 'figure';
-    setEditing({ ...at, replaces, isAsItStands: typed === undefined && !unread, text: typed ?? unread?.text ?? write.cell(sheet, part, row).edit, onTyping: (text) => keepHalfTyped(decisionId, text === null ? null : { key, text, label, replaces }) });
+    setEditing({
+      ...at,
+      replaces,
+      isAsItStands: typed === undefined && !unread,
+      text: typed ?? unread?.text ?? write.cell(sheet, part, row).edit,
+      onTyping: (text) => keepHalfTyped(decisionId, text === null ? null : { key, text, label, replaces }),
+    });
   };
   const leave = (from: GridPoint, to: Leave) => {
     setEditing(null);
@@ -104,7 +130,9 @@ export function SheetGrid({ id, sheet, rows, columnsOf, label, findings, focus, 
   const paste = (event: ClipboardEvent) => {
     if (editing) return;
     event.preventDefault();
-    const cells = copiedCells(event.clipboardData.getData('text/plain')).flatMap((line, down) => line.map((text, right) => ({ text, row: rows[point.row + down], part: columns[point.column + right] })));
+    const cells = copiedCells(event.clipboardData.getData('text/plain')).flatMap((line, down) =>
+      line.map((text, right) => ({ text, row: rows[point.row + down], part: columns[point.column + right] })),
+    );
     onChange(`${id}.pasted.${newId()}`, 'cells pasted', (one) =>
       cells.reduce((changed, { text, row, part }) => {
         const current = part && columnsOf(changed).find((column) => column.id === part.id);
@@ -112,7 +140,10 @@ export function SheetGrid({ id, sheet, rows, columnsOf, label, findings, focus, 
         const reading = readCell(row, text, known);
         const foreign = reading.kind === 'statements' ? foreignIn(reading.statements, current) : null;
         if (reading.kind !== 'open' && foreign === null) return withCell(changed, current, row, reading, 'all', { known, newId }).sheet;
-        const problem = foreign === null ? 'This was pasted and is not understood here.' : `This was pasted in ${foreign}; the column is in ${current.currency}.`;
+        const problem =
+          foreign === null
+            ? 'This was pasted and is not understood here.'
+            : `This was pasted in ${foreign}; the column is in ${current.currency}.`;
         store.setUnread(keyOf(row, current), { text, problem, label: nameOf(row, current) });
         return changed;
       }, one),
@@ -131,10 +162,24 @@ export function SheetGrid({ id, sheet, rows, columnsOf, label, findings, focus, 
     else goTo(at);
   };
 
-  const sections = (['price', 'sale', 'usage', 'extent', 'features'] as const).map((section) => ({ section, rows: rows.map((row, index) => ({ row, index })).filter(({ row }) => row.section === section) }));
+  const sections = (['price', 'sale', 'usage', 'extent', 'features'] as const).map((section) => ({
+    section,
+    rows: rows.map((row, index) => ({ row, index })).filter(({ row }) => row.section === section),
+  }));
   return (
     <div className="sheet-scroll" onCopy={copy} onPaste={paste}>
-      <table className="sheet-table" role="grid" aria-label={label} ref={table} onKeyDown={press} onClick={click} onDoubleClick={(event) => { const at = pointAt(event); if (at) edit(at); }}>
+      <table
+        className="sheet-table"
+        role="grid"
+        aria-label={label}
+        ref={table}
+        onKeyDown={press}
+        onClick={click}
+        onDoubleClick={(event) => {
+          const at = pointAt(event);
+          if (at) edit(at);
+        }}
+      >
         {head}
         {sections.map(({ section, rows: inSection }) => {
           const adding = addTo(section);
@@ -225,7 +270,8 @@ function useCandidateMarks(): (part: Part, kind: { months: number; nth?: number 
   const { candidates } = useWorkbench().state.bench.decision;
   return useMemo(() => {
     const marks = new Map<string, string[]>();
-    for (const { id, plans } of candidates) for (const { plan, term } of plans) marks.set(`${plan} ${term}`, [...(marks.get(`${plan} ${term}`) ?? []), id]);
+    for (const { id, plans } of candidates)
+      for (const { plan, term } of plans) marks.set(`${plan} ${term}`, [...(marks.get(`${plan} ${term}`) ?? []), id]);
     return (part, { months, nth = 0 }) => {
       const term = part.terms?.filter((one) => one.months === months)[nth];
       return term ? (marks.get(`${part.id} ${term.id}`) ?? []).join(' ') : '';

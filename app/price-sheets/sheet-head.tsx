@@ -10,8 +10,25 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 
 const KINDS = [
-  'website-builder', 'one-page-builder', 'assisted-site-generator', 'shared-hosting', 'virtual-server', 'self-assembled-site', 'custom-build', 'store-platform', 'marketplace-builder', 'course-platform',
-  'live-class-tool', 'community-and-membership', 'video-subscription', 'mailing-and-messages', 'loyalty-and-reviews', 'shipping-labels', 'order-and-stock-automation', 'product-research', 'plug-in',
+  'website-builder',
+  'one-page-builder',
+  'assisted-site-generator',
+  'shared-hosting',
+  'virtual-server',
+  'self-assembled-site',
+  'custom-build',
+  'store-platform',
+  'marketplace-builder',
+  'course-platform',
+  'live-class-tool',
+  'community-and-membership',
+  'video-subscription',
+  'mailing-and-messages',
+  'loyalty-and-reviews',
+  'shipping-labels',
+  'order-and-stock-automation',
+  'product-research',
+  'plug-in',
 ];
 const NAMES = { offer: 'Vendor', processor: 'Payment processor', addon: 'Add-on' } as const;
 
@@ -22,17 +39,27 @@ export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
   const { decisionId, state } = useWorkbench();
   const name = sheetLabel(sheet);
   const kinds = sheet.kind === 'offer' && !KINDS.includes(sheet.offer.kind) ? [...KINDS, sheet.offer.kind] : KINDS;
-  const offers = state.bench.sheets.flatMap(({ sheet: other }) => (other.kind === 'offer' ? [{ value: other.offer.id, label: sheetLabel(other) }] : []));
+  const offers = state.bench.sheets.flatMap(({ sheet: other }) =>
+    other.kind === 'offer' ? [{ value: other.offer.id, label: sheetLabel(other) }] : [],
+  );
   return (
     <div className="sheet-head">
-      <TextField className="sheet-name" label={NAMES[sheet.kind]} value={name} autoFocus={name === ''} onChange={(label) => edits.sheet(id, 'label', 'the name', (one) => withName(one, label))} />
+      <TextField
+        className="sheet-name"
+        label={NAMES[sheet.kind]}
+        value={name}
+        autoFocus={name === ''}
+        onChange={(label) => edits.sheet(id, 'label', 'the name', (one) => withName(one, label))}
+      />
       {sheet.kind === 'offer' && (
         <ChoiceField
           label="Kind"
           value={sheet.offer.kind}
           searchable
           options={kinds.map((kind) => ({ value: kind, label: kind.replaceAll('-', ' ') }))}
-          onChange={(kind) => edits.sheet(id, 'kind', 'the kind of vendor', (one) => (one.kind === 'offer' ? { ...one, offer: { ...one.offer, kind } } : one))}
+          onChange={(kind) =>
+            edits.sheet(id, 'kind', 'the kind of vendor', (one) => (one.kind === 'offer' ? { ...one, offer: { ...one.offer, kind } } : one))
+          }
         />
       )}
       {sheet.kind === 'addon' && (
@@ -81,5 +108,7 @@ export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
 
 function withName(sheet: PriceSheet, label: string): PriceSheet {
   if (sheet.kind === 'offer') return { ...sheet, offer: { ...sheet.offer, label, vendor: label } };
-  return sheet.kind === 'processor' ? { ...sheet, processor: { ...sheet.processor, label } } : { ...sheet, addon: { ...sheet.addon, label } };
+  return sheet.kind === 'processor'
+    ? { ...sheet, processor: { ...sheet.processor, label } }
+    : { ...sheet, addon: { ...sheet.addon, label } };
 }

@@ -37,19 +37,30 @@ export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakePro
   const choose = (file: File | undefined) => {
     if (!file) return;
     const isTooLarge = file.size > LARGEST_FILE;
-    setProblem(isTooLarge ? `${file.name} is larger than 5 MB, and nothing was read of it: a price sheet is a few kilobytes. Copy the table with the prices out of it.` : null);
+    setProblem(
+      isTooLarge
+        ? `${file.name} is larger than 5 MB, and nothing was read of it: a price sheet is a few kilobytes. Copy the table with the prices out of it.`
+        : null,
+    );
     if (!isTooLarge) void file.text().then((text) => intake.read(text, file.name));
   };
   return (
     <section className="intake" aria-label="Paste or import">
       <p className="intake-file">
         <label htmlFor={id}>Or take in a file: CSV, a saved web page, the JSON of a sheet</label>{' '}
-        <input id={id} type="file" accept=".csv,.tsv,.txt,.html,.htm,.json,text/csv,text/html,application/json" onChange={({ target }) => choose(target.files?.[0])} />
+        <input
+          id={id}
+          type="file"
+          accept=".csv,.tsv,.txt,.html,.htm,.json,text/csv,text/html,application/json"
+          onChange={({ target }) => choose(target.files?.[0])}
+        />
       </p>
       <div aria-live="polite">
         {problem && <p className="problem">{problem}</p>}
         {intake.isReading && <p className="quiet">Reading {name} …</p>}
-        {name !== null && source && <Read key={intake.key} name={name} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={intake.done} />}
+        {name !== null && source && (
+          <Read key={intake.key} name={name} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={intake.done} />
+        )}
       </div>
     </section>
   );
@@ -82,7 +93,17 @@ function Read({ name, source, sheet, today, onTakeOver, onDone }: ReadProps) {
     case 'sheet':
       return <WholeSheet name={name} read={source.sheet} today={today} onDone={onDone} />;
     case 'offers':
-      return <Stretches sheet={sheet} today={today} stretches={source.offers.plans} vendor={source.offers.vendor} text={name} onTakeOver={onTakeOver} onDone={onDone} />;
+      return (
+        <Stretches
+          sheet={sheet}
+          today={today}
+          stretches={source.offers.plans}
+          vendor={source.offers.vendor}
+          text={name}
+          onTakeOver={onTakeOver}
+          onDone={onDone}
+        />
+      );
     case 'table':
       return <PastedTable source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={onDone} />;
   }
@@ -141,7 +162,8 @@ function PastedTable({ source, ...rest }: Omit<ReadProps, 'name' | 'source'> & {
     <>
       {(rowsLeftOut > 0 || columnsLeftOut > 0) && (
         <p className="problem">
-          Only the first {table.length} rows and {table[0]?.length ?? 0} columns are shown: {rowsLeftOut > 0 && `${rowsLeftOut} more rows`} {columnsLeftOut > 0 && `${columnsLeftOut} more columns`} are left out. A price sheet has no more.
+          Only the first {table.length} rows and {table[0]?.length ?? 0} columns are shown: {rowsLeftOut > 0 && `${rowsLeftOut} more rows`}{' '}
+          {columnsLeftOut > 0 && `${columnsLeftOut} more columns`} are left out. A price sheet has no more.
         </p>
       )}
       <TableMappingForm table={table} mapping={mapping} onChange={setChosen} />
@@ -182,7 +204,11 @@ function Stretches({ sheet, today, stretches, vendor, text, onTakeOver, onDone }
         if (event.key === 'Enter' && page.isReady) take();
       }}
     >
-      {page.isEmpty ? <p>Nothing in it reads as a price. Say above what its lines mean.</p> : <PageReading page={page} sheet={sheet} today={today} onTakeOver={take} />}
+      {page.isEmpty ? (
+        <p>Nothing in it reads as a price. Say above what its lines mean.</p>
+      ) : (
+        <PageReading page={page} sheet={sheet} today={today} onTakeOver={take} />
+      )}
       <Button type="text" size="small" onClick={onDone}>
         leave it
       </Button>
@@ -191,5 +217,7 @@ function Stretches({ sheet, today, stretches, vendor, text, onTakeOver, onDone }
 }
 
 function withVendor(sheet: PriceSheet, vendor: string): PriceSheet {
-  return sheet.kind === 'offer' && sheet.offer.label === '' && vendor !== '' ? { ...sheet, offer: { ...sheet.offer, vendor, label: vendor } } : sheet;
+  return sheet.kind === 'offer' && sheet.offer.label === '' && vendor !== ''
+    ? { ...sheet, offer: { ...sheet.offer, vendor, label: vendor } }
+    : sheet;
 }

@@ -36,7 +36,12 @@ export function SheetMargin({ sheet, checked, today, row, part, onChange, onShow
   const write = useCells();
   return (
     <aside className="sheet-margin" aria-label="Questions and evidence">
-      <QuestionList checked={checked} today={today} onSettle={(change) => onChange('settled', 'a question settled', change)} onShow={onShow} />
+      <QuestionList
+        checked={checked}
+        today={today}
+        onSettle={(change) => onChange('settled', 'a question settled', change)}
+        onShow={onShow}
+      />
       <section aria-label="Evidence">
         <h3>Evidence</h3>
         {place !== null && row && part && (
@@ -47,18 +52,35 @@ export function SheetMargin({ sheet, checked, today, row, part, onChange, onShow
             <Compare sheet={sheet} row={row} part={part} />
             <EvidenceWords evidence={evidenceOf(sheet, place)} figure={write.cell(sheet, part, row).text} today={today} />
             <Fold summary="Say more about it">
-              <EvidenceForm evidence={evidenceOf(sheet, place)} onChange={(change) => onChange(`evidence.${place}`, 'the evidence', (one) => noteFigure(one, place, change))} />
+              <EvidenceForm
+                evidence={evidenceOf(sheet, place)}
+                onChange={(change) => onChange(`evidence.${place}`, 'the evidence', (one) => noteFigure(one, place, change))}
+              />
             </Fold>
             <p className="quiet">
-              <kbd>Space</kbd> goes through {statesOf(row).map((state) => STATE_WORDS[state]).join(', ')}.
+              <kbd>Space</kbd> goes through{' '}
+              {statesOf(row)
+                .map((state) => STATE_WORDS[state])
+                .join(', ')}
+              .
             </p>
           </>
         )}
         <Fold summary="For the whole sheet">
-          <EvidenceForm isSheet evidence={sheet.evidence ?? {}} onChange={(change) => onChange('evidence', 'the evidence', (one) => withSheetEvidence(one, change))} />
+          <EvidenceForm
+            isSheet
+            evidence={sheet.evidence ?? {}}
+            onChange={(change) => onChange('evidence', 'the evidence', (one) => withSheetEvidence(one, change))}
+          />
         </Fold>
       </section>
-      {row && <ChargeRowForm key={JSON.stringify(row.kind.kind === 'charge' ? [row.kind.bucket, row.kind.on, row.kind.only] : null)} row={row} onChange={(field, fields) => onChange(`row.${field}`, 'a fee', (one) => withChargeRow(one, row, fields))} />}
+      {row && (
+        <ChargeRowForm
+          key={JSON.stringify(row.kind.kind === 'charge' ? [row.kind.bucket, row.kind.on, row.kind.only] : null)}
+          row={row}
+          onChange={(field, fields) => onChange(`row.${field}`, 'a fee', (one) => withChargeRow(one, row, fields))}
+        />
+      )}
     </aside>
   );
 }
@@ -78,7 +100,9 @@ function Compare({ sheet, row, part }: { sheet: PriceSheet; row: GridRow; part: 
       <Button
         size="small"
         onClick={() =>
-          edits.decision(`candidate.${term.id}`, 'a candidate added', (one) => withCandidate(one, { label: candidateName(sheet.offer.label, part.label), plans: [{ plan: part.id, term: term.id }] }))
+          edits.decision(`candidate.${term.id}`, 'a candidate added', (one) =>
+            withCandidate(one, { label: candidateName(sheet.offer.label, part.label), plans: [{ plan: part.id, term: term.id }] }),
+          )
         }
       >
         Compare it in the line-up

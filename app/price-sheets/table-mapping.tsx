@@ -13,30 +13,58 @@ interface TableMappingFormProps {
   onChange(mapping: TableMapping): void;
 }
 
-const charge = (label: string, bucket: 'payment' | 'transaction', only?: object): RowKind => ({ kind: 'charge', label, bucket, ...(only ? { only } : {}) });
+const charge = (label: string, bucket: 'payment' | 'transaction', only?: object): RowKind => ({
+  kind: 'charge',
+  label,
+  bucket,
+  ...(only ? { only } : {}),
+});
 const USUAL: readonly RowKind[] = [
   ...[1, 3, 6, 12, 24, 36, 0].map((months): RowKind => ({ kind: 'term', months })),
   charge('Card fee', 'payment'),
   charge('Cards from abroad', 'payment', { cards: ['international'] }),
   charge('Sales fee', 'transaction'),
   charge('With an outside processor', 'transaction', { payments: 'outside' }),
-  { kind: 'joining' }, { kind: 'trial' }, { kind: 'refund' }, { kind: 'saving' },
+  { kind: 'joining' },
+  { kind: 'trial' },
+  { kind: 'refund' },
+  { kind: 'saving' },
 ];
 
 /** What each line of a pasted table means; everything is suggested, and can be changed. */
 export function TableMappingForm({ table, mapping, onChange }: TableMappingFormProps) {
   const known = useKnownQuantities();
   const lines = linesOf(table, mapping.plans);
-  const change = (at: number, meaning: LineMeaning) => onChange({ ...mapping, lines: mapping.lines.map((line, index) => (index === at ? meaning : line)) });
+  const change = (at: number, meaning: LineMeaning) =>
+    onChange({ ...mapping, lines: mapping.lines.map((line, index) => (index === at ? meaning : line)) });
   const swapped = mapping.plans === 'across' ? ('down' as const) : ('across' as const);
   return (
     <div className="mapping">
       <div className="mapping-head">
-        <ChoiceField label="Plans stand" value={mapping.plans} options={[{ value: 'across', label: 'beside each other' }, { value: 'down', label: 'below each other' }]} onChange={() => onChange({ plans: swapped, header: 0, lines: linesOf(table, swapped).map((_, index) => (index === 0 ? { kind: 'ignore' } : { kind: 'words' })) })} />
+        <ChoiceField
+          label="Plans stand"
+          value={mapping.plans}
+          options={[
+            { value: 'across', label: 'beside each other' },
+            { value: 'down', label: 'below each other' },
+          ]}
+          onChange={() =>
+            onChange({
+              plans: swapped,
+              header: 0,
+              lines: linesOf(table, swapped).map((_, index) => (index === 0 ? { kind: 'ignore' } : { kind: 'words' })),
+            })
+          }
+        />
         <ChoiceField
           label="Their names are in"
           value={String(mapping.header)}
-          options={[{ value: '-1', label: 'no line' }, ...lines.slice(0, 5).map((line, index) => ({ value: String(index), label: `line ${index + 1}: ${line.slice(1, 4).join(', ')}` }))]}
+          options={[
+            { value: '-1', label: 'no line' },
+            ...lines
+              .slice(0, 5)
+              .map((line, index) => ({ value: String(index), label: `line ${index + 1}: ${line.slice(1, 4).join(', ')}` })),
+          ]}
           onChange={(header) => onChange({ ...mapping, header: Number(header) })}
         />
       </div>
@@ -44,9 +72,23 @@ export function TableMappingForm({ table, mapping, onChange }: TableMappingFormP
         <table>
           <tbody>
             {lines.map((line, index) => (
-              <tr key={index} className={index === mapping.header ? 'is-header' : mapping.lines[index]?.kind === 'ignore' ? 'is-ignored' : ''}>
+              <tr
+                key={index}
+                className={index === mapping.header ? 'is-header' : mapping.lines[index]?.kind === 'ignore' ? 'is-ignored' : ''}
+              >
                 <th scope="row">{line[0]}</th>
-                <td>{index === mapping.header ? <span className="quiet">the plans’ names</span> : <Meaning head={line[0] ?? ''} meaning={mapping.lines[index] ?? { kind: 'ignore' }} known={known} onChange={(meaning) => change(index, meaning)} />}</td>
+                <td>
+                  {index === mapping.header ? (
+                    <span className="quiet">the plans’ names</span>
+                  ) : (
+                    <Meaning
+                      head={line[0] ?? ''}
+                      meaning={mapping.lines[index] ?? { kind: 'ignore' }}
+                      known={known}
+                      onChange={(meaning) => change(index, meaning)}
+                    />
+                  )}
+                </td>
                 {line.slice(1).map((text, column) => (
                   <td key={column}>{text}</td>
                 ))}
@@ -59,10 +101,31 @@ export function TableMappingForm({ table, mapping, onChange }: TableMappingFormP
   );
 }
 
-function Meaning({ head, meaning, known, onChange }: { head: string; meaning: LineMeaning; known: readonly string[]; onChange(meaning: LineMeaning): void }) {
+function Meaning({
+  head,
+  meaning,
+  known,
+  onChange,
+}: {
+  head: string;
+  meaning: LineMeaning;
+  known: readonly string[];
+  onChange(meaning: LineMeaning): void;
+}) {
   const choices = useMemo(() => {
-    const own: RowKind[] = head === '' ? [] : [{ kind: 'limit', quantity: quantityOf(head.toLowerCase(), known) }, { kind: 'feature', feature: slugOf(head) }];
-    const rows = [...(meaning.kind === 'row' ? [meaning.row] : []), ...own, ...USUAL, ...known.map((quantity): RowKind => ({ kind: 'limit', quantity }))];
+    const own: RowKind[] =
+      head === ''
+        ? []
+        : [
+            { kind: 'limit', quantity: quantityOf(head.toLowerCase(), known) },
+            { kind: 'feature', feature: slugOf(head) },
+          ];
+    const rows = [
+      ...(meaning.kind === 'row' ? [meaning.row] : []),
+      ...own,
+      ...USUAL,
+      ...known.map((quantity): RowKind => ({ kind: 'limit', quantity })),
+    ];
     return new Map(rows.map((row) => [rowOf(row).key, row]));
   }, [head, meaning, known]);
   const value = meaning.kind === 'row' ? rowOf(meaning.row).key : meaning.kind;
@@ -72,7 +135,11 @@ function Meaning({ head, meaning, known, onChange }: { head: string; meaning: Li
       labelHidden
       searchable
       value={value}
-      options={[{ value: 'ignore', label: 'leave it out' }, { value: 'words', label: 'as it is written' }, ...[...choices].map(([key, row]) => ({ value: key, label: meaningWords(row) }))]}
+      options={[
+        { value: 'ignore', label: 'leave it out' },
+        { value: 'words', label: 'as it is written' },
+        ...[...choices].map(([key, row]) => ({ value: key, label: meaningWords(row) })),
+      ]}
       onChange={(key) => {
         const row = choices.get(key);
         onChange(row ? { kind: 'row', row } : { kind: key === 'words' ? 'words' : 'ignore' });

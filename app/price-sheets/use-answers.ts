@@ -4,7 +4,11 @@ import { type AnsweredClause, openQuestion } from './phrase-reading';
 
 /** Answers to the questions about a text; they are forgotten when the text changes. */
 export function useAnswers(text: string, clauses: readonly Clause[]) {
-  const [given, setGiven] = useState<{ text: string; answers: ReadonlyMap<string, number>; marked: number }>({ text, answers: new Map(), marked: 0 });
+  const [given, setGiven] = useState<{ text: string; answers: ReadonlyMap<string, number>; marked: number }>({
+    text,
+    answers: new Map(),
+    marked: 0,
+  });
   const current = given.text === text ? given : { text, answers: new Map<string, number>(), marked: 0 };
   const answered: AnsweredClause[] = clauses.map((clause) => ({ clause, answer: current.answers.get(keyOf(clause)) ?? null }));
   const asking = openQuestion(answered);

@@ -17,17 +17,18 @@ export interface Cells extends CellWriter {
 export function useCells(): Cells {
   const write = useWriter();
   return useMemo(
-    () => withKeptCells({
-      money: (amount, currency) => write.money(amount, currency),
-      number: (decimal) => write.number(decimal),
-      phrase: (decimal) => write.field(decimal),
-      termNotes: (part, kind) => {
-        const term = kind && termIn(part, kind);
-        const compared = term && monthlyEquivalent(part, term);
-        if (!compared) return [];
-        return [`${write.money(compared.perMonth, part.currency)} a month${compared.saved === null ? '' : savedWords(compared.saved)}`];
-      },
-    }),
+    () =>
+      withKeptCells({
+        money: (amount, currency) => write.money(amount, currency),
+        number: (decimal) => write.number(decimal),
+        phrase: (decimal) => write.field(decimal),
+        termNotes: (part, kind) => {
+          const term = kind && termIn(part, kind);
+          const compared = term && monthlyEquivalent(part, term);
+          if (!compared) return [];
+          return [`${write.money(compared.perMonth, part.currency)} a month${compared.saved === null ? '' : savedWords(compared.saved)}`];
+        },
+      }),
     [write],
   );
 }

@@ -26,7 +26,10 @@ export function usePage(sheet: PriceSheet, page: readonly Stretch[], chosen: rea
   const known = useKnownQuantities();
   const columns = columnsOf(sheet);
   const asked = page.map(({ plan, clauses }) => ({ plan, clauses: withCurrencyQuestions(clauses, currencyOf(columns, plan, chosen)) }));
-  const answers = useAnswers(text, asked.flatMap(({ clauses }) => clauses));
+  const answers = useAnswers(
+    text,
+    asked.flatMap(({ clauses }) => clauses),
+  );
   const stretches = asked.map(({ plan, clauses }, index): AnsweredStretch => {
     const offset = asked.slice(0, index).reduce((sum, one) => sum + one.clauses.length, 0);
     return { plan, offset, clauses: answers.answered.slice(offset, offset + clauses.length) };
@@ -46,7 +49,8 @@ export function usePage(sheet: PriceSheet, page: readonly Stretch[], chosen: rea
 export type ReadPage = ReturnType<typeof usePage>;
 
 function currencyOf(columns: readonly Part[], plan: string | null, chosen: readonly string[]) {
-  const named = plan === null ? columns.find(({ id }) => chosen.includes(id)) : columns.find(({ label }) => label.toLowerCase() === plan.toLowerCase());
+  const named =
+    plan === null ? columns.find(({ id }) => chosen.includes(id)) : columns.find(({ label }) => label.toLowerCase() === plan.toLowerCase());
   const part = named ?? columns[0];
   const isPriced = named !== undefined && ((named.terms?.length ?? 0) > 0 || (named.charges?.length ?? 0) > 0);
   return { currency: part?.currency ?? 'EUR', isPriced };

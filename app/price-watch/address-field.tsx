@@ -18,8 +18,21 @@ export function AddressField({ kept, label, submits }: { kept: string | null; la
   const refused = keeping.data?.problem ?? null;
   return (
     <>
-      <Input variant="underlined" aria-label={label} placeholder="https://…" value={typed ?? kept ?? ''} onChange={({ target }) => setTyped(target.value)} onBlur={keep} onPressEnter={keep} {...(refused ? { status: 'error' as const } : {})} />
-      {refused && <small className="field-problem" role="alert">{refused}</small>}
+      <Input
+        variant="underlined"
+        aria-label={label}
+        placeholder="https://…"
+        value={typed ?? kept ?? ''}
+        onChange={({ target }) => setTyped(target.value)}
+        onBlur={keep}
+        onPressEnter={keep}
+        {...(refused ? { status: 'error' as const } : {})}
+      />
+      {refused && (
+        <small className="field-problem" role="alert">
+          {refused}
+        </small>
+      )}
     </>
   );
 }

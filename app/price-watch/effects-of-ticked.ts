@@ -11,9 +11,13 @@ export const EFFECTS = '/watch/effects';
  *
  * @param ticked those of the sheet's changes that are to be taken over
  */
-export function useEffectsOfTicked({ sheetId, found, effects: ofAll }: WatchedRow, ticked: readonly FoundChange[]): { readonly effects: readonly DecisionEffect[]; readonly isAsking: boolean } {
+export function useEffectsOfTicked(
+  { sheetId, found, effects: ofAll }: WatchedRow,
+  ticked: readonly FoundChange[],
+): { readonly effects: readonly DecisionEffect[]; readonly isAsking: boolean } {
   const { submit, data } = useFetcher<EffectsOfChanges>();
-  const asked = ticked.length === found.length || ticked.length === 0 ? null : JSON.stringify({ sheet: sheetId, changes: ticked.map(({ id }) => id) });
+  const asked =
+    ticked.length === found.length || ticked.length === 0 ? null : JSON.stringify({ sheet: sheetId, changes: ticked.map(({ id }) => id) });
   useEffect(() => {
     if (asked !== null) void submit(asked, { method: 'post', action: EFFECTS, encType: 'application/json' });
   }, [asked, submit]);

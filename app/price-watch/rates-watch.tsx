@@ -47,8 +47,12 @@ export function RatesWatch({ rates, now }: { rates: WatchView['rates']; now: str
               <tr>
                 <th scope="col">Decision</th>
                 <th scope="col">Currency</th>
-                <th scope="col" className="figure-cell">In the decision</th>
-                <th scope="col" className="figure-cell">Of the day</th>
+                <th scope="col" className="figure-cell">
+                  In the decision
+                </th>
+                <th scope="col" className="figure-cell">
+                  Of the day
+                </th>
                 <th scope="col">What it does</th>
               </tr>
             </thead>

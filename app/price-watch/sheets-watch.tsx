@@ -23,8 +23,17 @@ export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; no
   return (
     <section aria-label="Price sheets">
       <p className="says">
-        {sheets.length === 0 ? 'There is no price sheet yet.' : watched.length === 0 ? 'No price sheet has an address yet. Enter where a vendor states its prices, and look again whenever you like.' : found.length > 0 ? `Prices have changed on ${found.length} of ${watched.length} pages.` : isLooked ? 'Nothing has changed on the pages that were looked at.' : `${watched.length} ${watched.length === 1 ? 'page' : 'pages'} can be looked at again.`}
-        {away.length > 0 && ` ${away.length} ${away.length === 1 ? 'page' : 'pages'} could not be read; what was known stands, with its age.`}
+        {sheets.length === 0
+          ? 'There is no price sheet yet.'
+          : watched.length === 0
+            ? 'No price sheet has an address yet. Enter where a vendor states its prices, and look again whenever you like.'
+            : found.length > 0
+              ? `Prices have changed on ${found.length} of ${watched.length} pages.`
+              : isLooked
+                ? 'Nothing has changed on the pages that were looked at.'
+                : `${watched.length} ${watched.length === 1 ? 'page' : 'pages'} can be looked at again.`}
+        {away.length > 0 &&
+          ` ${away.length} ${away.length === 1 ? 'page' : 'pages'} could not be read; what was known stands, with its age.`}
       </p>
       <looking.Form method="post">
         <input type="hidden" name="intent" value="look" />
@@ -63,7 +72,8 @@ function WatchedSheetRow({ sheet, now }: { sheet: WatchedRow; now: string }) {
       <th scope="row">
         {label}
         <small className="block quiet">
-          {seen ? `figures seen ${write.day(seen)}` : 'figures not dated'} · {decisions === 0 ? 'not used' : `in ${decisions} ${decisions === 1 ? 'decision' : 'decisions'}`}
+          {seen ? `figures seen ${write.day(seen)}` : 'figures not dated'} ·{' '}
+          {decisions === 0 ? 'not used' : `in ${decisions} ${decisions === 1 ? 'decision' : 'decisions'}`}
         </small>
       </th>
       <td>
@@ -78,7 +88,11 @@ function WatchedSheetRow({ sheet, now }: { sheet: WatchedRow; now: string }) {
             {seenAt ? `; read last ${agoWords(seenAt, now)}` : ''}
           </span>
         )}
-        {problem === null && seenAt !== null && (found.length > 0 ? `${found.length} ${found.length === 1 ? 'change' : 'changes'}, ${agoWords(seenAt, now)}` : `as on the sheet, ${agoWords(seenAt, now)}`)}
+        {problem === null &&
+          seenAt !== null &&
+          (found.length > 0
+            ? `${found.length} ${found.length === 1 ? 'change' : 'changes'}, ${agoWords(seenAt, now)}`
+            : `as on the sheet, ${agoWords(seenAt, now)}`)}
         {problem === null && seenAt !== null && found.length === 0 && seen !== seenAt.slice(0, 10) && <NoteSeen sheetId={sheetId} />}
       </td>
     </tr>
@@ -117,7 +131,8 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
     if (intent === 'accept') for (const { id } of effects) if (!notIn.has(id)) form.append('decisions', id);
     void fetcher.submit(form, { method: 'post' });
   };
-  const toggled = (set: ReadonlySet<string>, id: string) => (set.has(id) ? new Set([...set].filter((one) => one !== id)) : new Set([...set, id]));
+  const toggled = (set: ReadonlySet<string>, id: string) =>
+    set.has(id) ? new Set([...set].filter((one) => one !== id)) : new Set([...set, id]);
   return (
     <section className="found" aria-labelledby={heading}>
       <h2 id={heading}>{label}</h2>
@@ -135,7 +150,11 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
             {found.map((change) => (
               <tr key={change.id}>
                 <td>
-                  <Checkbox aria-label={`Take over: ${change.plan}, ${change.what}`} checked={!left.has(change.id)} onChange={() => setLeft((before) => toggled(before, change.id))} />
+                  <Checkbox
+                    aria-label={`Take over: ${change.plan}, ${change.what}`}
+                    checked={!left.has(change.id)}
+                    onChange={() => setLeft((before) => toggled(before, change.id))}
+                  />
                 </td>
                 <th scope="row">
                   {change.plan}, {change.what}
@@ -156,7 +175,9 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
               <Checkbox checked={!notIn.has(id)} onChange={() => setNotIn((before) => toggled(before, id))}>
                 use in <Link to={`/decisions/${id}/verdict`}>{name || 'a decision without a question'}</Link>
               </Checkbox>
-              <p className={chosen.length > 0 && effect && effect.since.standing !== 'holds' ? 'problem' : ''}>{chosen.length === 0 ? 'Nothing is ticked, and nothing changes.' : effectSentence(effect, write)}</p>
+              <p className={chosen.length > 0 && effect && effect.since.standing !== 'holds' ? 'problem' : ''}>
+                {chosen.length === 0 ? 'Nothing is ticked, and nothing changes.' : effectSentence(effect, write)}
+              </p>
             </li>
           ))}
         </ul>

@@ -47,12 +47,25 @@ export function WatchHistory({ history, privateHosts }: Pick<WatchView, 'history
       </section>
       <section aria-label="Private hosts">
         <h2>Private hosts</h2>
-        <p className="quiet limit-width">Pages on this computer or in a private network are not fetched, wherever an address leads, unless their host and port stand here.</p>
+        <p className="quiet limit-width">
+          Pages on this computer or in a private network are not fetched, wherever an address leads, unless their host and port stand here.
+        </p>
         <fetcher.Form method="post" className="keep-scenario">
           <input type="hidden" name="intent" value="private-hosts" />
-          <Input name="hosts" variant="underlined" aria-label="Hosts with their ports" placeholder="127.0.0.1:4180" value={hosts ?? privateHosts.join(', ')} onChange={({ target }) => setHosts(target.value)} />
+          <Input
+            name="hosts"
+            variant="underlined"
+            aria-label="Hosts with their ports"
+            placeholder="127.0.0.1:4180"
+            value={hosts ?? privateHosts.join(', ')}
+            onChange={({ target }) => setHosts(target.value)}
+          />
           <Button htmlType="submit">Keep</Button>
-          {fetcher.data?.problem && <p className="problem" role="alert">{fetcher.data.problem}</p>}
+          {fetcher.data?.problem && (
+            <p className="problem" role="alert">
+              {fetcher.data.problem}
+            </p>
+          )}
         </fetcher.Form>
       </section>
     </>

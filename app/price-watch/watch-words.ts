@@ -15,6 +15,12 @@ export function agoWords(at: string, now: string): string {
 /** "Marlpit Grow is now 312 dearer; the verdict still holds; its lead is down from 480 to 168." */
 export function effectSentence(effect: EffectOnDecision | null, write: Writer): string {
   if (!effect) return 'Nobody can be chosen there, so nothing changes.';
-  const sentence = sinceSentence({ parts: [...effect.parts] }, effect.since, write).replace('costs the same as then', 'costs the same').replace('cost the same as then', 'cost the same');
-  return effect.isVerdict ? sentence : sentence.replace('the verdict still holds', 'it still costs least').replace('the verdict does not hold any more', 'it does not cost least any more');
+  const sentence = sinceSentence({ parts: [...effect.parts] }, effect.since, write)
+    .replace('costs the same as then', 'costs the same')
+    .replace('cost the same as then', 'cost the same');
+  return effect.isVerdict
+    ? sentence
+    : sentence
+        .replace('the verdict still holds', 'it still costs least')
+        .replace('the verdict does not hold any more', 'it does not cost least any more');
 }

@@ -42,11 +42,26 @@ export function FollowedChanges({ today }: { today: string }) {
               )}{' '}
               ({write.difference(by)} since {write.day(followed.seen.on)})
             </p>
-            <Button size="small" onClick={() => edits.decision(`follow.${followed.candidate}.noted`, 'a changed proposal', (decision) => withNoted({ ...bench, decision }, followed.candidate, proposed, today))}>
+            <Button
+              size="small"
+              onClick={() =>
+                edits.decision(`follow.${followed.candidate}.noted`, 'a changed proposal', (decision) =>
+                  withNoted({ ...bench, decision }, followed.candidate, proposed, today),
+                )
+              }
+            >
               Taken note of
             </Button>
             {from !== to && (
-              <Button size="small" type="text" onClick={() => edits.decision(`follow.${followed.candidate}.pinned`, 'a candidate pinned', (decision) => withPinned(decision, followed.candidate, true))}>
+              <Button
+                size="small"
+                type="text"
+                onClick={() =>
+                  edits.decision(`follow.${followed.candidate}.pinned`, 'a candidate pinned', (decision) =>
+                    withPinned(decision, followed.candidate, true),
+                  )
+                }
+              >
                 keep it as it was
               </Button>
             )}

@@ -18,7 +18,9 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
   const { bench } = state;
   const { candidates, currency, followed = [] } = bench.decision;
   const { file } = priced.priced.pricing;
-  const firstPlan = bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : [])).find(({ terms }) => terms.length > 0);
+  const firstPlan = bench.sheets
+    .flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : []))
+    .find(({ terms }) => terms.length > 0);
   return (
     <section aria-label="Put together">
       <h2>In the line-up</h2>
@@ -34,16 +36,38 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
           return (
             <li key={candidate.id} className={why ? 'is-grey' : ''}>
               <button type="button" className="candidate-line" aria-expanded={open === candidate.id} onClick={() => onOpen(candidate.id)}>
-                <CandidateTag id={candidate.id} /> <b>{candidate.label || 'without a name'}</b> <small>{candidateSummary(bench, candidate)}</small>
+                <CandidateTag id={candidate.id} /> <b>{candidate.label || 'without a name'}</b>{' '}
+                <small>{candidateSummary(bench, candidate)}</small>
               </button>
-              <span className="candidate-total">{column ? `${column.atLeast ? 'at least ' : ''}${write.money(column.result.total, currency)}` : '–'}</span>
-              <Button type="text" size="small" aria-label={`Copy ${candidate.label}`} onClick={() => edits.decision(`candidate.copy.${candidates.length}`, `${candidate.label} copied`, (one) => withCopiedCandidate(one, candidate.id))}>
+              <span className="candidate-total">
+                {column ? `${column.atLeast ? 'at least ' : ''}${write.money(column.result.total, currency)}` : '–'}
+              </span>
+              <Button
+                type="text"
+                size="small"
+                aria-label={`Copy ${candidate.label}`}
+                onClick={() =>
+                  edits.decision(`candidate.copy.${candidates.length}`, `${candidate.label} copied`, (one) =>
+                    withCopiedCandidate(one, candidate.id),
+                  )
+                }
+              >
                 copy
               </Button>
               {why && <p className="problem">{why}</p>}
-              {follows && <p className="quiet">{follows.pinned ? 'pinned: stays as it is whatever is proposed' : 'follows what is proposed'}</p>}
-              {lacksHours(bench.decision, candidate) && <p className="bought-twice">your own hours are not stated for it; the others count theirs</p>}
-              {superfluous.length > 0 && <p className="bought-twice">{superfluous.length === 1 ? `${superfluous[0] ?? ''} could go: the rest meets every need that it meets` : `one of these could go, as the rest meets every need that it meets: ${superfluous.join(', ')}`}</p>}
+              {follows && (
+                <p className="quiet">{follows.pinned ? 'pinned: stays as it is whatever is proposed' : 'follows what is proposed'}</p>
+              )}
+              {lacksHours(bench.decision, candidate) && (
+                <p className="bought-twice">your own hours are not stated for it; the others count theirs</p>
+              )}
+              {superfluous.length > 0 && (
+                <p className="bought-twice">
+                  {superfluous.length === 1
+                    ? `${superfluous[0] ?? ''} could go: the rest meets every need that it meets`
+                    : `one of these could go, as the rest meets every need that it meets: ${superfluous.join(', ')}`}
+                </p>
+              )}
               {twice.length > 0 && (
                 <p className="quiet">
                   twice in it: {twice.map(({ feature, parts }) => `${featureWords(feature)} (${parts.join(', ')})`).join('; ')}
@@ -57,7 +81,10 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
         <Button
           onClick={() => {
             const [term] = firstPlan.terms;
-            if (term) edits.decision(`candidate.new.${candidates.length}`, 'a candidate', (one) => withCandidate(one, { label: 'Put together by hand', plans: [{ plan: firstPlan.id, term: term.id }] }));
+            if (term)
+              edits.decision(`candidate.new.${candidates.length}`, 'a candidate', (one) =>
+                withCandidate(one, { label: 'Put together by hand', plans: [{ plan: firstPlan.id, term: term.id }] }),
+              );
           }}
         >
           Put one together

@@ -17,13 +17,17 @@ describe('why a plan is passed over', () => {
 
   it('says by how much it is dearer, and with what', () => {
     expect(words({ kind: 'dearer', by: '34.20', addons: [], lacks: [] })).toBe('34 dearer than Plus');
-    expect(words({ kind: 'dearer', by: '34.20', addons: ['club', 'seat'], lacks: ['gift-cards'] })).toBe('no gift cards; with Club and Seat 34 dearer than Plus');
+    expect(words({ kind: 'dearer', by: '34.20', addons: ['club', 'seat'], lacks: ['gift-cards'] })).toBe(
+      'no gift cards; with Club and Seat 34 dearer than Plus',
+    );
     expect(words({ kind: 'dearer', by: '0.00', addons: [], lacks: [] })).toBe('as dear as Plus');
     expect(words({ kind: 'dearer', by: '0.00', addons: ['seat'], lacks: [] })).toBe('with Seat as dear as Plus');
   });
 
   it('says when it is outgrown and by how much of what', () => {
-    expect(words({ kind: 'outgrown', month: '2027-06', limit: 'visits', quantity: 'visits', reaches: '27000.4' })).toBe('outgrown in June 2027: 27,000 visits');
+    expect(words({ kind: 'outgrown', month: '2027-06', limit: 'visits', quantity: 'visits', reaches: '27000.4' })).toBe(
+      'outgrown in June 2027: 27,000 visits',
+    );
   });
 
   it('says which price is not known', () => {
@@ -43,7 +47,9 @@ describe('why a plan is passed over', () => {
 describe('why a candidate cannot be used', () => {
   it('says all of it, and nothing where it can', () => {
     const standing = { outgrown: { month: '2028-06', limit: 'video-hours' }, missing: ['own-domain'], unclear: ['export'] };
-    expect(standingWords(standing, (month) => write.month(month))).toBe('no own domain; not known: export; outgrown in June 2028: video hours');
+    expect(standingWords(standing, (month) => write.month(month))).toBe(
+      'no own domain; not known: export; outgrown in June 2028: video hours',
+    );
     expect(standingWords({ outgrown: null, missing: [], unclear: [] }, (month) => month)).toBe('');
     expect(firstReason(standing, (month) => write.month(month))).toBe('no own domain and 2 more');
     expect(firstReason({ ...standing, missing: [], unclear: [] }, (month) => write.month(month))).toBe('outgrown in June 2028');
@@ -54,8 +60,42 @@ describe('why a candidate cannot be used', () => {
 describe('names', () => {
   it('of add-ons and charges come from the sheets, whatever kind of sheet it is', () => {
     const sheets: Workbench['sheets'] = [
-      { id: 's', revision: 1, sheet: { kind: 'offer', offer: { id: 'o', vendor: 'V', label: 'V', kind: 'k', plans: [{ id: 'p', label: 'Plus', currency: 'EUR', terms: [], charges: [{ id: 'c', label: 'Card fee', how: 'per-order', percent: '1' }] }], addons: [{ id: 'a', label: 'Club', currency: 'EUR' }] } } },
-      { id: 't', revision: 1, sheet: { kind: 'processor', processor: { id: 'x', label: 'Tally', currency: 'EUR', charges: [{ id: 'y', label: 'Tally fee', how: 'per-order', percent: '1' }] } } },
+      {
+        id: 's',
+        revision: 1,
+        sheet: {
+          kind: 'offer',
+          offer: {
+            id: 'o',
+            vendor: 'V',
+            label: 'V',
+            kind: 'k',
+            plans: [
+              {
+                id: 'p',
+                label: 'Plus',
+                currency: 'EUR',
+                terms: [],
+                charges: [{ id: 'c', label: 'Card fee', how: 'per-order', percent: '1' }],
+              },
+            ],
+            addons: [{ id: 'a', label: 'Club', currency: 'EUR' }],
+          },
+        },
+      },
+      {
+        id: 't',
+        revision: 1,
+        sheet: {
+          kind: 'processor',
+          processor: {
+            id: 'x',
+            label: 'Tally',
+            currency: 'EUR',
+            charges: [{ id: 'y', label: 'Tally fee', how: 'per-order', percent: '1' }],
+          },
+        },
+      },
     ];
     const nameOf = namesIn({ sheets });
     expect(['p', 'c', 'a', 'x', 'y', 'elsewhere'].map(nameOf)).toEqual(['Plus', 'Card fee', 'Club', 'Tally', 'Tally fee', 'elsewhere']);

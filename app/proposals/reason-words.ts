@@ -15,7 +15,10 @@ export interface ReasonNames {
 /** Names of every add-on and charge of a decision's sheets. */
 export function namesIn({ sheets }: Pick<Workbench, 'sheets'>): (id: string) => string {
   const parts = sheets.flatMap(({ sheet }) => partsOf(sheet));
-  const names = new Map([...parts.map(({ id, label }) => [id, label] as const), ...parts.flatMap(({ charges = [] }) => charges.map(({ id, label }) => [id, label] as const))]);
+  const names = new Map([
+    ...parts.map(({ id, label }) => [id, label] as const),
+    ...parts.flatMap(({ charges = [] }) => charges.map(({ id, label }) => [id, label] as const)),
+  ]);
   return (id) => names.get(id) || id;
 }
 
@@ -42,7 +45,10 @@ export function reasonWords(reason: Reason, { nameOf, proposed }: ReasonNames, w
       const besides = reason.addons.map(nameOf).join(' and ');
       const by = `${write.whole(reason.by)} dearer than ${proposed}`;
       const lacks = besides && reason.lacks.length > 0 ? `${reason.lacks.map(lackWords).join(', ')}; ` : '';
-      return lacks + (Number(reason.by) === 0 ? `${besides ? `with ${besides} ` : ''}as dear as ${proposed}` : besides ? `with ${besides} ${by}` : by);
+      return (
+        lacks +
+        (Number(reason.by) === 0 ? `${besides ? `with ${besides} ` : ''}as dear as ${proposed}` : besides ? `with ${besides} ${by}` : by)
+      );
     }
     case 'not-known':
       return `not known: ${reason.charges.length === 0 ? 'what it costs' : reason.charges.map(nameOf).join(', ').toLowerCase()}`;
@@ -76,6 +82,10 @@ export function standingWords({ outgrown, missing, unclear }: Standing, month: (
 
 /** The first reason why a candidate cannot be used, and how many more there are; empty if it can. */
 export function firstReason({ outgrown, missing, unclear }: Standing, month: (month: string) => string): string {
-  const all = [...missing.map(lackWords), ...unclear.map((feature) => `not known: ${unclearWords(feature)}`), ...(outgrown ? [`outgrown in ${month(outgrown.month)}`] : [])];
+  const all = [
+    ...missing.map(lackWords),
+    ...unclear.map((feature) => `not known: ${unclearWords(feature)}`),
+    ...(outgrown ? [`outgrown in ${month(outgrown.month)}`] : []),
+  ];
   return all.length > 1 ? `${all[0] ?? ''} and ${all.length - 1} more` : (all[0] ?? '');
 }

@@ -29,7 +29,11 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
         <small>{vendor.kind.replaceAll('-', ' ')}</small>
       </div>
       <div className="vendor-made">
-        {proposed ? <b>{madeWords(state.bench, proposed.made)}</b> : <b className="problem">{plans.length === 0 ? 'Its price sheet has no plan' : 'None of its plans does alone'}</b>}
+        {proposed ? (
+          <b>{madeWords(state.bench, proposed.made)}</b>
+        ) : (
+          <b className="problem">{plans.length === 0 ? 'Its price sheet has no plan' : 'None of its plans does alone'}</b>
+        )}
         <ul className="passed-over">
           {others.map(({ plan, label, reason }) => (
             <li key={plan}>
@@ -62,7 +66,14 @@ export function FollowButton({ proposed, today, onOpen }: { proposed: Followable
   const edits = useEdits();
   const found = candidateOf(state.bench, proposed);
   const take = (
-    <Button size="small" onClick={() => edits.decision(`follow.${proposed.offer}`, 'a proposal taken', (decision) => withFollower({ ...state.bench, decision }, proposed, today))}>
+    <Button
+      size="small"
+      onClick={() =>
+        edits.decision(`follow.${proposed.offer}`, 'a proposal taken', (decision) =>
+          withFollower({ ...state.bench, decision }, proposed, today),
+        )
+      }
+    >
       Take it
     </Button>
   );
@@ -70,7 +81,12 @@ export function FollowButton({ proposed, today, onOpen }: { proposed: Followable
   const words = { follows: 'follows it', pinned: 'pinned', 'by-hand': 'is just this' }[found.follows];
   return (
     <div className="vendor-taken">
-      <button type="button" className="figure" onClick={() => onOpen(found.id)} aria-label={`Candidate ${found.id} ${words}: what it is put together from`}>
+      <button
+        type="button"
+        className="figure"
+        onClick={() => onOpen(found.id)}
+        aria-label={`Candidate ${found.id} ${words}: what it is put together from`}
+      >
         <CandidateTag id={found.id} /> {words}
       </button>
     </div>

@@ -14,14 +14,41 @@ export function DiaryCell({ task, vendor, today }: { task: Task; vendor: NamedOf
   const key = `tried.${vendor.id}.${task.id}`;
   const what = `${task.label || 'the task'}, ${vendor.label}`;
   const change = (field: keyof Tried, value: string | undefined) =>
-    edits.decision(`${key}.${field}`, what, (one) => withVendor(one, vendor.id, (notes) => withTried(notes, task.id, { [field]: value, on: tried?.on ?? today })));
+    edits.decision(`${key}.${field}`, what, (one) =>
+      withVendor(one, vendor.id, (notes) => withTried(notes, task.id, { [field]: value, on: tried?.on ?? today })),
+    );
   return (
     <td className="diary-cell">
       <div className="diary-figures">
-        <NumberField fieldKey={`${key}.minutes`} label={`Minutes, ${what}`} labelHidden optional suffix="min" value={tried?.minutes} range={{ least: 0, most: 10_000, wanted: 'minutes' }} onChange={(minutes) => change('minutes', minutes ?? undefined)} />
-        <NumberField fieldKey={`${key}.mark`} label={`Mark, ${what}`} labelHidden optional suffix="of 10" value={tried?.mark} range={{ least: 0, most: 10, wanted: 'a mark from 0 to 10' }} onChange={(mark) => change('mark', mark ?? undefined)} />
+        <NumberField
+          fieldKey={`${key}.minutes`}
+          label={`Minutes, ${what}`}
+          labelHidden
+          optional
+          suffix="min"
+          value={tried?.minutes}
+          range={{ least: 0, most: 10_000, wanted: 'minutes' }}
+          onChange={(minutes) => change('minutes', minutes ?? undefined)}
+        />
+        <NumberField
+          fieldKey={`${key}.mark`}
+          label={`Mark, ${what}`}
+          labelHidden
+          optional
+          suffix="of 10"
+          value={tried?.mark}
+          range={{ least: 0, most: 10, wanted: 'a mark from 0 to 10' }}
+          onChange={(mark) => change('mark', mark ?? undefined)}
+        />
       </div>
-      <TextField label={`Note, ${what}`} labelHidden long={1} value={tried?.note ?? ''} placeholder="note" onChange={(note) => change('note', note === '' ? undefined : note)} />
+      <TextField
+        label={`Note, ${what}`}
+        labelHidden
+        long={1}
+        value={tried?.note ?? ''}
+        placeholder="note"
+        onChange={(note) => change('note', note === '' ? undefined : note)}
+      />
     </td>
   );
 }

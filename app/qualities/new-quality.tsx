@@ -20,12 +20,20 @@ export function UsualQualities() {
     <section className="starter-sets" aria-label="Qualities to begin with">
       <div className="starter-choices">
         {open.map(({ id, label, source }) => (
-          <Checkbox key={id} checked={!left.includes(id)} onChange={({ target }) => setLeft(target.checked ? left.filter((one) => one !== id) : [...left, id])}>
+          <Checkbox
+            key={id}
+            checked={!left.includes(id)}
+            onChange={({ target }) => setLeft(target.checked ? left.filter((one) => one !== id) : [...left, id])}
+          >
             {label} <small>{SOURCE_UNITS[source] || 'marks, 1 to 5'}</small>
           </Checkbox>
         ))}
       </div>
-      <Button type="primary" disabled={chosen.length === 0} onClick={() => edits.decision('qualities.usual', 'qualities to begin with', (one) => withQualities(one, chosen))}>
+      <Button
+        type="primary"
+        disabled={chosen.length === 0}
+        onClick={() => edits.decision('qualities.usual', 'qualities to begin with', (one) => withQualities(one, chosen))}
+      >
         Take these {chosen.length}
       </Button>
     </section>
@@ -44,7 +52,9 @@ export function NewQuality({ onAdded }: { onAdded(id: string): void }) {
         event.preventDefault();
         if (label.trim() === '') return;
         const id = newId();
-        edits.decision(`quality.${id}`, 'a quality', (one) => withQualities(one, [{ id, label: label.trim(), weight: '2', source: 'mark', worst: '1', best: '5', together: 'weakest' }]));
+        edits.decision(`quality.${id}`, 'a quality', (one) =>
+          withQualities(one, [{ id, label: label.trim(), weight: '2', source: 'mark', worst: '1', best: '5', together: 'weakest' }]),
+        );
         setLabel('');
         onAdded(id);
       }}

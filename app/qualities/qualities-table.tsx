@@ -39,7 +39,12 @@ export function QualitiesTable({ vendors, open, onOpen }: QualitiesTableProps) {
           {qualities.map((quality) => (
             <tr key={quality.id}>
               <th scope="row">
-                <button type="button" className="figure quality-name" aria-expanded={open?.quality === quality.id && open.offer === null} onClick={() => onOpen({ quality: quality.id, offer: null })}>
+                <button
+                  type="button"
+                  className="figure quality-name"
+                  aria-expanded={open?.quality === quality.id && open.offer === null}
+                  onClick={() => onOpen({ quality: quality.id, offer: null })}
+                >
                   {quality.label || 'without a name'}
                 </button>
                 <small>
@@ -60,7 +65,12 @@ export function QualitiesTable({ vendors, open, onOpen }: QualitiesTableProps) {
                       {standing ? (
                         <Fragment>
                           {standingWords(quality, standing, write)}
-                          {quality.source === 'reviews' && <small>from {write.number(String((decision.vendors?.[id]?.reviews ?? []).reduce((sum, { count }) => sum + count, 0)))}</small>}
+                          {quality.source === 'reviews' && (
+                            <small>
+                              from{' '}
+                              {write.number(String((decision.vendors?.[id]?.reviews ?? []).reduce((sum, { count }) => sum + count, 0)))}
+                            </small>
+                          )}
                           <i className="points" aria-hidden="true">
                             <i style={{ width: `${standing.points}%` }} />
                           </i>

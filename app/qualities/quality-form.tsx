@@ -13,18 +13,45 @@ const SCALE = { least: -1e6, most: 1e6, wanted: 'a number' };
 /** A quality: how much it counts, where its figures come from, and its scale. */
 export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemoved(): void }) {
   const edits = useEdits();
-  const change = (field: string, recipe: (one: Quality) => Quality | null) => edits.decision(`quality.${quality.id}.${field}`, quality.label || 'a quality', (one) => withQuality(one, quality.id, recipe));
+  const change = (field: string, recipe: (one: Quality) => Quality | null) =>
+    edits.decision(`quality.${quality.id}.${field}`, quality.label || 'a quality', (one) => withQuality(one, quality.id, recipe));
   const unit = SOURCE_UNITS[quality.source];
   const isSame = (end: string, other: string) => Number(end) === Number(other);
   return (
     <section aria-label="Quality" className="quality-form">
       <h2>{quality.label || 'A quality'}</h2>
       <TextField label="Name" value={quality.label} onChange={(label) => change('label', (one) => ({ ...one, label }))} />
-      <NumberField fieldKey={`quality.${quality.id}.weight`} label="Weight" value={quality.weight} range={{ least: 0, most: 100, wanted: 'a weight, 1 to 5 as a rule' }} hint="0 leaves it out" onChange={(weight) => change('weight', (one) => ({ ...one, weight: weight ?? '0' }))} />
-      <ChoiceField label="Figures come from" value={quality.source} options={SOURCES} onChange={(source) => change('source', (one) => ({ ...one, source }))} />
+      <NumberField
+        fieldKey={`quality.${quality.id}.weight`}
+        label="Weight"
+        value={quality.weight}
+        range={{ least: 0, most: 100, wanted: 'a weight, 1 to 5 as a rule' }}
+        hint="0 leaves it out"
+        onChange={(weight) => change('weight', (one) => ({ ...one, weight: weight ?? '0' }))}
+      />
+      <ChoiceField
+        label="Figures come from"
+        value={quality.source}
+        options={SOURCES}
+        onChange={(source) => change('source', (one) => ({ ...one, source }))}
+      />
       <div className="pair">
-        <NumberField fieldKey={`quality.${quality.id}.worst`} label="Worth nothing at" value={quality.worst} range={SCALE} hint={unit} onChange={(worst) => worst && !isSame(worst, quality.best) && change('worst', (one) => ({ ...one, worst }))} />
-        <NumberField fieldKey={`quality.${quality.id}.best`} label="Worth all at" value={quality.best} range={SCALE} hint={unit} onChange={(best) => best && !isSame(best, quality.worst) && change('best', (one) => ({ ...one, best }))} />
+        <NumberField
+          fieldKey={`quality.${quality.id}.worst`}
+          label="Worth nothing at"
+          value={quality.worst}
+          range={SCALE}
+          hint={unit}
+          onChange={(worst) => worst && !isSame(worst, quality.best) && change('worst', (one) => ({ ...one, worst }))}
+        />
+        <NumberField
+          fieldKey={`quality.${quality.id}.best`}
+          label="Worth all at"
+          value={quality.best}
+          range={SCALE}
+          hint={unit}
+          onChange={(best) => best && !isSame(best, quality.worst) && change('best', (one) => ({ ...one, best }))}
+        />
       </div>
       <ChoiceField
         label="Of several vendors in one candidate counts"
@@ -35,7 +62,11 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
         ]}
         onChange={(together) => change('together', (one) => ({ ...one, together }))}
       />
-      <TextField label="Why it counts" value={quality.why ?? ''} onChange={(why) => change('why', ({ why: _former, ...one }) => (why === '' ? one : { ...one, why }))} />
+      <TextField
+        label="Why it counts"
+        value={quality.why ?? ''}
+        onChange={(why) => change('why', ({ why: _former, ...one }) => (why === '' ? one : { ...one, why }))}
+      />
       <p>
         <Button
           type="text"

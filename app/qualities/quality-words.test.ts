@@ -3,7 +3,8 @@ import type { Quality } from '#core/qualities/quality-schema';
 import { writerFor } from '../locale/writer';
 import { SOURCES, standingWords } from './quality-words';
 
-const words = (source: Quality['source'], figure: number, locale = 'en-GB') => standingWords({ id: 'q', label: 'q', weight: '1', worst: '0', best: '1', source }, { figure, points: 50 }, writerFor(locale));
+const words = (source: Quality['source'], figure: number, locale = 'en-GB') =>
+  standingWords({ id: 'q', label: 'q', weight: '1', worst: '0', best: '1', source }, { figure, points: 50 }, writerFor(locale));
 
 it('a vendor’s figure stands in its own unit, as the locale writes it', () => {
   expect(words('mark', 3.5)).toBe('3.5');

@@ -25,15 +25,28 @@ export function ReviewFields({ notes, onChange }: { notes: VendorNotes; onChange
   return (
     <>
       {reviews.map((review) => (
-        <ReviewForm key={review.id} review={review} onChange={(field, recipe) => onChange(`review.${review.id}.${field}`, (one) => withReview(one, review.id, recipe))} />
+        <ReviewForm
+          key={review.id}
+          review={review}
+          onChange={(field, recipe) => onChange(`review.${review.id}.${field}`, (one) => withReview(one, review.id, recipe))}
+        />
       ))}
-      <Button size="small" onClick={() => onChange(`review.${newId()}`, (one) => ({ ...one, reviews: [...(one.reviews ?? []), { id: newId(), source: '', score: '4', least: '1', most: '5', count: 0 }] }))}>
+      <Button
+        size="small"
+        onClick={() =>
+          onChange(`review.${newId()}`, (one) => ({
+            ...one,
+            reviews: [...(one.reviews ?? []), { id: newId(), source: '', score: '4', least: '1', most: '5', count: 0 }],
+          }))
+        }
+      >
         Reviews from one more place
       </Button>
       {score && average !== null && (
         <p className="method">
-          {points(score.given)} of 100 from {score.count} {score.count === 1 ? 'person' : 'people'}. Few opinions say little: the score is taken as if {ADDED_REVIEWS} more people had given the average of all reviews here ({points(average)}), which makes it {points(score.pulled)}; and of where
-          it then most likely lies the lower end counts: <b>{points(score.counts)}</b>.
+          {points(score.given)} of 100 from {score.count} {score.count === 1 ? 'person' : 'people'}. Few opinions say little: the score is
+          taken as if {ADDED_REVIEWS} more people had given the average of all reviews here ({points(average)}), which makes it{' '}
+          {points(score.pulled)}; and of where it then most likely lies the lower end counts: <b>{points(score.counts)}</b>.
         </p>
       )}
     </>
@@ -47,7 +60,10 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
   const set = (field: 'score' | 'least' | 'most', value: string) => {
     const waiting = state.unread[keyOf('score')]?.text;
     const next = { ...review, [field]: value };
-    const fitting = field !== 'score' && waiting !== undefined && reviewProblem({ ...next, score: waiting }) === null ? { ...next, score: waiting } : next;
+    const fitting =
+      field !== 'score' && waiting !== undefined && reviewProblem({ ...next, score: waiting }) === null
+        ? { ...next, score: waiting }
+        : next;
     const problem = reviewProblem(fitting);
     if (problem) return store.setUnread(keyOf(field), { text: value, problem, label: `the reviews of ${review.source || 'one place'}` });
     if (fitting !== next) store.setUnread(keyOf('score'), null);
@@ -58,18 +74,41 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
   );
   return (
     <div className="review">
-      <TextField label="Where" value={review.source} placeholder="sellers’ forum" onChange={(source) => onChange('source', (one) => ({ ...one, source }))} />
+      <TextField
+        label="Where"
+        value={review.source}
+        placeholder="sellers’ forum"
+        onChange={(source) => onChange('source', (one) => ({ ...one, source }))}
+      />
       <div className="review-figures">
         {field('score', 'Score')}
         {field('least', 'from')}
         {field('most', 'to')}
-        <NumberField fieldKey={`review.${review.id}.count`} label="People" value={String(review.count)} range={COUNT} onChange={(count) => onChange('count', (one) => ({ ...one, count: Number(count ?? 0) }))} />
+        <NumberField
+          fieldKey={`review.${review.id}.count`}
+          label="People"
+          value={String(review.count)}
+          range={COUNT}
+          onChange={(count) => onChange('count', (one) => ({ ...one, count: Number(count ?? 0) }))}
+        />
       </div>
-      <DayField label="Seen on" value={review.seen} onChange={(seen) => onChange('seen', ({ seen: _former, ...one }) => (seen === undefined ? one : { ...one, seen }))} />
-      <Checkbox checked={review.earns === true} onChange={({ target }) => onChange('earns', ({ earns: _former, ...one }) => (target.checked ? { ...one, earns: true } : one))}>
+      <DayField
+        label="Seen on"
+        value={review.seen}
+        onChange={(seen) => onChange('seen', ({ seen: _former, ...one }) => (seen === undefined ? one : { ...one, seen }))}
+      />
+      <Checkbox
+        checked={review.earns === true}
+        onChange={({ target }) => onChange('earns', ({ earns: _former, ...one }) => (target.checked ? { ...one, earns: true } : one))}
+      >
         the source earns if you buy
       </Checkbox>
-      <Button type="text" size="small" aria-label={`Remove the reviews of ${review.source || 'this place'}`} onClick={() => onChange('removed', () => null)}>
+      <Button
+        type="text"
+        size="small"
+        aria-label={`Remove the reviews of ${review.source || 'this place'}`}
+        onClick={() => onChange('removed', () => null)}
+      >
         remove
       </Button>
     </div>

@@ -13,7 +13,11 @@ export interface RefusedRecording {
 }
 
 /** Takes in recordings of a vendor's page; they are read beside the interface, and only their figures are kept. */
-export function useRecordings(): { take(vendor: NamedOffer, files: readonly File[]): void; reading: number; refused: readonly RefusedRecording[] } {
+export function useRecordings(): {
+  take(vendor: NamedOffer, files: readonly File[]): void;
+  reading: number;
+  refused: readonly RefusedRecording[];
+} {
   const edits = useEdits();
   const [reading, setReading] = useState(0);
   const [refused, setRefused] = useState<readonly RefusedRecording[]>([]);
@@ -23,7 +27,9 @@ export function useRecordings(): { take(vendor: NamedOffer, files: readonly File
     setReading((count) => count - 1);
     if ('problem' in answer) return setRefused((former) => [...former, { file: file.name, problem: answer.problem }]);
     const { measurement } = answer;
-    edits.decision(`vendor.${vendor.id}.recording.${measurement.id}`, `a recording of ${vendor.label}`, (one) => withVendor(one, vendor.id, (notes) => ({ ...notes, measurements: [...(notes.measurements ?? []), measurement] })));
+    edits.decision(`vendor.${vendor.id}.recording.${measurement.id}`, `a recording of ${vendor.label}`, (one) =>
+      withVendor(one, vendor.id, (notes) => ({ ...notes, measurements: [...(notes.measurements ?? []), measurement] })),
+    );
   };
   return {
     take(vendor, files) {

@@ -10,5 +10,11 @@ export interface NamedOffer {
 /** The vendors of the decision, in the order of their sheets. */
 export function useVendors(): readonly NamedOffer[] {
   const { sheets } = useWorkbench().state.bench;
-  return useMemo(() => sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [{ id: sheet.offer.id, label: sheet.offer.label || sheet.offer.vendor || 'without a name' }] : [])), [sheets]);
+  return useMemo(
+    () =>
+      sheets.flatMap(({ sheet }) =>
+        sheet.kind === 'offer' ? [{ id: sheet.offer.id, label: sheet.offer.label || sheet.offer.vendor || 'without a name' }] : [],
+      ),
+    [sheets],
+  );
 }

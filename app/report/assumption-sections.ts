@@ -30,14 +30,28 @@ export function assumptionSection(file: DecisionFile, { decision }: Workbench, w
         figures: [2, 3, 4],
         rows: forecast.streams.map(({ label, id, orders, subscribers, orderValue, refunds, margin, cards }) => [
           label || id,
-          subscribers ? `${write.number(subscribers.start)} subscribers, ${seriesWords(subscribers.joins, write)} join, ${write.number(subscribers.churn)} % leave` : seriesWords(orders ?? '0', write),
+          subscribers
+            ? `${write.number(subscribers.start)} subscribers, ${seriesWords(subscribers.joins, write)} join, ${write.number(subscribers.churn)} % leave`
+            : seriesWords(orders ?? '0', write),
           typeof orderValue === 'string' ? write.money(orderValue, currency) : seriesWords(orderValue, write),
           `${write.number(refunds ?? '0')} %`,
           `${write.number(margin ?? '100')} %`,
-          Object.entries(cards ?? { domestic: '100' }).map(([kind, share]) => `${kind} ${write.number(share)} %`).join(', '),
+          Object.entries(cards ?? { domestic: '100' })
+            .map(([kind, share]) => `${kind} ${write.number(share)} %`)
+            .join(', '),
         ]),
       },
-      ...(Object.keys(forecast.drivers ?? {}).length > 0 ? [{ kind: 'list' as const, items: Object.entries(forecast.drivers ?? {}).map(([id, driver]) => `${featureWords(id)}: ${typeof driver === 'object' && 'per' in driver ? `${write.number(driver.ratio)} per ${driver.per.replace(/s$/, '')}` : seriesWords(driver, write)}`) }] : []),
+      ...(Object.keys(forecast.drivers ?? {}).length > 0
+        ? [
+            {
+              kind: 'list' as const,
+              items: Object.entries(forecast.drivers ?? {}).map(
+                ([id, driver]) =>
+                  `${featureWords(id)}: ${typeof driver === 'object' && 'per' in driver ? `${write.number(driver.ratio)} per ${driver.per.replace(/s$/, '')}` : seriesWords(driver, write)}`,
+              ),
+            },
+          ]
+        : []),
       ...(level('must').length > 0 ? [{ kind: 'sentence' as const, text: `It must have: ${level('must').join(', ')}.` }] : []),
       ...(level('want').length > 0 ? [{ kind: 'sentence' as const, text: `It should have: ${level('want').join(', ')}.` }] : []),
     ],
@@ -50,10 +64,14 @@ function seriesWords(series: Series, write: Writer): string {
   const { start, growth, add, season, set } = series;
   return [
     write.number(start, 2),
-    ...(growth && Number(growth) !== 0 ? [`${Number(growth) > 0 ? 'growing' : 'shrinking'} ${write.number(growth.replace('-', ''))} % a month`] : []),
+    ...(growth && Number(growth) !== 0
+      ? [`${Number(growth) > 0 ? 'growing' : 'shrinking'} ${write.number(growth.replace('-', ''))} % a month`]
+      : []),
     ...(add && Number(add) !== 0 ? [`${Number(add) > 0 ? '+' : '−'}${write.number(add.replace('-', ''))} a month`] : []),
     ...(season ? ['by season'] : []),
-    ...(set && Object.keys(set).length > 0 ? [`${Object.keys(set).length} ${Object.keys(set).length === 1 ? 'month' : 'months'} set by hand`] : []),
+    ...(set && Object.keys(set).length > 0
+      ? [`${Object.keys(set).length} ${Object.keys(set).length === 1 ? 'month' : 'months'} set by hand`]
+      : []),
   ].join(', ');
 }
 
@@ -70,7 +88,10 @@ export function sourceSection({ sheets }: Workbench, write: Writer): ReportSecti
         figures: [],
         rows: sheets.map(({ sheet }) => [
           sheetLabel(sheet),
-          columnsOf(sheet).map(({ label }) => label).filter(Boolean).join(', '),
+          columnsOf(sheet)
+            .map(({ label }) => label)
+            .filter(Boolean)
+            .join(', '),
           `${sheet.evidence?.where ?? 'not noted'}${sheet.evidence?.earns ? ' (earns if one buys)' : ''}`,
           sheet.seen ? write.day(sheet.seen) : 'not dated',
           sheet.evidence?.sure ? SURE[sheet.evidence.sure] : 'not noted',

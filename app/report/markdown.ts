@@ -2,7 +2,13 @@ import type { Report, ReportBlock } from './report-blocks';
 
 /** A report as Markdown; whatever people typed stays text. */
 export function reportMarkdown({ title, subtitle, sections, footer }: Report): string {
-  const parts = [`# ${plain(title)}`, `*${plain(subtitle)}*`, ...sections.flatMap((section) => [`## ${plain(section.title)}`, ...section.blocks.map(block)]), '---', plain(footer)];
+  const parts = [
+    `# ${plain(title)}`,
+    `*${plain(subtitle)}*`,
+    ...sections.flatMap((section) => [`## ${plain(section.title)}`, ...section.blocks.map(block)]),
+    '---',
+    plain(footer),
+  ];
   return `${parts.filter((part) => part !== '').join('\n\n')}\n`;
 }
 
@@ -18,7 +24,11 @@ function block(one: ReportBlock): string {
     case 'list':
       return one.items.map((item) => `- ${plain(item)}`).join('\n');
     case 'table':
-      return [`| ${one.head.map(cell).join(' | ')} |`, `| ${one.head.map((_, index) => (one.figures.includes(index) ? '---:' : '---')).join(' | ')} |`, ...one.rows.map((row) => `| ${row.map(cell).join(' | ')} |`)].join('\n');
+      return [
+        `| ${one.head.map(cell).join(' | ')} |`,
+        `| ${one.head.map((_, index) => (one.figures.includes(index) ? '---:' : '---')).join(' | ')} |`,
+        ...one.rows.map((row) => `| ${row.map(cell).join(' | ')} |`),
+      ].join('\n');
     case 'chart':
       // A picture has no place in a text; the tables say the same.
       return '';
@@ -27,7 +37,11 @@ function block(one: ReportBlock): string {
 
 /** Characters that mean something in Markdown are escaped, line breaks and all. */
 function plain(text: string): string {
-  return text.replace(/\s*\n\s*/g, ' ').replace(/[\\`*_{}[\]<>#|~]/g, '\\$&').replace(/^(\d+)([.)])(?=\s)/, '$1\\$2').replace(/^([-+=])(?=[\s=])/, '\\$1');
+  return text
+    .replace(/\s*\n\s*/g, ' ')
+    .replace(/[\\`*_{}[\]<>#|~]/g, '\\$&')
+    .replace(/^(\d+)([.)])(?=\s)/, '$1\\$2')
+    .replace(/^([-+=])(?=[\s=])/, '\\$1');
 }
 
 function cell(text: string): string {

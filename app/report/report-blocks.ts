@@ -3,7 +3,14 @@ export type ReportBlock =
   | { readonly kind: 'sentence'; readonly text: string; readonly style?: 'answer' | 'quiet' }
   | { readonly kind: 'quote'; readonly text: string }
   | { readonly kind: 'list'; readonly items: readonly string[] }
-  | { readonly kind: 'table'; readonly caption?: string; readonly head: readonly string[]; readonly rows: ReadonlyArray<readonly string[]>; /** Columns of figures, by index. */ readonly figures: readonly number[]; /** Rows that stand out, by index. */ readonly marked?: readonly number[] }
+  | {
+      readonly kind: 'table';
+      readonly caption?: string;
+      readonly head: readonly string[];
+      readonly rows: ReadonlyArray<readonly string[]>;
+      /** Columns of figures, by index. */ readonly figures: readonly number[];
+      /** Rows that stand out, by index. */ readonly marked?: readonly number[];
+    }
   | { readonly kind: 'chart'; readonly title: string; /** Drawn, as SVG markup of our own making. */ readonly svg: string };
 
 export interface ReportSection {

@@ -11,7 +11,9 @@ export function ReportDocument({ report, styles, paper }: { report: Report; styl
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <title>{title}</title>
-        <style dangerouslySetInnerHTML={{ __html: `@page { size: ${paper === 'a4' ? 'A4' : 'letter'}; margin: 16mm 15mm 18mm; }\n${styles}` }} />
+        <style
+          dangerouslySetInnerHTML={{ __html: `@page { size: ${paper === 'a4' ? 'A4' : 'letter'}; margin: 16mm 15mm 18mm; }\n${styles}` }}
+        />
       </head>
       <body>
         <article>

@@ -6,8 +6,13 @@ import type { Report } from './report-blocks';
 import { type Paper, ReportDocument } from './report-document';
 import styles from './report.css?inline';
 
-const face = (family: string, data: string, style = 'normal') => `@font-face { font-family: '${family}'; font-style: ${style}; font-weight: 200 800; src: url(${data}) format('woff2'); }`;
-const FACES = [face('Libre Franklin Variable', franklin), face('Newsreader Variable', newsreader), face('Newsreader Variable', newsreaderItalic, 'italic')].join('\n');
+const face = (family: string, data: string, style = 'normal') =>
+  `@font-face { font-family: '${family}'; font-style: ${style}; font-weight: 200 800; src: url(${data}) format('woff2'); }`;
+const FACES = [
+  face('Libre Franklin Variable', franklin),
+  face('Newsreader Variable', newsreader),
+  face('Newsreader Variable', newsreaderItalic, 'italic'),
+].join('\n');
 
 /** A report as one HTML file: styles, faces and pictures are in it, scripts are none. */
 export function reportHtml(report: Report, paper: Paper): string {

@@ -6,7 +6,15 @@ import type { Condition, Threshold } from '#core/verdict/conditions-schema';
 import type { GivenVerdict } from '#core/verdict/verdict-schema';
 import { dateReason, dateTitle, daysLeftWords } from '../dates/date-words';
 import type { Writer } from '../locale/writer';
-import { chosenSentence, conditionWords, openWords, suitsSentence, thresholdWords, togetherWords, winnerWords } from '../verdict/verdict-words';
+import {
+  chosenSentence,
+  conditionWords,
+  openWords,
+  suitsSentence,
+  thresholdWords,
+  togetherWords,
+  winnerWords,
+} from '../verdict/verdict-words';
 import { shownConditions } from '../verdict/conditions-table';
 import { assumptionSection, sourceSection } from './assumption-sections';
 import type { Report, ReportBlock, ReportSection } from './report-blocks';
@@ -30,14 +38,42 @@ export function reportOf({ decided, name, verdict, isGiven, today, write }: Repo
   const nameOf = (id: string | null) => (id === null ? 'nobody' : (verdict?.totals.find(({ candidate }) => candidate === id)?.label ?? id));
   return {
     title: name || 'Where to sell?',
-    subtitle: isGiven && verdict ? `Verdict of ${write.day(verdict.on)}${verdict.strength === 'modest' ? ', for now' : ''}` : `No verdict is given yet; as it stands on ${write.day(today)}`,
+    subtitle:
+      isGiven && verdict
+        ? `Verdict of ${write.day(verdict.on)}${verdict.strength === 'modest' ? ', for now' : ''}`
+        : `No verdict is given yet; as it stands on ${write.day(today)}`,
     sections: [
       answerSection(verdict, write),
       ...(decided ? [totalsSection(decided, verdict, write)] : verdict ? [givenTotals(verdict, write)] : []),
       ...(verdict ? [conditionSection(verdict.conditions, verdict.thresholds, verdict, nameOf, write)] : []),
-      ...(verdict && verdict.open.length > 0 ? [{ title: 'What is still open', blocks: [{ kind: 'list' as const, items: verdict.open.map((question) => openWords(question, write)) }] }] : []),
-      ...(decided ? [...dateSection(decided, isGiven ? verdict : null, today, write), assumptionSection(decided.priced.pricing.file, decided.bench, write), sourceSection(decided.bench, write)] : []),
-      ...(!decided && verdict ? [{ title: 'Sources', blocks: [{ kind: 'list' as const, items: verdict.sheets.map(({ label, seen }) => `${label}, ${seen ? `seen ${write.day(seen)}` : 'not dated'}`) }] }] : []),
+      ...(verdict && verdict.open.length > 0
+        ? [
+            {
+              title: 'What is still open',
+              blocks: [{ kind: 'list' as const, items: verdict.open.map((question) => openWords(question, write)) }],
+            },
+          ]
+        : []),
+      ...(decided
+        ? [
+            ...dateSection(decided, isGiven ? verdict : null, today, write),
+            assumptionSection(decided.priced.pricing.file, decided.bench, write),
+            sourceSection(decided.bench, write),
+          ]
+        : []),
+      ...(!decided && verdict
+        ? [
+            {
+              title: 'Sources',
+              blocks: [
+                {
+                  kind: 'list' as const,
+                  items: verdict.sheets.map(({ label, seen }) => `${label}, ${seen ? `seen ${write.day(seen)}` : 'not dated'}`),
+                },
+              ],
+            },
+          ]
+        : []),
     ],
     footer: footerOf(verdict, isGiven, today, write),
   };
@@ -46,7 +82,9 @@ export function reportOf({ decided, name, verdict, isGiven, today, write }: Repo
 function footerOf(verdict: GivenVerdict | null, isGiven: boolean, today: string, write: Writer): string {
   const made = `Written by Venalis on ${write.day(today)}.`;
   if (!isGiven || !verdict) return made;
-  return verdict.madeFrom ? `${made} The figures are those of revision ${verdict.madeFrom.revision}, from which the verdict was made.` : `${made} The revision from which the verdict was made is not kept here; its figures are those that were noted with it.`;
+  return verdict.madeFrom
+    ? `${made} The figures are those of revision ${verdict.madeFrom.revision}, from which the verdict was made.`
+    : `${made} The revision from which the verdict was made is not kept here; its figures are those that were noted with it.`;
 }
 
 function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSection {
@@ -59,7 +97,11 @@ function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSecti
       ...(verdict.shared ? [{ kind: 'sentence' as const, text: togetherWords(verdict, verdict.currency, write) }] : []),
       ...(verdict.reason ? [{ kind: 'quote' as const, text: verdict.reason }] : []),
       ...(best ? [{ kind: 'sentence' as const, text: best }] : []),
-      { kind: 'sentence', style: 'quiet', text: `With ${verdict.version} sales of ${write.whole(verdict.monthlySales)} ${verdict.currency} a month, ${write.number(verdict.monthlyOrders, 0)} orders.` },
+      {
+        kind: 'sentence',
+        style: 'quiet',
+        text: `With ${verdict.version} sales of ${write.whole(verdict.monthlySales)} ${verdict.currency} a month, ${write.number(verdict.monthlyOrders, 0)} orders.`,
+      },
     ],
   };
 }
@@ -79,9 +121,20 @@ function totalsSection({ priced, lineUp }: NonNullable<ReportOf['decided']>, ver
   ]);
   const yearHeads = years > 1 ? Array.from({ length: years }, (_, index) => `Year ${index + 1}`) : [];
   const blocks: ReportBlock[] = [
-    { kind: 'table', caption: `Totals over ${months} months, ${currency}`, head: ['Candidate', 'Total', ...yearHeads, 'Per order', 'Of sales', 'Left to you', ''], figures: Array.from({ length: yearHeads.length + 4 }, (_, index) => index + 1), rows, marked: lineUp.columns.flatMap(({ id }, index) => (chosen.has(id) ? [index] : [])) },
+    {
+      kind: 'table',
+      caption: `Totals over ${months} months, ${currency}`,
+      head: ['Candidate', 'Total', ...yearHeads, 'Per order', 'Of sales', 'Left to you', ''],
+      figures: Array.from({ length: yearHeads.length + 4 }, (_, index) => index + 1),
+      rows,
+      marked: lineUp.columns.flatMap(({ id }, index) => (chosen.has(id) ? [index] : [])),
+    },
   ];
-  if (lineUp.columns.length > 0) blocks.push({ kind: 'chart', title: 'Where the totals come from', svg: bucketsChart(lineUp, write) }, { kind: 'chart', title: 'Cost so far, month by month', svg: courseSoFarChart(priced, lineUp, write) });
+  if (lineUp.columns.length > 0)
+    blocks.push(
+      { kind: 'chart', title: 'Where the totals come from', svg: bucketsChart(lineUp, write) },
+      { kind: 'chart', title: 'Cost so far, month by month', svg: courseSoFarChart(priced, lineUp, write) },
+    );
   return { title: 'Totals', blocks };
 }
 
@@ -102,14 +155,24 @@ function givenTotals(verdict: GivenVerdict, write: Writer): ReportSection {
         caption: `Totals over ${verdict.months} months, ${verdict.currency}`,
         head: ['Candidate', 'Total', ''],
         figures: [1],
-        rows: verdict.totals.map(({ candidate, label, total, atLeast, usable }) => [`${candidate}  ${label}`, `${atLeast ? 'at least ' : ''}${write.money(total, verdict.currency)}`, usable ? '' : 'cannot be chosen']),
+        rows: verdict.totals.map(({ candidate, label, total, atLeast, usable }) => [
+          `${candidate}  ${label}`,
+          `${atLeast ? 'at least ' : ''}${write.money(total, verdict.currency)}`,
+          usable ? '' : 'cannot be chosen',
+        ]),
         marked: verdict.totals.flatMap(({ candidate }, index) => (chosen.has(candidate) ? [index] : [])),
       },
     ],
   };
 }
 
-function conditionSection(conditions: readonly Condition[], thresholds: readonly Threshold[], verdict: GivenVerdict, nameOf: (id: string | null) => string, write: Writer): ReportSection {
+function conditionSection(
+  conditions: readonly Condition[],
+  thresholds: readonly Threshold[],
+  verdict: GivenVerdict,
+  nameOf: (id: string | null) => string,
+  write: Writer,
+): ReportSection {
   const shown = shownConditions(conditions);
   const chosen = new Set(verdict.parts.map(({ candidate }) => candidate));
   return {
@@ -127,12 +190,22 @@ function conditionSection(conditions: readonly Condition[], thresholds: readonly
         ]),
         marked: shown.flatMap(({ winner }, index) => (winner === null || !chosen.has(winner) ? [index] : [])),
       },
-      ...(thresholds.length > 0 ? [{ kind: 'sentence' as const, text: 'What would change it, the nearest first:' }, { kind: 'list' as const, items: thresholds.map((threshold) => thresholdWords(threshold, nameOf, write)) }] : []),
+      ...(thresholds.length > 0
+        ? [
+            { kind: 'sentence' as const, text: 'What would change it, the nearest first:' },
+            { kind: 'list' as const, items: thresholds.map((threshold) => thresholdWords(threshold, nameOf, write)) },
+          ]
+        : []),
     ],
   };
 }
 
-function dateSection({ bench, priced }: NonNullable<ReportOf['decided']>, verdict: GivenVerdict | null, today: string, write: Writer): ReportSection[] {
+function dateSection(
+  { bench, priced }: NonNullable<ReportOf['decided']>,
+  verdict: GivenVerdict | null,
+  today: string,
+  write: Writer,
+): ReportSection[] {
   const { currency } = bench.decision;
   const ahead = datesThatMatter(bench, priced, verdict ?? undefined).filter((date) => daysLeft(date, today) >= 0);
   if (ahead.length === 0) return [];
@@ -144,7 +217,11 @@ function dateSection({ bench, priced }: NonNullable<ReportOf['decided']>, verdic
           kind: 'table',
           head: ['Day', 'What, and why', 'At stake'],
           figures: [2],
-          rows: ahead.map((date) => [`${write.day(date.on)}, ${daysLeftWords(daysLeft(date, today))}`, `${dateTitle(date)}. ${dateReason(date, currency, write)}`.trim(), date.atStake === null ? '' : write.money(date.atStake, currency)]),
+          rows: ahead.map((date) => [
+            `${write.day(date.on)}, ${daysLeftWords(daysLeft(date, today))}`,
+            `${dateTitle(date)}. ${dateReason(date, currency, write)}`.trim(),
+            date.atStake === null ? '' : write.money(date.atStake, currency),
+          ]),
         },
       ],
     },

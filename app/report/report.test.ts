@@ -12,7 +12,11 @@ import type { Report } from './report-blocks';
 import { reportOf } from './report.server';
 
 let next = 0;
-const demo = takeApart(readDecisionFile(JSON.parse(readFileSync(new URL('../../demo/larkfell-kites.json', import.meta.url), 'utf8'))), () => `s${next++}`, '2026-11-03');
+const demo = takeApart(
+  readDecisionFile(JSON.parse(readFileSync(new URL('../../demo/larkfell-kites.json', import.meta.url), 'utf8'))),
+  () => `s${next++}`,
+  '2026-11-03',
+);
 const write = writerFor('en-GB');
 const TODAY = '2026-11-25';
 
@@ -23,7 +27,8 @@ function report(bench: Workbench, more: { verdict?: GivenVerdict | null; isGiven
 }
 
 const titles = ({ sections }: Report) => sections.map(({ title }) => title);
-const charts = ({ sections }: Report) => sections.flatMap(({ blocks }) => blocks.flatMap((block) => (block.kind === 'chart' ? [block] : [])));
+const charts = ({ sections }: Report) =>
+  sections.flatMap(({ blocks }) => blocks.flatMap((block) => (block.kind === 'chart' ? [block] : [])));
 
 describe('a report', () => {
   const whole = report(demo);
@@ -66,7 +71,14 @@ describe('a report', () => {
 
   it('is in the figures of the person’s locale', () => {
     const { priced, lineUp } = price(demo);
-    const german = reportOf({ decided: { bench: demo, priced, lineUp }, name: '', verdict: asItStands(demo, TODAY), isGiven: false, today: TODAY, write: writerFor('de-DE') });
+    const german = reportOf({
+      decided: { bench: demo, priced, lineUp },
+      name: '',
+      verdict: asItStands(demo, TODAY),
+      isGiven: false,
+      today: TODAY,
+      write: writerFor('de-DE'),
+    });
     expect(JSON.stringify(german)).toContain('7.049,72');
     expect(german.title).toBe('Where to sell?');
   });
@@ -88,14 +100,26 @@ describe('a report as Markdown', () => {
 
   it('leaves figures as the locale writes them', () => {
     const { priced, lineUp } = price(demo);
-    const text = reportMarkdown(reportOf({ decided: { bench: demo, priced, lineUp }, name: '1. Frage', verdict: asItStands(demo, TODAY), isGiven: false, today: TODAY, write: writerFor('de-DE') }));
+    const text = reportMarkdown(
+      reportOf({
+        decided: { bench: demo, priced, lineUp },
+        name: '1. Frage',
+        verdict: asItStands(demo, TODAY),
+        isGiven: false,
+        today: TODAY,
+        write: writerFor('de-DE'),
+      }),
+    );
     expect(text).toContain('| 7.049,72 |');
     expect(text).toMatch(/^# 1\\\. Frage\n/);
   });
 
   it('keeps what people typed from becoming markup', () => {
     const typed = '# Title\n| a | b | <script>alert(1)</script> [x](javascript:1) **bold**';
-    const verdict = asItStands(withDecision(demo, (one) => ({ ...one, choice: { kind: 'candidate', candidates: ['A'], reason: typed } })), TODAY);
+    const verdict = asItStands(
+      withDecision(demo, (one) => ({ ...one, choice: { kind: 'candidate', candidates: ['A'], reason: typed } })),
+      TODAY,
+    );
     const text = reportMarkdown(report(demo, { verdict, isGiven: true }));
     expect(text).toContain('> \\# Title\n> \\| a \\| b \\| \\<script\\>alert(1)\\</script\\> \\[x\\](javascript:1) \\*\\*bold\\*\\*');
   });

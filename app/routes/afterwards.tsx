@@ -50,7 +50,11 @@ function HowItTurnedOut({ today }: { today: string }) {
   const question = useMemo(() => ({ kind: 'afterwards' as const, used, actuals, moving }), [used, actuals, moving]);
   const { answer, ...working } = useWhatIf<'afterwards'>(file, question);
   const [isAll, setAll] = useState(false);
-  const known = Math.max(-1, ...Object.keys(actuals).map((month) => monthsBetween(file.start, month)), monthsBetween(file.start, today.slice(0, 7)) - 1);
+  const known = Math.max(
+    -1,
+    ...Object.keys(actuals).map((month) => monthsBetween(file.start, month)),
+    monthsBetween(file.start, today.slice(0, 7)) - 1,
+  );
   const shown = isAll ? file.months : Math.min(file.months, Math.max(known + 1, 0) + OPEN_MONTHS);
   if (used.length === 0)
     return (
@@ -62,8 +66,15 @@ function HowItTurnedOut({ today }: { today: string }) {
     <>
       <main className="work afterwards" aria-label="Afterwards" aria-busy={working.isBusy}>
         {answer && <p className="says">{soFarSentence(answer.against, write)}</p>}
-        {answer?.advice && <p className={`stands ${answer.advice.move ? 'is-shaken' : ''}`}>{adviceSentence(answer.advice, nameOf, write)}</p>}
-        <ActualsTable months={monthsFrom(file.start, shown)} actuals={actuals} against={answer?.against.months ?? []} currency={file.currency} />
+        {answer?.advice && (
+          <p className={`stands ${answer.advice.move ? 'is-shaken' : ''}`}>{adviceSentence(answer.advice, nameOf, write)}</p>
+        )}
+        <ActualsTable
+          months={monthsFrom(file.start, shown)}
+          actuals={actuals}
+          against={answer?.against.months ?? []}
+          currency={file.currency}
+        />
         {shown < file.months && (
           <p className="add-row">
             <Button type="link" onClick={() => setAll(true)}>
@@ -78,8 +89,18 @@ function HowItTurnedOut({ today }: { today: string }) {
         <h2>From a file</h2>
         <FromFile actuals={actuals} />
         <h2>How it is explained</h2>
-        <p>For {verdict ? `the verdict: ${partsWords(verdict.parts, write)}` : `${nameOf(used[0]?.candidate ?? null)}, the cheapest, until a verdict is given`}. First what other orders cost at the prices of the sheet, then what dearer or cheaper orders cost, then what was charged beside the sheet, then surprises. Your own hours are left out.</p>
-        <p className="quiet">A bill that is not entered is taken to be what the sheet says. Fees by sales: sales fees, card fees, usage. Each month is priced as if all months had gone like it.</p>
+        <p>
+          For{' '}
+          {verdict
+            ? `the verdict: ${partsWords(verdict.parts, write)}`
+            : `${nameOf(used[0]?.candidate ?? null)}, the cheapest, until a verdict is given`}
+          . First what other orders cost at the prices of the sheet, then what dearer or cheaper orders cost, then what was charged beside
+          the sheet, then surprises. Your own hours are left out.
+        </p>
+        <p className="quiet">
+          A bill that is not entered is taken to be what the sheet says. Fees by sales: sales fees, card fees, usage. Each month is priced
+          as if all months had gone like it.
+        </p>
       </aside>
     </>
   );
@@ -94,7 +115,10 @@ function FromFile({ actuals }: { actuals: Actuals }) {
   const months = Object.keys(reading?.actuals ?? {});
   const take = () => {
     if (!reading) return;
-    edits.decision('actuals', 'real months from a file', (one) => ({ ...one, actuals: { ...(one.actuals ?? actuals), ...reading.actuals } }));
+    edits.decision('actuals', 'real months from a file', (one) => ({
+      ...one,
+      actuals: { ...(one.actuals ?? actuals), ...reading.actuals },
+    }));
     setTaken(reading);
   };
   return (
@@ -106,7 +130,8 @@ function FromFile({ actuals }: { actuals: Actuals }) {
           accept=".csv,text/csv,text/plain"
           onChange={({ target }) => {
             const [file] = target.files ?? [];
-            if (file) void file.text().then((text) => fetcher.submit(text, { method: 'post', action: '/read-actuals', encType: 'text/plain' }));
+            if (file)
+              void file.text().then((text) => fetcher.submit(text, { method: 'post', action: '/read-actuals', encType: 'text/plain' }));
           }}
         />
       </label>

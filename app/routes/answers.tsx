@@ -27,7 +27,12 @@ export default function Answers() {
       <main className="work" aria-label="What plans say to it">
         <h2>Nothing to ask yet</h2>
         <p>
-          {needs.length === 0 ? <Link to={`/decisions/${decisionId}/needs`}>Say what is needed</Link> : <Link to={`/decisions/${decisionId}/sheets`}>Enter the price sheet of a vendor</Link>}, and every plan’s answer has a place here.
+          {needs.length === 0 ? (
+            <Link to={`/decisions/${decisionId}/needs`}>Say what is needed</Link>
+          ) : (
+            <Link to={`/decisions/${decisionId}/sheets`}>Enter the price sheet of a vendor</Link>
+          )}
+          , and every plan’s answer has a place here.
         </p>
       </main>
     );
@@ -36,7 +41,10 @@ export default function Answers() {
   const sheet = column ? findSheet(state.bench, column.vendor.sheetId)?.sheet : undefined;
   const show = (question: OpenQuestion) => {
     const asked = question.asks.kind === 'need' ? needKey(question.asks.need) : null;
-    setFocus({ row: needs.findIndex((one) => needKey(one) === asked), column: columns.findIndex((one) => one.asked.plan.id === question.part) });
+    setFocus({
+      row: needs.findIndex((one) => needKey(one) === asked),
+      column: columns.findIndex((one) => one.asked.plan.id === question.part),
+    });
   };
   return (
     <>
@@ -46,7 +54,14 @@ export default function Answers() {
           vendors={vendors}
           focus={point ?? { row: 0, column: 0 }}
           onFocus={setFocus}
-          onAnswer={(one, { vendor, asked }, given) => edits.sheet(vendor.sheetId, `${asked.plan.id}.${needKey(one)}`, `${vendor.offer.label} ${asked.plan.label}, ${needWords(one)}`, (changed) => withAnswer(changed, asked.plan.id, one, given))}
+          onAnswer={(one, { vendor, asked }, given) =>
+            edits.sheet(
+              vendor.sheetId,
+              `${asked.plan.id}.${needKey(one)}`,
+              `${vendor.offer.label} ${asked.plan.label}, ${needWords(one)}`,
+              (changed) => withAnswer(changed, asked.plan.id, one, given),
+            )
+          }
           onOpen={() => {
             if (!focus) setFocus({ row: 0, column: 0 });
             requestAnimationFrame(() => form.current?.focus());
@@ -57,7 +72,16 @@ export default function Answers() {
         </p>
       </main>
       <aside className="margin" aria-label="Answer and what is to find out">
-        {need && column && sheet && <AnswerForm key={`${needKey(need)} ${column.asked.plan.id}`} need={need} column={column} sheet={sheet} today={today} first={form} />}
+        {need && column && sheet && (
+          <AnswerForm
+            key={`${needKey(need)} ${column.asked.plan.id}`}
+            need={need}
+            column={column}
+            sheet={sheet}
+            today={today}
+            first={form}
+          />
+        )}
         <FindOutList onShow={show} />
       </aside>
     </>

@@ -23,7 +23,6 @@ export default function BreakEven() {
   );
 }
 
-
 function Pairs() {
   const { file, priced, nameOf } = useAskedDecision();
   const write = useWriter();
@@ -43,7 +42,13 @@ function Pairs() {
         {chosen && <p className="says">{pairSentence(chosen, nameOf, lowest, highest, write)}</p>}
         {chosen && <PairChart pair={chosen} />}
         <div className="tools">
-          <ChoiceField label="Set against all others" value={first} searchable options={ids.map((id) => ({ value: id, label: `${id} ${nameOf(id)}` }))} onChange={setAgainst} />
+          <ChoiceField
+            label="Set against all others"
+            value={first}
+            searchable
+            options={ids.map((id) => ({ value: id, label: `${id} ${nameOf(id)}` }))}
+            onChange={setAgainst}
+          />
         </div>
         <Working {...working} />
         <div className="wide-scroll">
@@ -51,8 +56,12 @@ function Pairs() {
             <thead>
               <tr>
                 <th scope="col">Against {nameOf(first)}</th>
-                <th scope="col" className="figure-cell">Changes at, a month</th>
-                <th scope="col" className="figure-cell">Orders</th>
+                <th scope="col" className="figure-cell">
+                  Changes at, a month
+                </th>
+                <th scope="col" className="figure-cell">
+                  Orders
+                </th>
                 <th scope="col">Reached</th>
                 <th scope="col">Verdict</th>
               </tr>
@@ -81,7 +90,13 @@ function Pairs() {
             <h2>
               {nameOf(chosen.a)} and {nameOf(chosen.b)}
             </h2>
-            {chosen.points.length <= 1 && <p>{chosen.points[0] ? `Below that level ${nameOf(chosen.points[0].below)}, above it ${nameOf(chosen.points[0].above)}: once, and not again up to ${write.whole(highest)} a month.` : 'Choose another pair in the table, or open every pair.'}</p>}
+            {chosen.points.length <= 1 && (
+              <p>
+                {chosen.points[0]
+                  ? `Below that level ${nameOf(chosen.points[0].below)}, above it ${nameOf(chosen.points[0].above)}: once, and not again up to ${write.whole(highest)} a month.`
+                  : 'Choose another pair in the table, or open every pair.'}
+              </p>
+            )}
             {chosen.points.length > 1 && (
               <ul className="sentences">
                 {chosen.points.map((point) => (
@@ -95,19 +110,36 @@ function Pairs() {
         )}
         {nearest && <KeepLevel scale={nearest.scale} suggestion={`Sales of ${write.whole(nearest.monthlySales)} a month`} />}
         <p className="quiet">
-          A break-even is the level of sales at which the cheaper one changes. It is worked out for all {file.months} months together, at a twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.
+          A break-even is the level of sales at which the cheaper one changes. It is worked out for all {file.months} months together, at a
+          twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.
         </p>
       </aside>
     </>
   );
 }
 
-function PairRow({ pair, first, isChosen, onChoose }: { pair: PairBreakEven; first: string; isChosen: boolean; onChoose(other: string): void }) {
+function PairRow({
+  pair,
+  first,
+  isChosen,
+  onChoose,
+}: {
+  pair: PairBreakEven;
+  first: string;
+  isChosen: boolean;
+  onChoose(other: string): void;
+}) {
   const { nameOf } = useAskedDecision();
   const write = useWriter();
   const other = pair.a === first ? pair.b : pair.a;
   const point = nearestPoint(pair.points);
-  const verdict = point ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}` : pair.now === null ? 'always the same' : pair.now === first ? 'never pays' : 'always cheaper';
+  const verdict = point
+    ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}`
+    : pair.now === null
+      ? 'always the same'
+      : pair.now === first
+        ? 'never pays'
+        : 'always cheaper';
   return (
     <tr className={isChosen ? 'is-chosen' : ''}>
       <th scope="row">

@@ -12,7 +12,10 @@ import type { Route } from './+types/calendar';
 
 const querySchema = z.object({
   zone: z.string().max(60).refine(isTimeZone, 'a time zone such as Europe/Lisbon is wanted').optional(),
-  hour: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'an hour such as 09:00 is wanted').default('09:00'),
+  hour: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'an hour such as 09:00 is wanted')
+    .default('09:00'),
   only: z.string().max(300).optional(),
 });
 
@@ -28,7 +31,12 @@ export async function loader({ params, request }: Route.LoaderArgs) {
   const write = writerFor(localeOf(request.headers.get('Accept-Language')));
   const entries = datesThatMatter(bench, price(bench).priced, decision.verdicts?.at(-1))
     .filter(({ id }) => only === undefined || id === only)
-    .map((date): CalendarEntry => ({ id: date.id, on: date.on, summary: dateTitle(date), description: dateReason(date, decision.currency, write) }));
+    .map((date): CalendarEntry => ({
+      id: date.id,
+      on: date.on,
+      summary: dateTitle(date),
+      description: dateReason(date, decision.currency, write),
+    }));
   if (entries.length === 0) throw new Response('There is no such date', { status: 404 });
   const text = calendarFile(entries, {
     calendar: params.decisionId,

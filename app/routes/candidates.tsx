@@ -28,7 +28,9 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
   const { bench } = state;
   const { today } = loaderData;
   const proposals = worked.proposals;
-  const vendors = [...(proposals?.vendors ?? [])].sort((a, b) => Number(a.proposed?.total ?? Infinity) - Number(b.proposed?.total ?? Infinity));
+  const vendors = [...(proposals?.vendors ?? [])].sort(
+    (a, b) => Number(a.proposed?.total ?? Infinity) - Number(b.proposed?.total ?? Infinity),
+  );
   const pair = proposals?.pair ?? null;
   return (
     <>
@@ -37,14 +39,21 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
         <section aria-label="Proposed" aria-busy={worked.isProposing}>
           <h2>Proposed for every vendor</h2>
           <p className="quiet">
-            The cheapest plan, term, add-ons and way of taking payments that meet every <Link to={`/decisions/${decisionId}/needs`}>must</Link> and every limit over {bench.decision.months} months of expected sales; without your own hours and extras.
+            The cheapest plan, term, add-ons and way of taking payments that meet every{' '}
+            <Link to={`/decisions/${decisionId}/needs`}>must</Link> and every limit over {bench.decision.months} months of expected sales;
+            without your own hours and extras.
             {worked.isProposing && proposals ? ' Being worked out again …' : ''}
           </p>
-          {worked.problem && <p className="problem" role="alert">This could not be worked out: {worked.problem}</p>}
+          {worked.problem && (
+            <p className="problem" role="alert">
+              This could not be worked out: {worked.problem}
+            </p>
+          )}
           {!proposals && !worked.problem && <p className="quiet">Being worked out …</p>}
           {proposals && vendors.length === 0 && (
             <p>
-              There is no price sheet of a vendor yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, and what is cheapest for you stands here.
+              There is no price sheet of a vendor yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, and what
+              is cheapest for you stands here.
             </p>
           )}
           <ul className="vendor-blocks">
@@ -69,7 +78,11 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
                   <b>{write.money(pair.total, bench.decision.currency)}</b>
                   <small>{pair.above === null ? '' : write.difference(pair.above)}</small>
                 </div>
-                <FollowButton proposed={{ offer: pair.offers[0], with: pair.offers[1], made: pair.made, total: pair.total }} today={today} onOpen={setOpen} />
+                <FollowButton
+                  proposed={{ offer: pair.offers[0], with: pair.offers[1], made: pair.made, total: pair.total }}
+                  today={today}
+                  onOpen={setOpen}
+                />
               </li>
             </ul>
           </section>
@@ -81,7 +94,10 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
           <>
             <h2>Nothing is dropped in silence</h2>
             <p>Every plan that is passed over says why. A candidate that lacks a must stays in the line-up, grey, with the reason.</p>
-            <p className="quiet">A candidate that follows a proposal goes along when sales, needs or price sheets change, and says what has changed. Editing it pins it.</p>
+            <p className="quiet">
+              A candidate that follows a proposal goes along when sales, needs or price sheets change, and says what has changed. Editing it
+              pins it.
+            </p>
           </>
         ) : (
           <MakeUpPanel key={open} candidateId={open} onRemoved={() => setOpen(null)} />

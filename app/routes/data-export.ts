@@ -10,10 +10,5 @@ export async function loader({ request }: Route.LoaderArgs): Promise<Response> {
     withHistory: new URL(request.url).searchParams.has('history'),
     at,
   });
-  return attachment(
-    `${JSON.stringify(everything)}\n`,
-    'application/json; charset=utf-8',
-    `venalis everything ${at.slice(0, 10)}`,
-    'json',
-  );
+  return attachment(`${JSON.stringify(everything)}\n`, 'application/json; charset=utf-8', `venalis everything ${at.slice(0, 10)}`, 'json');
 }

@@ -22,10 +22,9 @@ export async function action({ request }: Route.ActionArgs): Promise<Response> {
     } satisfies EverythingReply);
   } catch (error) {
     if (!(error instanceof RefusedFileError)) throw error;
-    return Response.json(
-      { ok: false, problems: error.problems.slice(0, MOST_PROBLEMS).map(describeProblem) } satisfies EverythingReply,
-      { status: 422 },
-    );
+    return Response.json({ ok: false, problems: error.problems.slice(0, MOST_PROBLEMS).map(describeProblem) } satisfies EverythingReply, {
+      status: 422,
+    });
   }
 }
 

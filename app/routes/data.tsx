@@ -58,8 +58,8 @@ export default function Data({ loaderData: { folder, bytes, backUps, deleted, da
         <section aria-label="Export and import">
           <h2>Export everything</h2>
           <p className="limit-width">
-            One file with all decisions, price sheets, the price watch, the history of prices and settings. Import it
-            here or in another Venalis.
+            One file with all decisions, price sheets, the price watch, the history of prices and settings. Import it here or in another
+            Venalis.
           </p>
           <p className="data-actions">
             <Button href="/data/export" download>
@@ -74,13 +74,13 @@ export default function Data({ loaderData: { folder, bytes, backUps, deleted, da
         <section aria-label="Back-ups">
           <h2>Back-ups</h2>
           <p className="limit-width">
-            Made by itself on every day on which you use Venalis: the last seven are kept, and the first of each month
-            for a year. Each is checked when it is made.
+            Made by itself on every day on which you use Venalis: the last seven are kept, and the first of each month for a year. Each is
+            checked when it is made.
           </p>
           {backUps.length === 0 ? <p className="quiet">None yet.</p> : <BackUps backUps={backUps} size={size} />}
           <p className="limit-width quiet">
-            To go back to one, end Venalis and enter <code>npm run restore -- {folder}/back-ups/NAME</code>. What you
-            have now is kept beside it.
+            To go back to one, end Venalis and enter <code>npm run restore -- {folder}/back-ups/NAME</code>. What you have now is kept
+            beside it.
           </p>
         </section>
         <section aria-label="Deleted decisions">
@@ -129,13 +129,7 @@ function BackUps({
   );
 }
 
-function Deleted({
-  deleted,
-  daysKept,
-}: {
-  deleted: ReadonlyArray<{ id: string; name: string; deletedAt: string }>;
-  daysKept: number;
-}) {
+function Deleted({ deleted, daysKept }: { deleted: ReadonlyArray<{ id: string; name: string; deletedAt: string }>; daysKept: number }) {
   const write = useWriter();
   return (
     <>
@@ -143,21 +137,13 @@ function Deleted({
       <ul className="deleted">
         {deleted.map(({ id, name, deletedAt }) => (
           <li key={id}>
-            <b>{name || 'Untitled decision'}</b>{' '}
-            <span className="quiet">deleted {write.day(deletedAt.slice(0, 10))}</span>
+            <b>{name || 'Untitled decision'}</b> <span className="quiet">deleted {write.day(deletedAt.slice(0, 10))}</span>
             <Form method="post">
               <input type="hidden" name="id" value={id} />
               <Button size="small" htmlType="submit" name="intent" value="bring-back" aria-label={`Bring back ${name}`}>
                 Bring back
               </Button>
-              <Button
-                size="small"
-                type="text"
-                htmlType="submit"
-                name="intent"
-                value="remove"
-                aria-label={`Remove ${name} for good`}
-              >
+              <Button size="small" type="text" htmlType="submit" name="intent" value="remove" aria-label={`Remove ${name} for good`}>
                 Remove for good
               </Button>
             </Form>

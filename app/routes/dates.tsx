@@ -28,10 +28,14 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
   const { state, atForecast, decisionId } = useWorkbench();
   const edits = useEdits();
   const { decision } = state.bench;
-  const dates = useMemo(() => datesThatMatter(state.bench, atForecast.priced, decision.verdicts?.at(-1)), [state.bench, atForecast, decision.verdicts]);
+  const dates = useMemo(
+    () => datesThatMatter(state.bench, atForecast.priced, decision.verdicts?.at(-1)),
+    [state.bench, atForecast, decision.verdicts],
+  );
   const [ahead, past] = [dates.filter((one) => daysLeft(one, today) >= 0), dates.filter((one) => daysLeft(one, today) < 0)];
   const noted = decision.dates ?? {};
-  const note = (part: Partial<DatesNoted>, label: string) => edits.decision(`dates.${Object.keys(part)[0] ?? ''}`, label, (one) => ({ ...one, dates: { ...one.dates, ...part } }));
+  const note = (part: Partial<DatesNoted>, label: string) =>
+    edits.decision(`dates.${Object.keys(part)[0] ?? ''}`, label, (one) => ({ ...one, dates: { ...one.dates, ...part } }));
   const all = `/decisions/${decisionId}/dates.ics`;
   return (
     <>
@@ -42,13 +46,20 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
             <DatesTable dates={past} today={today} to={all} />
           </Fold>
         )}
-        <OwnDate onAdd={(on, what) => note({ own: [...(noted.own ?? []), { id: newId(), on, what }] }, 'a date of your own')} today={today} />
+        <OwnDate
+          onAdd={(on, what) => note({ own: [...(noted.own ?? []), { id: newId(), on, what }] }, 'a date of your own')}
+          today={today}
+        />
         {(noted.own ?? []).length > 0 && (
           <ul className="plain-list">
             {(noted.own ?? []).map(({ id, what }) => (
               <li key={id}>
                 {what}{' '}
-                <Button type="link" size="small" onClick={() => note({ own: (noted.own ?? []).filter((one) => one.id !== id) }, `${what} taken off`)}>
+                <Button
+                  type="link"
+                  size="small"
+                  onClick={() => note({ own: (noted.own ?? []).filter((one) => one.id !== id) }, `${what} taken off`)}
+                >
                   take off
                 </Button>
               </li>
@@ -63,11 +74,33 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
         </p>
         <p className="quiet">Import it again after a change: entries that are there already are brought up to date.</p>
         <div className="date-fields">
-          <DayField label="You join on" value={noted.joins ?? `${decision.start}-01`} onChange={(joins) => joins && note({ joins }, 'the day of joining')} />
-          <NumberField fieldKey="dates.remind" label="Reminds ahead by" value={String(noted.remind ?? USUAL_REMINDER_DAYS)} suffix="days" range={{ least: 0, most: 90, whole: true, wanted: 'a number of days' }} onChange={(remind) => note({ remind: Number(remind) }, 'the reminder')} />
-          <NumberField fieldKey="dates.lookAgain" label="Look at prices again after" value={String(noted.lookAgain ?? USUAL_LOOK_AGAIN_DAYS)} suffix="days" range={{ least: 7, most: 730, whole: true, wanted: 'a number of days' }} onChange={(lookAgain) => note({ lookAgain: Number(lookAgain) }, 'when to look again')} />
+          <DayField
+            label="You join on"
+            value={noted.joins ?? `${decision.start}-01`}
+            onChange={(joins) => joins && note({ joins }, 'the day of joining')}
+          />
+          <NumberField
+            fieldKey="dates.remind"
+            label="Reminds ahead by"
+            value={String(noted.remind ?? USUAL_REMINDER_DAYS)}
+            suffix="days"
+            range={{ least: 0, most: 90, whole: true, wanted: 'a number of days' }}
+            onChange={(remind) => note({ remind: Number(remind) }, 'the reminder')}
+          />
+          <NumberField
+            fieldKey="dates.lookAgain"
+            label="Look at prices again after"
+            value={String(noted.lookAgain ?? USUAL_LOOK_AGAIN_DAYS)}
+            suffix="days"
+            range={{ least: 7, most: 730, whole: true, wanted: 'a number of days' }}
+            onChange={(lookAgain) => note({ lookAgain: Number(lookAgain) }, 'when to look again')}
+          />
         </div>
-        <p className="quiet">{decision.verdicts?.length ? `For ${verdictName(decision.verdicts)}, as the verdict says.` : 'For the cheapest candidate, until a verdict is given.'}</p>
+        <p className="quiet">
+          {decision.verdicts?.length
+            ? `For ${verdictName(decision.verdicts)}, as the verdict says.`
+            : 'For the cheapest candidate, until a verdict is given.'}
+        </p>
       </aside>
     </>
   );
@@ -84,7 +117,9 @@ function DatesTable({ dates, today, to }: { dates: readonly DateThatMatters[]; t
           <tr>
             <th scope="col">Day</th>
             <th scope="col">What, and why</th>
-            <th scope="col" className="figure-cell">At stake</th>
+            <th scope="col" className="figure-cell">
+              At stake
+            </th>
             <th scope="col">
               <span className="visually-hidden">Calendar</span>
             </th>
@@ -117,7 +152,8 @@ function DatesTable({ dates, today, to }: { dates: readonly DateThatMatters[]; t
 
 /** A link to a calendar file; on the way the browser says in which time zone it is. */
 function CalendarLink({ to, label, children }: { to: string; label?: string; children: string }) {
-  const withZone = (address: string) => `${address}${address.includes('?') ? '&' : '?'}zone=${encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)}`;
+  const withZone = (address: string) =>
+    `${address}${address.includes('?') ? '&' : '?'}zone=${encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)}`;
   return (
     <a href={to} download aria-label={label} onClick={(event) => (event.currentTarget.href = withZone(to))}>
       {children}

@@ -28,7 +28,10 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   };
 }
 
-const intentSchema = z.object({ intent: z.enum(['begin', 'duplicate', 'archive', 'unarchive', 'delete', 'bring-back']), id: z.string().max(100).default('') });
+const intentSchema = z.object({
+  intent: z.enum(['begin', 'duplicate', 'archive', 'unarchive', 'delete', 'bring-back']),
+  id: z.string().max(100).default(''),
+});
 
 /** Begins a decision from nothing, or duplicates, archives, deletes one or brings it back. */
 export async function action({ request }: Route.ActionArgs) {
@@ -96,8 +99,7 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
       <main className="decision-list">
         {deleted && (
           <Form method="post" className="notice" role="status">
-            <input type="hidden" name="id" value={deleted.id} />
-            “{deleted.name || 'Untitled decision'}” was deleted.{' '}
+            <input type="hidden" name="id" value={deleted.id} />“{deleted.name || 'Untitled decision'}” was deleted.{' '}
             <Button size="small" htmlType="submit" name="intent" value="bring-back">
               Bring back
             </Button>
@@ -105,7 +107,8 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
         )}
         {inUse.length === 0 ? (
           <p className="answer">
-            Say what you expect to sell, enter what two plans cost, and see which one costs you least, and from which level of sales that changes.
+            Say what you expect to sell, enter what two plans cost, and see which one costs you least, and from which level of sales that
+            changes.
           </p>
         ) : (
           <ul>

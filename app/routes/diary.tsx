@@ -28,7 +28,10 @@ export default function Diary() {
   const others = all.filter(({ id }) => !shown.some((one) => one.id === id));
   return (
     <main className="work" aria-label="Trial diary">
-      <p>The same tasks with every vendor, so that marks can be compared. What a quality takes from the diary is the mean of a vendor’s marks.</p>
+      <p>
+        The same tasks with every vendor, so that marks can be compared. What a quality takes from the diary is the mean of a vendor’s
+        marks.
+      </p>
       <div className="qualities-scroll">
         <table className="diary">
           <thead>
@@ -37,7 +40,17 @@ export default function Diary() {
               {shown.map(({ id, label }) => (
                 <th scope="col" key={id}>
                   {label}
-                  <DayField label="Trial ends on" value={vendors[id]?.trialEnds} onChange={(day) => edits.decision(`vendor.${id}.trial-ends`, `the trial of ${label}`, (one) => withVendor(one, id, ({ trialEnds: _former, ...notes }) => (day === undefined ? notes : { ...notes, trialEnds: day })))} />
+                  <DayField
+                    label="Trial ends on"
+                    value={vendors[id]?.trialEnds}
+                    onChange={(day) =>
+                      edits.decision(`vendor.${id}.trial-ends`, `the trial of ${label}`, (one) =>
+                        withVendor(one, id, ({ trialEnds: _former, ...notes }) =>
+                          day === undefined ? notes : { ...notes, trialEnds: day },
+                        ),
+                      )
+                    }
+                  />
                   <TrialLeft ends={vendors[id]?.trialEnds} today={today} />
                 </th>
               ))}
@@ -47,8 +60,23 @@ export default function Diary() {
             {tasks.map((task) => (
               <tr key={task.id}>
                 <th scope="row">
-                  <TextField label="Task" labelHidden long={1} value={task.label} placeholder="what is to be done" autoFocus={task.label === ''} onChange={(label) => edits.decision(`task.${task.id}`, 'a task', (one) => withTask(one, task.id, (former) => ({ ...former, label })))} />
-                  <Button type="text" size="small" aria-label={`Remove the task: ${task.label}`} onClick={() => edits.decision(`task.${task.id}.removed`, 'a task removed', (one) => withTask(one, task.id, () => null))}>
+                  <TextField
+                    label="Task"
+                    labelHidden
+                    long={1}
+                    value={task.label}
+                    placeholder="what is to be done"
+                    autoFocus={task.label === ''}
+                    onChange={(label) =>
+                      edits.decision(`task.${task.id}`, 'a task', (one) => withTask(one, task.id, (former) => ({ ...former, label })))
+                    }
+                  />
+                  <Button
+                    type="text"
+                    size="small"
+                    aria-label={`Remove the task: ${task.label}`}
+                    onClick={() => edits.decision(`task.${task.id}.removed`, 'a task removed', (one) => withTask(one, task.id, () => null))}
+                  >
                     remove
                   </Button>
                 </th>
@@ -77,8 +105,22 @@ export default function Diary() {
         </table>
       </div>
       <div className="add-row">
-        <Button onClick={() => edits.decision(`task.${newId()}`, 'a task', (one) => ({ ...one, tasks: [...(one.tasks ?? []), { id: newId(), label: '' }] }))}>One more task</Button>
-        {others.length > 0 && <ChoiceField label="Try another vendor" value={undefined} placeholder="choose …" options={others.map(({ id, label }) => ({ value: id, label }))} onChange={(id) => setAdded([...added, id])} />}
+        <Button
+          onClick={() =>
+            edits.decision(`task.${newId()}`, 'a task', (one) => ({ ...one, tasks: [...(one.tasks ?? []), { id: newId(), label: '' }] }))
+          }
+        >
+          One more task
+        </Button>
+        {others.length > 0 && (
+          <ChoiceField
+            label="Try another vendor"
+            value={undefined}
+            placeholder="choose …"
+            options={others.map(({ id, label }) => ({ value: id, label }))}
+            onChange={(id) => setAdded([...added, id])}
+          />
+        )}
       </div>
     </main>
   );
@@ -88,5 +130,7 @@ function TrialLeft({ ends, today }: { ends: string | undefined; today: string })
   if (ends === undefined) return null;
   const days = daysBetween(today, ends);
   if (days < 0) return <small className="lacks">is over</small>;
-  return <small className={days <= 7 ? 'lacks' : ''}>{days === 0 ? 'ends today' : days === 1 ? 'one day left' : `${days} days left`}</small>;
+  return (
+    <small className={days <= 7 ? 'lacks' : ''}>{days === 0 ? 'ends today' : days === 1 ? 'one day left' : `${days} days left`}</small>
+  );
 }

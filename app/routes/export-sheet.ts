@@ -10,7 +10,12 @@ export async function loader({ params }: Route.LoaderArgs): Promise<Response> {
   const saved = await loadWorkbench(await database(), params.decisionId);
   const used = saved && findSheet(saved.bench, params.sheetId);
   if (!used) throw new Response('Not found', { status: 404 });
-  const name = sheetLabel(used.sheet).toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'price-sheet';
+  const name =
+    sheetLabel(used.sheet)
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 60) || 'price-sheet';
   return new Response(`${JSON.stringify(sheetFile(used.sheet), null, 1)}\n`, {
     headers: { 'Content-Type': 'application/json; charset=utf-8', 'Content-Disposition': `attachment; filename="${name}.json"` },
   });

@@ -16,5 +16,10 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Res
   const { bench } = saved;
   const isAll = new URL(request.url).searchParams.has('all');
   const document = isAll ? archiveOf(bench) : assembleDecisionFile(liveBench(bench)).file;
-  return attachment(`${JSON.stringify(document, null, 1)}\n`, 'application/json; charset=utf-8', `${bench.decision.name}${isAll ? ' all' : ''}`, 'json');
+  return attachment(
+    `${JSON.stringify(document, null, 1)}\n`,
+    'application/json; charset=utf-8',
+    `${bench.decision.name}${isAll ? ' all' : ''}`,
+    'json',
+  );
 }

@@ -24,7 +24,8 @@ export default function Fit() {
           <p>
             {table.criteria.length === 0 ? (
               <>
-                Say what you <Link to={`${to}/needs`}>would like</Link> and which <Link to={`${to}/qualities`}>qualities</Link> count, each with a weight above 0; how well candidates fit then stands here beside what they cost.
+                Say what you <Link to={`${to}/needs`}>would like</Link> and which <Link to={`${to}/qualities`}>qualities</Link> count, each
+                with a weight above 0; how well candidates fit then stands here beside what they cost.
               </>
             ) : (
               <>
@@ -45,7 +46,12 @@ export default function Fit() {
         <FitSentence weighed={weighed} />
         <FitChart weighed={weighed} currency={state.bench.decision.currency} />
         <div className="qualities-scroll">
-          <FitTableView weighed={weighed} places={places} open={open} onOpen={(candidate) => setOpen(open === candidate ? null : candidate)} />
+          <FitTableView
+            weighed={weighed}
+            places={places}
+            open={open}
+            onOpen={(candidate) => setOpen(open === candidate ? null : candidate)}
+          />
         </div>
         <Stability places={places} isBehind={worked.isJudging} />
         <Turning turning={turning} />

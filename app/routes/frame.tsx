@@ -8,7 +8,6 @@ import { useWorkbench } from '../workbench/workbench-context';
 
 const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 
-
 export const handle = { place: 'frame' };
 
 export default function Frame() {
@@ -93,12 +92,17 @@ export default function Frame() {
         <a href={`/decisions/${decisionId}/export`} download>
           Export this decision as a file
         </a>{' '}
-        <span className="quiet">with the price sheets it uses; it can be opened again from the list of decisions, or priced from the shell</span>
+        <span className="quiet">
+          with the price sheets it uses; it can be opened again from the list of decisions, or priced from the shell
+        </span>
         <br />
         <a href={`/decisions/${decisionId}/export?all`} download>
           Export everything
         </a>{' '}
-        <span className="quiet">also the reasons of needs, qualities, the trial diary, what you own, and the evidence on price sheets; to keep, or to open elsewhere</span>
+        <span className="quiet">
+          also the reasons of needs, qualities, the trial diary, what you own, and the evidence on price sheets; to keep, or to open
+          elsewhere
+        </span>
       </p>
     </main>
   );
@@ -128,7 +132,12 @@ function Rates() {
             suffix={decision.currency}
             value={decision.rates?.[code]}
             range={{ least: 0.000001, most: 1_000_000, wanted: `a rate in ${decision.currency}` }}
-            onChange={(rate) => edits.decision(`rate.${code}`, `the rate of ${code}`, (one) => ({ ...one, rates: { ...one.rates, ...(rate ? { [code]: rate } : {}) } }))}
+            onChange={(rate) =>
+              edits.decision(`rate.${code}`, `the rate of ${code}`, (one) => ({
+                ...one,
+                rates: { ...one.rates, ...(rate ? { [code]: rate } : {}) },
+              }))
+            }
           />
         ))}
       </div>

@@ -26,7 +26,8 @@ function Invest() {
   const { file, priced } = useAskedDecision();
   const edits = useEdits();
   const kept = state.bench.decision.whatIf?.investment;
-  const change = (key: string, investment: Investment) => edits.decision(`whatIf.investment.${key}`, 'the bigger investment', (one) => ({ ...one, whatIf: { ...one.whatIf, investment } }));
+  const change = (key: string, investment: Investment) =>
+    edits.decision(`whatIf.investment.${key}`, 'the bigger investment', (one) => ({ ...one, whatIf: { ...one.whatIf, investment } }));
   if (!kept) {
     const candidate = priced.lineUp.leader?.id ?? priced.lineUp.columns[0]?.id ?? '';
     const own = file.candidates.find(({ id }) => id === candidate)?.hours;
@@ -34,11 +35,23 @@ function Invest() {
       <main className="work" aria-label="Bigger investment">
         <h2>Would a designer, or a custom build, pay for itself?</h2>
         <p className="limit-width">
-          It costs more and brings more orders, and these bring fees; so it is judged by what you keep, not by what it costs. Only what is sold online can grow with a better site; photographs, texts and your own hours count too.
+          It costs more and brings more orders, and these bring fees; so it is judged by what you keep, not by what it costs. Only what is
+          sold online can grow with a better site; photographs, texts and your own hours count too.
         </p>
         <Button
           type="primary"
-          onClick={() => change('begun', { instead: candidate, on: candidate, build: '0', photographs: '0', texts: '0', upkeep: '0', hours: { setup: own?.setup ?? '0', monthly: own?.monthly ?? '0' }, lift: { cautious: '0', expected: '10', hopeful: '20' } })}
+          onClick={() =>
+            change('begun', {
+              instead: candidate,
+              on: candidate,
+              build: '0',
+              photographs: '0',
+              texts: '0',
+              upkeep: '0',
+              hours: { setup: own?.setup ?? '0', monthly: own?.monthly ?? '0' },
+              lift: { cautious: '0', expected: '10', hopeful: '20' },
+            })
+          }
         >
           Work it out
         </Button>
@@ -58,13 +71,20 @@ function Judged({ investment, onChange }: { investment: Investment; onChange(key
     <>
       <main className="work" aria-label="Bigger investment" aria-busy={isBusy}>
         {judged && <p className="says">{investmentSentence(judged, file.months, write)}</p>}
-        {isGone && <p className="problem">One of the two candidates is not in the line-up any more, or has no price yet: choose another at the right.</p>}
+        {isGone && (
+          <p className="problem">
+            One of the two candidates is not in the line-up any more, or has no price yet: choose another at the right.
+          </p>
+        )}
         {judged && (
           <>
             <InvestmentTable judged={judged} months={file.months} />
             <InvestmentChart judged={judged} />
             <p className="quiet">
-              {judged.onlineShare} % of your orders come online and can grow with the site. {judged.requiredLift !== null && judged.requiredOrders !== null && `Against ${nameOf(investment.instead)}, it needs ${write.number(judged.requiredLift, 2)} % more of them: ${write.number(judged.requiredOrders, 1)} orders a month more, on average.`}
+              {judged.onlineShare} % of your orders come online and can grow with the site.{' '}
+              {judged.requiredLift !== null &&
+                judged.requiredOrders !== null &&
+                `Against ${nameOf(investment.instead)}, it needs ${write.number(judged.requiredLift, 2)} % more of them: ${write.number(judged.requiredOrders, 1)} orders a month more, on average.`}
             </p>
           </>
         )}
@@ -72,7 +92,10 @@ function Judged({ investment, onChange }: { investment: Investment; onChange(key
       </main>
       <aside className="margin" aria-label="The investment">
         <InvestmentForm investment={investment} onChange={onChange} />
-        <KeepScenario suggestion={`${write.number(investment.lift.expected)} % more online orders`} changes={broughtOrders(file, investment)} />
+        <KeepScenario
+          suggestion={`${write.number(investment.lift.expected)} % more online orders`}
+          changes={broughtOrders(file, investment)}
+        />
       </aside>
     </>
   );

@@ -28,7 +28,8 @@ export default function LineUp() {
       <main className="work" aria-label="Line-up">
         <h2>Nothing stands here yet</h2>
         <p>
-          Every plan with a price comes into the line-up by itself. <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, two or more, and say{' '}
+          Every plan with a price comes into the line-up by itself.{' '}
+          <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, two or more, and say{' '}
           <Link to={`/decisions/${decisionId}/sales`}>what you expect to sell</Link>.
         </p>
       </main>
@@ -89,8 +90,13 @@ function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
           label="Differences to"
           searchable
           value={chosen}
-          options={[{ value: CHEAPEST, label: 'the cheapest' }, ...columns.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))]}
-          onChange={(id) => edits.decision('lineUp.baseline', 'what differences are to', (one) => withBaseline(one, id === CHEAPEST ? null : id))}
+          options={[
+            { value: CHEAPEST, label: 'the cheapest' },
+            ...columns.map(({ id, label }) => ({ value: id, label: `${id} ${label}` })),
+          ]}
+          onChange={(id) =>
+            edits.decision('lineUp.baseline', 'what differences are to', (one) => withBaseline(one, id === CHEAPEST ? null : id))
+          }
         />
       )}
       <span>

@@ -32,12 +32,21 @@ function Fields() {
   const write = useWriter();
   const [keys, setKeys] = useState({ x: '', y: '' });
   const [looked, setLooked] = useState<{ x: number; y: number } | null>(null);
-  const find = (key: string, usual: readonly string[]) => varied.find(({ assumption }) => assumption.key === key) ?? varied.find(({ assumption }) => usual.includes(assumption.key.split(':')[0] ?? '')) ?? varied[0];
+  const find = (key: string, usual: readonly string[]) =>
+    varied.find(({ assumption }) => assumption.key === key) ??
+    varied.find(({ assumption }) => usual.includes(assumption.key.split(':')[0] ?? '')) ??
+    varied[0];
   const first = find(keys.x, ['orders']);
-  const second = varied.find(({ assumption }) => assumption.key === keys.y && assumption.key !== first?.assumption.key) ?? varied.find(({ assumption }) => assumption.kind === 'order-value' && assumption.key !== first?.assumption.key) ?? varied.find((one) => one !== first);
+  const second =
+    varied.find(({ assumption }) => assumption.key === keys.y && assumption.key !== first?.assumption.key) ??
+    varied.find(({ assumption }) => assumption.kind === 'order-value' && assumption.key !== first?.assumption.key) ??
+    varied.find((one) => one !== first);
   const x = useMemo(() => first && { assumption: first.assumption, axis: axisOf(first) }, [first]);
   const y = useMemo(() => second && { assumption: second.assumption, axis: axisOf(second) }, [second]);
-  const question = useMemo(() => (x && y && x.axis.high > x.axis.low && y.axis.high > y.axis.low ? { kind: 'map' as const, x: x.axis, y: y.axis } : null), [x, y]);
+  const question = useMemo(
+    () => (x && y && x.axis.high > x.axis.low && y.axis.high > y.axis.low ? { kind: 'map' as const, x: x.axis, y: y.axis } : null),
+    [x, y],
+  );
   const { answer: map, asked, ...working } = useWhatIf<'map'>(file, question);
   // A map of other axes is not shown under the names of these.
   const isOfThese = x !== undefined && y !== undefined && asked?.x.key === x.axis.key && asked.y.key === y.axis.key;
@@ -48,11 +57,34 @@ function Fields() {
       <main className="work" aria-label="Map" aria-busy={working.isBusy}>
         {map && isOfThese && <p className="says">{mapSentence(map, { x, y }, nameOf)}</p>}
         <div className="tools map-tools">
-          <ChoiceField label="Across" searchable value={first.assumption.key} options={options.filter(({ value }) => value !== second.assumption.key)} onChange={(key) => setKeys({ x: key, y: second.assumption.key })} />
-          <ChoiceField label="Up" searchable value={second.assumption.key} options={options.filter(({ value }) => value !== first.assumption.key)} onChange={(key) => setKeys({ x: first.assumption.key, y: key })} />
+          <ChoiceField
+            label="Across"
+            searchable
+            value={first.assumption.key}
+            options={options.filter(({ value }) => value !== second.assumption.key)}
+            onChange={(key) => setKeys({ x: key, y: second.assumption.key })}
+          />
+          <ChoiceField
+            label="Up"
+            searchable
+            value={second.assumption.key}
+            options={options.filter(({ value }) => value !== first.assumption.key)}
+            onChange={(key) => setKeys({ x: first.assumption.key, y: key })}
+          />
         </div>
         {question === null && <p className="problem">The ends of a range are the same; there is nothing between them to look at.</p>}
-        <div className="map-box">{map && isOfThese ? <MapChart map={map} x={{ ...x, axis: asked.x }} y={{ ...y, axis: asked.y }} onPick={(atX, atY) => setLooked({ x: atX, y: atY })} /> : <p className="quiet">The map is being drawn …</p>}</div>
+        <div className="map-box">
+          {map && isOfThese ? (
+            <MapChart
+              map={map}
+              x={{ ...x, axis: asked.x }}
+              y={{ ...y, axis: asked.y }}
+              onPick={(atX, atY) => setLooked({ x: atX, y: atY })}
+            />
+          ) : (
+            <p className="quiet">The map is being drawn …</p>
+          )}
+        </div>
         <Working {...working} />
         {map && isOfThese && (
           <Fold summary="The same in words">
@@ -61,7 +93,12 @@ function Fields() {
         )}
       </main>
       <aside className="margin" aria-label="The point and the ranges" aria-live="polite">
-        <LookedAt x={x.assumption} y={y.assumption} at={looked ?? { x: x.assumption.asIs, y: y.assumption.asIs }} isForecast={looked === null} />
+        <LookedAt
+          x={x.assumption}
+          y={y.assumption}
+          at={looked ?? { x: x.assumption.asIs, y: y.assumption.asIs }}
+          isForecast={looked === null}
+        />
         <h3>Ranges</h3>
         {[first, second].map((one) => (
           <div key={one.assumption.key}>
@@ -85,7 +122,13 @@ function LookedAt({ x, y, at, isForecast }: { x: Assumption; y: Assumption; at: 
   const { file, nameOf } = useAskedDecision();
   const write = useWriter();
   const shown = useDeferredValue(at);
-  const changes = useMemo(() => [{ key: x.key, value: plain(Number(shown.x.toFixed(2))) }, { key: y.key, value: plain(Number(shown.y.toFixed(2))) }], [x.key, y.key, shown]);
+  const changes = useMemo(
+    () => [
+      { key: x.key, value: plain(Number(shown.x.toFixed(2))) },
+      { key: y.key, value: plain(Number(shown.y.toFixed(2))) },
+    ],
+    [x.key, y.key, shown],
+  );
   const standing = useMemo(() => standingOf(priceDecision(isForecast ? file : inScenario(file, { changes }))), [file, changes, isForecast]);
   const words = `${x.label} ${isForecast ? nowWords(x, write) : changeWords(x, shown.x, write)}, ${y.label} ${isForecast ? nowWords(y, write) : changeWords(y, shown.y, write)}`;
   return (
@@ -102,7 +145,11 @@ function LookedAt({ x, y, at, isForecast }: { x: Assumption; y: Assumption; at: 
           'Nobody can be chosen there.'
         )}
       </p>
-      {isForecast ? <p className="quiet">Choose a point on the map to see who is cheapest there, and by how much.</p> : <KeepScenario key={words} suggestion={words.slice(0, 200)} changes={changes} />}
+      {isForecast ? (
+        <p className="quiet">Choose a point on the map to see who is cheapest there, and by how much.</p>
+      ) : (
+        <KeepScenario key={words} suggestion={words.slice(0, 200)} changes={changes} />
+      )}
     </>
   );
 }
@@ -114,7 +161,12 @@ function MapTable({ map, x, y }: MapAxes & { map: CheapestMap }) {
   const write = useWriter();
   const columns = stepsOf(x.axis, TABLE_COLUMNS);
   const rows = stepsOf(y.axis, TABLE_ROWS);
-  const winner = (column: number, row: number) => map.ids[map.winners[Math.round((row / (TABLE_ROWS - 1)) * (map.rows - 1)) * map.columns + Math.round((column / (TABLE_COLUMNS - 1)) * (map.columns - 1))] ?? -1] ?? null;
+  const winner = (column: number, row: number) =>
+    map.ids[
+      map.winners[
+        Math.round((row / (TABLE_ROWS - 1)) * (map.rows - 1)) * map.columns + Math.round((column / (TABLE_COLUMNS - 1)) * (map.columns - 1))
+      ] ?? -1
+    ] ?? null;
   return (
     <div className="wide-scroll">
       <table className="plain-table">

@@ -19,7 +19,11 @@ export default function NeedsList() {
   const plans = useMemo(() => askedVendors(state.bench.sheets).flatMap((vendor) => vendor.plans), [state.bench.sheets]);
   const met = (need: DecisionNeed) => {
     const answers = plans.map((asked) => answerOf(need, asked));
-    return { met: answers.filter((answer) => isMet(answer, need)).length, unknown: answers.filter(({ kind }) => kind === 'not-known').length, plans: plans.length };
+    return {
+      met: answers.filter((answer) => isMet(answer, need)).length,
+      unknown: answers.filter(({ kind }) => kind === 'not-known').length,
+      plans: plans.length,
+    };
   };
   const group = (level: DecisionNeed['level'], title: string, words: string) => {
     const inGroup = needs.filter((need) => need.level === level);
@@ -34,7 +38,9 @@ export default function NeedsList() {
                 key={needKey(need)}
                 need={need}
                 met={met(need)}
-                onChange={(field, recipe) => edits.decision(`need.${needKey(need)}.${field}`, 'a need', (one) => withChangedNeed(one, needKey(need), recipe))}
+                onChange={(field, recipe) =>
+                  edits.decision(`need.${needKey(need)}.${field}`, 'a need', (one) => withChangedNeed(one, needKey(need), recipe))
+                }
               />
             ))}
           </ul>

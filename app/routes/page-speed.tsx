@@ -25,16 +25,23 @@ export default function PageSpeed() {
     return speed ? [{ ...vendor, measurements, speed }] : [];
   });
   const slowest = Math.max(1, ...measured.map(({ speed }) => speed.loadMs ?? 0));
-  const seconds = (milliseconds: number | null) => (milliseconds === null ? 'not known' : `${write.number(String(milliseconds / 1000), 1)} s`);
+  const seconds = (milliseconds: number | null) =>
+    milliseconds === null ? 'not known' : `${write.number(String(milliseconds / 1000), 1)} s`;
   const size = (bytes: number) => `${write.number(String(bytes / 1e6), 2)} MB`;
   return (
     <main className="work" aria-label="Page speed">
       <p>
-        Open a vendor’s demo shop, record the page in the browser’s network panel, and save it as a HAR file. Only its figures are kept; the file itself goes nowhere.
+        Open a vendor’s demo shop, record the page in the browser’s network panel, and save it as a HAR file. Only its figures are kept; the
+        file itself goes nowhere.
       </p>
       {target ? (
         <div className="add-row">
-          <ChoiceField label="A recording of" value={target.id} options={vendors.map(({ id: offer, label }) => ({ value: offer, label }))} onChange={setChosen} />
+          <ChoiceField
+            label="A recording of"
+            value={target.id}
+            options={vendors.map(({ id: offer, label }) => ({ value: offer, label }))}
+            onChange={setChosen}
+          />
           <span className="field">
             <label htmlFor={id} className="field-label">
               HAR files
@@ -111,14 +118,28 @@ export default function PageSpeed() {
                       {one.failed > 0 && <small className="lacks">{one.failed} failed</small>}
                     </td>
                     <td>
-                      {one.thirdParties.length === 0 ? 'none' : one.thirdParties.map(({ host, requests }) => <small key={host}>{`${host} (${requests})`}</small>)}
+                      {one.thirdParties.length === 0
+                        ? 'none'
+                        : one.thirdParties.map(({ host, requests }) => <small key={host}>{`${host} (${requests})`}</small>)}
                     </td>
                     <td>
                       {one.at === null ? 'not dated' : write.day(one.at)}
                       <small>{one.browser}</small>
                     </td>
                     <td>
-                      <Button type="text" size="small" aria-label={`Remove the recording ${one.file} of ${label}`} onClick={() => edits.decision(`vendor.${offer}.recording.removed`, 'a recording removed', (decided) => withVendor(decided, offer, (notes) => ({ ...notes, measurements: (notes.measurements ?? []).filter((other) => other.id !== one.id) })))}>
+                      <Button
+                        type="text"
+                        size="small"
+                        aria-label={`Remove the recording ${one.file} of ${label}`}
+                        onClick={() =>
+                          edits.decision(`vendor.${offer}.recording.removed`, 'a recording removed', (decided) =>
+                            withVendor(decided, offer, (notes) => ({
+                              ...notes,
+                              measurements: (notes.measurements ?? []).filter((other) => other.id !== one.id),
+                            })),
+                          )
+                        }
+                      >
                         remove
                       </Button>
                     </td>

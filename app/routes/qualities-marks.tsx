@@ -42,7 +42,10 @@ export default function QualitiesMarks() {
           <>
             <h2>Any figure opens</h2>
             <p>Choose a figure to say it, or to see what it comes from; choose a quality to change its weight and scale.</p>
-            <p className="quiet">The bar is how far it goes on the scale: all of it is 100 points. What is not known counts as nothing, and the fit then says “at least”.</p>
+            <p className="quiet">
+              The bar is how far it goes on the scale: all of it is 100 points. What is not known counts as nothing, and the fit then says
+              “at least”.
+            </p>
           </>
         )}
       </aside>

@@ -50,7 +50,16 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
       </main>
       <aside className="margin" aria-label="Take it along">
         <h2>Report</h2>
-        {verdicts.length > 1 && <ChoiceField label="Verdict of" value={verdict?.id} options={[...verdicts].reverse().map((one) => ({ value: one.id, label: `${write.day(one.on)}: ${partsWords(one.parts, write)}` }))} onChange={(id) => setQuery({ verdict: id })} />}
+        {verdicts.length > 1 && (
+          <ChoiceField
+            label="Verdict of"
+            value={verdict?.id}
+            options={[...verdicts]
+              .reverse()
+              .map((one) => ({ value: one.id, label: `${write.day(one.on)}: ${partsWords(one.parts, write)}` }))}
+            onChange={(id) => setQuery({ verdict: id })}
+          />
+        )}
         {verdicts.length === 0 && <p className="quiet">No verdict is given yet; the report shows how things stand.</p>}
         <ChoiceField label="Paper" value={paper} options={PAPERS} onChange={(chosen: 'a4' | 'letter') => setPaper(chosen)} />
         <ul className="plain-list take-along">
@@ -79,7 +88,9 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
             </a>
           </li>
         </ul>
-        {!canPrint && <p className="quiet">For a PDF, print and choose “save as PDF”; with Chromium on this computer Venalis writes it itself.</p>}
+        {!canPrint && (
+          <p className="quiet">For a PDF, print and choose “save as PDF”; with Chromium on this computer Venalis writes it itself.</p>
+        )}
         <h2>Figures</h2>
         <ul className="plain-list take-along">
           <li>

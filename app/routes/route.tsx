@@ -48,7 +48,8 @@ function Way() {
       <aside className="margin" aria-label="What moving costs">
         <MovingFields moving={moving} plan={plan} />
         <p className="quiet">
-          Each stay costs what it costs when joined and left in those months; what is paid ahead and not used is lost unless the vendor gives it back. A vendor once left is not joined again. Found by trying every way there is, not by a rule of thumb.
+          Each stay costs what it costs when joined and left in those months; what is paid ahead and not used is lost unless the vendor
+          gives it back. A vendor once left is not joined again. Found by trying every way there is, not by a rule of thumb.
         </p>
       </aside>
     </>
@@ -62,7 +63,11 @@ function Band({ plan, months }: { plan: RoutePlan; months: number }) {
   return (
     <ol className="route-band" aria-label="The way through the months">
       {plan.segments.map(({ candidate, from, months: length }) => (
-        <li key={from} style={{ flexGrow: length, ...{ '--candidate': candidateColour(candidate) } }} title={`${nameOf(candidate)}, ${length} of ${months} months from ${write.month(from)}`}>
+        <li
+          key={from}
+          style={{ flexGrow: length, ...{ '--candidate': candidateColour(candidate) } }}
+          title={`${nameOf(candidate)}, ${length} of ${months} months from ${write.month(from)}`}
+        >
           <b>
             <CandidateTag id={candidate} /> {nameOf(candidate)}
           </b>
@@ -82,7 +87,8 @@ function QuarterLater({ plan }: { plan: RoutePlan }) {
   const more = Number(plan.quarterLater.more);
   return (
     <p>
-      Moving a quarter later costs {more === 0 ? 'the same' : <b>{write.whole(plan.quarterLater.more.replace('-', ''))}</b>} {more > 0 ? 'more' : more < 0 ? 'less' : ''}: {write.whole(plan.quarterLater.total)}.
+      Moving a quarter later costs {more === 0 ? 'the same' : <b>{write.whole(plan.quarterLater.more.replace('-', ''))}</b>}{' '}
+      {more > 0 ? 'more' : more < 0 ? 'less' : ''}: {write.whole(plan.quarterLater.total)}.
     </p>
   );
 }
@@ -117,7 +123,8 @@ function MovingFields({ moving, plan }: { moving: MovingCosts; plan: RoutePlan |
   const without = moving.without ?? leftOutOf(file);
   const edits = useEdits();
   const write = useWriter();
-  const keep = (key: string, next: MovingCosts) => edits.decision(`whatIf.moving.${key}`, 'what moving costs', (one) => ({ ...one, whatIf: { ...one.whatIf, moving: next } }));
+  const keep = (key: string, next: MovingCosts) =>
+    edits.decision(`whatIf.moving.${key}`, 'what moving costs', (one) => ({ ...one, whatIf: { ...one.whatIf, moving: next } }));
   const effort = (which: 'within' | 'between', title: string) => (
     <fieldset className="moving">
       <legend>{title}</legend>
@@ -148,17 +155,30 @@ function MovingFields({ moving, plan }: { moving: MovingCosts; plan: RoutePlan |
       <fieldset className="taking-part">
         <legend>Who takes part</legend>
         {file.candidates.map(({ id }) => (
-          <Checkbox key={id} checked={!without.includes(id)} onChange={({ target }) => keep('without', { ...moving, without: target.checked ? without.filter((one) => one !== id) : [...without, id] })}>
+          <Checkbox
+            key={id}
+            checked={!without.includes(id)}
+            onChange={({ target }) =>
+              keep('without', { ...moving, without: target.checked ? without.filter((one) => one !== id) : [...without, id] })
+            }
+          >
             {id} {nameOf(id)}
           </Checkbox>
         ))}
         {moving.without === undefined && without.length > 0 && (
           <p className="quiet">
-            {without.map((id) => nameOf(id)).join(', ')} {without.length === 1 ? 'is' : 'are'} left out: a move from another plan of the same vendor would skip what is paid once for it.
+            {without.map((id) => nameOf(id)).join(', ')} {without.length === 1 ? 'is' : 'are'} left out: a move from another plan of the
+            same vendor would skip what is paid once for it.
           </p>
         )}
       </fieldset>
-      <NumberField fieldKey="moving moves" label="At most so many moves to another vendor" value={String(moving.moves)} range={{ wanted: 'a number of moves', least: 0, most: 120, whole: true }} onChange={(moves) => typeof moves === 'string' && keep('moves', { ...moving, moves: Number(moves) })} />
+      <NumberField
+        fieldKey="moving moves"
+        label="At most so many moves to another vendor"
+        value={String(moving.moves)}
+        range={{ wanted: 'a number of moves', least: 0, most: 120, whole: true }}
+        onChange={(moves) => typeof moves === 'string' && keep('moves', { ...moving, moves: Number(moves) })}
+      />
     </>
   );
 }

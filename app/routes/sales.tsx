@@ -14,12 +14,16 @@ export default function Sales() {
   const { currency, forecast } = state.bench.decision;
   const add = () => {
     const id = newId();
-    edits.decision(`stream.${id}`, 'a stream added', (one) => withForecast(one, (before) => ({ ...before, streams: [...before.streams, newStream(id, '')] })));
+    edits.decision(`stream.${id}`, 'a stream added', (one) =>
+      withForecast(one, (before) => ({ ...before, streams: [...before.streams, newStream(id, '')] })),
+    );
   };
   return (
     <main className="work" aria-label="Expected sales">
       <h2>What you expect to sell</h2>
-      <p className="quiet">Two figures are enough: orders in a usual month, and what a customer pays on average. Everything else refines them.</p>
+      <p className="quiet">
+        Two figures are enough: orders in a usual month, and what a customer pays on average. Everything else refines them.
+      </p>
       {forecast.streams.map((stream) => (
         <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} />
       ))}

@@ -46,7 +46,9 @@ export default function Scenarios() {
           <>
             <h2>No scenario is kept yet</h2>
             <p className="limit-width">
-              Look at a point of the <Link to={`/decisions/${decisionId}/what-if/map`}>map</Link>, a turning point, or the line-up without an <Link to={`/decisions/${decisionId}/what-if/offers`}>offer</Link>, and keep it under a name; or begin one here. Scenarios are compared with what you expect, and can be taken over into it.
+              Look at a point of the <Link to={`/decisions/${decisionId}/what-if/map`}>map</Link>, a turning point, or the line-up without
+              an <Link to={`/decisions/${decisionId}/what-if/offers`}>offer</Link>, and keep it under a name; or begin one here. Scenarios
+              are compared with what you expect, and can be taken over into it.
             </p>
           </>
         ) : (
@@ -58,15 +60,25 @@ export default function Scenarios() {
               <thead>
                 <tr>
                   <th scope="col">Scenario</th>
-                  <th scope="col" className="figure-cell">Sales a month</th>
+                  <th scope="col" className="figure-cell">
+                    Sales a month
+                  </th>
                   <th scope="col">Cheapest</th>
-                  <th scope="col" className="figure-cell">Total</th>
+                  <th scope="col" className="figure-cell">
+                    Total
+                  </th>
                   <th scope="col">Ahead of</th>
                 </tr>
               </thead>
               <tbody>
                 {all.map((scenario) => (
-                  <ScenarioRow key={scenario.id} scenario={scenario} outcome={outcomes?.find(({ id }) => id === scenario.id)} isOpen={scenario.id === open} onOpen={() => setOpen(scenario.id === open || scenario === AS_IT_IS ? null : scenario.id)} />
+                  <ScenarioRow
+                    key={scenario.id}
+                    scenario={scenario}
+                    outcome={outcomes?.find(({ id }) => id === scenario.id)}
+                    isOpen={scenario.id === open}
+                    onOpen={() => setOpen(scenario.id === open || scenario === AS_IT_IS ? null : scenario.id)}
+                  />
                 ))}
               </tbody>
             </table>
@@ -80,10 +92,16 @@ export default function Scenarios() {
       </main>
       <aside className="margin" aria-label="The scenario" aria-live="polite">
         {opened ? (
-          <ScenarioForm key={opened.id} scenario={opened} onGone={() => setOpen(null)} outcome={outcomes?.find(({ id }) => id === opened.id)} />
+          <ScenarioForm
+            key={opened.id}
+            scenario={opened}
+            onGone={() => setOpen(null)}
+            outcome={outcomes?.find(({ id }) => id === opened.id)}
+          />
         ) : (
           <p className="quiet">
-            Choose a scenario to change what it assumes, or to take it over. {scenarios.length > 0 && outcomes && `Amounts are in ${file.currency}, over ${write.whole(String(file.months))} months.`}
+            Choose a scenario to change what it assumes, or to take it over.{' '}
+            {scenarios.length > 0 && outcomes && `Amounts are in ${file.currency}, over ${write.whole(String(file.months))} months.`}
           </p>
         )}
       </aside>
@@ -91,7 +109,17 @@ export default function Scenarios() {
   );
 }
 
-function ScenarioRow({ scenario, outcome, isOpen, onOpen }: { scenario: Scenario; outcome: ScenarioOutcome | undefined; isOpen: boolean; onOpen(): void }) {
+function ScenarioRow({
+  scenario,
+  outcome,
+  isOpen,
+  onOpen,
+}: {
+  scenario: Scenario;
+  outcome: ScenarioOutcome | undefined;
+  isOpen: boolean;
+  onOpen(): void;
+}) {
   const { nameOf } = useAskedDecision();
   const { find } = useAssumptions();
   const write = useWriter();
@@ -101,7 +129,9 @@ function ScenarioRow({ scenario, outcome, isOpen, onOpen }: { scenario: Scenario
       const assumption = find(key);
       return assumption ? `${assumption.label} ${changeWords(assumption, Number(value), write)}` : 'something that is not there any more';
     }),
-    ...(scenario.offersOff?.length ? [`without ${scenario.offersOff.length === 1 ? 'a special offer' : `${scenario.offersOff.length} special offers`}`] : []),
+    ...(scenario.offersOff?.length
+      ? [`without ${scenario.offersOff.length === 1 ? 'a special offer' : `${scenario.offersOff.length} special offers`}`]
+      : []),
   ];
   return (
     <tr className={isOpen ? 'is-chosen' : ''}>
@@ -137,8 +167,10 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
   const { file } = useAskedDecision();
   const { varied, find } = useAssumptions();
   const edits = useEdits();
-  const keep = (key: string, next: Scenario) => edits.decision(`whatIf.scenarios.${scenario.id}.${key}`, `the scenario ${next.name}`, (one) => withScenario(one, next));
-  const setChange = (key: string, value: string) => keep(key, { ...scenario, changes: scenario.changes.map((change) => (change.key === key ? { key, value } : change)) });
+  const keep = (key: string, next: Scenario) =>
+    edits.decision(`whatIf.scenarios.${scenario.id}.${key}`, `the scenario ${next.name}`, (one) => withScenario(one, next));
+  const setChange = (key: string, value: string) =>
+    keep(key, { ...scenario, changes: scenario.changes.map((change) => (change.key === key ? { key, value } : change)) });
   const left = varied.filter(({ assumption }) => !scenario.changes.some(({ key }) => key === assumption.key));
   const prices = scenario.changes.filter(({ key }) => keyParts(key)[0] === 'price').length + (scenario.offersOff?.length ?? 0);
   return (
@@ -157,13 +189,19 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
               suffix={assumption ? rangeUnit(assumption, file.currency) : ''}
               onChange={(next) => typeof next === 'string' && setChange(key, next)}
             />
-            <Button type="text" size="small" onClick={() => keep(`${key}.removed`, { ...scenario, changes: scenario.changes.filter((change) => change.key !== key) })}>
+            <Button
+              type="text"
+              size="small"
+              onClick={() => keep(`${key}.removed`, { ...scenario, changes: scenario.changes.filter((change) => change.key !== key) })}
+            >
               as it is
             </Button>
           </div>
         );
       })}
-      {outcome && outcome.idle.length > 0 && <p className="problem">Something it assumes is about a stream or quantity that is not there any more, and counts for nothing.</p>}
+      {outcome && outcome.idle.length > 0 && (
+        <p className="problem">Something it assumes is about a stream or quantity that is not there any more, and counts for nothing.</p>
+      )}
       {left.length > 0 && (
         <ChoiceField
           label="Assume otherwise"
@@ -178,7 +216,12 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
         />
       )}
       <p className="add-row">
-        <Button disabled={scenario.changes.length === 0} onClick={() => edits.decision(`whatIf.taken.${scenario.id}`, `${scenario.name} taken over`, (one) => withScenarioTakenOver(one, scenario))}>
+        <Button
+          disabled={scenario.changes.length === 0}
+          onClick={() =>
+            edits.decision(`whatIf.taken.${scenario.id}`, `${scenario.name} taken over`, (one) => withScenarioTakenOver(one, scenario))
+          }
+        >
           Take over into what you expect
         </Button>
         <Button
@@ -192,7 +235,8 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
         </Button>
       </p>
       <p className="quiet">
-        Taking over changes your expected sales, rates and the worth of an hour; undo takes it back. {prices > 0 && 'Prices and offers stay as the price sheets state them: enter a price there once you know it.'}
+        Taking over changes your expected sales, rates and the worth of an hour; undo takes it back.{' '}
+        {prices > 0 && 'Prices and offers stay as the price sheets state them: enter a price there once you know it.'}
       </p>
     </div>
   );

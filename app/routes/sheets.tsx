@@ -42,7 +42,10 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
   const addVendor = () => open(edits.addSheet({ kind: 'offer', seen: loaderData.today, offer: newOffer(newId, decision.currency) }));
   const addProcessor = () =>
     open(edits.addSheet({ kind: 'processor', seen: loaderData.today, processor: { id: newId(), label: '', currency: decision.currency } }));
-  const addAddon = () => open(edits.addSheet({ kind: 'addon', seen: loaderData.today, addon: { id: newId(), label: '', currency: decision.currency, terms: [] } }));
+  const addAddon = () =>
+    open(
+      edits.addSheet({ kind: 'addon', seen: loaderData.today, addon: { id: newId(), label: '', currency: decision.currency, terms: [] } }),
+    );
   const elsewhere = loaderData.kept.filter(({ id }) => !sheets.some((used) => used.id === id));
   return (
     <div className="sheets">
@@ -90,12 +93,13 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
   );
 }
 
-
 function SheetState({ sheet, today }: { sheet: PriceSheet; today: string }) {
   const context = useCheckContext(today);
   const gaps = gapsOf(sheet);
   const questions = checkSheet(sheet, context).open.length;
-  const words = [gaps > 0 && `${gaps} not known`, questions > 0 && `${questions} ${questions === 1 ? 'question' : 'questions'}`].filter((one) => one !== false);
+  const words = [gaps > 0 && `${gaps} not known`, questions > 0 && `${questions} ${questions === 1 ? 'question' : 'questions'}`].filter(
+    (one) => one !== false,
+  );
   const isOld = sheet.seen !== undefined && daysBetween(sheet.seen, today) >= USUAL_LOOK_AGAIN_DAYS;
   if (words.length > 0 && !isOld) return <span className="lacks">{words.join(' · ')}</span>;
   return <span className={isOld ? 'lacks' : ''}>{sheet.seen ? `seen ${ageWords(sheet.seen, today)}` : 'not dated'}</span>;

@@ -31,7 +31,10 @@ function Offers() {
     return (
       <main className="work" aria-label="Offers">
         <h2>No candidate rests on a special offer</h2>
-        <p>None of the plans in the line-up has an introductory price, so there is no offer that could be over. One that is typed on a price sheet, “1 each for the first 2 months” say, comes here by itself.</p>
+        <p>
+          None of the plans in the line-up has an introductory price, so there is no offer that could be over. One that is typed on a price
+          sheet, “1 each for the first 2 months” say, comes here by itself.
+        </p>
       </main>
     );
   return (
@@ -40,7 +43,13 @@ function Offers() {
         {found && (found.withAll === null ? <NobodyToChoose /> : <p className="says">{offersSentence(found, nameOf, write)}</p>)}
         <ul className="offers">
           {(found?.offers ?? []).map((offer) => (
-            <OfferRow key={offer.id} offer={offer} withAll={found?.withAll ?? null} isOff={off.includes(offer.id)} onToggle={(isOff) => setOff(isOff ? [...off, offer.id] : off.filter((id) => id !== offer.id))} />
+            <OfferRow
+              key={offer.id}
+              offer={offer}
+              withAll={found?.withAll ?? null}
+              isOff={off.includes(offer.id)}
+              onToggle={(isOff) => setOff(isOff ? [...off, offer.id] : off.filter((id) => id !== offer.id))}
+            />
           ))}
         </ul>
         <Working {...working} />
@@ -48,19 +57,38 @@ function Offers() {
       <aside className="margin" aria-label="With the offers chosen" aria-live="polite">
         <h2>{off.length === 0 ? 'With every offer' : `Without ${off.length === 1 ? 'that offer' : `those ${off.length}`}`}</h2>
         {found && <p>{standingWords(found.asAsked, nameOf, write)}</p>}
-        {found && (
-          <p>
-            Without any offer: {standingWords(found.withoutAll, nameOf, write)}
-          </p>
+        {found && <p>Without any offer: {standingWords(found.withoutAll, nameOf, write)}</p>}
+        {off.length > 0 && (
+          <KeepScenario
+            suggestion={
+              off.length === found?.offers.length
+                ? 'Without special offers'
+                : `Without ${(found?.offers ?? [])
+                    .filter(({ id }) => off.includes(id))
+                    .map(({ label }) => label)
+                    .join(', ')}`
+            }
+            changes={[]}
+            offersOff={off}
+          />
         )}
-        {off.length > 0 && <KeepScenario suggestion={off.length === found?.offers.length ? 'Without special offers' : `Without ${(found?.offers ?? []).filter(({ id }) => off.includes(id)).map(({ label }) => label).join(', ')}`} changes={[]} offersOff={off} />}
         <p className="quiet">Without an offer the renewal price holds from the first payment on. Trials and refunds stay as they are.</p>
       </aside>
     </>
   );
 }
 
-function OfferRow({ offer, withAll, isOff, onToggle }: { offer: SpecialOffer; withAll: Standing | null; isOff: boolean; onToggle(isOff: boolean): void }) {
+function OfferRow({
+  offer,
+  withAll,
+  isOff,
+  onToggle,
+}: {
+  offer: SpecialOffer;
+  withAll: Standing | null;
+  isOff: boolean;
+  onToggle(isOff: boolean): void;
+}) {
   const { priced, nameOf } = useAskedDecision();
   const { state } = useWorkbench();
   const write = useWriter();
@@ -82,7 +110,9 @@ function OfferRow({ offer, withAll, isOff, onToggle }: { offer: SpecialOffer; wi
         {ends && `, ends ${write.day(ends)}`}
       </span>
       <span className={survives ? 'offer-words' : 'offer-words problem'}>
-        {survives ? `Without it ${nameOf(offer.without?.first ?? null)} still costs least${marginWords(offer.without, nameOf, write)}.` : `The decision rests on it: without it ${offer.without ? `${nameOf(offer.without.first)} costs least${marginWords(offer.without, nameOf, write)}` : 'nobody can be chosen'}.`}
+        {survives
+          ? `Without it ${nameOf(offer.without?.first ?? null)} still costs least${marginWords(offer.without, nameOf, write)}.`
+          : `The decision rests on it: without it ${offer.without ? `${nameOf(offer.without.first)} costs least${marginWords(offer.without, nameOf, write)}` : 'nobody can be chosen'}.`}
       </span>
     </li>
   );

@@ -15,8 +15,7 @@ export async function loader({ params }: Route.LoaderArgs): Promise<Response> {
     .execute();
   for (const stored of revisions) {
     const text = await textOf(db, 'decision', id, stored).catch(() => null);
-    if (text !== null)
-      return attachment(text, 'application/json; charset=utf-8', `${id} revision ${stored.revision}`, 'json');
+    if (text !== null) return attachment(text, 'application/json; charset=utf-8', `${id} revision ${stored.revision}`, 'json');
   }
   const [newest] = revisions;
   if (!newest) throw new Response('Not found', { status: 404 });

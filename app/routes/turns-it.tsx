@@ -39,10 +39,18 @@ function Turns() {
             <p className="says">{turnsSentence(found, find, nameOf, write)}</p>
             {found.mayWin.length > 0 && (
               <p className="too-close">
-                Too close to call: what is not known could make {found.mayWin.map((id) => nameOf(id)).join(' or ')} the cheapest. {found.gap !== null && `The gap of ${write.whole(found.gap)} is smaller than that.`}
+                Too close to call: what is not known could make {found.mayWin.map((id) => nameOf(id)).join(' or ')} the cheapest.{' '}
+                {found.gap !== null && `The gap of ${write.whole(found.gap)} is smaller than that.`}
               </p>
             )}
-            {found.second === null ? <p>No other candidate can be chosen, so there is no gap that could be turned; below stands when {nameOf(found.first)} itself can no longer be chosen.</p> : <TurnsChart found={found} varied={varied} />}
+            {found.second === null ? (
+              <p>
+                No other candidate can be chosen, so there is no gap that could be turned; below stands when {nameOf(found.first)} itself
+                can no longer be chosen.
+              </p>
+            ) : (
+              <TurnsChart found={found} varied={varied} />
+            )}
             <div className="wide-scroll">
               <table className="plain-table turns">
                 <thead>
@@ -61,14 +69,23 @@ function Turns() {
                     return (
                       <tr key={one.key} className={one.key === opened?.assumption.key ? 'is-chosen' : ''}>
                         <th scope="row">
-                          <button type="button" className="candidate-line" aria-pressed={one.key === opened?.assumption.key} onClick={() => setOpen(one.key)}>
+                          <button
+                            type="button"
+                            className="candidate-line"
+                            aria-pressed={one.key === opened?.assumption.key}
+                            onClick={() => setOpen(one.key)}
+                          >
                             {of.assumption.label}
                           </button>
                         </th>
                         <td>{nowWords(of.assumption, write)}</td>
                         <End at={one.low} words={changeWords(of.assumption, of.low, write)} first={found.first} />
                         <End at={one.high} words={changeWords(of.assumption, of.high, write)} first={found.first} />
-                        <td>{[one.below, one.above].flatMap((turning) => (turning ? [turningWords(of.assumption, turning, nameOf, write)] : [])).join('; ') || 'not in this range'}</td>
+                        <td>
+                          {[one.below, one.above]
+                            .flatMap((turning) => (turning ? [turningWords(of.assumption, turning, nameOf, write)] : []))
+                            .join('; ') || 'not in this range'}
+                        </td>
                       </tr>
                     );
                   })}
@@ -97,12 +114,19 @@ function Turns() {
             {point && (
               <>
                 <p className="turning-point">{turningWords(opened.assumption, point, nameOf, write)}.</p>
-                <KeepScenario key={`${opened.assumption.key} ${point.at}`} suggestion={`${opened.assumption.label} ${changeWords(opened.assumption, point.at, write)}`} changes={[{ key: opened.assumption.key, value: plain(point.at) }]} />
+                <KeepScenario
+                  key={`${opened.assumption.key} ${point.at}`}
+                  suggestion={`${opened.assumption.label} ${changeWords(opened.assumption, point.at, write)}`}
+                  changes={[{ key: opened.assumption.key, value: plain(point.at) }]}
+                />
               </>
             )}
           </>
         )}
-        <p className="quiet">One assumption is varied at a time, all others stay. Values at which the answer turns are exact for unrounded totals, like break-evens.</p>
+        <p className="quiet">
+          One assumption is varied at a time, all others stay. Values at which the answer turns are exact for unrounded totals, like
+          break-evens.
+        </p>
       </aside>
     </>
   );
@@ -115,7 +139,13 @@ function End({ at: { gap, winner }, words, first }: { at: GapAt; words: string; 
     <td>
       <small>{words}</small>
       <br />
-      {winner === first && gap !== null ? `ahead by ${write.whole(gap)}` : winner === null ? 'nobody can be chosen' : winner === first ? 'the only one' : `${nameOf(winner)}${gap === null ? '' : `, by ${write.whole(gap.replace('-', ''))}`}`}
+      {winner === first && gap !== null
+        ? `ahead by ${write.whole(gap)}`
+        : winner === null
+          ? 'nobody can be chosen'
+          : winner === first
+            ? 'the only one'
+            : `${nameOf(winner)}${gap === null ? '' : `, by ${write.whole(gap.replace('-', ''))}`}`}
     </td>
   );
 }

@@ -52,13 +52,24 @@ function VerdictInTheMaking({ today }: { today: string }) {
   const choice = begun ?? proposed;
   // Only a way with moves has to wait for what is worked out beside the interface.
   const isWaiting = choice?.kind === 'route' && (basis === null || working.isBusy);
-  const chosen = useMemo(() => (choice && !isWaiting ? chosenNow({ bench, priced: priced.priced, lineUp: priced.lineUp, basis: basis ?? { route: null } }, choice) : null), [bench, priced, basis, choice, isWaiting]);
+  const chosen = useMemo(
+    () =>
+      choice && !isWaiting
+        ? chosenNow({ bench, priced: priced.priced, lineUp: priced.lineUp, basis: basis ?? { route: null } }, choice)
+        : null,
+    [bench, priced, basis, choice, isWaiting],
+  );
   const open = useMemo(() => openQuestions(bench, priced.priced, basis?.mayWin ?? [], today), [bench, priced, basis, today]);
-  const setWords = (part: Partial<Choice>, base: Choice) => edits.decision(`choice.${Object.keys(part)[0] ?? ''}`, 'the reason', (one) => ({ ...one, choice: { ...base, ...one.choice, ...part } }));
+  const setWords = (part: Partial<Choice>, base: Choice) =>
+    edits.decision(`choice.${Object.keys(part)[0] ?? ''}`, 'the reason', (one) => ({
+      ...one,
+      choice: { ...base, ...one.choice, ...part },
+    }));
   const give = () => {
     if (!choice || !basis) return;
     const given = giveVerdict({ bench, priced: priced.priced, lineUp: priced.lineUp, basis, version, today }, choice, newId());
-    if (given) edits.decision(`verdicts.${given.id}`, 'a verdict given', (one) => ({ ...one, choice, verdicts: [...(one.verdicts ?? []), given] }));
+    if (given)
+      edits.decision(`verdicts.${given.id}`, 'a verdict given', (one) => ({ ...one, choice, verdicts: [...(one.verdicts ?? []), given] }));
   };
   const suits = chosen?.parts.length === 1 && chosen.parts[0] ? basis?.suits[chosen.parts[0].candidate] : undefined;
   return (
@@ -69,14 +80,19 @@ function VerdictInTheMaking({ today }: { today: string }) {
         {choice && (
           <>
             <p className="says" data-verdict>
-              {chosen ? chosenSentence(chosen, file.months, write) : ''} {isModest(open) && <em>A modest verdict: see beside what to find out next.</em>}
+              {chosen ? chosenSentence(chosen, file.months, write) : ''}{' '}
+              {isModest(open) && <em>A modest verdict: see beside what to find out next.</em>}
             </p>
             {chosen?.shared && <p>{togetherWords(chosen, file.currency, write)}</p>}
             <ChoiceForm choice={choice} chosen={isWaiting ? NOT_YET : chosen} />
             {basis && (
               <>
                 <h2>Under which conditions</h2>
-                <ConditionsTable conditions={basis.conditions} chosen={chosen?.parts.map(({ candidate }) => candidate) ?? []} nameOf={nameOf} />
+                <ConditionsTable
+                  conditions={basis.conditions}
+                  chosen={chosen?.parts.map(({ candidate }) => candidate) ?? []}
+                  nameOf={nameOf}
+                />
                 <h2>What would change it</h2>
                 {basis.thresholds.length === 0 && <p>Nothing that was looked at turns it, over the ranges stated.</p>}
                 <ul className="plain-list">
@@ -86,8 +102,19 @@ function VerdictInTheMaking({ today }: { today: string }) {
                 </ul>
               </>
             )}
-            <TextField long={3} label="Best for whom, in your own words" placeholder={suitsSentence(suits, write)} value={choice.forWhom ?? ''} onChange={(forWhom) => setWords({ forWhom }, choice)} />
-            <TextField long label="Why? In your own words, for whoever asks in a year." value={choice.reason} onChange={(reason) => setWords({ reason }, choice)} />
+            <TextField
+              long={3}
+              label="Best for whom, in your own words"
+              placeholder={suitsSentence(suits, write)}
+              value={choice.forWhom ?? ''}
+              onChange={(forWhom) => setWords({ forWhom }, choice)}
+            />
+            <TextField
+              long
+              label="Why? In your own words, for whoever asks in a year."
+              value={choice.reason}
+              onChange={(reason) => setWords({ reason }, choice)}
+            />
             <p className="add-row">
               <Button type="primary" disabled={!chosen || !basis || working.isBusy} onClick={give}>
                 Give this verdict
@@ -148,12 +175,14 @@ function RestsOn() {
       <h2>What it rests on</h2>
       <p>
         {version[0]?.toUpperCase()}
-        {version.slice(1)} sales: {write.whole(atForecast.average.sales)} a month, {write.number(atForecast.average.orders, 0)} orders, over {file.months} months from {write.month(file.start)}.
+        {version.slice(1)} sales: {write.whole(atForecast.average.sales)} a month, {write.number(atForecast.average.orders, 0)} orders, over{' '}
+        {file.months} months from {write.month(file.start)}.
       </p>
       <ul className="plain-list">
         {state.bench.sheets.map(({ id, sheet }) => (
           <li key={id}>
-            {sheetLabel(sheet)}, <span className={sheet.seen ? 'quiet' : 'lacks'}>{sheet.seen ? `seen ${write.day(sheet.seen)}` : 'not dated'}</span>
+            {sheetLabel(sheet)},{' '}
+            <span className={sheet.seen ? 'quiet' : 'lacks'}>{sheet.seen ? `seen ${write.day(sheet.seen)}` : 'not dated'}</span>
           </li>
         ))}
       </ul>
@@ -177,7 +206,15 @@ function Given({ verdicts }: { verdicts: readonly GivenVerdict[] }) {
             <GivenVerdictView
               verdict={verdict}
               reportTo={`/decisions/${decisionId}/verdict/report?verdict=${verdict.id}`}
-              {...(index === 0 ? { onWithdraw: () => edits.decision(`verdicts.${verdict.id}`, 'a verdict withdrawn', (one) => ({ ...one, verdicts: (one.verdicts ?? []).filter(({ id }) => id !== verdict.id) })) } : {})}
+              {...(index === 0
+                ? {
+                    onWithdraw: () =>
+                      edits.decision(`verdicts.${verdict.id}`, 'a verdict withdrawn', (one) => ({
+                        ...one,
+                        verdicts: (one.verdicts ?? []).filter(({ id }) => id !== verdict.id),
+                      })),
+                  }
+                : {})}
             />
             {before && (
               <Fold summary={`What changed since ${write.day(before.on)}`}>

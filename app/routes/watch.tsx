@@ -21,7 +21,8 @@ export async function loader() {
 }
 
 /** Asking what a change would do changes nothing here. */
-export const shouldRevalidate = ({ formAction, defaultShouldRevalidate }: ShouldRevalidateFunctionArgs) => formAction !== EFFECTS && defaultShouldRevalidate;
+export const shouldRevalidate = ({ formAction, defaultShouldRevalidate }: ShouldRevalidateFunctionArgs) =>
+  formAction !== EFFECTS && defaultShouldRevalidate;
 
 const id = z.string().max(100);
 const askedSchema = z.discriminatedUnion('intent', [
@@ -31,7 +32,12 @@ const askedSchema = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('leave'), sheet: id, changes: z.array(z.string().max(1_000)).max(500) }),
   z.object({ intent: z.literal('look-rates') }),
   z.object({ intent: z.literal('rates-address'), address: z.union([z.literal(''), addressSchema]) }),
-  z.object({ intent: z.literal('accept-rate'), decision: id, currency: z.string().length(3), rate: z.string().regex(/^\d{1,12}(\.\d{1,12})?$/) }),
+  z.object({
+    intent: z.literal('accept-rate'),
+    decision: id,
+    currency: z.string().length(3),
+    rate: z.string().regex(/^\d{1,12}(\.\d{1,12})?$/),
+  }),
   z.object({ intent: z.literal('private-hosts'), hosts: SETTINGS.privateHosts }),
 ]);
 
@@ -76,7 +82,11 @@ export async function action({ request }: Route.ActionArgs) {
 
 /** Fields of a form; those that may come several times are lists. */
 function asObject(form: FormData): Record<string, unknown> {
-  const lists = { changes: form.getAll('changes'), decisions: form.getAll('decisions'), hosts: form.getAll('hosts').flatMap((text) => (typeof text === 'string' ? text.split(/[\s,]+/).filter(Boolean) : [])) };
+  const lists = {
+    changes: form.getAll('changes'),
+    decisions: form.getAll('decisions'),
+    hosts: form.getAll('hosts').flatMap((text) => (typeof text === 'string' ? text.split(/[\s,]+/).filter(Boolean) : [])),
+  };
   return { ...Object.fromEntries(form), ...lists };
 }
 

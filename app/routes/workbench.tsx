@@ -30,7 +30,13 @@ export async function clientLoader({ serverLoader, params }: Route.ClientLoaderA
 }
 
 /** Moving between places needs nothing from the server; another decision, or coming back to the window, does. */
-export function shouldRevalidate({ currentParams, nextParams, defaultShouldRevalidate, currentUrl, nextUrl }: ShouldRevalidateFunctionArgs) {
+export function shouldRevalidate({
+  currentParams,
+  nextParams,
+  defaultShouldRevalidate,
+  currentUrl,
+  nextUrl,
+}: ShouldRevalidateFunctionArgs) {
   if (currentParams['decisionId'] !== nextParams['decisionId']) return true;
   return currentUrl.pathname === nextUrl.pathname && defaultShouldRevalidate;
 }
@@ -100,8 +106,26 @@ function useFreshnessOnReturn() {
 }
 
 /** Every place with a program of its own: what the list of places leads to, and what lies within it. */
-const PLACES = ['/decisions', ...['frame', 'sales', 'needs', 'needs/answers', 'sheets', 'sheets/x', 'qualities', 'qualities/diary', 'qualities/speed', 'candidates', 'line-up', 'fit'].map(inDecision)];
-const WHAT_IF = ['', 'map', 'route', 'turns-it', 'paying-ahead', 'offers', 'investment', 'scenarios'].map((place) => inDecision(`what-if/${place}`));
+const PLACES = [
+  '/decisions',
+  ...[
+    'frame',
+    'sales',
+    'needs',
+    'needs/answers',
+    'sheets',
+    'sheets/x',
+    'qualities',
+    'qualities/diary',
+    'qualities/speed',
+    'candidates',
+    'line-up',
+    'fit',
+  ].map(inDecision),
+];
+const WHAT_IF = ['', 'map', 'route', 'turns-it', 'paying-ahead', 'offers', 'investment', 'scenarios'].map((place) =>
+  inDecision(`what-if/${place}`),
+);
 const VERDICT = ['', 'dates', 'report', 'afterwards'].map((place) => inDecision(`verdict/${place}`));
 
 function inDecision(place: string): string {
@@ -120,5 +144,7 @@ function PlacesAtHand({ decisionId }: { decisionId: string }) {
     }, AFTER_MS);
     return () => clearTimeout(timer);
   }, []);
-  return isTime && [...PLACES, ...WHAT_IF, ...VERDICT].map((page) => <PrefetchPageLinks key={page} page={page.replace(':id', decisionId)} />);
+  return (
+    isTime && [...PLACES, ...WHAT_IF, ...VERDICT].map((page) => <PrefetchPageLinks key={page} page={page.replace(':id', decisionId)} />)
+  );
 }

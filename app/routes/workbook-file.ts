@@ -9,5 +9,10 @@ import type { Route } from './+types/workbook-file';
 export async function loader({ params }: Route.LoaderArgs): Promise<Response> {
   const { bench } = await openDecision(params.decisionId);
   const sheets = workbookOf(price(bench).priced.pricing.file);
-  return attachment(await writeWorkbook(sheets), 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', bench.decision.name, 'xlsx');
+  return attachment(
+    await writeWorkbook(sheets),
+    'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+    bench.decision.name,
+    'xlsx',
+  );
 }

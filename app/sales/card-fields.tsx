@@ -21,7 +21,10 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
   const [name, setName] = useState('');
   const rest = restKind(stream);
   const shares = cardShares(stream);
-  const kinds = shares.some(({ kind }) => kind === 'international') || rest !== 'domestic' ? shares : [...shares, { kind: 'international', percent: '0' }];
+  const kinds =
+    shares.some(({ kind }) => kind === 'international') || rest !== 'domestic'
+      ? shares
+      : [...shares, { kind: 'international', percent: '0' }];
   const kind = slugOf(name);
   return (
     <fieldset className="card-fields">
@@ -44,7 +47,12 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
                 onChange={(next) => onChange(`card.${one}`, (found) => withCardShare(found, one, next ?? '0'))}
               />
               {one !== 'international' && (
-                <Button type="text" size="small" aria-label={`Remove ${words(one)}`} onClick={() => onChange(`card.${one}`, (found) => withCardShare(found, one, null))}>
+                <Button
+                  type="text"
+                  size="small"
+                  aria-label={`Remove ${words(one)}`}
+                  onClick={() => onChange(`card.${one}`, (found) => withCardShare(found, one, null))}
+                >
                   remove
                 </Button>
               )}

@@ -26,7 +26,13 @@ export const MonthCell = memo(function MonthCell({ name, orders, isSet, onSet }:
   if (text === null)
     return (
       <td className={isSet ? 'is-set' : ''}>
-        <button type="button" className="month-figure" aria-label={`${name}: ${write.number(orders, 1)}${isSet ? ', set by hand' : ''}`} title={isSet ? 'Set by hand; empty it to give it back to its course' : 'Set this month by hand'} onClick={() => setText(isSet ? write.field(orders) : '')}>
+        <button
+          type="button"
+          className="month-figure"
+          aria-label={`${name}: ${write.number(orders, 1)}${isSet ? ', set by hand' : ''}`}
+          title={isSet ? 'Set by hand; empty it to give it back to its course' : 'Set this month by hand'}
+          onClick={() => setText(isSet ? write.field(orders) : '')}
+        >
           {write.number(orders, 1)}
         </button>
       </td>

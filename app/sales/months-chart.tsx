@@ -43,13 +43,25 @@ export function MonthsChart({ rows, streams, currency, onSet }: MonthsChartProps
       aria: { enabled: true, decal: { show: shown.length > 1 } },
       grid: { left: 4, right: 4, top: shown.length > 1 ? 30 : 10, bottom: 4, containLabel: true },
       ...(shown.length > 1 ? { legend: { left: 0, top: 0, itemWidth: 14, itemHeight: 10, textStyle: { color: colours.ink } } } : {}),
-      tooltip: { trigger: 'axis' as const, axisPointer: { type: 'shadow' as const }, backgroundColor: colours.sheet, borderColor: colours.line, textStyle: { color: colours.ink }, valueFormatter: (value: unknown) => write.number(String(Number(value)), 1) },
+      tooltip: {
+        trigger: 'axis' as const,
+        axisPointer: { type: 'shadow' as const },
+        backgroundColor: colours.sheet,
+        borderColor: colours.line,
+        textStyle: { color: colours.ink },
+        valueFormatter: (value: unknown) => write.number(String(Number(value)), 1),
+      },
       xAxis: {
         type: 'category' as const,
         data: rows.map(({ month }) => write.month(month)),
         axisTick: { show: false },
         axisLine: { lineStyle: { color: colours.line } },
-        axisLabel: { color: colours.quiet, interval: 0, lineHeight: 14, formatter: (_: string, index: number) => axisLabel(rows[index]?.month ?? '', index) },
+        axisLabel: {
+          color: colours.quiet,
+          interval: 0,
+          lineHeight: 14,
+          formatter: (_: string, index: number) => axisLabel(rows[index]?.month ?? '', index),
+        },
       },
       yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet } },
       series: shown.map((index) => ({
@@ -87,11 +99,19 @@ export function MonthsChart({ rows, streams, currency, onSet }: MonthsChartProps
   const options: Array<{ value: What; label: string }> = [
     { value: 'orders', label: 'orders, by stream' },
     { value: 'sales', label: `sales in ${currency}, by stream` },
-    ...(onSet ? settable.map(({ id, label }) => ({ value: `set ${id}` as const, label: `set months of ${label || 'the orders'} by hand` })) : []),
+    ...(onSet
+      ? settable.map(({ id, label }) => ({ value: `set ${id}` as const, label: `set months of ${label || 'the orders'} by hand` }))
+      : []),
   ];
   return (
     <div className="months-chart">
-      <p className="months-sentence">{sentence(rows, (month) => write.month(month), (orders) => write.whole(orders))}</p>
+      <p className="months-sentence">
+        {sentence(
+          rows,
+          (month) => write.month(month),
+          (orders) => write.whole(orders),
+        )}
+      </p>
       <ChoiceField<What> label="The chart shows" value={what} options={options} onChange={setWhat} />
       {isSettable && <span className="quiet"> Drag a month to where you expect it; the table below takes exact figures.</span>}
       <div className={isSettable ? 'is-settable' : ''}>

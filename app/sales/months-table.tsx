@@ -19,11 +19,15 @@ export function MonthsTable() {
   const rows = useMemo(() => forecastTable(pricing), [pricing]);
   const drawn = useAfterPaint(rows);
   const set = (stream: string, month: string, orders: string | null) =>
-    edits.decision(`stream.${stream}.month.${month}`, `orders in ${write.month(month)}`, (one) => withForecast(one, (forecast) => withStream(forecast, stream, (found) => withStreamMonthSet(found, month, orders))));
+    edits.decision(`stream.${stream}.month.${month}`, `orders in ${write.month(month)}`, (one) =>
+      withForecast(one, (forecast) => withStream(forecast, stream, (found) => withStreamMonthSet(found, month, orders))),
+    );
   return (
     <section aria-label="The months as they come out" className="months-section">
       <h2>The months as they come out</h2>
-      {version !== 'expected' && <p className="notice">These are the months of the {version} version. Single months are set in the expected one.</p>}
+      {version !== 'expected' && (
+        <p className="notice">These are the months of the {version} version. Single months are set in the expected one.</p>
+      )}
       <MonthsChart rows={drawn} streams={streams} currency={currency} onSet={version === 'expected' ? set : null} />
       <div className="months-scroll" role="region" aria-label="The months as a table" tabIndex={0}>
         <table className="months">
@@ -48,7 +52,13 @@ export function MonthsTable() {
                   stream.orders === undefined || version !== 'expected' ? (
                     <td key={stream.id}>{write.number(orders[index] ?? '0', 1)}</td>
                   ) : (
-                    <MonthCell key={stream.id} name={`${stream.label || 'Orders'}, ${write.month(month)}`} orders={monthsSet(stream)[month] ?? orders[index] ?? '0'} isSet={monthsSet(stream)[month] !== undefined} onSet={(next) => set(stream.id, month, next)} />
+                    <MonthCell
+                      key={stream.id}
+                      name={`${stream.label || 'Orders'}, ${write.month(month)}`}
+                      orders={monthsSet(stream)[month] ?? orders[index] ?? '0'}
+                      isSet={monthsSet(stream)[month] !== undefined}
+                      onSet={(next) => set(stream.id, month, next)}
+                    />
                   ),
                 )}
                 {streams.length > 1 && <td>{write.number(allOrders, 1)}</td>}

@@ -21,7 +21,11 @@ export function Quantities({ drivers, streams }: { drivers: Forecast['drivers'];
   const [name, setName] = useState('');
   const all = Object.entries(drivers ?? {});
   const countable = all.flatMap(([id, driver]) => (isRatio(driver) ? [] : [id]));
-  const slugName = name.trim().toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
+  const slugName = name
+    .trim()
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
   const taken = ['orders', 'sales'].includes(slugName) || slugName in (drivers ?? {});
   const change = (id: string, driver: Driver | null) =>
     edits.decision(`quantity.${id}`, id.replaceAll('-', ' '), (one) =>
@@ -33,7 +37,9 @@ export function Quantities({ drivers, streams }: { drivers: Forecast['drivers'];
   return (
     <section className="quantities" aria-label="Other quantities">
       <h2>Other quantities</h2>
-      <p className="quiet">What plans count besides orders: visits, contacts, seats, labels. Limits and allowances are held against them.</p>
+      <p className="quiet">
+        What plans count besides orders: visits, contacts, seats, labels. Limits and allowances are held against them.
+      </p>
       {all.map(([id, driver]) => (
         <QuantityRow key={id} id={id} driver={driver} countable={countable} streams={streams} onChange={(next) => change(id, next)} />
       ))}
@@ -71,9 +77,15 @@ function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowPr
   const value = ratio ? ratio.ratio : (series?.start ?? '0');
   const name = id.replaceAll('-', ' ');
   const basis = ratio?.per ?? 'month';
-  const options = [...BASES, ...countable.filter((one) => one !== id && !BASES.some((base) => base.value === one)).map((one) => ({ value: one, label: `for each of ${one.replaceAll('-', ' ')}` }))];
+  const options = [
+    ...BASES,
+    ...countable
+      .filter((one) => one !== id && !BASES.some((base) => base.value === one))
+      .map((one) => ({ value: one, label: `for each of ${one.replaceAll('-', ' ')}` })),
+  ];
   const shown = options.some((one) => one.value === basis) ? options : [...options, { value: basis, label: `for each of ${basis}` }];
-  const changeSeries = (fields: Partial<Record<'start' | 'growth' | 'add', string | undefined>>) => onChange(withSeries(series ?? '0', fields));
+  const changeSeries = (fields: Partial<Record<'start' | 'growth' | 'add', string | undefined>>) =>
+    onChange(withSeries(series ?? '0', fields));
   const orNone = (text: string | null | undefined) => (text && Number(text) !== 0 ? text : undefined);
   return (
     <div className="quantity-row">
@@ -84,11 +96,37 @@ function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowPr
         range={{ least: 0, most: 1e9, wanted: 'a number' }}
         onChange={(next) => (ratio ? onChange({ ...ratio, ratio: next ?? '0' }) : changeSeries({ start: next ?? '0' }))}
       />
-      <ChoiceField label={`${name}: counted`} labelHidden value={basis} options={shown} onChange={(next) => onChange(next === 'month' ? value : { per: next, ratio: value, ...(ratio?.streams ? { streams: ratio.streams } : {}) })} />
+      <ChoiceField
+        label={`${name}: counted`}
+        labelHidden
+        value={basis}
+        options={shown}
+        onChange={(next) =>
+          onChange(next === 'month' ? value : { per: next, ratio: value, ...(ratio?.streams ? { streams: ratio.streams } : {}) })
+        }
+      />
       {series && (
         <>
-          <NumberField fieldKey={`quantity.${id}.add`} label={`${name}: more each month`} labelHidden prefix="+" suffix="each month" value={series.add ?? '0'} range={{ least: -1e9, most: 1e9, wanted: 'a number such as 45' }} onChange={(add) => changeSeries({ add: orNone(add) })} />
-          <NumberField fieldKey={`quantity.${id}.growth`} label={`${name}: growth`} labelHidden prefix="+" suffix="% a month" value={series.growth ?? '0'} range={{ least: -100, most: 1000, wanted: 'a percentage a month' }} onChange={(growth) => changeSeries({ growth: orNone(growth) })} />
+          <NumberField
+            fieldKey={`quantity.${id}.add`}
+            label={`${name}: more each month`}
+            labelHidden
+            prefix="+"
+            suffix="each month"
+            value={series.add ?? '0'}
+            range={{ least: -1e9, most: 1e9, wanted: 'a number such as 45' }}
+            onChange={(add) => changeSeries({ add: orNone(add) })}
+          />
+          <NumberField
+            fieldKey={`quantity.${id}.growth`}
+            label={`${name}: growth`}
+            labelHidden
+            prefix="+"
+            suffix="% a month"
+            value={series.growth ?? '0'}
+            range={{ least: -100, most: 1000, wanted: 'a percentage a month' }}
+            onChange={(growth) => changeSeries({ growth: orNone(growth) })}
+          />
         </>
       )}
       {ratio && streams.length > 1 && (ratio.per === 'orders' || ratio.per === 'sales') && (

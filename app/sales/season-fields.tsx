@@ -3,11 +3,31 @@ import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-const LONG_MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+const LONG_MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
 /** Height of the drawing in pixels. */
 const HEIGHT = 112;
 const MOST = 100;
-const STEPS: Readonly<Record<string, number>> = { ArrowUp: 0.05, ArrowRight: 0.05, ArrowDown: -0.05, ArrowLeft: -0.05, PageUp: 0.25, PageDown: -0.25 };
+const STEPS: Readonly<Record<string, number>> = {
+  ArrowUp: 0.05,
+  ArrowRight: 0.05,
+  ArrowDown: -0.05,
+  ArrowLeft: -0.05,
+  PageUp: 0.25,
+  PageDown: -0.25,
+};
 
 interface SeasonFieldsProps {
   streamId: string;
@@ -36,8 +56,20 @@ export function SeasonFields({ streamId, season, onChange }: SeasonFieldsProps) 
       <div className="season-months">
         {MONTHS.map((name, month) => (
           <span key={name} className="season-month">
-            <SeasonBar name={LONG_MONTHS[month] ?? name} factor={Number(factors[month])} top={top} onHold={(isHeld) => setHeld(isHeld ? highest : null)} onChange={(factor) => change(month, factor)} />
-            <NumberField fieldKey={`stream.${streamId}.season.${month}`} label={name} value={factors[month]} range={{ least: 0, most: MOST, wanted: 'a factor such as 1.5' }} onChange={(value) => change(month, value ?? '1')} />
+            <SeasonBar
+              name={LONG_MONTHS[month] ?? name}
+              factor={Number(factors[month])}
+              top={top}
+              onHold={(isHeld) => setHeld(isHeld ? highest : null)}
+              onChange={(factor) => change(month, factor)}
+            />
+            <NumberField
+              fieldKey={`stream.${streamId}.season.${month}`}
+              label={name}
+              value={factors[month]}
+              range={{ least: 0, most: MOST, wanted: 'a factor such as 1.5' }}
+              onChange={(value) => change(month, value ?? '1')}
+            />
           </span>
         ))}
       </div>

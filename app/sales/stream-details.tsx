@@ -20,13 +20,24 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
   const value = shaped(stream.orderValue);
   const what = subscribers ? 'Joins' : 'Orders';
   const changeCounted = (field: string, label: string, fields: { [Field in keyof ShapedSeries]?: ShapedSeries[Field] | undefined }) =>
-    onChange(field, label, (one) => (one.subscribers ? { ...one, subscribers: { ...one.subscribers, joins: withSeries(one.subscribers.joins, fields) } } : { ...one, orders: withSeries(one.orders, fields) }));
+    onChange(field, label, (one) =>
+      one.subscribers
+        ? { ...one, subscribers: { ...one.subscribers, joins: withSeries(one.subscribers.joins, fields) } }
+        : { ...one, orders: withSeries(one.orders, fields) },
+    );
   const orNone = (text: string | null | undefined) => (text && Number(text) !== 0 ? text : undefined);
   return (
     <details className="stream-more">
       <summary>Growth, season, cards, refunds, margin</summary>
       <div className="form-grid">
-        <NumberField fieldKey={`stream.${id}.growth`} label={`${what} grow by`} suffix="% a month" value={counted.growth ?? '0'} range={GROWTH} onChange={(growth) => changeCounted('growth', 'growth', { growth: orNone(growth) })} />
+        <NumberField
+          fieldKey={`stream.${id}.growth`}
+          label={`${what} grow by`}
+          suffix="% a month"
+          value={counted.growth ?? '0'}
+          range={GROWTH}
+          onChange={(growth) => changeCounted('growth', 'growth', { growth: orNone(growth) })}
+        />
         <NumberField
           fieldKey={`stream.${id}.add`}
           label={`And by a fixed number of ${what.toLowerCase()}`}
@@ -41,7 +52,12 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
           suffix="% a month"
           value={value.growth ?? '0'}
           range={GROWTH}
-          onChange={(growth) => onChange('value-growth', 'growth of the order value', (one) => ({ ...one, orderValue: withSeries(one.orderValue, { growth: orNone(growth) }) }))}
+          onChange={(growth) =>
+            onChange('value-growth', 'growth of the order value', (one) => ({
+              ...one,
+              orderValue: withSeries(one.orderValue, { growth: orNone(growth) }),
+            }))
+          }
         />
         {subscribers && (
           <NumberField
@@ -51,11 +67,29 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
             value={String(subscribers.every ?? 1)}
             range={{ least: 1, most: 120, whole: true, wanted: 'a number of months' }}
             hint="the price above is for that time"
-            onChange={(every) => onChange('every', 'how often subscribers pay', (one) => (one.subscribers ? { ...one, subscribers: { ...one.subscribers, every: Number(every ?? '1') } } : one))}
+            onChange={(every) =>
+              onChange('every', 'how often subscribers pay', (one) =>
+                one.subscribers ? { ...one, subscribers: { ...one.subscribers, every: Number(every ?? '1') } } : one,
+              )
+            }
           />
         )}
-        <NumberField fieldKey={`stream.${id}.refunds`} label="Refunded" suffix="% of orders" value={stream.refunds ?? '0'} range={SHARE} onChange={(refunds) => onChange('refunds', 'refunds', (one) => ({ ...one, refunds: refunds ?? '0' }))} />
-        <NumberField fieldKey={`stream.${id}.margin`} label="Left after the goods themselves" suffix="% of sales" value={stream.margin ?? '100'} range={SHARE} onChange={(margin) => onChange('margin', 'margin', (one) => ({ ...one, margin: margin ?? '100' }))} />
+        <NumberField
+          fieldKey={`stream.${id}.refunds`}
+          label="Refunded"
+          suffix="% of orders"
+          value={stream.refunds ?? '0'}
+          range={SHARE}
+          onChange={(refunds) => onChange('refunds', 'refunds', (one) => ({ ...one, refunds: refunds ?? '0' }))}
+        />
+        <NumberField
+          fieldKey={`stream.${id}.margin`}
+          label="Left after the goods themselves"
+          suffix="% of sales"
+          value={stream.margin ?? '100'}
+          range={SHARE}
+          onChange={(margin) => onChange('margin', 'margin', (one) => ({ ...one, margin: margin ?? '100' }))}
+        />
         <NumberField
           fieldKey={`stream.${id}.sales-tax`}
           label="Sales tax in the price"

@@ -27,7 +27,9 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
   const { id } = stream;
   const name = stream.label || 'this stream';
   const change = (field: string, label: string, recipe: (stream: Stream) => Stream | null) =>
-    edits.decision(`stream.${id}.${field}`, `${label}, ${name}`, (one) => withForecast(one, (forecast) => withStream(forecast, id, recipe)));
+    edits.decision(`stream.${id}.${field}`, `${label}, ${name}`, (one) =>
+      withForecast(one, (forecast) => withStream(forecast, id, recipe)),
+    );
   const changeOrders = (field: string, label: string, fields: Partial<ShapedSeries>) =>
     change(field, label, (one) => ({ ...one, orders: withSeries(one.orders, fields) }));
   const orders = shaped(stream.orders);
@@ -37,9 +39,23 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
   return (
     <section className="stream" aria-label={name}>
       <div className="stream-head">
-        <TextField label="What is sold" value={stream.label} onChange={(label) => change('label', 'the name', (one) => ({ ...one, label }))} />
-        <ChoiceField label="Sold" value={stream.channel ?? 'own-site'} options={channelOptions(stream)} onChange={(channel) => change('channel', 'where it is sold', (one) => ({ ...one, channel }))} />
-        <ChoiceField label="Kind" value={stream.kind} options={KINDS} onChange={(kind) => change('kind', 'the kind', (one) => withKind(one, kind))} />
+        <TextField
+          label="What is sold"
+          value={stream.label}
+          onChange={(label) => change('label', 'the name', (one) => ({ ...one, label }))}
+        />
+        <ChoiceField
+          label="Sold"
+          value={stream.channel ?? 'own-site'}
+          options={channelOptions(stream)}
+          onChange={(channel) => change('channel', 'where it is sold', (one) => ({ ...one, channel }))}
+        />
+        <ChoiceField
+          label="Kind"
+          value={stream.kind}
+          options={KINDS}
+          onChange={(kind) => change('kind', 'the kind', (one) => withKind(one, kind))}
+        />
         {!only && (
           <Button type="text" size="small" onClick={() => change('removed', 'removed', () => null)} aria-label={`Remove ${name}`}>
             remove
@@ -55,7 +71,12 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
               label="Subscribers at the start"
               value={subscribers.start}
               range={{ ...AMOUNT, wanted: 'a number of subscribers' }}
-              onChange={(start) => change('subscribers', 'subscribers at the start', (one) => ({ ...one, subscribers: { ...subscribers, start: start ?? '0' } }))}
+              onChange={(start) =>
+                change('subscribers', 'subscribers at the start', (one) => ({
+                  ...one,
+                  subscribers: { ...subscribers, start: start ?? '0' },
+                }))
+              }
             />
             <NumberField
               large
@@ -63,7 +84,12 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
               label="Join each month"
               value={joins.start}
               range={{ ...AMOUNT, wanted: 'a number of subscribers' }}
-              onChange={(start) => change('joins', 'joins', (one) => ({ ...one, subscribers: { ...subscribers, joins: withSeries(subscribers.joins, { start: start ?? '0' }) } }))}
+              onChange={(start) =>
+                change('joins', 'joins', (one) => ({
+                  ...one,
+                  subscribers: { ...subscribers, joins: withSeries(subscribers.joins, { start: start ?? '0' }) },
+                }))
+              }
             />
             <NumberField
               large
@@ -92,7 +118,9 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
           suffix={currency}
           value={shaped(stream.orderValue).start}
           range={{ ...AMOUNT, wanted: `an amount in ${currency}` }}
-          onChange={(start) => change('order-value', 'order value', (one) => ({ ...one, orderValue: withSeries(one.orderValue, { start: start ?? '0' }) }))}
+          onChange={(start) =>
+            change('order-value', 'order value', (one) => ({ ...one, orderValue: withSeries(one.orderValue, { start: start ?? '0' }) }))
+          }
         />
       </div>
       <StreamDetails stream={stream} currency={currency} onChange={change} />
@@ -102,5 +130,7 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
 
 /** The usual places of selling, and the stream's own if it is another. */
 function channelOptions({ channel }: Stream) {
-  return channel === undefined || CHANNELS.some(({ value }) => value === channel) ? CHANNELS : [...CHANNELS, { value: channel, label: channel.replaceAll('-', ' ') }];
+  return channel === undefined || CHANNELS.some(({ value }) => value === channel)
+    ? CHANNELS
+    : [...CHANNELS, { value: channel, label: channel.replaceAll('-', ' ') }];
 }

@@ -37,7 +37,10 @@ export function VersionDifferences() {
   const change = (version: Changed, field: Field, value: string | null | undefined) =>
     edits.decision(`versions.${version}.${shown}.${field}`, `the ${version} version`, (one) => {
       const differences = differencesOf(one.versions, version);
-      const next: Differences = shown === ALL ? withField(differences, field, value) : { ...differences, streams: { ...differences.streams, [shown]: withField(differences.streams?.[shown] ?? {}, field, value) } };
+      const next: Differences =
+        shown === ALL
+          ? withField(differences, field, value)
+          : { ...differences, streams: { ...differences.streams, [shown]: withField(differences.streams?.[shown] ?? {}, field, value) } };
       return { ...one, versions: { ...one.versions, [version]: next } };
     });
   return (
@@ -45,7 +48,15 @@ export function VersionDifferences() {
       <h2>Cautious, expected, hopeful</h2>
       <p className="quiet">Stated as differences to what you expect. The switch at the top shows any of them on every screen.</p>
       {streams.length > 1 && (
-        <ChoiceField label="Differences for" value={shown} options={[{ value: ALL, label: ALL }, ...streams.map(({ id, label }) => ({ value: id, label: label || 'a stream without a name' }))]} onChange={setStream} />
+        <ChoiceField
+          label="Differences for"
+          value={shown}
+          options={[
+            { value: ALL, label: ALL },
+            ...streams.map(({ id, label }) => ({ value: id, label: label || 'a stream without a name' })),
+          ]}
+          onChange={setStream}
+        />
       )}
       <table className="versions-table">
         <thead>
@@ -59,27 +70,35 @@ export function VersionDifferences() {
           </tr>
         </thead>
         <tbody>
-          {FIELDS.filter(({ field }) => field !== 'churn' || streams.some(({ subscribers }) => subscribers)).map(({ field, label, unit }) => (
-            <tr key={field}>
-              <th scope="row">{label}</th>
-              {(['cautious', 'hopeful'] as const).flatMap((version, index) => [
-                ...(index === 1 ? [<td key="expected" className="quiet">as above</td>] : []),
-                <td key={version}>
-                  <NumberField
-                    fieldKey={`versions.${version}.${shown}.${field}`}
-                    label={`${label}, ${version}`}
-                    labelHidden
-                    optional
-                    suffix={unit}
-                    placeholder={shown === ALL ? 'the same' : 'as for all'}
-                    value={stated(version, field)}
-                    range={RANGE}
-                    onChange={(value) => change(version, field, value)}
-                  />
-                </td>,
-              ])}
-            </tr>
-          ))}
+          {FIELDS.filter(({ field }) => field !== 'churn' || streams.some(({ subscribers }) => subscribers)).map(
+            ({ field, label, unit }) => (
+              <tr key={field}>
+                <th scope="row">{label}</th>
+                {(['cautious', 'hopeful'] as const).flatMap((version, index) => [
+                  ...(index === 1
+                    ? [
+                        <td key="expected" className="quiet">
+                          as above
+                        </td>,
+                      ]
+                    : []),
+                  <td key={version}>
+                    <NumberField
+                      fieldKey={`versions.${version}.${shown}.${field}`}
+                      label={`${label}, ${version}`}
+                      labelHidden
+                      optional
+                      suffix={unit}
+                      placeholder={shown === ALL ? 'the same' : 'as for all'}
+                      value={stated(version, field)}
+                      range={RANGE}
+                      onChange={(value) => change(version, field, value)}
+                    />
+                  </td>,
+                ])}
+              </tr>
+            ),
+          )}
         </tbody>
         <Outcomes />
       </table>

@@ -30,11 +30,7 @@ export function accessFrom(environment: Readonly<Record<string, string | undefin
     .split(/[\s,]+/)
     .filter(Boolean)
     .map((name) => nameOf(name));
-  const own = isLoopback(host)
-    ? [asName(host)]
-    : ['0.0.0.0', '::', '[::]'].includes(host)
-      ? ownAddresses()
-      : [asName(host)];
+  const own = isLoopback(host) ? [asName(host)] : ['0.0.0.0', '::', '[::]'].includes(host) ? ownAddresses() : [asName(host)];
   return { host, isOpen: !isLoopback(host), names: new Set([...LOOPBACK_NAMES, ...own, ...allowed]) };
 }
 
@@ -49,9 +45,7 @@ export function nameOf(hostHeader: string): string {
 }
 
 function ownAddresses(): string[] {
-  return Object.values(networkInterfaces()).flatMap((addresses = []) =>
-    addresses.map(({ address }) => asName(address)),
-  );
+  return Object.values(networkInterfaces()).flatMap((addresses = []) => addresses.map(({ address }) => asName(address)));
 }
 
 /** An address as it stands in a Host header. */

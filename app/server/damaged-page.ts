@@ -6,9 +6,7 @@ import { helpPage } from './help-page';
 /** Says that the data are damaged, that nothing is written to them, and how to get back to sound ones. */
 export function damagedPage(request: Request, response: Response, finding: string, paths: DataPaths): void {
   if (request.path.endsWith('/save') || request.path.endsWith('/step'))
-    return void response
-      .status(503)
-      .json({ kind: 'unreachable', why: 'the data are damaged; what you typed stays in this window' });
+    return void response.status(503).json({ kind: 'unreachable', why: 'the data are damaged; what you typed stays in this window' });
   const backUp = newestSoundBackUp(paths);
   const text = `Something outside Venalis changed or broke the file ${paths.database} (${finding}). So that nothing gets worse, Venalis neither shows nor changes anything in it. ${
     backUp

@@ -47,8 +47,7 @@ async function workOut(db: Kysely<Database>, { id }: ListedDecision): Promise<Li
   try {
     const saved = await loadWorkbench(db, id);
     if (!saved) return { kind: 'unknown' };
-    const keep = (summary: DecisionSummary | null) =>
-      keepSummary(db, id, saved.revision, madeBy(), summary).catch(unlessReadOnly);
+    const keep = (summary: DecisionSummary | null) => keepSummary(db, id, saved.revision, madeBy(), summary).catch(unlessReadOnly);
     await keep(null);
     const { lineUp } = price(saved.bench);
     const summary = {

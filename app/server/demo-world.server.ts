@@ -6,7 +6,12 @@ import { keepSetting, readSetting } from '#data/settings';
 import { listSheets } from '#data/sheets';
 
 /** Pages of the made-up outside world, by the name of the vendor on the demo's price sheets. */
-const PAGES: Readonly<Record<string, string>> = { Marlpit: 'marlpit', 'Tidewrack Stores': 'tidewrack', 'Brindle Sites': 'brindle', Wharfside: 'wharfside' };
+const PAGES: Readonly<Record<string, string>> = {
+  Marlpit: 'marlpit',
+  'Tidewrack Stores': 'tidewrack',
+  'Brindle Sites': 'brindle',
+  Wharfside: 'wharfside',
+};
 
 /**
  * Has the demo look at the made-up outside world: addresses of its pages, its rates, and leave to look at that host. On

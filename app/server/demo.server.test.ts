@@ -29,7 +29,11 @@ it('the demo holds a decision with at least six candidates of different kinds ov
   const open = askedVendors(saved.bench.sheets).reduce((sum, { plans }) => sum + unansweredOf(needs, plans), 0);
   expect(open).toBeGreaterThan(0);
   const measured = Object.values(vendors).flatMap(({ measurements = [] }) => measurements);
-  expect(measured.map(({ requests, loadMs }) => [requests, loadMs])).toEqual([[28, 1640], [51, 3121], [33, 2210]]);
+  expect(measured.map(({ requests, loadMs }) => [requests, loadMs])).toEqual([
+    [28, 1640],
+    [51, 3121],
+    [33, 2210],
+  ]);
   expect(Object.values(vendors).filter((notes) => trialResult(tasks, notes).tried > 0).length).toBeGreaterThanOrEqual(3);
   expect(saved.bench.sheets.every(({ sheet }) => sheet.seen !== undefined)).toBe(true);
 });

@@ -14,8 +14,7 @@ export interface FetchLimits {
 export const USUAL_LIMITS = { timeoutMs: 8_000, mostBytes: 2_000_000 } as const;
 
 /** A page as text, or why there is none, in words. */
-export type FetchedPage =
-  { readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: string };
+export type FetchedPage = { readonly ok: true; readonly text: string } | { readonly ok: false; readonly problem: string };
 
 const MOST_REDIRECTS = 3;
 
@@ -65,10 +64,7 @@ class Refused extends Error {}
  * (checked for the address that is connected to, on every redirect), a few redirects, a time for all of it, and a most
  * of bytes.
  */
-export async function fetchPage(
-  address: string,
-  { privateHosts, timeoutMs, mostBytes }: FetchLimits,
-): Promise<FetchedPage> {
+export async function fetchPage(address: string, { privateHosts, timeoutMs, mostBytes }: FetchLimits): Promise<FetchedPage> {
   const signal = AbortSignal.timeout(timeoutMs);
   try {
     // The time holds for whatever is waited for, also for what does not heed the signal by itself.
@@ -79,17 +75,10 @@ export async function fetchPage(
 }
 
 function timeUp(signal: AbortSignal): Promise<never> {
-  return new Promise((_resolve, reject) =>
-    signal.addEventListener('abort', () => reject(new Refused('time is up')), { once: true }),
-  );
+  return new Promise((_resolve, reject) => signal.addEventListener('abort', () => reject(new Refused('time is up')), { once: true }));
 }
 
-async function followed(
-  address: string,
-  privateHosts: readonly string[],
-  mostBytes: number,
-  signal: AbortSignal,
-): Promise<string> {
+async function followed(address: string, privateHosts: readonly string[], mostBytes: number, signal: AbortSignal): Promise<string> {
   let at = new URL(address);
   for (let turn = 0; turn <= MOST_REDIRECTS; turn++) {
     const response = await ask(at, privateHosts, signal);
@@ -111,8 +100,7 @@ async function followed(
 
 /** Asks for one address; the name is resolved first, so that what was checked is what is connected to. */
 async function ask(at: URL, privateHosts: readonly string[], signal: AbortSignal): Promise<IncomingMessage> {
-  if (at.protocol !== 'http:' && at.protocol !== 'https:')
-    throw new Refused(`it leads to ${at.protocol}//…, which is not fetched`);
+  if (at.protocol !== 'http:' && at.protocol !== 'https:') throw new Refused(`it leads to ${at.protocol}//…, which is not fetched`);
   const host = at.hostname.replace(/^\[|\]$/g, '');
   const port = at.port || (at.protocol === 'https:' ? '443' : '80');
   const [found] = isIP(host) ? [{ address: host, family: isIP(host) }] : await resolveName(host, { all: true });

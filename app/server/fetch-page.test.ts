@@ -38,7 +38,10 @@ describe('a page from outside', () => {
       asked += 1;
       response.end('secret');
     });
-    expect(await fetchPage(address, limits([]))).toMatchObject({ ok: false, problem: expect.stringContaining('private network') as string });
+    expect(await fetchPage(address, limits([]))).toMatchObject({
+      ok: false,
+      problem: expect.stringContaining('private network') as string,
+    });
     // The name of this computer resolves to it; a port that is allowed allows no other.
     expect(await fetchPage(address.replace('127.0.0.1', 'localhost'), limits([host]))).toMatchObject({ ok: false });
     expect(await fetchPage(address, limits([host.replace(/\d+$/, '1')]))).toMatchObject({ ok: false });
@@ -68,7 +71,15 @@ describe('a page from outside', () => {
   it.each<[string, RequestListener, RegExp]>([
     ['away', (_request, response) => response.writeHead(503).end(), /answered with 503/],
     ['too large', (_request, response) => response.end('x'.repeat(2_000)), /larger/],
-    ['half-written', (_request, response) => { response.writeHead(200, { 'Content-Length': 500 }); response.write('half'); setImmediate(() => response.destroy()); }, /broke off/],
+    [
+      'half-written',
+      (_request, response) => {
+        response.writeHead(200, { 'Content-Length': 500 });
+        response.write('half');
+        setImmediate(() => response.destroy());
+      },
+      /broke off/,
+    ],
     ['leading round in circles', (_request, response) => response.writeHead(302, { Location: '/' }).end(), /without end/],
     ['leading elsewhere', (_request, response) => response.writeHead(302, { Location: 'ftp://example.invalid/' }).end(), /ftp:/],
   ])('%s is said in words', async (_what, listener, problem) => {
@@ -83,7 +94,10 @@ describe('a page from outside', () => {
       const timer = setInterval(() => response.write('a'), 20);
       response.once('close', () => clearInterval(timer));
     });
-    expect(await fetchPage(address, limits([host], 200))).toMatchObject({ ok: false, problem: expect.stringContaining('no whole answer') as string });
+    expect(await fetchPage(address, limits([host], 200))).toMatchObject({
+      ok: false,
+      problem: expect.stringContaining('no whole answer') as string,
+    });
   });
 
   it.each([
@@ -101,7 +115,11 @@ describe('a page from outside', () => {
 
   it('of which our own time limit cut off the rest is not taken for whole', async () => {
     // Without a length or an end that is told, only the connection’s end says where the page ends.
-    const server = createRawServer((socket) => socket.once('data', () => socket.write('HTTP/1.1 200 OK\r\nContent-Type: text/html\r\n\r\n<p>27 a month, and')).on('error', () => undefined));
+    const server = createRawServer((socket) =>
+      socket
+        .once('data', () => socket.write('HTTP/1.1 200 OK\r\nContent-Type: text/html\r\n\r\n<p>27 a month, and'))
+        .on('error', () => undefined),
+    );
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
     const host = `127.0.0.1:${(server.address() as AddressInfo).port}`;
     expect(await fetchPage(`http://${host}/`, limits([host], 200))).toMatchObject({ ok: false });
@@ -116,7 +134,32 @@ describe('a page from outside', () => {
 });
 
 describe('private addresses', () => {
-  it.each(['127.0.0.1', '10.1.2.3', '172.16.0.1', '172.31.255.255', '192.168.1.1', '169.254.169.254', '100.64.0.1', '0.0.0.0', '224.0.0.1', '::1', '::', 'fc00::1', 'fd12::1', 'fe80::1', '::ffff:127.0.0.1', '::ffff:7f00:1', '64:ff9b::a00:1', '::127.0.0.1', '::7f00:1', '64:ff9b:1::1', '2002:7f00:1::', '2001:0:1::1', 'fec0::1', '2001:db8::1'])('%s is one', (address) => {
+  it.each([
+    '127.0.0.1',
+    '10.1.2.3',
+    '172.16.0.1',
+    '172.31.255.255',
+    '192.168.1.1',
+    '169.254.169.254',
+    '100.64.0.1',
+    '0.0.0.0',
+    '224.0.0.1',
+    '::1',
+    '::',
+    'fc00::1',
+    'fd12::1',
+    'fe80::1',
+    '::ffff:127.0.0.1',
+    '::ffff:7f00:1',
+    '64:ff9b::a00:1',
+    '::127.0.0.1',
+    '::7f00:1',
+    '64:ff9b:1::1',
+    '2002:7f00:1::',
+    '2001:0:1::1',
+    'fec0::1',
+    '2001:db8::1',
+  ])('%s is one', (address) => {
     expect(isPrivateAddress(address)).toBe(true);
   });
 

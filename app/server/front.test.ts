@@ -37,8 +37,7 @@ let changes = 0;
 const paths = freshPaths();
 
 const address = () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-const get = (path: string, headers: Record<string, string> = {}) =>
-  fetch(`${address()}${path}`, { headers, redirect: 'manual' });
+const get = (path: string, headers: Record<string, string> = {}) => fetch(`${address()}${path}`, { headers, redirect: 'manual' });
 const post = (path: string, body: string, headers: Record<string, string> = {}) =>
   fetch(`${address()}${path}`, {
     method: 'POST',
@@ -72,11 +71,7 @@ describe('what comes before and after the application', () => {
       'Content-Type': 'application/x-www-form-urlencoded',
       'X-Own': '1',
     });
-    expect([response.status, await response.text(), response.headers.getSetCookie()]).toEqual([
-      200,
-      'answered',
-      ['a=1', 'b=2'],
-    ]);
+    expect([response.status, await response.text(), response.headers.getSetCookie()]).toEqual([200, 'answered', ['a=1', 'b=2']]);
     const [one] = asked;
     expect(one).toMatchObject({ method: 'POST', url: `${address()}/decisions?x=1`, isSignedIn: false });
     expect(Buffer.from(one?.body ?? []).toString()).toBe('a=b');

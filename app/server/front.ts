@@ -11,13 +11,7 @@ import type { Log } from './log';
 import { hasPassword } from '#data/password';
 import type { AskedRequest, GivenAnswer } from './request-messages';
 import type { RequestPool, Unanswered } from './request-pool';
-import {
-  largestBody,
-  refuseForeignRequests,
-  refuseLargeBodies,
-  refuseUnknownRequests,
-  securityHeaders,
-} from './security';
+import { largestBody, refuseForeignRequests, refuseLargeBodies, refuseUnknownRequests, securityHeaders } from './security';
 import { signIn } from './sign-in';
 import { slowDecisions } from './slow-decisions';
 import type { Upkeep } from './upkeep';
@@ -47,17 +41,9 @@ export function frontOf(parts: FrontParts): Express {
   front.set('query parser', 'simple');
   // A reverse proxy on this computer says by which way a request came.
   front.set('trust proxy', 'loopback');
-  front.use(
-    securityHeaders,
-    refuseUnknownRequests,
-    refuseForeignRequests(parts.access, isProtected),
-    refuseLargeBodies,
-  );
+  front.use(securityHeaders, refuseUnknownRequests, refuseForeignRequests(parts.access, isProtected), refuseLargeBodies);
   front.use(compression());
-  front.use(
-    '/assets',
-    express.static(`${clientFolder()}/assets`, { immutable: true, maxAge: '1y', fallthrough: false, redirect: false }),
-  );
+  front.use('/assets', express.static(`${clientFolder()}/assets`, { immutable: true, maxAge: '1y', fallthrough: false, redirect: false }));
   front.use(express.static(clientFolder(), { maxAge: '1h', redirect: false }));
   front.use(routes, guard);
   front.use((request, response, next) => {
@@ -133,9 +119,7 @@ function notAnswered(request: Request, response: Response, why: Unanswered): voi
   const [status, title, text] = NOT_ANSWERED[why];
   response.set('Retry-After', '5');
   if (isForProgram(request))
-    response
-      .status(status)
-      .json({ kind: 'unreachable', why: `${title.charAt(0).toLowerCase()}${title.slice(1)}; trying again` });
+    response.status(status).json({ kind: 'unreachable', why: `${title.charAt(0).toLowerCase()}${title.slice(1)}; trying again` });
   else helpPage(response, status, title, text, { below: exportLink(request.path) });
 }
 
@@ -145,16 +129,8 @@ function exportLink(path: string): string {
 }
 
 const DATA_FAILURES: Readonly<Record<string, readonly [status: number, title: string, text: string]>> = {
-  full: [
-    507,
-    'The disk is full',
-    'This was not saved. Free some space; what you typed stays in this window and is saved then.',
-  ],
-  'read-only': [
-    503,
-    'Nothing can be saved',
-    'The data folder cannot be written to, so Venalis is open for looking only.',
-  ],
+  full: [507, 'The disk is full', 'This was not saved. Free some space; what you typed stays in this window and is saved then.'],
+  'read-only': [503, 'Nothing can be saved', 'The data folder cannot be written to, so Venalis is open for looking only.'],
   locked: [503, 'Another program keeps the data busy', 'Try again in a moment.'],
   unreadable: [
     503,
@@ -182,12 +158,10 @@ function failed(
   if (!known && !isForProgram(request)) return send(response, { ...answer, failure });
   const [status, title, text] = known ?? [500, 'Something went wrong here', ''];
   if (isForProgram(request))
-    response
-      .status(status)
-      .json({
-        kind: 'unreachable',
-        why: known ? title.charAt(0).toLowerCase() + title.slice(1) : `something went wrong (the log has it as ${id})`,
-      });
+    response.status(status).json({
+      kind: 'unreachable',
+      why: known ? title.charAt(0).toLowerCase() + title.slice(1) : `something went wrong (the log has it as ${id})`,
+    });
   else helpPage(response, status, title, text, { below: exportLink(request.path) });
 }
 
@@ -197,12 +171,7 @@ function unexpected(log: Log): ErrorRequestHandler {
     if (status >= 500) log.error({ err: error, path: request.path }, 'failed');
     if (response.headersSent) return next(error);
     if (status === 404)
-      return helpPage(
-        response,
-        404,
-        'There is nothing here',
-        'The address may be mistyped, or the decision was removed.',
-      );
+      return helpPage(response, 404, 'There is nothing here', 'The address may be mistyped, or the decision was removed.');
     helpPage(
       response,
       status,

@@ -44,8 +44,7 @@ function listenOn(answer: RequestListener, host: string, port: number, triesLeft
   return new Promise((resolve, reject) => {
     const server = createServer({ requestTimeout: REQUEST_MS }, answer);
     server.once('error', (error: NodeJS.ErrnoException) => {
-      if (error.code === 'EADDRINUSE' && triesLeft > 0 && port !== 0)
-        listenOn(answer, host, port + 1, triesLeft - 1).then(resolve, reject);
+      if (error.code === 'EADDRINUSE' && triesLeft > 0 && port !== 0) listenOn(answer, host, port + 1, triesLeft - 1).then(resolve, reject);
       else reject(new StartRefused(sentenceFor(error, host, port), { cause: error }));
     });
     server.listen(port, host.replace(/^\[|\]$/g, ''), () => resolve(server));

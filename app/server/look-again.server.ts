@@ -22,7 +22,12 @@ export async function lookAtPages(db: Kysely<Database>, only: string | null, now
       if (!sheet) return;
       const page = await fetchPage(address, { ...USUAL_LIMITS, privateHosts });
       const finding = page.ok ? readPricingPage(sheet, page.text, newId) : page;
-      await noteLooked(db, sheetId, now(), finding.ok ? { found: 'changes' in finding ? finding.changes : [] } : { problem: finding.problem });
+      await noteLooked(
+        db,
+        sheetId,
+        now(),
+        finding.ok ? { found: 'changes' in finding ? finding.changes : [] } : { problem: finding.problem },
+      );
     }),
   );
 }
@@ -37,5 +42,10 @@ export async function lookAtRates(db: Kysely<Database>, now: () => string): Prom
   const reading = page.ok ? readDailyRates(page.text) : page;
   const at = now();
   const isRead = reading.ok && 'rates' in reading;
-  await keepSetting(db, 'ratesLooked', { triedAt: at, seenAt: isRead ? at : (former?.seenAt ?? null), problem: reading.ok ? null : reading.problem, rates: isRead ? reading.rates : (former?.rates ?? null) });
+  await keepSetting(db, 'ratesLooked', {
+    triedAt: at,
+    seenAt: isRead ? at : (former?.seenAt ?? null),
+    problem: reading.ok ? null : reading.problem,
+    rates: isRead ? reading.rates : (former?.rates ?? null),
+  });
 }

@@ -29,7 +29,12 @@ beforeEach(async () => {
   db = await openDatabase(':memory:');
   let next = 0;
   round += 1;
-  await createDecision(db, `kites-${round}`, takeApart(file, () => `sheet-${next++}`, '2026-11-03'), '2026-11-25T09:00:00.000Z');
+  await createDecision(
+    db,
+    `kites-${round}`,
+    takeApart(file, () => `sheet-${next++}`, '2026-11-03'),
+    '2026-11-25T09:00:00.000Z',
+  );
   world = worldServer();
   await new Promise<void>((resolve) => world.listen(0, '127.0.0.1', resolve));
   address = `http://127.0.0.1:${(world.address() as AddressInfo).port}`;
@@ -41,23 +46,42 @@ afterEach(() => {
   world.closeAllConnections();
 });
 
-const tell = (path: string, form: Record<string, string>) => fetch(`${address}${path}`, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' });
+const tell = (path: string, form: Record<string, string>) =>
+  fetch(`${address}${path}`, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' });
 const rowOf = async (label: string) => (await watchView(db)).sheets.find((sheet) => sheet.label === label);
 const decision = async () => (await loadWorkbench(db, `kites-${round}`))?.bench;
 const termPrice = async (months: number) => {
   const sheet = (await decision())?.sheets.find((used) => used.sheet.kind === 'offer' && used.sheet.offer.id === 'marlpit')?.sheet;
-  return sheet?.kind === 'offer' ? sheet.offer.plans.find(({ label }) => label === 'Grow')?.terms.find((term) => term.months === months)?.price : undefined;
+  return sheet?.kind === 'offer'
+    ? sheet.offer.plans.find(({ label }) => label === 'Grow')?.terms.find((term) => term.months === months)?.price
+    : undefined;
 };
 
 describe('looking again at the made-up outside world', () => {
   it('finds nothing on the first day, and what has changed later, with what it does to the decision', async () => {
     await lookAtPages(db, null, now);
-    expect((await watchedSheets(db)).map(({ problem, found }) => [problem, found.length])).toEqual([[null, 0], [null, 0], [null, 0], [null, 0]]);
+    expect((await watchedSheets(db)).map(({ problem, found }) => [problem, found.length])).toEqual([
+      [null, 0],
+      [null, 0],
+      [null, 0],
+      [null, 0],
+    ]);
     await tell('/clock', { to: '2027-01-20' });
     await lookAtPages(db, null, now);
     const marlpit = await rowOf('Marlpit');
-    expect(marlpit?.found.map(({ what, after }) => [what, after])).toEqual([['paid by the month', '79 by the month EUR'], ['paid by the year', '864 by the year EUR']]);
-    expect(marlpit?.effects).toMatchObject([{ id: `kites-${round}`, effect: { isVerdict: false, since: { standing: 'overtaken', dearer: '312.00', now: { label: 'Wharfside Trade', margin: '-106.58' } } } }]);
+    expect(marlpit?.found.map(({ what, after }) => [what, after])).toEqual([
+      ['paid by the month', '79 by the month EUR'],
+      ['paid by the year', '864 by the year EUR'],
+    ]);
+    expect(marlpit?.effects).toMatchObject([
+      {
+        id: `kites-${round}`,
+        effect: {
+          isVerdict: false,
+          since: { standing: 'overtaken', dearer: '312.00', now: { label: 'Wharfside Trade', margin: '-106.58' } },
+        },
+      },
+    ]);
     // Nothing has changed by itself.
     expect(await termPrice(12)).toBe('708');
   });
@@ -66,7 +90,12 @@ describe('looking again at the made-up outside world', () => {
     await tell('/clock', { to: '2027-01-20' });
     await lookAtPages(db, null, now);
     const marlpit = await rowOf('Marlpit');
-    const effectOf = async (...wanted: string[]) => effectsOfChanges(db, marlpit?.sheetId ?? '', (marlpit?.found ?? []).filter(({ what }) => wanted.includes(what)).map(({ id }) => id));
+    const effectOf = async (...wanted: string[]) =>
+      effectsOfChanges(
+        db,
+        marlpit?.sheetId ?? '',
+        (marlpit?.found ?? []).filter(({ what }) => wanted.includes(what)).map(({ id }) => id),
+      );
     // The candidate pays by the year: a dearer month does not touch it.
     expect(await effectOf('paid by the month')).toMatchObject([{ effect: { since: { standing: 'holds', dearer: '0.00' } } }]);
     expect(await effectOf('paid by the month', 'paid by the year')).toEqual(marlpit?.effects);
@@ -93,7 +122,9 @@ describe('looking again at the made-up outside world', () => {
     expect(watched && (await acceptChanges(db, watched, yearly, [`kites-${round}`], now()))).toBe(1);
     expect([await termPrice(12), await termPrice(1)]).toEqual(['864', '69']);
     expect((await rowOf('Marlpit'))?.found.map(({ what }) => what)).toEqual(['paid by the month']);
-    expect(await decidedChanges(db, 5)).toMatchObject([{ label: 'Marlpit', plan: 'Grow', before: '708 by the year EUR', after: '864 by the year EUR', outcome: 'accepted' }]);
+    expect(await decidedChanges(db, 5)).toMatchObject([
+      { label: 'Marlpit', plan: 'Grow', before: '708 by the year EUR', after: '864 by the year EUR', outcome: 'accepted' },
+    ]);
     expect((await loadWorkbench(db, `kites-${round}`))?.undo).toBe('prices of Marlpit as seen');
   });
 
@@ -115,7 +146,9 @@ describe('looking again at the made-up outside world', () => {
     const watched = (await watchedSheets(db)).find(({ address: page }) => page.endsWith('/brindle'));
     if (!watched) throw new Error('the page is expected to be watched');
     await acceptChanges(db, watched, watched.found, [`kites-${round}`, 'nobody'], now());
-    expect((await decision())?.decision.candidates.map(({ label }) => label)).toEqual(expect.arrayContaining(['Brindle Sites Shop Light', 'Brindle Sites Shop Full']));
+    expect((await decision())?.decision.candidates.map(({ label }) => label)).toEqual(
+      expect.arrayContaining(['Brindle Sites Shop Light', 'Brindle Sites Shop Full']),
+    );
   });
 
   it('a page that is away leaves what was found; one page alone can be looked at', async () => {
@@ -124,7 +157,11 @@ describe('looking again at the made-up outside world', () => {
     const marlpit = (await watchedSheets(db)).find(({ address: page }) => page.endsWith('/marlpit'));
     await lookAtPages(db, marlpit?.sheetId ?? '', now);
     expect((await watchedSheets(db)).map(({ triedAt, seenAt, problem }) => [triedAt, seenAt, problem])).toEqual(
-      (await watchedSheets(db)).map(({ sheetId }) => (sheetId === marlpit?.sheetId ? [now(), '2027-01-01T09:00:00.000Z', 'the answer broke off'] : ['2027-01-01T09:00:00.000Z', '2027-01-01T09:00:00.000Z', null])),
+      (await watchedSheets(db)).map(({ sheetId }) =>
+        sheetId === marlpit?.sheetId
+          ? [now(), '2027-01-01T09:00:00.000Z', 'the answer broke off']
+          : ['2027-01-01T09:00:00.000Z', '2027-01-01T09:00:00.000Z', null],
+      ),
     );
   });
 
@@ -143,7 +180,12 @@ describe('looking again at the made-up outside world', () => {
     await lookAtRates(db, () => '2027-01-01T09:00:00.000Z');
     await tell('/faults', { path: '/rates/daily.xml', fault: 'hostile' });
     await lookAtRates(db, now);
-    expect((await watchView(db)).rates).toMatchObject({ triedAt: now(), seenAt: '2027-01-01T09:00:00.000Z', day: '2026-11-25', problem: expect.stringContaining('document type') as string });
+    expect((await watchView(db)).rates).toMatchObject({
+      triedAt: now(),
+      seenAt: '2027-01-01T09:00:00.000Z',
+      day: '2026-11-25',
+      problem: expect.stringContaining('document type') as string,
+    });
   });
 
   it('when the world stands on another port its addresses follow, and what a person changed stays', async () => {

@@ -16,7 +16,18 @@ export interface OpenBrowser {
   readonly ended: Promise<void>;
 }
 
-const ARGUMENTS = ['--headless', '--remote-debugging-pipe', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-extensions', '--host-resolver-rules=MAP * ~NOTFOUND'];
+const ARGUMENTS = [
+  '--headless',
+  '--remote-debugging-pipe',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-extensions',
+  '--host-resolver-rules=MAP * ~NOTFOUND',
+];
 
 const replySchema = z.object({ id: z.number(), result: z.unknown().optional(), error: z.object({ message: z.string() }).optional() });
 
@@ -34,7 +45,9 @@ export async function openBrowser(path: string): Promise<OpenBrowser> {
   const profile = await mkdtemp(join(tmpdir(), 'venalis-print-'));
   // Only root needs to go without the browser's own sandbox.
   const asRoot = process.getuid?.() === 0 ? ['--no-sandbox'] : [];
-  const child = spawn(path, [...ARGUMENTS, ...asRoot, `--user-data-dir=${profile}`, 'about:blank'], { stdio: ['ignore', 'ignore', 'ignore', 'pipe', 'pipe'] });
+  const child = spawn(path, [...ARGUMENTS, ...asRoot, `--user-data-dir=${profile}`, 'about:blank'], {
+    stdio: ['ignore', 'ignore', 'ignore', 'pipe', 'pipe'],
+  });
   const [to, from] = [child.stdio[3] as Writable, child.stdio[4] as Readable];
   const waiting = new Map<number, Waiting>();
   let next = 0;
@@ -64,7 +77,10 @@ export async function openBrowser(path: string): Promise<OpenBrowser> {
       process.off('exit', close);
       for (const one of waiting.values()) one.reject(new Error('The browser has ended'));
       waiting.clear();
-      void rm(profile, { recursive: true, force: true, maxRetries: 3 }).then(() => resolve(), () => resolve());
+      void rm(profile, { recursive: true, force: true, maxRetries: 3 }).then(
+        () => resolve(),
+        () => resolve(),
+      );
     };
     child.once('exit', done);
     child.once('error', done);

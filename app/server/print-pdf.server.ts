@@ -92,29 +92,17 @@ async function printedInTime(open: OpenBrowser, html: string): Promise<Uint8Arra
 }
 
 async function printedBy({ send }: OpenBrowser, html: string): Promise<Uint8Array<ArrayBuffer>> {
-  const { targetId } = z
-    .object({ targetId: z.string() })
-    .parse(await send('Target.createTarget', { url: 'about:blank' }));
+  const { targetId } = z.object({ targetId: z.string() }).parse(await send('Target.createTarget', { url: 'about:blank' }));
   try {
-    const { sessionId } = z
-      .object({ sessionId: z.string() })
-      .parse(await send('Target.attachToTarget', { targetId, flatten: true }));
+    const { sessionId } = z.object({ sessionId: z.string() }).parse(await send('Target.attachToTarget', { targetId, flatten: true }));
     const { frameTree } = z
       .object({ frameTree: z.object({ frame: z.object({ id: z.string() }) }) })
       .parse(await send('Page.getFrameTree', {}, sessionId));
     await send('Network.enable', {}, sessionId);
     // What it needs is in it; nothing is fetched, wherever the page may point.
-    await send(
-      'Network.setBlockedURLs',
-      { urls: ['http://*', 'https://*', 'ws://*', 'wss://*', 'file://*'] },
-      sessionId,
-    );
+    await send('Network.setBlockedURLs', { urls: ['http://*', 'https://*', 'ws://*', 'wss://*', 'file://*'] }, sessionId);
     await send('Page.setDocumentContent', { frameId: frameTree.frame.id, html }, sessionId);
-    await send(
-      'Runtime.evaluate',
-      { expression: 'document.fonts.ready.then(() => true)', awaitPromise: true },
-      sessionId,
-    );
+    await send('Runtime.evaluate', { expression: 'document.fonts.ready.then(() => true)', awaitPromise: true }, sessionId);
     const { data } = z
       .object({ data: z.base64() })
       .parse(await send('Page.printToPDF', { preferCSSPageSize: true, printBackground: true }, sessionId));

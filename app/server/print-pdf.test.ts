@@ -8,13 +8,18 @@ import { openBrowser } from './open-browser.server';
 import { chromiumPath, printPdf } from './print-pdf.server';
 
 const CHROMIUM = chromiumPath();
-const page = (body: string, paper = 'A4') => `<!doctype html><html><head><style>@page { size: ${paper}; margin: 10mm }</style></head><body>${body}</body></html>`;
+const page = (body: string, paper = 'A4') =>
+  `<!doctype html><html><head><style>@page { size: ${paper}; margin: 10mm }</style></head><body>${body}</body></html>`;
 
 async function read(pdf: Uint8Array): Promise<{ pages: number; size: number[]; text: string }> {
   const document = await getDocument({ data: pdf, verbosity: 0 }).promise;
   const first = await document.getPage(1);
   const { items } = await first.getTextContent();
-  return { pages: document.numPages, size: first.view.slice(2).map(Math.round), text: items.map((item) => ('str' in item ? item.str : '')).join('') };
+  return {
+    pages: document.numPages,
+    size: first.view.slice(2).map(Math.round),
+    text: items.map((item) => ('str' in item ? item.str : '')).join(''),
+  };
 }
 
 describe.skipIf(CHROMIUM === null)('printing to PDF', () => {
@@ -36,7 +41,9 @@ describe.skipIf(CHROMIUM === null)('printing to PDF', () => {
     });
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
     const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
-    await printPdf(page(`<img src="${address}a.png"><iframe src="${address}"></iframe><link rel="stylesheet" href="${address}b.css">Kites`));
+    await printPdf(
+      page(`<img src="${address}a.png"><iframe src="${address}"></iframe><link rel="stylesheet" href="${address}b.css">Kites`),
+    );
     server.close();
     expect(asked).toBe(0);
   });
@@ -74,8 +81,11 @@ describe.skipIf(CHROMIUM === null)('printing to PDF', () => {
 function killBrowsers(): void {
   for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
     try {
-      const [, , , parent] = readFileSync(`/proc/${pid}/stat`, 'utf8').replace(/\(.*\)/, 'x').split(' ');
-      if (Number(parent) === process.pid && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('remote-debugging-pipe')) process.kill(Number(pid), 'SIGKILL');
+      const [, , , parent] = readFileSync(`/proc/${pid}/stat`, 'utf8')
+        .replace(/\(.*\)/, 'x')
+        .split(' ');
+      if (Number(parent) === process.pid && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('remote-debugging-pipe'))
+        process.kill(Number(pid), 'SIGKILL');
     } catch {
       // It has ended meanwhile.
     }

@@ -59,8 +59,7 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
   const watched = (pool: Piscina) => pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
   watched(usual);
   let long: Piscina | undefined;
-  const forLong = () =>
-    (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 })));
+  const forLong = () => (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 })));
   // Loading them takes what the first request needs more.
   const later = setTimeout(forLong, LONG_READY_MS);
   later.unref();
@@ -86,8 +85,7 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
 }
 
 function unansweredBy(error: unknown): Unanswered | null {
-  const [code, message] =
-    error instanceof Error ? ['code' in error ? String(error.code) : '', error.message] : ['', ''];
+  const [code, message] = error instanceof Error ? ['code' in error ? String(error.code) : '', error.message] : ['', ''];
   if (code === 'ERR_WORKER_OUT_OF_MEMORY') return 'too-much';
   return /queue|terminat|clos/i.test(message) ? 'busy' : null;
 }

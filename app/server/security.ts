@@ -48,12 +48,7 @@ export function refuseUnknownRequests({ method, url }: Request, response: Respon
     return helpPage(response, 405, 'Not possible here', `Nothing at this address answers to ${method}.`);
   }
   if (url.length > LONGEST_ADDRESS || !isReadable(url))
-    return helpPage(
-      response,
-      400,
-      'This address cannot be read',
-      'Check it for stray characters, or start from your decisions.',
-    );
+    return helpPage(response, 400, 'This address cannot be read', 'Check it for stray characters, or start from your decisions.');
   if (method === 'OPTIONS') return void response.set('Allow', 'GET, HEAD, POST').status(204).end();
   next();
 }
@@ -84,10 +79,7 @@ export function refuseForeignRequests({ names }: Pick<Access, 'names'>, hasPassw
         'This is not the address of Venalis',
         'Open Venalis under the address that it printed when it was started. To use another name, start it with ALLOWED_HOSTS.',
       );
-    const isFromBeyond =
-      !isOwnName(name) ||
-      request.headers['x-forwarded-for'] !== undefined ||
-      request.headers['forwarded'] !== undefined;
+    const isFromBeyond = !isOwnName(name) || request.headers['x-forwarded-for'] !== undefined || request.headers['forwarded'] !== undefined;
     if (isFromBeyond && !hasPassword())
       return helpPage(
         response,
@@ -110,8 +102,7 @@ export function refuseForeignRequests({ names }: Pick<Access, 'names'>, hasPassw
 
 function isSameOrigin({ headers }: Request, host: string): boolean {
   const { origin } = headers;
-  if (origin === undefined)
-    return headers['sec-fetch-site'] === undefined || headers['sec-fetch-site'] === 'same-origin';
+  if (origin === undefined) return headers['sec-fetch-site'] === undefined || headers['sec-fetch-site'] === 'same-origin';
   return URL.canParse(origin) && new URL(origin).host === host;
 }
 
@@ -128,12 +119,7 @@ export function largestBody({ path }: Pick<Request, 'path'>): number {
 export function refuseLargeBodies(request: Request, response: Response, next: NextFunction): void {
   const { 'content-length': length, 'transfer-encoding': encoding } = request.headers;
   if (encoding !== undefined && length === undefined)
-    return helpPage(
-      response,
-      411,
-      'Not saved: the request does not say how long it is',
-      'Send it with a Content-Length.',
-    );
+    return helpPage(response, 411, 'Not saved: the request does not say how long it is', 'Send it with a Content-Length.');
   if (Number(length ?? 0) > largestBody(request)) {
     response.set('Connection', 'close');
     return helpPage(

@@ -8,7 +8,12 @@ import { accessFrom } from './access';
 import { refuseForeignRequests, refuseLargeBodies, refuseUnknownRequests } from './security';
 
 /** What a guard does with a request: lets it pass, or answers it with a status and a page. */
-function guarded(guard: (request: ExpressRequest, response: ExpressResponse, next: NextFunction) => void, method: string, headers: Record<string, string>, url = '/') {
+function guarded(
+  guard: (request: ExpressRequest, response: ExpressResponse, next: NextFunction) => void,
+  method: string,
+  headers: Record<string, string>,
+  url = '/',
+) {
   let passed = false;
   const answer = { status: 200, page: '' };
   const response = {
@@ -37,7 +42,11 @@ describe('refuseForeignRequests', () => {
     ['GET', { host: 'localhost:4173' }, true],
     ['GET', { host: '[::1]:4173' }, true],
   ])('%s with %j passes: %s', (method, headers, passes) => {
-    const { passed, status, page } = guarded(refuseForeignRequests(accessFrom({}), () => false), method, headers);
+    const { passed, status, page } = guarded(
+      refuseForeignRequests(accessFrom({}), () => false),
+      method,
+      headers,
+    );
     expect(passed).toBe(passes);
     if (!passes) expect([403, 421]).toContain(status);
     if (!passes) expect(page).toContain('Back to your decisions');
@@ -56,11 +65,22 @@ describe('refuseForeignRequests', () => {
     [{ HOST: '::1' }, '[::1]:4173', false, 200],
     [{}, '', false, 421],
   ])('with %j, under %j, password set: %s → %i', (environment, host, isSet, expected) => {
-    expect(guarded(refuseForeignRequests(accessFrom(environment), () => isSet), 'GET', { host }).status).toBe(expected);
+    expect(
+      guarded(
+        refuseForeignRequests(accessFrom(environment), () => isSet),
+        'GET',
+        { host },
+      ).status,
+    ).toBe(expected);
   });
 
   it('whatever came through a proxy needs a password, also under the computer’s own name', () => {
-    const through = (isSet: boolean) => guarded(refuseForeignRequests(accessFrom({}), () => isSet), 'GET', { host: 'localhost', 'x-forwarded-for': '203.0.113.7' }).status;
+    const through = (isSet: boolean) =>
+      guarded(
+        refuseForeignRequests(accessFrom({}), () => isSet),
+        'GET',
+        { host: 'localhost', 'x-forwarded-for': '203.0.113.7' },
+      ).status;
     expect([through(false), through(true)]).toEqual([403, 200]);
   });
 });
@@ -107,7 +127,14 @@ describe('refuseLargeBodies', () => {
 });
 
 describe('what is sent to be saved', () => {
-  const decision: Decision = { name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [newStream('s', 'Sales')] }, candidates: [] };
+  const decision: Decision = {
+    name: 'q',
+    currency: 'EUR',
+    start: '2027-01',
+    months: 12,
+    forecast: { streams: [newStream('s', 'Sales')] },
+    candidates: [],
+  };
   const post = (body: string) => new Request('http://127.0.0.1/', { method: 'POST', body });
 
   it('is read as what it should be, or says what is wrong where', async () => {
@@ -117,14 +144,19 @@ describe('what is sent to be saved', () => {
     expect(await readBody(post(JSON.stringify(wrong)), saveRequestSchema)).toEqual({
       why: 'decision.currency: found nothing; a currency code such as EUR is wanted (and 1 more)',
     });
-    expect(await readBody(post('not json'), stepRequestSchema)).toMatchObject({ why: expect.stringContaining('an object is wanted') as string });
+    expect(await readBody(post('not json'), stepRequestSchema)).toMatchObject({
+      why: expect.stringContaining('an object is wanted') as string,
+    });
   });
 
   it('is refused if it could never be computed', () => {
     const sheet = (id: string): UsedSheet => ({
       id: `sheet-${id}`,
       revision: 1,
-      sheet: { kind: 'offer', offer: { id, vendor: 'v', label: 'v', kind: 'x', plans: [{ id: 'same', label: 'p', currency: 'EUR', terms: [] }] } },
+      sheet: {
+        kind: 'offer',
+        offer: { id, vendor: 'v', label: 'v', kind: 'x', plans: [{ id: 'same', label: 'p', currency: 'EUR', terms: [] }] },
+      },
     });
     expect(refusalOf(decision, [sheet('a')])).toBeNull();
     expect(refusalOf(decision, [sheet('a'), sheet('b')])).toBe('offers[1].plans[0].id: found "same"; an id that is not used yet is wanted');
@@ -134,7 +166,16 @@ describe('what is sent to be saved', () => {
     const foreign: UsedSheet = {
       id: 's',
       revision: 1,
-      sheet: { kind: 'offer', offer: { id: 'a', vendor: 'v', label: 'v', kind: 'x', plans: [{ id: 'p', label: 'p', currency: 'GBP', terms: [{ id: 't', months: 1, price: '5' }] }] } },
+      sheet: {
+        kind: 'offer',
+        offer: {
+          id: 'a',
+          vendor: 'v',
+          label: 'v',
+          kind: 'x',
+          plans: [{ id: 'p', label: 'p', currency: 'GBP', terms: [{ id: 't', months: 1, price: '5' }] }],
+        },
+      },
     };
     expect(refusalOf({ ...decision, candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'p', term: 't' }] }] }, [foreign])).toBeNull();
   });

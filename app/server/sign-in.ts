@@ -48,14 +48,9 @@ export function signIn(file: string): {
     if (!hasPassword(file) || isSignedIn(request)) response.redirect(303, '/decisions');
     else signInPage(response, 200, null);
   });
-  routes.post(
-    '/sign-in',
-    ...throttles,
-    express.urlencoded({ extended: false, limit: '8kb' }),
-    (request, response, next) => {
-      void signInWith(request, response, file, sessions).catch(next);
-    },
-  );
+  routes.post('/sign-in', ...throttles, express.urlencoded({ extended: false, limit: '8kb' }), (request, response, next) => {
+    void signInWith(request, response, file, sessions).catch(next);
+  });
   routes.post('/sign-out', (request, response) => {
     sessions.delete(sessionOf(request));
     response.clearCookie(COOKIE, cookieOptions(request)).redirect(303, '/sign-in');
@@ -68,22 +63,15 @@ export function signIn(file: string): {
   return { routes, guard };
 }
 
-async function signInWith(
-  request: Request,
-  response: Response,
-  file: string,
-  sessions: LRUCache<string, true>,
-): Promise<void> {
+async function signInWith(request: Request, response: Response, file: string, sessions: LRUCache<string, true>): Promise<void> {
   const { password } = (request.body ?? {}) as Record<string, unknown>;
-  if (typeof password !== 'string' || !(await isPassword(file, password)))
-    return signInPage(response, 401, 'That is not the password.');
+  if (typeof password !== 'string' || !(await isPassword(file, password))) return signInPage(response, 401, 'That is not the password.');
   const session = randomBytes(32).toString('base64url');
   sessions.set(session, true);
   response.cookie(COOKIE, session, { ...cookieOptions(request), maxAge: SESSION_MS }).redirect(303, '/decisions');
 }
 
-const cookieOptions = (request: Request) =>
-  ({ httpOnly: true, sameSite: 'strict', secure: request.secure, path: '/' }) as const;
+const cookieOptions = (request: Request) => ({ httpOnly: true, sameSite: 'strict', secure: request.secure, path: '/' }) as const;
 
 function sessionOf({ headers }: Request): string {
   const found = (headers.cookie ?? '')
@@ -96,9 +84,7 @@ function sessionOf({ headers }: Request): string {
 function askToSignIn(request: Request, response: Response): void {
   if (request.method === 'GET' && request.accepts(['html', 'json']) === 'html' && !request.path.endsWith('.data'))
     return response.redirect(303, '/sign-in');
-  response
-    .status(401)
-    .json({ kind: 'unreachable', why: 'you are signed out: sign in again in another tab, and this is saved' });
+  response.status(401).json({ kind: 'unreachable', why: 'you are signed out: sign in again in another tab, and this is saved' });
 }
 
 function signInPage(response: Response, status: number, problem: string | null): void {

@@ -22,9 +22,7 @@ export function slowDecisions(sqlite: SQLite.Database | null): { note(path: stri
     ids = next;
     try {
       sqlite
-        ?.prepare(
-          'insert into settings (key, value) values (?, ?) on conflict (key) do update set value = excluded.value',
-        )
+        ?.prepare('insert into settings (key, value) values (?, ?) on conflict (key) do update set value = excluded.value')
         .run(KEY, JSON.stringify(ids));
     } catch {
       // Where it cannot be kept it holds until the server ends.

@@ -19,7 +19,13 @@ const TRIES = 3;
  * @param at - ISO 8601 time
  * @returns how many of the decisions use it now
  */
-export async function acceptChanges(db: Kysely<Database>, watched: WatchedSheet, changes: readonly FoundChange[], decisions: readonly string[], at: string): Promise<number> {
+export async function acceptChanges(
+  db: Kysely<Database>,
+  watched: WatchedSheet,
+  changes: readonly FoundChange[],
+  decisions: readonly string[],
+  at: string,
+): Promise<number> {
   const { sheetId, address } = watched;
   const before = await loadSheet(db, sheetId, await newestSheetRevision(db, sheetId));
   if (!before) return 0;
@@ -28,14 +34,22 @@ export async function acceptChanges(db: Kysely<Database>, watched: WatchedSheet,
   await noteDecided(db, sheetId, changes, 'accepted', at);
   let taken = 0;
   for (const id of decisions)
-    if (await changeDecision(db, id, at, `watch.${sheetId}`, `prices of ${sheetLabel(sheet)} as seen`, (bench) => withNewestSheet(bench, sheetId, revision, sheet))) taken++;
+    if (
+      await changeDecision(db, id, at, `watch.${sheetId}`, `prices of ${sheetLabel(sheet)} as seen`, (bench) =>
+        withNewestSheet(bench, sheetId, revision, sheet),
+      )
+    )
+      taken++;
   return taken;
 }
 
 function withNewestSheet(bench: Workbench, sheetId: string, revision: number, sheet: Workbench['sheets'][number]['sheet']): Workbench {
   const former = bench.sheets.find(({ id }) => id === sheetId);
   if (!former) return bench;
-  return { decision: withCandidatesForNewTerms(bench.decision, former.sheet, sheet), sheets: bench.sheets.map((used) => (used.id === sheetId ? { id: sheetId, revision, sheet } : used)) };
+  return {
+    decision: withCandidatesForNewTerms(bench.decision, former.sheet, sheet),
+    sheets: bench.sheets.map((used) => (used.id === sheetId ? { id: sheetId, revision, sheet } : used)),
+  };
 }
 
 /** Takes a rate over into a decision. */
@@ -43,18 +57,39 @@ export async function acceptRate(db: Kysely<Database>, id: string, currency: str
   const saved = await loadWorkbench(db, id);
   const former = saved?.bench.decision.rates?.[currency];
   if (!saved || former === undefined) return false;
-  const isTaken = await changeDecision(db, id, at, `watch.rate.${currency}`, `the rate of ${currency} of the day`, (bench) => ({ ...bench, decision: { ...bench.decision, rates: { ...bench.decision.rates, [currency]: rate } } }));
+  const isTaken = await changeDecision(db, id, at, `watch.rate.${currency}`, `the rate of ${currency} of the day`, (bench) => ({
+    ...bench,
+    decision: { ...bench.decision, rates: { ...bench.decision.rates, [currency]: rate } },
+  }));
   if (isTaken) await noteRateTaken(db, saved.bench.decision.name, currency, former, rate, at);
   return isTaken;
 }
 
 /** Changes a decision as somebody at the bench would, so that it can be undone there. */
-async function changeDecision(db: Kysely<Database>, id: string, at: string, key: string, label: string, change: (bench: Workbench) => Workbench): Promise<boolean> {
+async function changeDecision(
+  db: Kysely<Database>,
+  id: string,
+  at: string,
+  key: string,
+  label: string,
+  change: (bench: Workbench) => Workbench,
+): Promise<boolean> {
   for (let turn = 0; turn < TRIES; turn++) {
     const saved = await loadWorkbench(db, id);
     if (!saved) return false;
     const { decision, sheets } = change(saved.bench);
-    const outcome = await saveChange(db, id, { key, label: label.slice(0, 200), revision: saved.revision, decision, sheets: sheets.map(({ id: sheet, revision }) => ({ id: sheet, revision })) }, at);
+    const outcome = await saveChange(
+      db,
+      id,
+      {
+        key,
+        label: label.slice(0, 200),
+        revision: saved.revision,
+        decision,
+        sheets: sheets.map(({ id: sheet, revision }) => ({ id: sheet, revision })),
+      },
+      at,
+    );
     if (outcome?.ok) return true;
   }
   return false;

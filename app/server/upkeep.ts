@@ -48,10 +48,7 @@ export function keepUp({ open }: PreparedData, paths: DataPaths, log: Log, damag
   return {
     noteChange() {
       clearTimeout(pause);
-      pause = setTimeout(
-        () => void attempt('writing the log into the database', () => sqlite.pragma('wal_checkpoint(PASSIVE)')),
-        PAUSE_MS,
-      );
+      pause = setTimeout(() => void attempt('writing the log into the database', () => sqlite.pragma('wal_checkpoint(PASSIVE)')), PAUSE_MS);
       pause.unref();
     },
     stop() {

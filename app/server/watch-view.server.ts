@@ -60,7 +60,14 @@ export interface RateRow {
 
 export interface WatchView {
   readonly sheets: readonly WatchedRow[];
-  readonly rates: { readonly address: string | null; readonly triedAt: string | null; readonly seenAt: string | null; readonly problem: string | null; readonly day: string | null; readonly rows: readonly RateRow[] };
+  readonly rates: {
+    readonly address: string | null;
+    readonly triedAt: string | null;
+    readonly seenAt: string | null;
+    readonly problem: string | null;
+    readonly day: string | null;
+    readonly rows: readonly RateRow[];
+  };
   readonly privateHosts: readonly string[];
   readonly history: readonly DecidedChange[];
 }
@@ -76,12 +83,30 @@ export async function watchView(db: Kysely<Database>): Promise<WatchView> {
     const own = watched.get(id);
     const users = await decisionsUsing(db, id);
     const effects = own && own.found.length > 0 ? await effectsOf(own, own.found, sheet, users, benchOf) : [];
-    sheets.push({ sheetId: id, label: sheetLabel(sheet), seen: sheet.seen ?? null, address: own?.address ?? null, triedAt: own?.triedAt ?? null, seenAt: own?.seenAt ?? null, problem: own?.problem ?? null, found: own?.found ?? [], effects, decisions: users.length });
+    sheets.push({
+      sheetId: id,
+      label: sheetLabel(sheet),
+      seen: sheet.seen ?? null,
+      address: own?.address ?? null,
+      triedAt: own?.triedAt ?? null,
+      seenAt: own?.seenAt ?? null,
+      problem: own?.problem ?? null,
+      found: own?.found ?? [],
+      effects,
+      decisions: users.length,
+    });
   }
   const looked = await readSetting(db, 'ratesLooked');
   return {
     sheets,
-    rates: { address: (await readSetting(db, 'ratesAddress')) ?? null, triedAt: looked?.triedAt ?? null, seenAt: looked?.seenAt ?? null, problem: looked?.problem ?? null, day: looked?.rates?.day ?? null, rows: await rateRows(db, looked?.rates ?? null, benchOf) },
+    rates: {
+      address: (await readSetting(db, 'ratesAddress')) ?? null,
+      triedAt: looked?.triedAt ?? null,
+      seenAt: looked?.seenAt ?? null,
+      problem: looked?.problem ?? null,
+      day: looked?.rates?.day ?? null,
+      rows: await rateRows(db, looked?.rates ?? null, benchOf),
+    },
     privateHosts: (await readSetting(db, 'privateHosts')) ?? [],
     history: await decidedChanges(db, MOST_HISTORY),
   };
@@ -93,7 +118,11 @@ export async function watchView(db: Kysely<Database>): Promise<WatchView> {
  * @param changes - ids of those that are to be taken over
  * @returns null if one of them is not to be decided any more: it was decided elsewhere, or the page says otherwise by now
  */
-export async function effectsOfChanges(db: Kysely<Database>, sheetId: string, changes: readonly string[]): Promise<DecisionEffect[] | null> {
+export async function effectsOfChanges(
+  db: Kysely<Database>,
+  sheetId: string,
+  changes: readonly string[],
+): Promise<DecisionEffect[] | null> {
   const own = (await watchedSheets(db)).find((one) => one.sheetId === sheetId);
   const sheet = own && (await loadSheet(db, sheetId, await newestSheetRevision(db, sheetId)));
   const chosen = own?.found.filter(({ id }) => changes.includes(id)) ?? [];
@@ -113,12 +142,24 @@ function benchesOf(db: Kysely<Database>): BenchOf {
   };
 }
 
-async function effectsOf(own: WatchedSheet, changes: readonly FoundChange[], sheet: PriceSheet, users: readonly string[], benchOf: BenchOf): Promise<DecisionEffect[]> {
+async function effectsOf(
+  own: WatchedSheet,
+  changes: readonly FoundChange[],
+  sheet: PriceSheet,
+  users: readonly string[],
+  benchOf: BenchOf,
+): Promise<DecisionEffect[]> {
   const after = withFoundChanges(sheet, changes, { address: own.address, on: (own.seenAt ?? '').slice(0, 10) });
   const effects: DecisionEffect[] = [];
   for (const user of users) {
     const bench = await benchOf(user);
-    if (bench) effects.push(effectOn(user, bench, { ...bench, sheets: bench.sheets.map((used) => (used.id === own.sheetId ? { ...used, sheet: after } : used)) }));
+    if (bench)
+      effects.push(
+        effectOn(user, bench, {
+          ...bench,
+          sheets: bench.sheets.map((used) => (used.id === own.sheetId ? { ...used, sheet: after } : used)),
+        }),
+      );
   }
   return effects;
 }
@@ -136,7 +177,17 @@ async function rateRows(db: Kysely<Database>, rates: DailyRates | null, benchOf:
     for (const [currency, rate] of Object.entries(own)) {
       const ofDay = rates && rateFor(rates, base, currency);
       const isOther = ofDay !== null && Number(ofDay) !== Number(rate);
-      rows.push({ id, name, base, currency, rate, ofDay, effect: isOther ? effectOnDecision(bench, { ...bench, decision: { ...bench.decision, rates: { ...own, [currency]: ofDay } } }) : null });
+      rows.push({
+        id,
+        name,
+        base,
+        currency,
+        rate,
+        ofDay,
+        effect: isOther
+          ? effectOnDecision(bench, { ...bench, decision: { ...bench.decision, rates: { ...own, [currency]: ofDay } } })
+          : null,
+      });
     }
   }
   return rows;

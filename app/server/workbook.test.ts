@@ -18,18 +18,33 @@ import { FIRST_CANDIDATE_ROW, TOTAL_COLUMN, workbookOf } from '#core/workbook/wo
 import { writeWorkbook } from './write-workbook.server';
 
 const SOFFICE = [process.env['LIBREOFFICE_PATH'], '/usr/bin/soffice'].find((path) => path && existsSync(path));
-if (!SOFFICE) console.warn('SKIPPED: the workbook is not recalculated, since LibreOffice is not installed (Debian: libreoffice-calc-nogui)');
+if (!SOFFICE)
+  console.warn('SKIPPED: the workbook is not recalculated, since LibreOffice is not installed (Debian: libreoffice-calc-nogui)');
 
 const read = (path: string) => readDecisionFile(JSON.parse(readFileSync(new URL(`../../${path}`, import.meta.url), 'utf8')));
 
 /** Files whose workbooks are recalculated: the demo, cases with every kind of charge, and decisions made at random. */
 const files: Array<[name: string, file: DecisionFile]> = [
   ['demo', read('demo/larkfell-kites.json')],
-  ...['02-introductory-and-renewal', '03-spread-basis', '04-cards-and-processors', '05-allowances-and-bands', '06-subscribers-and-stored-hours', '08-currencies-tax-and-credits', '09-limits-and-needs', '11-not-known', '13-larkfell'].map((name): [string, DecisionFile] => [name, read(`core/cases/${name}.json`)]),
-  ...[randomDecision, richDecision].flatMap((made, kind) => fc.sample(made, { numRuns: Number(process.env['WORKBOOKS'] ?? 8), seed: Number(process.env['VENALIS_SEED'] ?? 7) }).flatMap((one, index): Array<[string, DecisionFile]> => {
-    const file = readOrNull(one);
-    return file && file.candidates.length > 0 ? [[`made-${kind}-${index}`, file]] : [];
-  })),
+  ...[
+    '02-introductory-and-renewal',
+    '03-spread-basis',
+    '04-cards-and-processors',
+    '05-allowances-and-bands',
+    '06-subscribers-and-stored-hours',
+    '08-currencies-tax-and-credits',
+    '09-limits-and-needs',
+    '11-not-known',
+    '13-larkfell',
+  ].map((name): [string, DecisionFile] => [name, read(`core/cases/${name}.json`)]),
+  ...[randomDecision, richDecision].flatMap((made, kind) =>
+    fc
+      .sample(made, { numRuns: Number(process.env['WORKBOOKS'] ?? 8), seed: Number(process.env['VENALIS_SEED'] ?? 7) })
+      .flatMap((one, index): Array<[string, DecisionFile]> => {
+        const file = readOrNull(one);
+        return file && file.candidates.length > 0 ? [[`made-${kind}-${index}`, file]] : [];
+      }),
+  ),
 ];
 const LEVEL = '1.37';
 
@@ -41,18 +56,36 @@ function rowsOf(name: string, sheet: string): string[][] {
 
 /** The same workbook with another figure in one of its cells, as a person would type it. */
 function withTyped(sheets: WorkbookSheet[], sheetName: string, label: string, value: string): WorkbookSheet[] {
-  return sheets.map((sheet) => (sheet.name !== sheetName ? sheet : { ...sheet, rows: sheet.rows.map((row) => (row[0]?.kind === 'text' && row[0].text === label ? row.map((cell): Cell => (cell?.kind === 'number' && cell.isInput ? { ...cell, value } : cell)) : row)) }));
+  return sheets.map((sheet) =>
+    sheet.name !== sheetName
+      ? sheet
+      : {
+          ...sheet,
+          rows: sheet.rows.map((row) =>
+            row[0]?.kind === 'text' && row[0].text === label
+              ? row.map((cell): Cell => (cell?.kind === 'number' && cell.isInput ? { ...cell, value } : cell))
+              : row,
+          ),
+        },
+  );
 }
 
 beforeAll(async () => {
   if (!SOFFICE) return;
   folder = mkdtempSync(join(tmpdir(), 'venalis-workbook-'));
   for (const [name, file] of files) writeFileSync(join(folder, `${name}.xlsx`), await writeWorkbook(workbookOf(file)));
-  writeFileSync(join(folder, 'changed.xlsx'), await writeWorkbook(withTyped(workbookOf(read('demo/larkfell-kites.json')), 'Assumptions', 'Level of sales', LEVEL)));
+  writeFileSync(
+    join(folder, 'changed.xlsx'),
+    await writeWorkbook(withTyped(workbookOf(read('demo/larkfell-kites.json')), 'Assumptions', 'Level of sales', LEVEL)),
+  );
   // Every sheet as CSV, with the values as they are, not as they are shown.
   const csv = 'csv:Text - txt - csv (StarCalc):44,34,76,1,,0,false,false,false,false,false,-1';
   const books = [...files.map(([name]) => name), 'changed'].map((name) => join(folder, `${name}.xlsx`));
-  execFileSync(SOFFICE, [`-env:UserInstallation=file://${folder}/profile`, '--headless', '--convert-to', csv, '--outdir', folder, ...books], { stdio: 'ignore' });
+  execFileSync(
+    SOFFICE,
+    [`-env:UserInstallation=file://${folder}/profile`, '--headless', '--convert-to', csv, '--outdir', folder, ...books],
+    { stdio: 'ignore' },
+  );
 }, 180_000);
 
 afterAll(() => {
@@ -64,12 +97,24 @@ const cents = (figure: string | undefined, digits: number) => new Decimal(figure
 
 function expectSameTotals(name: string, file: DecisionFile): void {
   const { result, pricing } = priceDecision(file);
-  const digits = (decimal(result.candidates[0]?.total ?? '0').toFixed().split('.')[1] ?? result.candidates[0]?.total.split('.')[1] ?? '').length;
+  const digits = (
+    decimal(result.candidates[0]?.total ?? '0')
+      .toFixed()
+      .split('.')[1] ??
+    result.candidates[0]?.total.split('.')[1] ??
+    ''
+  ).length;
   const totals = rowsOf(name, 'Totals').slice(FIRST_CANDIDATE_ROW - 1);
   const shown = (index: number, column: number) => totals[index]?.[column];
-  expect(result.candidates.map(({ id }, index) => [id, cents(shown(index, TOTAL_COLUMN), digits)])).toEqual(result.candidates.map(({ id, total }) => [id, cents(total, digits)]));
-  expect(result.candidates.map((_, index) => cents(shown(index, 4), digits))).toEqual(result.candidates.map(({ keep }) => cents(keep, digits)));
-  expect(result.candidates.map((_, index) => Number(shown(index, 7)) > 0)).toEqual(result.candidates.map(({ outgrown }) => outgrown !== null));
+  expect(result.candidates.map(({ id }, index) => [id, cents(shown(index, TOTAL_COLUMN), digits)])).toEqual(
+    result.candidates.map(({ id, total }) => [id, cents(total, digits)]),
+  );
+  expect(result.candidates.map((_, index) => cents(shown(index, 4), digits))).toEqual(
+    result.candidates.map(({ keep }) => cents(keep, digits)),
+  );
+  expect(result.candidates.map((_, index) => Number(shown(index, 7)) > 0)).toEqual(
+    result.candidates.map(({ outgrown }) => outgrown !== null),
+  );
   const ledger = rowsOf(name, 'Ledger').slice(2);
   for (const { id, monthly } of result.candidates) {
     const own = ledger.filter(([candidate]) => candidate === id);
@@ -88,7 +133,9 @@ describe.skipIf(!SOFFICE)('the workbook, recalculated by LibreOffice', () => {
     const file = read('demo/larkfell-kites.json');
     const { result } = priceDecision(file, decimal(LEVEL));
     const totals = rowsOf('changed', 'Totals').slice(FIRST_CANDIDATE_ROW - 1);
-    expect(result.candidates.map((_, index) => cents(totals[index]?.[TOTAL_COLUMN], 2))).toEqual(result.candidates.map(({ total }) => total));
+    expect(result.candidates.map((_, index) => cents(totals[index]?.[TOTAL_COLUMN], 2))).toEqual(
+      result.candidates.map(({ total }) => total),
+    );
     expect(result.candidates[0]?.total).not.toBe(priceDecision(file).result.candidates[0]?.total);
   });
 });
@@ -98,7 +145,10 @@ describe('what a workbook is written from', () => {
 
   it('holds the ledger as formulas, not as figures', () => {
     const ledger = sheets.find(({ name }) => name === 'Ledger');
-    const months = (ledger?.rows ?? []).slice(2).flatMap((row) => row.slice(5)).filter((cell) => cell !== null);
+    const months = (ledger?.rows ?? [])
+      .slice(2)
+      .flatMap((row) => row.slice(5))
+      .filter((cell) => cell !== null);
     expect(months.length).toBeGreaterThan(1000);
     expect(months.every((cell) => cell?.kind === 'formula')).toBe(true);
   });

@@ -33,6 +33,11 @@ function cellOf(cell: Cell): WrittenCell {
     case 'number':
       return { type: Number, value: Number(cell.value), format: FORMATS[cell.format ?? 'number'], ...(cell.isInput ? INPUT : {}) };
     case 'formula':
-      return { type: 'Formula', value: `=${cell.formula}`, format: FORMATS[cell.format ?? 'number'], ...(cell.isStrong ? { fontWeight: 'bold' } : {}) };
+      return {
+        type: 'Formula',
+        value: `=${cell.formula}`,
+        format: FORMATS[cell.format ?? 'number'],
+        ...(cell.isStrong ? { fontWeight: 'bold' } : {}),
+      };
   }
 }

@@ -19,28 +19,62 @@ export function ChoiceForm({ choice, chosen }: { choice: Choice; chosen: Chosen 
   const write = useWriter();
   const { columns } = atForecast.lineUp;
   const { streams } = state.bench.decision.forecast;
-  const change = (part: Partial<Choice>) => edits.decision('choice', 'the choice', (one) => ({ ...one, choice: { ...choice, ...one.choice, ...part } }));
+  const change = (part: Partial<Choice>) =>
+    edits.decision('choice', 'the choice', (one) => ({ ...one, choice: { ...choice, ...one.choice, ...part } }));
   const options = columns.map(({ id, label, result }) => ({ value: id, label: `${id} ${label}, ${write.whole(result.total)}` }));
   const [first = columns[0]?.id ?? '', second = columns.find(({ id }) => id !== choice.candidates[0])?.id ?? ''] = choice.candidates;
   const setKind = (kind: Choice['kind']) => {
     if (kind === 'route') return change({ kind, candidates: [] });
     if (kind === 'candidate') return change({ kind, candidates: [first] });
-    change({ kind, candidates: [first, second === first ? (columns.find(({ id }) => id !== first)?.id ?? '') : second], streams: choice.streams ?? streams.slice(-1).map(({ id }) => id) });
+    change({
+      kind,
+      candidates: [first, second === first ? (columns.find(({ id }) => id !== first)?.id ?? '') : second],
+      streams: choice.streams ?? streams.slice(-1).map(({ id }) => id),
+    });
   };
   const canBeTogether = columns.length > 1 && streams.length > 1;
   return (
     <div className="choice-form">
-      <ChoiceField label="Choose" value={choice.kind} options={KINDS.filter(({ value }) => value !== 'together' || canBeTogether || choice.kind === 'together')} onChange={setKind} />
+      <ChoiceField
+        label="Choose"
+        value={choice.kind}
+        options={KINDS.filter(({ value }) => value !== 'together' || canBeTogether || choice.kind === 'together')}
+        onChange={setKind}
+      />
       {choice.kind !== 'route' && (
-        <ChoiceField label={choice.kind === 'together' ? 'The first' : 'Candidate'} searchable value={choice.candidates[0]} options={options} onChange={(id) => change({ candidates: choice.kind === 'together' ? [id, second] : [id] })} />
+        <ChoiceField
+          label={choice.kind === 'together' ? 'The first' : 'Candidate'}
+          searchable
+          value={choice.candidates[0]}
+          options={options}
+          onChange={(id) => change({ candidates: choice.kind === 'together' ? [id, second] : [id] })}
+        />
       )}
       {choice.kind === 'together' && (
         <>
-          <ChoiceField label="and" searchable value={choice.candidates[1]} options={options.filter(({ value }) => value !== choice.candidates[0])} onChange={(id) => change({ candidates: [first, id] })} />
-          <ChoicesField label="through which go" values={choice.streams ?? []} options={streams.map(({ id, label }) => ({ value: id, label: label || id }))} placeholder="none yet" onChange={(chosenStreams) => change({ streams: chosenStreams })} />
+          <ChoiceField
+            label="and"
+            searchable
+            value={choice.candidates[1]}
+            options={options.filter(({ value }) => value !== choice.candidates[0])}
+            onChange={(id) => change({ candidates: [first, id] })}
+          />
+          <ChoicesField
+            label="through which go"
+            values={choice.streams ?? []}
+            options={streams.map(({ id, label }) => ({ value: id, label: label || id }))}
+            placeholder="none yet"
+            onChange={(chosenStreams) => change({ streams: chosenStreams })}
+          />
         </>
       )}
-      {chosen === null && <p className="problem">{choice.kind === 'route' ? 'No way through these months exists.' : 'What was chosen is not in the line-up any more. Choose another.'}</p>}
+      {chosen === null && (
+        <p className="problem">
+          {choice.kind === 'route'
+            ? 'No way through these months exists.'
+            : 'What was chosen is not in the line-up any more. Choose another.'}
+        </p>
+      )}
       {chosen !== null && !chosen.usable && <p className="problem">Outgrown or lacking something: the line-up says what.</p>}
     </div>
   );

@@ -24,8 +24,12 @@ export function ConditionsTable({ conditions, chosen, nameOf }: ConditionsTableP
           <tr>
             <th scope="col">Condition</th>
             <th scope="col">Costs least</th>
-            <th scope="col" className="figure-cell">Total</th>
-            <th scope="col" className="figure-cell">Less than the next</th>
+            <th scope="col" className="figure-cell">
+              Total
+            </th>
+            <th scope="col" className="figure-cell">
+              Less than the next
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -24,8 +24,11 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
         <p>{verdict.forWhom || suitsSentence(verdict.suits, write)}</p>
         <p className="quiet">
           {verdict.version[0]?.toUpperCase()}
-          {verdict.version.slice(1)} sales, {write.whole(verdict.monthlySales)} a month ({write.number(verdict.monthlyOrders, 0)} orders), in {verdict.currency}.
-          {verdict.madeFrom ? ` Made from revision ${verdict.madeFrom.revision} of this decision.` : ' The revision it was made from is not kept here.'}
+          {verdict.version.slice(1)} sales, {write.whole(verdict.monthlySales)} a month ({write.number(verdict.monthlyOrders, 0)} orders),
+          in {verdict.currency}.
+          {verdict.madeFrom
+            ? ` Made from revision ${verdict.madeFrom.revision} of this decision.`
+            : ' The revision it was made from is not kept here.'}
         </p>
         <ConditionsTable conditions={verdict.conditions} chosen={verdict.parts.map(({ candidate }) => candidate)} nameOf={nameOf} />
         <ul className="plain-list">
@@ -47,7 +50,10 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
             ))}
           </tbody>
         </table>
-        <p className="quiet">Price sheets: {verdict.sheets.map(({ label, seen }) => `${label} (${seen ? `seen ${write.day(seen)}` : 'not dated'})`).join(', ')}.</p>
+        <p className="quiet">
+          Price sheets: {verdict.sheets.map(({ label, seen }) => `${label} (${seen ? `seen ${write.day(seen)}` : 'not dated'})`).join(', ')}
+          .
+        </p>
         {verdict.open.length > 0 && (
           <ul className="plain-list">
             {verdict.open.map((question) => (

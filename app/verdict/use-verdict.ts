@@ -12,7 +12,8 @@ export function useVerdictBasis(): Answered<'verdict'> & { readonly basis: Verdi
   const { bench } = state;
   const { needs, whatIf, versions, choice, verdicts } = bench.decision;
   const isWayAsked = choice?.kind === 'route' || verdicts?.at(-1)?.kind === 'route';
-  const question = useMemo(() => ({ kind: 'verdict' as const, verdict: verdictAsked(bench, file, version, isWayAsked) }),
+  const question = useMemo(
+    () => ({ kind: 'verdict' as const, verdict: verdictAsked(bench, file, version, isWayAsked) }),
     // The file has all else that counts: typing a reason asks nothing anew.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [file, version, versions, whatIf, needs, isWayAsked],

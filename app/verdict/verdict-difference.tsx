@@ -7,14 +7,28 @@ import { conditionWords, partsWords, thresholdWords, winnerWords } from './verdi
 export function VerdictDifferenceView({ before, after }: { before: GivenVerdict; after: GivenVerdict }) {
   const write = useWriter();
   const difference = compareVerdicts(before, after);
-  const nameIn = (verdict: GivenVerdict) => (id: string | null) => (id === null ? 'nobody' : (verdict.totals.find(({ candidate }) => candidate === id)?.label ?? id));
+  const nameIn = (verdict: GivenVerdict) => (id: string | null) =>
+    id === null ? 'nobody' : (verdict.totals.find(({ candidate }) => candidate === id)?.label ?? id);
   const lines: string[] = [];
-  lines.push(difference.isOtherChoice ? `The choice was ${partsWords(before.parts, write)}, and is ${partsWords(after.parts, write)}.` : 'The choice is the same.');
-  if (difference.isOtherMeasure) lines.push('They are in different currencies or over different times, so totals are not set against each other.');
+  lines.push(
+    difference.isOtherChoice
+      ? `The choice was ${partsWords(before.parts, write)}, and is ${partsWords(after.parts, write)}.`
+      : 'The choice is the same.',
+  );
+  if (difference.isOtherMeasure)
+    lines.push('They are in different currencies or over different times, so totals are not set against each other.');
   if (difference.margin) lines.push(`The lead over the next was ${figure(difference.margin[0])}, and is ${figure(difference.margin[1])}.`);
-  if (difference.sales) lines.push(`Expected sales were ${write.whole(difference.sales[0])} a month, and are ${write.whole(difference.sales[1])}.`);
+  if (difference.sales)
+    lines.push(`Expected sales were ${write.whole(difference.sales[0])} a month, and are ${write.whole(difference.sales[1])}.`);
   if (difference.version) lines.push(`Sales were ${difference.version[0]}, and are ${difference.version[1]}.`);
-  for (const { label, change, after: seen } of difference.sheets) lines.push(change === 'added' ? `The price sheet of ${label} came in.` : change === 'gone' ? `The price sheet of ${label} is not used any more.` : `The price sheet of ${label} is a newer one${seen ? `, seen ${write.day(seen)}` : ''}.`);
+  for (const { label, change, after: seen } of difference.sheets)
+    lines.push(
+      change === 'added'
+        ? `The price sheet of ${label} came in.`
+        : change === 'gone'
+          ? `The price sheet of ${label} is not used any more.`
+          : `The price sheet of ${label} is a newer one${seen ? `, seen ${write.day(seen)}` : ''}.`,
+    );
   if (difference.settled.length > 0) lines.push(`Known since: ${difference.settled.join(', ')}.`);
   if (difference.newlyOpen.length > 0) lines.push(`Not known any more: ${difference.newlyOpen.join(', ')}.`);
   const [then, now] = difference.thresholds;
@@ -37,9 +51,15 @@ export function VerdictDifferenceView({ before, after }: { before: GivenVerdict;
             <thead>
               <tr>
                 <th scope="col">Total</th>
-                <th scope="col" className="figure-cell">{write.day(before.on)}</th>
-                <th scope="col" className="figure-cell">{write.day(after.on)}</th>
-                <th scope="col" className="figure-cell">Difference</th>
+                <th scope="col" className="figure-cell">
+                  {write.day(before.on)}
+                </th>
+                <th scope="col" className="figure-cell">
+                  {write.day(after.on)}
+                </th>
+                <th scope="col" className="figure-cell">
+                  Difference
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -62,7 +82,9 @@ export function VerdictDifferenceView({ before, after }: { before: GivenVerdict;
             if (!condition) return null;
             return (
               <li key={conditionWords(condition, write)}>
-                {later ? conditionWords(later, write) : conditionWords(condition, write)}: {former ? `was ${winnerWords(former, nameIn(before))}` : 'was not said'}, {later ? `is ${winnerWords(later, nameIn(after))}` : 'is not said any more'}
+                {later ? conditionWords(later, write) : conditionWords(condition, write)}:{' '}
+                {former ? `was ${winnerWords(former, nameIn(before))}` : 'was not said'},{' '}
+                {later ? `is ${winnerWords(later, nameIn(after))}` : 'is not said any more'}
               </li>
             );
           })}

@@ -16,8 +16,12 @@ export function listed(items: readonly string[]): string {
 export function partsWords(parts: readonly VerdictPart[], write: Writer): string {
   const [first, ...others] = parts;
   if (!first) return '';
-  if (others.some(({ segment }) => segment)) return `${first.label}, ${others.map(({ label, segment }) => `then ${label}${segment ? ` from ${write.month(segment.from)}` : ''}`).join(', ')}`;
-  return [first.label, ...others.map(({ label, streams = [] }) => `with ${label}${streams.length > 0 ? ` for ${listed(streams)}` : ''}`)].join(' ');
+  if (others.some(({ segment }) => segment))
+    return `${first.label}, ${others.map(({ label, segment }) => `then ${label}${segment ? ` from ${write.month(segment.from)}` : ''}`).join(', ')}`;
+  return [
+    first.label,
+    ...others.map(({ label, streams = [] }) => `with ${label}${streams.length > 0 ? ` for ${listed(streams)}` : ''}`),
+  ].join(' ');
 }
 
 /** What of a verdict its sentence says. */
@@ -37,7 +41,10 @@ export function chosenSentence({ parts, total, runnerUp, atLeast }: Told, months
  */
 export function togetherWords({ parts, shared }: Pick<Chosen, 'parts' | 'shared'>, currency: string, write: Writer): string {
   if (!shared) return '';
-  const each = parts.map(({ label, streams = [], total }) => `${streams.length > 0 ? `With ${listed(streams)}` : 'With no sales'}: ${label}, ${total === undefined ? 'not known' : write.money(total, currency)}.`);
+  const each = parts.map(
+    ({ label, streams = [], total }) =>
+      `${streams.length > 0 ? `With ${listed(streams)}` : 'With no sales'}: ${label}, ${total === undefined ? 'not known' : write.money(total, currency)}.`,
+  );
   const { once, twice } = shared;
   if (once.length > 0) each.push(`${listed(once)} ${once.length === 1 ? 'is' : 'are'} paid for once.`);
   if (twice.length > 0) each.push(`Both have ${listed(twice)}, counted for each; if one is enough, take it out of the other.`);
@@ -54,7 +61,8 @@ export function marginWords({ label, margin }: { readonly label: string; readonl
 export function conditionWords(condition: Condition, write: Writer): string {
   switch (condition.kind) {
     case 'sales': {
-      const level = ({ sales, orders }: { sales: string; orders: string }) => `${write.whole(sales)} a month (${write.number(orders, 0)} orders)`;
+      const level = ({ sales, orders }: { sales: string; orders: string }) =>
+        `${write.whole(sales)} a month (${write.number(orders, 0)} orders)`;
       const { from, to } = condition;
       if (!from && !to) return 'at every level of sales looked at';
       if (!from && to) return `below sales of ${level(to)}`;
@@ -96,7 +104,14 @@ export function suitsSentence(suits: Suits | undefined, write: Writer): string {
   if (!suits) return '';
   const { from, to, needs } = suits;
   const level = (one: { sales: string }) => write.whole(one.sales);
-  const range = from && to ? ` with sales between ${level(from)} and ${level(to)} a month` : to ? ` with sales up to ${level(to)} a month` : from ? ` with sales from ${level(from)} a month on` : '';
+  const range =
+    from && to
+      ? ` with sales between ${level(from)} and ${level(to)} a month`
+      : to
+        ? ` with sales up to ${level(to)} a month`
+        : from
+          ? ` with sales from ${level(from)} a month on`
+          : '';
   const wants = needs.length > 0 ? ` who needs ${listed(needs.slice(0, 5))}` : '';
   if (range === '' && wants === '') return '';
   return `Best for a seller${range}${wants}.`;
@@ -110,25 +125,40 @@ const OPEN_WORDS: Readonly<Record<OpenQuestion['kind'], (about: string, figure: 
   'answer-unknown': (about) => `Ask whether it can be done: ${about}.`,
   'not-seen': (about) => `Note when the pricing page was looked at: ${about}.`,
   'old-sheet': (about, figure) => `Look at the pricing page again, the oldest was seen ${figure} days ago: ${about}.`,
-  close: (about, figure, write) => `Too close to call${about ? ` against ${about}` : ''}${figure ? `: ${write.whole(figure)} apart is less than a guess can be off` : ''}. Choose by what is not money.`,
+  close: (about, figure, write) =>
+    `Too close to call${about ? ` against ${about}` : ''}${figure ? `: ${write.whole(figure)} apart is less than a guess can be off` : ''}. Choose by what is not money.`,
   'no-fee': (about) => `No card fee is stated for some of the sales; most likely it was forgotten: ${about}.`,
 };
 
 /** What to find out next, and why. */
 export function openWords({ kind, about, figure = '' }: OpenQuestion, write: Writer): string {
   const shown = about.slice(0, 4);
-  return OPEN_WORDS[kind](`${shown.join(', ')}${about.length > shown.length ? ` and ${about.length - shown.length} more` : ''}`, figure, write);
+  return OPEN_WORDS[kind](
+    `${shown.join(', ')}${about.length > shown.length ? ` and ${about.length - shown.length} more` : ''}`,
+    figure,
+    write,
+  );
 }
 
 /** "Marlpit Grow is now 312 dearer; the verdict still holds; its lead is down from 480 to 168." */
-export function sinceSentence(verdict: Pick<GivenVerdict, 'parts'>, { standing, dearer, then, now, isOtherMeasure }: Since, write: Writer): string {
+export function sinceSentence(
+  verdict: Pick<GivenVerdict, 'parts'>,
+  { standing, dearer, then, now, isOtherMeasure }: Since,
+  write: Writer,
+): string {
   const what = partsWords(verdict.parts, write);
   if (standing === 'gone') return `${what} cannot be worked out any more: it is not in the line-up, or no way exists.`;
-  if (isOtherMeasure) return `The decision is in another currency or over another time now, so figures are not set against each other. ${standing === 'holds' ? 'The choice still costs least.' : 'The choice does not cost least any more.'}`;
+  if (isOtherMeasure)
+    return `The decision is in another currency or over another time now, so figures are not set against each other. ${standing === 'holds' ? 'The choice still costs least.' : 'The choice does not cost least any more.'}`;
   const are = verdict.parts.length > 1 ? 'are' : 'is';
-  const change = dearer === null || Number(dearer) === 0 ? `${what} ${verdict.parts.length > 1 ? 'cost' : 'costs'} the same as then` : `${what} ${are} now ${write.whole(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
-  if (standing === 'unusable') return `${change}, and cannot be chosen as it is: it is outgrown, lacks a must, or rests on a price that is not known.`;
-  if (standing === 'overtaken' && now) return `${change}; the verdict does not hold any more: ${now.label} costs ${write.whole(now.margin.replace('-', ''))} less.`;
+  const change =
+    dearer === null || Number(dearer) === 0
+      ? `${what} ${verdict.parts.length > 1 ? 'cost' : 'costs'} the same as then`
+      : `${what} ${are} now ${write.whole(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
+  if (standing === 'unusable')
+    return `${change}, and cannot be chosen as it is: it is outgrown, lacks a must, or rests on a price that is not known.`;
+  if (standing === 'overtaken' && now)
+    return `${change}; the verdict does not hold any more: ${now.label} costs ${write.whole(now.margin.replace('-', ''))} less.`;
   return `${change}; the verdict still holds${leadWords(then, now, write)}.`;
 }
 

@@ -10,7 +10,17 @@ import { scenarioOutcome } from '#core/what-if/scenarios';
 import { turnsIt } from '#core/what-if/turns-it';
 import type { DecisionFile } from '#core/decision-file/schema';
 import { writerFor } from '../locale/writer';
-import { AS_IT_IS, investmentSentence, mapSentence, offersSentence, payingSentence, routeSentence, scenariosSentence, standingWords, turnsSentence } from './answer-words';
+import {
+  AS_IT_IS,
+  investmentSentence,
+  mapSentence,
+  offersSentence,
+  payingSentence,
+  routeSentence,
+  scenariosSentence,
+  standingWords,
+  turnsSentence,
+} from './answer-words';
 
 const write = writerFor('en-GB');
 const nameOf = (id: string | null) => (id === null ? 'nobody' : ({ A: 'Alder', B: 'Birch' }[id] ?? id));
@@ -35,7 +45,9 @@ describe('the map’s sentence', () => {
   };
 
   it('says who has how much of it, and where the forecast lies', () => {
-    expect(sentence(-90, 110)).toMatch(/^Birch is cheapest on \d\d % of the map, Alder on \d\d %\. Your forecast lies in the field of Birch\.$/);
+    expect(sentence(-90, 110)).toMatch(
+      /^Birch is cheapest on \d\d % of the map, Alder on \d\d %\. Your forecast lies in the field of Birch\.$/,
+    );
   });
 
   it('says that one is cheapest everywhere, and that the forecast is not on it', () => {
@@ -46,21 +58,29 @@ describe('the map’s sentence', () => {
   it('says that nobody can be chosen', () => {
     const file = kiteDecision({ needs: [{ feature: 'x', level: 'must' }] });
     const { x, y } = axes(-50, 50);
-    expect(mapSentence(cheapestMap(file, x.axis, y.axis, { columns: 5, rows: 5 }), { x, y }, nameOf)).toBe('Nobody can be chosen anywhere on this map.');
+    expect(mapSentence(cheapestMap(file, x.axis, y.axis, { columns: 5, rows: 5 }), { x, y }, nameOf)).toBe(
+      'Nobody can be chosen anywhere on this map.',
+    );
   });
 });
 
 describe('the route’s sentence', () => {
-  const growing = kiteDecision({ forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '10', add: '15' }, orderValue: '10' }] } });
+  const growing = kiteDecision({
+    forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '10', add: '15' }, orderValue: '10' }] },
+  });
   const moving = (money: string) => ({ within: { hours: '0', money }, between: { hours: '0', money }, moves: 2 });
 
   it('says with whom to begin and when to move, and what that saves', () => {
     // Alder throughout is cheaper than Birch throughout? A: 12 × 10 + 5 % of 11,100 = 675; B: 360 + 111 = 471; the way: 30 + 37.5 + 270 + 103.5.
-    expect(routeSentence(routePlanner(growing).plan(moving('0')), nameOf, write)).toBe('Begin with Alder, move to Birch in April 2027: 441 in all, 30 less than Birch throughout.');
+    expect(routeSentence(routePlanner(growing).plan(moving('0')), nameOf, write)).toBe(
+      'Begin with Alder, move to Birch in April 2027: 441 in all, 30 less than Birch throughout.',
+    );
   });
 
   it('says that moving does not pay', () => {
-    expect(routeSentence(routePlanner(growing).plan(moving('500')), nameOf, write)).toBe('Moving does not pay: stay with Birch throughout, 471 in all.');
+    expect(routeSentence(routePlanner(growing).plan(moving('500')), nameOf, write)).toBe(
+      'Moving does not pay: stay with Birch throughout, 471 in all.',
+    );
   });
 
   it('is nothing where there is no way', () => {
@@ -70,17 +90,25 @@ describe('the route’s sentence', () => {
 
 describe('what turns it, in a sentence', () => {
   const sentence = (file: DecisionFile, low: number) => {
-    const varied = assumptionsOf(file).map((one) => ({ assumption: one, low: one.key === 'orders:kites' ? low : one.usual[0], high: one.usual[1] }));
+    const varied = assumptionsOf(file).map((one) => ({
+      assumption: one,
+      low: one.key === 'orders:kites' ? low : one.usual[0],
+      high: one.usual[1],
+    }));
     return turnsSentence(turnsIt(file, varied), (key) => assumptionsOf(file).find((one) => one.key === key), nameOf, write);
   };
 
   it('names the strongest turning point', () => {
-    expect(sentence(kiteDecision(), -80)).toBe('Birch is ahead of Alder by 240. It turns with “Orders, Kites”: below 50 a month (−50 %) Alder is cheapest.');
+    expect(sentence(kiteDecision(), -80)).toBe(
+      'Birch is ahead of Alder by 240. It turns with “Orders, Kites”: below 50 a month (−50 %) Alder is cheapest.',
+    );
   });
 
   it('says that nothing turns it, and that there is only one', () => {
     expect(sentence(kiteDecision(), -10)).toBe('Birch is ahead of Alder by 240. Nothing turns that, over the ranges stated.');
-    expect(sentence(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), -10)).toBe('Alder is the only one that can be chosen. Nothing turns that, over the ranges stated.');
+    expect(sentence(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), -10)).toBe(
+      'Alder is the only one that can be chosen. Nothing turns that, over the ranges stated.',
+    );
   });
 });
 
@@ -91,7 +119,9 @@ describe('paying ahead, in a sentence', () => {
   };
 
   it('says what is saved, what is lost by leaving, and from when on nothing is', () => {
-    expect(sentence(kiteDecision())).toBe('Paid by the year, Alder costs 24 less over 12 months. Leave after 1 month and 86 is lost; from month 10 on nothing is lost any more.');
+    expect(sentence(kiteDecision())).toBe(
+      'Paid by the year, Alder costs 24 less over 12 months. Leave after 1 month and 86 is lost; from month 10 on nothing is lost any more.',
+    );
   });
 
   it('says that it saves nothing, as in a horizon of three months', () => {
@@ -103,15 +133,25 @@ describe('offers, in a sentence', () => {
   const offered = (price: string, periods: number) => {
     const file = kiteDecision();
     const [alder, birch] = file.offers;
-    return { ...file, offers: [{ ...alder, plans: [{ ...alder?.plans[0], terms: [{ id: 'm', months: 1, price: '10' }] }] }, { ...birch, plans: [{ ...birch?.plans[0], terms: [{ id: 'm', months: 1, price, intro: { price: '0', periods } }] }] }] } as DecisionFile;
+    return {
+      ...file,
+      offers: [
+        { ...alder, plans: [{ ...alder?.plans[0], terms: [{ id: 'm', months: 1, price: '10' }] }] },
+        { ...birch, plans: [{ ...birch?.plans[0], terms: [{ id: 'm', months: 1, price, intro: { price: '0', periods } }] }] },
+      ],
+    } as DecisionFile;
   };
 
   it('says that the decision survives without them', () => {
-    expect(offersSentence(lookAtOffers(offered('30', 2), []), nameOf, write)).toBe('The decision survives: Birch costs least without the one special offer.');
+    expect(offersSentence(lookAtOffers(offered('30', 2), []), nameOf, write)).toBe(
+      'The decision survives: Birch costs least without the one special offer.',
+    );
   });
 
   it('says that it does not', () => {
-    expect(offersSentence(lookAtOffers(offered('80', 12), []), nameOf, write)).toBe('The decision does not survive without Birch Plan: then Alder costs least.');
+    expect(offersSentence(lookAtOffers(offered('80', 12), []), nameOf, write)).toBe(
+      'The decision does not survive without Birch Plan: then Alder costs least.',
+    );
   });
 
   it('and who is cheapest, or that nobody can be chosen', () => {
@@ -123,17 +163,30 @@ describe('offers, in a sentence', () => {
 
 describe('the bigger investment, in a sentence', () => {
   const sentence = (build: string, lift: string) => {
-    const judged = judgeInvestment(kiteDecision(), { instead: 'A', on: 'A', build, photographs: '0', texts: '0', upkeep: '0', hours: { setup: '0', monthly: '0' }, lift: { cautious: '0', expected: lift, hopeful: '0' } });
+    const judged = judgeInvestment(kiteDecision(), {
+      instead: 'A',
+      on: 'A',
+      build,
+      photographs: '0',
+      texts: '0',
+      upkeep: '0',
+      hours: { setup: '0', monthly: '0' },
+      lift: { cautious: '0', expected: lift, hopeful: '0' },
+    });
     return judged ? investmentSentence(judged, 12, write) : '';
   };
 
   it('says from which lift on it pays, and when it has paid for itself', () => {
     // Each percent more brings 60 of margin and costs 6 in fees: 540 at 10 %, against 270 paid.
-    expect(sentence('270', '10')).toBe('It pays if it brings 5 % more online orders. At the 10 % that you expect it leaves you 270 more over 12 months, and has paid for itself in June 2027.');
+    expect(sentence('270', '10')).toBe(
+      'It pays if it brings 5 % more online orders. At the 10 % that you expect it leaves you 270 more over 12 months, and has paid for itself in June 2027.',
+    );
   });
 
   it('says that it costs more than it brings, or pays in any case', () => {
-    expect(sentence('5400', '10')).toBe('It pays if it brings 100 % more online orders. At the 10 % that you expect it leaves you 4,860 less over 12 months.');
+    expect(sentence('5400', '10')).toBe(
+      'It pays if it brings 100 % more online orders. At the 10 % that you expect it leaves you 4,860 less over 12 months.',
+    );
     expect(sentence('0', '10')).toMatch(/^It pays even without a single order more\./);
     expect(sentence('9000000', '10')).toMatch(/^It does not pay within this time, even with ten times the orders\./);
   });

@@ -17,7 +17,11 @@ export function useAskedDecision(): AskedDecision {
   const { atForecast } = useWorkbench();
   return useMemo(() => {
     const names = new Map(atForecast.lineUp.columns.map(({ id, label }) => [id, label]));
-    return { file: atForecast.priced.pricing.file, priced: atForecast, nameOf: (candidate) => (candidate === null ? 'nobody' : (names.get(candidate) ?? candidate)) };
+    return {
+      file: atForecast.priced.pricing.file,
+      priced: atForecast,
+      nameOf: (candidate) => (candidate === null ? 'nobody' : (names.get(candidate) ?? candidate)),
+    };
   }, [atForecast]);
 }
 
@@ -32,7 +36,8 @@ export function NothingToAsk({ needs, children }: { needs: 'one' | 'two'; childr
       <main className="work" aria-label="What if">
         <h2>{file.candidates.length === 0 ? 'There is no candidate with a price yet' : 'There is only one candidate'}</h2>
         <p>
-          <Link to={`${to}/sheets`}>Enter what {file.candidates.length === 0 ? 'plans cost' : 'another plan costs'}</Link>, or take what is <Link to={`${to}/candidates`}>proposed</Link>; what if then has something to ask about.
+          <Link to={`${to}/sheets`}>Enter what {file.candidates.length === 0 ? 'plans cost' : 'another plan costs'}</Link>, or take what is{' '}
+          <Link to={`${to}/candidates`}>proposed</Link>; what if then has something to ask about.
         </p>
       </main>
     );
@@ -41,7 +46,8 @@ export function NothingToAsk({ needs, children }: { needs: 'one' | 'two'; childr
       <main className="work" aria-label="What if">
         <h2>Nothing is sold</h2>
         <p>
-          Expected sales are nothing in every month, so there is no other level to look at. <Link to={`${to}/sales`}>Say what you expect to sell</Link>, a single guess will do.
+          Expected sales are nothing in every month, so there is no other level to look at.{' '}
+          <Link to={`${to}/sales`}>Say what you expect to sell</Link>, a single guess will do.
         </p>
       </main>
     );
@@ -56,7 +62,9 @@ export function NobodyToChoose() {
     <>
       <h2>No candidate can be chosen as it is</h2>
       <p>
-        Each is outgrown, lacks something that must be there, or rests on a price that is not known. The <Link to={`${to}/line-up`}>line-up</Link> says which; change the <Link to={`${to}/needs`}>needs</Link>, find out the price, or take a larger plan.
+        Each is outgrown, lacks something that must be there, or rests on a price that is not known. The{' '}
+        <Link to={`${to}/line-up`}>line-up</Link> says which; change the <Link to={`${to}/needs`}>needs</Link>, find out the price, or take
+        a larger plan.
       </p>
     </>
   );
@@ -64,7 +72,12 @@ export function NobodyToChoose() {
 
 /** How an answer is coming along: nothing while it is quick, a bar when it takes longer than a second, and why there is none. */
 export function Working({ progress, problem, isBusy }: { progress: number | null; problem: string | null; isBusy: boolean }) {
-  if (problem !== null) return <p className="problem" role="alert">This could not be worked out: {problem}</p>;
+  if (problem !== null)
+    return (
+      <p className="problem" role="alert">
+        This could not be worked out: {problem}
+      </p>
+    );
   return (
     <p className="working quiet" role="status" aria-live="polite">
       {progress !== null && (

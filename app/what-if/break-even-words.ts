@@ -12,9 +12,11 @@ export function pairSentence(pair: PairBreakEven, nameOf: (id: string) => string
   const { a, b, points, now } = pair;
   const range = `between ${write.whole(lowest)} and ${write.whole(highest)} a month`;
   if (points.length === 0 && now === null) return `${nameOf(a)} and ${nameOf(b)} always cost the same, at every level of sales ${range}.`;
-  if (points.length === 0 && now !== null) return `${nameOf(now)} is always cheaper: ${nameOf(now === a ? b : a)} never pays, at any level of sales ${range}.`;
+  if (points.length === 0 && now !== null)
+    return `${nameOf(now)} is always cheaper: ${nameOf(now === a ? b : a)} never pays, at any level of sales ${range}.`;
   const [point] = points;
-  if (points.length === 1 && point) return `${nameOf(point.below)} is cheaper below ${levelWords(point, write)}, ${nameOf(point.above)} above. ${whenWords(point, write)}`;
+  if (points.length === 1 && point)
+    return `${nameOf(point.below)} is cheaper below ${levelWords(point, write)}, ${nameOf(point.above)} above. ${whenWords(point, write)}`;
   const nearest = nearestPoint(points);
   return `They change places ${points.length} times. ${nearest ? `Nearest to your forecast, ${nameOf(nearest.above)} takes over from ${levelWords(nearest, write)}. ${whenWords(nearest, write)}` : ''}`.trim();
 }
@@ -22,7 +24,10 @@ export function pairSentence(pair: PairBreakEven, nameOf: (id: string) => string
 /** "5,900 a month (124 orders, 23 % more than expected)". */
 export function levelWords({ monthlySales, monthlyOrders, scale }: BreakEvenPoint, write: Writer): string {
   const percent = percentOfForecast(scale);
-  const beside = Number(percent) === 0 ? 'about what you expect' : `${write.whole(percent.replace('-', ''))} % ${Number(percent) > 0 ? 'more' : 'less'} than expected`;
+  const beside =
+    Number(percent) === 0
+      ? 'about what you expect'
+      : `${write.whole(percent.replace('-', ''))} % ${Number(percent) > 0 ? 'more' : 'less'} than expected`;
   return `${write.whole(monthlySales)} a month (${write.number(monthlyOrders, 1)} orders, ${beside})`;
 }
 

@@ -26,7 +26,11 @@ export function FirstMoveChart({ plan }: { plan: RoutePlan }) {
           return one ? `move in ${write.month(one.month)}: ${one.total === null ? 'not possible' : write.whole(one.total)}` : '';
         },
       },
-      xAxis: monthAxis(colours, firstMove.map(({ month }) => month), write.month),
+      xAxis: monthAxis(
+        colours,
+        firstMove.map(({ month }) => month),
+        write.month,
+      ),
       yAxis: { ...amountAxis(colours, write.whole), scale: true },
       series: [
         {
@@ -36,7 +40,14 @@ export function FirstMoveChart({ plan }: { plan: RoutePlan }) {
           lineStyle: { width: 2 },
           data: firstMove.map((one) => (one.total === null ? '-' : Number(one.total))),
         },
-        { type: 'scatter' as const, silent: true, symbolSize: 9, itemStyle: { color: colours.ink }, label: { show: true, position: 'right' as const, formatter: 'best month', color: colours.ink }, data: [[best, Number(total)]] },
+        {
+          type: 'scatter' as const,
+          silent: true,
+          symbolSize: 9,
+          itemStyle: { color: colours.ink },
+          label: { show: true, position: 'right' as const, formatter: 'best month', color: colours.ink },
+          data: [[best, Number(total)]],
+        },
       ],
     }),
     [firstMove, colours, write, best, total],
@@ -46,7 +57,9 @@ export function FirstMoveChart({ plan }: { plan: RoutePlan }) {
       <h3>The best month to move</h3>
       <p className="says-small">
         {write.month(best)} is the best month to move to {nameOf(segments[1]?.candidate ?? null)}.
-        {latest?.more != null && Number(latest.more) > 0 && ` Moving only in ${write.month(latest.month)} would cost ${write.whole(latest.more)} more.`}
+        {latest?.more != null &&
+          Number(latest.more) > 0 &&
+          ` Moving only in ${write.month(latest.month)} would cost ${write.whole(latest.more)} more.`}
       </p>
       <Chart label="What the way costs by the month of the first move; the figures stand in the table below" height={190} option={option} />
       <Fold summary="Month by month">

@@ -25,12 +25,22 @@ export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
         ...hoverOption(colours, 'axis'),
         formatter: (shown: unknown) => {
           const points = shown as ReadonlyArray<{ seriesName?: string; value?: number; dataIndex?: number }>;
-          return [write.month(months[points[0]?.dataIndex ?? 0] ?? ''), ...points.map(({ seriesName, value }) => `${seriesName ?? ''}: ${write.difference(String(value ?? 0))}`)].join('<br>');
+          return [
+            write.month(months[points[0]?.dataIndex ?? 0] ?? ''),
+            ...points.map(({ seriesName, value }) => `${seriesName ?? ''}: ${write.difference(String(value ?? 0))}`),
+          ].join('<br>');
         },
       },
       xAxis: { ...monthAxis(colours, months, write.month), axisLine: { onZero: true, lineStyle: { color: colours.ink } } },
       yAxis: amountAxis(colours, write.difference),
-      series: judged.outcomes.map(({ version, cumulative }) => ({ name: version, type: 'line' as const, symbol: 'none', color: colours.ink, lineStyle: { width: version === 'expected' ? 2.5 : 1.5, type: LINES[version] }, data: cumulative.map(Number) })),
+      series: judged.outcomes.map(({ version, cumulative }) => ({
+        name: version,
+        type: 'line' as const,
+        symbol: 'none',
+        color: colours.ink,
+        lineStyle: { width: version === 'expected' ? 2.5 : 1.5, type: LINES[version] },
+        data: cumulative.map(Number),
+      })),
     }),
     [judged, months, colours, write],
   );
@@ -41,7 +51,10 @@ export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
         <FiguresTable
           head="Up to"
           columns={judged.outcomes.map(({ version }) => ({ key: version, name: version }))}
-          rows={months.map((month, index) => ({ name: write.month(month), figures: judged.outcomes.map(({ cumulative }) => write.difference(cumulative[index] ?? '0')) }))}
+          rows={months.map((month, index) => ({
+            name: write.month(month),
+            figures: judged.outcomes.map(({ cumulative }) => write.difference(cumulative[index] ?? '0')),
+          }))}
         />
       </Fold>
     </>

@@ -25,7 +25,9 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
       value={investment.hours[key]}
       range={{ wanted: 'hours', least: 0, most: 10_000 }}
       suffix="h"
-      onChange={(value) => typeof value === 'string' && onChange(`hours.${key}`, { ...investment, hours: { ...investment.hours, [key]: value } })}
+      onChange={(value) =>
+        typeof value === 'string' && onChange(`hours.${key}`, { ...investment, hours: { ...investment.hours, [key]: value } })
+      }
     />
   );
   const lift = (version: keyof Investment['lift'], label: string) => (
@@ -35,14 +37,28 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
       value={investment.lift[version]}
       range={{ wanted: 'percent more orders', least: -100, most: 1000 }}
       suffix="%"
-      onChange={(value) => typeof value === 'string' && onChange(`lift.${version}`, { ...investment, lift: { ...investment.lift, [version]: value } })}
+      onChange={(value) =>
+        typeof value === 'string' && onChange(`lift.${version}`, { ...investment, lift: { ...investment.lift, [version]: value } })
+      }
     />
   );
   return (
     <div className="investment-form">
       <h2>The investment</h2>
-      <ChoiceField label="Doing it yourself with" searchable value={investment.instead} options={candidates} onChange={(instead) => onChange('instead', { ...investment, instead })} />
-      <ChoiceField label="The build stands on" searchable value={investment.on} options={candidates} onChange={(on) => onChange('on', { ...investment, on })} />
+      <ChoiceField
+        label="Doing it yourself with"
+        searchable
+        value={investment.instead}
+        options={candidates}
+        onChange={(instead) => onChange('instead', { ...investment, instead })}
+      />
+      <ChoiceField
+        label="The build stands on"
+        searchable
+        value={investment.on}
+        options={candidates}
+        onChange={(on) => onChange('on', { ...investment, on })}
+      />
       {money('build', 'Designer or build, once')}
       <div className="pair">
         {money('photographs', 'Photographs')}

@@ -8,5 +8,7 @@ export function KeepLevel({ scale, suggestion }: { scale: number; suggestion: st
   const { file } = useAskedDecision();
   const key = allOrdersKey(file);
   if (key === null) return null;
-  return <KeepScenario key={suggestion} suggestion={suggestion} changes={[{ key, value: plain(Number(((scale - 1) * 100).toFixed(4))) }]} />;
+  return (
+    <KeepScenario key={suggestion} suggestion={suggestion} changes={[{ key, value: plain(Number(((scale - 1) * 100).toFixed(4))) }]} />
+  );
 }

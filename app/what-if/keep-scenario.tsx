@@ -6,14 +6,27 @@ import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 
 /** Keeps what is being looked at as a scenario, under a name. */
-export function KeepScenario({ suggestion, changes, offersOff }: { suggestion: string; changes: readonly Change[]; offersOff?: readonly string[] }) {
+export function KeepScenario({
+  suggestion,
+  changes,
+  offersOff,
+}: {
+  suggestion: string;
+  changes: readonly Change[];
+  offersOff?: readonly string[];
+}) {
   const edits = useEdits();
   const id = useId();
   const [name, setName] = useState<string | null>(null);
   const [kept, setKept] = useState<string | null>(null);
   const keep = () => {
     const called = (name ?? suggestion).trim() || suggestion;
-    const scenario = { id: newId(), name: called.slice(0, 300), changes: changes.map((change) => ({ ...change })), ...(offersOff && offersOff.length > 0 ? { offersOff: [...offersOff] } : {}) };
+    const scenario = {
+      id: newId(),
+      name: called.slice(0, 300),
+      changes: changes.map((change) => ({ ...change })),
+      ...(offersOff && offersOff.length > 0 ? { offersOff: [...offersOff] } : {}),
+    };
     edits.decision(`whatIf.scenarios.${scenario.id}`, `the scenario ${called}`, (one) => withScenario(one, scenario));
     setKept(called);
     setName(null);
@@ -30,7 +43,14 @@ export function KeepScenario({ suggestion, changes, offersOff }: { suggestion: s
         <label htmlFor={id} className="field-label">
           Keep this as a scenario
         </label>
-        <Input id={id} variant="underlined" autoComplete="off" maxLength={300} value={name ?? suggestion} onChange={({ target }) => setName(target.value)} />
+        <Input
+          id={id}
+          variant="underlined"
+          autoComplete="off"
+          maxLength={300}
+          value={name ?? suggestion}
+          onChange={({ target }) => setName(target.value)}
+        />
       </span>
       <Button htmlType="submit" size="small">
         Keep

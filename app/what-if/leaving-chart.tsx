@@ -21,12 +21,37 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
         ...hoverOption(colours, 'axis'),
         formatter: (shown: unknown) => {
           const points = shown as ReadonlyArray<{ seriesName?: string; value?: number; dataIndex?: number }>;
-          return [`left after ${(points[0]?.dataIndex ?? 0) + 1} months`, ...points.map(({ seriesName, value = 0 }) => `${seriesName ?? ''}: ${value > 0 ? 'lost' : 'saved'} ${write.whole(String(Math.abs(value)))}`)].join('<br>');
+          return [
+            `left after ${(points[0]?.dataIndex ?? 0) + 1} months`,
+            ...points.map(
+              ({ seriesName, value = 0 }) => `${seriesName ?? ''}: ${value > 0 ? 'lost' : 'saved'} ${write.whole(String(Math.abs(value)))}`,
+            ),
+          ].join('<br>');
         },
       },
-      xAxis: { type: 'category' as const, data: (options[0]?.ifLeft ?? []).map((_, index) => String(index + 1)), name: 'left after so many months', nameLocation: 'middle' as const, nameGap: 24, nameTextStyle: { color: colours.quiet }, axisLine: { onZero: true, lineStyle: { color: colours.ink } }, axisTick: { show: false }, axisLabel: { color: colours.quiet } },
+      xAxis: {
+        type: 'category' as const,
+        data: (options[0]?.ifLeft ?? []).map((_, index) => String(index + 1)),
+        name: 'left after so many months',
+        nameLocation: 'middle' as const,
+        nameGap: 24,
+        nameTextStyle: { color: colours.quiet },
+        axisLine: { onZero: true, lineStyle: { color: colours.ink } },
+        axisTick: { show: false },
+        axisLabel: { color: colours.quiet },
+      },
       yAxis: amountAxis(colours, write.difference),
-      series: options.slice(1).map(({ months, ifLeft }, index) => ({ name: `paid ${termWords(months)}`, type: 'line' as const, step: 'middle' as const, symbol: 'none', color: colours.series[index % colours.series.length] ?? colours.ink, lineStyle: { width: 2, type: DASHES[index % DASHES.length] ?? 'solid' }, data: ifLeft.map(Number) })),
+      series: options
+        .slice(1)
+        .map(({ months, ifLeft }, index) => ({
+          name: `paid ${termWords(months)}`,
+          type: 'line' as const,
+          step: 'middle' as const,
+          symbol: 'none',
+          color: colours.series[index % colours.series.length] ?? colours.ink,
+          lineStyle: { width: 2, type: DASHES[index % DASHES.length] ?? 'solid' },
+          data: ifLeft.map(Number),
+        })),
     }),
     [options, colours, write],
   );
@@ -34,7 +59,11 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
     <>
       <h3>If you leave early</h3>
       <p className="quiet">Above the line so much is lost against paying for the shortest time, below it so much is saved.</p>
-      <Chart label="What paying ahead has cost more or less, by the month of leaving; the figures stand in the table below" height={220} option={option} />
+      <Chart
+        label="What paying ahead has cost more or less, by the month of leaving; the figures stand in the table below"
+        height={220}
+        option={option}
+      />
     </>
   );
 }

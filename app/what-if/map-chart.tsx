@@ -43,7 +43,12 @@ export function MapChart({ map, x, y, onPick }: MapChartProps) {
         },
       },
       xAxis: { ...axisOption(x.assumption, x.axis, colours, (value) => valueWords(x.assumption, value)), nameGap: 28 },
-      yAxis: { ...axisOption(y.assumption, y.axis, colours, (value) => valueWords(y.assumption, value)), nameLocation: 'end' as const, nameGap: 10, nameTextStyle: { color: colours.quiet, align: 'left' as const } },
+      yAxis: {
+        ...axisOption(y.assumption, y.axis, colours, (value) => valueWords(y.assumption, value)),
+        nameLocation: 'end' as const,
+        nameGap: 10,
+        nameTextStyle: { color: colours.quiet, align: 'left' as const },
+      },
       series: [
         {
           type: 'custom' as const,
@@ -63,7 +68,16 @@ export function MapChart({ map, x, y, onPick }: MapChartProps) {
             .filter(({ share }) => share > 0.01)
             .map((field) => ({
               value: [x.axis.low + field.x * (x.axis.high - x.axis.low), y.axis.low + field.y * (y.axis.high - y.axis.low)],
-              label: { show: true, position: 'inside' as const, formatter: field.candidate ? `${field.candidate}  ${nameOf(field.candidate)}` : 'nobody', color: colours.ink, fontWeight: 600 as const, fontSize: 12, backgroundColor: colours.sheet, padding: [3, 7] },
+              label: {
+                show: true,
+                position: 'inside' as const,
+                formatter: field.candidate ? `${field.candidate}  ${nameOf(field.candidate)}` : 'nobody',
+                color: colours.ink,
+                fontWeight: 600 as const,
+                fontSize: 12,
+                backgroundColor: colours.sheet,
+                padding: [3, 7],
+              },
             })),
         },
         ...(isWithin(x) && isWithin(y)
@@ -75,7 +89,20 @@ export function MapChart({ map, x, y, onPick }: MapChartProps) {
                 symbol: 'diamond',
                 symbolSize: 15,
                 itemStyle: { color: colours.ink },
-                data: [{ value: [x.assumption.asIs, y.assumption.asIs], label: { show: true, position: 'right' as const, formatter: 'your forecast', color: colours.ink, backgroundColor: colours.sheet, padding: [2, 6], fontWeight: 600 as const } }],
+                data: [
+                  {
+                    value: [x.assumption.asIs, y.assumption.asIs],
+                    label: {
+                      show: true,
+                      position: 'right' as const,
+                      formatter: 'your forecast',
+                      color: colours.ink,
+                      backgroundColor: colours.sheet,
+                      padding: [2, 6],
+                      fontWeight: 600 as const,
+                    },
+                  },
+                ],
               },
             ]
           : []),

@@ -5,7 +5,11 @@ import type { ChartColours } from '../components/chart-colours';
 const ZOOM = 4;
 
 /** Paints the fields of a map, pale, with boundaries between them; nobody's field is hatched. */
-export function mapPicture({ columns, rows, winners, ids }: CheapestMap, colourOf: (id: string) => string, colours: ChartColours): HTMLCanvasElement {
+export function mapPicture(
+  { columns, rows, winners, ids }: CheapestMap,
+  colourOf: (id: string) => string,
+  colours: ChartColours,
+): HTMLCanvasElement {
   const canvas = document.createElement('canvas');
   canvas.width = columns * ZOOM;
   canvas.height = rows * ZOOM;

@@ -41,7 +41,10 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
         formatter: (shown: unknown) => {
           const points = shown as ReadonlyArray<{ seriesName?: string; value?: [number, number] }>;
           const at = points[0]?.value?.[0] ?? 0;
-          return [`${write.whole(String(at))} a month`, ...points.map(({ seriesName, value }) => `${plainText(seriesName ?? '')}: ${write.whole(String(value?.[1] ?? 0))}`)].join('<br>');
+          return [
+            `${write.whole(String(at))} a month`,
+            ...points.map(({ seriesName, value }) => `${plainText(seriesName ?? '')}: ${write.whole(String(value?.[1] ?? 0))}`),
+          ].join('<br>');
         },
       },
       xAxis: {
@@ -63,19 +66,35 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
         lineStyle: { width: 2, type: at === 0 ? ('solid' as const) : ('dashed' as const) },
         color: colours.candidate(candidateColourName(id)),
         data: rows.map(({ sales, totals }) => [sales, totals[at] ?? 0]),
-        ...(at === 0 ? { markLine: { silent: true, symbol: 'none', label: { formatter: 'your forecast', color: colours.ink }, lineStyle: { color: colours.ink, type: 'dotted' as const }, data: [{ xAxis: average }] } } : {}),
+        ...(at === 0
+          ? {
+              markLine: {
+                silent: true,
+                symbol: 'none',
+                label: { formatter: 'your forecast', color: colours.ink },
+                lineStyle: { color: colours.ink, type: 'dotted' as const },
+                data: [{ xAxis: average }],
+              },
+            }
+          : {}),
       })),
     }),
     [rows, colours, write, pair.a, pair.b, file.currency, average, nameOf],
   );
   return (
     <>
-      <Chart label={`What ${nameOf(pair.a)} and ${nameOf(pair.b)} cost by monthly sales; the figures stand in the table below`} height={250} option={option} />
+      <Chart
+        label={`What ${nameOf(pair.a)} and ${nameOf(pair.b)} cost by monthly sales; the figures stand in the table below`}
+        height={250}
+        option={option}
+      />
       <Fold summary="The same in figures">
         <FiguresTable
           head="Sales a month"
           columns={[pair.a, pair.b].map((id) => ({ key: id, name: nameOf(id) }))}
-          rows={rows.filter((_, index) => index % 5 === 0).map(({ sales, totals }) => ({ name: write.whole(String(sales)), figures: totals.map((total) => write.whole(String(total))) }))}
+          rows={rows
+            .filter((_, index) => index % 5 === 0)
+            .map(({ sales, totals }) => ({ name: write.whole(String(sales)), figures: totals.map((total) => write.whole(String(total))) }))}
         />
       </Fold>
     </>

@@ -4,14 +4,25 @@ import { useWriter } from '../locale/locale';
 import { useAskedDecision } from './asked-decision';
 
 /** Every pair of candidates: the level of monthly sales nearest to the forecast at which the cheaper one changes. */
-export function PairMatrix({ pairs, ids, onChoose }: { pairs: readonly PairBreakEven[]; ids: readonly string[]; onChoose(a: string, b: string): void }) {
+export function PairMatrix({
+  pairs,
+  ids,
+  onChoose,
+}: {
+  pairs: readonly PairBreakEven[];
+  ids: readonly string[];
+  onChoose(a: string, b: string): void;
+}) {
   const { nameOf } = useAskedDecision();
   const write = useWriter();
   const found = new Map(pairs.flatMap((pair) => [[`${pair.a} ${pair.b}`, pair] as const, [`${pair.b} ${pair.a}`, pair] as const]));
   return (
     <div className="wide-scroll" tabIndex={0} role="region" aria-label="Every pair">
       <table className="plain-table pair-matrix">
-        <caption className="quiet">Sales a month at which the candidate above takes over from the one at the left, or gives way to it; the one that is cheaper above that level is named.</caption>
+        <caption className="quiet">
+          Sales a month at which the candidate above takes over from the one at the left, or gives way to it; the one that is cheaper above
+          that level is named.
+        </caption>
         <thead>
           <tr>
             <td />

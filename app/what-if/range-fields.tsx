@@ -4,7 +4,15 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { rangeUnit } from './assumption-words';
 
 /** The two ends of the range over which an assumption is looked at. */
-export function RangeFields({ varied, labelHidden, onChange }: { varied: Varied; labelHidden?: boolean; onChange(low: string, high: string): void }) {
+export function RangeFields({
+  varied,
+  labelHidden,
+  onChange,
+}: {
+  varied: Varied;
+  labelHidden?: boolean;
+  onChange(low: string, high: string): void;
+}) {
   const { assumption, low, high } = varied;
   const { currency } = useWorkbench().state.bench.decision;
   const [least, most] = assumption.bounds;

@@ -26,7 +26,11 @@ export function useAssumptions(): Assumptions {
         return { assumption, low: Number(low), high: Number(high) };
       }),
       find: (key) => all.find((one) => one.key === key),
-      setRange: (key, low, high) => edits.decision(`whatIf.ranges.${key}`, 'a range', (one) => ({ ...one, whatIf: { ...one.whatIf, ranges: { ...one.whatIf?.ranges, [key]: [low, high] } } })),
+      setRange: (key, low, high) =>
+        edits.decision(`whatIf.ranges.${key}`, 'a range', (one) => ({
+          ...one,
+          whatIf: { ...one.whatIf, ranges: { ...one.whatIf?.ranges, [key]: [low, high] } },
+        })),
     };
   }, [file, ranges, edits]);
 }

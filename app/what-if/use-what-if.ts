@@ -20,7 +20,10 @@ export interface Answered<Kind extends WhatIfKind> {
  *
  * @param question - must be the same object as long as it asks the same; null asks nothing
  */
-export function useWhatIf<Kind extends WhatIfKind>(file: DecisionFile, question: ({ readonly kind: Kind } & WhatIfAnswers[Kind]['asked'] & WhatIfQuestion) | null): Answered<Kind> {
+export function useWhatIf<Kind extends WhatIfKind>(
+  file: DecisionFile,
+  question: ({ readonly kind: Kind } & WhatIfAnswers[Kind]['asked'] & WhatIfQuestion) | null,
+): Answered<Kind> {
   const [last, setLast] = useState<Heard | null>(null);
   const [state, setState] = useState<Heard | null>(null);
   const [asker] = useState(() =>
@@ -40,7 +43,13 @@ export function useWhatIf<Kind extends WhatIfKind>(file: DecisionFile, question:
   const progress = isBusy && isOfThis(state) && state && 'progress' in state.reply ? state.reply.progress : null;
   return useMemo(
     // The worker answers what it was asked; the kind of the question says what that is.
-    () => ({ answer: last && 'answer' in last.reply ? (last.reply.answer as WhatIfAnswers[Kind]['answer']) : null, asked: last?.question ?? null, isBusy, progress, problem }),
+    () => ({
+      answer: last && 'answer' in last.reply ? (last.reply.answer as WhatIfAnswers[Kind]['answer']) : null,
+      asked: last?.question ?? null,
+      isBusy,
+      progress,
+      problem,
+    }),
     [last, isBusy, progress, problem],
   );
 }

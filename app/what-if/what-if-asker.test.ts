@@ -11,7 +11,11 @@ function asked(clock: () => number = () => 0) {
   let reply: (data: WhatIfReply) => void = () => undefined;
   let ended = 0;
   const asker = whatIfAsker(
-    () => ({ postMessage: (message) => void sent.push(message), addEventListener: (_type, listener) => (reply = (data) => listener({ data })), terminate: () => void (ended += 1) }),
+    () => ({
+      postMessage: (message) => void sent.push(message),
+      addEventListener: (_type, listener) => (reply = (data) => listener({ data })),
+      terminate: () => void (ended += 1),
+    }),
     (one) => heard.push(one),
     clock,
   );
@@ -24,7 +28,11 @@ it('sends a decision once, and again only when it is another one', () => {
   asker.ask(file, QUESTION);
   asker.ask(file, { kind: 'break-even' });
   asker.ask({ ...file }, QUESTION);
-  expect(sent.map((message) => [message.number, message.file !== undefined])).toEqual([[1, true], [2, false], [3, true]]);
+  expect(sent.map((message) => [message.number, message.file !== undefined])).toEqual([
+    [1, true],
+    [2, false],
+    [3, true],
+  ]);
 });
 
 it('hears only replies to the newest question, and progress only after a second', () => {
@@ -37,7 +45,10 @@ it('hears only replies to the newest question, and progress only after a second'
   time = 1500;
   say({ number: 2, progress: 0.6 });
   say({ number: 2, answer: [], done: true });
-  expect(heard.map(({ reply }) => reply)).toEqual([{ number: 2, progress: 0.6 }, { number: 2, answer: [], done: true }]);
+  expect(heard.map(({ reply }) => reply)).toEqual([
+    { number: 2, progress: 0.6 },
+    { number: 2, answer: [], done: true },
+  ]);
 });
 
 it('ends its worker, and starts another with the next question', () => {

@@ -37,7 +37,8 @@ export function AnswerSentence() {
     );
   return (
     <p className="answer">
-      {name} costs least {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin))} less than {runnerUp.column.label}. <NextChange />
+      {name} costs least {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin))} less than {runnerUp.column.label}.{' '}
+      <NextChange />
     </p>
   );
 }
@@ -49,14 +50,18 @@ function Nobody() {
   const lacks = priced.lineUp.columns.map(({ result }) => [...result.missing, ...result.unclear]);
   const shared = (lacks[0] ?? []).filter((feature) => lacks.every((each) => each.includes(feature)));
   const needs = <Link to={`/decisions/${decisionId}/needs`}>needs</Link>;
-  if (contradictions(state.bench.decision.needs ?? []).some(({ isFatal }) => isFatal)) return <p className="answer">No candidate can be chosen: two of the {needs} contradict each other.</p>;
+  if (contradictions(state.bench.decision.needs ?? []).some(({ isFatal }) => isFatal))
+    return <p className="answer">No candidate can be chosen: two of the {needs} contradict each other.</p>;
   if (shared.length > 0)
     return (
       <p className="answer">
-        No candidate can be chosen: of none is it known that it meets “{shared.map(featureWords).join('”, “')}”. <Link to={`/decisions/${decisionId}/needs/answers`}>Find out</Link>, or change the {needs}.
+        No candidate can be chosen: of none is it known that it meets “{shared.map(featureWords).join('”, “')}”.{' '}
+        <Link to={`/decisions/${decisionId}/needs/answers`}>Find out</Link>, or change the {needs}.
       </p>
     );
-  return <p className="answer">No candidate can be chosen as it is: each is outgrown, lacks something or rests on a price that is not known.</p>;
+  return (
+    <p className="answer">No candidate can be chosen as it is: each is outgrown, lacks something or rests on a price that is not known.</p>
+  );
 }
 
 /** From which level of sales on the answer is another one. */
@@ -103,13 +108,21 @@ export function AnswerNotes() {
     column.atLeast && column.result.usable && (!leader || Number(column.result.total) < Number(leader.result.total));
   const unread = Object.values(state.unread);
   const notes = [
-    ...unread.map(({ label, text }) => ({ key: `unread ${label}`, text: `“${text}” cannot be read: the figures rest on the last good value of ${label}.`, to: null })),
+    ...unread.map(({ label, text }) => ({
+      key: `unread ${label}`,
+      text: `“${text}” cannot be read: the figures rest on the last good value of ${label}.`,
+      to: null,
+    })),
     ...columns.filter(mayBeCheaper).map(({ id, label, result }) => ({
       key: `gap ${id}`,
       text: `${label} may cost less: at least ${write.whole(result.total)}, but something on its price sheet is not known.`,
       to: 'sheets',
     })),
-    ...limitsNotKnown(state.bench, leader).map((quantity) => ({ key: `limit ${quantity}`, text: `${leader?.label} may be outgrown: its limit of ${quantity.replaceAll('-', ' ')} is not known.`, to: 'sheets' })),
+    ...limitsNotKnown(state.bench, leader).map((quantity) => ({
+      key: `limit ${quantity}`,
+      text: `${leader?.label} may be outgrown: its limit of ${quantity.replaceAll('-', ' ')} is not known.`,
+      to: 'sheets',
+    })),
     ...priced.heldBack.map(({ candidate, obstacle }) => ({
       key: `held ${candidate.id}`,
       text: `${candidate.id} ${candidate.label} is not priced: ${obstacleWords(obstacle)}.`,

@@ -5,7 +5,11 @@ import type { Draft } from './workbench-store';
 /** A browser's storage in memory: its keys are its own properties, as in a browser. */
 function storage(): Storage {
   const kept: Record<string, string> = {};
-  const methods = { getItem: (key: string) => kept[key] ?? null, setItem: (key: string, value: string) => void (kept[key] = value), removeItem: (key: string) => void delete kept[key] };
+  const methods = {
+    getItem: (key: string) => kept[key] ?? null,
+    setItem: (key: string, value: string) => void (kept[key] = value),
+    removeItem: (key: string) => void delete kept[key],
+  };
   return new Proxy(kept, { get: (target, key) => methods[key as keyof typeof methods] ?? target[key as string] }) as unknown as Storage;
 }
 
@@ -21,7 +25,12 @@ async function openWindow(): Promise<DraftStorage> {
 }
 
 let page: DraftStorage;
-const { keepHalfTyped, keepUnread, leftUnread, keptText, isBehind, keepRevision } = new Proxy({} as DraftStorage, { get: (_target, name) => (...args: unknown[]) => (page[name as keyof DraftStorage] as (...all: unknown[]) => unknown)(...args) });
+const { keepHalfTyped, keepUnread, leftUnread, keptText, isBehind, keepRevision } = new Proxy({} as DraftStorage, {
+  get:
+    (_target, name) =>
+    (...args: unknown[]) =>
+      (page[name as keyof DraftStorage] as (...all: unknown[]) => unknown)(...args),
+});
 
 beforeEach(async () => {
   vi.stubGlobal('localStorage', storage());
@@ -31,7 +40,10 @@ beforeEach(async () => {
     get locks() {
       if (open === null) return undefined;
       const held = open;
-      return { request: (name: string) => (held.add(name), new Promise(() => undefined)), query: () => Promise.resolve({ held: [...held].map((name) => ({ name })) }) };
+      return {
+        request: (name: string) => (held.add(name), new Promise(() => undefined)),
+        query: () => Promise.resolve({ held: [...held].map((name) => ({ name })) }),
+      };
     },
   });
   page = await openWindow();
@@ -104,7 +116,12 @@ describe('a browser that keeps nothing', () => {
 });
 
 describe('drafts of several windows', () => {
-  const draft = (name: string): Draft => ({ bench: { decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] }, sheets: [] }, revision: 3, touched: [], change: { key: 'name', label: 'the question' } });
+  const draft = (name: string): Draft => ({
+    bench: { decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] }, sheets: [] },
+    revision: 3,
+    touched: [],
+    change: { key: 'name', label: 'the question' },
+  });
   const names = (left: readonly LeftDraft[]) => left.map((one) => ('draft' in one ? one.draft.bench.decision.name : one.text));
   /** The window's page ends: the browser drops what it held. */
   const closeAll = () => open?.clear();
@@ -158,7 +175,12 @@ describe('drafts of several windows', () => {
 
   it('that can be kept nowhere make leaving lose something, until they are saved', () => {
     expect(page.wouldLoseSomething()).toBe(false);
-    vi.stubGlobal('localStorage', { setItem: () => { throw new Error('full'); }, removeItem: () => undefined });
+    vi.stubGlobal('localStorage', {
+      setItem: () => {
+        throw new Error('full');
+      },
+      removeItem: () => undefined,
+    });
     page.draftStorage('d').keep(draft('lost?'));
     expect(page.wouldLoseSomething()).toBe(true);
     page.draftStorage('d').clear();

@@ -55,8 +55,11 @@ export async function leftDrafts(decisionId: string): Promise<LeftDraft[]> {
     const text = attempt(() => localStorage.getItem(key));
     if (text === null) return [];
     const parsed = attempt((): unknown => JSON.parse(text));
-    const keptAt = typeof parsed === 'object' && parsed !== null && 'keptAt' in parsed && typeof parsed.keptAt === 'string' ? parsed.keptAt : null;
-    const isOpen = open ? open.has(key.slice(prefix.length + 1)) : keptAt !== null && Date.now() - Date.parse(keptAt) < QUIET_MS && !wasThisTab(key);
+    const keptAt =
+      typeof parsed === 'object' && parsed !== null && 'keptAt' in parsed && typeof parsed.keptAt === 'string' ? parsed.keptAt : null;
+    const isOpen = open
+      ? open.has(key.slice(prefix.length + 1))
+      : keptAt !== null && Date.now() - Date.parse(keptAt) < QUIET_MS && !wasThisTab(key);
     if (isOpen) return [];
     const read = draftSchema.safeParse(parsed);
     return [{ key, keptAt, ...(read.success ? { draft: read.data } : { text }) }];

@@ -18,7 +18,8 @@ export function httpTransport(decisionId: string): SaveTransport {
       });
       if (response.headers.get('Content-Type')?.includes('application/json')) return (await response.json()) as SaveReply;
       // What fails on the server’s side may work the next time; what was sent is at fault only in the fours.
-      if (response.status >= 500 || response.status === 429) return { kind: 'unreachable', why: `the server answered ${response.status}; trying again` };
+      if (response.status >= 500 || response.status === 429)
+        return { kind: 'unreachable', why: `the server answered ${response.status}; trying again` };
       return { kind: 'refused', why: response.status === 413 ? 'it is more than 5 MB' : `the server answered ${response.status}` };
     } catch {
       return { kind: 'unreachable', why: 'Venalis can’t be reached; trying again' };

@@ -66,10 +66,7 @@ function LeftDraftNotice({ left, onDone }: { left: LeftDraft; onDone(): void }) 
       )}
       <p>
         {'draft' in left && (
-          <Button
-            disabled={state.save.kind === 'conflict'}
-            onClick={() => void takeUp(left, store).then((isTaken) => isTaken && onDone())}
-          >
+          <Button disabled={state.save.kind === 'conflict'} onClick={() => void takeUp(left, store).then((isTaken) => isTaken && onDone())}>
             Use these changes
           </Button>
         )}{' '}

@@ -13,7 +13,8 @@ const file = readDecisionFile(JSON.parse(readFileSync(new URL('../../core/cases/
 let next = 0;
 const bench: Workbench = takeApart(file, () => `sheet-${next++}`);
 const write = writerFor('en-GB');
-const holds = (of: Workbench) => Object.fromEntries(placesOf(of, price(of), write).map(({ path, holds: text, lacks }) => [path, lacks ? `! ${text}` : text]));
+const holds = (of: Workbench) =>
+  Object.fromEntries(placesOf(of, price(of), write).map(({ path, holds: text, lacks }) => [path, lacks ? `! ${text}` : text]));
 
 describe('placesOf', () => {
   it('says in a word what each place holds', () => {
@@ -35,12 +36,22 @@ describe('placesOf', () => {
       qualities: [{ id: 'ease', label: 'Ease', weight: '3', source: 'mark', worst: '1', best: '5' }],
       followed: [{ candidate: 'A', offer: 'marlpit', seen: { on: '2026-11-25', made: 'x', total: '1' } }],
     }));
-    expect(holds(weighed)).toMatchObject({ needs: '! 1 need · 5 to find out', qualities: '1 quality · 5 not known', candidates: '5, 1 follows a proposal', fit: '2 things weighed' });
+    expect(holds(weighed)).toMatchObject({
+      needs: '! 1 need · 5 to find out',
+      qualities: '1 quality · 5 not known',
+      candidates: '5, 1 follows a proposal',
+      fit: '2 things weighed',
+    });
   });
 
   it('says what is missing', () => {
     const empty: Workbench = { decision: { ...bench.decision, forecast: { streams: [] }, candidates: [] }, sheets: [] };
-    expect(holds(empty)).toMatchObject({ sales: '! nothing yet', sheets: '! none yet', 'line-up': '! nothing to choose yet', candidates: '! none yet' });
+    expect(holds(empty)).toMatchObject({
+      sales: '! nothing yet',
+      sheets: '! none yet',
+      'line-up': '! nothing to choose yet',
+      candidates: '! none yet',
+    });
     const withoutRates = withDecision(bench, ({ rates: _rates, ...decision }) => decision);
     expect(holds(withoutRates)).toMatchObject({ frame: '! a rate is wanted' });
   });
@@ -71,7 +82,9 @@ describe('sourceWords', () => {
 
   it('names other currencies, extras and outside processors', () => {
     expect(words('E')[0]).toBe('Trade: 139.00 by the month, in USD; first 2 payments 5.00');
-    expect(words('C')).toEqual(expect.arrayContaining(['Theme: 69.00 once', 'Shop plug-ins: 168.00 by the year', 'Card fee: 1.4 % + 0.25 per order']));
+    expect(words('C')).toEqual(
+      expect.arrayContaining(['Theme: 69.00 once', 'Shop plug-ins: 168.00 by the year', 'Card fee: 1.4 % + 0.25 per order']),
+    );
   });
 });
 

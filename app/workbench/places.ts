@@ -26,17 +26,30 @@ export function placesOf({ decision, sheets }: Workbench, { average, lineUp, hel
   const gaps = sheets.reduce((sum, { sheet }) => sum + gapsOf(sheet), 0);
   return [
     { path: 'frame', name: 'Frame', holds: rateMissing ? 'a rate is wanted' : `${months} months, ${currency}`, lacks: rateMissing },
-    { path: 'sales', name: 'Expected sales', holds: noSales ? 'nothing yet' : `${streams} · ${write.whole(average.sales)} a month`, lacks: noSales },
+    {
+      path: 'sales',
+      name: 'Expected sales',
+      holds: noSales ? 'nothing yet' : `${streams} · ${write.whole(average.sales)} a month`,
+      lacks: noSales,
+    },
     { path: 'needs', name: 'Needs', ...needsHold(decision, sheets) },
     {
       path: 'sheets',
       name: 'Price sheets',
-      holds: sheets.length === 0 ? 'none yet' : `${count(sheets.length, 'sheet', 'sheets')}${gaps > 0 ? ` · ${count(gaps, 'gap', 'gaps')}` : ''}`,
+      holds:
+        sheets.length === 0
+          ? 'none yet'
+          : `${count(sheets.length, 'sheet', 'sheets')}${gaps > 0 ? ` · ${count(gaps, 'gap', 'gaps')}` : ''}`,
       lacks: sheets.length === 0 || gaps > 0,
     },
     { path: 'qualities', name: 'Qualities', ...qualitiesHold(decision, sheets) },
     { path: 'candidates', name: 'Candidates', holds: candidatesHold(decision), lacks: decision.candidates.length === 0 },
-    { path: 'line-up', name: 'Line-up', holds: lineUp.leader ? `${lineUp.leader.label}: ${write.whole(lineUp.leader.result.total)}` : 'nothing to choose yet', lacks: lineUp.columns.length === 0 },
+    {
+      path: 'line-up',
+      name: 'Line-up',
+      holds: lineUp.leader ? `${lineUp.leader.label}: ${write.whole(lineUp.leader.result.total)}` : 'nothing to choose yet',
+      lacks: lineUp.columns.length === 0,
+    },
     { path: 'fit', name: 'Fit and cost', ...fitHolds(decision) },
     { path: 'what-if', name: 'What if', holds: scenariosHold(decision), lacks: false },
     { path: 'verdict', name: 'Verdict', holds: verdictName(verdicts) ?? 'open', lacks: false },

@@ -7,8 +7,10 @@ export function isSameContent(a: Workbench, b: Workbench): boolean {
 
 function contentText({ decision, sheets }: Workbench): string {
   return JSON.stringify([decision, sheets.map(({ id, sheet }) => [id, sheet])], (key, value: unknown) =>
-    key === 'madeFrom' ? undefined : typeof value === 'object' && value !== null && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([one], [other]) => (one < other ? -1 : 1)))
-      : value,
+    key === 'madeFrom'
+      ? undefined
+      : typeof value === 'object' && value !== null && !Array.isArray(value)
+        ? Object.fromEntries(Object.entries(value).sort(([one], [other]) => (one < other ? -1 : 1)))
+        : value,
   );
 }

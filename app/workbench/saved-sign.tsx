@@ -10,7 +10,11 @@ export function SavedSign() {
   const { state, store } = useWorkbench();
   const write = useWriter();
   // The time of day depends on the person's time zone, which only the browser knows.
-  const savedAt = useSyncExternalStore(never, () => write.time(state.savedAt), () => '');
+  const savedAt = useSyncExternalStore(
+    never,
+    () => write.time(state.savedAt),
+    () => '',
+  );
   if (state.save.kind === 'saving') return <span className="saved-sign">saving …</span>;
   if (state.save.kind === 'conflict') return <span className="saved-sign is-problem">not saved: changed elsewhere</span>;
   if (state.save.kind === 'not-saved')
@@ -30,7 +34,11 @@ export function ConflictNotice() {
   const { state, store } = useWorkbench();
   const write = useWriter();
   const { save } = state;
-  const at = useSyncExternalStore(never, () => (save.kind === 'conflict' ? write.time(save.other.savedAt) : ''), () => '');
+  const at = useSyncExternalStore(
+    never,
+    () => (save.kind === 'conflict' ? write.time(save.other.savedAt) : ''),
+    () => '',
+  );
   if (save.kind !== 'conflict') return null;
   const sheets = save.staleSheets.length > 0 && save.other.revision === state.revision;
   return (

@@ -27,7 +27,11 @@ export const Stretches = memo(function Stretches({ shown }: { shown: Scale }) {
         <span
           key={from}
           className={`scale-stretch${candidate === null ? ' is-nobody' : ''}`}
-          style={{ left: `${place(from)}%`, width: `${place(to) - place(from)}%`, ...(candidate ? { '--candidate': candidateColour(candidate) } : {}) }}
+          style={{
+            left: `${place(from)}%`,
+            width: `${place(to) - place(from)}%`,
+            ...(candidate ? { '--candidate': candidateColour(candidate) } : {}),
+          }}
           title={candidate === null ? 'No candidate can be chosen here' : `${candidate} ${nameOf(candidate)} is cheapest here`}
         >
           {candidate === null ? 'nobody' : <b>{candidate}</b>} <span>{candidate !== null && nameOf(candidate)}</span>
@@ -48,7 +52,11 @@ export const Doubts = memo(function Doubts({ shown }: { shown: Scale }) {
           key={`${candidate} ${from}`}
           className="scale-doubt"
           style={{ left: `${place(from)}%`, width: `${place(to) - place(from)}%` }}
-          title={why === 'outgrown' ? `${candidate} ${nameOf(candidate)} would cost less here, but is outgrown` : `${candidate} ${nameOf(candidate)} may cost less here: something on its price sheet is not known`}
+          title={
+            why === 'outgrown'
+              ? `${candidate} ${nameOf(candidate)} would cost less here, but is outgrown`
+              : `${candidate} ${nameOf(candidate)} may cost less here: something on its price sheet is not known`
+          }
         />
       ))}
     </>

@@ -5,7 +5,8 @@ import type { Place } from './places';
 import { useWorkbench } from './workbench-context';
 
 const isTextField = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.matches('input, textarea, select, [contenteditable="true"]') || target.closest('[role="combobox"]') !== null);
+  target instanceof HTMLElement &&
+  (target.matches('input, textarea, select, [contenteditable="true"]') || target.closest('[role="combobox"]') !== null);
 
 /** The tenth place has the digit 0, which stands behind 9 on keyboards. */
 function placeOfDigit(digit: number): number {
@@ -19,7 +20,8 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
   const list = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      const place = event.altKey && !event.ctrlKey && /^Digit\d$/.test(event.code) ? places[placeOfDigit(Number(event.code.slice(5)))] : undefined;
+      const place =
+        event.altKey && !event.ctrlKey && /^Digit\d$/.test(event.code) ? places[placeOfDigit(Number(event.code.slice(5)))] : undefined;
       const step = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isTextField(event.target);
       if (place) void navigate(`/decisions/${decisionId}/${place.path}`);
       else if (step) void store.step(event.shiftKey ? 'redo' : 'undo');
@@ -32,10 +34,22 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
   }, [store, places, decisionId, navigate]);
   return (
     <>
-      <Button type="text" size="small" disabled={state.undo === null} title={state.undo ? `Undo: ${state.undo}` : 'Nothing to undo'} onClick={() => void store.step('undo')}>
+      <Button
+        type="text"
+        size="small"
+        disabled={state.undo === null}
+        title={state.undo ? `Undo: ${state.undo}` : 'Nothing to undo'}
+        onClick={() => void store.step('undo')}
+      >
         undo
       </Button>
-      <Button type="text" size="small" disabled={state.redo === null} title={state.redo ? `Redo: ${state.redo}` : 'Nothing to redo'} onClick={() => void store.step('redo')}>
+      <Button
+        type="text"
+        size="small"
+        disabled={state.redo === null}
+        title={state.redo ? `Redo: ${state.redo}` : 'Nothing to redo'}
+        onClick={() => void store.step('redo')}
+      >
         redo
       </Button>
       <Button type="text" size="small" aria-label="Keys" title="Keys" onClick={() => list.current?.showModal()}>

@@ -31,14 +31,19 @@ const NOTHING: Answered = { proposals: null, judged: null, problem: null };
  */
 export function useWorkedOut(bench: Workbench): Worked {
   const [{ proposals, judged, problem }, setAnswered] = useState(NOTHING);
-  const [ask] = useState(() => workOutAsker(newWorker, (asked, answer) => startTransition(() => setAnswered((former) => answeredWith(former, asked, answer)))));
+  const [ask] = useState(() =>
+    workOutAsker(newWorker, (asked, answer) => startTransition(() => setAnswered((former) => answeredWith(former, asked, answer)))),
+  );
   useEffect(() => {
     const timer = setTimeout(() => ask.about(bench), PAUSE_MS);
     return () => clearTimeout(timer);
   }, [ask, bench]);
   useEffect(() => ask.close, [ask]);
   const [isProposing, isJudging] = [proposals?.bench !== bench, judged?.bench !== bench];
-  return useMemo(() => ({ proposals: proposals?.found ?? null, judged: judged?.found ?? null, isProposing, isJudging, problem }), [proposals, judged, isProposing, isJudging, problem]);
+  return useMemo(
+    () => ({ proposals: proposals?.found ?? null, judged: judged?.found ?? null, isProposing, isJudging, problem }),
+    [proposals, judged, isProposing, isJudging, problem],
+  );
 }
 
 function answeredWith(former: Answered, bench: Workbench, answer: WorkOutAnswer): Answered {

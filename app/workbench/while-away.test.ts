@@ -5,7 +5,7 @@ function failing(error: Error | Response) {
   return () =>
     Promise.resolve().then((): never => {
       if (error instanceof Response) throw error;
-    throw error;
+      throw error;
     });
 }
 

@@ -3,7 +3,10 @@ import type { Workbench } from '#core/decision/workbench';
 import type { WorkOutAnswer, WorkOutQuestion } from '../../workers/work-out';
 import { type Asked, workOutAsker } from './work-out-asker';
 
-const bench = (name: string): Workbench => ({ decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] }, sheets: [] });
+const bench = (name: string): Workbench => ({
+  decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] },
+  sheets: [],
+});
 
 /** Workers that note what they are asked and answer when they are told to. */
 function workers() {
@@ -35,13 +38,18 @@ describe('asking a worker', () => {
     asker.about(bench('one'));
     asker.about(bench('two'));
     expect(all).toHaveLength(1);
-    expect(all[0]?.questions.map(({ number, bench: { decision } }) => [number, decision.name])).toEqual([[1, 'one'], [2, 'two']]);
+    expect(all[0]?.questions.map(({ number, bench: { decision } }) => [number, decision.name])).toEqual([
+      [1, 'one'],
+      [2, 'two'],
+    ]);
   });
 
   it('hears only answers to the newest question, both halves of them', () => {
     const { all, start } = workers();
     const heard: string[] = [];
-    const asker = workOutAsker(start, ({ decision }, answer) => heard.push(`${decision.name}: ${'problem' in answer ? answer.problem : 'more'}`));
+    const asker = workOutAsker(start, ({ decision }, answer) =>
+      heard.push(`${decision.name}: ${'problem' in answer ? answer.problem : 'more'}`),
+    );
     asker.about(bench('one'));
     asker.about(bench('two'));
     all[0]?.answer(problem(1));

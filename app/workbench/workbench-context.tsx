@@ -81,7 +81,10 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
     () => ({ decisionId, store, state, atForecast, salesScale: sales, version, setVersion }),
     [decisionId, store, state, atForecast, sales, version],
   );
-  const lookedAt = useMemo(() => ({ scale, setScale: (wanted: number) => setRawScale(Number(wanted.toPrecision(SCALE_DIGITS))), priced }), [scale, priced]);
+  const lookedAt = useMemo(
+    () => ({ scale, setScale: (wanted: number) => setRawScale(Number(wanted.toPrecision(SCALE_DIGITS))), priced }),
+    [scale, priced],
+  );
   return (
     <OpenWorkbench value={open}>
       <WorkedOut value={worked}>

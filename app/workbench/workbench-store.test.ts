@@ -9,7 +9,13 @@ const bench: Workbench = {
   decision: { name: 'start', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] },
   sheets: [{ id: 's', revision: 1, sheet: { kind: 'processor', processor: { id: 'p', label: 'Pay', currency: 'EUR' } } }],
 };
-const saved = (revision: number, of = bench): Saved => ({ bench: of, revision, savedAt: '2026-11-03T09:00:00.000Z', undo: 'something', redo: null });
+const saved = (revision: number, of = bench): Saved => ({
+  bench: of,
+  revision,
+  savedAt: '2026-11-03T09:00:00.000Z',
+  undo: 'something',
+  redo: null,
+});
 
 /** A server that saves everything, unless a test puts other replies in line. */
 function setUp() {
@@ -20,7 +26,11 @@ function setUp() {
   let revision = 1;
   const answer = (request: SaveRequest): SaveReply => {
     revision = request.revision + 1;
-    const sheets = request.sheets.map(({ id, revision: used, changed }) => ({ id, revision: changed ? used + 1 : used, sheet: changed ?? bench.sheets[0]?.sheet ?? fail() }));
+    const sheets = request.sheets.map(({ id, revision: used, changed }) => ({
+      id,
+      revision: changed ? used + 1 : used,
+      sheet: changed ?? bench.sheets[0]?.sheet ?? fail(),
+    }));
     return { kind: 'saved', saved: saved(revision, { decision: request.decision, sheets }) };
   };
   const store = createWorkbenchStore(
@@ -78,12 +88,35 @@ describe('the workbench store', () => {
     store.change({ key: 'name', label: 'the name' }, rename('a'));
     store.change({ key: 'other', label: 'the other' }, rename('b'));
     await vi.runAllTimersAsync();
-    expect(requests.map(({ label, revision }) => [label, revision])).toEqual([['the name', 1], ['the other', 2]]);
+    expect(requests.map(({ label, revision }) => [label, revision])).toEqual([
+      ['the name', 1],
+      ['the other', 2],
+    ]);
   });
 
   it('takes up with which revisions the server fixed a verdict, and leaves what is typed meanwhile', async () => {
     const { store, replies } = setUp();
-    const verdict: GivenVerdict = { id: 'v', on: '2026-11-25', kind: 'candidate', parts: [{ candidate: 'A', label: 'Alder' }], reason: 'so', strength: 'firm', currency: 'EUR', months: 12, version: 'expected', monthlySales: '1', monthlyOrders: '1', total: '1', runnerUp: null, totals: [], conditions: [], thresholds: [], unknown: [], open: [], sheets: [] };
+    const verdict: GivenVerdict = {
+      id: 'v',
+      on: '2026-11-25',
+      kind: 'candidate',
+      parts: [{ candidate: 'A', label: 'Alder' }],
+      reason: 'so',
+      strength: 'firm',
+      currency: 'EUR',
+      months: 12,
+      version: 'expected',
+      monthlySales: '1',
+      monthlyOrders: '1',
+      total: '1',
+      runnerUp: null,
+      totals: [],
+      conditions: [],
+      thresholds: [],
+      unknown: [],
+      open: [],
+      sheets: [],
+    };
     const given = (of: Workbench, one: GivenVerdict) => withDecision(of, (decision) => ({ ...decision, verdicts: [one] }));
     let reply: (saved: SaveReply) => void = fail;
     replies.push(new Promise((resolve) => (reply = resolve)));
@@ -93,20 +126,32 @@ describe('the workbench store', () => {
     reply({ kind: 'saved', saved: saved(2, given(bench, { ...verdict, madeFrom: { revision: 2, sheets: { s: 1 } } })) });
     await sent;
     await vi.runAllTimersAsync();
-    expect(store.state().bench.decision).toMatchObject({ name: 'typed meanwhile', verdicts: [{ id: 'v', madeFrom: { revision: 2, sheets: { s: 1 } } }] });
+    expect(store.state().bench.decision).toMatchObject({
+      name: 'typed meanwhile',
+      verdicts: [{ id: 'v', madeFrom: { revision: 2, sheets: { s: 1 } } }],
+    });
   });
 
   it('sends only sheets that changed', async () => {
     const { store, requests } = setUp();
-    store.change({ key: 'sheet', label: 'a sheet' }, (before) => ({ ...before, sheets: before.sheets.map((used) => ({ ...used, sheet: { ...used.sheet, seen: '2026-11-03' } })) }));
+    store.change({ key: 'sheet', label: 'a sheet' }, (before) => ({
+      ...before,
+      sheets: before.sheets.map((used) => ({ ...used, sheet: { ...used.sheet, seen: '2026-11-03' } })),
+    }));
     store.change({ key: 'name', label: 'the name' }, rename('a'));
     await vi.runAllTimersAsync();
-    expect(requests.map(({ sheets }) => sheets.map(({ revision, changed }) => [revision, changed?.seen]))).toEqual([[[1, '2026-11-03']], [[2, undefined]]]);
+    expect(requests.map(({ sheets }) => sheets.map(({ revision, changed }) => [revision, changed?.seen]))).toEqual([
+      [[1, '2026-11-03']],
+      [[2, undefined]],
+    ]);
   });
 
   it('uses another kept revision of a sheet without sending it as changed', async () => {
     const { store, requests } = setUp();
-    store.change({ key: 'newest', label: 'the newest' }, (before) => ({ ...before, sheets: before.sheets.map((used) => ({ ...used, revision: 4, sheet: { ...used.sheet, seen: '2026-11-20' } })) }));
+    store.change({ key: 'newest', label: 'the newest' }, (before) => ({
+      ...before,
+      sheets: before.sheets.map((used) => ({ ...used, revision: 4, sheet: { ...used.sheet, seen: '2026-11-20' } })),
+    }));
     await vi.runAllTimersAsync();
     expect(requests[0]?.sheets).toEqual([{ id: 's', revision: 4 }]);
   });
@@ -175,7 +220,10 @@ describe('the workbench store', () => {
       const { store, requests, draft } = await conflict();
       store.change({ key: 'name', label: 'the name' }, rename('mine too'));
       await vi.runAllTimersAsync();
-      expect(store.state()).toMatchObject({ save: { kind: 'conflict', other: { revision: 7 } }, bench: { decision: { name: 'mine too' } } });
+      expect(store.state()).toMatchObject({
+        save: { kind: 'conflict', other: { revision: 7 } },
+        bench: { decision: { name: 'mine too' } },
+      });
       expect(requests).toHaveLength(1);
       expect(draft()?.bench.decision.name).toBe('mine too');
     });
@@ -190,7 +238,10 @@ describe('the workbench store', () => {
     it('puts the other on top of this one, so that undo finds it', async () => {
       const { store, requests } = await conflict();
       await store.settle('other');
-      expect(requests.slice(1).map(({ revision, decision }) => [revision, decision.name])).toEqual([[7, 'mine'], [8, 'theirs']]);
+      expect(requests.slice(1).map(({ revision, decision }) => [revision, decision.name])).toEqual([
+        [7, 'mine'],
+        [8, 'theirs'],
+      ]);
       expect(store.state()).toMatchObject({ save: { kind: 'saved' }, bench: { decision: { name: 'theirs' } } });
     });
 

@@ -139,7 +139,10 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
     drafts.heardOf(reply.revision);
     set({
       ...fieldsOf(reply),
-      bench: { decision: withVerdictsFixed(state.bench.decision, reply.bench.decision), sheets: state.bench.sheets.map((used) => ({ ...used, revision: sheetRevisions.get(used.id) ?? used.revision })) },
+      bench: {
+        decision: withVerdictsFixed(state.bench.decision, reply.bench.decision),
+        sheets: state.bench.sheets.map((used) => ({ ...used, revision: sheetRevisions.get(used.id) ?? used.revision })),
+      },
     });
   };
 
@@ -213,7 +216,8 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       const bench = recipe(state.bench);
       if (bench === state.bench) return;
       const touched = touchedSheets(state.bench, bench);
-      for (const { id, revision } of bench.sheets) if (!sheetRevisions.has(id) || isTakenUp(state.bench, id, revision)) sheetRevisions.set(id, revision);
+      for (const { id, revision } of bench.sheets)
+        if (!sheetRevisions.has(id) || isTakenUp(state.bench, id, revision)) sheetRevisions.set(id, revision);
       const isConflict = state.save.kind === 'conflict';
       const pending = waiting.at(-1);
       if (pending && pending.change.key !== name.key && !isConflict) void flush();
@@ -273,7 +277,10 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
 function withVerdictsFixed(decision: Decision, { verdicts: fixed = [] }: Decision): Decision {
   const isFixed = ({ id, madeFrom }: GivenVerdict) => madeFrom !== undefined || fixed.every((one) => one.id !== id);
   if (!decision.verdicts || decision.verdicts.every(isFixed)) return decision;
-  return { ...decision, verdicts: decision.verdicts.map((verdict) => (isFixed(verdict) ? verdict : (fixed.find(({ id }) => id === verdict.id) ?? verdict))) };
+  return {
+    ...decision,
+    verdicts: decision.verdicts.map((verdict) => (isFixed(verdict) ? verdict : (fixed.find(({ id }) => id === verdict.id) ?? verdict))),
+  };
 }
 
 /** The sheets whose content differs; one that comes in as it is kept already is used, not changed. */

@@ -88,10 +88,17 @@ export function againstForecast(file: DecisionFile, used: readonly Used[], actua
         expected: { orders: orders.toFixed(1), sales: money(sales), cost: money(total(asExpected)) },
         cost: isBilled ? money(total(asExpected).plus(difference)) : null,
         difference: isBilled || volume !== null || orderValue !== null ? money(difference) : null,
-        why: { volume: text(volume), orderValue: text(orderValue), feeRates: text(feeRates), fixedCosts: text(fixedCosts), surprises: text(surprises) },
+        why: {
+          volume: text(volume),
+          orderValue: text(orderValue),
+          feeRates: text(feeRates),
+          fixedCosts: text(fixedCosts),
+          surprises: text(surprises),
+        },
       };
     });
-  const added = (of: (month: MonthAgainst) => string | null) => money(sum(months.filter(({ difference }) => difference !== null).map((month) => decimal(of(month) ?? '0'))));
+  const added = (of: (month: MonthAgainst) => string | null) =>
+    money(sum(months.filter(({ difference }) => difference !== null).map((month) => decimal(of(month) ?? '0'))));
   const difference = added((month) => month.difference);
   const expectedCost = added((month) => month.expected.cost);
   return {
@@ -116,7 +123,9 @@ function costIn(pricings: readonly Pricing[], used: readonly Used[], month: numb
     const pricing = month >= from && month < from + months ? pricings[index] : undefined;
     const candidate = pricing?.file.candidates.find((one) => one.id === id);
     if (!pricing || !candidate) return [];
-    return ledgerOf(pricing, candidate, scale, { month: from, moved: false }).lines.filter((line) => line.month === month && line.bucket !== 'time');
+    return ledgerOf(pricing, candidate, scale, { month: from, moved: false }).lines.filter(
+      (line) => line.month === month && line.bucket !== 'time',
+    );
   });
   const amounts = (isBySales: boolean) => sum(own.filter(({ bucket }) => BY_SALES.has(bucket) === isBySales).map(({ amount }) => amount));
   return { fees: amounts(true), fixed: amounts(false) };
@@ -132,5 +141,8 @@ const PLACES = 12;
 /** The file with every order value multiplied. */
 export function withOrderValues(file: DecisionFile, factor: Decimal): DecisionFile {
   const percent = factor.minus(ONE).times(100).toDecimalPlaces(PLACES).toFixed();
-  return withChanges(file, file.forecast.streams.map(({ id }) => ({ key: `order-value:${id}`, value: percent })));
+  return withChanges(
+    file,
+    file.forecast.streams.map(({ id }) => ({ key: `order-value:${id}`, value: percent })),
+  );
 }

@@ -38,33 +38,55 @@ const LATELY = 3;
 export function moveNow(file: DecisionFile, used: readonly Used[], actuals: Actuals, moving: MovingCosts): MoveAdvice | null {
   const pricing = preparePricing(file);
   const forecast = pricing.forecastAt(ONE);
-  const known = forecast.months.flatMap((month, index) => (actuals[month]?.orders !== undefined && (forecast.orders[index] ?? ZERO).gt(0) ? [{ month, index }] : [])).slice(-LATELY);
+  const known = forecast.months
+    .flatMap((month, index) => (actuals[month]?.orders !== undefined && (forecast.orders[index] ?? ZERO).gt(0) ? [{ month, index }] : []))
+    .slice(-LATELY);
   const last = known.at(-1);
   const next = last ? last.index + 1 : 0;
   if (!last || next >= file.months) return null;
   const now = used.find(({ from, months }) => last.index >= from && last.index < from + months);
   if (!now || now.streams) return null;
   const ratio = (real: Decimal[], expected: Decimal[]) => (sum(expected).isZero() ? ONE : sum(real).div(sum(expected)));
-  const orders = ratio(known.map(({ month }) => decimal(actuals[month]?.orders ?? '0')), known.map(({ index }) => forecast.orders[index] ?? ZERO));
+  const orders = ratio(
+    known.map(({ month }) => decimal(actuals[month]?.orders ?? '0')),
+    known.map(({ index }) => forecast.orders[index] ?? ZERO),
+  );
   const priced = known.filter(({ month }) => actuals[month]?.sales !== undefined);
   const values = ratio(
     priced.map(({ month }) => decimal(actuals[month]?.sales ?? '0')),
     // What customers would have paid for these orders at the expected values.
-    priced.map(({ month, index }) => (forecast.sales[index] ?? ZERO).times(decimal(actuals[month]?.orders ?? '0')).div(forecast.orders[index] ?? ONE)),
+    priced.map(({ month, index }) =>
+      (forecast.sales[index] ?? ZERO).times(decimal(actuals[month]?.orders ?? '0')).div(forecast.orders[index] ?? ONE),
+    ),
   );
   const asLately = withOrderValues(atLevel(file, orders), values);
   const without = moving.without ?? leftOutOf(file);
-  const ids = file.candidates.map(({ id }) => id).filter((id) => id === now.candidate || used.some(({ candidate }) => candidate === id) || !without.includes(id));
+  const ids = file.candidates
+    .map(({ id }) => id)
+    .filter((id) => id === now.candidate || used.some(({ candidate }) => candidate === id) || !without.includes(id));
   const solver = routeSolver(preparePricing(asLately), ids);
-  const effort = ({ hours, money }: MoveEffort) => roundMoney(decimal(hours).times(file.hourValue ?? '0').plus(money), file.currency).times(10 ** minorDigits(file.currency)).toNumber();
+  const effort = ({ hours, money }: MoveEffort) =>
+    roundMoney(
+      decimal(hours)
+        .times(file.hourValue ?? '0')
+        .plus(money),
+      file.currency,
+    )
+      .times(10 ** minorDigits(file.currency))
+      .toNumber();
   const costs = { within: effort(moving.within), between: effort(moving.between), moves: Math.max(moving.moves, used.length) };
-  const before: PlannedSegment[] = used.filter(({ from }) => from < now.from).map(({ candidate, from, months }) => ({ candidate, from, to: from + months }));
+  const before: PlannedSegment[] = used
+    .filter(({ from }) => from < now.from)
+    .map(({ candidate, from, months }) => ({ candidate, from, to: from + months }));
   const way = (segments: PlannedSegment[]) => solver.costOf([...before, ...segments], costs);
   const stay = way([{ candidate: now.candidate, from: now.from, to: file.months }]);
   let best: { candidate: string; month: number; cost: number } | null = null;
   for (const candidate of ids)
     for (let month = next; candidate !== now.candidate && month < file.months; month++) {
-      const cost = way([{ candidate: now.candidate, from: now.from, to: month }, { candidate, from: month, to: file.months }]);
+      const cost = way([
+        { candidate: now.candidate, from: now.from, to: month },
+        { candidate, from: month, to: file.months },
+      ]);
       if (cost !== null && (best === null || cost < best.cost)) best = { candidate, month, cost };
     }
   const pays = best !== null && (stay === null || best.cost < stay);
@@ -74,12 +96,22 @@ export function moveNow(file: DecisionFile, used: readonly Used[], actuals: Actu
     seen: known.length,
     current: now.candidate,
     canStay: stay !== null,
-    move: best && pays ? { candidate: best.candidate, month: addMonths(file.start, best.month), saves: stay === null ? null : minorText(stay - best.cost, minorDigits(file.currency)) } : null,
+    move:
+      best && pays
+        ? {
+            candidate: best.candidate,
+            month: addMonths(file.start, best.month),
+            saves: stay === null ? null : minorText(stay - best.cost, minorDigits(file.currency)),
+          }
+        : null,
   };
 }
 
 /** The file with orders and subscribers of every stream at a level. */
 function atLevel(file: DecisionFile, level: Decimal): DecisionFile {
   const percent = level.minus(ONE).times(100).toDecimalPlaces(12).toFixed();
-  return withChanges(file, file.forecast.streams.map(({ id }) => ({ key: `orders:${id}`, value: percent })));
+  return withChanges(
+    file,
+    file.forecast.streams.map(({ id }) => ({ key: `orders:${id}`, value: percent })),
+  );
 }

@@ -33,14 +33,32 @@ const MOST_PROBLEMS = 20;
 export function readActuals(text: string): ActualsReading {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' });
   const [head, ...lines] = data;
-  if (!head || lines.length === 0) return { actuals: {}, problems: ['There is no table here: a line with the names of its columns and lines below it are wanted.'] };
+  if (!head || lines.length === 0)
+    return { actuals: {}, problems: ['There is no table here: a line with the names of its columns and lines below it are wanted.'] };
   if (lines.length > MOST_LINES) return { actuals: {}, problems: [`There are ${lines.length} lines; at most ${MOST_LINES} are read.`] };
-  const plain = head.map((name) => name.toLowerCase().replace(/[^a-z ]+/g, ' ').replace(/\s+/g, ' ').trim());
+  const plain = head.map((name) =>
+    name
+      .toLowerCase()
+      .replace(/[^a-z ]+/g, ' ')
+      .replace(/\s+/g, ' ')
+      .trim(),
+  );
   const column = (what: ActualFigure | 'month') => plain.findIndex((name) => NAMES[what].includes(name));
   const months = column('month');
-  const figures = (['orders', 'sales', 'fees', 'fixed', 'surprises'] as const).map((what) => ({ what, at: column(what) })).filter(({ at }) => at >= 0);
-  if (months < 0 || figures.length === 0) return { actuals: {}, problems: [`A column “month” and at least one of “orders”, “sales”, “fees”, “plan”, “other” are wanted; the table has ${head.map((name) => `“${name}”`).join(', ')}.`] };
-  const isListOfOrders = figures.every(({ what }) => what !== 'orders') && figures.some(({ what }) => what === 'sales') && lines.some((line) => /^\d{4}-\d{2}-\d{2}/.test(line[months] ?? ''));
+  const figures = (['orders', 'sales', 'fees', 'fixed', 'surprises'] as const)
+    .map((what) => ({ what, at: column(what) }))
+    .filter(({ at }) => at >= 0);
+  if (months < 0 || figures.length === 0)
+    return {
+      actuals: {},
+      problems: [
+        `A column “month” and at least one of “orders”, “sales”, “fees”, “plan”, “other” are wanted; the table has ${head.map((name) => `“${name}”`).join(', ')}.`,
+      ],
+    };
+  const isListOfOrders =
+    figures.every(({ what }) => what !== 'orders') &&
+    figures.some(({ what }) => what === 'sales') &&
+    lines.some((line) => /^\d{4}-\d{2}-\d{2}/.test(line[months] ?? ''));
   const actuals: Record<string, ActualMonth> = {};
   const problems: string[] = [];
   lines.forEach((line, index) => {
@@ -52,13 +70,23 @@ export function readActuals(text: string): ActualsReading {
       const cell = (line[at] ?? '').trim();
       if (cell === '') continue;
       const typed = readTypedNumber(cell.replace(CURRENCY, ''), { wanted: `a number for ${head[at] ?? what}`, ...ACTUAL_BOUNDS[what] });
-      if (typed.ok) own[what] = decimal(own[what] ?? '0').plus(typed.value).toFixed();
+      if (typed.ok)
+        own[what] = decimal(own[what] ?? '0')
+          .plus(typed.value)
+          .toFixed();
       else problems.push(`${where}: ${typed.problem}`);
     }
-    if (isListOfOrders) own.orders = decimal(own.orders ?? '0').plus(1).toFixed();
+    if (isListOfOrders)
+      own.orders = decimal(own.orders ?? '0')
+        .plus(1)
+        .toFixed();
     actuals[month] = own;
   });
-  return { actuals, problems: problems.length > MOST_PROBLEMS ? [...problems.slice(0, MOST_PROBLEMS), `and ${problems.length - MOST_PROBLEMS} more.`] : problems };
+  return {
+    actuals,
+    problems:
+      problems.length > MOST_PROBLEMS ? [...problems.slice(0, MOST_PROBLEMS), `and ${problems.length - MOST_PROBLEMS} more.`] : problems,
+  };
 }
 
 function monthIn(text: string): string | null {

@@ -12,7 +12,9 @@ describe('days', () => {
   });
 
   it('lie as far apart as the clock of the platform says', () => {
-    const day = fc.date({ min: new Date('1950-01-01'), max: new Date('2150-01-01'), noInvalidDate: true }).map((date) => date.toISOString().slice(0, 10));
+    const day = fc
+      .date({ min: new Date('1950-01-01'), max: new Date('2150-01-01'), noInvalidDate: true })
+      .map((date) => date.toISOString().slice(0, 10));
     fc.assert(fc.property(day, day, (from, to) => daysBetween(from, to) === (Date.parse(to) - Date.parse(from)) / 86_400_000));
   });
 

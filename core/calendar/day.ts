@@ -26,5 +26,7 @@ function dayNumber(day: string): number {
   if (!match) throw new RangeError(`“${day}” is not a day; YYYY-MM-DD is wanted`);
   const [month, ordinal] = [(Number(match[2]) + 9) % 12, Number(match[3])];
   const year = Number(match[1]) - (month >= 10 ? 1 : 0);
-  return 365 * year + Math.floor(year / 4) - Math.floor(year / 100) + Math.floor(year / 400) + Math.floor((month * 153 + 2) / 5) + ordinal - 1;
+  return (
+    365 * year + Math.floor(year / 4) - Math.floor(year / 100) + Math.floor(year / 400) + Math.floor((month * 153 + 2) / 5) + ordinal - 1
+  );
 }

@@ -4,8 +4,7 @@ import { answerDecision, type DecisionResult } from '../comparison/decision-resu
 import { readDecisionFile } from '../decision-file/read';
 
 const folder = new URL('.', import.meta.url);
-const load = (name: string): Record<string, unknown> =>
-  JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Record<string, unknown>;
+const load = (name: string): Record<string, unknown> => JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Record<string, unknown>;
 
 /** Results that are compared more loosely (README.md). */
 const LOOSE = ['breakEven', 'cheapestAt', 'cheapestAtSamples', 'route'];
@@ -14,7 +13,8 @@ interface Expected extends Pick<DecisionResult, 'breakEven' | 'route'> {
   cheapestAtSamples?: Array<{ scale: string; candidate: string | null; close: boolean }>;
 }
 
-const without = (document: object, keys: readonly string[]) => Object.fromEntries(Object.entries(document).filter(([key]) => !keys.includes(key)));
+const without = (document: object, keys: readonly string[]) =>
+  Object.fromEntries(Object.entries(document).filter(([key]) => !keys.includes(key)));
 
 const cases = readdirSync(folder).filter((name) => /^\d\d-.*\.json$/.test(name) && !name.endsWith('.result.json'));
 
@@ -33,7 +33,9 @@ describe.each(cases)('%s', (name) => {
         breakEven?.map(({ a, b, at }) => [a, b, at.map(({ cheaperBelow }) => cheaperBelow)]),
       );
       const scales = (all: DecisionResult['breakEven']) => (all ?? []).flatMap(({ at }) => at.map(({ scale }) => Number(scale)));
-      scales(result.breakEven).forEach((scale, index) => expect(Math.abs(scale - (scales(breakEven)[index] ?? NaN))).toBeLessThanOrEqual(0.0003));
+      scales(result.breakEven).forEach((scale, index) =>
+        expect(Math.abs(scale - (scales(breakEven)[index] ?? NaN))).toBeLessThanOrEqual(0.0003),
+      );
     });
 
   if (cheapestAtSamples)

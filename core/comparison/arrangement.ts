@@ -16,13 +16,19 @@ export interface Arranged {
  * Puts columns in the order a person gave them: pinned ones first, then those that were ordered, the rest by their
  * total; differences are against the baseline that was chosen, or the cheapest.
  */
-export function arranged(columns: readonly LineUpColumn[], { baseline, pinned = [], order = [] }: LineUpView, leader: LineUpColumn | null, currency: string): Arranged {
+export function arranged(
+  columns: readonly LineUpColumn[],
+  { baseline, pinned = [], order = [] }: LineUpView,
+  leader: LineUpColumn | null,
+  currency: string,
+): Arranged {
   const named = (ids: readonly string[]) => ids.flatMap((id) => columns.find((column) => column.id === id) ?? []);
   const first = named(pinned);
   const next = named(order).filter((column) => !first.includes(column));
   const sorted = [...first, ...next, ...columns.filter((column) => !first.includes(column) && !next.includes(column))];
   const against = columns.find(({ id }) => id === baseline) ?? leader;
-  const difference = (column: LineUpColumn) => (against === null || column === against ? null : moneyText(decimal(column.result.total).minus(against.result.total), currency));
+  const difference = (column: LineUpColumn) =>
+    against === null || column === against ? null : moneyText(decimal(column.result.total).minus(against.result.total), currency);
   return { columns: sorted.map((column) => ({ ...column, difference: difference(column) })), pinned: first.length, baseline: against };
 }
 

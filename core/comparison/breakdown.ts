@@ -78,7 +78,9 @@ function partsOf(lines: readonly LedgerLine[], text: (amount: Decimal) => string
       const total = sum(group.map((line) => line.amount));
       const charged = moneyText(sum(group.map((line) => line.charged)), first.currency);
       const months = new Set(group.filter((line) => !line.amount.isZero()).map((line) => line.month)).size;
-      return [{ total, part: { source: first.source, total: text(total), currency: first.currency, charged, bucket: first.bucket, months } }];
+      return [
+        { total, part: { source: first.source, total: text(total), currency: first.currency, charged, bucket: first.bucket, months } },
+      ];
     })
     .sort((a, b) => b.total.cmp(a.total))
     .map(({ part }) => part);

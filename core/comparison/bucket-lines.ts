@@ -18,5 +18,7 @@ export function bucketLines({ ledger }: PricedCandidate, bucket: Bucket, currenc
     const before = sums.get(key);
     sums.set(key, { source: line.source, amount: (before?.amount ?? ZERO).plus(line.amount) });
   }
-  return [...sums.values()].sort((a, b) => b.amount.cmp(a.amount)).map(({ source, amount }) => ({ source, amount: moneyText(amount, currency) }));
+  return [...sums.values()]
+    .sort((a, b) => b.amount.cmp(a.amount))
+    .map(({ source, amount }) => ({ source, amount: moneyText(amount, currency) }));
 }

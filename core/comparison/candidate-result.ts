@@ -121,7 +121,10 @@ function prepaid(pricing: Pricing, ledger: Ledger): Decimal {
   const parts = ledger.payments
     .filter(({ covers, month }) => covers > 0 && month + covers > horizon)
     .map(({ charged, covers, month, currency: paidIn }) =>
-      charged.times(decimal(month + covers - horizon)).div(covers).times(pricing.rate(paidIn)),
+      charged
+        .times(decimal(month + covers - horizon))
+        .div(covers)
+        .times(pricing.rate(paidIn)),
     );
   return roundMoney(sum(parts), currency);
 }

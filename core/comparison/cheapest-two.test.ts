@@ -13,20 +13,41 @@ describe('the cheapest two', () => {
   it.each([
     ['with nearly everything the format has', richDecision],
     ['at random', randomDecision],
-  ])('are those that pricing everything gives: %s', (_name, made) => {
-    fc.assert(
-      fc.property(made, (one) => {
-        const file = readOrNull(one);
-        if (file) expect(cheapestTwo(file)).toEqual(standingOf(priceDecision(file)));
-      }),
-      { numRuns: 150 },
-    );
-  }, 60_000);
+  ])(
+    'are those that pricing everything gives: %s',
+    (_name, made) => {
+      fc.assert(
+        fc.property(made, (one) => {
+          const file = readOrNull(one);
+          if (file) expect(cheapestTwo(file)).toEqual(standingOf(priceDecision(file)));
+        }),
+        { numRuns: 150 },
+      );
+    },
+    60_000,
+  );
 
   it('of many that differ by a cent', () => {
     const file = kiteDecision();
-    const offers = file.offers.flatMap((offer) => (offer.id === 'a' ? Array.from({ length: 12 }, (_, index) => ({ ...offer, id: `a${index}`, plans: offer.plans.map((plan) => ({ ...plan, id: `p${index}`, terms: [{ id: 'm', months: 1, price: `1${index % 4}.0${(index * 7) % 10}` }], charges: plan.charges?.map((charge) => ({ ...charge, id: `f${index}` })) })) })) : [offer]));
-    const candidates = Array.from({ length: 12 }, (_, index) => ({ id: `C${index}`, label: `C${index}`, plans: [{ plan: `p${index}`, term: 'm' }] }));
+    const offers = file.offers.flatMap((offer) =>
+      offer.id === 'a'
+        ? Array.from({ length: 12 }, (_, index) => ({
+            ...offer,
+            id: `a${index}`,
+            plans: offer.plans.map((plan) => ({
+              ...plan,
+              id: `p${index}`,
+              terms: [{ id: 'm', months: 1, price: `1${index % 4}.0${(index * 7) % 10}` }],
+              charges: plan.charges?.map((charge) => ({ ...charge, id: `f${index}` })),
+            })),
+          }))
+        : [offer],
+    );
+    const candidates = Array.from({ length: 12 }, (_, index) => ({
+      id: `C${index}`,
+      label: `C${index}`,
+      plans: [{ plan: `p${index}`, term: 'm' }],
+    }));
     const many: DecisionFile = { ...file, offers, candidates };
     expect(cheapestTwo(many)).toEqual(standingOf(priceDecision(many)));
   });
@@ -39,7 +60,17 @@ describe('the cheapest two', () => {
 
   it('where a package decides, exact arithmetic does', () => {
     const file = kiteDecision();
-    const offers = file.offers.map((offer) => (offer.id === 'b' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, charges: [{ id: 'fb', label: 'Labels', how: 'package' as const, size: '33.333333333333333333', each: '100' }] })) } : offer));
+    const offers = file.offers.map((offer) =>
+      offer.id === 'b'
+        ? {
+            ...offer,
+            plans: offer.plans.map((plan) => ({
+              ...plan,
+              charges: [{ id: 'fb', label: 'Labels', how: 'package' as const, size: '33.333333333333333333', each: '100' }],
+            })),
+          }
+        : offer,
+    );
     // 100 orders are a hair more than three packages.
     expect(cheapestTwo({ ...file, offers })).toEqual(standingOf(priceDecision({ ...file, offers })));
   });

@@ -43,7 +43,12 @@ export function cheapestTwo(file: DecisionFile): CheapestTwo | null {
   exact.sort((a, b) => decimal(a.result.total).cmp(b.result.total) || a.index - b.index);
   const [first, second] = exact.map(({ result }) => result);
   if (!first) return null;
-  return { first: first.id, total: first.total, second: second?.id ?? null, margin: second ? moneyText(decimal(second.total).minus(first.total), file.currency) : null };
+  return {
+    first: first.id,
+    total: first.total,
+    second: second?.id ?? null,
+    margin: second ? moneyText(decimal(second.total).minus(first.total), file.currency) : null,
+  };
 }
 
 /** Close to a step, floating point could be off by a whole package; then only exact arithmetic says. */
@@ -54,8 +59,19 @@ function hasEdge({ charges }: CompiledCandidate, months: number): boolean {
 /** By how much the rounding of lines can put a candidate's total away from its unrounded one, base currency. */
 function roundingOf(pricing: Pricing): number {
   const { file } = pricing;
-  const units = [file.currency, ...Object.keys(file.rates ?? {})].map((currency) => 10 ** -minorDigits(currency) * pricing.rate(currency).toNumber());
-  const lines = Math.max(0, ...file.candidates.map((candidate) => candidateCharges(pricing, candidate).length + candidate.plans.length + (candidate.addons?.length ?? 0) + (candidate.extras?.length ?? 0)));
+  const units = [file.currency, ...Object.keys(file.rates ?? {})].map(
+    (currency) => 10 ** -minorDigits(currency) * pricing.rate(currency).toNumber(),
+  );
+  const lines = Math.max(
+    0,
+    ...file.candidates.map(
+      (candidate) =>
+        candidateCharges(pricing, candidate).length +
+        candidate.plans.length +
+        (candidate.addons?.length ?? 0) +
+        (candidate.extras?.length ?? 0),
+    ),
+  );
   // One more for own time, one for tax; a line is rounded twice, and taxed.
   return file.months * (lines + 2) * 2 * Math.max(...units) * (1 + Number(file.feeTax ?? '0') / 100);
 }

@@ -11,7 +11,13 @@ export interface Course {
   /** Added up from the first month, base currency. */
   readonly cumulative: readonly string[];
   /** Months in which a payment costs more (or less) than the one before it for the same thing. */
-  readonly renewals: ReadonlyArray<{ readonly month: Month; readonly index: number; readonly from: string; readonly to: string; readonly currency: string }>;
+  readonly renewals: ReadonlyArray<{
+    readonly month: Month;
+    readonly index: number;
+    readonly from: string;
+    readonly to: string;
+    readonly currency: string;
+  }>;
   /** Months (indexes) in which it is outgrown. */
   readonly outgrown: readonly number[];
 }
@@ -55,7 +61,15 @@ function follow({ pricing, candidates, result }: PricedDecision, ids: readonly s
     renewals: renewalsOf(pricing, candidate, result.months),
     outgrown: [...new Set(exceededLimits(pricing, candidate).map(({ month }) => month))],
   }));
-  return { months: result.months, courses, crossings: crossingsBetween(shown.map(({ candidate }) => candidate.id), sums, result.months) };
+  return {
+    months: result.months,
+    courses,
+    crossings: crossingsBetween(
+      shown.map(({ candidate }) => candidate.id),
+      sums,
+      result.months,
+    ),
+  };
 }
 
 function addedUp(monthly: readonly string[]): Decimal[] {
@@ -63,7 +77,11 @@ function addedUp(monthly: readonly string[]): Decimal[] {
   return monthly.map((amount) => (sum = sum.plus(amount)));
 }
 
-function renewalsOf(pricing: PricedDecision['pricing'], candidate: PricedDecision['candidates'][number]['candidate'], months: readonly Month[]): Course['renewals'] {
+function renewalsOf(
+  pricing: PricedDecision['pricing'],
+  candidate: PricedDecision['candidates'][number]['candidate'],
+  months: readonly Month[],
+): Course['renewals'] {
   const last = new Map<string, Decimal>();
   return paymentSchedule(pricing, candidate).flatMap(({ source, month, charged, currency }) => {
     const key = JSON.stringify(source);
@@ -88,4 +106,3 @@ function crossingsBetween(ids: readonly string[], sums: ReadonlyArray<readonly D
   );
   return found.sort((a, b) => a.index - b.index);
 }
-

@@ -61,8 +61,7 @@ export function priceDecision(file: DecisionFile, scale: Decimal = ONE): PricedD
 /** The id of the best usable candidate without unknowns; the first in file order wins a tie. */
 export function bestOf(results: readonly CandidateResult[], isBetter: (a: CandidateResult, b: CandidateResult) => boolean): string | null {
   let leader: CandidateResult | null = null;
-  for (const one of results)
-    if (one.usable && one.unknown.length === 0 && (leader === null || isBetter(one, leader))) leader = one;
+  for (const one of results) if (one.usable && one.unknown.length === 0 && (leader === null || isBetter(one, leader))) leader = one;
   return leader?.id ?? null;
 }
 

@@ -29,13 +29,19 @@ describe('every figure that is taken apart adds up to the cent', () => {
   it('buckets from their lines', () => {
     holds((priced) => {
       for (const one of priced.candidates)
-        for (const bucket of BUCKETS) expect(added(bucketLines(one, bucket, priced.pricing.file.currency).map(({ amount }) => amount)).eq(one.result.buckets[bucket] ?? '0')).toBe(true);
+        for (const bucket of BUCKETS)
+          expect(
+            added(bucketLines(one, bucket, priced.pricing.file.currency).map(({ amount }) => amount)).eq(one.result.buckets[bucket] ?? '0'),
+          ).toBe(true);
     });
   });
 
   it('the cost so far to the total', () => {
     holds((priced) => {
-      const { courses } = coursesOf(priced, priced.candidates.map(({ candidate }) => candidate.id));
+      const { courses } = coursesOf(
+        priced,
+        priced.candidates.map(({ candidate }) => candidate.id),
+      );
       courses.forEach(({ cumulative }, index) => expect(cumulative.at(-1)).toBe(priced.candidates[index]?.result.total));
     });
   });
@@ -46,7 +52,12 @@ describe('every figure that is taken apart adds up to the cent', () => {
         const { kept, streams } = keptParts(priced.pricing, candidate);
         expect(decimal(kept).minus(result.total).eq(result.keep)).toBe(true);
         // Each stream is rounded on its own.
-        expect(added(streams.map((stream) => stream.kept)).minus(kept).abs().toNumber()).toBeLessThanOrEqual(0.005 * (streams.length + 1));
+        expect(
+          added(streams.map((stream) => stream.kept))
+            .minus(kept)
+            .abs()
+            .toNumber(),
+        ).toBeLessThanOrEqual(0.005 * (streams.length + 1));
       }
     });
   });
@@ -62,7 +73,11 @@ describe('every figure that is taken apart adds up to the cent', () => {
         expect(added(lines.filter(({ of }) => of === 'b').map(({ amount }) => amount)).eq(b)).toBe(true);
       }
       const mirrored = setAgainst(priced, other.candidate.id, one.candidate.id);
-      expect(decimal(mirrored?.total.difference ?? 'NaN').neg().eq(pair?.total.difference ?? 'NaN')).toBe(true);
+      expect(
+        decimal(mirrored?.total.difference ?? 'NaN')
+          .neg()
+          .eq(pair?.total.difference ?? 'NaN'),
+      ).toBe(true);
       expect(mirrored?.answers.map(({ feature }) => feature)).toEqual(pair?.answers.map(({ feature }) => feature));
     });
   });

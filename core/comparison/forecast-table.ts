@@ -27,7 +27,9 @@ export function forecastTable(pricing: Pricing): ForecastMonth[] {
     return {
       month,
       orders: forecast.streams.map((stream) => (stream.orders[index] ?? ZERO).toFixed(1)),
-      streamSales: forecast.streams.map((stream) => moneyText(roundMoney((stream.orders[index] ?? ZERO).times(stream.orderValue[index] ?? ZERO), currency), currency)),
+      streamSales: forecast.streams.map((stream) =>
+        moneyText(roundMoney((stream.orders[index] ?? ZERO).times(stream.orderValue[index] ?? ZERO), currency), currency),
+      ),
       allOrders: forecast.orders[index]?.toFixed(1) ?? '0.0',
       sales: sales ? moneyText(roundMoney(sales, currency), currency) : '0',
       ofBest: best > 0 && sales ? sales.toNumber() / best : 0,

@@ -34,7 +34,14 @@ export function keptParts(pricing: Pricing, candidate: Candidate, scale: Decimal
   const streams = forecast.streams.map(({ stream, orders, netOrderValue, refunded }) => {
     const netSales = sum(orders.map((count, month) => count.times(netOrderValue[month] ?? ZERO)));
     const margin = stream.margin ?? '100';
-    return { label: stream.label, orders: fixed(sum(orders), 1), netSales: money(netSales), margin, refunds: stream.refunds ?? '0', exact: netSales.times(fraction(margin)).times(ONE.minus(refunded)) };
+    return {
+      label: stream.label,
+      orders: fixed(sum(orders), 1),
+      netSales: money(netSales),
+      margin,
+      refunds: stream.refunds ?? '0',
+      exact: netSales.times(fraction(margin)).times(ONE.minus(refunded)),
+    };
   });
   return {
     streams: streams.map(({ exact, ...stream }) => ({ ...stream, kept: money(exact) })),

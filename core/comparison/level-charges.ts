@@ -63,7 +63,8 @@ export function levelCharges(pricing: Pricing): LevelCharges {
         lines.set(one, found);
         return found;
       };
-      return (candidate) => (candidates[candidate] ?? []).map((one) => ({ bucket: bucketOf(one.charge), taxExcluded: one.taxExcluded, lines: linesOf(one) }));
+      return (candidate) =>
+        (candidates[candidate] ?? []).map((one) => ({ bucket: bucketOf(one.charge), taxExcluded: one.taxExcluded, lines: linesOf(one) }));
     },
   };
 }

@@ -34,7 +34,12 @@ export function levelLimits(pricing: Pricing, candidate: Candidate): LevelLimit[
 }
 
 /** The first limit that is exceeded at a scale, alphabetically the first within a month; null for none. */
-export function firstExceeded(pricing: Pricing, candidate: Candidate, limits: readonly LevelLimit[], scale: number): { month: Month; limit: string } | null {
+export function firstExceeded(
+  pricing: Pricing,
+  candidate: Candidate,
+  limits: readonly LevelLimit[],
+  scale: number,
+): { month: Month; limit: string } | null {
   let first: { month: number; limit: string } | null = null;
   const note = (month: number, limit: string) => {
     if (first === null || month < first.month || (month === first.month && limit < first.limit)) first = { month, limit };

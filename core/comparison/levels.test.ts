@@ -59,12 +59,20 @@ describe('whole minor units', () => {
     fc.assert(
       fc.property(fc.integer({ min: -1e9, max: 1e9 }), fc.integer({ min: 1, max: 99_999_999 }), (units, ten) => {
         const exact = decimal(ten).div(1_000_000);
-        expect(roundedProduct(units, { exact, number: exact.toNumber() })).toBe(decimal(units).times(exact).toDecimalPlaces(0).toNumber() + 0);
+        expect(roundedProduct(units, { exact, number: exact.toNumber() })).toBe(
+          decimal(units).times(exact).toDecimalPlaces(0).toNumber() + 0,
+        );
       }),
     );
   });
 
-  it.each([[-1205, 2, '-12.05'], [7, 2, '0.07'], [0, 2, '0.00'], [1500, 0, '1500'], [-5, 3, '-0.005']])('%i with %i digits are %s', (units, digits, text) => {
+  it.each([
+    [-1205, 2, '-12.05'],
+    [7, 2, '0.07'],
+    [0, 2, '0.00'],
+    [1500, 0, '1500'],
+    [-5, 3, '-0.005'],
+  ])('%i with %i digits are %s', (units, digits, text) => {
     expect(minorText(units, digits)).toBe(text);
   });
 });

@@ -76,7 +76,12 @@ function pricedAt(pricing: Pricing, candidates: readonly LevelCandidate[], charg
 
 type ChargeLines = ReturnType<ReturnType<LevelCharges['at']>>;
 
-function candidateAt(pricing: Pricing, { atForecast, fixed: fixedLines, fixedTaxed, limits }: LevelCandidate, charges: ChargeLines, scale: number): PricedCandidate {
+function candidateAt(
+  pricing: Pricing,
+  { atForecast, fixed: fixedLines, fixedTaxed, limits }: LevelCandidate,
+  charges: ChargeLines,
+  scale: number,
+): PricedCandidate {
   const { months, currency, feeTax = '0' } = pricing.file;
   const { candidate, result: before } = atForecast;
   const digits = minorDigits(currency);
@@ -99,7 +104,11 @@ function candidateAt(pricing: Pricing, { atForecast, fixed: fixedLines, fixedTax
   }
   const rate = fraction(feeTax);
   const factor = { exact: rate, number: rate.toNumber() };
-  if (!rate.isZero()) add('tax', taxed.map((units) => roundedProduct(units, factor)));
+  if (!rate.isZero())
+    add(
+      'tax',
+      taxed.map((units) => roundedProduct(units, factor)),
+    );
   const total = monthly.reduce((sum, units) => sum + units, 0);
   const { orders, sales, kept } = forecastTotals(pricing.forecastAt(ONE.plus(fraction(candidate.lift ?? '0'))));
   const exactTotal = decimal(minorText(total, digits));

@@ -43,7 +43,11 @@ describe('lineUp', () => {
   it('never lets a candidate with a gap lead, and says at least', () => {
     const gap = load('13-larkfell.json', (file) => ({
       ...file,
-      offers: file.offers.map((offer) => (offer.id === 'marlpit' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: plan.terms.map((term) => ({ ...term, price: null })) })) } : offer)),
+      offers: file.offers.map((offer) =>
+        offer.id === 'marlpit'
+          ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: plan.terms.map((term) => ({ ...term, price: null })) })) }
+          : offer,
+      ),
     }));
     const { leader, columns } = lineUp(gap);
     expect(leader?.id).toBe('E');
@@ -55,11 +59,18 @@ describe('lineUp', () => {
       ...file,
       candidates: [...file.candidates, { id: 'F', label: 'Marlpit Grow', plans: [{ plan: 'mp', term: 'm' }] }],
     }));
-    expect(lineUp(named).columns.map(({ label }) => label)).toEqual(expect.arrayContaining(['Marlpit Grow, by the year', 'Marlpit Grow, by the month']));
+    expect(lineUp(named).columns.map(({ label }) => label)).toEqual(
+      expect.arrayContaining(['Marlpit Grow, by the year', 'Marlpit Grow, by the month']),
+    );
   });
 
   it('has nothing to say about nothing', () => {
-    expect(lineUp(load('13-larkfell.json', (file) => ({ ...file, candidates: [] })))).toEqual({ columns: [], leader: null, runnerUp: null, buckets: [] });
+    expect(lineUp(load('13-larkfell.json', (file) => ({ ...file, candidates: [] })))).toEqual({
+      columns: [],
+      leader: null,
+      runnerUp: null,
+      buckets: [],
+    });
   });
 });
 
@@ -67,7 +78,10 @@ describe('breakdownOf', () => {
   it('takes a bucket apart into its charges and finds the dearest month', () => {
     const breakdown = breakdownOf(larkfell, 'A', { bucket: 'payment' });
     expect(breakdown?.total).toBe('4387.16');
-    expect(breakdown?.parts.map(({ source, months }) => [source.kind === 'charge' && source.charge, months])).toEqual([['mp1', 24], ['mp2', 24]]);
+    expect(breakdown?.parts.map(({ source, months }) => [source.kind === 'charge' && source.charge, months])).toEqual([
+      ['mp1', 24],
+      ['mp2', 24],
+    ]);
     expect(breakdown?.dearest?.month).toBe('2028-07');
   });
 

@@ -63,10 +63,7 @@ export function lineUp({ pricing, result, candidates }: PricedDecision, baseline
   return {
     columns: sorted,
     leader,
-    runnerUp:
-      leader && second
-        ? { column: second, margin: text(decimal(second.result.total).minus(leader.result.total)) }
-        : null,
+    runnerUp: leader && second ? { column: second, margin: text(decimal(second.result.total).minus(leader.result.total)) } : null,
     buckets: BUCKETS.filter((bucket) => columns.some((column) => column.result.buckets[bucket] !== undefined)),
   };
 }

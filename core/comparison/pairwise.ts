@@ -18,7 +18,11 @@ export interface MoneyDifference {
 }
 
 /** What a candidate says to a need. */
-export type StatedAnswer = { readonly kind: 'yes' } | { readonly kind: 'no' } | { readonly kind: 'amount'; readonly amount: string; readonly isEnough: boolean } | { readonly kind: 'not-known' };
+export type StatedAnswer =
+  | { readonly kind: 'yes' }
+  | { readonly kind: 'no' }
+  | { readonly kind: 'amount'; readonly amount: string; readonly isEnough: boolean }
+  | { readonly kind: 'not-known' };
 
 /** A need to which two candidates say different things. */
 export interface AnswerDifference {
@@ -47,7 +51,10 @@ export function setAgainst({ pricing, candidates }: PricedDecision, a: string, b
     const [first, second] = [one.result.buckets[bucket] ?? '0', other.result.buckets[bucket] ?? '0'];
     const difference = decimal(second).minus(first);
     if (difference.isZero()) return [];
-    const lines = [...bucketLines(one, bucket, currency).map((line) => ({ of: 'a' as const, ...line })), ...bucketLines(other, bucket, currency).map((line) => ({ of: 'b' as const, ...line }))];
+    const lines = [
+      ...bucketLines(one, bucket, currency).map((line) => ({ of: 'a' as const, ...line })),
+      ...bucketLines(other, bucket, currency).map((line) => ({ of: 'b' as const, ...line })),
+    ];
     return [{ bucket, a: money(decimal(first)), b: money(decimal(second)), difference: money(difference), lines }];
   });
   return {
@@ -70,7 +77,11 @@ function answersDiffering(pricing: Pricing, a: Candidate, b: Candidate): AnswerD
 
 /** What a candidate's plans, add-ons and extras say to a need together (decision file §6). */
 export function statedAnswer(pricing: Pricing, { plans, addons = [], extras = [] }: Candidate, need: Need): StatedAnswer {
-  const features = [...plans.map(({ plan }) => pricing.plan(plan).plan.features), ...addons.map(({ addon }) => pricing.addon(addon).features), ...extras.map((extra) => extra.features)];
+  const features = [
+    ...plans.map(({ plan }) => pricing.plan(plan).plan.features),
+    ...addons.map(({ addon }) => pricing.addon(addon).features),
+    ...extras.map((extra) => extra.features),
+  ];
   const values = features.flatMap((one) => (one && Object.hasOwn(one, need.feature) ? [one[need.feature] ?? null] : []));
   const isMet = features.some((one) => meets(one, need));
   const amounts = values.filter((value) => typeof value === 'string');

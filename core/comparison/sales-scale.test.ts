@@ -11,7 +11,10 @@ const scaleOf = (changed: DecisionFile) => salesScale(preparePricing(readDecisio
 
 /** The example with every plan limited to so many orders a month. */
 function limited(orders: string): DecisionFile {
-  return { ...file, offers: file.offers.map((offer) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, limits: { orders } })) })) };
+  return {
+    ...file,
+    offers: file.offers.map((offer) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, limits: { orders } })) })),
+  };
 }
 
 describe('salesScale', () => {
@@ -35,7 +38,7 @@ describe('salesScale', () => {
   });
 
   it('is not there without sales or candidates', () => {
-    expect(scaleOf({ ...file, forecast: { streams: [] } , offers: [], candidates: [], processors: [] })).toBeNull();
+    expect(scaleOf({ ...file, forecast: { streams: [] }, offers: [], candidates: [], processors: [] })).toBeNull();
     expect(scaleOf({ ...file, candidates: [] })).toBeNull();
   });
 });
@@ -50,7 +53,12 @@ describe('where the scale is in doubt', () => {
   it('is where somebody cheaper is outgrown', () => {
     // Birch, the cheaper one from sales of 500 (half the forecast) on, goes to 300 orders: three times the forecast.
     const [alder, birch] = kiteDecision().offers;
-    const found = kites({ offers: [{ ...alder }, { ...birch, plans: birch?.plans.map((plan) => ({ ...plan, limits: { orders: '300' } })) }] as DecisionFile['offers'] })?.doubtful;
+    const found = kites({
+      offers: [
+        { ...alder },
+        { ...birch, plans: birch?.plans.map((plan) => ({ ...plan, limits: { orders: '300' } })) },
+      ] as DecisionFile['offers'],
+    })?.doubtful;
     expect(found).toHaveLength(1);
     expect(found?.[0]).toMatchObject({ candidate: 'B', why: 'outgrown', to: 10 });
     expect(found?.[0]?.from).toBeCloseTo(3, 6);
@@ -58,7 +66,15 @@ describe('where the scale is in doubt', () => {
 
   it('is where somebody may be cheaper, a price of whom is not known', () => {
     const [alder, birch] = kiteDecision().offers;
-    const found = kites({ offers: [{ ...alder }, { ...birch, plans: birch?.plans.map((plan) => ({ ...plan, charges: [{ id: 'fb', label: 'Fee', how: 'per-order', percent: null }] })) }] as DecisionFile['offers'] })?.doubtful;
+    const found = kites({
+      offers: [
+        { ...alder },
+        {
+          ...birch,
+          plans: birch?.plans.map((plan) => ({ ...plan, charges: [{ id: 'fb', label: 'Fee', how: 'per-order', percent: null }] })),
+        },
+      ] as DecisionFile['offers'],
+    })?.doubtful;
     // Without its fee Birch is 360 against 120 + 600 k: cheaper from k = 0.4 on.
     expect(found?.map(({ candidate, why, to }) => [candidate, why, to])).toEqual([['B', 'not-known', 10]]);
     expect(found?.[0]?.from).toBeCloseTo(0.4, 6);
@@ -67,6 +83,11 @@ describe('where the scale is in doubt', () => {
   it('does not speak of whom a must rules out', () => {
     const [alder, birch] = kiteDecision().offers;
     const features = { 'gift-cards': true };
-    expect(kites({ needs: [{ feature: 'gift-cards', level: 'must' }], offers: [{ ...alder, plans: alder?.plans.map((plan) => ({ ...plan, features })) }, { ...birch }] as DecisionFile['offers'] })?.doubtful).toEqual([]);
+    expect(
+      kites({
+        needs: [{ feature: 'gift-cards', level: 'must' }],
+        offers: [{ ...alder, plans: alder?.plans.map((plan) => ({ ...plan, features })) }, { ...birch }] as DecisionFile['offers'],
+      })?.doubtful,
+    ).toEqual([]);
   });
 });

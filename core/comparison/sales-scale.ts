@@ -54,13 +54,20 @@ export function salesScale(pricing: Pricing): SalesScale | null {
   const compiled = compileCandidates(pricing);
   const cheapest = cheapestStretches(compiled, FROM, TO);
   const meeting = compiled.filter((_, index) => meetsEveryMust(pricing, index));
-  const regardless = cheapestStretches(meeting.map((one) => ({ ...one, usableUpTo: Infinity })), FROM, TO);
+  const regardless = cheapestStretches(
+    meeting.map((one) => ({ ...one, usableUpTo: Infinity })),
+    FROM,
+    TO,
+  );
   const usableUpTo = new Map(compiled.map((one) => [one.id, one.usableUpTo]));
   return {
     from: FROM,
     to: TO,
     stretches: cheapest.map((stretch) => ({ ...stretch, salesTo: salesAt(pricing, stretch.to) })),
-    doubtful: differing(regardless, cheapest).map((stretch) => ({ ...stretch, why: usableUpTo.get(stretch.candidate) === 0 && hasUnknown(pricing, stretch.candidate) ? 'not-known' : 'outgrown' })),
+    doubtful: differing(regardless, cheapest).map((stretch) => ({
+      ...stretch,
+      why: usableUpTo.get(stretch.candidate) === 0 && hasUnknown(pricing, stretch.candidate) ? 'not-known' : 'outgrown',
+    })),
     ticks: ticksOf(sales),
   };
 }
@@ -80,12 +87,17 @@ function hasUnknown(pricing: Pricing, id: string): boolean {
 const SAME_JOINT = 1e-9;
 
 /** Where the first picture names another candidate than the second. */
-function differing(first: readonly CheapestStretch[], second: readonly CheapestStretch[]): Array<{ from: number; to: number; candidate: string }> {
+function differing(
+  first: readonly CheapestStretch[],
+  second: readonly CheapestStretch[],
+): Array<{ from: number; to: number; candidate: string }> {
   return first.flatMap(({ from, to, candidate }) =>
     second.flatMap((other) => {
       const [start, end] = [Math.max(from, other.from), Math.min(to, other.to)];
       // Joints that only floating point tells apart are the same.
-      return candidate !== null && end > start * (1 + SAME_JOINT) && other.candidate !== candidate ? [{ from: start, to: end, candidate }] : [];
+      return candidate !== null && end > start * (1 + SAME_JOINT) && other.candidate !== candidate
+        ? [{ from: start, to: end, candidate }]
+        : [];
     }),
   );
 }

@@ -9,7 +9,24 @@ import type { CsvCell } from './csv-text';
 /** The line-up as a table: a row for each candidate, figures as plain decimals. */
 export function lineUpTable({ columns }: LineUp, currency: string): CsvCell[][] {
   const years = Math.max(1, ...columns.map((column) => column.years.length));
-  const head = ['candidate', 'name', 'currency', 'total', 'at_least', 'usable', 'difference', 'left_to_you', 'per_order', 'percent_of_sales', ...Array.from({ length: years }, (_, year) => `year_${year + 1}`), ...BUCKETS, 'outgrown_in', 'outgrown_by', 'missing', 'not_known'];
+  const head = [
+    'candidate',
+    'name',
+    'currency',
+    'total',
+    'at_least',
+    'usable',
+    'difference',
+    'left_to_you',
+    'per_order',
+    'percent_of_sales',
+    ...Array.from({ length: years }, (_, year) => `year_${year + 1}`),
+    ...BUCKETS,
+    'outgrown_in',
+    'outgrown_by',
+    'missing',
+    'not_known',
+  ];
   const rows = columns.map(({ id, label, result: one, difference, atLeast, years: yearly }): CsvCell[] => [
     id,
     { typed: label },

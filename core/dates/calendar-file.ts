@@ -61,8 +61,15 @@ function vtimezone(name: string): string | null {
  * A calendar file (RFC 5545): each entry at an hour of its day in the given time zone, whose rules it carries, with
  * reminders ahead and on the day. Its UIDs are the same each time.
  */
-export function calendarFile(entries: readonly CalendarEntry[], { calendar: of, name, zone, hour, remindDays, sequence, stamp, address }: CalendarOptions): string {
-  const calendar = new ICalCalendar({ name: oneLine(name), prodId: { company: 'Venalis', product: 'Venalis', language: 'EN' }, timezone: zone === 'UTC' ? zone : { name: zone, generator: vtimezone } });
+export function calendarFile(
+  entries: readonly CalendarEntry[],
+  { calendar: of, name, zone, hour, remindDays, sequence, stamp, address }: CalendarOptions,
+): string {
+  const calendar = new ICalCalendar({
+    name: oneLine(name),
+    prodId: { company: 'Venalis', product: 'Venalis', language: 'EN' },
+    timezone: zone === 'UTC' ? zone : { name: zone, generator: vtimezone },
+  });
   for (const { id, on, summary, description } of entries) {
     const start = dayjs.tz(`${on}T${hour}:00`, zone);
     const event = calendar.createEvent({
@@ -74,11 +81,15 @@ export function calendarFile(entries: readonly CalendarEntry[], { calendar: of, 
       lastModified: dayjs.utc(stamp).toDate(),
       sequence,
       summary: oneLine(summary),
-      description: description.split(/\r\n?|\n/).map(oneLine).join('\n'),
+      description: description
+        .split(/\r\n?|\n/)
+        .map(oneLine)
+        .join('\n'),
       url: address,
       transparency: ICalEventTransparency.TRANSPARENT,
     });
-    for (const days of new Set([remindDays, 0])) event.createAlarm({ type: ICalAlarmType.display, trigger: days * SECONDS_A_DAY, description: oneLine(summary) });
+    for (const days of new Set([remindDays, 0]))
+      event.createAlarm({ type: ICalAlarmType.display, trigger: days * SECONDS_A_DAY, description: oneLine(summary) });
   }
   return calendar.toString();
 }

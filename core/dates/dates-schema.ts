@@ -10,7 +10,10 @@ export const datesSchema = z.strictObject({
   remind: wholeNumber(0, 90).optional(),
   /** A price sheet is looked at again so many days after it was seen. */
   lookAgain: wholeNumber(7, 730).optional(),
-  own: z.array(z.strictObject({ id: slug, on: dayField, what: label })).max(200).optional(),
+  own: z
+    .array(z.strictObject({ id: slug, on: dayField, what: label }))
+    .max(200)
+    .optional(),
 });
 
 export type DatesNoted = z.output<typeof datesSchema>;

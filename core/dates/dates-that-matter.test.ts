@@ -14,18 +14,24 @@ const kites = kiteDecision();
 
 /** The kites with other terms of Birch's plan, which is the cheaper one. */
 function birch(terms: Term[], more: Partial<DecisionFile> = {}, plan: Partial<Plan> = {}): Workbench {
-  const offers = kites.offers.map((offer) => (offer.id === 'b' ? { ...offer, plans: offer.plans.map((one) => ({ ...one, terms, ...plan })) } : offer));
+  const offers = kites.offers.map((offer) =>
+    offer.id === 'b' ? { ...offer, plans: offer.plans.map((one) => ({ ...one, terms, ...plan })) } : offer,
+  );
   const candidates = kites.candidates.map((one) => (one.id === 'B' ? { ...one, plans: [{ plan: 'pb', term: terms[0]?.id ?? '' }] } : one));
   let next = 0;
   return takeApart({ ...kites, offers, candidates, ...more }, () => `s${next++}`, '2026-11-01');
 }
 
-const datesOf = (bench: Workbench, verdict?: GivenVerdict) => datesThatMatter(bench, priceDecision(assembleDecisionFile(bench).file), verdict);
+const datesOf = (bench: Workbench, verdict?: GivenVerdict) =>
+  datesThatMatter(bench, priceDecision(assembleDecisionFile(bench).file), verdict);
 const told = (bench: Workbench, verdict?: GivenVerdict) => datesOf(bench, verdict).map(({ kind, on, atStake }) => [kind, on, atStake]);
 
 describe('days that matter', () => {
   it('trial, refund window, rise after the introductory price, and renewals follow the day of joining', () => {
-    const bench = withDecision(birch([{ id: 'q', months: 3, price: '60', intro: { price: '15', periods: 1 }, trialDays: 14, refundDays: 30 }]), (one) => ({ ...one, dates: { joins: '2027-01-20' } }));
+    const bench = withDecision(
+      birch([{ id: 'q', months: 3, price: '60', intro: { price: '15', periods: 1 }, trialDays: 14, refundDays: 30 }]),
+      (one) => ({ ...one, dates: { joins: '2027-01-20' } }),
+    );
     expect(told(bench)).toEqual([
       ['joins', '2027-01-20', null],
       ['trial-ends', '2027-02-03', '15.00'],
@@ -51,31 +57,65 @@ describe('days that matter', () => {
   });
 
   it('a limit and a break-even come in the month that reaches them', () => {
-    const growing = { streams: [{ id: 'kites', label: 'Kites', kind: 'goods' as const, orders: { start: '10', add: '10' }, orderValue: '10' }] };
+    const growing = {
+      streams: [{ id: 'kites', label: 'Kites', kind: 'goods' as const, orders: { start: '10', add: '10' }, orderValue: '10' }],
+    };
     // Alder is cheaper below sales of 500 a month, reached with 50 orders in May; average sales are 650.
     const bench = birch([{ id: 'm', months: 1, price: '30' }], { forecast: growing });
     const verdict = given('A', 'Alder');
     const dates = datesOf(bench, verdict);
     // From May to December: 8 × 20 more for Birch's plan; 4 % of sales of 500 to 1,200 less, that is 4 % of 6,800.
-    expect(dates.find(({ kind }) => kind === 'break-even')).toMatchObject({ id: 'break-even.A.B', on: '2027-05-01', about: 'Birch', detail: '500.00', atStake: '112.00' });
+    expect(dates.find(({ kind }) => kind === 'break-even')).toMatchObject({
+      id: 'break-even.A.B',
+      on: '2027-05-01',
+      about: 'Birch',
+      detail: '500.00',
+      atStake: '112.00',
+    });
     // Hopeful sales are a quarter more: 125 in October.
     const roomy = birch([{ id: 'm', months: 1, price: '30' }], { forecast: growing }, { limits: { orders: '122' } });
-    expect(datesOf(roomy, given('B', 'Birch')).find(({ kind }) => kind === 'limit-reached')).toMatchObject({ on: '2027-10-01', isIfHopeful: true });
+    expect(datesOf(roomy, given('B', 'Birch')).find(({ kind }) => kind === 'limit-reached')).toMatchObject({
+      on: '2027-10-01',
+      isIfHopeful: true,
+    });
     const limited = birch([{ id: 'm', months: 1, price: '30' }], { forecast: growing }, { limits: { orders: '75' } });
-    expect(datesOf(limited, given('B', 'Birch')).find(({ kind }) => kind === 'limit-reached')).toMatchObject({ id: 'limit-reached.B.orders', on: '2027-08-01', detail: 'orders' });
+    expect(datesOf(limited, given('B', 'Birch')).find(({ kind }) => kind === 'limit-reached')).toMatchObject({
+      id: 'limit-reached.B.orders',
+      on: '2027-08-01',
+      detail: 'orders',
+    });
   });
 
   it('the end of an offer is told for all before a verdict, and after it for what was chosen', () => {
     const bench = birch([{ id: 'm', months: 1, price: '30', intro: { price: '1', periods: 2 } }]);
-    const dated = { ...bench, sheets: bench.sheets.map((used) => ({ ...used, sheet: { ...used.sheet, figures: { 'pb term 1': { until: '2026-12-31' } } } })) };
-    expect(datesOf(dated).find(({ kind }) => kind === 'offer-ends')).toMatchObject({ id: 'offer-ends.pb.m', on: '2026-12-31', atStake: '58.00' });
+    const dated = {
+      ...bench,
+      sheets: bench.sheets.map((used) => ({ ...used, sheet: { ...used.sheet, figures: { 'pb term 1': { until: '2026-12-31' } } } })),
+    };
+    expect(datesOf(dated).find(({ kind }) => kind === 'offer-ends')).toMatchObject({
+      id: 'offer-ends.pb.m',
+      on: '2026-12-31',
+      atStake: '58.00',
+    });
     expect(datesOf(dated, given('A', 'Alder')).some(({ kind }) => kind === 'offer-ends')).toBe(false);
   });
 
   it('a way tells its moves; within a vendor there is no second trial', () => {
     const terms = [{ id: 'm', months: 1, price: '30', trialDays: 30, intro: { price: '1', periods: 2 } }];
-    const bench = birch(terms, { candidates: [...kites.candidates.map((one) => (one.id === 'B' ? { ...one, plans: [{ plan: 'pb', term: 'm' }] } : one)), { id: 'C', label: 'Birch again', plans: [{ plan: 'pb', term: 'm' }] }] });
-    const way = (later: string): GivenVerdict => ({ ...given('A', 'Alder'), kind: 'route', parts: [{ candidate: 'B', label: 'Birch', segment: { candidate: 'B', from: '2027-01', months: 6 } }, { candidate: later, label: later, segment: { candidate: later, from: '2027-07', months: 6 } }] });
+    const bench = birch(terms, {
+      candidates: [
+        ...kites.candidates.map((one) => (one.id === 'B' ? { ...one, plans: [{ plan: 'pb', term: 'm' }] } : one)),
+        { id: 'C', label: 'Birch again', plans: [{ plan: 'pb', term: 'm' }] },
+      ],
+    });
+    const way = (later: string): GivenVerdict => ({
+      ...given('A', 'Alder'),
+      kind: 'route',
+      parts: [
+        { candidate: 'B', label: 'Birch', segment: { candidate: 'B', from: '2027-01', months: 6 } },
+        { candidate: later, label: later, segment: { candidate: later, from: '2027-07', months: 6 } },
+      ],
+    });
     expect(told(bench, way('C')).filter(([kind]) => ['move', 'trial-ends'].includes(kind ?? ''))).toEqual([
       ['trial-ends', '2027-01-31', '1.00'],
       ['move', '2027-07-01', null],
@@ -83,7 +123,10 @@ describe('days that matter', () => {
   });
 
   it('own dates stand among the others; a verdict is looked at again after half a year', () => {
-    const bench = withDecision(birch([{ id: 'm', months: 1, price: '30' }]), (one) => ({ ...one, dates: { lookAgain: 30, own: [{ id: 'x', on: '2026-12-05', what: 'Ask the bank' }] } }));
+    const bench = withDecision(birch([{ id: 'm', months: 1, price: '30' }]), (one) => ({
+      ...one,
+      dates: { lookAgain: 30, own: [{ id: 'x', on: '2026-12-05', what: 'Ask the bank' }] },
+    }));
     expect(told(bench, given('B', 'Birch'))).toEqual([
       ['look-again', '2026-12-01', null],
       ['own', '2026-12-05', null],
@@ -101,7 +144,27 @@ describe('days that matter', () => {
 
 /** A verdict as far as dates need it. */
 function given(candidate: string, label: string): GivenVerdict {
-  return { id: 'v', on: '2026-11-25', kind: 'candidate', parts: [{ candidate, label }], reason: '', strength: 'firm', currency: 'EUR', months: 12, version: 'expected', monthlySales: '1000.00', monthlyOrders: '100.0', total: '480.00', runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' }, totals: [], conditions: [], thresholds: [], unknown: [], open: [], sheets: [] };
+  return {
+    id: 'v',
+    on: '2026-11-25',
+    kind: 'candidate',
+    parts: [{ candidate, label }],
+    reason: '',
+    strength: 'firm',
+    currency: 'EUR',
+    months: 12,
+    version: 'expected',
+    monthlySales: '1000.00',
+    monthlyOrders: '100.0',
+    total: '480.00',
+    runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' },
+    totals: [],
+    conditions: [],
+    thresholds: [],
+    unknown: [],
+    open: [],
+    sheets: [],
+  };
 }
 
 describe('steps of days', () => {

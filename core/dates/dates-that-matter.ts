@@ -20,7 +20,19 @@ import type { GivenVerdict } from '../verdict/verdict-schema';
 import { USUAL_LOOK_AGAIN_DAYS } from './dates-schema';
 
 /** Why a day matters. */
-export type DateKind = 'joins' | 'trial-ends' | 'refund-ends' | 'price-rises' | 'renewal' | 'offer-ends' | 'limit-reached' | 'break-even' | 'move' | 'look-again' | 'verdict-again' | 'own';
+export type DateKind =
+  | 'joins'
+  | 'trial-ends'
+  | 'refund-ends'
+  | 'price-rises'
+  | 'renewal'
+  | 'offer-ends'
+  | 'limit-reached'
+  | 'break-even'
+  | 'move'
+  | 'look-again'
+  | 'verdict-again'
+  | 'own';
 
 /** A day that matters. */
 export interface DateThatMatters {
@@ -62,12 +74,14 @@ export function usedIn(verdict: GivenVerdict | undefined, priced: PricedDecision
   const { start, months, candidates, forecast } = priced.pricing.file;
   const isThere = (id: string) => candidates.some((candidate) => candidate.id === id);
   if (!verdict) return priced.result.cheapest === null ? [] : [{ candidate: priced.result.cheapest, from: 0, months }];
-  return verdict.parts.filter(({ candidate }) => isThere(candidate)).map(({ candidate, segment, streams }) => ({
-    candidate,
-    from: segment ? Math.max(0, monthsBetween(start, segment.from)) : 0,
-    months: segment?.months ?? months,
-    ...(streams ? { streams: forecast.streams.filter(({ id, label }) => streams.includes(label || id)).map(({ id }) => id) } : {}),
-  }));
+  return verdict.parts
+    .filter(({ candidate }) => isThere(candidate))
+    .map(({ candidate, segment, streams }) => ({
+      candidate,
+      from: segment ? Math.max(0, monthsBetween(start, segment.from)) : 0,
+      months: segment?.months ?? months,
+      ...(streams ? { streams: forecast.streams.filter(({ id, label }) => streams.includes(label || id)).map(({ id }) => id) } : {}),
+    }));
 }
 
 /**
@@ -85,22 +99,45 @@ export function datesThatMatter(bench: Workbench, priced: PricedDecision, verdic
     ...breakEvensReached(priced, used),
     ...offersEnding(bench, priced, verdict ? used : decision.candidates.map(({ id }) => ({ candidate: id }))),
     ...lookAgain(bench, used, pricing),
-    ...(verdict ? [{ id: 'verdict-again', kind: 'verdict-again' as const, on: addDays(verdict.on, VERDICT_AGAIN_DAYS), about: '', atStake: verdict.runnerUp?.margin ?? null }] : []),
+    ...(verdict
+      ? [
+          {
+            id: 'verdict-again',
+            kind: 'verdict-again' as const,
+            on: addDays(verdict.on, VERDICT_AGAIN_DAYS),
+            about: '',
+            atStake: verdict.runnerUp?.margin ?? null,
+          },
+        ]
+      : []),
     ...(decision.dates?.own ?? []).map(({ id, on, what }) => ({ id: `own.${id}`, kind: 'own' as const, on, about: what, atStake: null })),
   ];
   return all.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.id < b.id ? -1 : 1));
 }
 
 /** Of a candidate that is joined on a day: what follows from its terms. */
-function datesOfCandidate(pricing: Pricing, { candidate: id, from, months }: Used, index: number, joined: string, before: string | undefined): DateThatMatters[] {
+function datesOfCandidate(
+  pricing: Pricing,
+  { candidate: id, from, months }: Used,
+  index: number,
+  joined: string,
+  before: string | undefined,
+): DateThatMatters[] {
   const candidate = pricing.file.candidates.find((one) => one.id === id);
   if (!candidate) return [];
   const key = `${id}${index > 0 ? `.${index}` : ''}`;
   const isMove = from > 0;
   const isWithin = isMove && before !== undefined && offerOf(pricing, before) === offerOf(pricing, id);
-  const begins: DateThatMatters = isMove ? { id: `move.${key}`, kind: 'move', on: joined, about: candidate.label, atStake: null } : { id: `joins.${key}`, kind: 'joins', on: joined, about: candidate.label, atStake: null };
+  const begins: DateThatMatters = isMove
+    ? { id: `move.${key}`, kind: 'move', on: joined, about: candidate.label, atStake: null }
+    : { id: `joins.${key}`, kind: 'joins', on: joined, about: candidate.label, atStake: null };
   const until = addMonthsToDay(joined, months);
-  return [begins, ...termsOf(pricing, candidate).flatMap(({ part, label, term, count, currency }) => datesOfTerm({ pricing, key: `${key}.${part}`, label, term: isWithin ? asKnownCustomer(term) : term, count, currency, joined, until }))];
+  return [
+    begins,
+    ...termsOf(pricing, candidate).flatMap(({ part, label, term, count, currency }) =>
+      datesOfTerm({ pricing, key: `${key}.${part}`, label, term: isWithin ? asKnownCustomer(term) : term, count, currency, joined, until }),
+    ),
+  ];
 }
 
 function offerOf(pricing: Pricing, id: string): string | undefined {
@@ -125,11 +162,19 @@ function termsOf(pricing: Pricing, { plans, addons = [] }: Candidate): UsedTerm[
   return [
     ...plans.map(({ plan: id, term }) => {
       const { plan, offer } = pricing.plan(id);
-      return { part: id, label: `${offer.label || offer.vendor} ${plan.label}`.trim(), term: findTerm(plan.terms, term), count: 1, currency: plan.currency };
+      return {
+        part: id,
+        label: `${offer.label || offer.vendor} ${plan.label}`.trim(),
+        term: findTerm(plan.terms, term),
+        count: 1,
+        currency: plan.currency,
+      };
     }),
     ...addons.flatMap(({ addon: id, term, count = 1 }) => {
       const addon = pricing.addon(id);
-      return term === undefined ? [] : [{ part: id, label: addon.label, term: findTerm(addon.terms ?? [], term), count, currency: addon.currency }];
+      return term === undefined
+        ? []
+        : [{ part: id, label: addon.label, term: findTerm(addon.terms ?? [], term), count, currency: addon.currency }];
     }),
   ];
 }
@@ -143,13 +188,22 @@ interface DatedTerm extends Omit<UsedTerm, 'part'> {
 
 function datesOfTerm({ pricing, key, label, term, count, currency, joined, until }: DatedTerm): DateThatMatters[] {
   const base = pricing.file.currency;
-  const inBase = (price: Decimal | null) => (price === null ? null : roundMoney(roundMoney(price.times(count), currency).times(pricing.rate(currency)), base));
+  const inBase = (price: Decimal | null) =>
+    price === null ? null : roundMoney(roundMoney(price.times(count), currency).times(pricing.rate(currency)), base);
   const text = (amount: Decimal | null) => (amount === null ? null : moneyText(amount, base));
   const dates: DateThatMatters[] = [];
   const firstPaid = addDays(joined, term.trialDays ?? 0);
   const first = inBase(termPrice(term, 0));
-  if (term.trialDays) dates.push({ id: `trial-ends.${key}`, kind: 'trial-ends', on: firstPaid, about: label, atStake: text(first), months: term.months });
-  if (term.refundDays && first?.gt(0)) dates.push({ id: `refund-ends.${key}`, kind: 'refund-ends', on: addDays(firstPaid, term.refundDays), about: label, atStake: text(first) });
+  if (term.trialDays)
+    dates.push({ id: `trial-ends.${key}`, kind: 'trial-ends', on: firstPaid, about: label, atStake: text(first), months: term.months });
+  if (term.refundDays && first?.gt(0))
+    dates.push({
+      id: `refund-ends.${key}`,
+      kind: 'refund-ends',
+      on: addDays(firstPaid, term.refundDays),
+      about: label,
+      atStake: text(first),
+    });
   if (term.months === 0) return dates;
   const periods = term.intro?.periods ?? 0;
   for (let ordinal = 1; ; ordinal++) {
@@ -157,8 +211,18 @@ function datesOfTerm({ pricing, key, label, term, count, currency, joined, until
     if (on >= until) return dates;
     const [before, now] = [inBase(termPrice(term, ordinal - 1)), inBase(termPrice(term, ordinal))];
     const rise = before && now && ordinal === periods ? now.minus(before) : null;
-    if (rise && !rise.isZero()) dates.push({ id: `price-rises.${key}`, kind: 'price-rises', on, about: label, atStake: text(rise), detail: text(now) ?? '', months: term.months });
-    else if (term.months >= LEAST_MONTHS_TOLD) dates.push({ id: `renewal.${key}.${ordinal}`, kind: 'renewal', on, about: label, atStake: text(now), months: term.months });
+    if (rise && !rise.isZero())
+      dates.push({
+        id: `price-rises.${key}`,
+        kind: 'price-rises',
+        on,
+        about: label,
+        atStake: text(rise),
+        detail: text(now) ?? '',
+        months: term.months,
+      });
+    else if (term.months >= LEAST_MONTHS_TOLD)
+      dates.push({ id: `renewal.${key}.${ordinal}`, kind: 'renewal', on, about: label, atStake: text(now), months: term.months });
   }
 }
 
@@ -180,7 +244,16 @@ function limitReached(pricing: Pricing, id: string): DateThatMatters[] {
   return exceededLimits(pricing, candidate).flatMap(({ limit, month }) => {
     if (seen.has(limit)) return [];
     seen.add(limit);
-    return [{ id: `limit-reached.${id}.${limit}`, kind: 'limit-reached' as const, on: addMonthsToDay(`${pricing.file.start}-01`, month), about: candidate.label, atStake: null, detail: limit }];
+    return [
+      {
+        id: `limit-reached.${id}.${limit}`,
+        kind: 'limit-reached' as const,
+        on: addMonthsToDay(`${pricing.file.start}-01`, month),
+        about: candidate.label,
+        atStake: null,
+        detail: limit,
+      },
+    ];
   });
 }
 
@@ -200,7 +273,16 @@ function breakEvensReached({ pricing, result }: PricedDecision, used: readonly U
       const month = monthsBetween(file.start, point.reached.month);
       const less = sum(monthlyOf(first.candidate).slice(month).map(decimal)).minus(sum(monthlyOf(other).slice(month).map(decimal)));
       const label = file.candidates.find(({ id }) => id === other)?.label ?? other;
-      return [{ id: `break-even.${first.candidate}.${other}`, kind: 'break-even' as const, on: `${point.reached.month}-01`, about: label, atStake: less.gt(0) ? moneyText(less, file.currency) : null, detail: point.monthlySales }];
+      return [
+        {
+          id: `break-even.${first.candidate}.${other}`,
+          kind: 'break-even' as const,
+          on: `${point.reached.month}-01`,
+          about: label,
+          atStake: less.gt(0) ? moneyText(less, file.currency) : null,
+          detail: point.monthlySales,
+        },
+      ];
     });
 }
 
@@ -209,7 +291,9 @@ function offersEnding(bench: Workbench, { pricing }: PricedDecision, of: Readonl
   const ids = new Set(of.map(({ candidate }) => candidate));
   return lookAtOffers(pricing.file, []).offers.flatMap(({ id, part, term, label, candidates, saves }) => {
     const on = candidates.some((candidate) => ids.has(candidate)) ? offerEnds(bench, part, term) : null;
-    return on === null ? [] : [{ id: `offer-ends.${id.replaceAll(' ', '.')}`, kind: 'offer-ends' as const, on, about: label, atStake: saves }];
+    return on === null
+      ? []
+      : [{ id: `offer-ends.${id.replaceAll(' ', '.')}`, kind: 'offer-ends' as const, on, about: label, atStake: saves }];
   });
 }
 
@@ -219,11 +303,17 @@ function lookAgain({ sheets, decision }: Workbench, used: readonly Used[], prici
   const parts = new Set(
     pricing.file.candidates
       .filter(({ id }) => used.some(({ candidate }) => candidate === id))
-      .flatMap(({ plans, addons = [], payments }) => [...plans.map(({ plan }) => plan), ...addons.map(({ addon }) => addon), ...(typeof payments === 'string' ? [payments] : (payments ?? []).map(({ use }) => use))]),
+      .flatMap(({ plans, addons = [], payments }) => [
+        ...plans.map(({ plan }) => plan),
+        ...addons.map(({ addon }) => addon),
+        ...(typeof payments === 'string' ? [payments] : (payments ?? []).map(({ use }) => use)),
+      ]),
   );
   return sheets.flatMap(({ id, sheet }) => {
     if (!sheet.seen || !partsOf(sheet).some((part) => parts.has(part.id))) return [];
-    return [{ id: `look-again.${id}`, kind: 'look-again' as const, on: addDays(sheet.seen, after), about: sheetLabel(sheet), atStake: null }];
+    return [
+      { id: `look-again.${id}`, kind: 'look-again' as const, on: addDays(sheet.seen, after), about: sheetLabel(sheet), atStake: null },
+    ];
   });
 }
 

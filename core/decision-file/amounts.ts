@@ -21,15 +21,13 @@ interface Bounds {
  * (decision file, Conventions). The parsed value is always the string.
  */
 export function decimalField(bounds: Bounds = {}) {
-  return z
-    .union([z.string(), z.number()], { error: 'a decimal such as "29.00" is wanted' })
-    .transform((value, context) => {
-      const text = typeof value === 'number' ? new Decimal(value).toFixed() : value;
-      const problem = decimalProblem(text, bounds);
-      if (problem === null) return text;
-      context.addIssue({ code: 'custom', message: problem, input: value });
-      return z.NEVER;
-    });
+  return z.union([z.string(), z.number()], { error: 'a decimal such as "29.00" is wanted' }).transform((value, context) => {
+    const text = typeof value === 'number' ? new Decimal(value).toFixed() : value;
+    const problem = decimalProblem(text, bounds);
+    if (problem === null) return text;
+    context.addIssue({ code: 'custom', message: problem, input: value });
+    return z.NEVER;
+  });
 }
 
 function decimalProblem(text: string, { least, most, above }: Bounds): string | null {
@@ -57,7 +55,10 @@ export const positive = decimalField({ above: '0' });
 /** A whole number in a range: a JSON number, or written as a decimal string like other counts. */
 export function wholeNumber(least: number, most: number) {
   const wanted = `a whole number from ${least} to ${most} is wanted`;
-  const written = z.string().regex(/^\d{1,9}$/, wanted).transform(Number);
+  const written = z
+    .string()
+    .regex(/^\d{1,9}$/, wanted)
+    .transform(Number);
   return z.union([z.int(wanted), written], { error: wanted }).pipe(z.number().min(least, wanted).max(most, wanted));
 }
 
@@ -76,6 +77,4 @@ export const currencyCode = z
   .refine(isCurrency, 'a currency code such as EUR is wanted');
 
 /** A calendar month, `YYYY-MM`. */
-export const monthField = z
-  .string('a month such as 2027-01 is wanted')
-  .regex(MONTH_PATTERN, 'a month such as 2027-01 is wanted');
+export const monthField = z.string('a month such as 2027-01 is wanted').regex(MONTH_PATTERN, 'a month such as 2027-01 is wanted');

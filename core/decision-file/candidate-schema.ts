@@ -31,9 +31,7 @@ export const candidateSchema = z.strictObject({
   id: slug,
   label,
   plans: z.array(z.strictObject({ plan: slug, term: slug })).min(1, 'at least one plan is wanted'),
-  addons: z
-    .array(z.strictObject({ addon: slug, term: slug.optional(), count: wholeNumber(1, 10_000).optional() }))
-    .optional(),
+  addons: z.array(z.strictObject({ addon: slug, term: slug.optional(), count: wholeNumber(1, 10_000).optional() })).optional(),
   payments: paymentsSchema.optional(),
   extras: z.array(extraSchema).optional(),
   hours: z.strictObject({ setup: amount.optional(), monthly: amount.optional() }).optional(),

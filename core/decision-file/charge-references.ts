@@ -22,15 +22,11 @@ export function chargeProblems({ quantities, streams }: Countable, charge: Charg
   if (charge.on !== undefined) check.exists(charge.on, quantities, [...path, 'on'], 'quantity');
   if (charge.how === 'per-order' && charge.on !== undefined && charge.on !== 'orders')
     check.problem([...path, 'on'], 'a charge per order is always on orders');
-  charge.only?.streams?.forEach((id, index) =>
-    check.exists(id, streams, [...path, 'only', 'streams', index], 'stream'),
-  );
+  charge.only?.streams?.forEach((id, index) => check.exists(id, streams, [...path, 'only', 'streams', index], 'stream'));
   if ('free' in charge) checkAllowance(charge.free, quantities, [...path, 'free'], check);
   if (charge.how === 'graduated' || charge.how === 'volume') checkBands(charge.bands, [...path, 'bands'], check);
-  if (charge.how === 'per-order' && exceeds(charge.least, charge.most))
-    check.problem([...path, 'least'], 'not more than most is wanted');
-  if (exceeds(charge.monthlyMin, charge.monthlyCap))
-    check.problem([...path, 'monthlyMin'], 'not more than monthlyCap is wanted');
+  if (charge.how === 'per-order' && exceeds(charge.least, charge.most)) check.problem([...path, 'least'], 'not more than most is wanted');
+  if (exceeds(charge.monthlyMin, charge.monthlyCap)) check.problem([...path, 'monthlyMin'], 'not more than monthlyCap is wanted');
 }
 
 function exceeds(lower: string | null | undefined, upper: string | null | undefined): boolean {

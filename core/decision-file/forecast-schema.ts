@@ -38,10 +38,7 @@ export const streamSchema = z.strictObject({
 });
 
 /** A further quantity: a series, or so many per order, sale, subscriber or other quantity. */
-export const driverSchema = z.union([
-  seriesSchema,
-  z.strictObject({ per: slug, ratio: amount, streams: z.array(slug).optional() }),
-]);
+export const driverSchema = z.union([seriesSchema, z.strictObject({ per: slug, ratio: amount, streams: z.array(slug).optional() })]);
 
 export const forecastSchema = z.strictObject({
   streams: z.array(streamSchema),

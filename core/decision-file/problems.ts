@@ -55,11 +55,13 @@ function valueText(value: unknown): string {
 
 /** Turns the schema's issues into problems; of a choice between shapes, the one that comes closest speaks. */
 export function problemsOf(document: unknown, issues: readonly core.$ZodIssue[]): Problem[] {
-  return issues.flatMap((issue) => flatten(issue, issue.path)).map(({ path, wanted }) => ({
-    path: pathText(path),
-    found: foundText(document, path),
-    wanted,
-  }));
+  return issues
+    .flatMap((issue) => flatten(issue, issue.path))
+    .map(({ path, wanted }) => ({
+      path: pathText(path),
+      found: foundText(document, path),
+      wanted,
+    }));
 }
 
 interface Located {
@@ -70,8 +72,7 @@ interface Located {
 function flatten(issue: core.$ZodIssue, path: PropertyKey[]): Located[] {
   if (issue.code === 'unrecognized_keys')
     return issue.keys.map((key) => ({ path: [...path, key], wanted: 'a field of this name is not defined here' }));
-  if (issue.code === 'invalid_key')
-    return [{ path, wanted: issue.issues[0]?.message ?? 'another name is wanted' }];
+  if (issue.code === 'invalid_key') return [{ path, wanted: issue.issues[0]?.message ?? 'another name is wanted' }];
   if (issue.code !== 'invalid_union' || issue.errors.length === 0) return [{ path, wanted: wantedBy(issue) }];
   const depth = (issues: readonly core.$ZodIssue[]) => Math.max(...issues.map((inner) => inner.path.length), 0);
   const closest = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)[0] ?? [];
@@ -82,8 +83,10 @@ function flatten(issue: core.$ZodIssue, path: PropertyKey[]): Located[] {
 
 /** What an issue asks for; where the schema has no words of its own for it, from the issue itself. */
 function wantedBy(issue: core.$ZodIssue): string {
-  if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input')) return `${KINDS[issue.expected] ?? issue.expected} is wanted`;
-  if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid')) return `${issue.values.map((value) => JSON.stringify(value)).join(' or ')} is wanted`;
+  if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input'))
+    return `${KINDS[issue.expected] ?? issue.expected} is wanted`;
+  if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid'))
+    return `${issue.values.map((value) => JSON.stringify(value)).join(' or ')} is wanted`;
   return issue.message.startsWith('Invalid') ? 'something else is wanted' : issue.message;
 }
 

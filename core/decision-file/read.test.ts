@@ -71,11 +71,23 @@ describe('readDecisionFile', () => {
 
 describe('quantities that are counted by each other', () => {
   const withDrivers = (drivers: object) => () =>
-    readDecisionFile({ format: 'venalis.decision', version: 1, name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [], drivers }, offers: [], candidates: [] });
+    readDecisionFile({
+      format: 'venalis.decision',
+      version: 1,
+      name: 'q',
+      currency: 'EUR',
+      start: '2027-01',
+      months: 12,
+      forecast: { streams: [], drivers },
+      offers: [],
+      candidates: [],
+    });
 
   it('must not go in a circle, nor over several steps', () => {
     expect(withDrivers({ emails: { per: 'contacts', ratio: '4' }, contacts: '900' })).not.toThrow();
-    expect(withDrivers({ emails: { per: 'contacts', ratio: '4' }, contacts: { per: 'emails', ratio: '1' } })).toThrow(/forecast\.drivers\.emails\.per/);
+    expect(withDrivers({ emails: { per: 'contacts', ratio: '4' }, contacts: { per: 'emails', ratio: '1' } })).toThrow(
+      /forecast\.drivers\.emails\.per/,
+    );
     expect(withDrivers({ emails: { per: 'emails', ratio: '4' } })).toThrow(/forecast\.drivers\.emails\.per/);
   });
 });

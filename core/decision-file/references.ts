@@ -52,11 +52,9 @@ function checkForecast(forecast: Forecast, check: Checker): void {
     const path = ['forecast', 'streams', index];
     const subscription = stream.kind === 'subscription';
     if (subscription && !stream.subscribers) check.problem([...path, 'subscribers'], 'subscribers are wanted');
-    if (subscription && stream.orders !== undefined)
-      check.problem([...path, 'orders'], 'a subscription has subscribers instead of orders');
+    if (subscription && stream.orders !== undefined) check.problem([...path, 'orders'], 'a subscription has subscribers instead of orders');
     if (!subscription && stream.orders === undefined) check.problem([...path, 'orders'], 'orders are wanted');
-    if (!subscription && stream.subscribers)
-      check.problem([...path, 'subscribers'], 'only a subscription has subscribers');
+    if (!subscription && stream.subscribers) check.problem([...path, 'subscribers'], 'only a subscription has subscribers');
     if (stream.cards && !sharesAddUp(Object.values(stream.cards)))
       check.problem([...path, 'cards'], 'shares that add up to 100 are wanted');
   });
@@ -68,8 +66,7 @@ function checkForecast(forecast: Forecast, check: Checker): void {
     const other = Object.hasOwn(drivers, driver.per) ? drivers[driver.per] : undefined;
     const isSeries = other !== undefined && (typeof other === 'string' || !('per' in other));
     const builtIn = RESERVED_QUANTITIES.includes(driver.per) || (driver.per === 'subscribers' && other === undefined);
-    if (!builtIn && !isSeries)
-      check.problem([...path, 'per'], 'orders, sales, subscribers or a quantity that is a series is wanted');
+    if (!builtIn && !isSeries) check.problem([...path, 'per'], 'orders, sales, subscribers or a quantity that is a series is wanted');
     if (driver.streams && !builtIn) check.problem([...path, 'streams'], 'only orders, sales and subscribers have streams');
     driver.streams?.forEach((id, index) => check.exists(id, streamIds, [...path, 'streams', index], 'stream'));
   }
@@ -191,7 +188,6 @@ function checkQuestions(file: DecisionFile, check: Checker): void {
   check.unique((file.route?.candidates ?? []).map((id, index) => [id, ['route', 'candidates', index]]));
   for (const question of ['breakEven', 'cheapestAt'] as const) {
     const asked = file[question];
-    if (asked && new Decimal(asked.from ?? '0.05').gte(asked.to ?? '20'))
-      check.problem([question, 'to'], 'a scale above from is wanted');
+    if (asked && new Decimal(asked.from ?? '0.05').gte(asked.to ?? '20')) check.problem([question, 'to'], 'a scale above from is wanted');
   }
 }

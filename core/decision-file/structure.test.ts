@@ -13,12 +13,20 @@ describe('structureProblems', () => {
 
   it('names what is nested too deep, without following it down', () => {
     expect(structureProblems(nested(200_000))).toHaveLength(1);
-    expect(structureProblems({ a: nested(40), b: nested(40) }).map(({ path }) => path[0]).sort()).toEqual(['a', 'b']);
+    expect(
+      structureProblems({ a: nested(40), b: nested(40) })
+        .map(({ path }) => path[0])
+        .sort(),
+    ).toEqual(['a', 'b']);
   });
 
   it('names keys that would change an object’s nature, wherever they stand', () => {
     const document: unknown = JSON.parse('{"offers":[{"__proto__":{}},{"plans":{"__proto__":1}}]}');
-    expect(structureProblems(document).map(({ path }) => path).sort()).toEqual(['offers[0].__proto__', 'offers[1].plans.__proto__']);
+    expect(
+      structureProblems(document)
+        .map(({ path }) => path)
+        .sort(),
+    ).toEqual(['offers[0].__proto__', 'offers[1].plans.__proto__']);
   });
 });
 

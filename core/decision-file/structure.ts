@@ -19,7 +19,8 @@ export function structureProblems(document: unknown): Problem[] {
     }
     for (const [key, inner] of Object.entries(value)) {
       const at = [...path, Array.isArray(value) ? Number(key) : key];
-      if (key === '__proto__') problems.push({ path: pathText(at), found: 'a field of this name', wanted: 'a field of this name is not defined here' });
+      if (key === '__proto__')
+        problems.push({ path: pathText(at), found: 'a field of this name', wanted: 'a field of this name is not defined here' });
       else open.push({ value: inner, path: at });
     }
   }

@@ -17,18 +17,36 @@ const bench: Workbench = {
     whatIf: {
       moving: { within: { hours: '1', money: '0' }, between: { hours: '20', money: '100' }, moves: 2, without: ['A'] },
       ranges: { orders: ['-10', '10'] },
-      investment: { instead: 'A', on: 'A', build: '900', photographs: '0', texts: '0', upkeep: '5', hours: { setup: '3', monthly: '0' }, lift: { cautious: '0', expected: '10', hopeful: '20' } },
+      investment: {
+        instead: 'A',
+        on: 'A',
+        build: '900',
+        photographs: '0',
+        texts: '0',
+        upkeep: '5',
+        hours: { setup: '3', monthly: '0' },
+        lift: { cautious: '0', expected: '10', hopeful: '20' },
+      },
       scenarios: [{ id: 's', name: 'A bad year', changes: [{ key: 'orders', value: '-25' }], offersOff: ['tidewrack-small tidewrack-0'] }],
     },
   }),
-  sheets: [{ id: 'x', revision: 7, sheet: { ...typedSheet('Tidewrack', { Small: '10/mo' }), figures: { 'tidewrack-small term 1': { where: 'a quote', sure: 'guess' } } } }],
+  sheets: [
+    {
+      id: 'x',
+      revision: 7,
+      sheet: { ...typedSheet('Tidewrack', { Small: '10/mo' }), figures: { 'tidewrack-small term 1': { where: 'a quote', sure: 'guess' } } },
+    },
+  ],
 };
 
 describe('a decision with everything that is kept about it', () => {
   it('comes back as it was, its sheets as new ones', () => {
     const document: unknown = JSON.parse(JSON.stringify(archiveOf(bench)));
     expect(isArchive(document)).toBe(true);
-    expect(readArchive(document, () => 'new')).toEqual({ decision: bench.decision, sheets: [{ id: 'new', revision: 0, sheet: bench.sheets[0]?.sheet }] });
+    expect(readArchive(document, () => 'new')).toEqual({
+      decision: bench.decision,
+      sheets: [{ id: 'new', revision: 0, sheet: bench.sheets[0]?.sheet }],
+    });
   });
 
   it('is refused with the place of what is wrong', () => {
@@ -41,8 +59,15 @@ describe('a decision with everything that is kept about it', () => {
       }
     };
     const archive = archiveOf(bench);
-    expect(problems({ ...archive, decision: { ...bench.decision, vendors: { tidewrack: { uptime: '101' } } } })).toEqual(['decision.vendors.tidewrack.uptime']);
-    expect(problems({ ...archive, decision: { ...bench.decision, forecast: { streams: [{ ...bench.decision.forecast.streams[0], cards: { domestic: '50' } }] } } })).toEqual([expect.stringContaining('cards')]);
+    expect(problems({ ...archive, decision: { ...bench.decision, vendors: { tidewrack: { uptime: '101' } } } })).toEqual([
+      'decision.vendors.tidewrack.uptime',
+    ]);
+    expect(
+      problems({
+        ...archive,
+        decision: { ...bench.decision, forecast: { streams: [{ ...bench.decision.forecast.streams[0], cards: { domestic: '50' } }] } },
+      }),
+    ).toEqual([expect.stringContaining('cards')]);
     expect(isArchive({ format: 'venalis.decision' })).toBe(false);
     expect(isArchive(null)).toBe(false);
   });

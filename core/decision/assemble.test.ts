@@ -10,7 +10,11 @@ import { type Workbench, withDecision } from './workbench';
 const folder = new URL('../cases/', import.meta.url);
 
 function load(name: string): DecisionFile {
-  const { route: _route, propose: _propose, ...document } = JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Record<string, unknown>;
+  const {
+    route: _route,
+    propose: _propose,
+    ...document
+  } = JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Record<string, unknown>;
   return readDecisionFile(document);
 }
 
@@ -44,7 +48,10 @@ describe('what cannot be priced yet is held back, and everything else keeps its 
 
   it('a plan whose sheet was taken off, and a processor', () => {
     const before = bench();
-    const without = (id: string) => ({ ...before, sheets: before.sheets.filter(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.id : sheet.kind) !== id) });
+    const without = (id: string) => ({
+      ...before,
+      sheets: before.sheets.filter(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.id : sheet.kind) !== id),
+    });
     expect(held(without('brindle'))).toEqual([['D', { kind: 'gone', what: 'plan' }]]);
     expect(held(without('processor'))).toEqual([['C', { kind: 'gone', what: 'processor' }]]);
   });
@@ -61,7 +68,10 @@ describe('what cannot be priced yet is held back, and everything else keeps its 
                 ...used.sheet,
                 offer: {
                   ...used.sheet.offer,
-                  plans: used.sheet.offer.plans.map((plan) => ({ ...plan, charges: [{ id: 'new', label: 'new', how: 'per-unit' as const, each: '1', ...extra }] })),
+                  plans: used.sheet.offer.plans.map((plan) => ({
+                    ...plan,
+                    charges: [{ id: 'new', label: 'new', how: 'per-unit' as const, each: '1', ...extra }],
+                  })),
                 },
               },
             }

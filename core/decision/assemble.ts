@@ -40,7 +40,23 @@ export interface Assembled {
  * everything else keeps its figures. Without such gaps the file holds everything.
  */
 export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled {
-  const { choice: _choice, verdicts: _verdicts, dates: _dates, actuals: _actuals, versions: _versions, qualities: _qualities, tasks: _tasks, vendors: _vendors, followed: _followed, whatIf: _whatIf, lineUp: _lineUp, owned = [], candidates, needs: kept, ...frame } = decision;
+  const {
+    choice: _choice,
+    verdicts: _verdicts,
+    dates: _dates,
+    actuals: _actuals,
+    versions: _versions,
+    qualities: _qualities,
+    tasks: _tasks,
+    vendors: _vendors,
+    followed: _followed,
+    whatIf: _whatIf,
+    lineUp: _lineUp,
+    owned = [],
+    candidates,
+    needs: kept,
+    ...frame
+  } = decision;
   const needs = kept ?? [];
   const demanded = demandedQuantities(needs, decision.start, decision.months, limitedQuantities(sheets), decision.forecast.drivers ?? {});
   const obstacles = new Map<string, Obstacle>();
@@ -76,7 +92,10 @@ export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled
     format: 'venalis.decision',
     version: 1,
     ...frame,
-    forecast: Object.keys(demanded).length === 0 ? decision.forecast : { ...decision.forecast, drivers: { ...decision.forecast.drivers, ...demanded } },
+    forecast:
+      Object.keys(demanded).length === 0
+        ? decision.forecast
+        : { ...decision.forecast, drivers: { ...decision.forecast.drivers, ...demanded } },
     ...(kept ? { needs: needsForFile(needs, decision.start, decision.months) } : {}),
     offers,
     ...(addons.length > 0 ? { addons: addons.map((addon) => knownPartners(addon, offers)) } : {}),
@@ -89,15 +108,28 @@ export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled
 /** Quantities that any plan limits, or any add-on raises. */
 function limitedQuantities(sheets: Workbench['sheets']): Set<string> {
   const offers = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
-  return new Set(offers.flatMap(({ plans, addons = [] }) => [...plans.flatMap(({ limits }) => Object.keys(limits ?? {})), ...addons.flatMap(({ raises }) => Object.keys(raises ?? {}))]));
+  return new Set(
+    offers.flatMap(({ plans, addons = [] }) => [
+      ...plans.flatMap(({ limits }) => Object.keys(limits ?? {})),
+      ...addons.flatMap(({ raises }) => Object.keys(raises ?? {})),
+    ]),
+  );
 }
 
 /** An offer with the features by which the needs of this decision judge it. */
-function answering(offer: Offer, marks: PriceSheet['marks'], needs: readonly DecisionNeed[], demanded: Readonly<Record<string, string>>): Offer {
+function answering(
+  offer: Offer,
+  marks: PriceSheet['marks'],
+  needs: readonly DecisionNeed[],
+  demanded: Readonly<Record<string, string>>,
+): Offer {
   const judged = needs.filter(({ kind, without }) => kind === 'at-least' || without);
   if (judged.length === 0) return offer;
   const isUnlimited = (part: string) => (quantity: string) => marks?.[placeOf(part, { kind: 'limit', quantity })] === 'unlimited';
-  return { ...offer, plans: offer.plans.map((plan) => ({ ...plan, features: answeringFeatures(plan, judged, demanded, isUnlimited(plan.id)) })) };
+  return {
+    ...offer,
+    plans: offer.plans.map((plan) => ({ ...plan, features: answeringFeatures(plan, judged, demanded, isUnlimited(plan.id)) })),
+  };
 }
 
 /** Whether one of several parts has what a candidate must be without; a single plan's own is judged by the decision file. */
@@ -109,7 +141,10 @@ function isUnwanted({ without, level, feature }: DecisionNeed, parts: ReadonlyAr
 /** The plans and add-ons that a candidate takes. */
 function partsOfCandidate({ plans, addons: taken = [] }: Candidate, { offers, addons }: Present): Array<Plan | Addon> {
   const sold = [...offers.flatMap((offer) => offer.addons ?? []), ...addons];
-  return [...offers.flatMap((offer) => offer.plans).filter(({ id }) => plans.some(({ plan }) => plan === id)), ...sold.filter(({ id }) => taken.some(({ addon }) => addon === id))];
+  return [
+    ...offers.flatMap((offer) => offer.plans).filter(({ id }) => plans.some(({ plan }) => plan === id)),
+    ...sold.filter(({ id }) => taken.some(({ addon }) => addon === id)),
+  ];
 }
 
 /** A shared add-on may work with vendors that this decision does not compare. */
@@ -122,8 +157,7 @@ function obstacleOf(
   { currency, rates, forecast }: Workbench['decision'],
   part: { currency: string; charges?: Charge[] | undefined },
 ): Obstacle | null {
-  if (part.currency !== currency && !Object.hasOwn(rates ?? {}, part.currency))
-    return { kind: 'rate', currency: part.currency };
+  if (part.currency !== currency && !Object.hasOwn(rates ?? {}, part.currency)) return { kind: 'rate', currency: part.currency };
   const quantities = ['orders', 'sales', 'subscribers', ...Object.keys(forecast.drivers ?? {})];
   for (const charge of part.charges ?? []) {
     const per = 'free' in charge && typeof charge.free === 'object' && charge.free ? charge.free.per : undefined;
@@ -170,6 +204,8 @@ function obstacleOfCandidate(
   for (const id of named)
     if (id !== 'own' && !present.processors.some((one) => one.id === id))
       return obstacles.get(`processor ${id}`) ?? { kind: 'gone', what: 'processor' };
-  const foreign = [...(candidate.extras ?? []), ...(owned ?? [])].find((extra) => extra.currency && extra.currency !== currency && !Object.hasOwn(rates ?? {}, extra.currency));
+  const foreign = [...(candidate.extras ?? []), ...(owned ?? [])].find(
+    (extra) => extra.currency && extra.currency !== currency && !Object.hasOwn(rates ?? {}, extra.currency),
+  );
   return foreign?.currency ? { kind: 'rate', currency: foreign.currency } : null;
 }

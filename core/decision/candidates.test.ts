@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { newOffer } from '../price-sheet/edit-offer';
 import type { Decision } from './decision-schema';
-import { candidateSummary, nextCandidateId, withCandidatesForNewTerms, withCopiedCandidate, withOtherTerm, withoutCandidate, withRenamedCandidates } from './candidates';
+import {
+  candidateSummary,
+  nextCandidateId,
+  withCandidatesForNewTerms,
+  withCopiedCandidate,
+  withOtherTerm,
+  withoutCandidate,
+  withRenamedCandidates,
+} from './candidates';
 import type { OfferSheet } from './price-sheet';
 
 const decision: Decision = { name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] };
@@ -14,7 +22,17 @@ function ids() {
 function sheetWith(months: readonly number[]): OfferSheet {
   const newId = ids();
   const offer = { ...newOffer(newId, 'EUR'), label: 'Brindle' };
-  return { kind: 'offer', offer: { ...offer, plans: offer.plans.map((plan) => ({ ...plan, label: 'Shop', terms: months.map((length) => ({ id: newId(), months: length, price: '9' })) })) } };
+  return {
+    kind: 'offer',
+    offer: {
+      ...offer,
+      plans: offer.plans.map((plan) => ({
+        ...plan,
+        label: 'Shop',
+        terms: months.map((length) => ({ id: newId(), months: length, price: '9' })),
+      })),
+    },
+  };
 }
 
 describe('candidates', () => {
@@ -29,7 +47,10 @@ describe('candidates', () => {
 
   it('appear for each new term of a sheet, and not again for those that were there', () => {
     const first = withCandidatesForNewTerms(decision, null, sheetWith([1, 12]));
-    expect(first.candidates.map(({ id, label }) => [id, label])).toEqual([['A', 'Brindle Shop'], ['B', 'Brindle Shop']]);
+    expect(first.candidates.map(({ id, label }) => [id, label])).toEqual([
+      ['A', 'Brindle Shop'],
+      ['B', 'Brindle Shop'],
+    ]);
     const removed = { ...first, candidates: [] };
     expect(withCandidatesForNewTerms(removed, sheetWith([1, 12]), sheetWith([1, 12])).candidates).toEqual([]);
   });
@@ -48,12 +69,17 @@ describe('candidates', () => {
     const { candidates } = withCandidatesForNewTerms(decision, null, sheet);
     const [candidate] = candidates;
     const bench = { decision, sheets: [{ id: 's', revision: 1, sheet }] };
-    expect(candidate && candidateSummary(bench, { ...candidate, extras: [{ label: 'Theme', amount: '60', months: 0 }] })).toBe('by the year, 1 extra');
+    expect(candidate && candidateSummary(bench, { ...candidate, extras: [{ label: 'Theme', amount: '60', months: 0 }] })).toBe(
+      'by the year, 1 extra',
+    );
   });
 
   it('are copied under the next letter, and go with what they follow', () => {
     const candidates = [{ id: 'A', label: 'Shop', plans: [{ plan: 'p', term: 't' }], hours: { setup: '4' } }];
-    const followed = [{ candidate: 'A', offer: 'o', seen: { on: '2026-11-25', made: 'Shop', total: '1' } }, { candidate: 'B', offer: 'o', seen: { on: '2026-11-25', made: 'Shop', total: '1' } }];
+    const followed = [
+      { candidate: 'A', offer: 'o', seen: { on: '2026-11-25', made: 'Shop', total: '1' } },
+      { candidate: 'B', offer: 'o', seen: { on: '2026-11-25', made: 'Shop', total: '1' } },
+    ];
     const copied = withCopiedCandidate({ ...decision, candidates, followed }, 'A');
     expect(copied.candidates[1]).toEqual({ id: 'B', label: 'Shop, a copy', plans: [{ plan: 'p', term: 't' }], hours: { setup: '4' } });
     expect(withCopiedCandidate(copied, 'Z')).toBe(copied);
@@ -66,9 +92,27 @@ describe('candidates', () => {
 
 describe('another way of paying', () => {
   it('is one more candidate, with all else alike', () => {
-    const one = { id: 'A', label: 'Brindle Shop', plans: [{ plan: 'p', term: 'm' }, { plan: 'q', term: 'x' }], hours: { monthly: '2' } };
+    const one = {
+      id: 'A',
+      label: 'Brindle Shop',
+      plans: [
+        { plan: 'p', term: 'm' },
+        { plan: 'q', term: 'x' },
+      ],
+      hours: { monthly: '2' },
+    };
     const changed = withOtherTerm({ ...decision, candidates: [one] }, 'A', 'y');
-    expect(changed.candidates).toEqual([one, { ...one, id: 'B', plans: [{ plan: 'p', term: 'y' }, { plan: 'q', term: 'x' }] }]);
+    expect(changed.candidates).toEqual([
+      one,
+      {
+        ...one,
+        id: 'B',
+        plans: [
+          { plan: 'p', term: 'y' },
+          { plan: 'q', term: 'x' },
+        ],
+      },
+    ]);
     expect(withOtherTerm(decision, 'Z', 'y')).toBe(decision);
   });
 });

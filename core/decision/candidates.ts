@@ -97,7 +97,10 @@ export function withRenamedCandidates(decision: Decision, before: UsedSheet['she
 export function candidateSummary({ decision, sheets }: Workbench, candidate: Candidate): string {
   const offers = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
   const plans = offers.flatMap((offer) => offer.plans);
-  const addons = [...offers.flatMap((offer) => offer.addons ?? []), ...sheets.flatMap(({ sheet }) => (sheet.kind === 'addon' ? [sheet.addon] : []))];
+  const addons = [
+    ...offers.flatMap((offer) => offer.addons ?? []),
+    ...sheets.flatMap(({ sheet }) => (sheet.kind === 'addon' ? [sheet.addon] : [])),
+  ];
   const processors = sheets.flatMap(({ sheet }) => (sheet.kind === 'processor' ? [sheet.processor] : []));
   const currencies = new Set<string>();
   const terms = candidate.plans.flatMap((used) => {

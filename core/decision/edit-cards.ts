@@ -39,5 +39,8 @@ export function withCardShare(stream: Stream, kind: string, percent: string | nu
   if (left.isNegative()) throw new RangeError(`The cards have more than 100 % together: ${left.negated().plus(HUNDRED).toFixed()}`);
   const order = cardShares(stream).map((one) => one.kind);
   const sorted = [...all].sort((a, b) => (order.indexOf(a.kind) + 1 || Infinity) - (order.indexOf(b.kind) + 1 || Infinity));
-  return { ...stream, cards: Object.fromEntries([[rest, left.toFixed()] as const, ...sorted.map((one) => [one.kind, one.percent] as const)]) };
+  return {
+    ...stream,
+    cards: Object.fromEntries([[rest, left.toFixed()] as const, ...sorted.map((one) => [one.kind, one.percent] as const)]),
+  };
 }

@@ -32,7 +32,11 @@ describe('streams', () => {
     const abroad = withCardShare(stream, 'international', '33.4');
     expect(abroad.cards).toEqual({ domestic: '66.6', international: '33.4' });
     const both = withCardShare(abroad, 'wallet', '20');
-    expect(cardShares(both)).toEqual([{ kind: 'domestic', percent: '46.6' }, { kind: 'international', percent: '33.4' }, { kind: 'wallet', percent: '20' }]);
+    expect(cardShares(both)).toEqual([
+      { kind: 'domestic', percent: '46.6' },
+      { kind: 'international', percent: '33.4' },
+      { kind: 'wallet', percent: '20' },
+    ]);
     expect(mostForCard(both, 'wallet')).toBe('66.6');
     expect(() => withCardShare(both, 'wallet', '66.7')).toThrow(RangeError);
     expect(withCardShare(both, 'wallet', null).cards).toEqual(abroad.cards);
@@ -51,7 +55,10 @@ describe('streams', () => {
 
   it('are changed and removed by their id', () => {
     const forecast = { streams: [stream, newStream('t', 'Plans')] };
-    expect(withStream(forecast, 't', (one) => ({ ...one, label: 'Patterns' })).streams.map(({ label }) => label)).toEqual(['Kites', 'Patterns']);
+    expect(withStream(forecast, 't', (one) => ({ ...one, label: 'Patterns' })).streams.map(({ label }) => label)).toEqual([
+      'Kites',
+      'Patterns',
+    ]);
     expect(withStream(forecast, 's', () => null).streams.map(({ id }) => id)).toEqual(['t']);
   });
 });

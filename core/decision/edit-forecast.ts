@@ -15,10 +15,13 @@ export function shaped(series: Series | undefined): ShapedSeries {
  *
  * @example withSeries('96', { growth: '1.2' }) // { start: '96', growth: '1.2' }
  */
-export function withSeries(series: Series | undefined, change: { [Field in keyof ShapedSeries]?: ShapedSeries[Field] | undefined }): Series {
+export function withSeries(
+  series: Series | undefined,
+  change: { [Field in keyof ShapedSeries]?: ShapedSeries[Field] | undefined },
+): Series {
   const merged = { ...shaped(series), ...change };
   const kept = Object.entries(merged).filter(([, value]) => value !== undefined);
-  return kept.length === 1 ? merged.start ?? '0' : (Object.fromEntries(kept) as ShapedSeries);
+  return kept.length === 1 ? (merged.start ?? '0') : (Object.fromEntries(kept) as ShapedSeries);
 }
 
 /** The decision with its forecast changed. */
@@ -65,5 +68,7 @@ export function monthsSet({ orders, subscribers }: Stream): Readonly<Record<stri
 /** The stream with one month's orders (or joins) set by hand, or with null back on their course. */
 export function withStreamMonthSet(stream: Stream, month: string, value: string | null): Stream {
   const { subscribers } = stream;
-  return subscribers ? { ...stream, subscribers: { ...subscribers, joins: withMonthSet(subscribers.joins, month, value) } } : { ...stream, orders: withMonthSet(stream.orders, month, value) };
+  return subscribers
+    ? { ...stream, subscribers: { ...subscribers, joins: withMonthSet(subscribers.joins, month, value) } }
+    : { ...stream, orders: withMonthSet(stream.orders, month, value) };
 }

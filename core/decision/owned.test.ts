@@ -16,7 +16,11 @@ function results(owned: readonly Owned[]) {
     decision: smallDecision({
       needs: [{ feature: 'mailings', level: 'must' }],
       owned: [...owned],
-      candidates: ['plain', 'full'].map((plan, index) => ({ id: 'AB'.charAt(index), label: plan, plans: [{ plan: `brindle-${plan}`, term: `brindle-${index}` }] })),
+      candidates: ['plain', 'full'].map((plan, index) => ({
+        id: 'AB'.charAt(index),
+        label: plan,
+        plans: [{ plan: `brindle-${plan}`, term: `brindle-${index}` }],
+      })),
     }),
     sheets: [{ id: 's', revision: 1, sheet }],
   };
@@ -27,18 +31,33 @@ function results(owned: readonly Owned[]) {
 
 describe('what is owned already', () => {
   it('counts as met, and as a cost that goes on from when it is paid until; a candidate that has it ends it', () => {
-    expect(results([])).toEqual([['120.00', ['mailings']], ['300.00', []]]);
+    expect(results([])).toEqual([
+      ['120.00', ['mailings']],
+      ['300.00', []],
+    ]);
     // Plain: 120 + 6 months from July × 20. Full has mailings itself.
-    expect(results([mailing])).toEqual([['240.00', []], ['300.00', []]]);
+    expect(results([mailing])).toEqual([
+      ['240.00', []],
+      ['300.00', []],
+    ]);
   });
 
   it('goes on or ends where the person says so', () => {
-    expect(results([{ ...mailing, keptWith: ['B'] }])).toEqual([['240.00', []], ['420.00', []]]);
-    expect(results([{ ...mailing, endsWith: ['A'] }])).toEqual([['120.00', ['mailings']], ['300.00', []]]);
+    expect(results([{ ...mailing, keptWith: ['B'] }])).toEqual([
+      ['240.00', []],
+      ['420.00', []],
+    ]);
+    expect(results([{ ...mailing, endsWith: ['A'] }])).toEqual([
+      ['120.00', ['mailings']],
+      ['300.00', []],
+    ]);
   });
 
   it('is not paid again when it was bought once and for good', () => {
-    expect(results([{ ...mailing, months: 0, amount: '460' }])).toEqual([['120.00', []], ['300.00', []]]);
+    expect(results([{ ...mailing, months: 0, amount: '460' }])).toEqual([
+      ['120.00', []],
+      ['300.00', []],
+    ]);
   });
 
   it('is due at once without a month until which it is paid', () => {

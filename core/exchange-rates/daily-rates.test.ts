@@ -1,12 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { rateFor, readDailyRates } from './daily-rates';
 
-const FILE = (cubes: string, day = '2027-02-05') => `<?xml version="1.0" encoding="UTF-8"?><gesmes:Envelope xmlns:gesmes="http://www.gesmes.org/xml/2002-08-01"><Cube><Cube time="${day}">${cubes}</Cube></Cube></gesmes:Envelope>`;
+const FILE = (cubes: string, day = '2027-02-05') =>
+  `<?xml version="1.0" encoding="UTF-8"?><gesmes:Envelope xmlns:gesmes="http://www.gesmes.org/xml/2002-08-01"><Cube><Cube time="${day}">${cubes}</Cube></Cube></gesmes:Envelope>`;
 const RATES = '<Cube currency="USD" rate="1.25"/><Cube currency="GBP" rate="0.8"/><Cube currency="XXX" rate="1"/>';
 
 describe('daily rates', () => {
   it('are read with their day; codes that no currency has are passed over', () => {
-    expect(readDailyRates(FILE(RATES))).toEqual({ ok: true, rates: { day: '2027-02-05', base: 'EUR', perBase: { USD: '1.25', GBP: '0.8' } } });
+    expect(readDailyRates(FILE(RATES))).toEqual({
+      ok: true,
+      rates: { day: '2027-02-05', base: 'EUR', perBase: { USD: '1.25', GBP: '0.8' } },
+    });
   });
 
   it.each([

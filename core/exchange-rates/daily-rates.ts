@@ -36,7 +36,9 @@ export function readDailyRates(xml: string): RatesReading {
   const cubes = cubesIn(xml);
   if (!cubes) return refused('the file is no XML, or broke off');
   const dated = cubes.find(({ time }) => typeof time === 'string');
-  const rates = cubes.flatMap(({ currency, rate }): Array<[string, string]> => (typeof currency === 'string' && typeof rate === 'string' && isCurrency(currency) ? [[currency, rate]] : []));
+  const rates = cubes.flatMap(({ currency, rate }): Array<[string, string]> =>
+    typeof currency === 'string' && typeof rate === 'string' && isCurrency(currency) ? [[currency, rate]] : [],
+  );
   if (!dated || rates.length === 0) return refused('the file has no day, or no rates');
   const read = dailyRatesSchema.safeParse({ day: dated.time, base: BASE, perBase: Object.fromEntries(rates) });
   if (!read.success) return refused(`${read.error.issues[0]?.path.join(' ') ?? ''}: ${read.error.issues[0]?.message ?? 'cannot be read'}`);
@@ -48,7 +50,13 @@ type Cube = Readonly<Record<string, unknown>>;
 /** Every `Cube` of the file with its attributes; null if it is not well-formed. */
 function cubesIn(xml: string): Cube[] | null {
   try {
-    const parsed: unknown = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '', removeNSPrefix: true, parseAttributeValue: false, processEntities: false }).parse(xml, true);
+    const parsed: unknown = new XMLParser({
+      ignoreAttributes: false,
+      attributeNamePrefix: '',
+      removeNSPrefix: true,
+      parseAttributeValue: false,
+      processEntities: false,
+    }).parse(xml, true);
     const found: Cube[] = [];
     const visit = (value: unknown, depth: number): void => {
       if (depth > 12 || typeof value !== 'object' || value === null) return;

@@ -20,7 +20,10 @@ export function derivationSentence(derivation: Derivation, write: WriteNumber): 
     case 'charge':
       return `${what.charge.label}: ${chargeWords(what, write)} = ${what.charge.credit ? 'a credit of ' : ''}${result}.`;
     case 'time': {
-      const hours = what.setup && !what.setup.isZero() ? `${write(what.setup.toString())} hours to set up and ${write(what.monthly.toString())} for the month` : `${write(what.monthly.toString())} hours`;
+      const hours =
+        what.setup && !what.setup.isZero()
+          ? `${write(what.setup.toString())} hours to set up and ${write(what.monthly.toString())} for the month`
+          : `${write(what.monthly.toString())} hours`;
       return `Own time: ${hours}, each worth ${money(what.hourValue)} = ${result}.`;
     }
     case 'tax':
@@ -63,7 +66,11 @@ function chargeWords(derived: ChargeDerivation, write: WriteNumber): string {
   return [parts, ...held.map(({ by, at }) => `held to ${HELD[by]}, ${number(at)}`)].join(', ');
 }
 
-function streamWords({ label, orders, orderValue, fee, bound }: StreamPart, charge: { percent?: string | null | undefined; each?: string | null | undefined }, number: (value: Decimal) => string): string {
+function streamWords(
+  { label, orders, orderValue, fee, bound }: StreamPart,
+  charge: { percent?: string | null | undefined; each?: string | null | undefined },
+  number: (value: Decimal) => string,
+): string {
   const rate = [
     charge.percent == null ? null : `${number(orderValue)} × ${charge.percent} %`,
     charge.each == null ? null : charge.each,

@@ -3,7 +3,16 @@ import type { Candidate } from '../decision-file/candidate-schema';
 import type { Charge } from '../decision-file/price-sheet-schema';
 import { candidateCharges } from '../pricing/candidate-charges';
 import { bandOf, chargeAmounts, enteredBands, monthlyAmounts, orderFee, packagesFor } from '../pricing/charge-amount';
-import { allowance, beyond, type ChargeBasis, chargeBasis, chargedOrders, chargeQuantities, orderValueFor, unitRate } from '../pricing/charge-quantity';
+import {
+  allowance,
+  beyond,
+  type ChargeBasis,
+  chargeBasis,
+  chargedOrders,
+  chargeQuantities,
+  orderValueFor,
+  unitRate,
+} from '../pricing/charge-quantity';
 import type { LineSource } from '../pricing/ledger-line';
 import { liftScale, type Pricing } from '../pricing/pricing';
 import { processingOf } from '../pricing/processing';
@@ -12,9 +21,17 @@ import type { BandPart, ChargeDerivation, StreamPart } from './derivation';
 type ChargeSource = Extract<LineSource, { kind: 'charge' }>;
 
 /** How a charge came to what it is in a month. */
-export function explainCharge(pricing: Pricing, candidate: Candidate, source: ChargeSource, month: number, scale: Decimal): { what: ChargeDerivation; unrounded: Decimal } {
+export function explainCharge(
+  pricing: Pricing,
+  candidate: Candidate,
+  source: ChargeSource,
+  month: number,
+  scale: Decimal,
+): { what: ChargeDerivation; unrounded: Decimal } {
   const processing = processingOf(candidate);
-  const found = candidateCharges(pricing, candidate, processing).find(({ charge, owner }) => charge.id === source.charge && owner.id === source.id);
+  const found = candidateCharges(pricing, candidate, processing).find(
+    ({ charge, owner }) => charge.id === source.charge && owner.id === source.id,
+  );
   if (!found) throw new RangeError(`There is no charge ${source.charge}`);
   const { charge, owner } = found;
   const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
@@ -54,13 +71,22 @@ function partsOf(basis: ChargeBasis, charge: Charge, month: number): Parts {
     case 'volume': {
       const band = bandOf(charge.bands, quantity);
       const entered = charge.how === 'graduated' ? enteredBands(charge.bands, quantity) : band ? [{ band, part: quantity }] : [];
-      const bands = entered.map<BandPart>(({ band: one, part }) => ({ quantity: part, rate: unitRate(one), flat: decimal(one.flat ?? '0') }));
+      const bands = entered.map<BandPart>(({ band: one, part }) => ({
+        quantity: part,
+        rate: unitRate(one),
+        flat: decimal(one.flat ?? '0'),
+      }));
       return { ...nothing, quantity, bands, plain: sum(bands.map(({ quantity: part, rate, flat }) => part.times(rate).plus(flat))) };
     }
   }
 }
 
-function streamPart(basis: ChargeBasis, charge: Extract<Charge, { how: 'per-order' }>, stream: ChargeBasis['counted'][number], month: number): StreamPart {
+function streamPart(
+  basis: ChargeBasis,
+  charge: Extract<Charge, { how: 'per-order' }>,
+  stream: ChargeBasis['counted'][number],
+  month: number,
+): StreamPart {
   const orderValue = orderValueFor(basis, stream.forecast, month);
   const fee = orderFee(charge, orderValue);
   const { least: _least, most: _most, ...unbounded } = charge;
@@ -79,7 +105,8 @@ function heldBy(basis: ChargeBasis, month: number, plain: Decimal): ChargeDeriva
   const { charge } = basis;
   const held: Array<ChargeDerivation['held'][number]> = [];
   const monthly = monthlyAmounts(basis)[month] ?? ZERO;
-  if (charge.monthlyMin != null && plain.lt(charge.monthlyMin)) held.push({ by: 'monthlyMin', at: Decimal.min(charge.monthlyMin, charge.monthlyCap ?? charge.monthlyMin) });
+  if (charge.monthlyMin != null && plain.lt(charge.monthlyMin))
+    held.push({ by: 'monthlyMin', at: Decimal.min(charge.monthlyMin, charge.monthlyCap ?? charge.monthlyMin) });
   if (charge.monthlyCap != null && plain.gt(charge.monthlyCap)) held.push({ by: 'monthlyCap', at: decimal(charge.monthlyCap) });
   const counted = chargeAmounts(basis)[month] ?? ZERO;
   if (counted.lt(monthly)) held.push({ by: 'totalCap', at: counted });

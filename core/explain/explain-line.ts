@@ -89,6 +89,16 @@ function named(pricing: Pricing, { candidate }: Ledger, { source }: LedgerLine, 
   const part = source.owner === 'plan' ? pricing.plan(source.id).plan : pricing.addon(source.id);
   const term = part.terms?.find(({ id }) => id === source.term);
   if (!term) throw new RangeError(`There is no term ${source.term}`);
-  const count = source.owner === 'plan' ? 1 : (candidate.addons?.find(({ addon, term: used }) => addon === source.id && used === source.term)?.count ?? 1);
-  return { ...plain, label: part.label, term, introductory: ordinal < (term.intro?.periods ?? 0), price: termPrice(term, ordinal) ?? ZERO, count };
+  const count =
+    source.owner === 'plan'
+      ? 1
+      : (candidate.addons?.find(({ addon, term: used }) => addon === source.id && used === source.term)?.count ?? 1);
+  return {
+    ...plain,
+    label: part.label,
+    term,
+    introductory: ordinal < (term.intro?.periods ?? 0),
+    price: termPrice(term, ordinal) ?? ZERO,
+    count,
+  };
 }

@@ -9,7 +9,8 @@ import { randomDecision } from '../tests/random-decision';
 import { derivationSentence } from './derivation-sentence';
 import { explainLine } from './explain-line';
 
-const load = (name: string) => preparePricing(readDecisionFile(JSON.parse(readFileSync(new URL(`../cases/${name}`, import.meta.url), 'utf8'))));
+const load = (name: string) =>
+  preparePricing(readDecisionFile(JSON.parse(readFileSync(new URL(`../cases/${name}`, import.meta.url), 'utf8'))));
 
 describe('explainLine', () => {
   it('gives the same amount as the line, for every line and at every scale', () => {
@@ -28,13 +29,16 @@ describe('explainLine', () => {
     );
   });
 
-  it.each(['05-allowances-and-bands.json', '08-currencies-tax-and-credits.json', '03-spread-basis.json', '04-cards-and-processors.json'])('does so in %s', (name) => {
-    const pricing = load(name);
-    for (const candidate of pricing.file.candidates) {
-      const { ledger } = priceCandidate(pricing, candidate);
-      for (const line of ledger.lines) expect(explainLine(pricing, ledger, line).amount.toFixed()).toBe(line.amount.toFixed());
-    }
-  });
+  it.each(['05-allowances-and-bands.json', '08-currencies-tax-and-credits.json', '03-spread-basis.json', '04-cards-and-processors.json'])(
+    'does so in %s',
+    (name) => {
+      const pricing = load(name);
+      for (const candidate of pricing.file.candidates) {
+        const { ledger } = priceCandidate(pricing, candidate);
+        for (const line of ledger.lines) expect(explainLine(pricing, ledger, line).amount.toFixed()).toBe(line.amount.toFixed());
+      }
+    },
+  );
 });
 
 describe('derivationSentence', () => {
@@ -43,7 +47,9 @@ describe('derivationSentence', () => {
     const candidate = pricing.file.candidates.find((one) => one.id === id);
     if (!candidate) throw new Error('a candidate is expected');
     const { ledger } = priceCandidate(pricing, candidate);
-    return ledger.lines.filter((line) => line.month === month).map((line) => derivationSentence(explainLine(pricing, ledger, line), String));
+    return ledger.lines
+      .filter((line) => line.month === month)
+      .map((line) => derivationSentence(explainLine(pricing, ledger, line), String));
   };
 
   it('says how plans, fees and time came about', () => {
@@ -56,6 +62,8 @@ describe('derivationSentence', () => {
   });
 
   it('says introductory prices and conversions', () => {
-    expect(sentences('13-larkfell.json', 'E', 1)[0]).toBe('Trade: introductory price, payment 2 of 2, 5.00 by the month = 5.00 USD, × 0.92 = 4.60 EUR.');
+    expect(sentences('13-larkfell.json', 'E', 1)[0]).toBe(
+      'Trade: introductory price, payment 2 of 2, 5.00 by the month = 5.00 USD, × 0.92 = 4.60 EUR.',
+    );
   });
 });

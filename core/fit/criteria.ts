@@ -42,7 +42,12 @@ export function fitTable({ decision }: Workbench, file: DecisionFile): FitTable 
   const wants = (decision.needs ?? []).filter((need) => need.level === 'want' && isWithin(need, decision.start, decision.months));
   const judged = [
     ...wants.map((need) => ({
-      criterion: { key: `want ${needKey(need)}`, label: needWords(need), kind: 'want' as const, weight: Number(need.weight ?? USUAL_WEIGHT) },
+      criterion: {
+        key: `want ${needKey(need)}`,
+        label: needWords(need),
+        kind: 'want' as const,
+        weight: Number(need.weight ?? USUAL_WEIGHT),
+      },
       points: (candidate: Candidate) => wantPoints(need, partsOf(file, candidate)),
     })),
     ...(decision.qualities ?? []).map((quality) => ({
@@ -52,7 +57,11 @@ export function fitTable({ decision }: Workbench, file: DecisionFile): FitTable 
   ].filter(({ criterion }) => criterion.weight > 0);
   return {
     criteria: judged.map(({ criterion }) => criterion),
-    rows: file.candidates.map((candidate) => ({ candidate: candidate.id, label: candidate.label, points: judged.map(({ points }) => points(candidate)) })),
+    rows: file.candidates.map((candidate) => ({
+      candidate: candidate.id,
+      label: candidate.label,
+      points: judged.map(({ points }) => points(candidate)),
+    })),
   };
 }
 
@@ -64,7 +73,10 @@ interface Parts {
 function partsOf(file: DecisionFile, { plans, addons = [], extras = [] }: Candidate): Parts {
   const sold = [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])];
   return {
-    plans: file.offers.flatMap((offer) => offer.plans).filter(({ id }) => plans.some(({ plan }) => plan === id)).map(({ features = {} }) => features),
+    plans: file.offers
+      .flatMap((offer) => offer.plans)
+      .filter(({ id }) => plans.some(({ plan }) => plan === id))
+      .map(({ features = {} }) => features),
     others: [...sold.filter(({ id }) => addons.some(({ addon }) => addon === id)), ...extras].map(({ features = {} }) => features),
   };
 }

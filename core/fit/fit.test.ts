@@ -15,13 +15,25 @@ function table(weights: readonly number[], rows: Readonly<Record<string, Readonl
   };
 }
 const random = fc
-  .record({ weights: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 5 }), rows: fc.array(fc.array(fc.integer({ min: 0, max: 100 }), { minLength: 5, maxLength: 5 }), { minLength: 2, maxLength: 6 }) })
-  .map(({ weights, rows }) => table(weights, Object.fromEntries(rows.map((points, index) => [`X${index}`, points.slice(0, weights.length)]))));
+  .record({
+    weights: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 5 }),
+    rows: fc.array(fc.array(fc.integer({ min: 0, max: 100 }), { minLength: 5, maxLength: 5 }), { minLength: 2, maxLength: 6 }),
+  })
+  .map(({ weights, rows }) =>
+    table(weights, Object.fromEntries(rows.map((points, index) => [`X${index}`, points.slice(0, weights.length)]))),
+  );
 
 describe('fit', () => {
   it('is the weighted mean, with what each criterion adds', () => {
     const [a, b] = fits(table([3, 1], { A: [100, 0], B: [40, null] }));
-    expect(a).toMatchObject({ fit: 75, most: 75, parts: [{ points: 100, adds: 75 }, { points: 0, adds: 0 }] });
+    expect(a).toMatchObject({
+      fit: 75,
+      most: 75,
+      parts: [
+        { points: 100, adds: 75 },
+        { points: 0, adds: 0 },
+      ],
+    });
     expect(b).toMatchObject({ fit: 30, most: 55 });
     expect(fits(table([], { A: [] }))).toEqual([]);
   });
@@ -63,7 +75,10 @@ describe('stability over all weights', () => {
   });
 
   it('never puts first what is worse on everything', () => {
-    expect(firstPlaces(table([1, 1, 1], { A: [50, 50, 50], B: [49, 20, 0] }), 2000)).toMatchObject([{ candidate: 'A', share: 1 }, { candidate: 'B', share: 0 }]);
+    expect(firstPlaces(table([1, 1, 1], { A: [50, 50, 50], B: [49, 20, 0] }), 2000)).toMatchObject([
+      { candidate: 'A', share: 1 },
+      { candidate: 'B', share: 0 },
+    ]);
   });
 });
 
@@ -82,10 +97,13 @@ describe('the weight that turns it', () => {
       fc.property(random, (one) => {
         const leader = [...fits(one)].sort((a, b) => b.fit - a.fit)[0];
         for (const { key, from, to, winner } of turningWeights(one)) {
-          const at = (weight: number) => fits({ ...one, criteria: one.criteria.map((criterion) => (criterion.key === key ? { ...criterion, weight } : criterion)) });
-          const scoreOf = (found: ReturnType<typeof fits>, candidate: string) => found.find((row) => row.candidate === candidate)?.fit ?? -1;
+          const at = (weight: number) =>
+            fits({ ...one, criteria: one.criteria.map((criterion) => (criterion.key === key ? { ...criterion, weight } : criterion)) });
+          const scoreOf = (found: ReturnType<typeof fits>, candidate: string) =>
+            found.find((row) => row.candidate === candidate)?.fit ?? -1;
           const beyond = at(to + (to - from) * 0.01 + Math.sign(to - from) * 1e-6);
-          if (to + (to - from) * 0.01 > 0 && beyond.length > 0) expect(scoreOf(beyond, winner)).toBeGreaterThanOrEqual(scoreOf(beyond, leader?.candidate ?? '') - 1e-9);
+          if (to + (to - from) * 0.01 > 0 && beyond.length > 0)
+            expect(scoreOf(beyond, winner)).toBeGreaterThanOrEqual(scoreOf(beyond, leader?.candidate ?? '') - 1e-9);
           const before = at(from + (to - from) * 0.99);
           expect(scoreOf(before, leader?.candidate ?? '')).toBeGreaterThanOrEqual(Math.max(...before.map(({ fit }) => fit)) - 1e-6);
         }
@@ -118,18 +136,33 @@ describe('what a candidate gets on wants and qualities', () => {
       { id: 'ease', label: 'Ease', weight: '3', source: 'mark', worst: '1', best: '5', together: 'weakest' },
       { id: 'found', label: 'Being found', weight: '1', source: 'mark', worst: '1', best: '5', together: 'strongest' },
     ],
-    vendors: { tidewrack: { marks: { ease: { value: '5' }, found: { value: '2' } } }, oakum: { marks: { ease: { value: '3' }, found: { value: '4' } } } },
+    vendors: {
+      tidewrack: { marks: { ease: { value: '5' }, found: { value: '2' } } },
+      oakum: { marks: { ease: { value: '3' }, found: { value: '4' } } },
+    },
     candidates: [
       { id: 'A', label: 'A', plans: [termOf(0)] },
       { id: 'B', label: 'B', plans: [termOf(1)] },
-      { id: 'C', label: 'C', plans: [termOf(0), termOf(1)], extras: [{ label: 'x', amount: '0', months: 0, features: { languages: '5' } }] },
+      {
+        id: 'C',
+        label: 'C',
+        plans: [termOf(0), termOf(1)],
+        extras: [{ label: 'x', amount: '0', months: 0, features: { languages: '5' } }],
+      },
     ],
   });
   const bench = { decision, sheets };
   const found = fitTable(bench, assembleDecisionFile(bench).file);
 
   it('wants count in whole, connections both ways by halves, gaps are gaps', () => {
-    expect(found.criteria.map(({ key }) => key)).toEqual(['want gift-cards', 'want languages', 'want without adverts', 'want books', 'quality ease', 'quality found']);
+    expect(found.criteria.map(({ key }) => key)).toEqual([
+      'want gift-cards',
+      'want languages',
+      'want without adverts',
+      'want books',
+      'quality ease',
+      'quality found',
+    ]);
     expect(found.rows.map(({ points }) => points.slice(0, 4))).toEqual([
       [100, 0, 100, 50],
       [0, null, 0, null],
@@ -138,8 +171,17 @@ describe('what a candidate gets on wants and qualities', () => {
   });
 
   it('of two vendors the weaker one counts, or the stronger where the quality says so', () => {
-    expect(found.rows.map(({ points }) => points.slice(4))).toEqual([[100, 25], [50, 75], [50, 75]]);
-    expect(fitTable({ ...bench, decision: { ...decision, vendors: { tidewrack: decision.vendors?.['tidewrack'] ?? {} } } }, assembleDecisionFile(bench).file).rows[2]?.points.slice(4)).toEqual([null, 25]);
+    expect(found.rows.map(({ points }) => points.slice(4))).toEqual([
+      [100, 25],
+      [50, 75],
+      [50, 75],
+    ]);
+    expect(
+      fitTable(
+        { ...bench, decision: { ...decision, vendors: { tidewrack: decision.vendors?.['tidewrack'] ?? {} } } },
+        assembleDecisionFile(bench).file,
+      ).rows[2]?.points.slice(4),
+    ).toEqual([null, 25]);
   });
 });
 
@@ -150,7 +192,8 @@ describe('the ones that nobody beats', () => {
       fc.property(fc.array(candidate, { maxLength: 12 }), (all) => {
         const named = all.map((one, index) => ({ candidate: `C${index}`, ...one }));
         const best = new Set(unbeaten(named));
-        const beats = (one: { cost: number; fit: number }, other: { cost: number; fit: number }) => one.cost <= other.cost && one.fit >= other.fit && (one.cost < other.cost || one.fit > other.fit);
+        const beats = (one: { cost: number; fit: number }, other: { cost: number; fit: number }) =>
+          one.cost <= other.cost && one.fit >= other.fit && (one.cost < other.cost || one.fit > other.fit);
         for (const one of named) {
           const beaters = named.filter((other) => beats(other, one));
           expect(best.has(one.candidate)).toBe(beaters.length === 0);

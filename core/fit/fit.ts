@@ -34,6 +34,7 @@ export interface CostAndFit {
 
 /** The candidates that nobody beats on both: none is as cheap and fits as well, and better in one of the two. */
 export function unbeaten(candidates: readonly CostAndFit[]): string[] {
-  const beats = (one: CostAndFit, other: CostAndFit) => one.cost <= other.cost && one.fit >= other.fit && (one.cost < other.cost || one.fit > other.fit);
+  const beats = (one: CostAndFit, other: CostAndFit) =>
+    one.cost <= other.cost && one.fit >= other.fit && (one.cost < other.cost || one.fit > other.fit);
   return candidates.filter((one) => !candidates.some((other) => beats(other, one))).map(({ candidate }) => candidate);
 }

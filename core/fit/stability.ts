@@ -39,7 +39,9 @@ export function firstPlaces({ criteria, rows }: FitTable, weightings = WEIGHTING
     const shared = scores.reduce((sum, score) => sum + (score >= least ? 1 : 0), 0);
     for (let row = 0; row < height; row += 1) if ((scores[row] ?? 0) >= least) counts[row] = (counts[row] ?? 0) + 1 / shared;
   }
-  return rows.map(({ candidate, label }, row) => ({ candidate, label, share: (counts[row] ?? 0) / weightings })).sort((a, b) => b.share - a.share);
+  return rows
+    .map(({ candidate, label }, row) => ({ candidate, label, share: (counts[row] ?? 0) / weightings }))
+    .sort((a, b) => b.share - a.share);
 }
 
 /** Evenly distributed numbers in [0, 1) from a seed (a 32-bit mixing generator). */

@@ -25,10 +25,12 @@ export function turningWeights(table: FitTable): TurningWeight[] {
   const [leader] = [...ranked].sort((a, b) => b.fit - a.fit);
   const first = rows.find(({ candidate }) => candidate === leader?.candidate);
   if (!first) return [];
-  const others = rows.filter((row) => row !== first).map((row) => {
-    const differences = criteria.map((_, at) => (first.points[at] ?? 0) - (row.points[at] ?? 0));
-    return { row, differences, lead: criteria.reduce((sum, { weight }, at) => sum + weight * (differences[at] ?? 0), 0) };
-  });
+  const others = rows
+    .filter((row) => row !== first)
+    .map((row) => {
+      const differences = criteria.map((_, at) => (first.points[at] ?? 0) - (row.points[at] ?? 0));
+      return { row, differences, lead: criteria.reduce((sum, { weight }, at) => sum + weight * (differences[at] ?? 0), 0) };
+    });
   const turning = criteria.flatMap(({ key, label, weight }, at): TurningWeight[] => {
     const points = others.flatMap(({ row, differences, lead }) => {
       const difference = differences[at] ?? 0;

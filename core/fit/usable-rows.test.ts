@@ -10,13 +10,24 @@ import { fitTable } from './criteria';
 import { usableRows } from './usable-rows';
 
 describe('who can come first', () => {
-  const sheet = typedSheet('Tidewrack', { Small: '10/mo, gift cards: no, video: yes', Plus: '34/mo, gift cards: yes, video: no', Narrow: '5/mo, gift cards: yes, video: yes, 1 seat' });
+  const sheet = typedSheet('Tidewrack', {
+    Small: '10/mo, gift cards: no, video: yes',
+    Plus: '34/mo, gift cards: yes, video: no',
+    Narrow: '5/mo, gift cards: yes, video: yes, 1 seat',
+  });
   const plans = sheet.kind === 'offer' ? sheet.offer.plans : [];
   const bench: Workbench = {
     decision: smallDecision({
-      needs: [{ feature: 'gift-cards', level: 'must' }, { feature: 'video', level: 'want', weight: '2' }],
+      needs: [
+        { feature: 'gift-cards', level: 'must' },
+        { feature: 'video', level: 'want', weight: '2' },
+      ],
       forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orders: '1', orderValue: '10' }], drivers: { staff: '2' } },
-      candidates: plans.map(({ id, label, terms }, at) => ({ id: 'ABC'.charAt(at), label, plans: [{ plan: id, term: terms[0]?.id ?? '' }] })),
+      candidates: plans.map(({ id, label, terms }, at) => ({
+        id: 'ABC'.charAt(at),
+        label,
+        plans: [{ plan: id, term: terms[0]?.id ?? '' }],
+      })),
     }),
     sheets: [{ id: 's', revision: 1, sheet }],
   };
@@ -24,7 +35,11 @@ describe('who can come first', () => {
   const table = fitTable(bench, file);
 
   it('is only who can be chosen: not who lacks a must, nor who is outgrown', () => {
-    expect(table.rows.map(({ candidate, points }) => [candidate, ...points])).toEqual([['A', 100], ['B', 0], ['C', 100]]);
+    expect(table.rows.map(({ candidate, points }) => [candidate, ...points])).toEqual([
+      ['A', 100],
+      ['B', 0],
+      ['C', 100],
+    ]);
     expect(usableRows(table, priceDecision(file)).rows.map(({ candidate }) => candidate)).toEqual(['B']);
     expect(judge(bench, decisionProposals(bench)).firstPlaces).toEqual([{ candidate: 'B', label: 'Plus', share: 1 }]);
   });

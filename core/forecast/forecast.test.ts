@@ -72,7 +72,9 @@ describe('forecastMonths', () => {
     const scalable = scaledQuantities(forecast);
     expect([...scalable].sort()).toEqual(['hours', 'orders', 'sales', 'subscribers', 'visits']);
     for (const [id, values] of plain?.quantities ?? [])
-      values.forEach((value, month) => expect(scaled?.quantities.get(id)?.[month]?.toFixed()).toBe((scalable.has(id) ? value.times('2.5') : value).toFixed()));
+      values.forEach((value, month) =>
+        expect(scaled?.quantities.get(id)?.[month]?.toFixed()).toBe((scalable.has(id) ? value.times('2.5') : value).toFixed()),
+      );
     expect(scaled?.sales[0]?.div(plain?.sales[0] ?? 1).toFixed()).toBe('2.5');
   });
 

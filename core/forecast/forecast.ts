@@ -50,16 +50,21 @@ export function forecastMonths(forecast: Forecast, start: Month, months: number,
   const orders = each((month) => ordersOf(streams, month));
   const sales = each((month) => salesOf(streams, month));
   const quantities = new Map<string, readonly Decimal[]>();
-  quantities.set('subscribers', each((month) => subscribersOf(streams, month)));
+  quantities.set(
+    'subscribers',
+    each((month) => subscribersOf(streams, month)),
+  );
   const drivers = Object.entries(forecast.drivers ?? {});
-  for (const [id, driver] of drivers)
-    if (!isRatio(driver)) quantities.set(id, seriesValues(driver, start, months));
+  for (const [id, driver] of drivers) if (!isRatio(driver)) quantities.set(id, seriesValues(driver, start, months));
   const series = new Map(quantities);
   for (const [id, driver] of drivers) {
     if (!isRatio(driver)) continue;
     const of = driver.streams ? streams.filter(({ stream }) => driver.streams?.includes(stream.id)) : streams;
     const ratio = decimal(driver.ratio);
-    quantities.set(id, each((month) => ratio.times(quantityPer(driver, of, series, month))));
+    quantities.set(
+      id,
+      each((month) => ratio.times(quantityPer(driver, of, series, month))),
+    );
   }
   return { months: calendar, streams, orders, sales, quantities };
 }
@@ -113,12 +118,7 @@ function forecastStream(stream: Stream, start: Month, months: number, scale: Dec
 }
 
 /** n(0) = start, n(m) = n(m−1) × (1 − churn/100) + joins(m), times the scale (decision file §2). */
-function subscriberMonths(
-  subscribers: NonNullable<Stream['subscribers']>,
-  start: Month,
-  months: number,
-  scale: Decimal,
-): Decimal[] {
+function subscriberMonths(subscribers: NonNullable<Stream['subscribers']>, start: Month, months: number, scale: Decimal): Decimal[] {
   const joins = seriesValues(subscribers.joins, start, months);
   const staying = ONE.minus(fraction(subscribers.churn));
   const counts: Decimal[] = [];

@@ -47,7 +47,13 @@ export function numberForecast({ forecast, start, months }: ForecastSource): Num
   const calendar = calendarOf(start, months);
   const series = new Map<string, Float64Array>();
   for (const [id, driver] of Object.entries(forecast.drivers ?? {})) if (!isRatio(driver)) series.set(id, seriesNumbers(driver, calendar));
-  return added(forecast, forecast.streams.map((stream) => numberStream(stream, calendar)), series, scaledQuantities(forecast), months);
+  return added(
+    forecast,
+    forecast.streams.map((stream) => numberStream(stream, calendar)),
+    series,
+    scaledQuantities(forecast),
+    months,
+  );
 }
 
 /** A stream with more or fewer orders (and subscribers), and dearer or cheaper ones, by factors. */
@@ -68,7 +74,13 @@ export function withStreams(from: NumberForecast, streams: readonly NumberStream
   return added(from.stated, streams, from.series, from.scaled, from.months);
 }
 
-function added(forecast: Forecast, streams: readonly NumberStream[], series: ReadonlyMap<string, Float64Array>, scaled: ReadonlySet<string>, months: number): NumberForecast {
+function added(
+  forecast: Forecast,
+  streams: readonly NumberStream[],
+  series: ReadonlyMap<string, Float64Array>,
+  scaled: ReadonlySet<string>,
+  months: number,
+): NumberForecast {
   const orders = new Float64Array(months);
   const sales = new Float64Array(months);
   const subscribers = new Float64Array(months);
@@ -81,7 +93,8 @@ function added(forecast: Forecast, streams: readonly NumberStream[], series: Rea
     }
   const counted = new Map<string, Float64Array>([['subscribers', subscribers], ...series]);
   const quantities = new Map(counted);
-  for (const [id, driver] of Object.entries(forecast.drivers ?? {})) if (isRatio(driver)) quantities.set(id, ratioNumbers(driver, streams, counted, months));
+  for (const [id, driver] of Object.entries(forecast.drivers ?? {}))
+    if (isRatio(driver)) quantities.set(id, ratioNumbers(driver, streams, counted, months));
   return { months, streams, orders, sales, quantities, scaled, stated: forecast, series };
 }
 
@@ -156,14 +169,21 @@ function isRatio(driver: Driver): driver is Ratio {
   return typeof driver === 'object' && 'per' in driver;
 }
 
-function ratioNumbers({ per, ratio, streams: only }: Ratio, all: readonly NumberStream[], series: ReadonlyMap<string, Float64Array>, months: number): Float64Array {
+function ratioNumbers(
+  { per, ratio, streams: only }: Ratio,
+  all: readonly NumberStream[],
+  series: ReadonlyMap<string, Float64Array>,
+  months: number,
+): Float64Array {
   const values = new Float64Array(months);
   const rate = Number(ratio);
-  if (!['orders', 'sales'].includes(per) && !(per === 'subscribers' && only)) return (series.get(per) ?? values).map((value) => value * rate);
+  if (!['orders', 'sales'].includes(per) && !(per === 'subscribers' && only))
+    return (series.get(per) ?? values).map((value) => value * rate);
   for (const { stream, orders, orderValue, subscribers } of all) {
     if (only && !only.includes(stream.id)) continue;
     for (let month = 0; month < months; month++) {
-      const count = per === 'subscribers' ? (subscribers?.[month] ?? 0) : (orders[month] ?? 0) * (per === 'sales' ? (orderValue[month] ?? 0) : 1);
+      const count =
+        per === 'subscribers' ? (subscribers?.[month] ?? 0) : (orders[month] ?? 0) * (per === 'sales' ? (orderValue[month] ?? 0) : 1);
       values[month] = (values[month] ?? 0) + count * rate;
     }
   }

@@ -18,7 +18,11 @@ const differenceFields = {
 };
 
 /** How a version differs from what is expected; a stream's own differences replace those for all. */
-export const differencesSchema = z.strictObject({ ...differenceFields, streams: z.record(slug, z.strictObject(differenceFields)).optional(), quantities: z.record(slug, percent).optional() });
+export const differencesSchema = z.strictObject({
+  ...differenceFields,
+  streams: z.record(slug, z.strictObject(differenceFields)).optional(),
+  quantities: z.record(slug, percent).optional(),
+});
 
 export const versionsSchema = z.strictObject({ cautious: differencesSchema.optional(), hopeful: differencesSchema.optional() });
 

@@ -18,7 +18,9 @@ describe('versions of expected sales', () => {
 
   it('fewer orders are fewer in every month, with growth, season, single months and subscribers', () => {
     const before = ordersIn(file.forecast);
-    ordersIn(inVersion(file.forecast, { orders: '-25' })).forEach((orders, month) => expect(orders).toBeCloseTo((before[month] ?? 0) * 0.75, 8));
+    ordersIn(inVersion(file.forecast, { orders: '-25' })).forEach((orders, month) =>
+      expect(orders).toBeCloseTo((before[month] ?? 0) * 0.75, 8),
+    );
   });
 
   it('is the forecast itself without differences, and prices the same', () => {
@@ -27,7 +29,9 @@ describe('versions of expected sales', () => {
   });
 
   it('growth by points a month, from its start', () => {
-    const forecast: Forecast = { streams: [{ id: 's', label: 's', kind: 'goods', orderValue: '10', orders: { start: '100', growth: '2', set: { '2027-03': '80' } } }] };
+    const forecast: Forecast = {
+      streams: [{ id: 's', label: 's', kind: 'goods', orderValue: '10', orders: { start: '100', growth: '2', set: { '2027-03': '80' } } }],
+    };
     expect(ordersIn(inVersion(forecast, { growth: '-2' }))).toEqual([100, 100, 80, 100, 100, 100]);
     expect(inVersion(forecast, { growth: '-500' }).streams[0]?.orders).toMatchObject({ growth: '-100' });
     const constant: Forecast = { streams: [{ id: 's', label: 's', kind: 'goods', orderValue: '10', orders: '100' }] };
@@ -35,13 +39,26 @@ describe('versions of expected sales', () => {
   });
 
   it('a stream’s own differences replace those for all, and percentages stay between 0 and 100', () => {
-    const [kites, ...others] = inVersion(file.forecast, { orders: '-50', refunds: '-90', margin: '90', streams: { kites: { orders: '10', orderValue: '-10' } } }).streams;
+    const [kites, ...others] = inVersion(file.forecast, {
+      orders: '-50',
+      refunds: '-90',
+      margin: '90',
+      streams: { kites: { orders: '10', orderValue: '-10' } },
+    }).streams;
     expect(kites).toMatchObject({ orders: { start: '105.6' }, orderValue: '43.2', refunds: '0', margin: '100' });
-    expect(others.map(startOf)).toEqual(file.forecast.streams.slice(1).map((stream) => Number(startOf(stream)) / 2).map(String));
+    expect(others.map(startOf)).toEqual(
+      file.forecast.streams
+        .slice(1)
+        .map((stream) => Number(startOf(stream)) / 2)
+        .map(String),
+    );
   });
 
   it('quantities of their own follow only where it is said', () => {
-    const { drivers } = inVersion({ streams: [], drivers: { contacts: { start: '900', add: '45' }, visits: { per: 'orders', ratio: '60' }, staff: '2' } }, { orders: '50', quantities: { contacts: '-10', visits: '20' } });
+    const { drivers } = inVersion(
+      { streams: [], drivers: { contacts: { start: '900', add: '45' }, visits: { per: 'orders', ratio: '60' }, staff: '2' } },
+      { orders: '50', quantities: { contacts: '-10', visits: '20' } },
+    );
     expect(drivers).toEqual({ contacts: { start: '810', add: '40.5' }, visits: { per: 'orders', ratio: '72' }, staff: '2' });
   });
 });

@@ -27,17 +27,31 @@ export function differencesOf(versions: Versions | undefined, version: VersionNa
 export function inVersion(forecast: Forecast, differences: Differences): Forecast {
   const { streams: own = {}, quantities = {}, ...all } = differences;
   const streams = forecast.streams.map((stream) => streamInVersion(stream, { ...all, ...own[stream.id] }));
-  const drivers = Object.entries(forecast.drivers ?? {}).map(([id, driver]) => [id, quantities[id] === undefined ? driver : scaledDriver(driver, quantities[id])] as const);
+  const drivers = Object.entries(forecast.drivers ?? {}).map(
+    ([id, driver]) => [id, quantities[id] === undefined ? driver : scaledDriver(driver, quantities[id])] as const,
+  );
   return { ...forecast, streams, ...(forecast.drivers ? { drivers: Object.fromEntries(drivers) } : {}) };
 }
 
-function streamInVersion(stream: Stream, { orders = '0', orderValue = '0', growth = '0', refunds, churn, margin }: StreamDifferences): Stream {
+function streamInVersion(
+  stream: Stream,
+  { orders = '0', orderValue = '0', growth = '0', refunds, churn, margin }: StreamDifferences,
+): Stream {
   const { subscribers } = stream;
   return {
     ...stream,
     orderValue: scaled(stream.orderValue, orderValue, '0'),
     ...(stream.orders === undefined ? {} : { orders: scaled(stream.orders, orders, growth) }),
-    ...(subscribers ? { subscribers: { ...subscribers, start: times(subscribers.start, orders), joins: scaled(subscribers.joins, orders, growth), ...(churn ? { churn: moved(subscribers.churn, churn) } : {}) } } : {}),
+    ...(subscribers
+      ? {
+          subscribers: {
+            ...subscribers,
+            start: times(subscribers.start, orders),
+            joins: scaled(subscribers.joins, orders, growth),
+            ...(churn ? { churn: moved(subscribers.churn, churn) } : {}),
+          },
+        }
+      : {}),
     ...(refunds ? { refunds: moved(stream.refunds ?? '0', refunds) } : {}),
     ...(margin ? { margin: moved(stream.margin ?? '100', margin) } : {}),
   };
@@ -47,7 +61,10 @@ function streamInVersion(stream: Stream, { orders = '0', orderValue = '0', growt
 const PLACES = 12;
 
 function times(value: string, percent: string): string {
-  return decimal(value).times(ONE.plus(fraction(percent))).toDecimalPlaces(PLACES).toFixed();
+  return decimal(value)
+    .times(ONE.plus(fraction(percent)))
+    .toDecimalPlaces(PLACES)
+    .toFixed();
 }
 
 /** A percentage moved by points, between 0 and 100. */
@@ -57,7 +74,8 @@ function moved(value: string, points: string): string {
 
 function scaled(series: Series, percent: string, growth: string): Series {
   if (decimal(percent).isZero() && decimal(growth).isZero()) return series;
-  if (typeof series === 'string') return decimal(growth).isZero() ? times(series, percent) : { start: times(series, percent), growth: grown('0', growth) };
+  if (typeof series === 'string')
+    return decimal(growth).isZero() ? times(series, percent) : { start: times(series, percent), growth: grown('0', growth) };
   const { set, add } = series;
   return {
     ...series,

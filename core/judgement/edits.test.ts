@@ -24,39 +24,100 @@ type Step = (bench: Workbench) => Workbench;
 const start: Workbench = {
   decision: smallDecision({ hourValue: '20' }),
   sheets: [
-    { id: 's0', revision: 1, sheet: typedSheet('Tidewrack', { Small: '10/mo, 2 seats', Plus: '34/mo, 9 seats, gift cards: yes' }, { addons: { Club: '9/mo' } }) },
+    {
+      id: 's0',
+      revision: 1,
+      sheet: typedSheet('Tidewrack', { Small: '10/mo, 2 seats', Plus: '34/mo, 9 seats, gift cards: yes' }, { addons: { Club: '9/mo' } }),
+    },
     { id: 's1', revision: 1, sheet: typedSheet('Oakum', { Shared: '3/mo', Roomy: 'price on request' }) },
   ],
 };
 
-const words = fc.constantFrom('Gift cards', 'seats', 'gives books', 'books', 'without adverts', 'adverts', 'owned.x', 'Überweisung', '***', 'constructor', 'languages');
+const words = fc.constantFrom(
+  'Gift cards',
+  'seats',
+  'gives books',
+  'books',
+  'without adverts',
+  'adverts',
+  'owned.x',
+  'Überweisung',
+  '***',
+  'constructor',
+  'languages',
+);
 const needAt = ({ decision: { needs = [] } }: Workbench, at: number) => needs[at % Math.max(1, needs.length)];
 
 const steps: fc.Arbitrary<Step> = fc.oneof(
-  fc.record({ words, kind: fc.constantFrom('yes-no' as const, 'at-least' as const, 'connects' as const, 'without' as const) }).map(({ words: text, kind }): Step => (bench) => withDecision(bench, (one) => withNeed(one, newNeed(text, kind, [])))),
-  fc.record({ at: fc.nat(9), change: fc.constantFrom({ level: 'must' as const }, { level: 'want' as const }, { least: '0' }, { least: '7.5' }, { from: '2027-06' }, { from: '2035-01' }, { direction: 'both' as const }, { weight: '0' }, { label: '' }) }).map(({ at, change }): Step => (bench) => {
-    const need = needAt(bench, at);
-    return need ? withDecision(bench, (one) => withChangedNeed(one, needKey(need), (former) => ({ ...former, ...change }))) : bench;
-  }),
+  fc.record({ words, kind: fc.constantFrom('yes-no' as const, 'at-least' as const, 'connects' as const, 'without' as const) }).map(
+    ({ words: text, kind }): Step =>
+      (bench) =>
+        withDecision(bench, (one) => withNeed(one, newNeed(text, kind, []))),
+  ),
+  fc
+    .record({
+      at: fc.nat(9),
+      change: fc.constantFrom(
+        { level: 'must' as const },
+        { level: 'want' as const },
+        { least: '0' },
+        { least: '7.5' },
+        { from: '2027-06' },
+        { from: '2035-01' },
+        { direction: 'both' as const },
+        { weight: '0' },
+        { label: '' },
+      ),
+    })
+    .map(({ at, change }): Step => (bench) => {
+      const need = needAt(bench, at);
+      return need ? withDecision(bench, (one) => withChangedNeed(one, needKey(need), (former) => ({ ...former, ...change }))) : bench;
+    }),
   fc.nat(9).map((at): Step => (bench) => {
     const need = needAt(bench, at);
     return need ? withDecision(bench, (one) => withChangedNeed(one, needKey(need), () => null)) : bench;
   }),
-  fc.record({ at: fc.nat(9), plan: fc.constantFrom('tidewrack-small', 'tidewrack-plus', 'oakum-shared'), answer: fc.constantFrom<GivenAnswer>({ kind: 'yes' }, { kind: 'no' }, { kind: 'not-known' }, { kind: 'amount', amount: '4' }, { kind: 'one-way', way: 'from' }) }).map(({ at, plan, answer }): Step => (bench) => {
-    const need = needAt(bench, at);
-    return need ? withSheet(bench, plan.startsWith('oakum') ? 's1' : 's0', (sheet) => withAnswer(sheet, plan, need, answer)) : bench;
-  }),
+  fc
+    .record({
+      at: fc.nat(9),
+      plan: fc.constantFrom('tidewrack-small', 'tidewrack-plus', 'oakum-shared'),
+      answer: fc.constantFrom<GivenAnswer>(
+        { kind: 'yes' },
+        { kind: 'no' },
+        { kind: 'not-known' },
+        { kind: 'amount', amount: '4' },
+        { kind: 'one-way', way: 'from' },
+      ),
+    })
+    .map(({ at, plan, answer }): Step => (bench) => {
+      const need = needAt(bench, at);
+      return need ? withSheet(bench, plan.startsWith('oakum') ? 's1' : 's0', (sheet) => withAnswer(sheet, plan, need, answer)) : bench;
+    }),
   fc.nat(9).map((at): Step => (bench) => {
     const need = needAt(bench, at);
     return need ? withSheet(bench, 's0', (sheet) => withAnswerByAddon(sheet, need, { id: 'tidewrack-club' })) : bench;
   }),
-  fc.constant<Step>((bench) => withDecision(bench, (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], ['goods', 'together', 'abroad']) }))),
+  fc.constant<Step>((bench) =>
+    withDecision(bench, (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], ['goods', 'together', 'abroad']) })),
+  ),
   fc.nat(3).map((at): Step => (bench) => {
     const proposed = decisionProposals(bench).vendors.flatMap(({ offer, proposed: found }) => (found ? [{ offer, ...found }] : []))[at];
     return proposed ? withDecision(bench, () => withFollower(bench, proposed, '2026-11-25')) : bench;
   }),
-  fc.record({ id: fc.constantFrom('A', 'B', 'C'), what: fc.constantFrom('copy' as const, 'remove' as const, 'pin' as const) }).map(({ id, what }): Step => (bench) => withDecision(bench, (one) => (what === 'copy' ? withCopiedCandidate(one, id) : what === 'remove' ? withoutCandidate(one, id) : withPinned(one, id, true)))),
-  fc.constant<Step>((bench) => withDecision(bench, (one) => withVendor(withQualities(one, USUAL_QUALITIES), 'tidewrack', (notes) => withTried(withMarkGiven(notes, 'room', '4', '2026-11-25'), 't', { mark: '7' })))),
+  fc.record({ id: fc.constantFrom('A', 'B', 'C'), what: fc.constantFrom('copy' as const, 'remove' as const, 'pin' as const) }).map(
+    ({ id, what }): Step =>
+      (bench) =>
+        withDecision(bench, (one) =>
+          what === 'copy' ? withCopiedCandidate(one, id) : what === 'remove' ? withoutCandidate(one, id) : withPinned(one, id, true),
+        ),
+  ),
+  fc.constant<Step>((bench) =>
+    withDecision(bench, (one) =>
+      withVendor(withQualities(one, USUAL_QUALITIES), 'tidewrack', (notes) =>
+        withTried(withMarkGiven(notes, 'room', '4', '2026-11-25'), 't', { mark: '7' }),
+      ),
+    ),
+  ),
   fc.constant<Step>((bench) => ({ ...bench, sheets: bench.sheets.slice(0, 1) })),
 );
 

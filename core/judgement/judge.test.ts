@@ -14,7 +14,10 @@ import { USUAL_QUALITIES } from '../qualities/usual-qualities';
 import { judge } from './work-out';
 
 let next = 0;
-const larkfell = takeApart(readDecisionFile(JSON.parse(readFileSync(new URL('../cases/13-larkfell.json', import.meta.url), 'utf8'))), () => `s${next++}`);
+const larkfell = takeApart(
+  readDecisionFile(JSON.parse(readFileSync(new URL('../cases/13-larkfell.json', import.meta.url), 'utf8'))),
+  () => `s${next++}`,
+);
 
 const FEATURES = ['gift-cards', 'staff', 'books', 'adverts'];
 const valueArbitrary = fc.constantFrom<boolean | string | null | undefined>(true, false, null, undefined, '0', '3');
@@ -31,13 +34,35 @@ const needArbitrary: fc.Arbitrary<DecisionNeed> = fc.constantFrom<DecisionNeed>(
 
 /** The worked example with other answers, needs, sheets left out, and something owned. */
 const benchArbitrary: fc.Arbitrary<Workbench> = fc
-  .record({ values: fc.array(valueArbitrary, { minLength: 24, maxLength: 24 }), needs: fc.uniqueArray(needArbitrary, { maxLength: 5 }), left: fc.array(fc.nat(5), { maxLength: 3 }), owned: fc.boolean(), candidates: fc.nat(5), sales: fc.boolean() })
+  .record({
+    values: fc.array(valueArbitrary, { minLength: 24, maxLength: 24 }),
+    needs: fc.uniqueArray(needArbitrary, { maxLength: 5 }),
+    left: fc.array(fc.nat(5), { maxLength: 3 }),
+    owned: fc.boolean(),
+    candidates: fc.nat(5),
+    sales: fc.boolean(),
+  })
   .map(({ values, needs, left, owned, candidates, sales }) => {
     let at = 0;
-    const features = () => Object.fromEntries(['gift-cards', 'staff', 'gives-books', 'adverts'].flatMap((feature) => (values[(at += 1) % values.length] === undefined ? [] : [[feature, values[at % values.length] ?? null]])));
+    const features = () =>
+      Object.fromEntries(
+        ['gift-cards', 'staff', 'gives-books', 'adverts'].flatMap((feature) =>
+          values[(at += 1) % values.length] === undefined ? [] : [[feature, values[at % values.length] ?? null]],
+        ),
+      );
     const sheets = larkfell.sheets
       .filter((_, index) => !left.includes(index))
-      .map((used) => (used.sheet.kind === 'offer' ? { ...used, sheet: { ...used.sheet, offer: { ...used.sheet.offer, plans: used.sheet.offer.plans.map((plan) => ({ ...plan, features: features() })) } } } : used));
+      .map((used) =>
+        used.sheet.kind === 'offer'
+          ? {
+              ...used,
+              sheet: {
+                ...used.sheet,
+                offer: { ...used.sheet.offer, plans: used.sheet.offer.plans.map((plan) => ({ ...plan, features: features() })) },
+              },
+            }
+          : used,
+      );
     const decision = {
       ...larkfell.decision,
       needs,
@@ -45,7 +70,9 @@ const benchArbitrary: fc.Arbitrary<Workbench> = fc
       vendors: {},
       candidates: larkfell.decision.candidates.slice(0, candidates),
       ...(sales ? {} : { forecast: { streams: [] } }),
-      ...(owned ? { owned: [{ id: 'own', label: 'own', features: [FEATURES[0] ?? ''], amount: '7', months: 3, paidUntil: '2027-08' }] } : {}),
+      ...(owned
+        ? { owned: [{ id: 'own', label: 'own', features: [FEATURES[0] ?? ''], amount: '7', months: 3, paidUntil: '2027-08' }] }
+        : {}),
     };
     return { decision, sheets };
   });
@@ -56,7 +83,10 @@ describe('what is worked out beside the interface', () => {
       fc.property(benchArbitrary, (bench) => {
         const proposals = decisionProposals(bench);
         const made = [...proposals.vendors.flatMap(({ proposed }) => proposed ?? []), ...(proposals.pair ? [proposals.pair] : [])];
-        const { file, heldBack } = assembleDecisionFile({ ...bench, decision: { ...bench.decision, candidates: made.map((one, index) => ({ id: `P${index}`, label: 'p', ...one.made })) } });
+        const { file, heldBack } = assembleDecisionFile({
+          ...bench,
+          decision: { ...bench.decision, candidates: made.map((one, index) => ({ id: `P${index}`, label: 'p', ...one.made })) },
+        });
         expect(heldBack).toEqual([]);
         const { candidates } = priceDecision(readDecisionFile(file)).result;
         for (const { id, total, usable, unknown } of candidates) {
@@ -68,7 +98,11 @@ describe('what is worked out beside the interface', () => {
         const { questions, firstPlaces } = judge(bench, proposals);
         expect(questions.every(({ effect }) => effect.kind !== 'cheapest' || effect.by === null || Number(effect.by) > 0)).toBe(true);
         expect(firstPlaces.every(({ share }) => Number.isFinite(share))).toBe(true);
-        expect(fits(fitTable(bench, assembleDecisionFile(bench).file)).every(({ fit, most }) => fit >= 0 && most <= 100 + 1e-9 && fit <= most + 1e-9)).toBe(true);
+        expect(
+          fits(fitTable(bench, assembleDecisionFile(bench).file)).every(
+            ({ fit, most }) => fit >= 0 && most <= 100 + 1e-9 && fit <= most + 1e-9,
+          ),
+        ).toBe(true);
       }),
       { numRuns: 60 },
     );

@@ -28,5 +28,8 @@ export function judge(bench: Workbench, proposals: DecisionProposals): Judged {
   const { file } = assembleDecisionFile(live);
   const priced = priceDecision(file);
   const table = fitTable(live, file);
-  return { questions: toFindOut({ bench: live, priced, proposals, fits: fits(table) }), firstPlaces: firstPlaces(usableRows(table, priced)) };
+  return {
+    questions: toFindOut({ bench: live, priced, proposals, fits: fits(table) }),
+    firstPlaces: firstPlaces(usableRows(table, priced)),
+  };
 }

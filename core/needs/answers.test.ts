@@ -16,15 +16,34 @@ const PLAN = 'tidewrack-small';
 
 const needArbitrary: fc.Arbitrary<DecisionNeed> = fc.oneof(
   fc.record({ feature: fc.constantFrom('gift-cards', 'video'), level: fc.constant('must' as const), kind: fc.constant('yes-no' as const) }),
-  fc.record({ feature: fc.constantFrom('gift-cards', 'adverts'), level: fc.constant('must' as const), kind: fc.constant('yes-no' as const), without: fc.constant(true as const) }),
-  fc.record({ feature: fc.constantFrom('languages', 'staff'), level: fc.constant('must' as const), kind: fc.constant('at-least' as const), least: fc.constantFrom('1', '3', '12.5') }),
-  fc.record({ feature: fc.constant('books'), level: fc.constant('must' as const), kind: fc.constant('connects' as const), to: fc.constant('books'), direction: fc.constantFrom('to' as const, 'from' as const, 'both' as const) }),
+  fc.record({
+    feature: fc.constantFrom('gift-cards', 'adverts'),
+    level: fc.constant('must' as const),
+    kind: fc.constant('yes-no' as const),
+    without: fc.constant(true as const),
+  }),
+  fc.record({
+    feature: fc.constantFrom('languages', 'staff'),
+    level: fc.constant('must' as const),
+    kind: fc.constant('at-least' as const),
+    least: fc.constantFrom('1', '3', '12.5'),
+  }),
+  fc.record({
+    feature: fc.constant('books'),
+    level: fc.constant('must' as const),
+    kind: fc.constant('connects' as const),
+    to: fc.constant('books'),
+    direction: fc.constantFrom('to' as const, 'from' as const, 'both' as const),
+  }),
 );
 
 const givenArbitrary = (need: DecisionNeed): fc.Arbitrary<GivenAnswer> => {
   const plain = fc.constantFrom<GivenAnswer>({ kind: 'yes' }, { kind: 'no' }, { kind: 'not-known' });
-  if (need.kind === 'at-least') return fc.oneof(plain, fc.constantFrom<GivenAnswer>(...['0', '2', '3', '40'].map((amount) => ({ kind: 'amount' as const, amount }))));
-  return need.direction === 'both' ? fc.oneof(plain, fc.constantFrom<GivenAnswer>({ kind: 'one-way', way: 'to' }, { kind: 'one-way', way: 'from' })) : plain;
+  if (need.kind === 'at-least')
+    return fc.oneof(plain, fc.constantFrom<GivenAnswer>(...['0', '2', '3', '40'].map((amount) => ({ kind: 'amount' as const, amount }))));
+  return need.direction === 'both'
+    ? fc.oneof(plain, fc.constantFrom<GivenAnswer>({ kind: 'one-way', way: 'to' }, { kind: 'one-way', way: 'from' }))
+    : plain;
 };
 const arbitrary = needArbitrary.chain((need) => givenArbitrary(need).map((given) => ({ need, given })));
 
@@ -41,7 +60,10 @@ describe('the matrix and the decision file agree', () => {
         const changed = withAnswer(sheet, PLAN, need, given);
         const answer = answered(changed, need);
         const plan = changed.kind === 'offer' ? changed.offer.plans[0] : undefined;
-        const decision = smallDecision({ needs: [need], candidates: [{ id: 'A', label: 'A', plans: [{ plan: PLAN, term: plan?.terms[0]?.id ?? '' }] }] });
+        const decision = smallDecision({
+          needs: [need],
+          candidates: [{ id: 'A', label: 'A', plans: [{ plan: PLAN, term: plan?.terms[0]?.id ?? '' }] }],
+        });
         const { file } = assembleDecisionFile({ decision, sheets: [{ id: 's', revision: 1, sheet: changed }] });
         const [result] = priceDecision(readDecisionFile(file)).result.candidates;
         expect(isMet(answer, need)).toBe(result?.usable);
@@ -53,12 +75,17 @@ describe('the matrix and the decision file agree', () => {
 
   it('an answer that is given twice is the same as given once, and the last one counts', () => {
     fc.assert(
-      fc.property(arbitrary, fc.constantFrom<GivenAnswer>({ kind: 'yes' }, { kind: 'no' }, { kind: 'not-known' }), ({ need, given }, before) => {
-        const once = withAnswer(sheet, PLAN, need, given);
-        expect(answered(withAnswer(once, PLAN, need, given), need)).toEqual(answered(once, need));
-        const isLimitKept = need.feature !== 'staff';
-        if (isLimitKept) expect(answered(withAnswer(withAnswer(sheet, PLAN, need, before), PLAN, need, given), need)).toEqual(answered(once, need));
-      }),
+      fc.property(
+        arbitrary,
+        fc.constantFrom<GivenAnswer>({ kind: 'yes' }, { kind: 'no' }, { kind: 'not-known' }),
+        ({ need, given }, before) => {
+          const once = withAnswer(sheet, PLAN, need, given);
+          expect(answered(withAnswer(once, PLAN, need, given), need)).toEqual(answered(once, need));
+          const isLimitKept = need.feature !== 'staff';
+          if (isLimitKept)
+            expect(answered(withAnswer(withAnswer(sheet, PLAN, need, before), PLAN, need, given), need)).toEqual(answered(once, need));
+        },
+      ),
     );
   });
 });

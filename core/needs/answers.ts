@@ -71,7 +71,12 @@ export function planAnswer(need: DecisionNeed, plan: Pick<Plan, 'id' | 'features
 
 const UNLIMITED = 'unlimited';
 
-function valueOf(plan: Pick<Plan, 'id' | 'features' | 'limits'>, feature: string, { kind }: DecisionNeed, marks: PriceSheet['marks']): boolean | string | null {
+function valueOf(
+  plan: Pick<Plan, 'id' | 'features' | 'limits'>,
+  feature: string,
+  { kind }: DecisionNeed,
+  marks: PriceSheet['marks'],
+): boolean | string | null {
   if (marks?.[placeOf(plan.id, { kind: 'feature', feature })] === 'not-offered') return false;
   const value = plan.features?.[feature];
   if (value !== undefined && value !== null) return value;

@@ -18,8 +18,16 @@ export function contradictions(needs: readonly DecisionNeed[]): Contradiction[] 
       const wanted = needs.find((need) => !need.without && need.feature === unwanted.feature && decimal(need.least ?? '1').gt(0));
       if (!wanted) return [];
       const isFatal = wanted.level === 'must' && unwanted.level === 'must';
-      const consequence = isFatal ? 'As both are musts, nothing can be used until one of them goes or becomes a want.' : 'At most one of them can be met.';
-      return [{ needs: [wanted, unwanted] as const, isFatal, words: `“${needWords(wanted)}” and “${needWords(unwanted)}” contradict each other. ${consequence}` }];
+      const consequence = isFatal
+        ? 'As both are musts, nothing can be used until one of them goes or becomes a want.'
+        : 'At most one of them can be met.';
+      return [
+        {
+          needs: [wanted, unwanted] as const,
+          isFatal,
+          words: `“${needWords(wanted)}” and “${needWords(unwanted)}” contradict each other. ${consequence}`,
+        },
+      ];
     });
 }
 

@@ -14,13 +14,23 @@ describe('a need stated in words', () => {
   it('is of the kind that was chosen, by the names that price sheets have', () => {
     expect(newNeed('Gift cards ', 'yes-no', [])).toMatchObject({ feature: 'gift-cards', label: 'Gift cards', level: 'want' });
     expect(newNeed('seats', 'at-least', [])).toMatchObject({ feature: 'staff', least: '2' });
-    expect(newNeed('the bookkeeping', 'connects', [])).toMatchObject({ feature: 'the-bookkeeping', to: 'the bookkeeping', direction: 'to' });
+    expect(newNeed('the bookkeeping', 'connects', [])).toMatchObject({
+      feature: 'the-bookkeeping',
+      to: 'the bookkeeping',
+      direction: 'to',
+    });
     expect(newNeed('adverts', 'without', [])).toMatchObject({ feature: 'adverts', without: true });
-    for (const words of ['Überraschung!', '–', '   ', 'x'.repeat(299)]) for (const kind of ['yes-no', 'at-least', 'connects', 'without'] as const) expect(decisionNeedSchema.safeParse(newNeed(words, kind, [])).success, `${words} ${kind}`).toBe(true);
+    for (const words of ['Überraschung!', '–', '   ', 'x'.repeat(299)])
+      for (const kind of ['yes-no', 'at-least', 'connects', 'without'] as const)
+        expect(decisionNeedSchema.safeParse(newNeed(words, kind, [])).success, `${words} ${kind}`).toBe(true);
   });
 
   it('is said in a few words', () => {
-    expect([newNeed('seats', 'at-least', []), newNeed('adverts', 'without', []), newNeed('books', 'connects', [])].map(needWords)).toEqual(['at least 2 seats', 'without adverts', 'connects to books']);
+    expect([newNeed('seats', 'at-least', []), newNeed('adverts', 'without', []), newNeed('books', 'connects', [])].map(needWords)).toEqual([
+      'at least 2 seats',
+      'without adverts',
+      'connects to books',
+    ]);
   });
 
   it('comes onto the list once, is changed, and goes', () => {
@@ -70,9 +80,16 @@ describe('an answer that is given', () => {
 
   it('by an add-on answers for every plan of the vendor', () => {
     const byClub = withAnswerByAddon(sheet, giftCards, { id: 'tidewrack-club' });
-    expect(askedVendors([{ id: 's', sheet: byClub }])[0]?.plans.map((asked) => answerOf(giftCards, asked))).toMatchObject([{ kind: 'addon', addon: { label: 'Club' } }, { kind: 'addon' }]);
+    expect(askedVendors([{ id: 's', sheet: byClub }])[0]?.plans.map((asked) => answerOf(giftCards, asked))).toMatchObject([
+      { kind: 'addon', addon: { label: 'Club' } },
+      { kind: 'addon' },
+    ]);
     let next = 0;
     const byNew = withAnswerByAddon(sheet, giftCards, { newId: () => `new-${next++}`, label: 'Vouchers', price: null, currency: 'EUR' });
-    expect(byNew.kind === 'offer' && byNew.offer.addons?.[1]).toMatchObject({ label: 'Vouchers', terms: [{ months: 1, price: null }], features: { 'gift-cards': true } });
+    expect(byNew.kind === 'offer' && byNew.offer.addons?.[1]).toMatchObject({
+      label: 'Vouchers',
+      terms: [{ months: 1, price: null }],
+      features: { 'gift-cards': true },
+    });
   });
 });

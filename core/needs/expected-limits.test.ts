@@ -8,7 +8,14 @@ const LIMITED = ['orders', 'sales', 'subscribers', 'visits'] as const;
 
 /** One plan in another currency that limits one thing, and a forecast that grows and has a season. */
 const fileArbitrary = fc
-  .record({ quantity: fc.constantFrom(...LIMITED), limit: fc.integer({ min: 1, max: 4000 }), growth: fc.integer({ min: -5, max: 12 }), start: fc.integer({ min: 1, max: 300 }), rate: fc.constantFrom('0.5', '1.25'), currency: fc.constantFrom('EUR', 'USD') })
+  .record({
+    quantity: fc.constantFrom(...LIMITED),
+    limit: fc.integer({ min: 1, max: 4000 }),
+    growth: fc.integer({ min: -5, max: 12 }),
+    start: fc.integer({ min: 1, max: 300 }),
+    rate: fc.constantFrom('0.5', '1.25'),
+    currency: fc.constantFrom('EUR', 'USD'),
+  })
   .map(({ quantity, limit, growth, start, rate, currency }) =>
     readDecisionFile({
       format: 'venalis.decision',
@@ -20,12 +27,38 @@ const fileArbitrary = fc
       rates: { USD: rate },
       forecast: {
         streams: [
-          { id: 's', label: 's', kind: 'goods', orders: { start: String(start), growth: String(growth), season: ['1', '1', '0.5', '1', '2', '1', '1', '1', '1', '1', '1', '3'] }, orderValue: '12.5' },
+          {
+            id: 's',
+            label: 's',
+            kind: 'goods',
+            orders: {
+              start: String(start),
+              growth: String(growth),
+              season: ['1', '1', '0.5', '1', '2', '1', '1', '1', '1', '1', '1', '3'],
+            },
+            orderValue: '12.5',
+          },
           { id: 'c', label: 'c', kind: 'subscription', orderValue: '9', subscribers: { start: String(start), joins: '4', churn: '3' } },
         ],
         drivers: { visits: { per: 'orders', ratio: '3.5' } },
       },
-      offers: [{ id: 'o', vendor: 'v', label: 'v', kind: 'k', plans: [{ id: 'p', label: 'p', currency, terms: [{ id: 't', months: 1, price: '1' }], limits: { [quantity]: String(limit), 'nobody-counts-this': '1' } }] }],
+      offers: [
+        {
+          id: 'o',
+          vendor: 'v',
+          label: 'v',
+          kind: 'k',
+          plans: [
+            {
+              id: 'p',
+              label: 'p',
+              currency,
+              terms: [{ id: 't', months: 1, price: '1' }],
+              limits: { [quantity]: String(limit), 'nobody-counts-this': '1' },
+            },
+          ],
+        },
+      ],
       candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'p', term: 't' }] }],
     }),
   );

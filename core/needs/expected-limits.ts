@@ -10,7 +10,12 @@ export interface ExpectedLimit {
   readonly most: string;
   readonly month: string;
   /** Plans that limit it, with their limit and the first month in which it is exceeded (null = never), most generous last. */
-  readonly plans: ReadonlyArray<{ readonly plan: string; readonly offer: string; readonly limit: string; readonly outgrown: string | null }>;
+  readonly plans: ReadonlyArray<{
+    readonly plan: string;
+    readonly offer: string;
+    readonly limit: string;
+    readonly outgrown: string | null;
+  }>;
 }
 
 /**
@@ -20,7 +25,11 @@ export interface ExpectedLimit {
 export function expectedLimits(file: DecisionFile): ExpectedLimit[] {
   const pricing = preparePricing(file);
   const forecast = pricing.forecastAt(decimal(1));
-  const limited = file.offers.flatMap((offer) => offer.plans.flatMap((plan) => Object.entries(plan.limits ?? {}).map(([quantity, limit]) => ({ offer: offer.id, plan, quantity, limit }))));
+  const limited = file.offers.flatMap((offer) =>
+    offer.plans.flatMap((plan) =>
+      Object.entries(plan.limits ?? {}).map(([quantity, limit]) => ({ offer: offer.id, plan, quantity, limit })),
+    ),
+  );
   return [...new Set(limited.map(({ quantity }) => quantity))].sort().flatMap((quantity) => {
     const values = quantitiesOf(forecast, quantity);
     if (values.length === 0) return [];

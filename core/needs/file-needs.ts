@@ -45,7 +45,13 @@ function quantityOf({ kind, level, least, feature, without }: DecisionNeed): str
  * @param limited - quantities that any plan limits
  * @returns decimal strings, by the quantity's name
  */
-export function demandedQuantities(needs: readonly DecisionNeed[], start: string, months: number, limited: ReadonlySet<string>, stated: Readonly<Record<string, unknown>>): Record<string, string> {
+export function demandedQuantities(
+  needs: readonly DecisionNeed[],
+  start: string,
+  months: number,
+  limited: ReadonlySet<string>,
+  stated: Readonly<Record<string, unknown>>,
+): Record<string, string> {
   const demanded: Record<string, string> = {};
   for (const need of needs) {
     const quantity = quantityOf(need);
@@ -62,13 +68,19 @@ export function demandedQuantities(needs: readonly DecisionNeed[], start: string
  * @param demanded - quantities that limits are judged by, see `demandedQuantities`
  * @param isUnlimited - whether the sheet says that there is no limit to a quantity
  */
-export function answeringFeatures({ features, limits = {} }: Answering, needs: readonly DecisionNeed[], demanded: Readonly<Record<string, string>>, isUnlimited: (quantity: string) => boolean): Features {
+export function answeringFeatures(
+  { features, limits = {} }: Answering,
+  needs: readonly DecisionNeed[],
+  demanded: Readonly<Record<string, string>>,
+  isUnlimited: (quantity: string) => boolean,
+): Features {
   const derived: Features = { ...features };
   for (const { feature, kind, without } of needs) {
     const limit = limits[feature];
     const isJudgedByLimit = limit !== undefined && Object.hasOwn(demanded, feature);
     if (kind === 'at-least' && (isJudgedByLimit || isUnlimited(feature))) derived[feature] = true;
-    else if (kind === 'at-least' && limit !== undefined && (derived[feature] === undefined || derived[feature] === null)) derived[feature] = limit;
+    else if (kind === 'at-least' && limit !== undefined && (derived[feature] === undefined || derived[feature] === null))
+      derived[feature] = limit;
     const value = features?.[feature];
     if (without && value !== undefined && value !== null) derived[withoutFeature(feature)] = !isThere(value);
   }

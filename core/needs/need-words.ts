@@ -20,7 +20,8 @@ export function featureWords(feature: string): string {
  */
 export function needWords(need: DecisionNeed): string {
   const { feature, label, least, without, kind, to = '', direction = 'to' } = need;
-  if (kind === 'connects') return label || `connects ${{ to: 'to', from: 'from', both: 'both ways with' }[direction]} ${to || 'something kept'}`;
+  if (kind === 'connects')
+    return label || `connects ${{ to: 'to', from: 'from', both: 'both ways with' }[direction]} ${to || 'something kept'}`;
   const name = label || featureWords(feature);
   if (without) return `without ${name}`;
   return least === undefined ? name : `at least ${least} ${name}`;

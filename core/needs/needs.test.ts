@@ -25,7 +25,15 @@ const sheet = typedSheet(
 function benchWith(needs: readonly DecisionNeed[], more: Partial<Workbench['decision']> = {}): Workbench {
   const plans = sheet.kind === 'offer' ? sheet.offer.plans : [];
   return {
-    decision: smallDecision({ needs: [...needs], candidates: plans.map(({ id, label, terms }, index) => ({ id: 'ABC'.charAt(index), label, plans: [{ plan: id, term: terms[0]?.id ?? '' }] })), ...more }),
+    decision: smallDecision({
+      needs: [...needs],
+      candidates: plans.map(({ id, label, terms }, index) => ({
+        id: 'ABC'.charAt(index),
+        label,
+        plans: [{ plan: id, term: terms[0]?.id ?? '' }],
+      })),
+      ...more,
+    }),
     sheets: [{ id: 's', revision: 1, sheet }],
   };
 }
@@ -33,7 +41,21 @@ function benchWith(needs: readonly DecisionNeed[], more: Partial<Workbench['deci
 function standings(needs: readonly DecisionNeed[], more: Partial<Workbench['decision']> = {}) {
   const { file, heldBack } = assembleDecisionFile(benchWith(needs, more));
   const { candidates } = priceDecision(readDecisionFile(file)).result;
-  return { held: heldBack.map(({ candidate, obstacle }) => [candidate.id, obstacle.kind]), ...Object.fromEntries(candidates.map(({ id, missing, unclear, outgrown }) => [id, outgrown ? `outgrown: ${outgrown.limit}` : missing.length > 0 ? `missing: ${missing.join()}` : unclear.length > 0 ? `unclear: ${unclear.join()}` : 'usable'])) };
+  return {
+    held: heldBack.map(({ candidate, obstacle }) => [candidate.id, obstacle.kind]),
+    ...Object.fromEntries(
+      candidates.map(({ id, missing, unclear, outgrown }) => [
+        id,
+        outgrown
+          ? `outgrown: ${outgrown.limit}`
+          : missing.length > 0
+            ? `missing: ${missing.join()}`
+            : unclear.length > 0
+              ? `unclear: ${unclear.join()}`
+              : 'usable',
+      ]),
+    ),
+  };
 }
 
 const [vendor] = askedVendors(benchWith([]).sheets);
@@ -48,8 +70,16 @@ describe('answers to needs', () => {
   });
 
   it('say how much, and whether that is enough; a limit answers too', () => {
-    expect(answers({ feature: 'languages', level: 'must', kind: 'at-least', least: '2' })).toEqual([{ kind: 'not-known' }, { kind: 'amount', amount: '3', isEnough: true }, { kind: 'not-known' }]);
-    expect(answers({ feature: 'staff', level: 'want', kind: 'at-least', least: '5' })).toEqual([{ kind: 'amount', amount: '2', isEnough: false }, { kind: 'amount', amount: '9', isEnough: true }, { kind: 'not-known' }]);
+    expect(answers({ feature: 'languages', level: 'must', kind: 'at-least', least: '2' })).toEqual([
+      { kind: 'not-known' },
+      { kind: 'amount', amount: '3', isEnough: true },
+      { kind: 'not-known' },
+    ]);
+    expect(answers({ feature: 'staff', level: 'want', kind: 'at-least', least: '5' })).toEqual([
+      { kind: 'amount', amount: '2', isEnough: false },
+      { kind: 'amount', amount: '9', isEnough: true },
+      { kind: 'not-known' },
+    ]);
   });
 
   it('of a connection both ways can be one way only', () => {
@@ -67,7 +97,11 @@ describe('answers to needs', () => {
   });
 
   it('are counted as long as nobody has given them', () => {
-    const needs: DecisionNeed[] = [{ feature: 'gift-cards', level: 'must' }, { feature: 'languages', level: 'want' }, { feature: 'reviews', level: 'want' }];
+    const needs: DecisionNeed[] = [
+      { feature: 'gift-cards', level: 'must' },
+      { feature: 'languages', level: 'want' },
+      { feature: 'reviews', level: 'want' },
+    ];
     expect(unansweredOf(needs, vendor?.plans ?? [])).toBe(5);
   });
 });
@@ -76,14 +110,25 @@ describe('needs in the decision file', () => {
   it('for so many seats are a quantity that limits and what raises them hold for', () => {
     const needs: DecisionNeed[] = [{ feature: 'staff', kind: 'at-least', level: 'must', least: '3' }];
     expect(standings(needs)).toMatchObject({ A: 'outgrown: staff', B: 'usable', C: 'unclear: staff' });
-    const withSeat = benchWith(needs).decision.candidates.map((candidate) => ({ ...candidate, addons: [{ addon: 'tidewrack-seat', term: 'tidewrack-4' }] }));
+    const withSeat = benchWith(needs).decision.candidates.map((candidate) => ({
+      ...candidate,
+      addons: [{ addon: 'tidewrack-seat', term: 'tidewrack-4' }],
+    }));
     const plan = sheet.kind === 'offer' ? sheet.offer.addons?.[1] : undefined;
-    expect(standings(needs, { candidates: withSeat.map((one) => ({ ...one, addons: [{ addon: plan?.id ?? '', term: plan?.terms?.[0]?.id ?? '' }] })) })).toMatchObject({ A: 'usable' });
+    expect(
+      standings(needs, {
+        candidates: withSeat.map((one) => ({ ...one, addons: [{ addon: plan?.id ?? '', term: plan?.terms?.[0]?.id ?? '' }] })),
+      }),
+    ).toMatchObject({ A: 'usable' });
   });
 
   it('are what the forecast says where it says it: the need is then put to the plan', () => {
     const drivers = { staff: '1' };
-    expect(standings([{ feature: 'staff', kind: 'at-least', level: 'must', least: '3' }], { forecast: { ...benchWith([]).decision.forecast, drivers } })).toMatchObject({ A: 'missing: staff', B: 'usable', C: 'unclear: staff' });
+    expect(
+      standings([{ feature: 'staff', kind: 'at-least', level: 'must', least: '3' }], {
+        forecast: { ...benchWith([]).decision.forecast, drivers },
+      }),
+    ).toMatchObject({ A: 'missing: staff', B: 'usable', C: 'unclear: staff' });
   });
 
   it('that begin after the horizon do not count yet; within it they do', () => {
@@ -95,22 +140,46 @@ describe('needs in the decision file', () => {
     const { decision } = benchWith([]);
     const [, plus] = decision.candidates;
     const both = { id: 'D', label: 'Both', plans: [...(plus?.plans ?? []), ...(decision.candidates[0]?.plans ?? [])] };
-    expect(standings([{ feature: 'adverts', level: 'must', without: true }], { candidates: [both] })).toMatchObject({ held: [['D', 'unwanted']] });
+    expect(standings([{ feature: 'adverts', level: 'must', without: true }], { candidates: [both] })).toMatchObject({
+      held: [['D', 'unwanted']],
+    });
   });
 });
 
 describe('needs that cannot be met together', () => {
   it('are named, with what follows', () => {
-    const both: DecisionNeed[] = [{ feature: 'reviews', level: 'must' }, { feature: 'reviews', level: 'must', without: true }];
-    expect(contradictions(both)).toEqual([expect.objectContaining({ isFatal: true, words: '“reviews” and “without reviews” contradict each other. As both are musts, nothing can be used until one of them goes or becomes a want.' })]);
-    expect(contradictions([{ feature: 'reviews', level: 'want' }, { feature: 'reviews', level: 'must', without: true }])[0]?.isFatal).toBe(false);
-    expect(contradictions([{ feature: 'reviews', level: 'must' }, { feature: 'stock', level: 'must' }])).toEqual([]);
+    const both: DecisionNeed[] = [
+      { feature: 'reviews', level: 'must' },
+      { feature: 'reviews', level: 'must', without: true },
+    ];
+    expect(contradictions(both)).toEqual([
+      expect.objectContaining({
+        isFatal: true,
+        words:
+          '“reviews” and “without reviews” contradict each other. As both are musts, nothing can be used until one of them goes or becomes a want.',
+      }),
+    ]);
+    expect(
+      contradictions([
+        { feature: 'reviews', level: 'want' },
+        { feature: 'reviews', level: 'must', without: true },
+      ])[0]?.isFatal,
+    ).toBe(false);
+    expect(
+      contradictions([
+        { feature: 'reviews', level: 'must' },
+        { feature: 'stock', level: 'must' },
+      ]),
+    ).toEqual([]);
   });
 });
 
 describe('starter sets', () => {
   it('are needs that a decision can keep, none of them twice', () => {
-    const all = withStarterSets([{ feature: 'stock', level: 'want' }], STARTER_SETS.map(({ id }) => id));
+    const all = withStarterSets(
+      [{ feature: 'stock', level: 'want' }],
+      STARTER_SETS.map(({ id }) => id),
+    );
     expect(() => all.map((need) => decisionNeedSchema.parse(need))).not.toThrow();
     expect(new Set(all.map(({ feature, without }) => `${feature} ${without}`)).size).toBe(all.length);
     expect(all.find(({ feature }) => feature === 'stock')?.level).toBe('want');
@@ -125,7 +194,9 @@ describe('starter sets', () => {
 describe('limits that come from expected sales', () => {
   it('say the largest month, and when each plan is outgrown', () => {
     const { decision } = benchWith([]);
-    const { file } = assembleDecisionFile(benchWith([], { forecast: { ...decision.forecast, drivers: { staff: { start: '1', add: '0.5' } } } }));
+    const { file } = assembleDecisionFile(
+      benchWith([], { forecast: { ...decision.forecast, drivers: { staff: { start: '1', add: '0.5' } } } }),
+    );
     expect(expectedLimits(file)).toEqual([
       {
         quantity: 'staff',

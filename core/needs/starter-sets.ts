@@ -9,8 +9,22 @@ export interface StarterSet {
   readonly needs: readonly DecisionNeed[];
 }
 
-const must = (feature: string, why: string, more: Partial<DecisionNeed> = {}): DecisionNeed => ({ feature, level: 'must', kind: 'yes-no', weight: '3', why, ...more });
-const want = (feature: string, weight: string, why: string, more: Partial<DecisionNeed> = {}): DecisionNeed => ({ feature, level: 'want', kind: 'yes-no', weight, why, ...more });
+const must = (feature: string, why: string, more: Partial<DecisionNeed> = {}): DecisionNeed => ({
+  feature,
+  level: 'must',
+  kind: 'yes-no',
+  weight: '3',
+  why,
+  ...more,
+});
+const want = (feature: string, weight: string, why: string, more: Partial<DecisionNeed> = {}): DecisionNeed => ({
+  feature,
+  level: 'want',
+  kind: 'yes-no',
+  weight,
+  why,
+  ...more,
+});
 
 /** Starting points by kind of seller; what several share is taken once. */
 export const STARTER_SETS: readonly StarterSet[] = [
@@ -30,7 +44,11 @@ export const STARTER_SETS: readonly StarterSet[] = [
   {
     id: 'downloads',
     label: 'downloads',
-    needs: [must('checkout', 'orders and payments on the site'), must('downloads', 'the file reaches the buyer by itself'), want('download-limits', '1', 'a link that does not travel')],
+    needs: [
+      must('checkout', 'orders and payments on the site'),
+      must('downloads', 'the file reaches the buyer by itself'),
+      want('download-limits', '1', 'a link that does not travel'),
+    ],
   },
   {
     id: 'courses',
@@ -58,12 +76,20 @@ export const STARTER_SETS: readonly StarterSet[] = [
   {
     id: 'services',
     label: 'services and appointments',
-    needs: [must('bookings', 'people choose a time by themselves'), want('deposits', '3', 'no empty chairs'), want('reminders', '2', 'fewer who forget')],
+    needs: [
+      must('bookings', 'people choose a time by themselves'),
+      want('deposits', '3', 'no empty chairs'),
+      want('reminders', '2', 'fewer who forget'),
+    ],
   },
   {
     id: 'in-person',
     label: 'in person, at fairs or in a shop',
-    needs: [must('card-reader', 'few carry cash'), want('one-stock', '4', 'what is sold at the stall is gone on the site'), want('offline-sales', '2', 'a field without a network')],
+    needs: [
+      must('card-reader', 'few carry cash'),
+      want('one-stock', '4', 'what is sold at the stall is gone on the site'),
+      want('offline-sales', '2', 'a field without a network'),
+    ],
   },
   {
     id: 'abroad',
@@ -78,7 +104,10 @@ export const STARTER_SETS: readonly StarterSet[] = [
   {
     id: 'together',
     label: 'together with others',
-    needs: [want('staff', '3', 'everybody signs in as themselves', { kind: 'at-least', least: '2' }), want('roles', '2', 'not everybody may refund')],
+    needs: [
+      want('staff', '3', 'everybody signs in as themselves', { kind: 'at-least', least: '2' }),
+      want('roles', '2', 'not everybody may refund'),
+    ],
   },
   {
     id: 'everybody',

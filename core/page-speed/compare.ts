@@ -36,7 +36,9 @@ const APART_DAYS = 14;
  * Why recordings cannot be set side by side without a second thought: other browsers, other days, pages that came out
  * of the browser's own store, pages that never finished.
  */
-export function differentConditions(vendors: ReadonlyArray<{ readonly label: string; readonly measurements: readonly Measurement[] }>): string[] {
+export function differentConditions(
+  vendors: ReadonlyArray<{ readonly label: string; readonly measurements: readonly Measurement[] }>,
+): string[] {
   const all = vendors.flatMap(({ label, measurements }) => measurements.map((measurement) => ({ label, ...measurement })));
   if (all.length === 0) return [];
   const warnings: string[] = [];

@@ -15,7 +15,13 @@ const text = z.string().catch('');
 const entrySchema = z.object({
   request: z.object({ url: z.string() }),
   response: z
-    .object({ status: z.number().catch(0), _transferSize: time, headersSize: time, bodySize: time, content: z.object({ size: time }).optional().catch(undefined) })
+    .object({
+      status: z.number().catch(0),
+      _transferSize: time,
+      headersSize: time,
+      bodySize: time,
+      content: z.object({ size: time }).optional().catch(undefined),
+    })
     .catch({ status: 0, _transferSize: null, headersSize: null, bodySize: null }),
   _fromCache: z.unknown().optional(),
   cache: z.unknown().optional(),
@@ -24,7 +30,16 @@ const recordingSchema = z.object({
   log: z.object({
     browser: z.object({ name: text, version: text }).optional().catch(undefined),
     creator: z.object({ name: text, version: text }).optional().catch(undefined),
-    pages: z.array(z.object({ startedDateTime: text, title: text, pageTimings: z.object({ onLoad: time, onContentLoad: time }).catch({ onLoad: null, onContentLoad: null }) })).optional().catch(undefined),
+    pages: z
+      .array(
+        z.object({
+          startedDateTime: text,
+          title: text,
+          pageTimings: z.object({ onLoad: time, onContentLoad: time }).catch({ onLoad: null, onContentLoad: null }),
+        }),
+      )
+      .optional()
+      .catch(undefined),
     entries: z.array(z.unknown()),
   }),
 });
@@ -40,9 +55,15 @@ type Entry = z.output<typeof entrySchema>;
 export function readRecording(content: string, file: string, id: string): Measurement {
   if (content.length > LARGEST_RECORDING) throw new UnreadableRecording(tooLarge(content.length));
   const read = recordingSchema.safeParse(parsed(content));
-  if (!read.success) throw new UnreadableRecording('This is no recording in the HTTP archive format: it has no “log” with “entries”. Save it from the browser’s network panel, as HAR.');
+  if (!read.success)
+    throw new UnreadableRecording(
+      'This is no recording in the HTTP archive format: it has no “log” with “entries”. Save it from the browser’s network panel, as HAR.',
+    );
   const { log } = read.data;
-  if (log.entries.length > MOST_REQUESTS) throw new UnreadableRecording(`The recording has ${log.entries.length} requests; up to ${MOST_REQUESTS} are read. Record one page only.`);
+  if (log.entries.length > MOST_REQUESTS)
+    throw new UnreadableRecording(
+      `The recording has ${log.entries.length} requests; up to ${MOST_REQUESTS} are read. Record one page only.`,
+    );
   const entries = log.entries.flatMap((one) => {
     const entry = entrySchema.safeParse(one);
     return entry.success && hostOf(entry.data.request.url) !== null ? [entry.data] : [];
@@ -73,7 +94,9 @@ function parsed(content: string): unknown {
     return JSON.parse(content.charCodeAt(0) === 0xfeff ? content.slice(1) : content);
   } catch (error) {
     const where = error instanceof Error ? /position (\d+)/.exec(error.message)?.[1] : undefined;
-    throw new UnreadableRecording(`This is not JSON${where === undefined ? '' : `: something is wrong at character ${where}`}. Was the file cut off when it was saved?`);
+    throw new UnreadableRecording(
+      `This is not JSON${where === undefined ? '' : `: something is wrong at character ${where}`}. Was the file cut off when it was saved?`,
+    );
   }
 }
 
@@ -98,7 +121,10 @@ function thirdParties(entries: readonly Entry[], own: string): Measurement['thir
     const { requests, bytes } = hosts.get(host) ?? { requests: 0, bytes: 0 };
     hosts.set(host, { requests: requests + 1, bytes: bounded(bytes + bytesOf(entry)) });
   }
-  return [...hosts].map(([host, sums]) => ({ host: host.slice(0, LONGEST_TEXT), ...sums })).sort((a, b) => b.bytes - a.bytes || b.requests - a.requests).slice(0, 200);
+  return [...hosts]
+    .map(([host, sums]) => ({ host: host.slice(0, LONGEST_TEXT), ...sums }))
+    .sort((a, b) => b.bytes - a.bytes || b.requests - a.requests)
+    .slice(0, 200);
 }
 
 function hostOf(address: string): string | null {
@@ -116,7 +142,10 @@ const TWO_PART = /\.(co|com|org|net|ac|gov|edu)\.[a-z]{2}$/;
 /** The site that a host belongs to: its last two parts, or three. Numbers stand for themselves. */
 function siteOf(host: string): string {
   if (/^[\d.]+$/.test(host) || host.startsWith('[')) return host;
-  return host.split('.').slice(TWO_PART.test(host) ? -3 : -2).join('.');
+  return host
+    .split('.')
+    .slice(TWO_PART.test(host) ? -3 : -2)
+    .join('.');
 }
 
 function shortAddress(address: string): string {

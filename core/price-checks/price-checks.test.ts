@@ -13,14 +13,20 @@ const checks = (sheet: PriceSheet) => asked(sheet).map(({ check }) => check);
 describe('checks of a price sheet', () => {
   it('an advertised saving that the figures do not give, with the real percentage', () => {
     expect(asked(sheetOf({ Basic: '27/mo, 258/yr, save 25%' }))).toEqual([
-      { check: 'saving', place: 'oakum-basic saving', question: 'The page says so for Basic. Its own figures give 20.4 %: 258 instead of 324. Which of them is wrong?' },
+      {
+        check: 'saving',
+        place: 'oakum-basic saving',
+        question: 'The page says so for Basic. Its own figures give 20.4 %: 258 instead of 324. Which of them is wrong?',
+      },
     ]);
     expect(checks(sheetOf({ Basic: '27/mo, 258/yr, save 20%' }))).toEqual([]);
     expect(asked(sheetOf({ Basic: '258/yr, save 20%' }))[0]?.question).toContain('no price by the month');
   });
 
   it('a year at the price of a month, and words that say it is billed by the year', () => {
-    expect(asked(sheetOf({ Basic: '27/mo, 24/yr' }))).toMatchObject([{ check: 'month-for-year', question: expect.stringContaining('should it be 288?') as string }]);
+    expect(asked(sheetOf({ Basic: '27/mo, 24/yr' }))).toMatchObject([
+      { check: 'month-for-year', question: expect.stringContaining('should it be 288?') as string },
+    ]);
     expect(checks(sheetOf({ Basic: '27/mo, 258/yr' }))).toEqual([]);
     const stated = noteFigure(sheetOf({ Basic: '24/mo' }), 'oakum-basic term 1', { stated: '24 a month, billed yearly' });
     expect(asked(stated)).toMatchObject([{ check: 'month-for-year', question: expect.stringContaining('288 once a year') as string }]);
@@ -34,7 +40,9 @@ describe('checks of a price sheet', () => {
   });
 
   it('a tier that is dearer per unit than the one below', () => {
-    expect(asked(sheetOf({ Basic: '2.10 per subscriber up to 120, 2.45 up to 600, then 0.95' }))).toMatchObject([{ check: 'tier', question: expect.stringContaining('From 120 on') as string }]);
+    expect(asked(sheetOf({ Basic: '2.10 per subscriber up to 120, 2.45 up to 600, then 0.95' }))).toMatchObject([
+      { check: 'tier', question: expect.stringContaining('From 120 on') as string },
+    ]);
     expect(checks(sheetOf({ Basic: '2.10 per subscriber up to 120, 1.45 up to 600, then 0.95' }))).toEqual([]);
     expect(checks(sheetOf({ Basic: '60 up to 4,000 contacts; 190 up to 9,000' }))).toEqual(['tier']);
     expect(checks(sheetOf({ Basic: '60 up to 4,000 contacts; 130 up to 9,000' }))).toEqual([]);
@@ -42,20 +50,28 @@ describe('checks of a price sheet', () => {
 
   it('a percentage where neighbours have an amount, and the other way round', () => {
     const plans = (last: string) => ({ Basic: 'Transaction fee: 0.50', Plus: 'Transaction fee: 0.40', Trade: `Transaction fee: ${last}` });
-    expect(asked(sheetOf(plans('0.30%')))).toMatchObject([{ check: 'kind', place: expect.stringContaining('oakum-trade charge') as string }]);
+    expect(asked(sheetOf(plans('0.30%')))).toMatchObject([
+      { check: 'kind', place: expect.stringContaining('oakum-trade charge') as string },
+    ]);
     expect(checks(sheetOf(plans('0.30')))).toEqual([]);
     expect(checks(sheetOf({ Basic: 'Transaction fee: 2%', Plus: 'Transaction fee: 1%', Trade: 'Transaction fee: 0.5' }))).toEqual(['kind']);
   });
 
   it('an amount ten times or a tenth of its neighbours', () => {
-    expect(asked(sheetOf({ Basic: '12/mo', Plus: '25/mo', Trade: '600/mo' }))).toMatchObject([{ check: 'magnitude', place: 'oakum-trade term 1' }]);
-    expect(asked(sheetOf({ Basic: '1.2/mo', Plus: '25/mo', Trade: '60/mo' }))).toMatchObject([{ check: 'magnitude', place: 'oakum-basic term 1' }]);
+    expect(asked(sheetOf({ Basic: '12/mo', Plus: '25/mo', Trade: '600/mo' }))).toMatchObject([
+      { check: 'magnitude', place: 'oakum-trade term 1' },
+    ]);
+    expect(asked(sheetOf({ Basic: '1.2/mo', Plus: '25/mo', Trade: '60/mo' }))).toMatchObject([
+      { check: 'magnitude', place: 'oakum-basic term 1' },
+    ]);
     expect(checks(sheetOf({ Basic: '12/mo', Plus: '25/mo', Trade: '60/mo' }))).toEqual([]);
     expect(checks(sheetOf({ Basic: 'Card fee: 2.4% + 0.25', Plus: 'Card fee: 24% + 0.25' }))).toEqual(['magnitude']);
   });
 
   it('two statements of the same thing that differ', () => {
-    expect(asked(noteFigure(sheetOf({ Basic: '27/mo' }), 'oakum-basic term 1', { otherwise: '29 by the month' }))).toMatchObject([{ check: 'contradiction', question: expect.stringContaining('“29 by the month”') as string }]);
+    expect(asked(noteFigure(sheetOf({ Basic: '27/mo' }), 'oakum-basic term 1', { otherwise: '29 by the month' }))).toMatchObject([
+      { check: 'contradiction', question: expect.stringContaining('“29 by the month”') as string },
+    ]);
   });
 
   it('currencies mixed within a sheet', () => {
@@ -64,18 +80,24 @@ describe('checks of a price sheet', () => {
     const [basic, plus] = mixed.offer.plans;
     if (!basic || !plus) throw new Error('two plans are wanted');
     expect(checks(mixed)).toEqual([]);
-    expect(asked({ ...mixed, offer: { ...mixed.offer, plans: [basic, { ...plus, currency: 'USD' }] } })).toMatchObject([{ check: 'currencies', question: expect.stringContaining('EUR for Basic; USD for Plus') as string }]);
+    expect(asked({ ...mixed, offer: { ...mixed.offer, plans: [basic, { ...plus, currency: 'USD' }] } })).toMatchObject([
+      { check: 'currencies', question: expect.stringContaining('EUR for Basic; USD for Plus') as string },
+    ]);
   });
 
   it('two plans of one name', () => {
     const sheet = sheetOf({ Basic: '27/mo', Plus: '54/mo' });
     if (sheet.kind !== 'offer') throw new Error('an offer is wanted');
     const plans = sheet.offer.plans.map((plan) => ({ ...plan, label: 'Basic' }));
-    expect(asked({ ...sheet, offer: { ...sheet.offer, plans } })).toMatchObject([{ check: 'name', place: 'oakum-plus', question: expect.stringContaining('same name') as string }]);
+    expect(asked({ ...sheet, offer: { ...sheet.offer, plans } })).toMatchObject([
+      { check: 'name', place: 'oakum-plus', question: expect.stringContaining('same name') as string },
+    ]);
   });
 
   it('a selling plan without any statement on payment fees', () => {
-    expect(asked(sheetOf({ Basic: '27/mo', Plus: `54/mo, ${CARD}` }, 'store-platform'))).toMatchObject([{ check: 'payment-fee', place: 'oakum-basic' }]);
+    expect(asked(sheetOf({ Basic: '27/mo', Plus: `54/mo, ${CARD}` }, 'store-platform'))).toMatchObject([
+      { check: 'payment-fee', place: 'oakum-basic' },
+    ]);
     expect(checks(sheetOf({ Basic: '27/mo' }, 'hosting'))).toEqual([]);
     expect(checks(sheetOf({ Basic: '27/mo, no processing fees' }, 'store-platform'))).toEqual([]);
   });
@@ -85,7 +107,9 @@ describe('checks of a price sheet', () => {
     ['99.99', '53 minutes'],
     ['98', '175 hours'],
   ])('an uptime of %s %% in hours a year', (percent, words) => {
-    expect(asked(sheetOf({ Basic: `27/mo, ${percent}% uptime` }))).toMatchObject([{ check: 'uptime', question: expect.stringContaining(words) as string }]);
+    expect(asked(sheetOf({ Basic: `27/mo, ${percent}% uptime` }))).toMatchObject([
+      { check: 'uptime', question: expect.stringContaining(words) as string },
+    ]);
   });
 
   it('a sheet seen half a year ago, and an offer that is over', () => {

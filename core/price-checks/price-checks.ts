@@ -6,7 +6,20 @@ import { ageCheck, contradictionCheck, currencyCheck, nameCheck, paymentFeeCheck
 import { monthForYearCheck, renewalCheck, savingCheck } from './term-checks';
 
 /** Every check that is made of a price sheet. */
-const CHECKS: readonly Check[] = [savingCheck, monthForYearCheck, renewalCheck, tierCheck, kindCheck, magnitudeCheck, contradictionCheck, currencyCheck, nameCheck, paymentFeeCheck, uptimeCheck, ageCheck];
+const CHECKS: readonly Check[] = [
+  savingCheck,
+  monthForYearCheck,
+  renewalCheck,
+  tierCheck,
+  kindCheck,
+  magnitudeCheck,
+  contradictionCheck,
+  currencyCheck,
+  nameCheck,
+  paymentFeeCheck,
+  uptimeCheck,
+  ageCheck,
+];
 
 /** What is questionable on a sheet: questions still open, and those that somebody has settled. */
 export interface CheckedSheet {
@@ -28,7 +41,8 @@ const latest = new WeakMap<PriceSheet, { context: CheckContext; result: CheckedS
 
 function check(sheet: PriceSheet, context: CheckContext): CheckedSheet {
   const findings = CHECKS.flatMap((one) => one(sheet, context));
-  const settledBy = (finding: Finding) => sheet.settled?.find((one) => one.check === finding.check && one.place === finding.place && one.figures === fingerprint(finding));
+  const settledBy = (finding: Finding) =>
+    sheet.settled?.find((one) => one.check === finding.check && one.place === finding.place && one.figures === fingerprint(finding));
   const open = findings.filter((finding) => !settledBy(finding));
   const settled = findings.flatMap((finding) => {
     const by = settledBy(finding);

@@ -5,7 +5,17 @@ import type { Check, Finding } from './finding';
 /** Two statements of the same thing that differ. */
 export const contradictionCheck: Check = (sheet) =>
   Object.entries(sheet.figures ?? {}).flatMap(([place, { otherwise }]): Finding[] =>
-    otherwise === undefined ? [] : [{ check: 'contradiction', place, title: 'Stated two ways', figures: otherwise, question: `Another statement of the same says “${otherwise}”. Which of them holds?` }],
+    otherwise === undefined
+      ? []
+      : [
+          {
+            check: 'contradiction',
+            place,
+            title: 'Stated two ways',
+            figures: otherwise,
+            question: `Another statement of the same says “${otherwise}”. Which of them holds?`,
+          },
+        ],
   );
 
 /** Currencies mixed within a sheet. */
@@ -13,8 +23,24 @@ export const currencyCheck: Check = (sheet) => {
   const parts = partsOf(sheet);
   const currencies = [...new Set(parts.map(({ currency }) => currency))].sort();
   if (currencies.length < 2) return [];
-  const list = currencies.map((code) => `${code} for ${parts.filter(({ currency }) => currency === code).map(({ label }) => label || 'a plan').join(', ')}`).join('; ');
-  return [{ check: 'currencies', place: '', title: 'Several currencies', figures: currencies.join(' '), question: `One page mostly has one currency. Here: ${list}. Is that what the page says?` }];
+  const list = currencies
+    .map(
+      (code) =>
+        `${code} for ${parts
+          .filter(({ currency }) => currency === code)
+          .map(({ label }) => label || 'a plan')
+          .join(', ')}`,
+    )
+    .join('; ');
+  return [
+    {
+      check: 'currencies',
+      place: '',
+      title: 'Several currencies',
+      figures: currencies.join(' '),
+      question: `One page mostly has one currency. Here: ${list}. Is that what the page says?`,
+    },
+  ];
 };
 
 /** Two plans, or two add-ons, of one name: which of them a line means cannot be told. */
@@ -22,19 +48,39 @@ export const nameCheck: Check = (sheet) => {
   const named = partsOf(sheet).filter(({ label }) => label.trim() !== '');
   const key = (label: string) => label.trim().toLowerCase();
   return named.flatMap(({ id, label }, index): Finding[] =>
-    named.findIndex((other) => key(other.label) === key(label)) === index ? [] : [{ check: 'name', place: id, title: `Another “${label}”`, figures: label, question: 'Two columns of this sheet have the same name. Give one of them another, or remove it.' }],
+    named.findIndex((other) => key(other.label) === key(label)) === index
+      ? []
+      : [
+          {
+            check: 'name',
+            place: id,
+            title: `Another “${label}”`,
+            figures: label,
+            question: 'Two columns of this sheet have the same name. Give one of them another, or remove it.',
+          },
+        ],
   );
 };
 
 /** Kinds of vendor through which nothing is sold, so that no payment fee is to be expected. */
-const SELLS_NOTHING = /host|server|mail|message|label|ship|stock|order-automation|review|loyalty|research|plug-?in|theme|one-page|connector|domain/i;
+const SELLS_NOTHING =
+  /host|server|mail|message|label|ship|stock|order-automation|review|loyalty|research|plug-?in|theme|one-page|connector|domain/i;
 
 /** A plan that sells, without any statement on payment fees: most likely forgotten, hardly ever nothing. */
 export const paymentFeeCheck: Check = (sheet) => {
   if (sheet.kind !== 'offer' || SELLS_NOTHING.test(sheet.offer.kind)) return [];
   return sheet.offer.plans.flatMap((plan): Finding[] => {
     if (plan.terms.length === 0 || (plan.charges ?? []).some(({ bucket }) => bucket === 'payment')) return [];
-    return [{ check: 'payment-fee', place: plan.id, title: `${plan.label || 'This plan'}: card fee`, figures: '', question: 'Nothing is said about what card payments cost. If orders go only through outside processors, or the plan takes none, say so; else it is missing.' }];
+    return [
+      {
+        check: 'payment-fee',
+        place: plan.id,
+        title: `${plan.label || 'This plan'}: card fee`,
+        figures: '',
+        question:
+          'Nothing is said about what card payments cost. If orders go only through outside processors, or the plan takes none, say so; else it is missing.',
+      },
+    ];
   });
 };
 
@@ -49,7 +95,15 @@ export const uptimeCheck: Check = (sheet, { write }) =>
       if (percent.lt(90) || percent.gte(100)) return [];
       const hours = ONE.minus(percent.div(100)).times(HOURS_A_YEAR);
       const words = hours.lt(1) ? `${write(hours.times(60).toFixed(0))} minutes` : `${write(hours.toFixed(hours.lt(10) ? 1 : 0))} hours`;
-      return [{ check: 'uptime', place: placeOf(part.id, { kind: 'feature', feature }), title: `${write(value)} % uptime`, figures: value, question: `That leaves ${words} a year in which nothing can be sold. Does the vendor pay anything back for it?` }];
+      return [
+        {
+          check: 'uptime',
+          place: placeOf(part.id, { kind: 'feature', feature }),
+          title: `${write(value)} % uptime`,
+          figures: value,
+          question: `That leaves ${words} a year in which nothing can be sold. Does the vendor pay anything back for it?`,
+        },
+      ];
     }),
   );
 
@@ -58,12 +112,25 @@ const OLD_DAYS = 180;
 
 /** Prices that nobody has looked at for half a year, and offers that have ended. */
 export const ageCheck: Check = (sheet, { today }) => {
-  const days = (from: string, to: string) => Math.round((dayNumber(to) - dayNumber(from)));
+  const days = (from: string, to: string) => Math.round(dayNumber(to) - dayNumber(from));
   const findings: Finding[] = [];
   if (sheet.seen !== undefined && days(sheet.seen, today) >= OLD_DAYS)
-    findings.push({ check: 'age', place: '', title: 'Seen long ago', figures: sheet.seen, question: `Somebody last looked at this page ${days(sheet.seen, today)} days ago. Prices change about once a year: look again, and set the day anew.` });
+    findings.push({
+      check: 'age',
+      place: '',
+      title: 'Seen long ago',
+      figures: sheet.seen,
+      question: `Somebody last looked at this page ${days(sheet.seen, today)} days ago. Prices change about once a year: look again, and set the day anew.`,
+    });
   for (const [place, { until }] of Object.entries(sheet.figures ?? {}))
-    if (until !== undefined && until < today) findings.push({ check: 'offer-over', place, title: 'The offer is over', figures: until, question: `It held until ${until}. Take the offer off, or look whether it has been prolonged.` });
+    if (until !== undefined && until < today)
+      findings.push({
+        check: 'offer-over',
+        place,
+        title: 'The offer is over',
+        figures: until,
+        question: `It held until ${until}. Take the offer off, or look whether it has been prolonged.`,
+      });
   return findings;
 };
 
@@ -72,6 +139,12 @@ function dayNumber(day: string): number {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
   const shifted = month <= 2 ? year - 1 : year;
   const sinceMarch = (month + 9) % 12;
-  return 365 * shifted + Math.floor(shifted / 4) - Math.floor(shifted / 100) + Math.floor(shifted / 400) + Math.floor((153 * sinceMarch + 2) / 5) + date;
+  return (
+    365 * shifted +
+    Math.floor(shifted / 4) -
+    Math.floor(shifted / 100) +
+    Math.floor(shifted / 400) +
+    Math.floor((153 * sinceMarch + 2) / 5) +
+    date
+  );
 }
-

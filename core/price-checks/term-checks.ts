@@ -14,13 +14,28 @@ export const savingCheck: Check = (sheet, { write }) =>
     const percent = sheet.savings?.[part.id];
     if (percent === undefined) return [];
     const [monthly, yearly] = [priceOf(part, 1), priceOf(part, 12)];
-    const finding = { check: 'saving', place: placeOf(part.id, { kind: 'saving' }), title: `“Save ${write(percent)} %” by the year?`, figures: `${percent} ${monthly} ${yearly}` };
+    const finding = {
+      check: 'saving',
+      place: placeOf(part.id, { kind: 'saving' }),
+      title: `“Save ${write(percent)} %” by the year?`,
+      figures: `${percent} ${monthly} ${yearly}`,
+    };
     if (monthly === null || yearly === null || decimal(monthly).isZero())
-      return [{ ...finding, question: `The page says so for ${nameOf(part)}, but the sheet has no ${monthly === null ? 'price by the month' : 'price by the year'} to hold against it. What is it?` }];
+      return [
+        {
+          ...finding,
+          question: `The page says so for ${nameOf(part)}, but the sheet has no ${monthly === null ? 'price by the month' : 'price by the year'} to hold against it. What is it?`,
+        },
+      ];
     const paidMonthly = decimal(monthly).times(12);
     const real = ONE.minus(decimal(yearly).div(paidMonthly)).times(HUNDRED);
     if (real.minus(percent).abs().lte('0.5')) return [];
-    return [{ ...finding, question: `The page says so for ${nameOf(part)}. Its own figures give ${write(real.toFixed(1))} %: ${write(yearly)} instead of ${write(paidMonthly.toFixed())}. Which of them is wrong?` }];
+    return [
+      {
+        ...finding,
+        question: `The page says so for ${nameOf(part)}. Its own figures give ${write(real.toFixed(1))} %: ${write(yearly)} instead of ${write(paidMonthly.toFixed())}. Which of them is wrong?`,
+      },
+    ];
   });
 
 const BILLED_YEARLY = /\b(billed|paid|charged|payable)\b[^.;]*\b(yearly|annually|by the year|per year|a year)\b/i;
@@ -34,10 +49,22 @@ export const monthForYearCheck: Check = (sheet, { write }) =>
       if (term.price === null) return [];
       const finding = { check: 'month-for-year', place, figures: `${term.price} ${monthly}` };
       if (term.months === 12 && monthly !== null && decimal(term.price).gt(0) && decimal(term.price).lt(decimal(monthly).times(3)))
-        return [{ ...finding, title: `${nameOf(part)}, by the year`, question: `${write(term.price)} for a whole year, when a month costs ${write(monthly)}? Pages often quote the month and bill the year: should it be ${write(decimal(term.price).times(12).toFixed())}?` }];
+        return [
+          {
+            ...finding,
+            title: `${nameOf(part)}, by the year`,
+            question: `${write(term.price)} for a whole year, when a month costs ${write(monthly)}? Pages often quote the month and bill the year: should it be ${write(decimal(term.price).times(12).toFixed())}?`,
+          },
+        ];
       const { stated } = evidenceOf(sheet, place);
       if (term.months === 1 && stated !== undefined && BILLED_YEARLY.test(stated))
-        return [{ ...finding, title: `${nameOf(part)}, by the month`, question: `The page’s words say “${stated}”. Is ${write(term.price)} a month really paid by the month, or ${write(decimal(term.price).times(12).toFixed())} once a year?` }];
+        return [
+          {
+            ...finding,
+            title: `${nameOf(part)}, by the month`,
+            question: `The page’s words say “${stated}”. Is ${write(term.price)} a month really paid by the month, or ${write(decimal(term.price).times(12).toFixed())} once a year?`,
+          },
+        ];
       return [];
     }),
   );
@@ -47,11 +74,34 @@ export const renewalCheck: Check = (sheet, { write }) =>
   partsOf(sheet).flatMap((part) =>
     (part.terms ?? []).flatMap((term): Finding[] => {
       const title = `${nameOf(part)}, ${termWords(term.months)}`;
-      const finding = { check: 'renewal', place: placeOf(part.id, { kind: 'term', months: term.months }), title, figures: JSON.stringify([term.price, term.intro ?? null]) };
-      if (term.intro && term.price === null) return [{ ...finding, question: `The introductory price is stated (${introWords(term, write)}), the price after it is not. What does the second term cost?` }];
+      const finding = {
+        check: 'renewal',
+        place: placeOf(part.id, { kind: 'term', months: term.months }),
+        title,
+        figures: JSON.stringify([term.price, term.intro ?? null]),
+      };
+      if (term.intro && term.price === null)
+        return [
+          {
+            ...finding,
+            question: `The introductory price is stated (${introWords(term, write)}), the price after it is not. What does the second term cost?`,
+          },
+        ];
       const monthly = priceOf(part, 1);
-      const isLowAndLong = term.months >= 24 && term.price !== null && !term.intro && monthly !== null && decimal(term.price).lt(decimal(monthly).times(term.months).div(2));
-      return isLowAndLong ? [{ ...finding, question: `Less than half the price by the month, for ${term.months} months: is ${write(term.price ?? '')} the price of the first term only? What does it renew at?` }] : [];
+      const isLowAndLong =
+        term.months >= 24 &&
+        term.price !== null &&
+        !term.intro &&
+        monthly !== null &&
+        decimal(term.price).lt(decimal(monthly).times(term.months).div(2));
+      return isLowAndLong
+        ? [
+            {
+              ...finding,
+              question: `Less than half the price by the month, for ${term.months} months: is ${write(term.price ?? '')} the price of the first term only? What does it renew at?`,
+            },
+          ]
+        : [];
     }),
   );
 

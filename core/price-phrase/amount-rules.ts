@@ -22,10 +22,13 @@ const hundredth: Rule<string> = (tokens, at) => {
   return match?.value === 'p' && after?.kind === 'sign' && after.text === '.' ? null : match;
 };
 
-const figure = made(sequence(optional(currency), number, optional(hundredth), optional(currency)), ([before, { value }, cents, behind]): Money => {
-  const named = before ?? behind;
-  return { amount: cents ? hundredths(value) : value, ...(named ? { currency: named } : {}) };
-});
+const figure = made(
+  sequence(optional(currency), number, optional(hundredth), optional(currency)),
+  ([before, { value }, cents, behind]): Money => {
+    const named = before ?? behind;
+    return { amount: cents ? hundredths(value) : value, ...(named ? { currency: named } : {}) };
+  },
+);
 
 /** Cents as an amount: 25 is "0.25", half a cent "0.005". */
 function hundredths(cents: string): string {
@@ -79,13 +82,41 @@ export const period: Rule<number> = first<number>(
   made(words('p . m .', 'p . m', 'pm'), () => 1),
 );
 
-const PAID = ['billed', 'paid', 'payable', 'charged', 'invoiced', 'if paid', 'if billed', 'when paid', 'when billed', 'if you pay', 'when you pay', 'paying', 'with'];
+const PAID = [
+  'billed',
+  'paid',
+  'payable',
+  'charged',
+  'invoiced',
+  'if paid',
+  'if billed',
+  'when paid',
+  'when billed',
+  'if you pay',
+  'when you pay',
+  'paying',
+  'with',
+];
 const AHEAD = words('ahead', 'up front', 'upfront', 'in advance', 'in one go', 'at once');
 const BILLING = words('billing', 'payment', 'prepayment');
 
 /** How payment falls due, in months: "billed yearly", "paid 2 years ahead", "paid by the year", "with annual billing". */
 export const billed: Rule<number> = first<number>(
-  made(sequence(words(...PAID), optional(AHEAD), first(adverb, period, made(sequence(words('for'), duration), ([, months]) => months), duration), optional(AHEAD), optional(BILLING)), ([, , months]) => months),
+  made(
+    sequence(
+      words(...PAID),
+      optional(AHEAD),
+      first(
+        adverb,
+        period,
+        made(sequence(words('for'), duration), ([, months]) => months),
+        duration,
+      ),
+      optional(AHEAD),
+      optional(BILLING),
+    ),
+    ([, , months]) => months,
+  ),
   made(sequence(adverb, BILLING), ([months]) => months),
   made(sequence(duration, AHEAD), ([months]) => months),
 );
@@ -105,15 +136,19 @@ export const noun: Rule<string> = (tokens, at) => {
 };
 
 const ENDS = new Set(
-  ('over a an the per each then up to at for or and included includes free with without if when by in on every is are extra additional further after beyond above ' +
+  (
+    'over a an the per each then up to at for or and included includes free with without if when by in on every is are extra additional further after beyond above ' +
     'through only as max maximum min minimum capped once no not unlimited yes billed paid charged monthly yearly annually any all next first plus until save ' +
-    'setup from off tax but nothing flat').split(' '),
+    'setup from off tax but nothing flat'
+  ).split(' '),
 );
 
 /** Whether a name can stand in a phrase without quotation marks: one word that does not carry the phrase on. */
 export function isPlainName(name: string): boolean {
   const [token, ...others] = tokensOf(name);
-  return token?.kind === 'word' && others.length === 0 && token.text === name && /^[a-z]{2,}$/.test(name) && !ENDS.has(name) && name !== 'of';
+  return (
+    token?.kind === 'word' && others.length === 0 && token.text === name && /^[a-z]{2,}$/.test(name) && !ENDS.has(name) && name !== 'of'
+  );
 }
 
 function isEndOfNoun(text: string, position: number): boolean {
@@ -129,7 +164,12 @@ function belongsTo(before: string | undefined, text: string): boolean {
 /** Rules may look ahead: whether a clause can end here. */
 export function isEnd(tokens: Tokens, at: number): boolean {
   const token = tokens[at];
-  return token === undefined || token.kind === 'line' || (token.kind === 'sign' && [',', ';', '.', ')'].includes(token.text)) || (token.kind === 'word' && ['or', 'and', 'then', 'but'].includes(token.text));
+  return (
+    token === undefined ||
+    token.kind === 'line' ||
+    (token.kind === 'sign' && [',', ';', '.', ')'].includes(token.text)) ||
+    (token.kind === 'word' && ['or', 'and', 'then', 'but'].includes(token.text))
+  );
 }
 
 /** A rule that holds only where a clause can end behind it. */

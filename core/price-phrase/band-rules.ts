@@ -24,27 +24,42 @@ const parts = first<Partial<Band>>(
   made(word('nothing'), () => ({})),
   made(many(part, sign('+')), (all) => (all.length === 0 ? null : (Object.assign({}, ...all) as Partial<Band>))),
 );
-const edge: Rule<string | null> = first<string | null>(made(sequence(words('up to'), count), ([, upTo]) => upTo), meaning(word('beyond'), null));
+const edge: Rule<string | null> = first<string | null>(
+  made(sequence(words('up to'), count), ([, upTo]) => upTo),
+  meaning(word('beyond'), null),
+);
 
 /** "each part of subscribers at its own price: 2.10 each up to 120; 0.95 each beyond". */
 const written: Rule<Tiers> = made(
   sequence(
     first<{ words: string; how: 'graduated' | 'volume' }>(
-      made(sequence(words('each part of'), noun, words('at its own price', 'at its own rate')), ([, words]) => ({ words, how: 'graduated' })),
+      made(sequence(words('each part of'), noun, words('at its own price', 'at its own rate')), ([, words]) => ({
+        words,
+        how: 'graduated',
+      })),
       made(sequence(word('all'), noun, words('at the price reached', 'at the rate reached')), ([, words]) => ({ words, how: 'volume' })),
     ),
     sign(':'),
     many(sequence(parts, edge), first<unknown>(sign(';'), sign(','))),
   ),
-  ([{ words, how }, , found]) => (found.length === 0 ? null : { quantity: quantityOf(words, []), words, how, bands: found.map(([rate, upTo]) => ({ upTo, ...rate })) }),
+  ([{ words, how }, , found]) =>
+    found.length === 0 ? null : { quantity: quantityOf(words, []), words, how, bands: found.map(([rate, upTo]) => ({ upTo, ...rate })) },
 );
 
 type Rate = { readonly money?: Money; readonly percent?: string | null };
-const rate: Rule<Rate> = first<Rate>(percent, made(money, (amount) => ({ money: amount })));
+const rate: Rule<Rate> = first<Rate>(
+  percent,
+  made(money, (amount) => ({ money: amount })),
+);
 const per = words('per', '/', 'each', 'a', 'an', 'for each', 'for every', 'of', 'on');
 const between = optional(first<unknown>(sequence(sign(',', ';'), word('then', 'and')), sign(',', ';'), word('then', 'and')));
 const beyond = optional(words('each', 'above that', 'beyond that', 'above', 'beyond', 'after that', 'thereafter'));
-const next = optional(first<unknown>(words('then', 'above that', 'beyond that', 'above', 'beyond', 'after that', 'thereafter'), sequence(word('then'), optional(word('only')))));
+const next = optional(
+  first<unknown>(
+    words('then', 'above that', 'beyond that', 'above', 'beyond', 'after that', 'thereafter'),
+    sequence(word('then'), optional(word('only'))),
+  ),
+);
 const eachOf = optional(first<unknown>(word('each'), sequence(per, noun)));
 
 function bandOf({ money: amount, percent: share }: Rate, upTo: string | null): Band {
@@ -72,7 +87,16 @@ const firstAndNext: Rule<Tiers> = made(
   sequence(
     sequence(rate, eachOf, optional(period), words('for the first', 'for your first', 'on the first', 'the first'), count, optional(noun)),
     many(sequence(between, rate, eachOf, words('for the next', 'on the next', 'the next'), count, optional(noun))),
-    optional(sequence(between, next, rate, eachOf, optional(words('for all further', 'for every further', 'for each further', 'beyond that', 'above that', 'after that')), optional(noun))),
+    optional(
+      sequence(
+        between,
+        next,
+        rate,
+        eachOf,
+        optional(words('for all further', 'for every further', 'for each further', 'beyond that', 'above that', 'after that')),
+        optional(noun),
+      ),
+    ),
   ),
   ([[base, unit, , , width, after], more, last]) => {
     if (more.length === 0 && !last) return null;
@@ -93,8 +117,14 @@ function nounIn(unit: unknown): string | undefined {
   return Array.isArray(unit) && typeof unit[1] === 'string' ? unit[1] : undefined;
 }
 
-const flat = made(sequence(money, optional(period), words('up to', 'for up to', 'for'), count, optional(noun), optional(period)), ([price, , , top, words]) => ({ price, top, words }));
-const flatBefore = made(sequence(optional(words('up to')), count, optional(noun), sign(':'), money, optional(period)), ([, top, words, , price]) => ({ price, top, words }));
+const flat = made(
+  sequence(money, optional(period), words('up to', 'for up to', 'for'), count, optional(noun), optional(period)),
+  ([price, , , top, words]) => ({ price, top, words }),
+);
+const flatBefore = made(
+  sequence(optional(words('up to')), count, optional(noun), sign(':'), money, optional(period)),
+  ([, top, words, , price]) => ({ price, top, words }),
+);
 
 /** "60 up to 4,000 contacts; 130 up to 9,000", "2,500 orders: 700; 8,000: 1,150": a price for each step. */
 const steps: Rule<Tiers> = made(
@@ -102,7 +132,10 @@ const steps: Rule<Tiers> = made(
   ([found, last]) => {
     const words = found.find((one) => one.words !== undefined)?.words;
     if (found.length < 2 || words === undefined) return null;
-    const bands: Band[] = [...found.map(({ price, top }) => ({ upTo: top, flat: price.amount })), ...(last ? [{ upTo: null, flat: last[2].amount }] : [])];
+    const bands: Band[] = [
+      ...found.map(({ price, top }) => ({ upTo: top, flat: price.amount })),
+      ...(last ? [{ upTo: null, flat: last[2].amount }] : []),
+    ];
     const currency = found[0]?.price.currency;
     return { quantity: quantityOf(words, []), words, bands, how: 'volume', ...(currency ? { currency } : {}) };
   },

@@ -31,8 +31,26 @@ export interface Qualifier extends ChargeDraft {
   readonly bound?: { readonly side: 'most' | 'least'; readonly money: Money };
 }
 
-export const anOrder = sequence(first(sign('/'), words('per', 'an', 'a', 'each', 'every', 'for each', 'for every', 'of each', 'of every', 'on each', 'on every')), optional(words('single', 'successful', 'card', 'online', 'successful card', 'paid')), words(...ORDER_WORDS));
-const AT_MOST = words('at most', 'max', 'maximum', 'max .', 'capped at', 'up to', 'not more than', 'no more than', 'a maximum of', 'with a maximum of', 'cap', 'cap of', 'never more than');
+export const anOrder = sequence(
+  first(sign('/'), words('per', 'an', 'a', 'each', 'every', 'for each', 'for every', 'of each', 'of every', 'on each', 'on every')),
+  optional(words('single', 'successful', 'card', 'online', 'successful card', 'paid')),
+  words(...ORDER_WORDS),
+);
+const AT_MOST = words(
+  'at most',
+  'max',
+  'maximum',
+  'max .',
+  'capped at',
+  'up to',
+  'not more than',
+  'no more than',
+  'a maximum of',
+  'with a maximum of',
+  'cap',
+  'cap of',
+  'never more than',
+);
 const AT_LEAST = words('at least', 'min', 'minimum', 'min .', 'a minimum of', 'with a minimum of', 'not less than', 'no less than');
 const aMonth: Rule<number> = (tokens, at) => {
   const match = period(tokens, at);
@@ -60,10 +78,25 @@ const least = made(sequence(AT_LEAST, money, perWhat), ([, limit, per]): Qualifi
 });
 
 const amountOrNotKnown = first<string | null>(count, meaning(words('?', 'not known'), null));
-const freePer = made(sequence(words('after'), amountOrNotKnown, words('free for each of', 'for each of', 'free per', 'per'), noun), ([, ratio, , per]): Qualifier => ({ free: { ratio, per: quantityOf(per, []) } }));
+const freePer = made(
+  sequence(words('after'), amountOrNotKnown, words('free for each of', 'for each of', 'free per', 'per'), noun),
+  ([, ratio, , per]): Qualifier => ({ free: { ratio, per: quantityOf(per, []) } }),
+);
 const freeFirst = first<Qualifier>(
-  made(sequence(words('after the first', 'after', 'beyond the first', 'beyond', 'above', 'over'), amountOrNotKnown, optional(noun), optional(period), optional(word('free', 'included'))), ([, free]) => ({ free })),
-  made(sequence(words('the first', 'first'), count, optional(noun), optional(period), words('free', 'are free', 'included')), ([, free]) => ({ free })),
+  made(
+    sequence(
+      words('after the first', 'after', 'beyond the first', 'beyond', 'above', 'over'),
+      amountOrNotKnown,
+      optional(noun),
+      optional(period),
+      optional(word('free', 'included')),
+    ),
+    ([, free]) => ({ free }),
+  ),
+  made(
+    sequence(words('the first', 'first'), count, optional(noun), optional(period), words('free', 'are free', 'included')),
+    ([, free]) => ({ free }),
+  ),
 );
 
 const OUTSIDE = first(
@@ -71,19 +104,46 @@ const OUTSIDE = first(
   made(
     sequence(
       words('if you use', 'when you use', 'when using', 'if using', 'using', 'with', 'for', 'through', 'on'),
-      words('another', 'an outside', 'any other', 'other', 'outside', 'an external', 'external', 'a third party', 'third party', 'your own', 'a different', 'an other'),
+      words(
+        'another',
+        'an outside',
+        'any other',
+        'other',
+        'outside',
+        'an external',
+        'external',
+        'a third party',
+        'third party',
+        'your own',
+        'a different',
+        'an other',
+      ),
       optional(word('payment')),
       word('processor', 'processors', 'provider', 'providers', 'gateway', 'gateways', 'processing'),
     ),
     () => 'outside',
   ),
 );
-const OWN = words('with own processing', "with the platform's own processing", "with the platform's own payments", 'with our payments', 'through our payments', 'with our own payments', 'with built in payments');
+const OWN = words(
+  'with own processing',
+  "with the platform's own processing",
+  "with the platform's own payments",
+  'with our payments',
+  'through our payments',
+  'with our own payments',
+  'with built in payments',
+);
 
 /** "with Tidewrack Pay": platforms call their own processing by a name of their own. */
-const NAMED_OWN = made(sequence(words('with', 'through', 'via', 'only with'), optional(word('the')), noun), ([, , name]) => (/\b(pay|payments|checkout)$/.test(name) ? name : null));
+const NAMED_OWN = made(sequence(words('with', 'through', 'via', 'only with'), optional(word('the')), noun), ([, , name]) =>
+  /\b(pay|payments|checkout)$/.test(name) ? name : null,
+);
 
-const payments = first<Qualifier>(made(OUTSIDE, () => ({ only: { payments: 'outside' } })), made(OWN, () => ({ only: { payments: 'own' } })), made(NAMED_OWN, () => ({ only: { payments: 'own' } })));
+const payments = first<Qualifier>(
+  made(OUTSIDE, () => ({ only: { payments: 'outside' } })),
+  made(OWN, () => ({ only: { payments: 'own' } })),
+  made(NAMED_OWN, () => ({ only: { payments: 'own' } })),
+);
 
 /** Names joined by "and" or commas, each a slug written as words or quoted. */
 const names = (stop: Rule<unknown>) => {
@@ -93,14 +153,33 @@ const names = (stop: Rule<unknown>) => {
 const nothingStops: Rule<unknown> = () => null;
 
 const asSlugs = (list: readonly string[]) => (list.length === 0 ? null : list.map(nameOf));
-const CARD_KINDS: Readonly<Record<string, string>> = { foreign: 'international', overseas: 'international', eu: 'eu', local: 'domestic', national: 'domestic', home: 'domestic' };
+const CARD_KINDS: Readonly<Record<string, string>> = {
+  foreign: 'international',
+  overseas: 'international',
+  eu: 'eu',
+  local: 'domestic',
+  national: 'domestic',
+  home: 'domestic',
+};
 
 const cards = first<Qualifier>(
   made(sequence(words('only with cards', 'with cards', 'only cards'), names(nothingStops)), ([, list]) => cardsOf(list)),
-  made(sequence(words('for', 'on', 'with', 'only with', 'only for'), word('domestic', 'international', 'foreign', 'overseas', 'local', 'national'), word('cards', 'card')), ([, kind]) => cardsOf([kind])),
-  made(sequence(word('domestic', 'international', 'foreign', 'overseas', 'local', 'national'), word('cards', 'card'), optional(word('only'))), ([kind]) => cardsOf([kind])),
+  made(
+    sequence(
+      words('for', 'on', 'with', 'only with', 'only for'),
+      word('domestic', 'international', 'foreign', 'overseas', 'local', 'national'),
+      word('cards', 'card'),
+    ),
+    ([, kind]) => cardsOf([kind]),
+  ),
+  made(
+    sequence(word('domestic', 'international', 'foreign', 'overseas', 'local', 'national'), word('cards', 'card'), optional(word('only'))),
+    ([kind]) => cardsOf([kind]),
+  ),
   made(sequence(optional(words('for', 'on')), whole(word('domestic', 'international'))), ([, kind]) => cardsOf([kind])),
-  made(words('cards from abroad', 'for cards from abroad', 'with cards from abroad', 'on cards from abroad'), () => ({ only: { cards: ['international'] } })),
+  made(words('cards from abroad', 'for cards from abroad', 'with cards from abroad', 'on cards from abroad'), () => ({
+    only: { cards: ['international'] },
+  })),
 );
 
 function cardsOf(list: readonly string[]): Qualifier | null {
@@ -108,38 +187,99 @@ function cardsOf(list: readonly string[]): Qualifier | null {
   return slugs && { only: { cards: slugs } };
 }
 
-const CHANNELS: Readonly<Record<string, string>> = { 'in person': 'in-person', 'at the till': 'in-person', 'at the stall': 'in-person', online: 'own-site', 'on your site': 'own-site', 'on marketplaces': 'marketplace', 'on the marketplace': 'marketplace' };
+const CHANNELS: Readonly<Record<string, string>> = {
+  'in person': 'in-person',
+  'at the till': 'in-person',
+  'at the stall': 'in-person',
+  online: 'own-site',
+  'on your site': 'own-site',
+  'on marketplaces': 'marketplace',
+  'on the marketplace': 'marketplace',
+};
 const channels = first<Qualifier>(
   made(sequence(words('only through', 'through channels'), names(nothingStops)), ([, list]) => {
     const slugs = asSlugs(list);
     return slugs && { only: { channels: slugs } };
   }),
-  made(sequence(optional(word('for', 'only', 'when')), words(...Object.keys(CHANNELS)), optional(word('only'))), ([, words]) => ({ only: { channels: [CHANNELS[words] ?? words] } })),
+  made(sequence(optional(word('for', 'only', 'when')), words(...Object.keys(CHANNELS)), optional(word('only'))), ([, words]) => ({
+    only: { channels: [CHANNELS[words] ?? words] },
+  })),
 );
 
-const KINDS: Readonly<Record<string, string>> = { goods: 'goods', 'physical goods': 'goods', downloads: 'digital', digital: 'digital', 'digital goods': 'digital', courses: 'digital', services: 'service', service: 'service', subscriptions: 'subscription', subscription: 'subscription' };
+const KINDS: Readonly<Record<string, string>> = {
+  goods: 'goods',
+  'physical goods': 'goods',
+  downloads: 'digital',
+  digital: 'digital',
+  'digital goods': 'digital',
+  courses: 'digital',
+  services: 'service',
+  service: 'service',
+  subscriptions: 'subscription',
+  subscription: 'subscription',
+};
 const oneKind = made(words(...Object.keys(KINDS)), (found) => KINDS[found] ?? found);
 const kinds = first<Qualifier>(
   made(sequence(words('only for kinds'), names(nothingStops)), ([, list]) => (list.length === 0 ? null : { only: { kinds: list } })),
-  made(sequence(words('only for', 'for', 'on'), many(oneKind, first<unknown>(word('and'), sign(',')))), ([, list]) => (list.length === 0 ? null : { only: { kinds: list } })),
+  made(sequence(words('only for', 'for', 'on'), many(oneKind, first<unknown>(word('and'), sign(',')))), ([, list]) =>
+    list.length === 0 ? null : { only: { kinds: list } },
+  ),
 );
-const streams = made(sequence(words('only for streams', 'only for the streams', 'only for the stream'), names(nothingStops)), ([, list]): Qualifier | null => {
-  const slugs = asSlugs(list);
-  return slugs && { only: { streams: slugs } };
-});
+const streams = made(
+  sequence(words('only for streams', 'only for the streams', 'only for the stream'), names(nothingStops)),
+  ([, list]): Qualifier | null => {
+    const slugs = asSlugs(list);
+    return slugs && { only: { streams: slugs } };
+  },
+);
 
 const others = first<Qualifier>(
-  made(words('given back on refunds', 'returned on refunds', 'refunded with the order', 'not on refunds', 'not charged on refunds'), () => ({ refund: 'returned' })),
+  made(
+    words('given back on refunds', 'returned on refunds', 'refunded with the order', 'not on refunds', 'not charged on refunds'),
+    () => ({ refund: 'returned' }),
+  ),
   made(words('kept on refunds', 'also on refunds'), () => ({ refund: 'kept' })),
   made(words('without sales tax', 'on net sales', 'net of sales tax', 'before sales tax'), () => ({ of: 'net' })),
   made(words('with sales tax'), () => ({ of: 'gross' })),
-  made(words('as a credit', 'as credit', 'credited', 'back as a credit', 'back as credit', 'credited back', 'cash back'), () => ({ credit: true })),
-  made(words('plus tax', 'plus vat', 'excl . tax', 'excl . vat', 'excl tax', 'excl vat', 'excluding tax', 'excluding vat', 'before tax', 'ex vat', '+ vat', '+ tax', 'tax added'), () => ({ taxExcluded: true })),
-  made(words('tax included', 'incl . tax', 'incl . vat', 'incl tax', 'incl vat', 'including tax', 'including vat'), () => ({ taxExcluded: false })),
+  made(words('as a credit', 'as credit', 'credited', 'back as a credit', 'back as credit', 'credited back', 'cash back'), () => ({
+    credit: true,
+  })),
+  made(
+    words(
+      'plus tax',
+      'plus vat',
+      'excl . tax',
+      'excl . vat',
+      'excl tax',
+      'excl vat',
+      'excluding tax',
+      'excluding vat',
+      'before tax',
+      'ex vat',
+      '+ vat',
+      '+ tax',
+      'tax added',
+    ),
+    () => ({ taxExcluded: true }),
+  ),
+  made(words('tax included', 'incl . tax', 'incl . vat', 'incl tax', 'incl vat', 'including tax', 'including vat'), () => ({
+    taxExcluded: false,
+  })),
 );
 
 /** What narrows, bounds or frees a charge. */
-export const qualifier: Rule<Qualifier> = first<Qualifier>(freePer, most, least, freeFirst, payments, streams, kinds, cards, channels, others);
+export const qualifier: Rule<Qualifier> = first<Qualifier>(
+  freePer,
+  most,
+  least,
+  freeFirst,
+  payments,
+  streams,
+  kinds,
+  cards,
+  channels,
+  others,
+);
 
 /** A qualifier behind a rate; "international cards 2.9 %" is none, but the start of the next one. */
 const qualifierBehind: Rule<Qualifier> = (tokens, at) => {

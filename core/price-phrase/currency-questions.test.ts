@@ -7,7 +7,8 @@ const inEuro = { currency: 'EUR', isPriced: true };
 
 function read(text: string, plan: { currency: string; isPriced: boolean }) {
   return withCurrencyQuestions(readPhrase(text), plan).map((clause) => {
-    const written = (statements: Parameters<typeof statementSentence>[0][]) => statements.map((one) => statementSentence(one, withPoint)).join(', ');
+    const written = (statements: Parameters<typeof statementSentence>[0][]) =>
+      statements.map((one) => statementSentence(one, withPoint)).join(', ');
     if (clause.kind === 'asked') return `? ${clause.options.map(({ statements }) => written([...statements])).join(' | ')}`;
     return clause.kind === 'read' ? written([...clause.statements]) : clause.text;
   });
@@ -29,7 +30,9 @@ describe('a figure in another currency than its plan', () => {
   });
 
   it('which dollar is meant is asked', () => {
-    expect(read('$27/mo', { currency: 'EUR', isPriced: false })).toEqual(['? everything in USD, 27 by the month | everything in CAD, 27 by the month | everything in AUD, 27 by the month | 27 by the month']);
+    expect(read('$27/mo', { currency: 'EUR', isPriced: false })).toEqual([
+      '? everything in USD, 27 by the month | everything in CAD, 27 by the month | everything in AUD, 27 by the month | 27 by the month',
+    ]);
   });
 
   it('is part of the answer where something else is asked already: no answer drops it in silence', () => {

@@ -23,10 +23,23 @@ export function withCurrencyQuestions(clauses: readonly Clause[], plan: PlanCurr
     if (clause.kind === 'asked') return { ...clause, options: clause.options.flatMap((option) => optionInCurrencies(option, plan)) };
     const named = clause.kind === 'read' ? foreignIn(clause.statements, plan) : null;
     if (clause.kind !== 'read' || named === null) return clause;
-    const question = named === '$' ? `Which dollar? The plan is in ${plan.currency}.` : `This is in ${named}, the plan in ${plan.currency}. One plan has one currency.`;
+    const question =
+      named === '$'
+        ? `Which dollar? The plan is in ${plan.currency}.`
+        : `This is in ${named}, the plan in ${plan.currency}. One plan has one currency.`;
     if (named !== '$' && !plan.isPriced) return { ...clause, statements: inCurrency(clause.statements, named) };
-    const options = currenciesFor(named).map((code): Option => ({ label: `the whole plan is in ${code}`, statements: inCurrency(clause.statements, code) }));
-    return { kind: 'asked', question, options: [...options, { label: `the figure is in ${plan.currency}`, statements: withoutCurrency(clause.statements) }], text, from, to };
+    const options = currenciesFor(named).map((code): Option => ({
+      label: `the whole plan is in ${code}`,
+      statements: inCurrency(clause.statements, code),
+    }));
+    return {
+      kind: 'asked',
+      question,
+      options: [...options, { label: `the figure is in ${plan.currency}`, statements: withoutCurrency(clause.statements) }],
+      text,
+      from,
+      to,
+    };
   });
 }
 
@@ -50,6 +63,11 @@ function inCurrency(statements: readonly Statement[], code: string): Statement[]
 function optionInCurrencies(option: Option, plan: PlanCurrency): Option[] {
   const named = foreignIn(option.statements, plan);
   if (named === null) return [option];
-  const inOthers = currenciesFor(named).map((code): Option => ({ label: `${option.label}, the whole plan in ${code}`, statements: inCurrency(option.statements, code) }));
-  return plan.isPriced || named === '$' ? [...inOthers, { label: `${option.label}, the figure in ${plan.currency}`, statements: withoutCurrency(option.statements) }] : inOthers;
+  const inOthers = currenciesFor(named).map((code): Option => ({
+    label: `${option.label}, the whole plan in ${code}`,
+    statements: inCurrency(option.statements, code),
+  }));
+  return plan.isPriced || named === '$'
+    ? [...inOthers, { label: `${option.label}, the figure in ${plan.currency}`, statements: withoutCurrency(option.statements) }]
+    : inOthers;
 }

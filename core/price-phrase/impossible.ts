@@ -12,7 +12,12 @@ const above = (one: string | null | undefined, other: string | null | undefined)
  * @example impossibility(tiersOutOfOrder) // 'the tier up to 100 comes after the one up to 600'
  */
 export function impossibility(statement: Statement): string | null {
-  if (JSON.stringify(statement).match(/"\d+(\.\d+)?"/g)?.some((text) => decimal(text.slice(1, -1)).gt(MOST))) return 'more than can be counted';
+  if (
+    JSON.stringify(statement)
+      .match(/"\d+(\.\d+)?"/g)
+      ?.some((text) => decimal(text.slice(1, -1)).gt(MOST))
+  )
+    return 'more than can be counted';
   switch (statement.kind) {
     case 'charge':
       return chargeImpossibility(statement.charge);

@@ -7,7 +7,9 @@ import type { Clause } from './statement';
 function written(clause: Clause): string[] {
   if (clause.kind === 'not-understood') return [`× ${clause.text}`];
   if (clause.kind === 'read') return clause.statements.map((one) => statementSentence(one, withPoint));
-  return [`? ${clause.options.map(({ statements }) => statements.map((one) => statementSentence(one, withPoint)).join(' and ')).join(' | ')}`];
+  return [
+    `? ${clause.options.map(({ statements }) => statements.map((one) => statementSentence(one, withPoint)).join(' and ')).join(' | ')}`,
+  ];
 }
 
 describe('phrases of pricing pages', () => {

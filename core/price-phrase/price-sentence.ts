@@ -15,7 +15,13 @@ export const withPoint: WritePhraseNumber = (decimal) => (/^[1-9]\d{0,2}\.\d{3}$
 
 const amountWords = (amount: string | null, write: WritePhraseNumber) => (amount === null ? '?' : write(amount));
 
-const TERM_WORDS: Readonly<Record<number, string>> = { 0: 'once, for good', 1: 'by the month', 3: 'by the quarter', 6: 'by the half-year', 12: 'by the year' };
+const TERM_WORDS: Readonly<Record<number, string>> = {
+  0: 'once, for good',
+  1: 'by the month',
+  3: 'by the quarter',
+  6: 'by the half-year',
+  12: 'by the year',
+};
 
 function rhythmWords(months: number): string {
   return TERM_WORDS[months] ?? (months % 12 === 0 ? `every ${months / 12} years` : `every ${months} months`);
@@ -30,7 +36,10 @@ const times = (number: number, one: string) => (number === 1 ? `the first ${one}
  */
 export function termSentence({ months, price, intro, trialDays, refundDays, prorated }: StatedTerm, write: WritePhraseNumber): string {
   const details = [
-    intro && ('off' in intro ? `${write(intro.off)} % off ${times(intro.periods, 'payment')}` : `${times(intro.periods, 'payment')} ${amountWords(intro.price, write)}${intro.periods === 1 ? '' : ' each'}`),
+    intro &&
+      ('off' in intro
+        ? `${write(intro.off)} % off ${times(intro.periods, 'payment')}`
+        : `${times(intro.periods, 'payment')} ${amountWords(intro.price, write)}${intro.periods === 1 ? '' : ' each'}`),
     trialDays !== undefined && `${trialDays} days free first`,
     refundDays !== undefined && `money back within ${refundDays} days`,
     prorated !== undefined && (prorated ? 'unused part paid back' : 'unused part not paid back'),
@@ -75,14 +84,24 @@ function orderRate({ percent, each }: Extract<StatedCharge, { how: 'per-order' }
   return `${amountWords(percent, write)} %${each === undefined ? '' : ` + ${amountWords(each, write)}`} per order`;
 }
 
-function unitRate({ percent, each, on: counted }: Extract<StatedCharge, { how: 'per-unit' }>, on: string, write: WritePhraseNumber): string {
+function unitRate(
+  { percent, each, on: counted }: Extract<StatedCharge, { how: 'per-unit' }>,
+  on: string,
+  write: WritePhraseNumber,
+): string {
   if (counted === 'sales' && percent !== undefined && each === undefined) return `${amountWords(percent, write)} % of sales`;
-  const parts = [each !== undefined && amountWords(each, write), percent !== undefined && `${amountWords(percent, write)} %`].filter((part) => part !== false);
+  const parts = [each !== undefined && amountWords(each, write), percent !== undefined && `${amountWords(percent, write)} %`].filter(
+    (part) => part !== false,
+  );
   return `${parts.length === 0 ? 'nothing' : parts.join(' + ')} per unit of ${on}`;
 }
 
 function bandWords({ upTo, each, percent, flat }: Band, write: WritePhraseNumber): string {
-  const parts = [each !== undefined && `${amountWords(each, write)} each`, percent !== undefined && `${amountWords(percent, write)} %`, flat !== undefined && `${amountWords(flat, write)} flat`].filter((part) => part !== false);
+  const parts = [
+    each !== undefined && `${amountWords(each, write)} each`,
+    percent !== undefined && `${amountWords(percent, write)} %`,
+    flat !== undefined && `${amountWords(flat, write)} flat`,
+  ].filter((part) => part !== false);
   return `${parts.length === 0 ? 'nothing' : parts.join(' + ')} ${upTo === null ? 'beyond' : `up to ${write(upTo)}`}`;
 }
 
@@ -139,7 +158,11 @@ function featureWords(slug: string): string {
 
 /** A name in front of a colon; quoted unless it is plain words. */
 function labelWords(label: string): string {
-  const isPlain = /^\p{L}[\p{L}\p{N}’' -]*[\p{L}\p{N}]$/u.test(label) && label.split(' ').length <= 20 && !label.includes('  ') && label.normalize('NFC') === label;
+  const isPlain =
+    /^\p{L}[\p{L}\p{N}’' -]*[\p{L}\p{N}]$/u.test(label) &&
+    label.split(' ').length <= 20 &&
+    !label.includes('  ') &&
+    label.normalize('NFC') === label;
   return isPlain ? label : `“${label.replaceAll('”', '””')}”`;
 }
 

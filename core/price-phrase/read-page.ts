@@ -26,7 +26,13 @@ export function readPage(text: string, plans: readonly string[], context: Phrase
   const found = new Map<string | null, Clause[]>();
   const add = (plan: string | null, clauses: readonly Clause[]) => found.set(plan, [...(found.get(plan) ?? []), ...clauses]);
   let named: readonly string[] | null = null;
-  const columnsFor = (cells: number) => named ?? columnsOf([...found.keys()].filter((name) => name !== null), plans, cells);
+  const columnsFor = (cells: number) =>
+    named ??
+    columnsOf(
+      [...found.keys()].filter((name) => name !== null),
+      plans,
+      cells,
+    );
   let plan: string | null = null;
   let pending = null as { from: number; to: number } | null;
   const readPending = () => {
@@ -74,7 +80,9 @@ function readAt(text: string, from: number, to: number, context: PhraseContext):
 }
 
 function planHead(line: string, plans: ReadonlyArray<string | null>): { plan: string; length: number } | null {
-  const known = plans.find((name): name is string => name !== null && name !== '' && new RegExp(`^\\s*${escaped(name)}\\s*(:|$)`, 'i').test(line));
+  const known = plans.find(
+    (name): name is string => name !== null && name !== '' && new RegExp(`^\\s*${escaped(name)}\\s*(:|$)`, 'i').test(line),
+  );
   if (known) return { plan: known, length: (/^[^:]*:?/.exec(line)?.[0] ?? line).length };
   const named = /^\s*(?:plan\s+)?(\p{L}[\p{L}\p{N} +&’'-]{0,40}?)\s*:\s*$/u.exec(line);
   return named?.[1] ? { plan: named[1], length: line.length } : null;
@@ -96,25 +104,38 @@ function barCells(line: string): BarCells {
   const heading = /^[\s|]*([^|:]*):/.exec(line);
   const start = heading ? heading[0].length : 0;
   let from = start;
-  const cells = line.slice(start).split('|').map((cell) => {
-    const place = from + cell.length - cell.trimStart().length;
-    from += cell.length + 1;
-    return { text: cell.trim(), from: place };
-  });
+  const cells = line
+    .slice(start)
+    .split('|')
+    .map((cell) => {
+      const place = from + cell.length - cell.trimStart().length;
+      from += cell.length + 1;
+      return { text: cell.trim(), from: place };
+    });
   const isEdge = (index: number) => (index === 0 && !heading) || index === cells.length - 1;
   const title = heading?.[1]?.trim() ?? '';
-  return { heading: title, headingFrom: Math.max(0, line.indexOf(title)), cells: cells.filter(({ text }, index) => text !== '' || !isEdge(index)) };
+  return {
+    heading: title,
+    headingFrom: Math.max(0, line.indexOf(title)),
+    cells: cells.filter(({ text }, index) => text !== '' || !isEdge(index)),
+  };
 }
 
 /** What each cell states, by its column; empty ones and dashes state nothing. */
-function rowClauses({ heading, headingFrom, cells }: BarCells, lineStart: number, context: PhraseContext): Array<readonly [column: number, clauses: Clause[]]> {
+function rowClauses(
+  { heading, headingFrom, cells }: BarCells,
+  lineStart: number,
+  context: PhraseContext,
+): Array<readonly [column: number, clauses: Clause[]]> {
   const prefix = heading === '' ? '' : `${heading}: `;
   return cells.map(({ text, from }, column) => {
     if (/^([–—-])?$/.test(text)) return [column, []] as const;
     const shift = lineStart + from - prefix.length;
     // What is said of the heading's own words stands there, all else in the cell.
     const placed = (clause: Clause) =>
-      clause.to <= prefix.length ? { from: lineStart + headingFrom + clause.from, to: lineStart + headingFrom + Math.min(clause.to, heading.length) } : { from: Math.max(clause.from, prefix.length) + shift, to: clause.to + shift };
+      clause.to <= prefix.length
+        ? { from: lineStart + headingFrom + clause.from, to: lineStart + headingFrom + Math.min(clause.to, heading.length) }
+        : { from: Math.max(clause.from, prefix.length) + shift, to: clause.to + shift };
     return [column, readPhrase(prefix + text, context).map((clause) => ({ ...clause, ...placed(clause) }))] as const;
   });
 }

@@ -37,7 +37,8 @@ export function readPhrase(text: string, context: PhraseContext = {}): Clause[] 
   const clauses: Clause[] = [];
   const unread = (from: number, to: number) => {
     const last = clauses.at(-1);
-    if (last?.kind === 'not-understood' && !source.slice(last.to, from).includes('\n')) clauses[clauses.length - 1] = { kind: 'not-understood', text: source.slice(last.from, to), from: last.from, to };
+    if (last?.kind === 'not-understood' && !source.slice(last.to, from).includes('\n'))
+      clauses[clauses.length - 1] = { kind: 'not-understood', text: source.slice(last.from, to), from: last.from, to };
     else clauses.push({ kind: 'not-understood', text: source.slice(from, to), from, to });
   };
   let at = 0;
@@ -57,7 +58,9 @@ export function readPhrase(text: string, context: PhraseContext = {}): Clause[] 
     if (head) [row, label] = [head.row, head.row === null ? head.label : undefined];
     const underHead = readAt(tokens, start, row, label);
     const asWhole = head && head.row === null ? plainRules(tokens, at) : null;
-    const match = (asWhole && asWhole.next > (underHead?.next ?? at) ? asWhole : underHead) ?? (head && head.row === null ? bareAmount(tokens, start) : null);
+    const match =
+      (asWhole && asWhole.next > (underHead?.next ?? at) ? asWhole : underHead) ??
+      (head && head.row === null ? bareAmount(tokens, start) : null);
     if (!match) {
       const stop = endOfClause(tokens, at);
       unread(token.from, (tokens[stop - 1] ?? token).to);
@@ -70,12 +73,17 @@ export function readPhrase(text: string, context: PhraseContext = {}): Clause[] 
     clauses.push(rest === match.next ? clause : withRest(clause, source, (tokens[rest - 1] ?? token).to));
     at = rest;
   }
-  if (text.length > LONGEST) clauses.push({ kind: 'not-understood', text: `… and ${text.length - LONGEST} characters more`, from: LONGEST, to: text.length });
+  if (text.length > LONGEST)
+    clauses.push({ kind: 'not-understood', text: `… and ${text.length - LONGEST} characters more`, from: LONGEST, to: text.length });
   return clauses;
 }
 
 function isSeparator(token: Token): boolean {
-  return token.kind === 'line' || (token.kind === 'sign' && [',', ';', '.', '•', '*', '-', '|', '·', '/', '(', ')'].includes(token.text)) || (token.kind === 'word' && ['or', 'and', 'plus', 'then', 'just', 'only', 'but'].includes(token.text));
+  return (
+    token.kind === 'line' ||
+    (token.kind === 'sign' && [',', ';', '.', '•', '*', '-', '|', '·', '/', '(', ')'].includes(token.text)) ||
+    (token.kind === 'word' && ['or', 'and', 'plus', 'then', 'just', 'only', 'but'].includes(token.text))
+  );
 }
 
 /** A minus in front of a number is no dash between two things: no price is below nothing. */
@@ -97,7 +105,12 @@ function withRest(clause: Clause, source: string, to: number): Clause {
   const place = { text: source.slice(clause.from, to), from: clause.from, to };
   if (clause.kind === 'not-understood') return { ...clause, ...place };
   if (clause.kind === 'asked') return { ...clause, ...place, question: `${clause.question} (“${rest}” behind it is not understood.)` };
-  return { kind: 'asked', question: `“${rest}” is not understood. Does “${clause.text}” hold without it?`, options: [{ label: `yes, “${clause.text}”`, statements: clause.statements }], ...place };
+  return {
+    kind: 'asked',
+    question: `“${rest}” is not understood. Does “${clause.text}” hold without it?`,
+    options: [{ label: `yes, “${clause.text}”`, statements: clause.statements }],
+    ...place,
+  };
 }
 
 /** Where a stretch that cannot be read ends: before the next separator, and never before its own second token. */
@@ -105,7 +118,13 @@ function endOfClause(tokens: readonly Token[], at: number): number {
   let stop = at + 1;
   while (stop < tokens.length) {
     const token = tokens[stop];
-    if (!token || token.kind === 'line' || (token.kind === 'sign' && [',', ';', '.'].includes(token.text)) || (token.kind === 'word' && token.text === 'or')) break;
+    if (
+      !token ||
+      token.kind === 'line' ||
+      (token.kind === 'sign' && [',', ';', '.'].includes(token.text)) ||
+      (token.kind === 'word' && token.text === 'or')
+    )
+      break;
     stop += 1;
   }
   return stop;
@@ -147,7 +166,8 @@ function looseHead(tokens: readonly Token[], at: number, source: string, known: 
       // "mailings: yes" is a feature, "mailings: 5,000" a limit.
       return { row: row?.kind === 'limit' && YES_OR_NO(tokens, index + 1) ? null : row, label, next: index + 1 };
     }
-    if (token.kind !== 'word' && !(token.kind === 'number' && index > at) && !(token.kind === 'sign' && ['(', ')'].includes(token.text))) return null;
+    if (token.kind !== 'word' && !(token.kind === 'number' && index > at) && !(token.kind === 'sign' && ['(', ')'].includes(token.text)))
+      return null;
   }
   return null;
 }
@@ -174,19 +194,27 @@ function bareIn(row: RowKind): Rule<Reading> {
   switch (row.kind) {
     case 'term':
       return first<Reading>(
-        made(whole(sequence(money, details)), ([price, rest]) => states({ kind: 'term', term: { months: row.months, price: price.amount, ...rest }, ...inCurrency(price) })),
+        made(whole(sequence(money, details)), ([price, rest]) =>
+          states({ kind: 'term', term: { months: row.months, price: price.amount, ...rest }, ...inCurrency(price) }),
+        ),
         made(NOT_SAID, () => states({ kind: 'term', term: { months: row.months, price: null } })),
         made(NONE, () => states({ kind: 'term', term: { months: row.months, price: '0' } })),
       );
     case 'joining':
       return first<Reading>(
-        made(termFigure, (price) => (price.amount === null ? null : states({ kind: 'joining', label: 'Joining fee', amount: price.amount, ...inCurrency(price) }))),
+        made(termFigure, (price) =>
+          price.amount === null ? null : states({ kind: 'joining', label: 'Joining fee', amount: price.amount, ...inCurrency(price) }),
+        ),
         made(NONE, () => states({ kind: 'joining', label: 'Joining fee', amount: '0' })),
       );
     case 'limit':
       return first<Reading>(
         made(whole(count), (most) => states({ kind: 'limit', quantity: row.quantity, most })),
-        made(whole(money), ({ amount, currency }) => (amount === null ? null : states({ kind: 'limit', quantity: row.quantity, most: amount, ...inCurrency(currency ? { currency } : {}) }))),
+        made(whole(money), ({ amount, currency }) =>
+          amount === null
+            ? null
+            : states({ kind: 'limit', quantity: row.quantity, most: amount, ...inCurrency(currency ? { currency } : {}) }),
+        ),
         made(notKnown, () => states({ kind: 'limit', quantity: row.quantity, most: null })),
         made(UNLIMITED, () => states({ kind: 'limit', quantity: row.quantity, most: true })),
         made(words('none', 'not offered', 'no'), () => states({ kind: 'limit', quantity: row.quantity, most: '0' })),
@@ -194,8 +222,12 @@ function bareIn(row: RowKind): Rule<Reading> {
       );
     case 'feature':
       return first<Reading>(
-        made(words('yes', '✓', '✔', 'included', 'x', 'available', 'unlimited'), () => states({ kind: 'feature', feature: row.feature, value: true })),
-        made(words('no', '✗', '✕', 'not included', 'not offered', 'none', '-', 'not available'), () => states({ kind: 'feature', feature: row.feature, value: false })),
+        made(words('yes', '✓', '✔', 'included', 'x', 'available', 'unlimited'), () =>
+          states({ kind: 'feature', feature: row.feature, value: true }),
+        ),
+        made(words('no', '✗', '✕', 'not included', 'not offered', 'none', '-', 'not available'), () =>
+          states({ kind: 'feature', feature: row.feature, value: false }),
+        ),
         made(notKnown, () => states({ kind: 'feature', feature: row.feature, value: null })),
         made(whole(count), (value) => states({ kind: 'feature', feature: row.feature, value })),
       );
@@ -215,14 +247,23 @@ function chargeFigure({ label, bucket, how = 'per-order', on, only }: Extract<Ro
   const shared = { label, bucket, ...(on === undefined || on === 'orders' ? {} : { on }), ...(only ? { only } : {}) };
   return first<Reading>(
     made(whole(money), (price) => states({ kind: 'charge', charge: { ...shared, how, each: price.amount }, ...inCurrency(price) })),
-    made(whole(sequence(money, word('each'))), ([price]) => states({ kind: 'charge', charge: { ...shared, how: 'per-unit', each: price.amount }, ...inCurrency(price) })),
+    made(whole(sequence(money, word('each'))), ([price]) =>
+      states({ kind: 'charge', charge: { ...shared, how: 'per-unit', each: price.amount }, ...inCurrency(price) }),
+    ),
     made(whole(percent), ({ percent: rate }) => states({ kind: 'charge', charge: { ...shared, how, percent: rate } })),
     made(whole(NONE), () => states({ kind: 'charge', charge: { ...shared, how, percent: '0' } })),
   );
 }
 
 /** A reading as a clause; where a number can be read two ways and it matters, the question which way. */
-function clauseOf(reading: Reading, tokens: readonly Token[], at: number, row: RowKind | null, label: string | undefined, place: { text: string; from: number; to: number }): Clause {
+function clauseOf(
+  reading: Reading,
+  tokens: readonly Token[],
+  at: number,
+  row: RowKind | null,
+  label: string | undefined,
+  place: { text: string; from: number; to: number },
+): Clause {
   const readings = reading.ask ? reading.ask.options.map((option) => option.statements) : [reading.statements];
   const whyNot = readings.map((statements) => statements.map(impossibility).find((one) => one !== null) ?? null);
   if (whyNot[0] && whyNot.every((why) => why !== null)) return { kind: 'not-understood', why: whyNot[0], ...place };
@@ -230,7 +271,8 @@ function clauseOf(reading: Reading, tokens: readonly Token[], at: number, row: R
   const other = twoWays?.kind === 'number' ? readAt(readTheOtherWay(tokens), at, row, label)?.value : undefined;
   const isSame = other === undefined || JSON.stringify(other) === JSON.stringify(reading);
   const question = `“${place.text}” can be read two ways. Which number is meant?`;
-  if (!isSame && twoWays?.kind === 'number') return { kind: 'asked', question, options: [...optionsOf(reading, twoWays.value), ...optionsOf(other, twoWays.other ?? '')], ...place };
+  if (!isSame && twoWays?.kind === 'number')
+    return { kind: 'asked', question, options: [...optionsOf(reading, twoWays.value), ...optionsOf(other, twoWays.other ?? '')], ...place };
   if (reading.ask) return { kind: 'asked', ...reading.ask, ...place };
   return { kind: 'read', statements: reading.statements, ...(reading.remark === undefined ? {} : { remark: reading.remark }), ...place };
 }
@@ -244,4 +286,3 @@ function optionsOf(reading: Reading, number: string): Option[] {
 export function statementsOf(clauses: readonly Clause[]): Statement[] {
   return clauses.flatMap((clause) => (clause.kind === 'read' ? clause.statements : []));
 }
-

@@ -38,17 +38,34 @@ const TERM_HEADINGS: ReadonlyArray<readonly [RegExp, number]> = [
  * @example headingOf('Staff accounts') // { kind: 'limit', quantity: 'staff' }
  */
 export function headingOf(heading: string, known: readonly string[] = []): RowKind | null {
-  const words = heading.trim().toLowerCase().replace(/[-–—]/g, ' ').replace(/[:*()]/g, ' ').replace(/\s+/g, ' ').trim();
+  const words = heading
+    .trim()
+    .toLowerCase()
+    .replace(/[-–—]/g, ' ')
+    .replace(/[:*()]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   if (words === '') return null;
   if (/set ?up|joining|activation|sign ?up fee/.test(words)) return { kind: 'joining' };
   if (/trial/.test(words)) return { kind: 'trial' };
   if (/money back|refund (window|period|within)|refunds? days/.test(words)) return { kind: 'refund' };
   if (/^(you )?sav(e|es|ing)/.test(words)) return { kind: 'saving' };
-  const bare = words.replace(/^(max|maximum|number of|included|limit of|limit on|up to|monthly) /, '').replace(/ (included|limit|a month|per month|at most|max)$/, '');
+  const bare = words
+    .replace(/^(max|maximum|number of|included|limit of|limit on|up to|monthly) /, '')
+    .replace(/ (included|limit|a month|per month|at most|max)$/, '');
   const isQuantity = isUsualQuantity(bare) || known.includes(slugOf(bare));
   if (isQuantity && !(bare === 'sales' && words === 'sales')) return { kind: 'limit', quantity: quantityOf(bare, known) };
-  const charge = /\bfees?\b|in person|\b(till|stall)\b|processor|provider|with \w+ pay\b|gateway|payments?\b|commission|cards?\b|share/.test(words) ? CHARGE_HEADINGS.find((one) => one.words.test(words)) : undefined;
-  if (charge && !/gift card/.test(words)) return { kind: 'charge', label: heading.trim(), bucket: charge.bucket, ...(charge.only ? { only: charge.only } : {}) };
-  const term = /price|billed|billing|paid|monthly|yearly|annual|quarter|life ?time|per (month|year)|by the|a (month|year)|fee$|for good|once|half year/.test(words) ? TERM_HEADINGS.find(([pattern]) => pattern.test(words)) : undefined;
+  const charge =
+    /\bfees?\b|in person|\b(till|stall)\b|processor|provider|with \w+ pay\b|gateway|payments?\b|commission|cards?\b|share/.test(words)
+      ? CHARGE_HEADINGS.find((one) => one.words.test(words))
+      : undefined;
+  if (charge && !/gift card/.test(words))
+    return { kind: 'charge', label: heading.trim(), bucket: charge.bucket, ...(charge.only ? { only: charge.only } : {}) };
+  const term =
+    /price|billed|billing|paid|monthly|yearly|annual|quarter|life ?time|per (month|year)|by the|a (month|year)|fee$|for good|once|half year/.test(
+      words,
+    )
+      ? TERM_HEADINGS.find(([pattern]) => pattern.test(words))
+      : undefined;
   return term ? { kind: 'term', months: term[1] } : null;
 }

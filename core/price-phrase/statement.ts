@@ -16,7 +16,11 @@ export type IntroductoryTime = { readonly payments: number } | { readonly months
 export type Statement = (
   | { readonly kind: 'term'; readonly term: StatedTerm }
   /** An introductory price without the term it belongs to. */
-  | { readonly kind: 'introduction'; readonly intro: { readonly price: string | null } | { readonly off: string }; readonly time: IntroductoryTime }
+  | {
+      readonly kind: 'introduction';
+      readonly intro: { readonly price: string | null } | { readonly off: string };
+      readonly time: IntroductoryTime;
+    }
   | { readonly kind: 'trial'; readonly days: number }
   | { readonly kind: 'refund'; readonly days: number }
   | { readonly kind: 'prorated'; readonly prorated: boolean }

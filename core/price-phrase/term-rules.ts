@@ -4,9 +4,37 @@ import { first, longest, made, many, optional, type Rule, sequence, sign, word, 
 import { asks, inCurrency, type Reading, states, stating } from './reading';
 import type { IntroductoryTime, StatedTerm, Statement } from './statement';
 
-const ONCE = words('once', 'one time', 'one off', 'one time payment', 'lifetime', 'for life', 'for good', 'once for good', 'once , for good', 'paid once', 'for ever', 'once and for all');
+const ONCE = words(
+  'once',
+  'one time',
+  'one off',
+  'one time payment',
+  'lifetime',
+  'for life',
+  'for good',
+  'once for good',
+  'once , for good',
+  'paid once',
+  'for ever',
+  'once and for all',
+);
 /** That a price has to be asked for. */
-export const NOT_SAID = words('ask us', 'talk to us', 'call us', 'call for price', 'price on request', 'on request', 'contact us', 'contact sales', 'custom price', 'custom pricing', 'ask for a quote', 'ask for price', 'price not known', 'request a quote');
+export const NOT_SAID = words(
+  'ask us',
+  'talk to us',
+  'call us',
+  'call for price',
+  'price on request',
+  'on request',
+  'contact us',
+  'contact sales',
+  'custom price',
+  'custom pricing',
+  'ask for a quote',
+  'ask for price',
+  'price not known',
+  'request a quote',
+);
 
 const timesPrice = (price: string | null, of: number, to: number) => (price === null ? null : decimal(price).times(to).div(of).toFixed());
 
@@ -20,8 +48,12 @@ export type Detail = Partial<Pick<StatedTerm, 'intro' | 'trialDays' | 'refundDay
 const payments = sequence(words('the first', 'first'), optional(wholeCount), word('payment', 'payments'));
 
 const detail: Rule<Detail> = first<Detail>(
-  made(sequence(payments, money, optional(word('each'))), ([[, periods], { amount }]) => ({ intro: { price: amount, periods: periods ?? 1 } })),
-  made(sequence(percent, words('off'), payments), ([{ percent: off }, , [, periods]]) => (off === null ? null : { intro: { off, periods: periods ?? 1 } })),
+  made(sequence(payments, money, optional(word('each'))), ([[, periods], { amount }]) => ({
+    intro: { price: amount, periods: periods ?? 1 },
+  })),
+  made(sequence(percent, words('off'), payments), ([{ percent: off }, , [, periods]]) =>
+    off === null ? null : { intro: { off, periods: periods ?? 1 } },
+  ),
   made(sequence(wholeCount, words('days free first', 'day free first')), ([trialDays]) => ({ trialDays })),
   made(sequence(words('money back within'), wholeCount, word('days', 'day')), ([, refundDays]) => ({ refundDays })),
   made(words('unused part paid back'), () => ({ prorated: true })),
@@ -47,56 +79,151 @@ const priceThenRhythm: Rule<Reading> = made(sequence(money, rhythm, details), ([
   const months = paid;
   const amount = of === paid ? price.amount : timesPrice(price.amount, of, paid);
   const reading = states(termOf({ ...price, amount }, months, rest));
-  return of === paid || price.amount === null ? reading : { ...reading, remark: `quoted for ${of === 1 ? 'a month' : `${of} months`}, paid every ${paid} months: ${amount}` };
+  return of === paid || price.amount === null
+    ? reading
+    : { ...reading, remark: `quoted for ${of === 1 ? 'a month' : `${of} months`}, paid every ${paid} months: ${amount}` };
 });
 
 const rhythmThenPrice: Rule<Reading> = whole(
-  made(sequence(first(period, billed, made(ONCE, () => 0)), optional(sign(':')), optional(word('for', 'at')), money, details), ([months, , , price, rest]) => states(termOf(price, months, rest))),
+  made(
+    sequence(
+      first(
+        period,
+        billed,
+        made(ONCE, () => 0),
+      ),
+      optional(sign(':')),
+      optional(word('for', 'at')),
+      money,
+      details,
+    ),
+    ([months, , , price, rest]) => states(termOf(price, months, rest)),
+  ),
 );
 
 const free: Rule<Reading> = (tokens, at) => {
-  const match = words('free for ever', 'free forever', 'free plan', 'free', 'for free', 'no monthly fee', 'no subscription', 'no base fee', 'no fixed costs')(tokens, at);
+  const match = words(
+    'free for ever',
+    'free forever',
+    'free plan',
+    'free',
+    'for free',
+    'no monthly fee',
+    'no subscription',
+    'no base fee',
+    'no fixed costs',
+  )(tokens, at);
   const isAlone = match && (isEnd(tokens, match.next) || words('up to', 'for up to')(tokens, match.next));
   return isAlone ? { value: states(termOf({ amount: '0' }, 1)), next: match.next } : null;
 };
 
 const notSaid = made(sequence(NOT_SAID, optional(period)), ([, months]) => states(termOf({ amount: null }, months ?? 1)));
 
-const perMonthBilled: Rule<Reading> = made(sequence(money, period, words('for', 'for the', 'for your'), optional(word('first')), duration, optional(sequence(optional(sign(',')), optional(word('and')), words('then', 'after that', 'afterwards', 'renews at', 'later'), money, optional(period)))), ([intro, of, , isFirst, time, then]) => {
-  if (of !== 1 || time <= 1) return null;
-  const [, , , later, laterPeriod] = then ?? [];
-  if (!isFirst && !later) return states(termOf({ ...intro, amount: timesPrice(intro.amount, 1, time) }, time));
-  const renewal = later ? { ...inCurrency(intro), ...later } : null;
-  const monthly = renewal && timesPrice(renewal.amount, laterPeriod ?? 1, 1);
-  if (!renewal || intro.amount === null) return states({ kind: 'introduction', intro: { price: intro.amount }, time: { months: time }, ...inCurrency(intro) });
-  const whole = timesPrice(intro.amount, 1, time);
-  return asks(
-    `Is the lower price paid month by month, or for ${time} months ahead?`,
-    [`month by month: ${time} × ${intro.amount}, then ${monthly} a month`, termOf({ ...renewal, amount: monthly }, 1, { intro: { price: intro.amount, periods: time } })],
-    [`${time} months ahead: ${whole}, then ${timesPrice(monthly, 1, time)} for each ${time} months`, termOf({ ...renewal, amount: timesPrice(monthly, 1, time) }, time, { intro: { price: whole, periods: 1 } })],
-  );
-});
+const perMonthBilled: Rule<Reading> = made(
+  sequence(
+    money,
+    period,
+    words('for', 'for the', 'for your'),
+    optional(word('first')),
+    duration,
+    optional(
+      sequence(
+        optional(sign(',')),
+        optional(word('and')),
+        words('then', 'after that', 'afterwards', 'renews at', 'later'),
+        money,
+        optional(period),
+      ),
+    ),
+  ),
+  ([intro, of, , isFirst, time, then]) => {
+    if (of !== 1 || time <= 1) return null;
+    const [, , , later, laterPeriod] = then ?? [];
+    if (!isFirst && !later) return states(termOf({ ...intro, amount: timesPrice(intro.amount, 1, time) }, time));
+    const renewal = later ? { ...inCurrency(intro), ...later } : null;
+    const monthly = renewal && timesPrice(renewal.amount, laterPeriod ?? 1, 1);
+    if (!renewal || intro.amount === null)
+      return states({ kind: 'introduction', intro: { price: intro.amount }, time: { months: time }, ...inCurrency(intro) });
+    const whole = timesPrice(intro.amount, 1, time);
+    return asks(
+      `Is the lower price paid month by month, or for ${time} months ahead?`,
+      [
+        `month by month: ${time} × ${intro.amount}, then ${monthly} a month`,
+        termOf({ ...renewal, amount: monthly }, 1, { intro: { price: intro.amount, periods: time } }),
+      ],
+      [
+        `${time} months ahead: ${whole}, then ${timesPrice(monthly, 1, time)} for each ${time} months`,
+        termOf({ ...renewal, amount: timesPrice(monthly, 1, time) }, time, { intro: { price: whole, periods: 1 } }),
+      ],
+    );
+  },
+);
 
 const introductoryTime: Rule<IntroductoryTime> = first<IntroductoryTime>(
-  made(sequence(optional(wholeCount), word('payment', 'payments', 'term', 'terms', 'bill', 'bills')), ([times]) => ({ payments: times ?? 1 })),
+  made(sequence(optional(wholeCount), word('payment', 'payments', 'term', 'terms', 'bill', 'bills')), ([times]) => ({
+    payments: times ?? 1,
+  })),
   made(duration, (months) => ({ months })),
 );
 const theFirst = words('the first', 'your first', 'first');
-const then = sequence(optional(sign(',', ';')), optional(word('and')), words('then', 'after that', 'afterwards', 'renews at', 'renewal', 'later'), money, optional(period));
+const then = sequence(
+  optional(sign(',', ';')),
+  optional(word('and')),
+  words('then', 'after that', 'afterwards', 'renews at', 'renewal', 'later'),
+  money,
+  optional(period),
+);
 
 /** "2 for the first 2 months", with what comes then if that is said. */
 const introduction: Rule<Reading> = made(
   first(
-    made(sequence(money, words('for each of the first', 'in each of the first', 'each of the first', 'for each of your first'), introductoryTime, optional(then)), ([price, , time, after]) => ({ price, each: true, time, after })),
-    made(sequence(money, optional(word('each')), word('for'), theFirst, introductoryTime, optional(then)), ([price, each, , , time, after]) => ({ price, each: each !== undefined, time, after })),
-    made(sequence(theFirst, introductoryTime, optional(first(sign(':'), words('for', 'at', 'only'))), money, optional(word('each')), optional(then)), ([, time, , price, each, after]) => ({ price, each: each !== undefined, time, after })),
-    made(sequence(duration, word('at'), money, optional(then)), ([months, , price, after]) => ({ price, each: true, time: { months }, after })),
-    made(sequence(money, optional(word('each')), word('for'), duration, then), ([price, each, , months, after]) => ({ price, each: each !== undefined, time: { months }, after })),
+    made(
+      sequence(
+        money,
+        words('for each of the first', 'in each of the first', 'each of the first', 'for each of your first'),
+        introductoryTime,
+        optional(then),
+      ),
+      ([price, , time, after]) => ({ price, each: true, time, after }),
+    ),
+    made(
+      sequence(money, optional(word('each')), word('for'), theFirst, introductoryTime, optional(then)),
+      ([price, each, , , time, after]) => ({ price, each: each !== undefined, time, after }),
+    ),
+    made(
+      sequence(
+        theFirst,
+        introductoryTime,
+        optional(first(sign(':'), words('for', 'at', 'only'))),
+        money,
+        optional(word('each')),
+        optional(then),
+      ),
+      ([, time, , price, each, after]) => ({ price, each: each !== undefined, time, after }),
+    ),
+    made(sequence(duration, word('at'), money, optional(then)), ([months, , price, after]) => ({
+      price,
+      each: true,
+      time: { months },
+      after,
+    })),
+    made(sequence(money, optional(word('each')), word('for'), duration, then), ([price, each, , months, after]) => ({
+      price,
+      each: each !== undefined,
+      time: { months },
+      after,
+    })),
   ),
-  ({ price, each, time, after }) => introductionReading(price, each, time, after ? { price: { ...inCurrency(price), ...after[3] }, months: after[4] } : null),
+  ({ price, each, time, after }) =>
+    introductionReading(price, each, time, after ? { price: { ...inCurrency(price), ...after[3] }, months: after[4] } : null),
 );
 
-function introductionReading(price: Money, each: boolean, time: IntroductoryTime, after: { price: Money; months: number | undefined } | null): Reading {
+function introductionReading(
+  price: Money,
+  each: boolean,
+  time: IntroductoryTime,
+  after: { price: Money; months: number | undefined } | null,
+): Reading {
   const times = 'months' in time ? time.months : time.payments;
   const readings = (amount: string | null): Statement => {
     if (!after) return { kind: 'introduction', intro: { price: amount }, time, ...inCurrency(price) };
@@ -108,13 +235,22 @@ function introductionReading(price: Money, each: boolean, time: IntroductoryTime
   if (each || times <= 1 || price.amount === null || isOneYear || Number(price.amount) === 0) return states(readings(price.amount));
   const part = decimal(price.amount).div(times).toDecimalPlaces(4);
   const unit = 'months' in time ? 'months' : 'payments';
-  return asks(`Is ${price.amount} for each of the ${times} ${unit}, or for all of them together?`, [`${price.amount} each`, readings(price.amount)], [`${price.amount} together, ${part.toFixed()} each`, readings(part.toFixed())]);
+  return asks(
+    `Is ${price.amount} for each of the ${times} ${unit}, or for all of them together?`,
+    [`${price.amount} each`, readings(price.amount)],
+    [`${price.amount} together, ${part.toFixed()} each`, readings(part.toFixed())],
+  );
 }
 
 /** "3 months for 1": a term of that length, or what the first months cost. */
 const monthsFor: Rule<Reading> = made(sequence(duration, word('for'), money), ([months, , price]) => {
   if (price.amount === null || months <= 1) return null;
-  const introduction = (amount: string): Statement => ({ kind: 'introduction', intro: { price: amount }, time: { months }, ...inCurrency(price) });
+  const introduction = (amount: string): Statement => ({
+    kind: 'introduction',
+    intro: { price: amount },
+    time: { months },
+    ...inCurrency(price),
+  });
   return asks(
     `What is ${price.amount} for ${months} months?`,
     [`the price of a term of ${months} months`, termOf(price, months)],
@@ -127,16 +263,37 @@ const monthsFor: Rule<Reading> = made(sequence(duration, word('for'), money), ([
 const FROM = words('from', 'starting at', 'starting from', 'as from', 'prices from', 'as low as');
 const fromPrice: Rule<Reading> = made(sequence(FROM, money, rhythm), ([, price, { of, paid }]) => {
   const amount = of === paid ? price.amount : timesPrice(price.amount, of, paid);
-  return asks(`“From ${price.amount}” is the least it can cost. Is it what this plan costs?`, [`yes, ${amount}`, termOf({ ...price, amount }, paid)], ['no, the price is not known', termOf({ ...price, amount: null }, paid)]);
+  return asks(
+    `“From ${price.amount}” is the least it can cost. Is it what this plan costs?`,
+    [`yes, ${amount}`, termOf({ ...price, amount }, paid)],
+    ['no, the price is not known', termOf({ ...price, amount: null }, paid)],
+  );
 });
 
 const percentOff: Rule<Reading> = first<Reading>(
-  stating(sequence(percent, word('off'), optional(word('for', 'on', 'in')), theFirst, introductoryTime), ([{ percent: off }, , , , time]) => (off === null ? null : { kind: 'introduction', intro: { off }, time })),
-  stating(sequence(percent, word('off'), word('for'), introductoryTime), ([{ percent: off }, , , time]) => (off === null ? null : { kind: 'introduction', intro: { off }, time })),
-  stating(sequence(theFirst, introductoryTime, optional(words('at', 'with')), percent, word('off')), ([, time, , { percent: off }]) => (off === null ? null : { kind: 'introduction', intro: { off }, time })),
-  stating(sequence(percent, words('off once', 'off one time', 'off the first')), ([{ percent: off }]) => (off === null ? null : { kind: 'introduction', intro: { off }, time: { payments: 1 } })),
-  stating(sequence(words('half price for', 'half price in'), optional(theFirst), introductoryTime), ([, , time]) => ({ kind: 'introduction', intro: { off: '50' }, time })),
-  stating(sequence(theFirst, introductoryTime, words('free', 'for free')), ([, time]) => ({ kind: 'introduction', intro: { price: '0' }, time })),
+  stating(
+    sequence(percent, word('off'), optional(word('for', 'on', 'in')), theFirst, introductoryTime),
+    ([{ percent: off }, , , , time]) => (off === null ? null : { kind: 'introduction', intro: { off }, time }),
+  ),
+  stating(sequence(percent, word('off'), word('for'), introductoryTime), ([{ percent: off }, , , time]) =>
+    off === null ? null : { kind: 'introduction', intro: { off }, time },
+  ),
+  stating(sequence(theFirst, introductoryTime, optional(words('at', 'with')), percent, word('off')), ([, time, , { percent: off }]) =>
+    off === null ? null : { kind: 'introduction', intro: { off }, time },
+  ),
+  stating(sequence(percent, words('off once', 'off one time', 'off the first')), ([{ percent: off }]) =>
+    off === null ? null : { kind: 'introduction', intro: { off }, time: { payments: 1 } },
+  ),
+  stating(sequence(words('half price for', 'half price in'), optional(theFirst), introductoryTime), ([, , time]) => ({
+    kind: 'introduction',
+    intro: { off: '50' },
+    time,
+  })),
+  stating(sequence(theFirst, introductoryTime, words('free', 'for free')), ([, time]) => ({
+    kind: 'introduction',
+    intro: { price: '0' },
+    time,
+  })),
   stating(sequence(duration, words('free', 'for free')), ([months]) => ({ kind: 'introduction', intro: { price: '0' }, time: { months } })),
 );
 
@@ -150,9 +307,18 @@ const REFUND = words('money back', 'money back guarantee', 'refund', 'refunds', 
 const trial: Rule<Reading> = first<Reading>(
   stating(sequence(days, TRIAL), ([found]) => ({ kind: 'trial', days: found })),
   stating(sequence(days, word('free')), ([found]) => ({ kind: 'trial', days: found })),
-  stating(sequence(words('free for', 'try free for', 'try it for', 'trial of', 'trial', 'free trial of', 'free trial'), optional(sign(':')), days), ([, , found]) => ({ kind: 'trial', days: found })),
+  stating(
+    sequence(
+      words('free for', 'try free for', 'try it for', 'trial of', 'trial', 'free trial of', 'free trial'),
+      optional(sign(':')),
+      days,
+    ),
+    ([, , found]) => ({ kind: 'trial', days: found }),
+  ),
   made(sequence(days, word('for'), money), ([found, , price]) =>
-    price.amount === null ? null : states({ kind: 'trial', days: found }, { kind: 'joining', label: 'Trial', amount: price.amount, ...inCurrency(price) }),
+    price.amount === null
+      ? null
+      : states({ kind: 'trial', days: found }, { kind: 'joining', label: 'Trial', amount: price.amount, ...inCurrency(price) }),
   ),
 );
 
@@ -162,11 +328,33 @@ const refund: Rule<Reading> = first<Reading>(
 );
 
 const prorated: Rule<Reading> = first<Reading>(
-  stating(words('unused part paid back', 'prorated', 'pro rata', 'unused time is credited', 'unused months paid back'), () => ({ kind: 'prorated', prorated: true })),
+  stating(words('unused part paid back', 'prorated', 'pro rata', 'unused time is credited', 'unused months paid back'), () => ({
+    kind: 'prorated',
+    prorated: true,
+  })),
   stating(words('unused part not paid back', 'not prorated'), () => ({ kind: 'prorated', prorated: false })),
 );
 
-const BY_THE_YEAR = words('by the year', 'yearly', 'annually', 'per year', 'a year', 'when billed yearly', 'when paid yearly', 'with yearly billing', 'with annual billing', 'billed yearly', 'billed annually', 'for paying by the year', 'if you pay by the year', 'for a year', 'when you pay yearly', 'on yearly plans', 'for yearly payment', 'for paying yearly');
+const BY_THE_YEAR = words(
+  'by the year',
+  'yearly',
+  'annually',
+  'per year',
+  'a year',
+  'when billed yearly',
+  'when paid yearly',
+  'with yearly billing',
+  'with annual billing',
+  'billed yearly',
+  'billed annually',
+  'for paying by the year',
+  'if you pay by the year',
+  'for a year',
+  'when you pay yearly',
+  'on yearly plans',
+  'for yearly payment',
+  'for paying yearly',
+);
 
 /** So many months of twelve in percent. */
 function shareOfYear(months: number): string {
@@ -175,19 +363,51 @@ function shareOfYear(months: number): string {
 
 /** An advertised saving by the year; whether the figures bear it out is checked beside them. */
 const saving: Rule<Reading> = first<Reading>(
-  stating(sequence(words('save', 'saves', 'save up to', 'you save'), percent, optional(BY_THE_YEAR)), ([, { percent: saved }]) => (saved === null ? null : { kind: 'saving', percent: saved })),
-  stating(sequence(percent, words('off', 'less', 'cheaper', 'discount'), BY_THE_YEAR), ([{ percent: saved }]) => (saved === null ? null : { kind: 'saving', percent: saved })),
-  made(sequence(words('12 months for the price of', 'a year for the price of'), wholeCount, optional(word('months'))), ([, paid]) => (paid >= 1 && paid < 12 ? states({ kind: 'saving', percent: shareOfYear(12 - paid) }) : null)),
-  made(sequence(words('pay yearly and get', 'pay by the year and get', 'pay annually and get'), wholeCount, words('months free', 'month free')), ([, free]) => states({ kind: 'saving', percent: shareOfYear(free) })),
+  stating(sequence(words('save', 'saves', 'save up to', 'you save'), percent, optional(BY_THE_YEAR)), ([, { percent: saved }]) =>
+    saved === null ? null : { kind: 'saving', percent: saved },
+  ),
+  stating(sequence(percent, words('off', 'less', 'cheaper', 'discount'), BY_THE_YEAR), ([{ percent: saved }]) =>
+    saved === null ? null : { kind: 'saving', percent: saved },
+  ),
+  made(sequence(words('12 months for the price of', 'a year for the price of'), wholeCount, optional(word('months'))), ([, paid]) =>
+    paid >= 1 && paid < 12 ? states({ kind: 'saving', percent: shareOfYear(12 - paid) }) : null,
+  ),
+  made(
+    sequence(
+      words('pay yearly and get', 'pay by the year and get', 'pay annually and get'),
+      wholeCount,
+      words('months free', 'month free'),
+    ),
+    ([, free]) => states({ kind: 'saving', percent: shareOfYear(free) }),
+  ),
   made(sequence(count, words('months free'), BY_THE_YEAR), ([free]) => states({ kind: 'saving', percent: shareOfYear(Number(free)) })),
 );
 
 /** An amount that says nothing about what it is for. */
 export const bareAmount: Rule<Reading> = whole(
   made(money, (price) =>
-    asks(`What is ${price.amount ?? 'it'} paid for?`, ['by the month', termOf(price, 1)], ['by the year', termOf(price, 12)], ['once, for good', termOf(price, 0)]),
+    asks(
+      `What is ${price.amount ?? 'it'} paid for?`,
+      ['by the month', termOf(price, 1)],
+      ['by the year', termOf(price, 12)],
+      ['once, for good', termOf(price, 0)],
+    ),
   ),
 );
 
 /** How a plan is paid: terms, introductory prices, trials, refunds. */
-export const termRule: Rule<Reading> = longest<Reading>(priceThenRhythm, rhythmThenPrice, free, notSaid, perMonthBilled, introduction, monthsFor, fromPrice, percentOff, trial, refund, prorated, saving);
+export const termRule: Rule<Reading> = longest<Reading>(
+  priceThenRhythm,
+  rhythmThenPrice,
+  free,
+  notSaid,
+  perMonthBilled,
+  introduction,
+  monthsFor,
+  fromPrice,
+  percentOff,
+  trial,
+  refund,
+  prorated,
+  saving,
+);

@@ -55,6 +55,10 @@ describe('tokens of a phrase', () => {
   it('keeps the place of every token, so that nothing of the text is lost', () => {
     const text = 'Basic: €27/mo, then “x” 1,200';
     for (const { from, to } of tokensOf(text)) expect(text.slice(from, to).trim()).toBe(text.slice(from, to));
-    expect(tokensOf(text).map(({ from, to }) => text.slice(from, to)).join('').length).toBe(text.replace(/\s/g, '').length);
+    expect(
+      tokensOf(text)
+        .map(({ from, to }) => text.slice(from, to))
+        .join('').length,
+    ).toBe(text.replace(/\s/g, '').length);
   });
 });

@@ -28,13 +28,36 @@ export type Token = (
 
 const CURRENCY_SIGNS: Readonly<Record<string, string>> = { '€': 'EUR', '£': 'GBP', '¥': 'JPY', '₹': 'INR', $: '$' };
 const CURRENCY_WORDS: Readonly<Record<string, string>> = {
-  eur: 'EUR', euro: 'EUR', euros: 'EUR', usd: 'USD', gbp: 'GBP', chf: 'CHF', dollar: '$', dollars: '$', pounds: 'GBP', francs: 'CHF', yen: 'JPY',
+  eur: 'EUR',
+  euro: 'EUR',
+  euros: 'EUR',
+  usd: 'USD',
+  gbp: 'GBP',
+  chf: 'CHF',
+  dollar: '$',
+  dollars: '$',
+  pounds: 'GBP',
+  francs: 'CHF',
+  yen: 'JPY',
 };
 const NUMBER_WORDS: Readonly<Record<string, string>> = {
-  one: '1', two: '2', three: '3', four: '4', five: '5', six: '6', seven: '7', eight: '8', nine: '9', ten: '10', twelve: '12', thousand: '1000', hundred: '100',
+  one: '1',
+  two: '2',
+  three: '3',
+  four: '4',
+  five: '5',
+  six: '6',
+  seven: '7',
+  eight: '8',
+  nine: '9',
+  ten: '10',
+  twelve: '12',
+  thousand: '1000',
+  hundred: '100',
 };
 
-const PIECE = /(?<line>\r?\n)|(?<space>[^\S\n]+)|(?<quoted>“(?:[^”]|””){0,600}”|"[^"\n]{0,600}")|(?<number>\d+(?:[ \u00a0\u202f](?=\d{3}(?!\d))|[.,'’](?=\d)|\d)*|[.,]\d+)|(?<word>\p{L}[\p{L}’']*)|(?<sign>.)/gsu;
+const PIECE =
+  /(?<line>\r?\n)|(?<space>[^\S\n]+)|(?<quoted>“(?:[^”]|””){0,600}”|"[^"\n]{0,600}")|(?<number>\d+(?:[ \u00a0\u202f](?=\d{3}(?!\d))|[.,'’](?=\d)|\d)*|[.,]\d+)|(?<word>\p{L}[\p{L}’']*)|(?<sign>.)/gsu;
 
 /**
  * Cuts a phrase into numbers, words, signs and currencies. Hyphens inside words count as spaces ("half-year").
@@ -82,10 +105,12 @@ const GROUPED = /^([1-9]\d{0,2}(?:[ \u00a0\u202f'’]\d{3})+|[1-9]\d{0,2}(?:,\d{
 
 /** The decimal sign that some number of the phrase shows beyond doubt; null if none does, or several do. */
 function shownDecimalSign(numbers: readonly string[]): string | null {
-  const signs = new Set(numbers.flatMap((raw) => {
-    const plain = PLAIN_DECIMAL.exec(raw) ?? /^\d{1,3}(?:,\d{3})+(\.)\d+$|^\d{1,3}(?:\.\d{3})+(,)\d+$/.exec(raw);
-    return plain?.[1] ?? plain?.[2] ?? [];
-  }));
+  const signs = new Set(
+    numbers.flatMap((raw) => {
+      const plain = PLAIN_DECIMAL.exec(raw) ?? /^\d{1,3}(?:,\d{3})+(\.)\d+$|^\d{1,3}(?:\.\d{3})+(,)\d+$/.exec(raw);
+      return plain?.[1] ?? plain?.[2] ?? [];
+    }),
+  );
   const [only] = signs;
   return signs.size === 1 && only !== undefined ? only : null;
 }
@@ -107,7 +132,8 @@ function readNumber(raw: string, decimalSign: string | null): { value: string; o
 
 /** Hyphens inside words count as spaces. */
 function withoutHyphens(tokens: readonly Token[], text: string): Token[] {
-  const isInside = ({ from, to }: Token) => text.charAt(from) === '-' && /[\p{L}\p{N}]/u.test(text.charAt(from - 1)) && /[\p{L}\p{N}]/u.test(text.charAt(to));
+  const isInside = ({ from, to }: Token) =>
+    text.charAt(from) === '-' && /[\p{L}\p{N}]/u.test(text.charAt(from - 1)) && /[\p{L}\p{N}]/u.test(text.charAt(to));
   return tokens.filter((token) => !(token.kind === 'sign' && token.text === '-' && isInside(token)));
 }
 
@@ -117,7 +143,8 @@ function thousandsJoined(tokens: readonly Token[], text: string): Token[] {
   for (const token of tokens) {
     const last = joined.at(-1);
     const isThousand = /^(k|thousand)$/i.test(text.slice(token.from, token.to));
-    if (isThousand && last?.kind === 'number' && /^\d+$/.test(last.value)) joined[joined.length - 1] = { kind: 'number', value: `${last.value}000`, from: last.from, to: token.to };
+    if (isThousand && last?.kind === 'number' && /^\d+$/.test(last.value))
+      joined[joined.length - 1] = { kind: 'number', value: `${last.value}000`, from: last.from, to: token.to };
     else joined.push(token);
   }
   return joined;
@@ -125,5 +152,9 @@ function thousandsJoined(tokens: readonly Token[], text: string): Token[] {
 
 /** The tokens with every number that can be read two ways taken the other way. */
 export function readTheOtherWay(tokens: readonly Token[]): Token[] {
-  return tokens.map((token) => (token.kind === 'number' && token.other !== undefined ? { kind: 'number', value: token.other, whole: token.value, from: token.from, to: token.to } : token));
+  return tokens.map((token) =>
+    token.kind === 'number' && token.other !== undefined
+      ? { kind: 'number', value: token.other, whole: token.value, from: token.from, to: token.to }
+      : token,
+  );
 }

@@ -2,15 +2,33 @@ import type { StatedCharge } from './statement';
 
 /** Words for a time, by its months. */
 const PERIOD_WORDS: Readonly<Record<string, number>> = {
-  month: 1, months: 1, mo: 1, mth: 1, mos: 1, m: 1,
-  quarter: 3, quarters: 3,
-  'half year': 6, 'half years': 6,
-  year: 12, years: 12, yr: 12, yrs: 12, y: 12, annum: 12,
+  month: 1,
+  months: 1,
+  mo: 1,
+  mth: 1,
+  mos: 1,
+  m: 1,
+  quarter: 3,
+  quarters: 3,
+  'half year': 6,
+  'half years': 6,
+  year: 12,
+  years: 12,
+  yr: 12,
+  yrs: 12,
+  y: 12,
+  annum: 12,
 };
 
 /** Words for how often, by the months between. */
 const ADVERB_WORDS: Readonly<Record<string, number>> = {
-  monthly: 1, quarterly: 3, 'half yearly': 6, yearly: 12, annually: 12, annual: 12, biennially: 24,
+  monthly: 1,
+  quarterly: 3,
+  'half yearly': 6,
+  yearly: 12,
+  annually: 12,
+  annual: 12,
+  biennially: 24,
 };
 
 export const PERIODS = Object.keys(PERIOD_WORDS);
@@ -22,10 +40,36 @@ export function monthsOf(words: string): number {
 }
 
 /** Words for one order, whatever a page calls it. */
-export const ORDER_WORDS = ['order', 'orders', 'sale', 'transaction', 'transactions', 'purchase', 'purchases', 'checkout', 'checkouts', 'payment', 'payments', 'charge'];
+export const ORDER_WORDS = [
+  'order',
+  'orders',
+  'sale',
+  'transaction',
+  'transactions',
+  'purchase',
+  'purchases',
+  'checkout',
+  'checkouts',
+  'payment',
+  'payments',
+  'charge',
+];
 
 /** Words for the money that sales come to. */
-export const SALES_WORDS = ['sales', 'revenue', 'turnover', 'receipts', 'takings', 'earnings', 'sales volume', 'gross sales', 'monthly sales', 'all sales', 'your sales', 'your revenue'];
+export const SALES_WORDS = [
+  'sales',
+  'revenue',
+  'turnover',
+  'receipts',
+  'takings',
+  'earnings',
+  'sales volume',
+  'gross sales',
+  'monthly sales',
+  'all sales',
+  'your sales',
+  'your revenue',
+];
 
 /** What pages call a quantity, by the name it has in a forecast; a name may have several where forecasts differ. */
 const QUANTITY_WORDS: Readonly<Record<string, readonly string[]>> = {
@@ -34,7 +78,20 @@ const QUANTITY_WORDS: Readonly<Record<string, readonly string[]>> = {
   subscribers: ['subscriber', 'subscribers', 'member', 'members', 'paying members', 'active subscribers'],
   contacts: ['contact', 'contacts', 'email contacts', 'addresses'],
   emails: ['email', 'emails', 'mail', 'mails', 'mailing', 'mailings', 'e mails'],
-  staff: ['staff', 'seat', 'seats', 'user', 'users', 'staff account', 'staff accounts', 'team member', 'team members', 'admin', 'admins', 'administrators'],
+  staff: [
+    'staff',
+    'seat',
+    'seats',
+    'user',
+    'users',
+    'staff account',
+    'staff accounts',
+    'team member',
+    'team members',
+    'admin',
+    'admins',
+    'administrators',
+  ],
   labels: ['label', 'labels', 'shipping label', 'shipping labels', 'shipment', 'shipments', 'parcel', 'parcels'],
   visits: ['visit', 'visits', 'visitor', 'visitors', 'page views'],
   products: ['product', 'products', 'item', 'items', 'articles'],
@@ -76,7 +133,8 @@ export function nameOf(words: string): string {
 /** Words for one of something as words for several, where they are not a usual name already. */
 export function plural(words: string): string {
   if (/(ss|x|ch|sh)$/.test(words)) return `${words}es`;
-  const isSettled = words.startsWith(AS_WRITTEN) || words.endsWith('s') || (QUANTITY_BY_WORDS.has(words) && !QUANTITY_BY_WORDS.has(`${words}s`));
+  const isSettled =
+    words.startsWith(AS_WRITTEN) || words.endsWith('s') || (QUANTITY_BY_WORDS.has(words) && !QUANTITY_BY_WORDS.has(`${words}s`));
   return isSettled ? words : `${words}s`;
 }
 
@@ -87,19 +145,47 @@ export function isUsualQuantity(words: string): boolean {
 
 /** Words as an identifier: "Gift cards" becomes `gift-cards`. */
 export function slugOf(words: string): string {
-  return words.trim().toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '').normalize('NFD').replace(/[^a-z0-9-]/g, '').slice(0, 80) || 'unnamed';
+  return (
+    words
+      .trim()
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-+|-+$/g, '')
+      .normalize('NFD')
+      .replace(/[^a-z0-9-]/g, '')
+      .slice(0, 80) || 'unnamed'
+  );
 }
 
 export type Bucket = NonNullable<StatedCharge['bucket']>;
 
 /** Headings under which pages state fees, by what they are. */
-export const CHARGE_HEADINGS: ReadonlyArray<{ readonly words: RegExp; readonly bucket: Bucket; readonly label: string; readonly only?: NonNullable<StatedCharge['only']> }> = [
-  { words: /\b(outside|other|another|external|third party|3rd party|own) (payment )?(processor|provider|gateway|processing)/, bucket: 'transaction', label: 'With an outside processor', only: { payments: 'outside' } },
+export const CHARGE_HEADINGS: ReadonlyArray<{
+  readonly words: RegExp;
+  readonly bucket: Bucket;
+  readonly label: string;
+  readonly only?: NonNullable<StatedCharge['only']>;
+}> = [
+  {
+    words: /\b(outside|other|another|external|third party|3rd party|own) (payment )?(processor|provider|gateway|processing)/,
+    bucket: 'transaction',
+    label: 'With an outside processor',
+    only: { payments: 'outside' },
+  },
   { words: /\b(card|cards|processing)\b.*\bwith \w+ (pay|payments)\b/, bucket: 'payment', label: 'Card fee', only: { payments: 'own' } },
   { words: /\bwith \w+ (pay|payments)\b/, bucket: 'transaction', label: 'Sales fee', only: { payments: 'own' } },
   { words: /\b(international|foreign|abroad)\b/, bucket: 'payment', label: 'Cards from abroad', only: { cards: ['international'] } },
   { words: /\bdomestic\b/, bucket: 'payment', label: 'Domestic cards', only: { cards: ['domestic'] } },
-  { words: /\bin person\b|\bcard reader\b|\bat the (till|stall)\b/, bucket: 'payment', label: 'Cards in person', only: { channels: ['in-person'] } },
+  {
+    words: /\bin person\b|\bcard reader\b|\bat the (till|stall)\b/,
+    bucket: 'payment',
+    label: 'Cards in person',
+    only: { channels: ['in-person'] },
+  },
   { words: /\b(card|cards|payment|payments|processing)\b/, bucket: 'payment', label: 'Card fee' },
-  { words: /\b(transaction|sales fee|selling fee|commission|revenue share|platform fee|share of sales|platform)\b/, bucket: 'transaction', label: 'Sales fee' },
+  {
+    words: /\b(transaction|sales fee|selling fee|commission|revenue share|platform fee|share of sales|platform)\b/,
+    bucket: 'transaction',
+    label: 'Sales fee',
+  },
 ];

@@ -48,14 +48,28 @@ export function applyPage(sheet: PriceSheet, page: readonly PlanStatements[], ch
 
 /** An offer's end belongs to the price before it, so that all words about a plan are put on together. */
 function applyWords(sheet: PriceSheet, target: string, stated: readonly StatedWords[], context: ApplyContext): Applied {
-  const applied = applyStatements(sheet, target, stated.flatMap(({ statements }) => statements), context);
+  const applied = applyStatements(
+    sheet,
+    target,
+    stated.flatMap(({ statements }) => statements),
+    context,
+  );
   const wordsAt = new Map<string, string[]>();
   for (const { words, statements } of stated) {
     // Applied once more, only to learn which figures these words are about.
-    const { places } = applyStatements(applied.sheet, target, statements.filter(({ kind }) => kind !== 'offer'), context);
-    for (const place of places) if (applied.places.includes(place) && words !== '') wordsAt.set(place, [...(wordsAt.get(place) ?? []), words]);
+    const { places } = applyStatements(
+      applied.sheet,
+      target,
+      statements.filter(({ kind }) => kind !== 'offer'),
+      context,
+    );
+    for (const place of places)
+      if (applied.places.includes(place) && words !== '') wordsAt.set(place, [...(wordsAt.get(place) ?? []), words]);
   }
-  const noted = [...wordsAt].reduce((changed, [place, words]) => noteFigure(changed, place, { stated: words.join('; ').slice(0, LONGEST_WORDS) }), applied.sheet);
+  const noted = [...wordsAt].reduce(
+    (changed, [place, words]) => noteFigure(changed, place, { stated: words.join('; ').slice(0, LONGEST_WORDS) }),
+    applied.sheet,
+  );
   return { ...applied, sheet: noted };
 }
 
@@ -65,7 +79,14 @@ function withPlanNamed(sheet: PriceSheet, name: string, newId: () => string): { 
   if (found) return { sheet, id: found.id };
   if (sheet.kind !== 'offer') return { sheet, id: columnsOf(sheet)[0]?.id ?? '' };
   const blank = sheet.offer.plans.find((plan) => plan.label === '' && plan.terms.length === 0 && (plan.charges ?? []).length === 0);
-  if (blank) return { sheet: withPlans(sheet, sheet.offer.plans.map((plan) => (plan === blank ? { ...plan, label: name } : plan))), id: blank.id };
+  if (blank)
+    return {
+      sheet: withPlans(
+        sheet,
+        sheet.offer.plans.map((plan) => (plan === blank ? { ...plan, label: name } : plan)),
+      ),
+      id: blank.id,
+    };
   const id = newId();
   const currency = sheet.offer.plans[0]?.currency ?? 'EUR';
   return { sheet: withPlans(sheet, [...sheet.offer.plans, { id, label: name, currency, terms: [] }]), id };

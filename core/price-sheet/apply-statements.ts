@@ -51,7 +51,11 @@ export function applyStatements(sheet: PriceSheet, partId: string, statements: r
     if (!part) return { sheet, places: [], problems: ['there is no such plan on the sheet any more'] };
     if (statement.kind === 'offer') {
       if (last === null) problems.push('an offer’s end without a price it belongs to');
-      else changed = noteFigure(changed, last, { ...(statement.until ? { until: statement.until } : {}), ...(statement.forWhom ? { forWhom: statement.forWhom } : {}) });
+      else
+        changed = noteFigure(changed, last, {
+          ...(statement.until ? { until: statement.until } : {}),
+          ...(statement.forWhom ? { forWhom: statement.forWhom } : {}),
+        });
       continue;
     }
     if (statement.kind === 'saving') changed = { ...changed, savings: { ...changed.savings, [partId]: statement.percent } };
@@ -73,14 +77,23 @@ export function applyStatements(sheet: PriceSheet, partId: string, statements: r
 }
 
 /** What a processor or an add-on cannot have is said; a processor's monthly fee is a charge (decision file §3). */
-function fittingStatement(sheet: PriceSheet, partId: string, statement: Exclude<Statement, { kind: 'offer' }>): Exclude<Statement, { kind: 'offer' }> | string {
+function fittingStatement(
+  sheet: PriceSheet,
+  partId: string,
+  statement: Exclude<Statement, { kind: 'offer' }>,
+): Exclude<Statement, { kind: 'offer' }> | string {
   const isAddon = sheet.kind === 'addon' || (sheet.kind === 'offer' && (sheet.offer.addons ?? []).some(({ id }) => id === partId));
   if (isAddon && statement.kind === 'joining') return 'a joining fee: an add-on has none; state it as paid once, for good';
   if (sheet.kind !== 'processor') return statement;
   if (statement.kind === 'charge' || statement.kind === 'tax' || statement.kind === 'currency') return statement;
-  if (statement.kind !== 'term' || statement.term.months !== 1) return 'something that a payment processor cannot have: it has fees, and a fee by the month';
+  if (statement.kind !== 'term' || statement.term.months !== 1)
+    return 'something that a payment processor cannot have: it has fees, and a fee by the month';
   const { price } = statement.term;
-  return { kind: 'charge', charge: { label: 'Monthly fee', bucket: 'payment', how: 'volume', bands: [{ upTo: null, flat: price }] }, ...(statement.currency ? { currency: statement.currency } : {}) };
+  return {
+    kind: 'charge',
+    charge: { label: 'Monthly fee', bucket: 'payment', how: 'volume', bands: [{ upTo: null, flat: price }] },
+    ...(statement.currency ? { currency: statement.currency } : {}),
+  };
 }
 
 function changeOf(part: Part, statement: Exclude<Statement, { kind: 'offer' }>, { known, newId }: ApplyContext): Change {
@@ -106,12 +119,16 @@ function changeOf(part: Part, statement: Exclude<Statement, { kind: 'offer' }>, 
       const quantity = knownQuantity(statement.quantity, known);
       const place: FigurePlace = { kind: 'limit', quantity };
       const { [quantity]: before, ...others } = part.limits ?? {};
-      if (statement.most === true || statement.most === null) return { part: { ...part, limits: others }, place, mark: statement.most ? 'unlimited' : 'not-known' };
+      if (statement.most === true || statement.most === null)
+        return { part: { ...part, limits: others }, place, mark: statement.most ? 'unlimited' : 'not-known' };
       const former = before !== undefined && !isSame(before, statement.most) ? `at most ${before}` : undefined;
       return { part: { ...part, limits: { ...part.limits, [quantity]: statement.most } }, place, former };
     }
     case 'feature':
-      return { part: { ...part, features: { ...part.features, [statement.feature]: statement.value } }, place: { kind: 'feature', feature: statement.feature } };
+      return {
+        part: { ...part, features: { ...part.features, [statement.feature]: statement.value } },
+        place: { kind: 'feature', feature: statement.feature },
+      };
     case 'joining': {
       const { label, amount } = statement;
       const others = (part.once ?? []).filter((fee) => fee.label !== label);
@@ -176,7 +193,12 @@ export function knownQuantity(quantity: string, known: readonly string[]): strin
   return known.find((name) => quantityOf(name.replaceAll('-', ' '), []) === quantity) ?? quantity;
 }
 
-function charged(part: Part, { charge, beyond }: Extract<Statement, { kind: 'charge' }>, known: readonly string[], newId: () => string): Change {
+function charged(
+  part: Part,
+  { charge, beyond }: Extract<Statement, { kind: 'charge' }>,
+  known: readonly string[],
+  newId: () => string,
+): Change {
   const named = withKnownQuantities(charge, known);
   const charges = part.charges ?? [];
   const found = charges.find((one) => isSameFee(one, named));
@@ -201,6 +223,9 @@ function isSameFee(one: Charge, other: StatedCharge): boolean {
 
 function withKnownQuantities<One extends StatedCharge>(charge: One, known: readonly string[]): One {
   const on = charge.on === undefined ? {} : { on: knownQuantity(charge.on, known) };
-  const free = 'free' in charge && typeof charge.free === 'object' && charge.free ? { free: { ...charge.free, per: knownQuantity(charge.free.per, known) } } : {};
+  const free =
+    'free' in charge && typeof charge.free === 'object' && charge.free
+      ? { free: { ...charge.free, per: knownQuantity(charge.free.per, known) } }
+      : {};
   return { ...charge, ...on, ...free };
 }

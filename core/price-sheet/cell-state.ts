@@ -30,7 +30,13 @@ export function nextState(row: GridRow, state: CellState): Exclude<CellState, 's
 }
 
 /** The sheet with a cell in a state that is no figure: not known, nothing, no limit, not offered, or empty. */
-export function withCellState(sheet: PriceSheet, partId: string, row: GridRow, state: Exclude<CellState, 'stated'>, newId: () => string): PriceSheet {
+export function withCellState(
+  sheet: PriceSheet,
+  partId: string,
+  row: GridRow,
+  state: Exclude<CellState, 'stated'>,
+  newId: () => string,
+): PriceSheet {
   let mark: { place: string } | null = null;
   const changed = withPart(sheet, partId, (part) => {
     const next = partInState(part, row, state, newId);
@@ -40,7 +46,10 @@ export function withCellState(sheet: PriceSheet, partId: string, row: GridRow, s
   });
   const place = (mark as { place: string } | null)?.place;
   if (place === undefined) return changed;
-  const needsMark = state === 'not-offered' || state === 'unlimited' || (state === 'not-known' && (row.kind.kind === 'limit' || row.kind.kind === 'joining'));
+  const needsMark =
+    state === 'not-offered' ||
+    state === 'unlimited' ||
+    (state === 'not-known' && (row.kind.kind === 'limit' || row.kind.kind === 'joining'));
   return withMark(changed, place, needsMark ? state : null);
 }
 
@@ -50,7 +59,10 @@ function partInState(part: Part, row: GridRow, state: Exclude<CellState, 'stated
     case 'term': {
       const found = termIn(part, kind);
       if (state === 'empty' || state === 'not-offered') return { ...part, terms: (part.terms ?? []).filter((term) => term !== found) };
-      return { ...part, terms: withTermOf(part.terms ?? [], { id: found?.id ?? newId(), months: kind.months, price: state === 'not-known' ? null : '0' }) };
+      return {
+        ...part,
+        terms: withTermOf(part.terms ?? [], { id: found?.id ?? newId(), months: kind.months, price: state === 'not-known' ? null : '0' }),
+      };
     }
     case 'charge':
       return withChargeState(part, row, kind, state, newId);
@@ -78,7 +90,13 @@ function partInState(part: Part, row: GridRow, state: Exclude<CellState, 'stated
   }
 }
 
-function withChargeState(part: Part, row: GridRow, kind: ReturnType<typeof chargeKind>, state: Exclude<CellState, 'stated'>, newId: () => string): Part {
+function withChargeState(
+  part: Part,
+  row: GridRow,
+  kind: ReturnType<typeof chargeKind>,
+  state: Exclude<CellState, 'stated'>,
+  newId: () => string,
+): Part {
   const found = chargeIn(part, row);
   const charges = (part.charges ?? []).filter((charge) => charge !== found);
   if (state === 'empty' || state === 'not-offered') return { ...part, charges };

@@ -14,7 +14,10 @@ export interface ChargeRowFields {
 
 /** The sheet with all charges of a row changed alike, on every part that has one there. */
 export function withChargeRow(sheet: PriceSheet, row: GridRow, fields: ChargeRowFields): PriceSheet {
-  return partsOf(sheet).reduce((changed, part) => (chargeIn(part, row) ? withPart(changed, part.id, (one) => withFields(one, row, fields)) : changed), sheet);
+  return partsOf(sheet).reduce(
+    (changed, part) => (chargeIn(part, row) ? withPart(changed, part.id, (one) => withFields(one, row, fields)) : changed),
+    sheet,
+  );
 }
 
 function withFields(part: Part, row: GridRow, fields: ChargeRowFields): Part {
@@ -36,7 +39,11 @@ function changed(charge: Charge, { label, bucket, ...narrowing }: ChargeRowField
 }
 
 /** What a charge is narrowed to, with one of its lists changed; an empty list narrows nothing. */
-export function withOnly(only: Charge['only'], field: 'streams' | 'kinds' | 'channels' | 'cards', names: readonly string[]): Charge['only'] {
+export function withOnly(
+  only: Charge['only'],
+  field: 'streams' | 'kinds' | 'channels' | 'cards',
+  names: readonly string[],
+): Charge['only'] {
   const { [field]: _former, ...others } = only ?? {};
   return names.length === 0 ? others : { ...others, [field]: [...names] };
 }

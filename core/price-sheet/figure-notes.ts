@@ -2,8 +2,14 @@ import type { PriceSheet } from '../decision/price-sheet';
 import type { Evidence, Mark } from '../decision/sheet-notes';
 
 /** The sheet with more known about one figure; what is given as undefined is forgotten. */
-export function noteFigure(sheet: PriceSheet, place: string, evidence: { [Field in keyof Evidence]?: Evidence[Field] | undefined }): PriceSheet {
-  const kept = Object.fromEntries(Object.entries({ ...sheet.figures?.[place], ...evidence }).filter(([, value]) => value !== undefined && value !== ''));
+export function noteFigure(
+  sheet: PriceSheet,
+  place: string,
+  evidence: { [Field in keyof Evidence]?: Evidence[Field] | undefined },
+): PriceSheet {
+  const kept = Object.fromEntries(
+    Object.entries({ ...sheet.figures?.[place], ...evidence }).filter(([, value]) => value !== undefined && value !== ''),
+  );
   const { [place]: _former, ...others } = sheet.figures ?? {};
   return { ...sheet, figures: Object.keys(kept).length === 0 ? others : { ...sheet.figures, [place]: kept } };
 }

@@ -80,8 +80,13 @@ function stated(sheet: PriceSheet, part: Part, row: GridRow, write: CellWriter):
     case 'joining': {
       const [fee, ...others] = part.once ?? [];
       if (!fee) return null;
-      const notes = [...(fee.label === 'Joining fee' ? [] : [fee.label]), ...others.map((other) => `${other.label} ${write.money(other.amount, part.currency)}`)];
-      return isZero(fee.amount) ? { state: 'none', text: STATE_WORDS.none, edit: '0', notes } : figure(write.money(fee.amount, part.currency), write.phrase(fee.amount), notes);
+      const notes = [
+        ...(fee.label === 'Joining fee' ? [] : [fee.label]),
+        ...others.map((other) => `${other.label} ${write.money(other.amount, part.currency)}`),
+      ];
+      return isZero(fee.amount)
+        ? { state: 'none', text: STATE_WORDS.none, edit: '0', notes }
+        : figure(write.money(fee.amount, part.currency), write.phrase(fee.amount), notes);
     }
     case 'saving': {
       const percent = sheet.savings?.[part.id];
@@ -101,7 +106,9 @@ function stated(sheet: PriceSheet, part: Part, row: GridRow, write: CellWriter):
     case 'limit': {
       const most = part.limits?.[kind.quantity];
       if (most === undefined) return null;
-      return isZero(most) ? { state: 'none', text: STATE_WORDS.none, edit: '0', notes: [] } : figure(write.number(most), write.phrase(most));
+      return isZero(most)
+        ? { state: 'none', text: STATE_WORDS.none, edit: '0', notes: [] }
+        : figure(write.number(most), write.phrase(most));
     }
     case 'feature': {
       const value = part.features?.[kind.feature];
@@ -120,7 +127,11 @@ function termCell(term: Term, { currency }: Part, write: CellWriter): Omit<GridC
   const { intro, trialDays } = term;
   if (intro) {
     const first = intro.periods === 1 ? 'the first payment' : `the first ${intro.periods} payments`;
-    notes.push('off' in intro ? `${first} ${write.number(intro.off)} % off` : `${first} ${intro.price === null ? 'not known' : write.money(intro.price, currency)}`);
+    notes.push(
+      'off' in intro
+        ? `${first} ${write.number(intro.off)} % off`
+        : `${first} ${intro.price === null ? 'not known' : write.money(intro.price, currency)}`,
+    );
   }
   if (trialDays !== undefined && trialDays > 0) notes.push(`${trialDays} days free first`);
   if (term.prorated) notes.push('unused part paid back');

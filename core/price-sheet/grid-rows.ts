@@ -47,7 +47,9 @@ export function gridRows(sheet: PriceSheet, asked: readonly RowKind[] = [], colu
 function termKinds(columns: readonly Part[], asked: readonly RowKind[]): RowKind[] {
   const terms = columns.flatMap((part) => part.terms ?? []);
   const wanted = asked.flatMap((kind) => (kind.kind === 'term' ? [kind.months] : []));
-  const lengths = [...new Set([...USUAL_TERMS, ...terms.map(({ months }) => months), ...wanted])].sort((a, b) => (a || Infinity) - (b || Infinity));
+  const lengths = [...new Set([...USUAL_TERMS, ...terms.map(({ months }) => months), ...wanted])].sort(
+    (a, b) => (a || Infinity) - (b || Infinity),
+  );
   return [
     ...lengths.flatMap((months) => termsOfLength(columns, asked, months)),
     ...(columns.some((part) => daysOfAll(part, 'trialDays') !== undefined) ? [{ kind: 'trial' } as const] : []),
@@ -102,7 +104,13 @@ function markedKinds(sheet: PriceSheet, columns: readonly Part[]): RowKind[] {
 export function rowOf(kind: RowKind): GridRow {
   switch (kind.kind) {
     case 'term':
-      return { key: `term ${kind.months} ${kind.nth ?? 0}`, section: 'price', kind, title: `${capital(termWords(kind.months))}${kind.nth ? `, another way (${kind.nth + 1})` : ''}`, note: kind.months > 1 ? 'for the whole term' : '' };
+      return {
+        key: `term ${kind.months} ${kind.nth ?? 0}`,
+        section: 'price',
+        kind,
+        title: `${capital(termWords(kind.months))}${kind.nth ? `, another way (${kind.nth + 1})` : ''}`,
+        note: kind.months > 1 ? 'for the whole term' : '',
+      };
     case 'trial':
       return { key: 'trial', section: 'price', kind, title: 'Trial', note: 'days free first' };
     case 'refund':
@@ -114,7 +122,13 @@ export function rowOf(kind: RowKind): GridRow {
     case 'charge':
       return chargeRow(kind);
     case 'limit':
-      return { key: `limit ${kind.quantity}`, section: 'extent', kind, title: capital(kind.quantity.replaceAll('-', ' ')), note: 'at most, a month' };
+      return {
+        key: `limit ${kind.quantity}`,
+        section: 'extent',
+        kind,
+        title: capital(kind.quantity.replaceAll('-', ' ')),
+        note: 'at most, a month',
+      };
     case 'feature':
       return { key: `feature ${kind.feature}`, section: 'features', kind, title: capital(featureWords(kind.feature)), note: '' };
   }

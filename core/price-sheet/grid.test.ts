@@ -22,15 +22,27 @@ const folder = new URL('../cases/', import.meta.url);
 const sheets = readdirSync(folder)
   .filter((name) => /^\d\d-.*\.json$/.test(name) && !name.endsWith('.result.json'))
   .flatMap((name) => {
-    const { route: _route, propose: _propose, ...document } = JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Record<string, unknown>;
+    const {
+      route: _route,
+      propose: _propose,
+      ...document
+    } = JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Record<string, unknown>;
     return takeApart(readDecisionFile(document), () => name).sheets.map(({ sheet }) => [name, sheet] as const);
   });
 
 /** The parts with every default filled in and every figure in its plainest form. */
 function plain(sheet: PriceSheet) {
   const fill = (charge: object) => ({ bucket: 'transaction', on: 'orders', ...charge });
-  const parts = columnsOf(sheet).map((part) => ({ ...part, charges: part.charges?.map(fill) ?? [], limits: part.limits ?? {}, features: part.features ?? {}, once: part.once ?? [] }));
-  return JSON.parse(JSON.stringify(parts), (_key, value: unknown) => (typeof value === 'string' && /^\d+\.\d+$/.test(value) ? decimal(value).toFixed() : value)) as unknown;
+  const parts = columnsOf(sheet).map((part) => ({
+    ...part,
+    charges: part.charges?.map(fill) ?? [],
+    limits: part.limits ?? {},
+    features: part.features ?? {},
+    once: part.once ?? [],
+  }));
+  return JSON.parse(JSON.stringify(parts), (_key, value: unknown) =>
+    typeof value === 'string' && /^\d+\.\d+$/.test(value) ? decimal(value).toFixed() : value,
+  ) as unknown;
 }
 
 describe('the grid of a price sheet', () => {
@@ -46,8 +58,19 @@ describe('the grid of a price sheet', () => {
   });
 
   it('has the usual rows before anything is stated, and those that somebody asked for', () => {
-    const titles = (sheet: PriceSheet) => gridRows(sheet, [{ kind: 'limit', quantity: 'staff' }, { kind: 'term', months: 36 }]).map(({ title }) => title);
-    expect(titles(typedSheet('Oakum', { Basic: '' }))).toEqual(['By the month', 'By the year', 'Every 3 years', 'Card fee', 'Sales fee', 'Staff']);
+    const titles = (sheet: PriceSheet) =>
+      gridRows(sheet, [
+        { kind: 'limit', quantity: 'staff' },
+        { kind: 'term', months: 36 },
+      ]).map(({ title }) => title);
+    expect(titles(typedSheet('Oakum', { Basic: '' }))).toEqual([
+      'By the month',
+      'By the year',
+      'Every 3 years',
+      'Card fee',
+      'Sales fee',
+      'Staff',
+    ]);
     expect(titles({ kind: 'processor', processor: { id: 'p', label: 'P', currency: 'EUR' } })).toEqual(['Card fee']);
   });
 
@@ -57,7 +80,8 @@ describe('the grid of a price sheet', () => {
     const row = rowOf({ kind: 'term', months: 1 });
     const reading = readCell(row, '11', []);
     if (!part || reading.kind === 'open') throw new Error('a reading is wanted');
-    const termAfter = (replaces: 'all' | 'figure') => (withCell(sheet, part, row, reading, replaces, context).sheet as OfferSheet).offer.plans[0]?.terms[0];
+    const termAfter = (replaces: 'all' | 'figure') =>
+      (withCell(sheet, part, row, reading, replaces, context).sheet as OfferSheet).offer.plans[0]?.terms[0];
     expect(termAfter('figure')).toMatchObject({ price: '11', intro: { price: '1' } });
     expect(termAfter('all')).not.toHaveProperty('intro');
   });
@@ -65,7 +89,10 @@ describe('the grid of a price sheet', () => {
   it('asks about what can be read two ways, and says what is not understood', () => {
     expect(readCell(rowOf({ kind: 'term', months: 1 }), '-5', [])).toMatchObject({ kind: 'open', clauses: [{ kind: 'not-understood' }] });
     expect(readCell(rowOf({ kind: 'term', months: 1 }), '1,200', [])).toMatchObject({ kind: 'open', clauses: [{ kind: 'asked' }] });
-    expect(readCell(rowOf({ kind: 'term', months: 1 }), 'a lot', [])).toMatchObject({ kind: 'open', clauses: [{ kind: 'not-understood' }] });
+    expect(readCell(rowOf({ kind: 'term', months: 1 }), 'a lot', [])).toMatchObject({
+      kind: 'open',
+      clauses: [{ kind: 'not-understood' }],
+    });
   });
 });
 

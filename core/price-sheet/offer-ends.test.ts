@@ -6,7 +6,8 @@ import { offerEnds } from './offer-ends';
 
 const typed = typedSheet('Tidewrack', { Small: '10/mo, 1 each for the first 2 months' });
 const term = typed.kind === 'offer' ? (typed.offer.plans[0]?.terms[0]?.id ?? '') : '';
-const ends = (sheet: PriceSheet, part = 'tidewrack-small', of = term) => offerEnds({ decision: smallDecision(), sheets: [{ id: 's', revision: 1, sheet }] }, part, of);
+const ends = (sheet: PriceSheet, part = 'tidewrack-small', of = term) =>
+  offerEnds({ decision: smallDecision(), sheets: [{ id: 's', revision: 1, sheet }] }, part, of);
 
 describe('the day on which a special offer is over', () => {
   it('is what stands beside the price it belongs to', () => {

@@ -7,7 +7,10 @@ import type { Part } from './parts';
  *
  * @example sentencesOf(basic, withPoint) // ['27 by the month', 'Card fee (payment): 2.2 % + 0.28 per order', …]
  */
-export function sentencesOf({ terms = [], charges = [], once = [], limits = {}, features = {}, taxExcluded }: Part, write: WritePhraseNumber): string[] {
+export function sentencesOf(
+  { terms = [], charges = [], once = [], limits = {}, features = {}, taxExcluded }: Part,
+  write: WritePhraseNumber,
+): string[] {
   const statements: Statement[] = [
     ...terms.map(({ id: _id, ...term }) => ({ kind: 'term' as const, term })),
     ...once.map(({ label, amount }) => ({ kind: 'joining' as const, label, amount })),

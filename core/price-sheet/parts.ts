@@ -37,7 +37,8 @@ export function columnsOf(sheet: PriceSheet): readonly Part[] {
 /** The sheet with one of its parts changed; what a part cannot have (a processor's terms) is left out. */
 export function withPart(sheet: PriceSheet, id: string, change: (part: Part) => Part): PriceSheet {
   if (sheet.kind === 'processor') return sheet.processor.id === id ? { ...sheet, processor: asProcessor(change(sheet.processor)) } : sheet;
-  if (sheet.kind === 'addon') return sheet.addon.id === id ? { ...sheet, addon: { ...asAddon(change(addonPart(sheet.addon))), ...partners(sheet.addon) } } : sheet;
+  if (sheet.kind === 'addon')
+    return sheet.addon.id === id ? { ...sheet, addon: { ...asAddon(change(addonPart(sheet.addon))), ...partners(sheet.addon) } } : sheet;
   const { plans, addons } = sheet.offer;
   const offer = {
     ...sheet.offer,

@@ -39,19 +39,35 @@ describe('terms', () => {
 
 describe('rows of charges', () => {
   const card = { id: 'a', label: 'Card fee', how: 'per-order' as const, bucket: 'payment' as const, percent: '2', each: '0.25' };
-  const offer = { ...newOffer(ids(), 'EUR'), plans: [plan([]), plan([])].map((one, index) => ({ ...one, id: `p${index}`, charges: [{ ...card, id: `c${index}`, percent: String(index) }] })) };
+  const offer = {
+    ...newOffer(ids(), 'EUR'),
+    plans: [plan([]), plan([])].map((one, index) => ({
+      ...one,
+      id: `p${index}`,
+      charges: [{ ...card, id: `c${index}`, percent: String(index) }],
+    })),
+  };
   const sheet: PriceSheet = { kind: 'offer', offer };
   const row = gridRows(sheet).find(({ title }) => title === 'Card fee');
   const charges = (changed: PriceSheet) => columnsOf(changed).map((part) => part.charges?.[0]);
 
   it('join what means the same in several plans, and are changed together', () => {
     if (!row) throw new Error('a row is expected');
-    expect(gridRows(sheet).filter(({ section }) => section === 'sale').map(({ title }) => title)).toEqual(['Card fee', 'Sales fee']);
+    expect(
+      gridRows(sheet)
+        .filter(({ section }) => section === 'sale')
+        .map(({ title }) => title),
+    ).toEqual(['Card fee', 'Sales fee']);
     const narrowed = withChargeRow(sheet, row, { label: 'Domestic cards', only: withOnly(undefined, 'cards', ['domestic']) });
-    expect(charges(narrowed)).toMatchObject([{ id: 'c0', percent: '0', label: 'Domestic cards', only: { cards: ['domestic'] } }, { id: 'c1', percent: '1', label: 'Domestic cards' }]);
+    expect(charges(narrowed)).toMatchObject([
+      { id: 'c0', percent: '0', label: 'Domestic cards', only: { cards: ['domestic'] } },
+      { id: 'c1', percent: '1', label: 'Domestic cards' },
+    ]);
     const [again] = gridRows(narrowed).filter(({ title }) => title === 'Domestic cards');
     if (!again) throw new Error('a row is expected');
-    expect(charges(withChargeRow(narrowed, again, { bucket: 'usage', on: 'contacts', only: withOnly({ cards: ['domestic'] }, 'cards', []) }))).toEqual([
+    expect(
+      charges(withChargeRow(narrowed, again, { bucket: 'usage', on: 'contacts', only: withOnly({ cards: ['domestic'] }, 'cards', []) })),
+    ).toEqual([
       { id: 'c0', label: 'Domestic cards', how: 'per-order', bucket: 'usage', percent: '0', each: '0.25', on: 'contacts' },
       { id: 'c1', label: 'Domestic cards', how: 'per-order', bucket: 'usage', percent: '1', each: '0.25', on: 'contacts' },
     ]);
@@ -73,17 +89,45 @@ describe('rates in words', () => {
   const base = { id: 'x', label: 'x' };
   it.each<[Charge, string]>([
     [{ ...base, how: 'per-order', percent: '1.7', each: '0.25' }, '1.7 % + 0.25'],
-    [{ ...base, how: 'per-order', percent: '3', least: '0.3', most: '5', monthlyCap: '80' }, '3 %, at least 0.3, at most 5, at most 80 a month'],
+    [
+      { ...base, how: 'per-order', percent: '3', least: '0.3', most: '5', monthlyCap: '80' },
+      '3 %, at least 0.3, at most 5, at most 80 a month',
+    ],
     [{ ...base, how: 'per-order', percent: null }, 'not known'],
     [{ ...base, how: 'per-unit', each: '0.16', free: '220' }, '0.16 each, after 220 free'],
-    [{ ...base, how: 'package', size: '1000', each: '4', free: { per: 'contacts', ratio: '4' } }, '4 for every 1000, after 4 for each of contacts free'],
-    [{ ...base, how: 'graduated', bands: [{ upTo: '100', each: '2' }, { upTo: null, each: '1.5' }] }, '2 for the part up to 100; then 1.5'],
-    [{ ...base, how: 'volume', bands: [{ upTo: '4000', flat: '60' }, { upTo: '9000', flat: '130' }] }, '60 for all, up to 4000; 130 for all, up to 9000'],
+    [
+      { ...base, how: 'package', size: '1000', each: '4', free: { per: 'contacts', ratio: '4' } },
+      '4 for every 1000, after 4 for each of contacts free',
+    ],
+    [
+      {
+        ...base,
+        how: 'graduated',
+        bands: [
+          { upTo: '100', each: '2' },
+          { upTo: null, each: '1.5' },
+        ],
+      },
+      '2 for the part up to 100; then 1.5',
+    ],
+    [
+      {
+        ...base,
+        how: 'volume',
+        bands: [
+          { upTo: '4000', flat: '60' },
+          { upTo: '9000', flat: '130' },
+        ],
+      },
+      '60 for all, up to 4000; 130 for all, up to 9000',
+    ],
   ])('%#', (charge, words) => {
     expect(rateWords(charge, String)).toBe(words);
   });
 
   it('say what a charge is narrowed to', () => {
-    expect(narrowedWords({ ...base, how: 'per-order', only: { cards: ['international'], payments: 'outside' } })).toBe('international cards, with an outside processor');
+    expect(narrowedWords({ ...base, how: 'per-order', only: { cards: ['international'], payments: 'outside' } })).toBe(
+      'international cards, with an outside processor',
+    );
   });
 });

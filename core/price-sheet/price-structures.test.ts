@@ -62,8 +62,10 @@ describe('price structures', () => {
   it.each(STRUCTURES)('$number $name: can be explained in a sentence for each figure', (structure) => {
     for (const { sheet } of benchOf(structure).sheets)
       for (const part of columnsOf(sheet)) {
-        for (const { id: _id, ...term } of part.terms ?? []) expect(statementSentence({ kind: 'term', term }, withPoint)).toMatch(/(by the|once|every)/);
-        for (const charge of part.charges ?? []) expect(chargeWords(charge, withPoint)).toMatch(/per order|per unit|per started|% of sales|at (its own|the) price/);
+        for (const { id: _id, ...term } of part.terms ?? [])
+          expect(statementSentence({ kind: 'term', term }, withPoint)).toMatch(/(by the|once|every)/);
+        for (const charge of part.charges ?? [])
+          expect(chargeWords(charge, withPoint)).toMatch(/per order|per unit|per started|% of sales|at (its own|the) price/);
       }
   });
 });

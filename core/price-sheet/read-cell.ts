@@ -16,7 +16,15 @@ export type CellReading =
   | { readonly kind: 'open'; readonly clauses: readonly Clause[] };
 
 const STATE_TEXTS: Readonly<Record<string, Exclude<CellState, 'stated'>>> = {
-  '': 'empty', '–': 'empty', '-': 'empty', '?': 'not-known', 'not known': 'not-known', 'not offered': 'not-offered', 'n/a': 'not-offered', 'no limit': 'unlimited', unlimited: 'unlimited',
+  '': 'empty',
+  '–': 'empty',
+  '-': 'empty',
+  '?': 'not-known',
+  'not known': 'not-known',
+  'not offered': 'not-offered',
+  'n/a': 'not-offered',
+  'no limit': 'unlimited',
+  unlimited: 'unlimited',
 };
 
 /**
@@ -26,7 +34,8 @@ const STATE_TEXTS: Readonly<Record<string, Exclude<CellState, 'stated'>>> = {
  */
 export function readCell(row: GridRow, text: string, known: readonly string[]): CellReading {
   const state = STATE_TEXTS[text.trim().toLowerCase()];
-  if (state !== undefined && (state !== 'unlimited' || row.kind.kind === 'limit' || row.kind.kind === 'feature')) return { kind: 'state', state };
+  if (state !== undefined && (state !== 'unlimited' || row.kind.kind === 'limit' || row.kind.kind === 'feature'))
+    return { kind: 'state', state };
   const clauses = readPhrase(text, { row: row.kind, known });
   if (clauses.length === 0 || clauses.some(({ kind }) => kind !== 'read')) return { kind: 'open', clauses };
   const statements = clauses.flatMap((clause) => (clause.kind === 'read' ? clause.statements : []));
@@ -44,7 +53,14 @@ function inRow(statement: Statement, { kind }: GridRow): Statement {
 export type CellText = 'all' | 'figure';
 
 /** The sheet with what was read from a cell, and what could not be put there in words. */
-export function withCell(sheet: PriceSheet, part: Part, row: GridRow, reading: Exclude<CellReading, { kind: 'open' }>, replaces: CellText, context: ApplyContext): { sheet: PriceSheet; problems: readonly string[] } {
+export function withCell(
+  sheet: PriceSheet,
+  part: Part,
+  row: GridRow,
+  reading: Exclude<CellReading, { kind: 'open' }>,
+  replaces: CellText,
+  context: ApplyContext,
+): { sheet: PriceSheet; problems: readonly string[] } {
   if (reading.kind === 'state') return { sheet: withCellState(sheet, part.id, row, reading.state, context.newId), problems: [] };
   const at = figureAt(part, row);
   const place = at && placeOf(part.id, at);
@@ -60,13 +76,15 @@ export function withCell(sheet: PriceSheet, part: Part, row: GridRow, reading: E
 function retypedPart(part: Part, row: GridRow, statement: Statement, replaces: CellText, newId: () => string): Part | null {
   const { kind } = row;
   const found = chargeIn(part, row);
-  if (found && statement.kind === 'charge' && kind.kind === 'charge') return { ...part, charges: (part.charges ?? []).map((charge) => (charge === found ? { id: found.id, ...statement.charge } : charge)) };
+  if (found && statement.kind === 'charge' && kind.kind === 'charge')
+    return { ...part, charges: (part.charges ?? []).map((charge) => (charge === found ? { id: found.id, ...statement.charge } : charge)) };
   if (kind.kind === 'term' && statement.kind === 'term' && statement.term.months === kind.months) {
     const term = termIn(part, kind);
     const kept = replaces === 'figure' ? term : undefined;
     return { ...part, terms: withTermOf(part.terms ?? [], { ...kept, ...statement.term, id: term?.id ?? newId() }) };
   }
   const [fee, ...others] = part.once ?? [];
-  if (kind.kind === 'joining' && statement.kind === 'joining' && fee) return { ...part, once: [{ ...fee, amount: statement.amount }, ...others] };
+  if (kind.kind === 'joining' && statement.kind === 'joining' && fee)
+    return { ...part, once: [{ ...fee, amount: statement.amount }, ...others] };
   return null;
 }

@@ -27,11 +27,18 @@ function withChange(sheet: PriceSheet, change: FoundChange): PriceSheet {
     case 'term':
       return withPart(sheet, change.part, (part) => ({ ...part, terms: withTermOf(part.terms ?? [], change.term) }));
     case 'charge':
-      return withPart(sheet, change.part, (part) => ({ ...part, charges: (part.charges ?? []).map((one) => (one.id === change.charge.id ? change.charge : one)) }));
+      return withPart(sheet, change.part, (part) => ({
+        ...part,
+        charges: (part.charges ?? []).map((one) => (one.id === change.charge.id ? change.charge : one)),
+      }));
     case 'new-plan':
-      return sheet.kind === 'offer' && columnsOf(sheet).every(({ id }) => id !== change.added.id) ? { ...sheet, offer: { ...sheet.offer, plans: [...sheet.offer.plans, change.added] } } : sheet;
+      return sheet.kind === 'offer' && columnsOf(sheet).every(({ id }) => id !== change.added.id)
+        ? { ...sheet, offer: { ...sheet.offer, plans: [...sheet.offer.plans, change.added] } }
+        : sheet;
     case 'plan-gone':
-      return sheet.kind === 'offer' ? { ...sheet, offer: { ...sheet.offer, plans: sheet.offer.plans.filter(({ id }) => id !== change.part) } } : sheet;
+      return sheet.kind === 'offer'
+        ? { ...sheet, offer: { ...sheet.offer, plans: sheet.offer.plans.filter(({ id }) => id !== change.part) } }
+        : sheet;
   }
 }
 

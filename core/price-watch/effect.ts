@@ -33,7 +33,14 @@ export function effectOnDecision(before: Workbench, after: Workbench): EffectOnD
   const now = comesTo(benchInVersion(after, version));
   const [chosenThen, chosenAfter] = [chosen(then, choice), chosen(now, choice)];
   const parts = verdict?.parts ?? chosenThen?.parts ?? [];
-  const asOfNow = { kind: choice.kind, parts: [...parts], currency: then.priced.pricing.file.currency, months: then.priced.pricing.file.months, total: chosenThen?.total ?? null, runnerUp: chosenThen?.runnerUp ?? null };
+  const asOfNow = {
+    kind: choice.kind,
+    parts: [...parts],
+    currency: then.priced.pricing.file.currency,
+    months: then.priced.pricing.file.months,
+    total: chosenThen?.total ?? null,
+    runnerUp: chosenThen?.runnerUp ?? null,
+  };
   return { parts, isVerdict: verdict !== undefined, since: since(asOfNow, chosenAfter, now.priced.pricing.file) };
 }
 
@@ -44,7 +51,10 @@ function comesTo(bench: Workbench) {
 
 function chosen(of: ReturnType<typeof comesTo>, choice: Choice): Chosen | null {
   const { file } = of.priced.pricing;
-  const route = choice.kind === 'route' && file.candidates.length > 0 ? routePlanner(file).plan(of.bench.decision.whatIf?.moving ?? USUAL_MOVING) : null;
+  const route =
+    choice.kind === 'route' && file.candidates.length > 0
+      ? routePlanner(file).plan(of.bench.decision.whatIf?.moving ?? USUAL_MOVING)
+      : null;
   return chosenNow({ ...of, basis: { route } }, choice);
 }
 

@@ -37,9 +37,15 @@ export function readPricingPage(sheet: PriceSheet, html: string, newId: () => st
   const matched = offers.plans.map((stated) => ({ stated, part: partNamed(parts, stated.plan, vendor) }));
   const known = new Set(matched.flatMap(({ part }) => (part ? [part.id] : [])));
   const isVendors = vendor !== '' && offers.vendor.trim().toLowerCase() === vendor.trim().toLowerCase();
-  if (known.size === 0 && !isVendors) return { ok: false, problem: `the page names none of the plans on the sheet, but ${listed(offers.plans.map(({ plan }) => plan))}; is it the right page?` };
+  if (known.size === 0 && !isVendors)
+    return {
+      ok: false,
+      problem: `the page names none of the plans on the sheet, but ${listed(offers.plans.map(({ plan }) => plan))}; is it the right page?`,
+    };
   const changes = [
-    ...matched.flatMap(({ stated, part }) => (part ? termChanges(part, stated, newId) : sheet.kind === 'offer' ? [newPlan(sheet, stated, newId)] : [])),
+    ...matched.flatMap(({ stated, part }) =>
+      part ? termChanges(part, stated, newId) : sheet.kind === 'offer' ? [newPlan(sheet, stated, newId)] : [],
+    ),
     ...parts.filter(({ id }) => !known.has(id)).map(gone),
     ...page.tables.flatMap(({ table }) => feeChanges(parts, table, vendor)),
   ];
@@ -61,7 +67,8 @@ function statedTerms(clauses: LinkedOffers['plans'][number]['clauses']): Map<num
   for (const clause of clauses) {
     if (clause.kind !== 'read') continue;
     const until = clause.statements.find((one): one is Extract<Statement, { kind: 'offer' }> => one.kind === 'offer')?.until;
-    for (const statement of clause.statements) if (statement.kind === 'term') terms.set(statement.term.months, { ...statement.term, ...(until ? { until } : {}) });
+    for (const statement of clause.statements)
+      if (statement.kind === 'term') terms.set(statement.term.months, { ...statement.term, ...(until ? { until } : {}) });
   }
   return terms;
 }
@@ -74,23 +81,50 @@ function termChanges(part: Part, { clauses }: LinkedOffers['plans'][number], new
     const { intro: _former, ...rest } = found ?? { id: newId() };
     const term: Term = { ...rest, ...stated };
     const after = words(termSentence(term, withPoint), part.currency);
-    return [{ kind: 'term', id: `term ${part.id} ${months} ${after}`, part: part.id, plan: part.label, what: `paid ${termWords(months)}`, before: found ? words(termSentence(found, withPoint), part.currency) : 'not stated', after, term }];
+    return [
+      {
+        kind: 'term',
+        id: `term ${part.id} ${months} ${after}`,
+        part: part.id,
+        plan: part.label,
+        what: `paid ${termWords(months)}`,
+        before: found ? words(termSentence(found, withPoint), part.currency) : 'not stated',
+        after,
+        term,
+      },
+    ];
   });
 }
 
 const words = (text: string, currency: string) => `${text} ${currency}`.slice(0, 600);
 
 function isSamePrice(found: Term, stated: StatedTerm): boolean {
-  const same = (one: string | null | undefined, other: string | null | undefined) => (one == null || other == null ? one === other : decimal(one).eq(other));
-  const introOf = ({ intro }: StatedTerm) => (intro ? ('off' in intro ? `off ${intro.off} ${intro.periods}` : `${intro.price === null ? '?' : decimal(intro.price).toFixed()} ${intro.periods}`) : '');
+  const same = (one: string | null | undefined, other: string | null | undefined) =>
+    one == null || other == null ? one === other : decimal(one).eq(other);
+  const introOf = ({ intro }: StatedTerm) =>
+    intro
+      ? 'off' in intro
+        ? `off ${intro.off} ${intro.periods}`
+        : `${intro.price === null ? '?' : decimal(intro.price).toFixed()} ${intro.periods}`
+      : '';
   return same(found.price, stated.price) && introOf(found) === introOf(stated);
 }
 
 /** A plan that the sheet does not have yet, with the prices that the page states. */
-function newPlan(sheet: Extract<PriceSheet, { kind: 'offer' }>, { plan, clauses }: LinkedOffers['plans'][number], newId: () => string): FoundChange {
-  const currency = clauses.flatMap((clause) => (clause.kind === 'read' ? clause.statements : [])).find((statement) => statement.currency !== undefined)?.currency ?? sheet.offer.plans[0]?.currency ?? 'EUR';
+function newPlan(
+  sheet: Extract<PriceSheet, { kind: 'offer' }>,
+  { plan, clauses }: LinkedOffers['plans'][number],
+  newId: () => string,
+): FoundChange {
+  const currency =
+    clauses.flatMap((clause) => (clause.kind === 'read' ? clause.statements : [])).find((statement) => statement.currency !== undefined)
+      ?.currency ??
+    sheet.offer.plans[0]?.currency ??
+    'EUR';
   const blank: Plan = { id: newId(), label: plan.slice(0, 300), currency, terms: [] };
-  const statements = clauses.flatMap((clause) => (clause.kind === 'read' ? clause.statements : [])).filter(({ kind }) => kind === 'term' || kind === 'tax');
+  const statements = clauses
+    .flatMap((clause) => (clause.kind === 'read' ? clause.statements : []))
+    .filter(({ kind }) => kind === 'term' || kind === 'tax');
   const applied = applyStatements({ ...sheet, offer: { ...sheet.offer, plans: [blank] } }, blank.id, statements, { known: [], newId });
   const added = (applied.sheet.kind === 'offer' ? applied.sheet.offer.plans[0] : undefined) ?? blank;
   const after = words(added.terms.map((term) => termSentence(term, withPoint)).join(', ') || 'no price that could be read', currency);
@@ -98,7 +132,15 @@ function newPlan(sheet: Extract<PriceSheet, { kind: 'offer' }>, { plan, clauses 
 }
 
 function gone({ id, label }: Part): FoundChange {
-  return { kind: 'plan-gone', id: `gone ${id}`, part: id, plan: label, what: 'the plan', before: 'on the page', after: 'not on the page any more' };
+  return {
+    kind: 'plan-gone',
+    id: `gone ${id}`,
+    part: id,
+    plan: label,
+    what: 'the plan',
+    before: 'on the page',
+    after: 'not on the page any more',
+  };
 }
 
 /** Lines of a table that bear the name of a fee on the sheet, in the columns of plans that the sheet has. */
@@ -114,7 +156,18 @@ function feeChanges(parts: readonly Part[], table: Table, vendor: string): Found
       if (!charge || !stated) return [];
       const [before, after] = [charge, stated].map((one) => words(chargeWords(one, withPoint), part.currency));
       if (before === after || before === undefined || after === undefined) return [];
-      return [{ kind: 'charge', id: `charge ${part.id} ${charge.id} ${after}`, part: part.id, plan: part.label, what: charge.label, before, after, charge: stated }];
+      return [
+        {
+          kind: 'charge',
+          id: `charge ${part.id} ${charge.id} ${after}`,
+          part: part.id,
+          plan: part.label,
+          what: charge.label,
+          before,
+          after,
+          charge: stated,
+        },
+      ];
     });
   });
 }
@@ -127,5 +180,9 @@ function statedFee(charge: Charge, text: string): Charge | null {
   const stated = reading.statements.find((one): one is Extract<Statement, { kind: 'charge' }> => one.kind === 'charge')?.charge;
   if (!stated || (stated.how !== 'per-order' && stated.how !== 'per-unit')) return null;
   const { percent: _percent, each: _each, ...rest } = charge;
-  return { ...rest, ...(stated.percent === undefined ? {} : { percent: stated.percent }), ...(stated.each === undefined ? {} : { each: stated.each }) };
+  return {
+    ...rest,
+    ...(stated.percent === undefined ? {} : { percent: stated.percent }),
+    ...(stated.each === undefined ? {} : { each: stated.each }),
+  };
 }

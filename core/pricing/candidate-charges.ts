@@ -18,9 +18,7 @@ export function candidateCharges(
   const owners = [
     ...candidate.plans.map(({ plan }) => ({ kind: 'plan', sheet: pricing.plan(plan).plan }) as const),
     ...(candidate.addons ?? []).map(({ addon }) => ({ kind: 'addon', sheet: pricing.addon(addon) }) as const),
-    ...processing.named
-      .filter((name) => name !== 'own')
-      .map((name) => ({ kind: 'processor', sheet: pricing.processor(name) }) as const),
+    ...processing.named.filter((name) => name !== 'own').map((name) => ({ kind: 'processor', sheet: pricing.processor(name) }) as const),
   ];
   return owners.flatMap(({ kind, sheet }) =>
     (sheet.charges ?? [])

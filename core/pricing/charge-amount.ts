@@ -92,7 +92,11 @@ function perOrderAmount(basis: ChargeBasis, charge: PerOrder): AmountInMonth {
   const free = allowance(basis, charge.free);
   return (month) => {
     const count = orders[month] ?? ZERO;
-    return count.isZero() ? ZERO : fees(month).times(beyond(count, free(month))).div(count);
+    return count.isZero()
+      ? ZERO
+      : fees(month)
+          .times(beyond(count, free(month)))
+          .div(count);
   };
 }
 
@@ -102,7 +106,10 @@ function orderFees(basis: ChargeBasis, charge: PerOrder): AmountInMonth {
     const { orders, sales } = countedMonths(basis, isReturned(charge));
     const percent = fraction(charge.percent ?? '0');
     const each = decimal(charge.each ?? '0');
-    return (month) => inCurrency(sales[month] ?? ZERO, basis.rate).times(percent).plus((orders[month] ?? ZERO).times(each));
+    return (month) =>
+      inCurrency(sales[month] ?? ZERO, basis.rate)
+        .times(percent)
+        .plus((orders[month] ?? ZERO).times(each));
   }
   return (month) =>
     sum(
@@ -151,7 +158,11 @@ export function enteredBands(bands: readonly Band[], quantity: Decimal): Entered
 /** All of the quantity at the rate of the band it falls in, plus that band's `flat`. */
 function volumeAmount(bands: readonly Band[], quantity: Decimal): Decimal {
   const band = bandOf(bands, quantity);
-  return band ? settle(quantity).times(unitRate(band)).plus(band.flat ?? '0') : ZERO;
+  return band
+    ? settle(quantity)
+        .times(unitRate(band))
+        .plus(band.flat ?? '0')
+    : ZERO;
 }
 
 /** The band a quantity falls in, the last one for a quantity past all (decision file §4). */

@@ -61,7 +61,10 @@ export function countedMonths({ charge, forecast, counted }: ChargeBasis, withou
   const orders: Decimal[] = [];
   const sales: Decimal[] = [];
   for (let month = 0; month < forecast.months.length; month++) {
-    const parts = streams.map(({ stream, share }) => ({ orders: (stream.orders[month] ?? ZERO).times(share), value: stream[values][month] ?? ZERO }));
+    const parts = streams.map(({ stream, share }) => ({
+      orders: (stream.orders[month] ?? ZERO).times(share),
+      value: stream[values][month] ?? ZERO,
+    }));
     orders.push(sum(parts.map((part) => part.orders)));
     sales.push(sum(parts.map((part) => part.orders.times(part.value))));
   }

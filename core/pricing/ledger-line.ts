@@ -1,18 +1,7 @@
 import type { Decimal } from '../amount/decimal';
 
 /** What a cost is for (decision file §5). */
-export const BUCKETS = [
-  'plan',
-  'payment',
-  'transaction',
-  'usage',
-  'addon',
-  'extra',
-  'once',
-  'time',
-  'tax',
-  'credit',
-] as const;
+export const BUCKETS = ['plan', 'payment', 'transaction', 'usage', 'addon', 'extra', 'once', 'time', 'tax', 'credit'] as const;
 
 export type Bucket = (typeof BUCKETS)[number];
 

@@ -31,11 +31,7 @@ export interface Ledger {
 export function ledgerOf(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE, joining: Joining = FROM_THE_START): Ledger {
   const payments = paymentSchedule(pricing, candidate, joining);
   const charges = candidateCharges(pricing, candidate);
-  const lines = [
-    ...paymentLines(pricing, payments),
-    ...chargeLines(pricing, candidate, charges, scale),
-    ...timeLines(pricing, candidate),
-  ];
+  const lines = [...paymentLines(pricing, payments), ...chargeLines(pricing, candidate, charges, scale), ...timeLines(pricing, candidate)];
   return {
     candidate,
     lines: [...lines, ...taxLines(pricing, lines)],
@@ -44,12 +40,7 @@ export function ledgerOf(pricing: Pricing, candidate: Candidate, scale: Decimal 
   };
 }
 
-function chargeLines(
-  pricing: Pricing,
-  candidate: Candidate,
-  charges: readonly CandidateCharge[],
-  scale: Decimal,
-): LedgerLine[] {
+function chargeLines(pricing: Pricing, candidate: Candidate, charges: readonly CandidateCharge[], scale: Decimal): LedgerLine[] {
   const processing = processingOf(candidate);
   const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
   return charges

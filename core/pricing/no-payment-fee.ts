@@ -20,8 +20,7 @@ export function streamsWithoutPaymentFee(pricing: Pricing, candidate: Candidate)
       (stream) =>
         stream.orders.some((orders) => orders.gt(0)) &&
         stream.cards.some(
-          ([card, share]) =>
-            share.gt(0) && !fees.some(({ charge, owner }) => countsCard(charge, owner, processing, stream, card)),
+          ([card, share]) => share.gt(0) && !fees.some(({ charge, owner }) => countsCard(charge, owner, processing, stream, card)),
         ),
     )
     .map(({ stream }) => stream.id);

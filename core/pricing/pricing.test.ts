@@ -9,7 +9,13 @@ import { paymentSchedule } from './payment-schedule';
 import { preparePricing } from './pricing';
 import { chargeExists, processingOf } from './processing';
 
-const plan = (parts: Partial<Plan> = {}): Plan => ({ id: 'p', label: 'Plan', currency: 'EUR', terms: [{ id: 't', months: 1, price: '10' }], ...parts });
+const plan = (parts: Partial<Plan> = {}): Plan => ({
+  id: 'p',
+  label: 'Plan',
+  currency: 'EUR',
+  terms: [{ id: 't', months: 1, price: '10' }],
+  ...parts,
+});
 
 /** A decision with one plan and one candidate; 100 orders a month of 20 each. */
 function decision(parts: Partial<Plan> = {}, candidate: Partial<Candidate> = {}, more: Partial<DecisionFile> = {}): DecisionFile {
@@ -20,9 +26,37 @@ function decision(parts: Partial<Plan> = {}, candidate: Partial<Candidate> = {},
     currency: 'EUR',
     start: '2027-01',
     months: 6,
-    forecast: { streams: [{ id: 's', label: 'Sales', kind: 'goods', orders: '100', orderValue: '20' }], drivers: { contacts: { start: '900', add: '100' } } },
-    offers: [{ id: 'o', vendor: 'o', label: 'o', kind: 'store-platform', plans: [plan(parts)], addons: [{ id: 'more', label: 'More', currency: 'EUR', terms: [{ id: 't', months: 1, price: '3' }], raises: { contacts: '150' }, features: { seats: '5' } }] }],
-    processors: [{ id: 'ty', label: 'ty', currency: 'EUR', charges: [{ id: 'ty1', label: 'Card fee', bucket: 'payment', how: 'per-order', percent: '1' }] }],
+    forecast: {
+      streams: [{ id: 's', label: 'Sales', kind: 'goods', orders: '100', orderValue: '20' }],
+      drivers: { contacts: { start: '900', add: '100' } },
+    },
+    offers: [
+      {
+        id: 'o',
+        vendor: 'o',
+        label: 'o',
+        kind: 'store-platform',
+        plans: [plan(parts)],
+        addons: [
+          {
+            id: 'more',
+            label: 'More',
+            currency: 'EUR',
+            terms: [{ id: 't', months: 1, price: '3' }],
+            raises: { contacts: '150' },
+            features: { seats: '5' },
+          },
+        ],
+      },
+    ],
+    processors: [
+      {
+        id: 'ty',
+        label: 'ty',
+        currency: 'EUR',
+        charges: [{ id: 'ty1', label: 'Card fee', bucket: 'payment', how: 'per-order', percent: '1' }],
+      },
+    ],
     candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'p', term: 't' }], ...candidate }],
     ...more,
   });
@@ -43,7 +77,11 @@ const resultOf = (file: DecisionFile) => {
 describe('paymentSchedule', () => {
   it('pays the introductory price first, then the renewal price, after the trial', () => {
     const terms = [{ id: 't', months: 2, price: '10', intro: { price: '4', periods: 1 }, trialDays: 31 }];
-    expect(schedule(decision({ terms }))).toEqual([[1, '4.00', 'plan'], [3, '10.00', 'plan'], [5, '10.00', 'plan']]);
+    expect(schedule(decision({ terms }))).toEqual([
+      [1, '4.00', 'plan'],
+      [3, '10.00', 'plan'],
+      [5, '10.00', 'plan'],
+    ]);
   });
 
   it('rounds a percentage off in the plan’s currency before it counts', () => {
@@ -55,17 +93,34 @@ describe('paymentSchedule', () => {
   it('pays once and for good, joining fees and extras', () => {
     const file = decision(
       { terms: [{ id: 't', months: 0, price: '120' }], once: [{ label: 'joining', amount: '5' }] },
-      { extras: [{ label: 'theme', amount: '30', months: 0, from: 2 }, { label: 'domain', amount: '8', months: 4, from: 1 }] },
+      {
+        extras: [
+          { label: 'theme', amount: '30', months: 0, from: 2 },
+          { label: 'domain', amount: '8', months: 4, from: 1 },
+        ],
+      },
     );
-    expect(schedule(file)).toEqual([[0, '120.00', 'plan'], [0, '5.00', 'once'], [2, '30.00', 'once'], [1, '8.00', 'extra'], [5, '8.00', 'extra']]);
+    expect(schedule(file)).toEqual([
+      [0, '120.00', 'plan'],
+      [0, '5.00', 'once'],
+      [2, '30.00', 'once'],
+      [1, '8.00', 'extra'],
+      [5, '8.00', 'extra'],
+    ]);
   });
 
   it('leaves out what only a newcomer gets or pays after a move within the offer', () => {
     const file = decision(
-      { terms: [{ id: 't', months: 2, price: '10', intro: { price: '1', periods: 5 }, trialDays: 60 }], once: [{ label: 'joining', amount: '5' }] },
+      {
+        terms: [{ id: 't', months: 2, price: '10', intro: { price: '1', periods: 5 }, trialDays: 60 }],
+        once: [{ label: 'joining', amount: '5' }],
+      },
       { extras: [{ label: 'theme', amount: '30', months: 0 }] },
     );
-    expect(schedule(file, { month: 3, moved: true })).toEqual([[3, '10.00', 'plan'], [5, '10.00', 'plan']]);
+    expect(schedule(file, { month: 3, moved: true })).toEqual([
+      [3, '10.00', 'plan'],
+      [5, '10.00', 'plan'],
+    ]);
   });
 
   it('multiplies an add-on by its count', () => {
@@ -82,30 +137,63 @@ describe('limits', () => {
   it('are judged month by month, and named alphabetically within one', () => {
     const file = decision({ limits: { orders: '99', contacts: '1100', sales: '2000', staff: '0' } });
     // Contacts: 900, 1000, 1100, 1200 …; sales are exactly 2000; staff is not in the forecast.
-    expect(exceeded(file).slice(0, 5)).toEqual([0, 1, 2].map((month) => ({ month, limit: 'orders' })).concat([{ month: 3, limit: 'contacts' }, { month: 3, limit: 'orders' }]));
+    expect(exceeded(file).slice(0, 5)).toEqual(
+      [0, 1, 2]
+        .map((month) => ({ month, limit: 'orders' }))
+        .concat([
+          { month: 3, limit: 'contacts' },
+          { month: 3, limit: 'orders' },
+        ]),
+    );
   });
 
   it('are raised by add-ons, each unit by as much', () => {
-    const raised = (count: number) => exceeded(decision({ limits: { contacts: '1000' } }, { addons: [{ addon: 'more', term: 't', count }] }))[0]?.month;
+    const raised = (count: number) =>
+      exceeded(decision({ limits: { contacts: '1000' } }, { addons: [{ addon: 'more', term: 't', count }] }))[0]?.month;
     expect([raised(1), raised(2), raised(3)]).toEqual([3, 5, undefined]);
   });
 
   it('come from a last band with a number', () => {
-    const charges: Charge[] = [{ id: 'band', label: 'by contacts', how: 'volume', on: 'contacts', bands: [{ upTo: '1000', flat: '5' }, { upTo: '1200', flat: '9' }] }];
+    const charges: Charge[] = [
+      {
+        id: 'band',
+        label: 'by contacts',
+        how: 'volume',
+        on: 'contacts',
+        bands: [
+          { upTo: '1000', flat: '5' },
+          { upTo: '1200', flat: '9' },
+        ],
+      },
+    ];
     expect(resultOf(decision({ charges })).outgrown).toEqual({ month: '2027-05', limit: 'band' });
   });
 });
 
 describe('needs', () => {
-  const needs = [{ feature: 'gift-cards', level: 'must' as const }, { feature: 'seats', level: 'must' as const, least: '3' }, { feature: 'chat', level: 'want' as const }];
+  const needs = [
+    { feature: 'gift-cards', level: 'must' as const },
+    { feature: 'seats', level: 'must' as const, least: '3' },
+    { feature: 'chat', level: 'want' as const },
+  ];
 
   it('are missing where a plan states too little, and unclear where nobody says', () => {
-    expect(resultOf(decision({ features: { seats: '2' } }, {}, { needs }))).toMatchObject({ missing: ['seats'], unclear: ['gift-cards'], usable: false });
-    expect(resultOf(decision({ features: { seats: null, 'gift-cards': false } }, {}, { needs }))).toMatchObject({ missing: ['gift-cards'], unclear: ['seats'] });
+    expect(resultOf(decision({ features: { seats: '2' } }, {}, { needs }))).toMatchObject({
+      missing: ['seats'],
+      unclear: ['gift-cards'],
+      usable: false,
+    });
+    expect(resultOf(decision({ features: { seats: null, 'gift-cards': false } }, {}, { needs }))).toMatchObject({
+      missing: ['gift-cards'],
+      unclear: ['seats'],
+    });
   });
 
   it('are met by the plan, an add-on or an extra', () => {
-    const candidate = { addons: [{ addon: 'more', term: 't' }], extras: [{ label: 'plug-in', amount: '1', months: 12, features: { 'gift-cards': true } }] };
+    const candidate = {
+      addons: [{ addon: 'more', term: 't' }],
+      extras: [{ label: 'plug-in', amount: '1', months: 12, features: { 'gift-cards': true } }],
+    };
     expect(resultOf(decision({}, candidate, { needs }))).toMatchObject({ missing: [], unclear: [], usable: true });
   });
 });
@@ -114,8 +202,19 @@ describe('who processes the payments', () => {
   const outside: Charge = { id: 'x', label: 'Surcharge', how: 'per-order', percent: '2', monthlyMin: '3', only: { payments: 'outside' } };
 
   it('is the first rule that matches channel and card', () => {
-    const processing = processingOf({ id: 'A', label: '', plans: [], payments: [{ use: 'ty', cards: ['amex'] }, { use: 'zo', channels: ['in-person'] }, { use: 'own' }] });
-    expect([['own-site', 'amex'], ['in-person', 'domestic'], ['own-site', 'domestic']].map(([channel = '', card = '']) => processing.processorOf(channel, card))).toEqual(['ty', 'zo', 'own']);
+    const processing = processingOf({
+      id: 'A',
+      label: '',
+      plans: [],
+      payments: [{ use: 'ty', cards: ['amex'] }, { use: 'zo', channels: ['in-person'] }, { use: 'own' }],
+    });
+    expect(
+      [
+        ['own-site', 'amex'],
+        ['in-person', 'domestic'],
+        ['own-site', 'domestic'],
+      ].map(([channel = '', card = '']) => processing.processorOf(channel, card)),
+    ).toEqual(['ty', 'zo', 'own']);
     expect(processing.named).toEqual(['ty', 'zo', 'own']);
   });
 

@@ -62,15 +62,8 @@ export function countsCard(
 }
 
 /** The share of a stream's orders that counts for a charge, a fraction. */
-export function countedShare(
-  charge: Charge,
-  owner: ChargeOwner,
-  processing: Processing,
-  stream: StreamForecast,
-): Decimal {
-  return sum(
-    stream.cards.filter(([card]) => countsCard(charge, owner, processing, stream, card)).map(([, share]) => share),
-  );
+export function countedShare(charge: Charge, owner: ChargeOwner, processing: Processing, stream: StreamForecast): Decimal {
+  return sum(stream.cards.filter(([card]) => countsCard(charge, owner, processing, stream, card)).map(([, share]) => share));
 }
 
 function processorKind(name: string): 'own' | 'outside' {

@@ -8,7 +8,8 @@ import type { Charge } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { randomDecision } from '../tests/random-decision';
 
-const price = (file: DecisionFile, scale?: string) => priceDecision(readDecisionFile(file), scale === undefined ? undefined : decimal(scale));
+const price = (file: DecisionFile, scale?: string) =>
+  priceDecision(readDecisionFile(file), scale === undefined ? undefined : decimal(scale));
 
 describe('rules that hold for every decision', () => {
   it('a total is the sum of its buckets and of its months, and its breakdown adds up to it', () => {
@@ -45,7 +46,15 @@ describe('rules that hold for every decision', () => {
       fc.property(randomDecision, (file) => {
         const offers = file.offers.map((offer) => ({
           ...offer,
-          plans: offer.plans.map((plan) => ({ ...plan, terms: plan.terms.map((term) => ({ ...term, price: decimal(term.price ?? 0).plus(5).toFixed() })) })),
+          plans: offer.plans.map((plan) => ({
+            ...plan,
+            terms: plan.terms.map((term) => ({
+              ...term,
+              price: decimal(term.price ?? 0)
+                .plus(5)
+                .toFixed(),
+            })),
+          })),
         }));
         const dearer = price({ ...file, offers }).result.candidates;
         price(file).result.candidates.forEach(({ total }, index) => expect(decimal(dearer[index]?.total ?? 0).gte(total)).toBe(true));
@@ -58,10 +67,27 @@ describe('rules that hold for every decision', () => {
     fc.assert(
       fc.property(randomDecision, (file) => {
         const dearer = (charge: Charge): Charge => {
-          if (charge.how === 'graduated' || charge.how === 'volume') return { ...charge, bands: charge.bands.map((band) => ({ ...band, each: decimal(band.each ?? 0).plus('0.5').toFixed() })) };
-          return { ...charge, each: decimal(charge.each ?? 0).plus('0.5').toFixed() };
+          if (charge.how === 'graduated' || charge.how === 'volume')
+            return {
+              ...charge,
+              bands: charge.bands.map((band) => ({
+                ...band,
+                each: decimal(band.each ?? 0)
+                  .plus('0.5')
+                  .toFixed(),
+              })),
+            };
+          return {
+            ...charge,
+            each: decimal(charge.each ?? 0)
+              .plus('0.5')
+              .toFixed(),
+          };
         };
-        const offers = file.offers.map((offer) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, charges: (plan.charges ?? []).map(dearer) })) }));
+        const offers = file.offers.map((offer) => ({
+          ...offer,
+          plans: offer.plans.map((plan) => ({ ...plan, charges: (plan.charges ?? []).map(dearer) })),
+        }));
         const after = price({ ...file, offers }).result.candidates;
         price(file).result.candidates.forEach(({ total }, index) => expect(decimal(after[index]?.total ?? 0).gte(total)).toBe(true));
       }),
@@ -75,7 +101,10 @@ describe('rules that hold for every decision', () => {
         const offers = file.offers.map((offer) => ({
           ...offer,
           plans: offer.plans.map((plan) => ({
-            id: plan.id, label: plan.label, currency: 'EUR', terms: [{ id: 't', months: 0, price: '0' }],
+            id: plan.id,
+            label: plan.label,
+            currency: 'EUR',
+            terms: [{ id: 't', months: 0, price: '0' }],
             charges: [{ id: `${plan.id}-fee`, label: 'fee', how: 'per-order' as const, percent: '2.5', each: '0.3' }],
           })),
         }));
@@ -83,8 +112,16 @@ describe('rules that hold for every decision', () => {
         const scaled = price(proportional, String(scale)).result.candidates;
         price(proportional).result.candidates.forEach(({ total }, index) => {
           // Each of the months is rounded to the cent on its own.
-          const difference = decimal(scaled[index]?.total ?? 0).minus(decimal(total).times(scale)).abs();
-          expect(difference.lte(decimal('0.005').times(file.months).times(scale + 1))).toBe(true);
+          const difference = decimal(scaled[index]?.total ?? 0)
+            .minus(decimal(total).times(scale))
+            .abs();
+          expect(
+            difference.lte(
+              decimal('0.005')
+                .times(file.months)
+                .times(scale + 1),
+            ),
+          ).toBe(true);
         });
       }),
       { numRuns: 40 },
@@ -96,7 +133,12 @@ describe('rules that hold for every decision', () => {
       fc.property(randomDecision, (file) => {
         const offers = file.offers.map((offer) => ({
           ...offer,
-          plans: offer.plans.map((plan) => ({ ...plan, currency: 'EUR', taxExcluded: false, terms: [{ id: 't', months: 3, price: '100.01' }] })),
+          plans: offer.plans.map((plan) => ({
+            ...plan,
+            currency: 'EUR',
+            taxExcluded: false,
+            terms: [{ id: 't', months: 3, price: '100.01' }],
+          })),
         }));
         const whole = { ...file, months: 24, offers };
         const total = (basis: 'paid' | 'spread') => price({ ...whole, basis }).result.candidates.map((one) => one.total);

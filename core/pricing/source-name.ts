@@ -14,7 +14,12 @@ export function sourceName(pricing: Pricing, candidate: Candidate, source: LineS
     case 'joining-fee':
       return `${partName(pricing, 'plan', source.plan)}, ${pricing.plan(source.plan).plan.once?.[source.index]?.label || 'on joining'}`;
     case 'charge': {
-      const charges = source.owner === 'plan' ? pricing.plan(source.id).plan.charges : source.owner === 'addon' ? pricing.addon(source.id).charges : pricing.processor(source.id).charges;
+      const charges =
+        source.owner === 'plan'
+          ? pricing.plan(source.id).plan.charges
+          : source.owner === 'addon'
+            ? pricing.addon(source.id).charges
+            : pricing.processor(source.id).charges;
       return `${partName(pricing, source.owner, source.id)}, ${charges?.find(({ id }) => id === source.charge)?.label || source.charge}`;
     }
     case 'extra':

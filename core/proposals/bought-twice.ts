@@ -34,17 +34,26 @@ export function superfluousParts(file: DecisionFile, candidate: Candidate): stri
  */
 export function boughtTwice(file: DecisionFile, candidate: Candidate): BoughtTwice[] {
   const parts = partsOf(file, candidate);
-  const features = [...new Set(parts.flatMap((part) => Object.keys(part.features ?? {})))].filter((feature) => !feature.startsWith('without-'));
+  const features = [...new Set(parts.flatMap((part) => Object.keys(part.features ?? {})))].filter(
+    (feature) => !feature.startsWith('without-'),
+  );
   return features.flatMap((feature) => {
     const having = parts.filter((part) => isThere(part.features?.[feature])).map(({ label }) => label || 'something without a name');
     return having.length > 1 ? [{ feature, parts: having }] : [];
   });
 }
 
-function partsOf(file: DecisionFile, { plans, addons = [], extras = [] }: Candidate): Array<{ label: string; features?: Features | undefined }> {
+function partsOf(
+  file: DecisionFile,
+  { plans, addons = [], extras = [] }: Candidate,
+): Array<{ label: string; features?: Features | undefined }> {
   const sold = [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])];
   return [
-    ...file.offers.flatMap((offer) => offer.plans.filter(({ id }) => plans.some(({ plan }) => plan === id)).map(({ label, features = {} }) => ({ label: `${offer.label || offer.vendor} ${label}`.trim(), features }))),
+    ...file.offers.flatMap((offer) =>
+      offer.plans
+        .filter(({ id }) => plans.some(({ plan }) => plan === id))
+        .map(({ label, features = {} }) => ({ label: `${offer.label || offer.vendor} ${label}`.trim(), features })),
+    ),
     ...sold.filter(({ id }) => addons.some(({ addon }) => addon === id)),
     ...extras,
   ];

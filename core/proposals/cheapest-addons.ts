@@ -38,7 +38,13 @@ const HALF = 0.5;
  * @param taxRate - a fraction
  * @param atMost - a total that is known to be reachable: dearer ones are not looked for
  */
-export function cheapestAddons(base: PartCost, addons: readonly UsefulAddon[], wanted: Wanted, taxRate: number, atMost: number): CheapestAddons | null {
+export function cheapestAddons(
+  base: PartCost,
+  addons: readonly UsefulAddon[],
+  wanted: Wanted,
+  taxRate: number,
+  atMost: number,
+): CheapestAddons | null {
   const steps = addons.map((addon) => stepOf(addon, wanted));
   // What add-ons from a position on can still do: take off the sum of their best credits, meet musts, raise limits.
   const creditFrom = steps.map(() => 0);
@@ -54,7 +60,8 @@ export function cheapestAddons(base: PartCost, addons: readonly UsefulAddon[], w
   let best: CheapestAddons | null = null;
   const limit = () => best?.total ?? atMost;
 
-  const canCover = (at: number, unmet: bigint, short: readonly bigint[]) => (unmet & ~(meetsFrom[at] ?? 0n)) === 0n && short.every((lacking, name) => lacking <= (reachFrom[at]?.[name] ?? 0n));
+  const canCover = (at: number, unmet: bigint, short: readonly bigint[]) =>
+    (unmet & ~(meetsFrom[at] ?? 0n)) === 0n && short.every((lacking, name) => lacking <= (reachFrom[at]?.[name] ?? 0n));
   const visit = (at: number, cost: PartCost, taken: readonly AddonChoice[], unmet: bigint, short: readonly bigint[]): void => {
     if (Math.floor(taxedLeast(cost, taxRate) + (creditFrom[at] ?? 0)) > limit() || !canCover(at, unmet, short)) return;
     const [addon, step] = [addons[at], steps[at]];
@@ -65,7 +72,9 @@ export function cheapestAddons(base: PartCost, addons: readonly UsefulAddon[], w
     }
     visit(at + 1, cost, taken, unmet, short);
     for (const choice of addon.choices) {
-      const raised = step.isRaising ? short.map((lacking, name) => later(lacking, (step.raises[name] ?? 0n) * BigInt(choice.count))) : short;
+      const raised = step.isRaising
+        ? short.map((lacking, name) => later(lacking, (step.raises[name] ?? 0n) * BigInt(choice.count)))
+        : short;
       visit(at + 1, together(cost, choice.cost), [...taken, choice], unmet & ~step.meets, raised);
     }
   };

@@ -25,7 +25,9 @@ export function cheapestPair(pricing: Pricing, offers: readonly Offer[], payment
     const sold = addonsFor(pricing, offer);
     return offer.plans.flatMap((plan) => {
       const least = leastTerm(pricing, plan);
-      return least === null ? [] : [{ offer, plan, sold, least, hasCredit: [plan, ...sold].some(isCrediting), met: metBy(pricing, [plan, ...sold]) }];
+      return least === null
+        ? []
+        : [{ offer, plan, sold, least, hasCredit: [plan, ...sold].some(isCrediting), met: metBy(pricing, [plan, ...sold]) }];
     });
   });
   const wanted = musts(pricing).length;

@@ -14,7 +14,11 @@ import { withFollowed } from './followed';
 import { toFindOut } from './to-find-out';
 
 const FEE = ['of each order, the fee for card payments'];
-const tidewrack = typedSheet('Tidewrack', { Small: '10/mo, 2% card fee, checkout: yes, mailings: no', Plus: '34/mo, 2% card fee, checkout: yes, mailings: yes' }, { answers: FEE });
+const tidewrack = typedSheet(
+  'Tidewrack',
+  { Small: '10/mo, 2% card fee, checkout: yes, mailings: no', Plus: '34/mo, 2% card fee, checkout: yes, mailings: yes' },
+  { answers: FEE },
+);
 const oakum = typedSheet('Oakum', { Shared: '3/mo, own domain: yes, checkout: no', Quick: '5/mo, own domain: yes' });
 const saltwort = typedSheet('Saltwort', { Shop: '6/mo, checkout: yes, own domain: no', Fancy: '4/mo, own domain: no, checkout: no' });
 const tally = typedProcessor('Tally', '1.5% + 10c per order', { answers: FEE });
@@ -26,12 +30,23 @@ function benchOf(sheets: readonly PriceSheet[], features: readonly string[], mor
   };
 }
 
-const proposed = (bench: Workbench) => Object.fromEntries(decisionProposals(bench).vendors.map(({ label, proposed: found }) => [label, found ? `${found.made.plans.map(({ plan }) => plan).join('+')} ${JSON.stringify(found.made.payments ?? 'own').replaceAll('"', '')} ${found.total}` : null]));
+const proposed = (bench: Workbench) =>
+  Object.fromEntries(
+    decisionProposals(bench).vendors.map(({ label, proposed: found }) => [
+      label,
+      found
+        ? `${found.made.plans.map(({ plan }) => plan).join('+')} ${JSON.stringify(found.made.payments ?? 'own').replaceAll('"', '')} ${found.total}`
+        : null,
+    ]),
+  );
 
 describe('what is proposed for a decision', () => {
   it('is the cheapest way of each vendor; a platform without a fee for payments takes none itself', () => {
     // Tidewrack: 120 + 2 % of 1200. Oakum: 36 + 1.5 % of 1200 + 120 × 0.10 through Tally.
-    expect(proposed(benchOf([tidewrack, oakum, tally], []))).toEqual({ Tidewrack: 'tidewrack-small own 144.00', Oakum: 'oakum-shared tally-tally 66.00' });
+    expect(proposed(benchOf([tidewrack, oakum, tally], []))).toEqual({
+      Tidewrack: 'tidewrack-small own 144.00',
+      Oakum: 'oakum-shared tally-tally 66.00',
+    });
     expect(proposed(benchOf([oakum], []))).toEqual({ Oakum: 'oakum-shared own 36.00' });
   });
 
@@ -42,16 +57,29 @@ describe('what is proposed for a decision', () => {
     const bench = benchOf([tidewrack], ['mailings'], { owned });
     expect(proposed(bench)['Tidewrack']).toBe('tidewrack-small own 264.00');
     const made = decisionProposals(bench).vendors[0]?.proposed?.made;
-    const { file } = assembleDecisionFile({ ...bench, decision: { ...bench.decision, candidates: [{ id: 'A', label: 'A', plans: [], ...made }] } });
+    const { file } = assembleDecisionFile({
+      ...bench,
+      decision: { ...bench.decision, candidates: [{ id: 'A', label: 'A', plans: [], ...made }] },
+    });
     expect(priceDecision(readDecisionFile(file)).result.candidates[0]).toMatchObject({ total: '264.00', usable: true });
-    expect(proposed(benchOf([tidewrack], ['mailings'], { owned: [{ ...owned[0], id: 'm', label: 'm', features: ['mailings'], amount: '60', months: 1 }] }))['Tidewrack']).toBe('tidewrack-plus own 432.00');
+    expect(
+      proposed(
+        benchOf([tidewrack], ['mailings'], {
+          owned: [{ ...owned[0], id: 'm', label: 'm', features: ['mailings'], amount: '60', months: 1 }],
+        }),
+      )['Tidewrack'],
+    ).toBe('tidewrack-plus own 432.00');
   });
 
   it('where none does the job alone, is the cheapest pair that does', () => {
     const bench = benchOf([oakum, saltwort, tally], ['checkout', 'own-domain']);
     const { vendors, pair } = decisionProposals(bench);
     expect(vendors.map(({ proposed: alone }) => alone)).toEqual([null, null]);
-    expect(pair).toMatchObject({ labels: ['Oakum', 'Saltwort'], made: { plans: [{ plan: 'oakum-shared' }, { plan: 'saltwort-shop' }], payments: 'tally-tally' }, total: '138.00' });
+    expect(pair).toMatchObject({
+      labels: ['Oakum', 'Saltwort'],
+      made: { plans: [{ plan: 'oakum-shared' }, { plan: 'saltwort-shop' }], payments: 'tally-tally' },
+      total: '138.00',
+    });
     expect(decisionProposals(benchOf([oakum, tidewrack, tally], ['own-domain'])).pair).toBeNull();
     expect(decisionProposals(benchOf([oakum, saltwort], ['own-domain', 'checkout', 'moon'])).pair).toBeNull();
   });
@@ -62,15 +90,27 @@ describe('what is bought twice', () => {
     const bench = benchOf([tidewrack, oakum, saltwort], []);
     const plan = (id: string, term: string) => ({ plan: id, term });
     const terms = decisionProposals(bench).vendors.map(({ proposed: found }) => found?.made.plans[0]?.term ?? '');
-    const candidate = { id: 'A', label: 'A', plans: [plan('tidewrack-plus', terms[0] ?? ''), plan('saltwort-shop', terms[2] ?? '')], extras: [{ label: 'Mailing tool', amount: '9', months: 1, features: { mailings: true } }] };
+    const candidate = {
+      id: 'A',
+      label: 'A',
+      plans: [plan('tidewrack-plus', terms[0] ?? ''), plan('saltwort-shop', terms[2] ?? '')],
+      extras: [{ label: 'Mailing tool', amount: '9', months: 1, features: { mailings: true } }],
+    };
     expect(boughtTwice(assembleDecisionFile(bench).file, candidate)).toEqual([
       { feature: 'checkout', parts: ['Tidewrack Plus', 'Saltwort Shop'] },
       { feature: 'mailings', parts: ['Tidewrack Plus', 'Mailing tool'] },
     ]);
-    const asked = (features: string[]) => superfluousParts(assembleDecisionFile(benchOf([tidewrack, oakum, saltwort], features)).file, candidate);
+    const asked = (features: string[]) =>
+      superfluousParts(assembleDecisionFile(benchOf([tidewrack, oakum, saltwort], features)).file, candidate);
     expect(asked(['mailings'])).toEqual(['Tidewrack Plus', 'Mailing tool']);
     expect(asked(['mailings', 'checkout'])).toEqual(['Tidewrack Plus', 'Saltwort Shop', 'Mailing tool']);
-    expect(superfluousParts(assembleDecisionFile(benchOf([tidewrack], ['mailings'])).file, { ...candidate, plans: [plan('tidewrack-plus', terms[0] ?? '')], extras: [] })).toEqual([]);
+    expect(
+      superfluousParts(assembleDecisionFile(benchOf([tidewrack], ['mailings'])).file, {
+        ...candidate,
+        plans: [plan('tidewrack-plus', terms[0] ?? '')],
+        extras: [],
+      }),
+    ).toEqual([]);
   });
 });
 
@@ -98,13 +138,24 @@ describe('what is to find out', () => {
   function questions(bench: Workbench) {
     const priced = priceDecision(readDecisionFile(assembleDecisionFile(bench).file));
     const found = toFindOut({ bench, priced, proposals: decisionProposals(bench), fits: fits(fitTable(bench, priced.pricing.file)) });
-    return found.map(({ partLabel, asks, effect }) => `${partLabel}: ${asks.kind === 'need' ? asks.need.feature : asks.label} ${effect.kind}${effect.kind === 'cheapest' ? ` ${effect.by}` : ''}`);
+    return found.map(
+      ({ partLabel, asks, effect }) =>
+        `${partLabel}: ${asks.kind === 'need' ? asks.need.feature : asks.label} ${effect.kind}${effect.kind === 'cheapest' ? ` ${effect.by}` : ''}`,
+    );
   }
-  const silent = typedSheet('Silent', { Cheap: '5/mo, 2% card fee', Dear: '99/mo, 2% card fee', Asking: 'price on request, 2% card fee, mailings: yes' }, { answers: FEE });
+  const silent = typedSheet(
+    'Silent',
+    { Cheap: '5/mo, 2% card fee', Dear: '99/mo, 2% card fee', Asking: 'price on request, 2% card fee, mailings: yes' },
+    { answers: FEE },
+  );
 
   it('begins with what could change which is cheapest, by how much', () => {
     // Plus is the cheapest that is known: 432. Cheap would be 60 + 24 = 84 if it had mailings.
-    expect(questions(benchOf([tidewrack, silent], ['mailings']))).toEqual(['Silent Cheap: mailings cheapest 348', 'Silent Dear: mailings none', 'Silent Asking: what it costs none']);
+    expect(questions(benchOf([tidewrack, silent], ['mailings']))).toEqual([
+      'Silent Cheap: mailings cheapest 348',
+      'Silent Dear: mailings none',
+      'Silent Asking: what it costs none',
+    ]);
   });
 
   it('says so where nothing can be used yet', () => {
@@ -113,11 +164,22 @@ describe('what is to find out', () => {
 
   it('goes on with prices of candidates that might be cheapest, and with what could change which fits best', () => {
     const bench = benchOf([tidewrack, silent], ['mailings'], {
-      needs: [{ feature: 'mailings', level: 'must' }, { feature: 'stamps', level: 'want' }],
-      candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'tidewrack-plus', term: 'tidewrack-3' }] }, { id: 'B', label: 'B', plans: [{ plan: 'silent-asking', term: 'silent-4' }] }],
+      needs: [
+        { feature: 'mailings', level: 'must' },
+        { feature: 'stamps', level: 'want' },
+      ],
+      candidates: [
+        { id: 'A', label: 'A', plans: [{ plan: 'tidewrack-plus', term: 'tidewrack-3' }] },
+        { id: 'B', label: 'B', plans: [{ plan: 'silent-asking', term: 'silent-4' }] },
+      ],
     });
-    const termOf = (plan: string) => bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : [])).find(({ id }) => id === plan)?.terms[0]?.id ?? '';
-    const candidates = bench.decision.candidates.map((one) => ({ ...one, plans: one.plans.map(({ plan }) => ({ plan, term: termOf(plan) })) }));
+    const termOf = (plan: string) =>
+      bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : [])).find(({ id }) => id === plan)?.terms[0]?.id ??
+      '';
+    const candidates = bench.decision.candidates.map((one) => ({
+      ...one,
+      plans: one.plans.map(({ plan }) => ({ plan, term: termOf(plan) })),
+    }));
     const found = questions({ ...bench, decision: { ...bench.decision, candidates } });
     expect(found.slice(0, 2)).toEqual(['Silent Asking: what it costs cheapest 408', 'Silent Cheap: mailings cheapest 348']);
     expect(found.filter((one) => one.endsWith('fit'))).toEqual(['Tidewrack Plus: stamps fit', 'Silent Asking: stamps fit']);

@@ -39,7 +39,13 @@ export interface VendorProposal {
 export interface DecisionProposals {
   readonly vendors: readonly VendorProposal[];
   /** Two vendors that do the job together, of those that do not alone. */
-  readonly pair: { readonly offers: readonly [string, string]; readonly labels: readonly [string, string]; readonly made: MakeUp; readonly total: string; /** Against the least proposed for a vendor alone; null where none is. */ readonly above: string | null } | null;
+  readonly pair: {
+    readonly offers: readonly [string, string];
+    readonly labels: readonly [string, string];
+    readonly made: MakeUp;
+    readonly total: string;
+    /** Against the least proposed for a vendor alone; null where none is. */ readonly above: string | null;
+  } | null;
 }
 
 const OWNED = 'owned.';
@@ -56,18 +62,30 @@ export function decisionProposals(bench: Workbench): DecisionProposals {
   const vendors = judged.map(({ vendor }) => vendor);
   const least = leastOf(judged);
   const alone = new Set(vendors.filter(({ proposed }) => proposed).map(({ offer }) => offer));
-  const pair = cheapestPair(pricing, pricing.file.offers.filter(({ id }) => !alone.has(id)), payments);
+  const pair = cheapestPair(
+    pricing,
+    pricing.file.offers.filter(({ id }) => !alone.has(id)),
+    payments,
+  );
   const labelOf = (id: string) => vendors.find(({ offer }) => offer === id)?.label ?? id;
   return {
     vendors,
-    pair: pair && { offers: pair.offers, labels: [labelOf(pair.offers[0]), labelOf(pair.offers[1])], made: madeOf(pair.choice), total: totalText(pricing, pair.choice.total), above: least === null ? null : totalText(pricing, pair.choice.total - least) },
+    pair: pair && {
+      offers: pair.offers,
+      labels: [labelOf(pair.offers[0]), labelOf(pair.offers[1])],
+      made: madeOf(pair.choice),
+      total: totalText(pricing, pair.choice.total),
+      above: least === null ? null : totalText(pricing, pair.choice.total - least),
+    },
   };
 }
 
 /** The decision as it is searched: without candidates, with what is owned as add-ons sold by others. */
 export function proposalFile(bench: Workbench): DecisionFile {
   const { file } = assembleDecisionFile({ ...bench, decision: { ...bench.decision, candidates: [] } });
-  const owned = (bench.decision.owned ?? []).map((one) => ownedAddon(one, file)).filter(({ currency }) => currency === file.currency || file.rates?.[currency] !== undefined);
+  const owned = (bench.decision.owned ?? [])
+    .map((one) => ownedAddon(one, file))
+    .filter(({ currency }) => currency === file.currency || file.rates?.[currency] !== undefined);
   return withoutUnwanted({ ...file, addons: [...(file.addons ?? []), ...owned] }, bench.decision.needs ?? []);
 }
 
@@ -75,7 +93,11 @@ export function proposalFile(bench: Workbench): DecisionFile {
 function withoutUnwanted(file: DecisionFile, needs: readonly DecisionNeed[]): DecisionFile {
   const unwanted = needs.filter(({ without, level }) => without && level === 'must').map(({ feature }) => feature);
   const isWanted = ({ features }: Pick<Addon, 'features'>) => !unwanted.some((feature) => isThere(features?.[feature]));
-  return { ...file, addons: (file.addons ?? []).filter(isWanted), offers: file.offers.map((offer) => (offer.addons ? { ...offer, addons: offer.addons.filter(isWanted) } : offer)) };
+  return {
+    ...file,
+    addons: (file.addons ?? []).filter(isWanted),
+    offers: file.offers.map((offer) => (offer.addons ? { ...offer, addons: offer.addons.filter(isWanted) } : offer)),
+  };
 }
 
 /** Something owned as an add-on: a trial as long as it is paid already makes its next payment fall due when it does. */
@@ -96,7 +118,9 @@ function ownedAddon({ id, label, amount, months, currency, paidUntil, features }
  */
 export function paymentsFor({ processors = [] }: DecisionFile, { plans }: Pick<Offer, 'plans'>): string[] {
   const outside = processors.map(({ id }) => id);
-  const takesItself = plans.some(({ charges = [] }) => charges.some(({ bucket, only }) => bucket === 'payment' && only?.payments !== 'outside'));
+  const takesItself = plans.some(({ charges = [] }) =>
+    charges.some(({ bucket, only }) => bucket === 'payment' && only?.payments !== 'outside'),
+  );
   return takesItself || outside.length === 0 ? ['own', ...outside] : outside;
 }
 
@@ -138,5 +162,9 @@ function madeOf({ plans, payments, choices }: PlanChoice): MakeUp {
   const addons = choices
     .filter(({ addon }) => !addon.id.startsWith(OWNED))
     .map(({ addon, term, count }) => ({ addon: addon.id, ...(term === undefined ? {} : { term }), ...(count === 1 ? {} : { count }) }));
-  return { plans: plans.map(({ plan, term }) => ({ plan, term })), ...(addons.length > 0 ? { addons } : {}), ...(payments === 'own' ? {} : { payments }) };
+  return {
+    plans: plans.map(({ plan, term }) => ({ plan, term })),
+    ...(addons.length > 0 ? { addons } : {}),
+    ...(payments === 'own' ? {} : { payments }),
+  };
 }

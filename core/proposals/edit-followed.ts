@@ -29,14 +29,24 @@ export function madeWords(bench: Workbench, made: MakeUp): string {
 export function withFollower(bench: Workbench, proposed: Followable, on: string): Decision {
   const { decision } = bench;
   const candidate = nextCandidateId(decision.candidates);
-  const followed: Followed = { candidate, offer: proposed.offer, ...(proposed.with === undefined ? {} : { with: proposed.with }), seen: seen(bench, proposed, on) };
+  const followed: Followed = {
+    candidate,
+    offer: proposed.offer,
+    ...(proposed.with === undefined ? {} : { with: proposed.with }),
+    seen: seen(bench, proposed, on),
+  };
   const hours = hoursOf(bench, proposed.offer);
-  return { ...withCandidate(decision, { label: nameOf(bench, proposed.made), ...proposed.made, ...(hours ? { hours } : {}) }), followed: [...(decision.followed ?? []), followed] };
+  return {
+    ...withCandidate(decision, { label: nameOf(bench, proposed.made), ...proposed.made, ...(hours ? { hours } : {}) }),
+    followed: [...(decision.followed ?? []), followed],
+  };
 }
 
 /** The hours of the first candidate that begins with a plan of an offer. */
 function hoursOf({ decision, sheets }: Workbench, offer: string): Candidate['hours'] {
-  const plans = new Set(sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' && sheet.offer.id === offer ? sheet.offer.plans.map(({ id }) => id) : [])));
+  const plans = new Set(
+    sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' && sheet.offer.id === offer ? sheet.offer.plans.map(({ id }) => id) : [])),
+  );
   return decision.candidates.find((candidate) => candidate.hours && plans.has(candidate.plans[0]?.plan ?? ''))?.hours;
 }
 
@@ -62,7 +72,9 @@ export function withNoted(bench: Workbench, candidate: string, proposed: Pick<Fo
 
 /** The decision with a follower pinned as it stands, or following again. */
 export function withPinned(decision: Decision, candidate: string, isPinned: boolean): Decision {
-  const changed = (decision.followed ?? []).map(({ pinned: _former, ...one }) => (one.candidate !== candidate ? { ...one, ...(_former ? { pinned: true } : {}) } : { ...one, ...(isPinned ? { pinned: true } : {}) }));
+  const changed = (decision.followed ?? []).map(({ pinned: _former, ...one }) =>
+    one.candidate !== candidate ? { ...one, ...(_former ? { pinned: true } : {}) } : { ...one, ...(isPinned ? { pinned: true } : {}) },
+  );
   return { ...decision, followed: changed };
 }
 
@@ -79,16 +91,32 @@ export interface FollowedChange {
 }
 
 /** What has changed about a follower; null where nothing has. A new total alone is a change too. */
-export function followedChange(bench: Workbench, followed: Followed, proposed: Pick<Followable, 'made' | 'total'> | null): FollowedChange | null {
+export function followedChange(
+  bench: Workbench,
+  followed: Followed,
+  proposed: Pick<Followable, 'made' | 'total'> | null,
+): FollowedChange | null {
   if (!proposed) return null;
   const to = madeWords(bench, proposed.made).slice(0, 300);
   if (to === followed.seen.made && proposed.total === followed.seen.total) return null;
-  return { followed, from: followed.seen.made, to, fromTotal: followed.seen.total, toTotal: proposed.total, by: decimal(proposed.total).minus(followed.seen.total).toFixed() };
+  return {
+    followed,
+    from: followed.seen.made,
+    to,
+    fromTotal: followed.seen.total,
+    toTotal: proposed.total,
+    by: decimal(proposed.total).minus(followed.seen.total).toFixed(),
+  };
 }
 
 /** The candidate, if there is one, that is made of just this, or follows it. */
-export function candidateOf({ decision }: Workbench, proposed: Followable): { readonly id: string; readonly follows: 'follows' | 'pinned' | 'by-hand' } | null {
-  const follower = (decision.followed ?? []).find((one) => one.offer === proposed.offer && one.with === proposed.with && decision.candidates.some(({ id }) => id === one.candidate));
+export function candidateOf(
+  { decision }: Workbench,
+  proposed: Followable,
+): { readonly id: string; readonly follows: 'follows' | 'pinned' | 'by-hand' } | null {
+  const follower = (decision.followed ?? []).find(
+    (one) => one.offer === proposed.offer && one.with === proposed.with && decision.candidates.some(({ id }) => id === one.candidate),
+  );
   if (follower) return { id: follower.candidate, follows: follower.pinned ? 'pinned' : 'follows' };
   const same = decision.candidates.find((candidate) => isMadeOf(candidate, proposed.made));
   return same ? { id: same.id, follows: 'by-hand' } : null;

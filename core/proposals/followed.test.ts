@@ -24,12 +24,19 @@ describe('following what is proposed', () => {
 
   it('makes a candidate of it, and remembers how it was', () => {
     expect(following.candidates).toMatchObject([{ id: 'A', label: 'Tidewrack Small', plans: [{ plan: 'tidewrack-small' }] }]);
-    expect(following.followed).toEqual([{ candidate: 'A', offer: 'tidewrack', seen: { on: '2026-11-25', made: 'Tidewrack Small, by the month', total: '120.00' } }]);
+    expect(following.followed).toEqual([
+      { candidate: 'A', offer: 'tidewrack', seen: { on: '2026-11-25', made: 'Tidewrack Small, by the month', total: '120.00' } },
+    ]);
     expect(candidateOf({ ...first, decision: following }, proposedIn(first))).toEqual({ id: 'A', follows: 'follows' });
   });
 
   it('takes over the hours of another candidate of the vendor, and says so where none states any', () => {
-    const other = { id: 'A', label: 'Tidewrack Plus', plans: [{ plan: 'tidewrack-plus', term: 'tidewrack-1' }], hours: { setup: '14', monthly: '1' } };
+    const other = {
+      id: 'A',
+      label: 'Tidewrack Plus',
+      plans: [{ plan: 'tidewrack-plus', term: 'tidewrack-1' }],
+      hours: { setup: '14', monthly: '1' },
+    };
     const withOther = benchAt('10', { candidates: [other], hourValue: '24' });
     const [, taken] = withFollower(withOther, proposedIn(withOther), '2026-11-25').candidates;
     expect(taken?.hours).toEqual({ setup: '14', monthly: '1' });
@@ -45,7 +52,13 @@ describe('following what is proposed', () => {
     const proposed = proposedIn(later);
     const [followed] = later.decision.followed ?? [];
     if (!followed) throw new Error('a follower is expected');
-    expect(followedChange(later, followed, proposed)).toMatchObject({ from: 'Tidewrack Small, by the month', to: 'Tidewrack Plus, by the month', fromTotal: '120.00', toTotal: '408.00', by: '288' });
+    expect(followedChange(later, followed, proposed)).toMatchObject({
+      from: 'Tidewrack Small, by the month',
+      to: 'Tidewrack Plus, by the month',
+      fromTotal: '120.00',
+      toTotal: '408.00',
+      by: '288',
+    });
     const noted = { ...later, decision: withNoted(later, 'A', proposed, '2026-12-01') };
     const [taken] = noted.decision.followed ?? [];
     expect(noted.decision.candidates).toMatchObject([{ id: 'A', label: 'Tidewrack Plus' }]);
@@ -55,7 +68,11 @@ describe('following what is proposed', () => {
   it('says so too where only the total has changed', () => {
     const dearer = benchAt('11', following);
     const [followed] = following.followed ?? [];
-    expect(followed && followedChange(dearer, followed, proposedIn(dearer))).toMatchObject({ from: 'Tidewrack Small, by the month', to: 'Tidewrack Small, by the month', by: '12' });
+    expect(followed && followedChange(dearer, followed, proposedIn(dearer))).toMatchObject({
+      from: 'Tidewrack Small, by the month',
+      to: 'Tidewrack Small, by the month',
+      by: '12',
+    });
   });
 
   it('ends while it is pinned, and goes with the candidate', () => {

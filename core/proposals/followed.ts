@@ -5,7 +5,10 @@ import type { Workbench } from '../decision/workbench';
 import type { DecisionProposals, MakeUp } from './decision-proposals';
 
 /** What is proposed now for a candidate that follows; null where nothing is. */
-export function proposedFor({ vendors, pair }: DecisionProposals, { offer, with: second }: Pick<Followed, 'offer' | 'with'>): { made: MakeUp; total: string } | null {
+export function proposedFor(
+  { vendors, pair }: DecisionProposals,
+  { offer, with: second }: Pick<Followed, 'offer' | 'with'>,
+): { made: MakeUp; total: string } | null {
   if (second !== undefined) return pair && pair.offers[0] === offer && pair.offers[1] === second ? pair : null;
   return vendors.find((vendor) => vendor.offer === offer)?.proposed ?? null;
 }
@@ -22,12 +25,17 @@ export function withFollowed(bench: Workbench, proposals: DecisionProposals | nu
     const proposed = one && !one.pinned ? proposedFor(proposals, one) : null;
     return proposed && !isMadeOf(candidate, proposed.made) ? remade(bench, candidate, proposed.made) : candidate;
   });
-  return changed.every((candidate, index) => candidate === candidates[index]) ? bench : { ...bench, decision: { ...bench.decision, candidates: changed } };
+  return changed.every((candidate, index) => candidate === candidates[index])
+    ? bench
+    : { ...bench, decision: { ...bench.decision, candidates: changed } };
 }
 
 /** Whether a candidate is made of just this. */
 export function isMadeOf({ plans, addons = [], payments = 'own' }: Candidate, made: MakeUp): boolean {
-  return JSON.stringify([plans, addons.map(inOrder), payments]) === JSON.stringify([made.plans, (made.addons ?? []).map(inOrder), made.payments ?? 'own']);
+  return (
+    JSON.stringify([plans, addons.map(inOrder), payments]) ===
+    JSON.stringify([made.plans, (made.addons ?? []).map(inOrder), made.payments ?? 'own'])
+  );
 }
 
 const inOrder = ({ addon, term, count = 1 }: NonNullable<Candidate['addons']>[number]) => [addon, term, count];

@@ -42,7 +42,8 @@ export function costOf(pricing: Pricing, lines: readonly LedgerLine[]): PartCost
 
 /** Two parts together. */
 export function together(one: PartCost, other: PartCost): PartCost {
-  const taxed = one.taxed && other.taxed ? one.taxed.map((units, month) => units + (other.taxed?.[month] ?? 0)) : (one.taxed ?? other.taxed);
+  const taxed =
+    one.taxed && other.taxed ? one.taxed.map((units, month) => units + (other.taxed?.[month] ?? 0)) : (one.taxed ?? other.taxed);
   return { total: one.total + other.total, taxed, hasCredit: one.hasCredit || other.hasCredit };
 }
 
@@ -110,8 +111,15 @@ export function addonCharges(pricing: Pricing, addon: Addon, payments: string): 
   const ofAddon = (source: LedgerLine['source']) => source.kind === 'charge' && source.owner === 'addon';
   const own = new Set((addon.charges ?? []).map(({ id }) => id));
   if (candidateCharges(pricing, candidate).some(({ charge, owner }) => owner.kind === 'addon' && isChargeNotKnown(charge))) return null;
-  const exceeded = limitedQuantities(pricing, candidate).some(({ limit, quantities, most }) => own.has(limit) && quantities.some((quantity) => settle(quantity).gt(most)));
-  return exceeded ? null : costOf(pricing, ledgerOf(pricing, candidate).lines.filter(({ source }) => ofAddon(source)));
+  const exceeded = limitedQuantities(pricing, candidate).some(
+    ({ limit, quantities, most }) => own.has(limit) && quantities.some((quantity) => settle(quantity).gt(most)),
+  );
+  return exceeded
+    ? null
+    : costOf(
+        pricing,
+        ledgerOf(pricing, candidate).lines.filter(({ source }) => ofAddon(source)),
+      );
 }
 
 const keptChoices = new WeakMap<Pricing, Map<string, readonly AddonChoice[]>>();

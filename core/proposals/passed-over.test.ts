@@ -25,7 +25,10 @@ function reasons(addons: Record<string, string>, needs = ['gift-cards']) {
     currency: 'EUR',
     start: '2027-01',
     months: 12,
-    forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orders: '10', orderValue: '10' }], drivers: { staff: { start: '1', add: '0.5' } } },
+    forecast: {
+      streams: [{ id: 's', label: 's', kind: 'goods', orders: '10', orderValue: '10' }],
+      drivers: { staff: { start: '1', add: '0.5' } },
+    },
     needs: needs.map((feature) => ({ feature, level: 'must' })),
     offers: [sheet.offer],
     candidates: [],
@@ -34,7 +37,10 @@ function reasons(addons: Record<string, string>, needs = ['gift-cards']) {
   const pricing = preparePricing(file);
   const [offer] = file.offers;
   if (!offer) throw new Error('an offer is wanted');
-  return { reasons: Object.fromEntries(passedOver(pricing, offer, ['own']).map(({ plan, reason }) => [plan.replace('tidewrack-', ''), reason])), proposal: proposals(pricing)?.[0] };
+  return {
+    reasons: Object.fromEntries(passedOver(pricing, offer, ['own']).map(({ plan, reason }) => [plan.replace('tidewrack-', ''), reason])),
+    proposal: proposals(pricing)?.[0],
+  };
 }
 
 describe('why a plan is passed over', () => {
@@ -61,11 +67,21 @@ describe('why a plan is passed over', () => {
   });
 
   it('the plan proposed is the one the proposal names, in the case file and in the demo', () => {
-    for (const [file, payments] of [['../cases/12-proposals.json', ['own', 'tallywell']], ['../cases/13-larkfell.json', ['own']]] as const) {
-      const pricing = preparePricing({ ...readDecisionFile(JSON.parse(readFileSync(new URL(file, import.meta.url), 'utf8'))), propose: { payments: [...payments] } });
+    for (const [file, payments] of [
+      ['../cases/12-proposals.json', ['own', 'tallywell']],
+      ['../cases/13-larkfell.json', ['own']],
+    ] as const) {
+      const pricing = preparePricing({
+        ...readDecisionFile(JSON.parse(readFileSync(new URL(file, import.meta.url), 'utf8'))),
+        propose: { payments: [...payments] },
+      });
       for (const proposal of proposals(pricing) ?? []) {
         const offer = pricing.file.offers.find(({ id }) => id === proposal.offer);
-        const named = offer && passedOver(pricing, offer, payments).filter(({ reason }) => reason.kind === 'proposed').map(({ plan }) => plan);
+        const named =
+          offer &&
+          passedOver(pricing, offer, payments)
+            .filter(({ reason }) => reason.kind === 'proposed')
+            .map(({ plan }) => plan);
         expect(named).toEqual(proposal.total === null ? [] : [proposal.plan]);
       }
     }

@@ -43,33 +43,65 @@ export function passedOver(pricing: Pricing, offer: Offer, payments: readonly st
   return offer.plans.map((plan, index) => {
     const choice = choices[index] ?? null;
     if (index === proposed) return { plan: plan.id, choice, reason: { kind: 'proposed' } };
-    if (choice) return { plan: plan.id, choice, reason: { kind: 'dearer', by: totalText(pricing, choice.total - least), addons: choice.choices.map(({ addon }) => addon.id), lacks: lacksOf(pricing, plan) } };
+    if (choice)
+      return {
+        plan: plan.id,
+        choice,
+        reason: {
+          kind: 'dearer',
+          by: totalText(pricing, choice.total - least),
+          addons: choice.choices.map(({ addon }) => addon.id),
+          lacks: lacksOf(pricing, plan),
+        },
+      };
     return { plan: plan.id, choice, reason: whyUnusable(pricing, plan, sold, payments) };
   });
 }
 
 /** Musts that a plan itself does not meet, each once. */
 function lacksOf(pricing: Pricing, { features }: Plan): string[] {
-  return [...new Set(musts(pricing).filter((need) => !meets(features, need)).map(({ feature }) => feature))];
+  return [
+    ...new Set(
+      musts(pricing)
+        .filter((need) => !meets(features, need))
+        .map(({ feature }) => feature),
+    ),
+  ];
 }
 
 function whyUnusable(pricing: Pricing, plan: Plan, sold: ReturnType<typeof addonsFor>, payments: readonly string[]): Reason {
-  const unmet = musts(pricing).filter((_, position) => ![plan, ...sold].some(({ features }) => mustsMet(pricing, features).includes(position)));
+  const unmet = musts(pricing).filter(
+    (_, position) => ![plan, ...sold].some(({ features }) => mustsMet(pricing, features).includes(position)),
+  );
   const features = [...new Set(unmet.map(({ feature }) => feature))];
   const isStated = (feature: string) => plan.features?.[feature] !== undefined && plan.features[feature] !== null;
-  if (features.length > 0) return { kind: 'missing', features: features.filter(isStated), unclear: features.filter((feature) => !isStated(feature)) };
+  if (features.length > 0)
+    return { kind: 'missing', features: features.filter(isStated), unclear: features.filter((feature) => !isStated(feature)) };
   const [term] = plan.terms;
   const charges = term ? payments.flatMap((use) => unknownCharges(pricing, plan, term.id, use)) : [];
   const isPriced = plan.terms.some(({ id }) => !unknownTerm(pricing, plan, id));
   if (!term || !isPriced || charges.length > 0) return { kind: 'not-known', charges: [...new Set(charges)] };
-  const candidate = { id: 'plan', label: '', plans: [{ plan: plan.id, term: term.id }], ...(payments[0] === undefined ? {} : { payments: payments[0] }) };
+  const candidate = {
+    id: 'plan',
+    label: '',
+    plans: [{ plan: plan.id, term: term.id }],
+    ...(payments[0] === undefined ? {} : { payments: payments[0] }),
+  };
   const [first] = exceededLimits(pricing, candidate);
   const limited = limitedQuantities(pricing, candidate).find(({ limit }) => limit === first?.limit);
   const reaches = first && limited?.quantities[first.month];
   if (!first || !limited || !reaches) return { kind: 'missing', features: [], unclear: [] };
-  return { kind: 'outgrown', month: addMonths(pricing.file.start, first.month), limit: first.limit, quantity: limited.quantity, reaches: reaches.toDecimalPlaces(2).toFixed() };
+  return {
+    kind: 'outgrown',
+    month: addMonths(pricing.file.start, first.month),
+    limit: first.limit,
+    quantity: limited.quantity,
+    reaches: reaches.toDecimalPlaces(2).toFixed(),
+  };
 }
 
 function unknownCharges(pricing: Pricing, plan: Plan, term: string, payments: string): string[] {
-  return candidateCharges(pricing, { id: 'plan', label: '', plans: [{ plan: plan.id, term }], payments }).flatMap(({ charge }) => (isChargeNotKnown(charge) ? [charge.id] : []));
+  return candidateCharges(pricing, { id: 'plan', label: '', plans: [{ plan: plan.id, term }], payments }).flatMap(({ charge }) =>
+    isChargeNotKnown(charge) ? [charge.id] : [],
+  );
 }

@@ -19,7 +19,9 @@ function addonWays(addons: readonly Addon[], most: number): NonNullable<Candidat
     (ways, addon) =>
       ways.flatMap((way) => {
         const terms = addon.terms?.length ? addon.terms.map(({ id }) => ({ term: id })) : [{}];
-        const taken = terms.flatMap((term) => Array.from({ length: most }, (_, index) => [...way, { addon: addon.id, ...term, count: index + 1 }]));
+        const taken = terms.flatMap((term) =>
+          Array.from({ length: most }, (_, index) => [...way, { addon: addon.id, ...term, count: index + 1 }]),
+        );
         return [way, ...taken];
       }),
     [[]],
@@ -49,7 +51,11 @@ function triedOut(pricing: Pricing, most: number): Array<{ offer: string; total:
 
 const features = fc.record({ a: fc.constantFrom(true, false, null, '2'), b: fc.constantFrom(true, false) }, { requiredKeys: [] });
 const term = (id: string) =>
-  fc.record({ id: fc.constant(id), months: fc.constantFrom(1, 6, 12, 0), price: fc.oneof({ weight: 9, arbitrary: money(60) }, { weight: 1, arbitrary: fc.constant(null) }) });
+  fc.record({
+    id: fc.constant(id),
+    months: fc.constantFrom(1, 6, 12, 0),
+    price: fc.oneof({ weight: 9, arbitrary: money(60) }, { weight: 1, arbitrary: fc.constant(null) }),
+  });
 const addon = (id: string, isShared: boolean) =>
   fc
     .record({
@@ -61,11 +67,23 @@ const addon = (id: string, isShared: boolean) =>
       charges: fc.option(fc.tuple(charge(`${id}-c`), fc.boolean()), { nil: undefined, freq: 4 }),
       worksWith: fc.constantFrom(undefined, ['o0']),
     })
-    .map(({ charges, worksWith, ...rest }) => ({ id, label: id, ...rest, ...(charges ? { charges: [{ ...charges[0], ...(charges[1] ? { credit: true } : {}) }] } : {}), ...(isShared && worksWith ? { worksWith } : {}) }));
+    .map(({ charges, worksWith, ...rest }) => ({
+      id,
+      label: id,
+      ...rest,
+      ...(charges ? { charges: [{ ...charges[0], ...(charges[1] ? { credit: true } : {}) }] } : {}),
+      ...(isShared && worksWith ? { worksWith } : {}),
+    }));
 
 const plan = (id: string) =>
   fc
-    .record({ terms: fc.tuple(term('t0'), term('t1')), charges: fc.option(charge(`${id}-c`), { nil: undefined }), features, limits: fc.record({ staff: fc.constantFrom('1', '2', '9'), products: fc.constantFrom('20', '90') }, { requiredKeys: [] }), taxExcluded: fc.boolean() })
+    .record({
+      terms: fc.tuple(term('t0'), term('t1')),
+      charges: fc.option(charge(`${id}-c`), { nil: undefined }),
+      features,
+      limits: fc.record({ staff: fc.constantFrom('1', '2', '9'), products: fc.constantFrom('20', '90') }, { requiredKeys: [] }),
+      taxExcluded: fc.boolean(),
+    })
     .map(({ charges, ...rest }) => ({ id, label: id, currency: 'EUR', ...rest, ...(charges ? { charges: [charges] } : {}) }));
 
 const decision: fc.Arbitrary<DecisionFile> = fc
@@ -88,7 +106,10 @@ const decision: fc.Arbitrary<DecisionFile> = fc
       basis,
       feeTax,
       rates: { USD: '0.913' },
-      forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orders: { start: '90', growth: '3' }, orderValue: '21.3' }], drivers: { staff: { start: '2', add: '0.5' }, products: '40', contacts: '300' } },
+      forecast: {
+        streams: [{ id: 's', label: 's', kind: 'goods', orders: { start: '90', growth: '3' }, orderValue: '21.3' }],
+        drivers: { staff: { start: '2', add: '0.5' }, products: '40', contacts: '300' },
+      },
       needs: needs.map((feature) => ({ feature, level: 'must' })),
       offers: [
         { id: 'o0', vendor: 'o0', label: 'o0', kind: 'k', plans: [p0, p1], addons: [a0, a1] },
@@ -101,7 +122,8 @@ const decision: fc.Arbitrary<DecisionFile> = fc
     }),
   );
 
-const brief = (all: readonly Proposal[] | undefined) => all?.map((one) => ({ offer: one.offer, total: one.total, addons: one.total === null ? null : one.addons.length }));
+const brief = (all: readonly Proposal[] | undefined) =>
+  all?.map((one) => ({ offer: one.offer, total: one.total, addons: one.total === null ? null : one.addons.length }));
 
 describe('proposals', () => {
   it('are as cheap as the cheapest of all combinations tried out one by one', () => {
@@ -120,7 +142,13 @@ describe('proposals', () => {
         const pricing = preparePricing(file);
         for (const one of proposals(pricing) ?? []) {
           if (one.total === null) continue;
-          const { result } = priceCandidate(pricing, { id: 'x', label: '', plans: [{ plan: one.plan, term: one.term }], addons: one.addons, payments: one.payments });
+          const { result } = priceCandidate(pricing, {
+            id: 'x',
+            label: '',
+            plans: [{ plan: one.plan, term: one.term }],
+            addons: one.addons,
+            payments: one.payments,
+          });
           expect([result.total, result.usable, result.unknown]).toEqual([one.total, true, []]);
         }
       }),

@@ -3,7 +3,19 @@ import { minorDigits, moneyText } from '../amount/currencies';
 import type { Addon, Offer, Plan } from '../decision-file/price-sheet-schema';
 import type { Pricing } from '../pricing/pricing';
 import { cheapestAddons, type UsefulAddon } from './cheapest-addons';
-import { addonCharges, type AddonChoice, addonChoices, mustsMet, NO_COST, type PartCost, planPart, type PlanPart, termCost, together, unknownTerm } from './part-costs';
+import {
+  addonCharges,
+  type AddonChoice,
+  addonChoices,
+  mustsMet,
+  NO_COST,
+  type PartCost,
+  planPart,
+  type PlanPart,
+  termCost,
+  together,
+  unknownTerm,
+} from './part-costs';
 
 /** The cheapest combination of an offer that can be used (decision file §10); `total` null where there is none. */
 export type Proposal =
@@ -30,7 +42,10 @@ export function proposals(pricing: Pricing): Proposal[] | undefined {
 /** The cheapest usable combination of one offer, by plan, term, payments and add-ons. */
 export function proposalFor(pricing: Pricing, offer: Offer, payments: readonly string[]): Proposal {
   const sold = addonsFor(pricing, offer);
-  const best = offer.plans.reduce<PlanChoice | null>((leader, plan) => cheapestOfPlan(pricing, plan, sold, payments, leader?.total ?? null) ?? leader, null);
+  const best = offer.plans.reduce<PlanChoice | null>(
+    (leader, plan) => cheapestOfPlan(pricing, plan, sold, payments, leader?.total ?? null) ?? leader,
+    null,
+  );
   const [used] = best?.plans ?? [];
   if (!best || !used) return { offer: offer.id, total: null };
   return {
@@ -51,7 +66,13 @@ export interface PlanChoice {
 }
 
 /** The cheapest usable combination with one plan; see `cheapestOfPlans`. */
-export function cheapestOfPlan(pricing: Pricing, plan: Plan, sold: readonly Addon[], payments: readonly string[], below: number | null): PlanChoice | null {
+export function cheapestOfPlan(
+  pricing: Pricing,
+  plan: Plan,
+  sold: readonly Addon[],
+  payments: readonly string[],
+  below: number | null,
+): PlanChoice | null {
   return cheapestOfPlans(pricing, [plan], sold, payments, below);
 }
 
@@ -61,7 +82,13 @@ export function cheapestOfPlan(pricing: Pricing, plan: Plan, sold: readonly Addo
  * @param sold - the add-ons that work with their offers
  * @param below - only totals below this one are looked for; null for any
  */
-export function cheapestOfPlans(pricing: Pricing, plans: readonly Plan[], sold: readonly Addon[], payments: readonly string[], below: number | null): PlanChoice | null {
+export function cheapestOfPlans(
+  pricing: Pricing,
+  plans: readonly Plan[],
+  sold: readonly Addon[],
+  payments: readonly string[],
+  below: number | null,
+): PlanChoice | null {
   const taxRate = fraction(pricing.file.feeTax ?? '0').toNumber();
   const parts = payments.flatMap((use) => planPart(pricing, plans, use) ?? []);
   const useful = new Map(parts.map((part) => [part.payments, usefulAddons(pricing, part, sold)] as const));
@@ -70,8 +97,20 @@ export function cheapestOfPlans(pricing: Pricing, plans: readonly Plan[], sold: 
     const paid = terms.reduce((sum, { cost }) => together(sum, cost), NO_COST);
     for (const part of parts) {
       const limit = best?.total ?? below;
-      const found = cheapestAddons(together(paid, part.charges), useful.get(part.payments) ?? [], part, taxRate, limit === null ? Infinity : limit - 1);
-      if (found && (limit === null || found.total < limit)) best = { total: found.total, plans: terms.map(({ plan, term }) => ({ plan, term })), payments: part.payments, choices: found.choices };
+      const found = cheapestAddons(
+        together(paid, part.charges),
+        useful.get(part.payments) ?? [],
+        part,
+        taxRate,
+        limit === null ? Infinity : limit - 1,
+      );
+      if (found && (limit === null || found.total < limit))
+        best = {
+          total: found.total,
+          plans: terms.map(({ plan, term }) => ({ plan, term })),
+          payments: part.payments,
+          choices: found.choices,
+        };
     }
   }
   return best;
@@ -83,7 +122,9 @@ type PaidTerm = PlanChoice['plans'][number] & { readonly cost: PartCost };
 function termsOf(pricing: Pricing, plans: readonly Plan[]): PaidTerm[][] {
   return plans.reduce<PaidTerm[][]>(
     (ways, plan) => {
-      const terms = plan.terms.filter(({ id }) => !unknownTerm(pricing, plan, id)).map(({ id: term }) => ({ plan: plan.id, term, cost: termCost(pricing, plan, term) }));
+      const terms = plan.terms
+        .filter(({ id }) => !unknownTerm(pricing, plan, id))
+        .map(({ id: term }) => ({ plan: plan.id, term, cost: termCost(pricing, plan, term) }));
       return ways.flatMap((way) => terms.map((term) => [...way, term]));
     },
     [[]],
@@ -106,7 +147,11 @@ function usefulAddons(pricing: Pricing, part: PlanPart, sold: readonly Addon[]):
     const charges = (addon.charges?.length ?? 0) === 0 ? NO_COST : addonCharges(pricing, addon, part.payments);
     if (charges === null) return [];
     const meets = mustsMet(pricing, addon.features).filter((position) => part.unmet.includes(position));
-    const raises = new Map(Object.entries(addon.raises ?? {}).filter(([name, amount]) => part.short.has(name) && decimal(amount).gt(0)).map(([name, amount]) => [name, decimal(amount)] as const));
+    const raises = new Map(
+      Object.entries(addon.raises ?? {})
+        .filter(([name, amount]) => part.short.has(name) && decimal(amount).gt(0))
+        .map(([name, amount]) => [name, decimal(amount)] as const),
+    );
     const counts = countsOf(part, raises);
     const choices = dominating(counts.flatMap((count) => addonChoices(pricing, addon, count, charges, part.payments)));
     const isUseful = meets.length > 0 || raises.size > 0 || choices.some(({ cost }) => cost.hasCredit);
@@ -125,6 +170,12 @@ function dominating(choices: readonly AddonChoice[]): AddonChoice[] {
   const isTaxed = ({ taxed }: PartCost) => taxed !== null;
   return choices.filter((choice) => {
     if (isTaxed(choice.cost)) return true;
-    return !choices.some((other) => other.count === choice.count && !isTaxed(other.cost) && (other.cost.total < choice.cost.total || (other.cost.total === choice.cost.total && choices.indexOf(other) < choices.indexOf(choice))));
+    return !choices.some(
+      (other) =>
+        other.count === choice.count &&
+        !isTaxed(other.cost) &&
+        (other.cost.total < choice.cost.total ||
+          (other.cost.total === choice.cost.total && choices.indexOf(other) < choices.indexOf(choice))),
+    );
   });
 }

@@ -22,7 +22,8 @@ export interface OpenQuestion {
   /** The plan, add-on or processor that it is about, and its name. */
   readonly part: string;
   readonly partLabel: string;
-  readonly asks: { readonly kind: 'need'; readonly need: DecisionNeed } | { readonly kind: 'price'; readonly id: string; readonly label: string };
+  readonly asks:
+    { readonly kind: 'need'; readonly need: DecisionNeed } | { readonly kind: 'price'; readonly id: string; readonly label: string };
   /**
    * What it could change: the cheapest one, being cheaper than it by so much (base currency; null where nothing can be
    * used yet) if all that is open here turned out well; the best fit; or neither.
@@ -44,7 +45,10 @@ interface Known {
 export function toFindOut(known: Known): OpenQuestion[] {
   const questions = [...needQuestions(known), ...priceQuestions(known)];
   const rank = ({ effect }: OpenQuestion) => (effect.kind === 'cheapest' ? -Number(effect.by ?? Infinity) : effect.kind === 'fit' ? 1 : 2);
-  return questions.map((question, at) => ({ question, at })).sort((a, b) => rank(a.question) - rank(b.question) || a.at - b.at).map(({ question }) => question);
+  return questions
+    .map((question, at) => ({ question, at }))
+    .sort((a, b) => rank(a.question) - rank(b.question) || a.at - b.at)
+    .map(({ question }) => question);
 }
 
 function needQuestions(known: Known): OpenQuestion[] {
@@ -56,15 +60,29 @@ function needQuestions(known: Known): OpenQuestion[] {
   const possible = fits.filter(({ candidate }) => !ruledOut.has(candidate));
   const best = Math.max(0, ...possible.map(({ fit }) => fit));
   const couldFit = new Set(possible.filter(({ fit, most }) => most > best && most > fit).map(({ candidate }) => candidate));
-  const fitting = new Set(priced.pricing.file.candidates.filter(({ id }) => couldFit.has(id)).flatMap(({ plans }) => plans.map(({ plan }) => plan)));
+  const fitting = new Set(
+    priced.pricing.file.candidates.filter(({ id }) => couldFit.has(id)).flatMap(({ plans }) => plans.map(({ plan }) => plan)),
+  );
   return askedVendors(bench.sheets).flatMap(({ sheetId, offer, plans }) =>
     plans.flatMap((one) =>
       asked
         .filter((need) => answerOf(need, one).kind === 'not-known')
         .map((need): OpenQuestion => {
           const gain = need.level === 'must' ? gains.get(one.plan.id) : undefined;
-          const effect = gain !== undefined ? ({ kind: 'cheapest', by: gain } as const) : need.level === 'want' && fitting.has(one.plan.id) ? ({ kind: 'fit' } as const) : ({ kind: 'none' } as const);
-          return { offer: offer.id, sheetId, part: one.plan.id, partLabel: `${offer.label || offer.vendor} ${one.plan.label}`.trim(), asks: { kind: 'need', need }, effect };
+          const effect =
+            gain !== undefined
+              ? ({ kind: 'cheapest', by: gain } as const)
+              : need.level === 'want' && fitting.has(one.plan.id)
+                ? ({ kind: 'fit' } as const)
+                : ({ kind: 'none' } as const);
+          return {
+            offer: offer.id,
+            sheetId,
+            part: one.plan.id,
+            partLabel: `${offer.label || offer.vendor} ${one.plan.label}`.trim(),
+            asks: { kind: 'need', need },
+            effect,
+          };
         }),
     ),
   );
@@ -108,10 +126,14 @@ function leastProposed({ vendors }: DecisionProposals): string | null {
 
 /** The file with every must that a plan says nothing about met. */
 function withMustsMet(file: DecisionFile, needs: readonly DecisionNeed[]): DecisionFile {
-  const wanted = needs.filter(({ level }) => level === 'must').flatMap((need) => (need.without ? [withoutFeature(need.feature)] : featuresOf(need)));
+  const wanted = needs
+    .filter(({ level }) => level === 'must')
+    .flatMap((need) => (need.without ? [withoutFeature(need.feature)] : featuresOf(need)));
   const hopeful = (plan: Offer['plans'][number]) => {
     const open = wanted.filter((feature) => plan.features?.[feature] === undefined || plan.features[feature] === null);
-    return open.length === 0 ? plan : { ...plan, features: { ...plan.features, ...Object.fromEntries(open.map((feature) => [feature, true])) } };
+    return open.length === 0
+      ? plan
+      : { ...plan, features: { ...plan.features, ...Object.fromEntries(open.map((feature) => [feature, true])) } };
   };
   return { ...file, offers: file.offers.map((offer) => ({ ...offer, plans: offer.plans.map(hopeful) })) };
 }
@@ -129,13 +151,22 @@ function priceQuestions({ bench, priced }: Known): OpenQuestion[] {
     partsOf(sheet).flatMap((part): OpenQuestion[] => {
       const named = sheet.kind === 'offer' ? `${sheet.offer.label || sheet.offer.vendor} ${part.label}`.trim() : part.label;
       const open = [
-        ...(part.terms?.some(({ price, intro }) => price === null || (intro && 'price' in intro && intro.price === null)) ? [{ id: part.id, label: 'what it costs' }] : []),
+        ...(part.terms?.some(({ price, intro }) => price === null || (intro && 'price' in intro && intro.price === null))
+          ? [{ id: part.id, label: 'what it costs' }]
+          : []),
         ...(part.charges ?? []).filter(isChargeNotKnown).map(({ id, label }) => ({ id, label })),
       ];
       return open.map(({ id, label }) => {
         const by = gains.get(id);
         const effect = by !== undefined ? ({ kind: 'cheapest', by } as const) : ({ kind: 'none' } as const);
-        return { offer: sheet.kind === 'offer' ? sheet.offer.id : part.id, sheetId, part: part.id, partLabel: named, asks: { kind: 'price', id, label }, effect };
+        return {
+          offer: sheet.kind === 'offer' ? sheet.offer.id : part.id,
+          sheetId,
+          part: part.id,
+          partLabel: named,
+          asks: { kind: 'price', id, label },
+          effect,
+        };
       });
     }),
   );

@@ -7,7 +7,11 @@ import { trialResult } from './trial';
 import { hoursDown, hoursWords } from './uptime';
 
 const stars = (score: string, count: number) => ({ id: `r${score}`, source: 'a shop directory', score, least: '1', most: '5', count });
-const counts = (vendors: ReadonlyArray<ReturnType<typeof stars>>, of: number) => reviewScore([vendors[of]].flatMap((one) => one ?? []), averageReview(vendors.map((one) => [one])) ?? 0)?.counts ?? -1;
+const counts = (vendors: ReadonlyArray<ReturnType<typeof stars>>, of: number) =>
+  reviewScore(
+    [vendors[of]].flatMap((one) => one ?? []),
+    averageReview(vendors.map((one) => [one])) ?? 0,
+  )?.counts ?? -1;
 
 describe('review scores', () => {
   it('are put on one scale, whatever the place counts in', () => {
@@ -27,24 +31,40 @@ describe('review scores', () => {
 
   it('say more the more people gave them, and never less for being better', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 10, max: 50 }), fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 5000 }), (tenths, count, more) => {
-        const score = String(tenths / 10);
-        const average = reviewPoints(stars(score, 1));
-        const [fewer, many] = [reviewScore([stars(score, count)], average)?.counts ?? 0, reviewScore([stars(score, count + more)], average)?.counts ?? 0];
-        expect(many).toBeGreaterThanOrEqual(fewer - 1e-9);
-        if (tenths < 50) expect(reviewScore([stars(String((tenths + 1) / 10), count)], average)?.counts ?? 0).toBeGreaterThanOrEqual(fewer - 1e-9);
-      }),
+      fc.property(
+        fc.integer({ min: 10, max: 50 }),
+        fc.integer({ min: 1, max: 5000 }),
+        fc.integer({ min: 1, max: 5000 }),
+        (tenths, count, more) => {
+          const score = String(tenths / 10);
+          const average = reviewPoints(stars(score, 1));
+          const [fewer, many] = [
+            reviewScore([stars(score, count)], average)?.counts ?? 0,
+            reviewScore([stars(score, count + more)], average)?.counts ?? 0,
+          ];
+          expect(many).toBeGreaterThanOrEqual(fewer - 1e-9);
+          if (tenths < 50)
+            expect(reviewScore([stars(String((tenths + 1) / 10), count)], average)?.counts ?? 0).toBeGreaterThanOrEqual(fewer - 1e-9);
+        },
+      ),
     );
   });
 
   it('of several places count together by their number', () => {
-    expect(reviewScore([stars('5', 30), { ...stars('0', 10), least: '0', most: '10' }], 75)).toMatchObject({ given: 75, count: 40, pulled: 75 });
+    expect(reviewScore([stars('5', 30), { ...stars('0', 10), least: '0', most: '10' }], 75)).toMatchObject({
+      given: 75,
+      count: 40,
+      pulled: 75,
+    });
     expect(reviewScore([], 75)).toBeNull();
     expect(averageReview([[stars('4', 0)]])).toBeNull();
   });
 
   it('beyond their scale are refused, with what is wanted', () => {
-    expect(reviewSchema.safeParse(stars('5.1', 3)).error?.issues[0]).toMatchObject({ path: ['score'], message: 'a score within its scale is wanted' });
+    expect(reviewSchema.safeParse(stars('5.1', 3)).error?.issues[0]).toMatchObject({
+      path: ['score'],
+      message: 'a score within its scale is wanted',
+    });
     expect(reviewSchema.safeParse({ ...stars('4', 3), most: '1' }).error?.issues[0]?.message).toContain('upper end');
     expect(vendorNotesSchema.safeParse({ uptime: '101' }).success).toBe(false);
   });
@@ -62,16 +82,31 @@ describe('uptime', () => {
 describe('the trial diary', () => {
   const tasks = ['first', 'second', 'third'].map((id) => ({ id, label: id }));
   it('sums up minutes and marks of what was tried', () => {
-    const notes: VendorNotes = { tried: { first: { minutes: '12.5', mark: '8' }, second: { minutes: '30' }, third: { note: 'not yet' }, gone: { mark: '1' } } };
+    const notes: VendorNotes = {
+      tried: { first: { minutes: '12.5', mark: '8' }, second: { minutes: '30' }, third: { note: 'not yet' }, gone: { mark: '1' } },
+    };
     expect(trialResult(tasks, notes)).toEqual({ tried: 2, tasks: 3, minutes: 42.5, mark: 8 });
     expect(trialResult(tasks, undefined)).toEqual({ tried: 0, tasks: 3, minutes: null, mark: null });
   });
 });
 
 describe('standing on a quality', () => {
-  const quality = (source: Quality['source'], worst: string, best: string): Quality => ({ id: 'q', label: 'q', weight: '1', source, worst, best });
+  const quality = (source: Quality['source'], worst: string, best: string): Quality => ({
+    id: 'q',
+    label: 'q',
+    weight: '1',
+    source,
+    worst,
+    best,
+  });
   const vendors: Record<string, VendorNotes> = {
-    a: { marks: { q: { value: '4' } }, uptime: '99.9', support: { channels: ['mail'], hoursAWeek: '42' }, tried: { t: { mark: '7' } }, reviews: [stars('4.6', 240)] },
+    a: {
+      marks: { q: { value: '4' } },
+      uptime: '99.9',
+      support: { channels: ['mail'], hoursAWeek: '42' },
+      tried: { t: { mark: '7' } },
+      reviews: [stars('4.6', 240)],
+    },
     b: {},
   };
   const data = { vendors, tasks: [{ id: 't', label: 't' }] };
@@ -83,7 +118,8 @@ describe('standing on a quality', () => {
     expect(standingOf(quality('reviews', '0', '100'), 'a', data)?.points).toBeCloseTo(90 - (1.645 * 30) / Math.sqrt(250));
   });
   it('is not known where nobody said anything', () => {
-    for (const source of ['mark', 'trial', 'reviews', 'uptime', 'speed', 'support'] as const) expect(standingOf(quality(source, '0', '1'), 'b', data)).toBeNull();
+    for (const source of ['mark', 'trial', 'reviews', 'uptime', 'speed', 'support'] as const)
+      expect(standingOf(quality(source, '0', '1'), 'b', data)).toBeNull();
     expect(standingOf(quality('mark', '0', '1'), 'elsewhere', {})).toBeNull();
   });
   it('ends at the ends of the scale', () => {

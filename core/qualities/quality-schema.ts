@@ -35,8 +35,14 @@ export const reviewSchema = z
     seen: dayField.optional(),
     earns: z.boolean().optional(),
   })
-  .refine(({ least, most }) => Number(least) < Number(most), { message: 'the upper end of the scale must be above its lower end', path: ['most'] })
-  .refine(({ score, least, most }) => Number(score) >= Number(least) && Number(score) <= Number(most), { message: 'a score within its scale is wanted', path: ['score'] });
+  .refine(({ least, most }) => Number(least) < Number(most), {
+    message: 'the upper end of the scale must be above its lower end',
+    path: ['most'],
+  })
+  .refine(({ score, least, most }) => Number(score) >= Number(least) && Number(score) <= Number(most), {
+    message: 'a score within its scale is wanted',
+    path: ['score'],
+  });
 
 /** A task of the trial diary, tried with a vendor. */
 export const triedSchema = z.strictObject({
@@ -52,7 +58,9 @@ export const vendorNotesSchema = z.strictObject({
   reviews: z.array(reviewSchema).optional(),
   /** Promised or measured, percent. */
   uptime: share.optional(),
-  support: z.strictObject({ channels: z.array(label), hoursAWeek: decimalField({ least: '0', most: '168' }).optional(), note: note.optional() }).optional(),
+  support: z
+    .strictObject({ channels: z.array(label), hoursAWeek: decimalField({ least: '0', most: '168' }).optional(), note: note.optional() })
+    .optional(),
   trialEnds: dayField.optional(),
   tried: z.record(slug, triedSchema).optional(),
   measurements: z.array(measurementSchema).optional(),

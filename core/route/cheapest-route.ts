@@ -57,7 +57,11 @@ export function cheapestRoute(pricing: Pricing): Route | null | undefined {
   if (!route) return undefined;
   const factor = 10 ** minorDigits(currency);
   const minor = (amount: string) => decimal(amount).times(factor).toNumber();
-  const found = routeSolver(pricing, route.candidates).solve({ within: minor(route.within), between: minor(route.between), moves: route.moves ?? DEFAULT_MOVES });
+  const found = routeSolver(pricing, route.candidates).solve({
+    within: minor(route.within),
+    between: minor(route.between),
+    moves: route.moves ?? DEFAULT_MOVES,
+  });
   return (
     found && {
       total: moneyText(roundMoney(decimal(found.cost).div(factor), currency), currency),

@@ -15,9 +15,21 @@ export interface CommonParts {
  * @param baseCurrency - the currency of an extra that states none
  */
 export function commonParts(candidates: readonly Candidate[], baseCurrency: string): CommonParts {
-  const plans = shared(candidates, (one) => one.plans, ({ plan, term }) => `${plan} ${term}`);
-  const addons = shared(candidates, (one) => one.addons ?? [], ({ addon, term, count = 1 }) => `${addon} ${term ?? ''} ${count}`);
-  const extras = shared(candidates, (one) => one.extras ?? [], (extra) => extraKey(extra, baseCurrency));
+  const plans = shared(
+    candidates,
+    (one) => one.plans,
+    ({ plan, term }) => `${plan} ${term}`,
+  );
+  const addons = shared(
+    candidates,
+    (one) => one.addons ?? [],
+    ({ addon, term, count = 1 }) => `${addon} ${term ?? ''} ${count}`,
+  );
+  const extras = shared(
+    candidates,
+    (one) => one.extras ?? [],
+    (extra) => extraKey(extra, baseCurrency),
+  );
   const isEmpty = plans.common.length + addons.common.length + extras.common.length === 0;
   return {
     common: isEmpty ? null : { id: 'common', label: '', plans: plans.common, addons: addons.common, extras: extras.common },

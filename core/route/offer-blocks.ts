@@ -48,7 +48,8 @@ export function offerBlocks(candidates: readonly RouteCandidate[], months: numbe
     tables.set(start, table);
     return table;
   };
-  const bestAt = (start: number, to: number): Best => (tableFrom(start)[to] ?? []).reduce((best, one) => (one.cost < best.cost ? one : best), NONE);
+  const bestAt = (start: number, to: number): Best =>
+    (tableFrom(start)[to] ?? []).reduce((best, one) => (one.cost < best.cost ? one : best), NONE);
   return {
     cost: (from, to) => bestAt(from, to).cost,
     block(start, to) {

@@ -42,7 +42,13 @@ export function cheapestSequence(offers: readonly OfferBlocks[], months: number,
 /** States by the remembered offers that were joined (bits), then by month and last offer. */
 type Level = Map<number, Array<Array<State | undefined>>>;
 
-function search(offers: readonly OfferBlocks[], months: number, between: MinorUnits, moves: number, remembered: readonly number[]): State | null {
+function search(
+  offers: readonly OfferBlocks[],
+  months: number,
+  between: MinorUnits,
+  moves: number,
+  remembered: readonly number[],
+): State | null {
   const bitOf = (offer: number) => (remembered.includes(offer) ? 1 << remembered.indexOf(offer) : 0);
   let best: State | null = null;
   let level: Level = new Map();

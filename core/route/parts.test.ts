@@ -14,24 +14,41 @@ describe('commonParts', () => {
     const { common, rest } = commonParts(
       [
         candidate('A', { plans: [host, { plan: 'a', term: 't' }], addons: [{ addon: 'mail', term: 't' }], extras: [domain] }),
-        candidate('B', { plans: [{ plan: 'b', term: 't' }, host], addons: [{ addon: 'mail', term: 't', count: 1 }], extras: [{ ...domain, from: 0, currency: 'EUR' }] }),
+        candidate('B', {
+          plans: [{ plan: 'b', term: 't' }, host],
+          addons: [{ addon: 'mail', term: 't', count: 1 }],
+          extras: [{ ...domain, from: 0, currency: 'EUR' }],
+        }),
       ],
       'EUR',
     );
     expect(common).toMatchObject({ plans: [host], addons: [{ addon: 'mail' }], extras: [domain] });
-    expect(rest.map(({ plans, addons, extras }) => [plans.map(({ plan }) => plan), addons?.length, extras?.length])).toEqual([[['a'], 0, 0], [['b'], 0, 0]]);
+    expect(rest.map(({ plans, addons, extras }) => [plans.map(({ plan }) => plan), addons?.length, extras?.length])).toEqual([
+      [['a'], 0, 0],
+      [['b'], 0, 0],
+    ]);
   });
 
   it('differ in any field, and are not common then', () => {
     const { common } = commonParts(
-      [candidate('A', { plans: [host], extras: [domain], addons: [{ addon: 'seats', term: 't', count: 2 }] }), candidate('B', { plans: [{ plan: 'host', term: 'm' }], extras: [{ ...domain, amount: '13' }], addons: [{ addon: 'seats', term: 't', count: 3 }] })],
+      [
+        candidate('A', { plans: [host], extras: [domain], addons: [{ addon: 'seats', term: 't', count: 2 }] }),
+        candidate('B', {
+          plans: [{ plan: 'host', term: 'm' }],
+          extras: [{ ...domain, amount: '13' }],
+          addons: [{ addon: 'seats', term: 't', count: 3 }],
+        }),
+      ],
       'EUR',
     );
     expect(common).toBeNull();
   });
 
   it('are common as often as all have them', () => {
-    const { common, rest } = commonParts([candidate('A', { plans: [host], extras: [domain, domain] }), candidate('B', { extras: [domain] })], 'EUR');
+    const { common, rest } = commonParts(
+      [candidate('A', { plans: [host], extras: [domain, domain] }), candidate('B', { extras: [domain] })],
+      'EUR',
+    );
     expect(common?.extras).toHaveLength(1);
     expect(rest.map(({ extras }) => extras?.length)).toEqual([1, 0]);
   });
@@ -49,7 +66,10 @@ describe('cheapestSequence', () => {
   // Summer is cheap with one, winter with the other: going back and forth would be cheapest, and is not allowed.
   const summer = offer('summer', [low, low, high, high, low, low, high, high]);
   const winter = offer('winter', [high, high, low, low, high, high, low, low]);
-  const steady = offer('steady', Array.from({ length: 8 }, () => 20));
+  const steady = offer(
+    'steady',
+    Array.from({ length: 8 }, () => 20),
+  );
 
   it('never joins an offer again that was left', () => {
     const sequence = cheapestSequence([summer, winter, steady], 8, 1, 7);
@@ -71,7 +91,9 @@ describe('cheapestSequence', () => {
 });
 
 describe('offerBlocks', () => {
-  const costs = (monthly: number, entry: number) => ({ cost: (from: number, to: number, moved: boolean) => (to - from) * monthly + (moved ? 0 : entry) });
+  const costs = (monthly: number, entry: number) => ({
+    cost: (from: number, to: number, moved: boolean) => (to - from) * monthly + (moved ? 0 : entry),
+  });
   const always = [true, true, true, true];
 
   it('joins once and moves inside for what a move costs', () => {
@@ -86,12 +108,19 @@ describe('offerBlocks', () => {
     expect(blocks.cost(0, 2)).toBe(7);
     // small for two months with its entry, a move, large for two without one.
     expect(blocks.cost(0, 4)).toBe(7 + 2 + 8);
-    expect(blocks.block(0, 4).segments).toEqual([{ candidate: 'small', from: 0, to: 2 }, { candidate: 'large', from: 2, to: 4 }]);
+    expect(blocks.block(0, 4).segments).toEqual([
+      { candidate: 'small', from: 0, to: 2 },
+      { candidate: 'large', from: 2, to: 4 },
+    ]);
     expect(blocks.cost(2, 4)).toBe(17);
   });
 
   it('does not move to the candidate it is with already', () => {
-    const blocks = offerBlocks([{ id: 'only', usable: always, costs: { cost: (from, to, moved) => (moved ? 0 : (to - from) * 10) } }], 4, 0);
+    const blocks = offerBlocks(
+      [{ id: 'only', usable: always, costs: { cost: (from, to, moved) => (moved ? 0 : (to - from) * 10) } }],
+      4,
+      0,
+    );
     expect(blocks.cost(0, 4)).toBe(40);
   });
 });

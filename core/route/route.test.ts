@@ -67,7 +67,12 @@ const smallRoute = fc
       hourValue: '10',
       forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orders: { start: '10', add: '3' }, orderValue: '21.37' }] },
       offers: [offer('one', [0, 1]), offer('two', [2])],
-      candidates: [0, 1, 2].map((index) => ({ id: `k${index}`, label: '', plans: [{ plan: `p${index}`, term: 't' }], hours: { setup: '1' } })),
+      candidates: [0, 1, 2].map((index) => ({
+        id: `k${index}`,
+        label: '',
+        plans: [{ plan: `p${index}`, term: 't' }],
+        hours: { setup: '1' },
+      })),
       route: { candidates: ['k0', 'k1', 'k2'], within, between, moves },
     };
   });
@@ -86,11 +91,14 @@ function segmentCost(file: DecisionFile, index: number, from: number, to: number
     const length = covers === 0 ? file.months - month : covers;
     const upTo = (part: number) => cents(amount.times(part).div(length));
     if (file.basis === 'spread') {
-      for (let part = 0; part < length && month + part < to; part++) lines.push({ month: month + part, amount: upTo(part + 1).minus(upTo(part)), taxed });
-      if (to < file.months && month + length > to && !comesBack) lines.push({ month: to - 1, amount: amount.minus(upTo(to - month)), taxed });
+      for (let part = 0; part < length && month + part < to; part++)
+        lines.push({ month: month + part, amount: upTo(part + 1).minus(upTo(part)), taxed });
+      if (to < file.months && month + length > to && !comesBack)
+        lines.push({ month: to - 1, amount: amount.minus(upTo(to - month)), taxed });
     } else {
       lines.push({ month, amount, taxed });
-      if (to < file.months && comesBack && month + covers > to) lines.push({ month: to - 1, amount: cents(amount.times(month + covers - to).div(covers)).neg(), taxed });
+      if (to < file.months && comesBack && month + covers > to)
+        lines.push({ month: to - 1, amount: cents(amount.times(month + covers - to).div(covers)).neg(), taxed });
     }
   };
   const intro = !moved && term.intro && 'price' in term.intro ? term.intro : null;
@@ -100,14 +108,24 @@ function segmentCost(file: DecisionFile, index: number, from: number, to: number
   if (!moved) pay(from, cents(decimal(plan.once?.[0]?.amount ?? '0')), 0, false);
   let credit = decimal(plan.charges?.[1]?.totalCap ?? '0');
   for (let month = from; month < to; month++) {
-    lines.push({ month, amount: cents(orders(month).times('21.37').times(index + 1).div(100)), taxed });
+    lines.push({
+      month,
+      amount: cents(
+        orders(month)
+          .times('21.37')
+          .times(index + 1)
+          .div(100),
+      ),
+      taxed,
+    });
     const back = Decimal.min(orders(month), credit);
     credit = credit.minus(back);
     lines.push({ month, amount: cents(back.neg()), taxed });
     if (month === from && !moved) lines.push({ month, amount: decimal(10), taxed: false });
   }
   let total = sum(lines.map(({ amount }) => amount));
-  for (let month = from; month < to; month++) total = total.plus(cents(sum(lines.filter((line) => line.taxed && line.month === month).map(({ amount }) => amount)).times('0.2')));
+  for (let month = from; month < to; month++)
+    total = total.plus(cents(sum(lines.filter((line) => line.taxed && line.month === month).map(({ amount }) => amount)).times('0.2')));
   return total;
 }
 
@@ -166,7 +184,12 @@ describe('the cheapest route', () => {
     const plan = (id: string, price: string) => ({ id, label: id, currency: 'EUR', terms: [{ id: 't', months: 1, price }] });
     const domain = { label: 'Domain', amount: '12', months: 12 };
     const file: DecisionFile = {
-      format: 'venalis.decision', version: 1, name: 'common', currency: 'EUR', start: '2027-01', months: 4,
+      format: 'venalis.decision',
+      version: 1,
+      name: 'common',
+      currency: 'EUR',
+      start: '2027-01',
+      months: 4,
       forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orders: '10', orderValue: '10' }] },
       offers: [
         { id: 'a', vendor: 'a', label: 'a', kind: 'x', plans: [{ ...plan('pa', '5'), limits: { orders: '100' } }] },
@@ -179,7 +202,10 @@ describe('the cheapest route', () => {
       route: { candidates: ['A', 'B'], within: '0', between: '2' },
     };
     // B from the start: 3 + 4 × 1, and the domain once.
-    expect(answerDecision(readDecisionFile(file)).route).toEqual({ total: '19.00', segments: [{ candidate: 'B', from: '2027-01', months: 4 }] });
+    expect(answerDecision(readDecisionFile(file)).route).toEqual({
+      total: '19.00',
+      segments: [{ candidate: 'B', from: '2027-01', months: 4 }],
+    });
   });
 
   it('says so where no way exists', () => {

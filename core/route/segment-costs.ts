@@ -125,7 +125,12 @@ function leavingDue(pricing: Pricing, payments: readonly ScheduledPayment[], to:
   for (const payment of payments) {
     const { month, covers, charged, prorated } = payment;
     if (month >= to) continue;
-    const line = basis === 'spread' ? restOfSpread(payment, to, horizon) : prorated && covers > 0 && month + covers > to ? notUsed(charged, month + covers - to, payment) : ZERO;
+    const line =
+      basis === 'spread'
+        ? restOfSpread(payment, to, horizon)
+        : prorated && covers > 0 && month + covers > to
+          ? notUsed(charged, month + covers - to, payment)
+          : ZERO;
     if (line.isZero()) continue;
     const amount = inBase(pricing, payment, line, units);
     due.all += amount;

@@ -15,10 +15,31 @@ function decision(charge: Charge, more: Partial<DecisionFile> = {}): DecisionFil
     rates: { USD: '0.5' },
     feeTax: '20',
     forecast: {
-      streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: '100', orderValue: '11', salesTax: '10', refunds: '4', cards: { domestic: '80', international: '20' } }],
+      streams: [
+        {
+          id: 'kites',
+          label: 'Kites',
+          kind: 'goods',
+          orders: '100',
+          orderValue: '11',
+          salesTax: '10',
+          refunds: '4',
+          cards: { domestic: '80', international: '20' },
+        },
+      ],
       drivers: { contacts: '500', labels: { per: 'orders', ratio: '2' } },
     },
-    offers: [{ id: 'a', vendor: 'Alder', label: 'Alder', kind: 'store-platform', plans: [{ id: 'pa', label: 'Plan', currency: 'USD', taxExcluded: true, terms: [{ id: 'm', months: 1, price: '10' }], charges: [charge] }] }],
+    offers: [
+      {
+        id: 'a',
+        vendor: 'Alder',
+        label: 'Alder',
+        kind: 'store-platform',
+        plans: [
+          { id: 'pa', label: 'Plan', currency: 'USD', taxExcluded: true, terms: [{ id: 'm', months: 1, price: '10' }], charges: [charge] },
+        ],
+      },
+    ],
     candidates: [{ id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }], payments: 'own' }],
     ...more,
   });
@@ -38,13 +59,25 @@ const base = { id: 'f', label: 'Fee' } as const;
 describe('a charge’s months at a level', () => {
   it.each<[string, Charge, object]>([
     // Order values are 22 dollars, 20 without tax; a dollar is worth half a euro, and taxed by a fifth.
-    ['per order', { ...base, how: 'per-order', percent: '5', each: '0.3' }, { how: 'beyond', quantity: 0, growing: 100, rate: 1.4, weight: 0.6 }],
+    [
+      'per order',
+      { ...base, how: 'per-order', percent: '5', each: '0.3' },
+      { how: 'beyond', quantity: 0, growing: 100, rate: 1.4, weight: 0.6 },
+    ],
     ['per order of net values', { ...base, how: 'per-order', percent: '5', of: 'net' }, { growing: 100, rate: 1 }],
     ['per order that is not refunded', { ...base, how: 'per-order', each: '1', refund: 'returned' }, { growing: 96, rate: 1 }],
-    ['per order, of cards from abroad', { ...base, how: 'per-order', each: '1', only: { cards: ['international'] } }, { growing: 20, rate: 1 }],
+    [
+      'per order, of cards from abroad',
+      { ...base, how: 'per-order', each: '1', only: { cards: ['international'] } },
+      { growing: 20, rate: 1 },
+    ],
     ['per order, within bounds', { ...base, how: 'per-order', percent: '50', most: '3' }, { rate: 3 }],
     ['per order beyond some', { ...base, how: 'per-order', each: '1', free: '30' }, { quantity: -30, growing: 100 }],
-    ['per order beyond so many per label', { ...base, how: 'per-order', each: '1', free: { per: 'labels', ratio: '0.1' } }, { quantity: 0, growing: 80 }],
+    [
+      'per order beyond so many per label',
+      { ...base, how: 'per-order', each: '1', free: { per: 'labels', ratio: '0.1' } },
+      { quantity: 0, growing: 80 },
+    ],
     ['per unit of sales', { ...base, how: 'per-unit', on: 'sales', percent: '2' }, { growing: 2200, rate: 0.02 }],
     ['per contact beyond some', { ...base, how: 'per-unit', on: 'contacts', each: '0.1', free: '100' }, { quantity: 400, growing: 0 }],
     ['in packages of labels', { ...base, how: 'package', on: 'labels', size: '50', each: '4' }, { how: 'steps', growing: 200, rate: 4 }],
@@ -62,9 +95,16 @@ describe('a charge’s months at a level', () => {
 describe('candidates read once', () => {
   it('share a charge that they have exactly alike, and not one that counts other orders', () => {
     const charge: Charge = { ...base, how: 'per-order', each: '1', bucket: 'payment', only: { payments: 'own' } };
-    const processors = [{ id: 'tally', label: 'Tally', currency: 'EUR', charges: [{ id: 't', label: 'Fee', how: 'per-order' as const, each: '0.5' }] }];
+    const processors = [
+      { id: 'tally', label: 'Tally', currency: 'EUR', charges: [{ id: 't', label: 'Fee', how: 'per-order' as const, each: '0.5' }] },
+    ];
     const one = { id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }] };
-    const pricing = preparePricing(decision(charge, { processors, candidates: [one, { ...one, id: 'B' }, { ...one, id: 'C', payments: [{ use: 'tally', cards: ['international'] }, { use: 'own' }] }] }));
+    const pricing = preparePricing(
+      decision(charge, {
+        processors,
+        candidates: [one, { ...one, id: 'B' }, { ...one, id: 'C', payments: [{ use: 'tally', cards: ['international'] }, { use: 'own' }] }],
+      }),
+    );
     const [a, b, c] = prepareCandidates(pricing);
     expect(a?.charges[0]).toBe(b?.charges[0]);
     expect(c?.charges[0]).not.toBe(a?.charges[0]);
@@ -77,11 +117,19 @@ describe('candidates read once', () => {
     expect(prepareCandidates(preparePricing(file))[0]?.canBeChosen).toBe(false);
     const [alder] = kiteDecision().offers;
     const limited = decision(charge, {
-      offers: [{ ...decision(charge).offers[0], addons: [{ id: 'more', label: 'More', currency: 'EUR', raises: { orders: '25' } }], plans: [{ ...decision(charge).offers[0]?.plans[0], limits: { orders: '60' } }] }] as DecisionFile['offers'],
+      offers: [
+        {
+          ...decision(charge).offers[0],
+          addons: [{ id: 'more', label: 'More', currency: 'EUR', raises: { orders: '25' } }],
+          plans: [{ ...decision(charge).offers[0]?.plans[0], limits: { orders: '60' } }],
+        },
+      ] as DecisionFile['offers'],
       candidates: [{ id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }], addons: [{ addon: 'more', count: 2 }] }],
     });
     expect(alder?.id).toBe('a');
-    expect(prepareCandidates(preparePricing(limited))[0]?.limits).toEqual([{ quantity: 'orders', charge: null, currency: 'USD', most: 110 }]);
+    expect(prepareCandidates(preparePricing(limited))[0]?.limits).toEqual([
+      { quantity: 'orders', charge: null, currency: 'USD', most: 110 },
+    ]);
     const [compiled] = compileCandidates(preparePricing(limited));
     expect(compiled?.usableUpTo).toBeCloseTo(1.1, 9);
   });

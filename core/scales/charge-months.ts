@@ -87,7 +87,14 @@ function shareOf(prepared: PreparedCharge, { cards, channel }: NumberStream, ind
 }
 
 /** Adds a stream's orders (or sales) to what grows with the scale, and for charges per order its fees to the rates. */
-function addStream(into: ChargeMonths, prepared: PreparedCharge, stream: NumberStream, share: number, isSales: boolean, rate: number): void {
+function addStream(
+  into: ChargeMonths,
+  prepared: PreparedCharge,
+  stream: NumberStream,
+  share: number,
+  isSales: boolean,
+  rate: number,
+): void {
   if (share <= 0) return;
   const { charge, percent, each, least, most } = prepared;
   const { growing, rates } = into;
@@ -110,9 +117,15 @@ function averageFees({ growing, rates }: ChargeMonths): void {
   }
 }
 
-function takeAllowance(into: ChargeMonths, { per, ratio }: { per: string | null; ratio: number }, forecast: NumberForecast, rate: number): void {
+function takeAllowance(
+  into: ChargeMonths,
+  { per, ratio }: { per: string | null; ratio: number },
+  forecast: NumberForecast,
+  rate: number,
+): void {
   const from = per !== null && forecast.scaled.has(per) ? into.growing : into.quantity;
-  const of = per === null ? null : per === 'orders' ? forecast.orders : per === 'sales' ? forecast.sales : (forecast.quantities.get(per) ?? null);
+  const of =
+    per === null ? null : per === 'orders' ? forecast.orders : per === 'sales' ? forecast.sales : (forecast.quantities.get(per) ?? null);
   const factor = per === 'sales' ? ratio / rate : ratio;
   for (let month = 0; month < from.length; month++) from[month] = (from[month] ?? 0) - (per === null ? ratio : factor * (of?.[month] ?? 0));
 }

@@ -28,7 +28,12 @@ export function cheapestStretches(given: readonly CompiledCandidate[], from: num
   const cuts = [from, ...new Set([...ends].sort((a, b) => a - b)), to];
   cuts.slice(1).forEach((end, index) => {
     const start = cuts[index] ?? from;
-    look(candidates.filter(({ usableUpTo }) => usableUpTo >= end), start, end, add);
+    look(
+      candidates.filter(({ usableUpTo }) => usableUpTo >= end),
+      start,
+      end,
+      add,
+    );
   });
   return joined;
 }
@@ -38,7 +43,9 @@ function withoutRepeated(candidates: readonly CompiledCandidate[]): CompiledCand
   const first = new Map<string, CompiledCandidate>();
   for (const one of candidates) {
     const { id: _id, ...form } = one;
-    const key = JSON.stringify(form, (_name, value: unknown) => (value instanceof Float64Array ? [...value] : value === Infinity ? 'always' : value));
+    const key = JSON.stringify(form, (_name, value: unknown) =>
+      value instanceof Float64Array ? [...value] : value === Infinity ? 'always' : value,
+    );
     if (!first.has(key)) first.set(key, one);
   }
   return [...first.values()];
@@ -68,8 +75,22 @@ function narrow(usable: readonly CompiledCandidate[], from: number, to: number, 
   const inRun = usable.filter((_, index) => (bounds[index]?.[0] ?? 0) <= lowest + DUST * (Math.abs(lowest) + 1));
   if (inRun.length === 1) return add(from, to, inRun[0]?.id ?? null);
   const count = (range: Range) => inRun.reduce((sum, candidate) => sum + piecesBetween(candidate, range.from, range.to), 0);
-  if (count(whole) <= MOST_PIECES) return envelope(inRun, inRun.map((one) => totalCurve(one, whole.from, whole.to)), from, to, add);
-  if (count({ from, to }) <= MOST_PIECES || to - from < 1e-12 * to) return envelope(inRun, inRun.map((one) => totalCurve(one, from, to)), from, to, add);
+  if (count(whole) <= MOST_PIECES)
+    return envelope(
+      inRun,
+      inRun.map((one) => totalCurve(one, whole.from, whole.to)),
+      from,
+      to,
+      add,
+    );
+  if (count({ from, to }) <= MOST_PIECES || to - from < 1e-12 * to)
+    return envelope(
+      inRun,
+      inRun.map((one) => totalCurve(one, from, to)),
+      from,
+      to,
+      add,
+    );
   const middle = (from + to) / 2;
   narrow(inRun, from, middle, whole, add);
   narrow(inRun, middle, to, whole, add);
@@ -94,7 +115,8 @@ function envelope(usable: readonly CompiledCandidate[], curves: readonly Piecewi
       if (next !== undefined && next < end) end = next;
     }
     if (end - start > 1e-13 * end) lowest(usable, values, slopes, start, end, add);
-    for (let which = 0; which < curves.length; which++) if ((curves[which]?.starts[(pieces[which] ?? 0) + 1] ?? Infinity) <= end) pieces[which] = (pieces[which] ?? 0) + 1;
+    for (let which = 0; which < curves.length; which++)
+      if ((curves[which]?.starts[(pieces[which] ?? 0) + 1] ?? Infinity) <= end) pieces[which] = (pieces[which] ?? 0) + 1;
     start = end;
   }
 }
@@ -112,7 +134,14 @@ function pieceAt(starts: Float64Array, scale: number): number {
 }
 
 /** Who is lowest along a stretch in which all curves are lines with these values at its start. */
-function lowest(usable: readonly CompiledCandidate[], values: Float64Array, slopes: Float64Array, from: number, to: number, add: Add): void {
+function lowest(
+  usable: readonly CompiledCandidate[],
+  values: Float64Array,
+  slopes: Float64Array,
+  from: number,
+  to: number,
+  add: Add,
+): void {
   let start = from;
   // Each turn ends at the next crossing; there are at most as many as there are lines.
   for (let turn = 0; turn <= values.length && start < to; turn++) {

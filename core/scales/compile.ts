@@ -63,7 +63,11 @@ function fixedMonths({ file }: Pick<Pricing, 'file'>, { payments, hours }: Prepa
 }
 
 /** The largest scale at which no limit is exceeded; 0 if one is at every scale, Infinity if none ever is. */
-export function largestUsableScale({ limits, lift }: PreparedCandidate, level: Level, compiledCharge: (charge: PreparedCharge) => CompiledCharge): number {
+export function largestUsableScale(
+  { limits, lift }: PreparedCandidate,
+  level: Level,
+  compiledCharge: (charge: PreparedCharge) => CompiledCharge,
+): number {
   let largest = Infinity;
   for (const limit of limits) {
     const { fixed, growing } = limitedMonths(limit, level, compiledCharge);
@@ -75,7 +79,11 @@ export function largestUsableScale({ limits, lift }: PreparedCandidate, level: L
 }
 
 /** What a limit counts by month: a part that stays, or one that grows with the scale. */
-function limitedMonths({ quantity, charge, currency }: PreparedLimit, { forecast, rate }: Level, compiledCharge: (charge: PreparedCharge) => CompiledCharge): { fixed?: Float64Array; growing?: Float64Array } {
+function limitedMonths(
+  { quantity, charge, currency }: PreparedLimit,
+  { forecast, rate }: Level,
+  compiledCharge: (charge: PreparedCharge) => CompiledCharge,
+): { fixed?: Float64Array; growing?: Float64Array } {
   if (charge) {
     const { quantity: fixed, growing } = compiledCharge(charge);
     return { fixed, growing };

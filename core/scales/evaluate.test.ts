@@ -44,12 +44,20 @@ describe('totals at many points', () => {
         const prepared = prepareCandidates(pricing);
         const points = evaluator(pricing, prepared);
         const stated = statedLevel(pricing);
-        const dearer = { ...stated, hourValue: stated.hourValue + 10, rate: (currency: string) => stated.rate(currency) * (currency === 'USD' ? 2 : 1) };
+        const dearer = {
+          ...stated,
+          hourValue: stated.hourValue + 10,
+          rate: (currency: string) => stated.rate(currency) * (currency === 'USD' ? 2 : 1),
+        };
         points.setLevel(stated);
         const before = [...points.at(1).totals];
         points.setLevel(dearer);
         const expected = compileAt(pricing, prepared, dearer).map((one) => totalAt(one, 1));
-        points.at(1).totals.forEach((total, index) => expect(Math.abs(total - (expected[index] ?? NaN))).toBeLessThanOrEqual(1e-7 * (Math.abs(total) + 1)));
+        points
+          .at(1)
+          .totals.forEach((total, index) =>
+            expect(Math.abs(total - (expected[index] ?? NaN))).toBeLessThanOrEqual(1e-7 * (Math.abs(total) + 1)),
+          );
         points.setLevel(stated);
         expect([...points.at(1).totals]).toEqual(before);
       }),

@@ -36,7 +36,8 @@ export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly P
   const horizon = pricing.file.months;
   const held = new Map<PreparedCharge, Held>();
   for (const { charges } of candidates)
-    for (const prepared of charges) if (!held.has(prepared)) held.set(prepared, { prepared, months: chargeMonths(prepared, horizon), slope: null, total: 0 });
+    for (const prepared of charges)
+      if (!held.has(prepared)) held.set(prepared, { prepared, months: chargeMonths(prepared, horizon), slope: null, total: 0 });
   const all = [...held.values()];
   const chargesOf = candidates.map(({ charges }) => charges.flatMap((charge) => held.get(charge) ?? []));
   const monthsOf = (charge: PreparedCharge): ChargeMonths => held.get(charge)?.months ?? chargeMonths(charge, horizon);
@@ -61,7 +62,9 @@ export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly P
       candidates.forEach((candidate, index) => {
         const reached = scale * candidate.lift;
         let total = fixed[index] ?? 0;
-        for (const one of chargesOf[index] ?? []) total += candidate.lift === 1 ? one.total : one.slope === null ? chargeTotalAt(one.months, horizon, reached) : one.slope * reached;
+        for (const one of chargesOf[index] ?? [])
+          total +=
+            candidate.lift === 1 ? one.total : one.slope === null ? chargeTotalAt(one.months, horizon, reached) : one.slope * reached;
         totals[index] = total;
         // The largest usable scale has the lift in it already.
         usable[index] = (usableUpTo[index] ?? -1) > 0 && scale <= (usableUpTo[index] ?? -1) ? 1 : 0;

@@ -108,7 +108,11 @@ function addPieces(changes: Changes, pieces: readonly Piece[], weight: number): 
 /** Adds the changes up from the lower end; those at the same place are one. */
 function added({ value, slope, at, values, slopes }: Changes, from: number, to: number): Piecewise {
   const order = at.map((_, index) => index).sort((a, b) => (at[a] ?? 0) - (at[b] ?? 0));
-  const curve = { starts: new Float64Array(order.length + 1), values: new Float64Array(order.length + 1), slopes: new Float64Array(order.length + 1) };
+  const curve = {
+    starts: new Float64Array(order.length + 1),
+    values: new Float64Array(order.length + 1),
+    slopes: new Float64Array(order.length + 1),
+  };
   curve.starts[0] = from;
   curve.values[0] = value;
   curve.slopes[0] = slope;
@@ -217,7 +221,9 @@ function bandPieces({ how, bands }: CompiledCharge, line: Line, from: number, to
   });
   const piece = (start: number, index: number): Piece => {
     const band = lines[index];
-    return band ? { start, value: line.quantity(start) * band.rate + band.offset, slope: line.growing * band.rate } : { start, value: 0, slope: 0 };
+    return band
+      ? { start, value: line.quantity(start) * band.rate + band.offset, slope: line.growing * band.rate }
+      : { start, value: 0, slope: 0 };
   };
   const bandAt = (quantity: number) => {
     if (quantity <= 0 && how === 'graduated') return -1;

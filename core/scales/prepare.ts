@@ -89,7 +89,13 @@ export function prepareCandidate(pricing: Pricing, candidate: Candidate, shared 
     id: candidate.id,
     candidate,
     lift: liftScale(candidate).toNumber(),
-    payments: paymentSchedule(pricing, candidate).map(({ month, covers, charged, currency, taxExcluded }) => ({ month, covers, charged: charged.toNumber(), currency, taxExcluded })),
+    payments: paymentSchedule(pricing, candidate).map(({ month, covers, charged, currency, taxExcluded }) => ({
+      month,
+      covers,
+      charged: charged.toNumber(),
+      currency,
+      taxExcluded,
+    })),
     hours: { setup: Number(candidate.hours?.setup ?? '0'), monthly: Number(candidate.hours?.monthly ?? '0') },
     charges,
     limits: [...planLimits(pricing, candidate), ...charges.flatMap(chargeLimit)],
@@ -97,7 +103,12 @@ export function prepareCandidate(pricing: Pricing, candidate: Candidate, shared 
   };
 }
 
-function prepareCharge(pricing: Pricing, candidate: Candidate, { charge, owner }: CandidateCharge, shared: Map<string, PreparedCharge>): PreparedCharge {
+function prepareCharge(
+  pricing: Pricing,
+  candidate: Candidate,
+  { charge, owner }: CandidateCharge,
+  shared: Map<string, PreparedCharge>,
+): PreparedCharge {
   const processing = processingOf(candidate);
   const { streams } = pricing.file.forecast;
   const known = streams.map(() => new Map<string, boolean>());
@@ -110,7 +121,12 @@ function prepareCharge(pricing: Pricing, candidate: Candidate, { charge, owner }
     return isCounted;
   };
   // Which orders are counted depends on who processes them; kinds of cards that come up later follow the same rules.
-  const kinds = new Set(['domestic', 'foreign', ...streams.flatMap(({ cards }) => Object.keys(cards ?? {})), ...cardsNamed(candidate, charge)]);
+  const kinds = new Set([
+    'domestic',
+    'foreign',
+    ...streams.flatMap(({ cards }) => Object.keys(cards ?? {})),
+    ...cardsNamed(candidate, charge),
+  ]);
   const counted = streams.map((stream, at) => [...kinds].filter((card) => counts(at, stream.channel ?? 'own-site', card)).join(' '));
   const key = [owner.kind, owner.id, charge.id, ...counted].join('|');
   const found = shared.get(key);
@@ -150,19 +166,30 @@ function prepareAllowance(free: Allowance | undefined): PreparedAllowance | null
 
 function prepareBand(band: Band, index: number, all: readonly Band[]): CompiledBand {
   const isLast = index === all.length - 1;
-  return { upTo: band.upTo === null || isLast ? Infinity : Number(band.upTo), rate: unitRate(band).toNumber(), flat: Number(band.flat ?? '0') };
+  return {
+    upTo: band.upTo === null || isLast ? Infinity : Number(band.upTo),
+    rate: unitRate(band).toNumber(),
+    flat: Number(band.flat ?? '0'),
+  };
 }
 
 /** Plans' limits, moved by add-ons (decision file §6). */
 function planLimits(pricing: Pricing, candidate: Candidate): PreparedLimit[] {
   const raised = (name: string) =>
-    sum((candidate.addons ?? []).map(({ addon, count }) => {
-      const { raises } = pricing.addon(addon);
-      return decimal(raises && Object.hasOwn(raises, name) ? (raises[name] ?? '0') : '0').times(count ?? ONE);
-    }));
+    sum(
+      (candidate.addons ?? []).map(({ addon, count }) => {
+        const { raises } = pricing.addon(addon);
+        return decimal(raises && Object.hasOwn(raises, name) ? (raises[name] ?? '0') : '0').times(count ?? ONE);
+      }),
+    );
   return candidate.plans.flatMap(({ plan: id }) => {
     const { plan } = pricing.plan(id);
-    return Object.entries(plan.limits ?? {}).map(([quantity, most]) => ({ quantity, charge: null, currency: plan.currency, most: decimal(most).plus(raised(quantity)).toNumber() }));
+    return Object.entries(plan.limits ?? {}).map(([quantity, most]) => ({
+      quantity,
+      charge: null,
+      currency: plan.currency,
+      most: decimal(most).plus(raised(quantity)).toNumber(),
+    }));
   });
 }
 

@@ -88,8 +88,10 @@ describe('break-evens', () => {
           const next = crossings.find((crossing) => crossing.scale >= scale);
           const last = crossings.at(-1);
           const sign = next ? next.cheaperBelow : last ? -last.cheaperBelow : null;
-          if (sign !== null && crossings.every((crossing) => Math.abs(crossing.scale - scale) > 1e-9)) expect(Math.sign(difference)).toBe(sign);
-          if (sign === null) expect(Math.sign(difference)).toBe(Math.sign(totalAt(a, TO * 0.999) - totalAt(b, TO * 0.999)) || Math.sign(difference));
+          if (sign !== null && crossings.every((crossing) => Math.abs(crossing.scale - scale) > 1e-9))
+            expect(Math.sign(difference)).toBe(sign);
+          if (sign === null)
+            expect(Math.sign(difference)).toBe(Math.sign(totalAt(a, TO * 0.999) - totalAt(b, TO * 0.999)) || Math.sign(difference));
         }
       }),
       { numRuns: 80 },
@@ -97,10 +99,24 @@ describe('break-evens', () => {
   });
 
   const charge = (parts: Partial<CompiledCharge>): CompiledCharge => ({
-    how: 'beyond', quantity: new Float64Array([0]), growing: new Float64Array([100]), rates: new Float64Array([1]), size: 1, bands: [],
-    monthlyMin: null, monthlyCap: null, totalCap: null, weight: 1, ...parts,
+    how: 'beyond',
+    quantity: new Float64Array([0]),
+    growing: new Float64Array([100]),
+    rates: new Float64Array([1]),
+    size: 1,
+    bands: [],
+    monthlyMin: null,
+    monthlyCap: null,
+    totalCap: null,
+    weight: 1,
+    ...parts,
   });
-  const candidate = (id: string, fixed: number, charges: CompiledCharge[]): CompiledCandidate => ({ id, fixed: new Float64Array([fixed]), charges, usableUpTo: Infinity });
+  const candidate = (id: string, fixed: number, charges: CompiledCharge[]): CompiledCandidate => ({
+    id,
+    fixed: new Float64Array([fixed]),
+    charges,
+    usableUpTo: Infinity,
+  });
 
   it('are found at every step of packages, however close together', () => {
     // 10 for every 10 begun against 1 each and 5 more: the packages are dearer right behind every step, cheaper before the next.
@@ -113,7 +129,9 @@ describe('break-evens', () => {
   });
 
   it('are found among millions of packages without looking at each', () => {
-    const packages = candidate('packages', 0, [charge({ how: 'steps', size: 0.001, growing: new Float64Array([1e6]), rates: new Float64Array([0.001]) })]);
+    const packages = candidate('packages', 0, [
+      charge({ how: 'steps', size: 0.001, growing: new Float64Array([1e6]), rates: new Float64Array([0.001]) }),
+    ]);
     const flat = candidate('flat', 3_000_000.5, []);
     const found = crossingsOf(packages, flat, 0.05, 20);
     expect(found).toHaveLength(1);
@@ -124,15 +142,38 @@ describe('break-evens', () => {
     const flat = candidate('flat', 100, []);
     const rising = (bands: CompiledCharge['bands']) => candidate('rising', 0, [charge({ how: 'graduated', rates: null, bands })]);
     // 100 k counted: 1 each up to 100, nothing more up to 300, then 1 each again: equal to 100 from k = 1 to 3.
-    const through = rising([{ upTo: 100, rate: 1, flat: 0 }, { upTo: 300, rate: 0, flat: 0 }, { upTo: Infinity, rate: 1, flat: 0 }]);
+    const through = rising([
+      { upTo: 100, rate: 1, flat: 0 },
+      { upTo: 300, rate: 0, flat: 0 },
+      { upTo: Infinity, rate: 1, flat: 0 },
+    ]);
     expect(crossingsOf(through, flat, FROM, TO)).toEqual([{ scale: 1, cheaperBelow: -1 }]);
     // Never more than 100: equal from k = 1 on, and never the dearer one.
-    expect(crossingsOf(rising([{ upTo: 100, rate: 1, flat: 0 }, { upTo: Infinity, rate: 0, flat: 0 }]), flat, FROM, TO)).toEqual([]);
+    expect(
+      crossingsOf(
+        rising([
+          { upTo: 100, rate: 1, flat: 0 },
+          { upTo: Infinity, rate: 0, flat: 0 },
+        ]),
+        flat,
+        FROM,
+        TO,
+      ),
+    ).toEqual([]);
     expect(crossingsOf(flat, candidate('same', 100, []), FROM, TO)).toEqual([]);
   });
 
   it('are found at jumps', () => {
-    const volume = candidate('volume', 0, [charge({ how: 'volume', rates: null, bands: [{ upTo: 200, rate: 1, flat: 0 }, { upTo: Infinity, rate: 0.4, flat: 0 }] })]);
+    const volume = candidate('volume', 0, [
+      charge({
+        how: 'volume',
+        rates: null,
+        bands: [
+          { upTo: 200, rate: 1, flat: 0 },
+          { upTo: Infinity, rate: 0.4, flat: 0 },
+        ],
+      }),
+    ]);
     // 100 k, and from k = 2 on 40 k, against 150: dearer from 1.5, cheaper again from the jump at 2 to 3.75.
     expect(crossingsOf(volume, candidate('flat', 150, []), FROM, TO)).toEqual([
       { scale: 1.5, cheaperBelow: -1 },
@@ -170,8 +211,16 @@ describe('who is cheapest at which scale', () => {
 describe('amountAt', () => {
   it('stands on an edge that floating point puts a hair off', () => {
     const third: CompiledCharge = {
-      how: 'steps', quantity: new Float64Array([0]), growing: new Float64Array([0.1 + 0.2]), rates: new Float64Array([1]), size: 0.3, bands: [],
-      monthlyMin: null, monthlyCap: null, totalCap: null, weight: 1,
+      how: 'steps',
+      quantity: new Float64Array([0]),
+      growing: new Float64Array([0.1 + 0.2]),
+      rates: new Float64Array([1]),
+      size: 0.3,
+      bands: [],
+      monthlyMin: null,
+      monthlyCap: null,
+      totalCap: null,
+      weight: 1,
     };
     expect(amountAt(third, 0, 1)).toBe(1);
   });

@@ -29,8 +29,13 @@ export function readLinkedData(texts: readonly string[]): LinkedOffers | null {
     if (!isNode(value)) return;
     const own = textOf(value['name']) || name;
     if (isOf(value, 'Organization', 'Brand', 'Corporation', 'OnlineBusiness')) vendor ||= textOf(value['name']);
-    if (isOf(value, 'Offer')) found.push({ plan: textOf(value['name']) || nameIn(value['itemOffered']) || name || 'Plan', clauses: offerClauses(value, found.length) });
-    else if (isOf(value, 'AggregateOffer') && value['offers'] === undefined) found.push({ plan: own || 'Plan', clauses: [notUnderstood('a range of prices without single offers', found.length, 0)] });
+    if (isOf(value, 'Offer'))
+      found.push({
+        plan: textOf(value['name']) || nameIn(value['itemOffered']) || name || 'Plan',
+        clauses: offerClauses(value, found.length),
+      });
+    else if (isOf(value, 'AggregateOffer') && value['offers'] === undefined)
+      found.push({ plan: own || 'Plan', clauses: [notUnderstood('a range of prices without single offers', found.length, 0)] });
     for (const [key, inner] of Object.entries(value)) {
       if (key === 'brand' || key === 'seller' || key === 'provider' || key === 'publisher' || key === 'offeredBy') vendor ||= nameIn(inner);
       if (key !== 'itemOffered' && key !== 'priceSpecification') visit(inner, isOf(value, 'Offer') ? '' : own, depth + 1);
@@ -94,16 +99,30 @@ function offerClauses(offer: Node, index: number): Clause[] {
   const currency = prices.find((price) => price.currency)?.currency;
   const named = currency ? { currency } : {};
   const first: Statement[] = [];
-  if (offer['valueAddedTaxIncluded'] === false || specifications.some((node) => node['valueAddedTaxIncluded'] === false)) first.push({ kind: 'tax', excluded: true });
+  if (offer['valueAddedTaxIncluded'] === false || specifications.some((node) => node['valueAddedTaxIncluded'] === false))
+    first.push({ kind: 'tax', excluded: true });
   const last: Statement[] = [];
   const until = /^\d{4}-\d{2}-\d{2}/.exec(textOf(offer['priceValidUntil'] ?? offer['validThrough']))?.[0];
   if (until) last.push({ kind: 'offer', until });
   const clauses = withIntroductions(prices).map((stated, at): Clause => {
     const { price, intro } = stated;
     const where = place(index, at, `${price.amount} ${price.currency ?? ''}`.trim());
-    const term = (months: number): Statement => ({ kind: 'term', term: { months, price: price.amount, ...(intro ? { intro } : {}) }, ...named });
+    const term = (months: number): Statement => ({
+      kind: 'term',
+      term: { months, price: price.amount, ...(intro ? { intro } : {}) },
+      ...named,
+    });
     if (price.months !== null) return { kind: 'read', statements: [term(price.months), ...last], ...where };
-    return { kind: 'asked', question: `What is ${price.amount} paid for? The page does not say.`, options: [{ label: 'by the month', statements: [term(1)] }, { label: 'by the year', statements: [term(12)] }, { label: 'once, for good', statements: [term(0)] }], ...where };
+    return {
+      kind: 'asked',
+      question: `What is ${price.amount} paid for? The page does not say.`,
+      options: [
+        { label: 'by the month', statements: [term(1)] },
+        { label: 'by the year', statements: [term(12)] },
+        { label: 'once, for good', statements: [term(0)] },
+      ],
+      ...where,
+    };
   });
   return first.length > 0 ? [...clauses, { kind: 'read', statements: first, ...place(index, clauses.length, 'without tax') }] : clauses;
 }
@@ -112,7 +131,15 @@ function offerClauses(offer: Node, index: number): Clause[] {
 function withIntroductions(prices: readonly Price[]): Array<{ price: Price; intro?: { price: string; periods: number } }> {
   const introductory = new Set<Price>();
   const stated = prices.map((price) => {
-    const before = prices.find((one) => one !== price && one.holds !== null && one.start < price.start && one.months === price.months && price.months !== null && price.months > 0);
+    const before = prices.find(
+      (one) =>
+        one !== price &&
+        one.holds !== null &&
+        one.start < price.start &&
+        one.months === price.months &&
+        price.months !== null &&
+        price.months > 0,
+    );
     if (!before?.holds || !price.months) return { price };
     introductory.add(before);
     return { price, intro: { price: before.amount, periods: Math.max(1, Math.round(before.holds / price.months)) } };
@@ -132,11 +159,22 @@ function priceOf(node: Node, offer: Node): Price | null {
   const paidFor = increment !== null && quoted !== null ? increment * quoted : quoted;
   const start = Number(node['billingStart'] ?? 0) * (quoted ?? 1);
   const price = increment !== null && increment > 1 && quoted !== null ? decimal(amount).times(increment).toFixed() : amount;
-  return { amount: price, currency: isCurrency(code) ? code : null, months: paidFor ?? billing, start: Number.isFinite(start) ? start : 0, holds: quoted === null ? null : billing };
+  return {
+    amount: price,
+    currency: isCurrency(code) ? code : null,
+    months: paidFor ?? billing,
+    start: Number.isFinite(start) ? start : 0,
+    holds: quoted === null ? null : billing,
+  };
 }
 
 function amountOf(value: unknown): string | null {
-  const text = typeof value === 'number' ? String(value) : textOf(value).replace(/^[^\d]*/, '').replace(/,(?=\d{3}\b)/g, '');
+  const text =
+    typeof value === 'number'
+      ? String(value)
+      : textOf(value)
+          .replace(/^[^\d]*/, '')
+          .replace(/,(?=\d{3}\b)/g, '');
   return /^\d{1,12}(\.\d{1,6})?$/.test(text) ? text : null;
 }
 
@@ -144,7 +182,8 @@ const UNIT_MONTHS: Readonly<Record<string, number>> = { MON: 1, ANN: 12, QAN: 3,
 
 function monthsIn(quantity: Node): number | null {
   const value = Number(quantity['value'] ?? 1);
-  const unit = UNIT_MONTHS[textOf(quantity['unitCode']).toUpperCase()] ?? UNIT_MONTHS[textOf(quantity['unitText']).toUpperCase().replace(/S$/, '')];
+  const unit =
+    UNIT_MONTHS[textOf(quantity['unitCode']).toUpperCase()] ?? UNIT_MONTHS[textOf(quantity['unitText']).toUpperCase().replace(/S$/, '')];
   return unit !== undefined && Number.isInteger(value) && value > 0 ? unit * value : null;
 }
 

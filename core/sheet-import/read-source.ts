@@ -26,9 +26,14 @@ export function readSheetSource(text: string): SheetSource {
   const start = whole.trimStart();
   if (start === '') return refused('nothing', 'a table, a web page or the JSON of a price sheet is wanted');
   if (start.startsWith('{') || start.startsWith('[')) return readJson(start);
-  if (/^<|<table[\s>]|<html[\s>]|application\/ld\+json/i.test(start.slice(0, 200_000)) || /<table[\s>]/i.test(start)) return readHtml(start);
+  if (/^<|<table[\s>]|<html[\s>]|application\/ld\+json/i.test(start.slice(0, 200_000)) || /<table[\s>]/i.test(start))
+    return readHtml(start);
   const read = delimitedTable(whole);
-  if ((read.table[0]?.length ?? 0) < 2) return refused(`a text of ${read.table.length} ${read.table.length === 1 ? 'line' : 'lines'} without columns`, 'a table with plans beside or below each other is wanted; single lines can be typed as the page says them');
+  if ((read.table[0]?.length ?? 0) < 2)
+    return refused(
+      `a text of ${read.table.length} ${read.table.length === 1 ? 'line' : 'lines'} without columns`,
+      'a table with plans beside or below each other is wanted; single lines can be typed as the page says them',
+    );
   return { kind: 'table', title: '', ...read };
 }
 
@@ -38,7 +43,10 @@ function readHtml(html: string): SheetSource {
   if (offers) return { kind: 'offers', offers, title: page.title };
   const [largest] = page.tables;
   if (largest) return { kind: 'table', title: page.title, ...largest };
-  return refused('a web page without a table and without schema.org offers', 'a page that states prices in a table or as schema.org data is wanted; its lines can be typed as the page says them');
+  return refused(
+    'a web page without a table and without schema.org offers',
+    'a page that states prices in a table or as schema.org data is wanted; its lines can be typed as the page says them',
+  );
 }
 
 function readJson(text: string): SheetSource {
@@ -53,10 +61,17 @@ function readJson(text: string): SheetSource {
   const isSheet = typeof document === 'object' && document !== null && 'format' in document && document.format === SHEET_FORMAT;
   if (!isSheet) {
     const offers = readLinkedData([text]);
-    return offers ? { kind: 'offers', offers, title: '' } : refused('JSON that is neither a price sheet nor schema.org offers', `"format": "${SHEET_FORMAT}" is wanted`);
+    return offers
+      ? { kind: 'offers', offers, title: '' }
+      : refused('JSON that is neither a price sheet nor schema.org offers', `"format": "${SHEET_FORMAT}" is wanted`);
   }
   const stated = document as { version?: unknown; sheet?: unknown };
   if (stated.version !== 1) return refused(`version ${String(stated.version)}`, 'version 1 is wanted');
   const read = priceSheetSchema.safeParse(stated.sheet);
-  return read.success ? { kind: 'sheet', sheet: read.data } : { kind: 'refused', problems: problemsOf(stated.sheet, read.error.issues).map((problem) => ({ ...problem, path: `sheet.${problem.path}` })) };
+  return read.success
+    ? { kind: 'sheet', sheet: read.data }
+    : {
+        kind: 'refused',
+        problems: problemsOf(stated.sheet, read.error.issues).map((problem) => ({ ...problem, path: `sheet.${problem.path}` })),
+      };
 }

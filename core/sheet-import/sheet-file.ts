@@ -17,7 +17,11 @@ export function withFreshIds(sheet: PriceSheet, newId: () => string): PriceSheet
     fresh.set(id, found);
     return found;
   };
-  const part = <One extends { id: string; charges?: ReadonlyArray<{ id: string }> | undefined }>(one: One): One => ({ ...one, id: renew(one.id), ...(one.charges ? { charges: one.charges.map((charge) => ({ ...charge, id: renew(`charge ${charge.id}`) })) } : {}) });
+  const part = <One extends { id: string; charges?: ReadonlyArray<{ id: string }> | undefined }>(one: One): One => ({
+    ...one,
+    id: renew(one.id),
+    ...(one.charges ? { charges: one.charges.map((charge) => ({ ...charge, id: renew(`charge ${charge.id}`) })) } : {}),
+  });
   const notes = (changed: PriceSheet): PriceSheet => ({
     ...changed,
     ...(sheet.figures ? { figures: renamed(sheet.figures, fresh) } : {}),
@@ -27,7 +31,12 @@ export function withFreshIds(sheet: PriceSheet, newId: () => string): PriceSheet
   });
   if (sheet.kind === 'processor') return notes({ ...sheet, processor: part(sheet.processor) });
   if (sheet.kind === 'addon') return notes({ ...sheet, addon: part(sheet.addon) });
-  const offer: Offer = { ...sheet.offer, id: newId(), plans: sheet.offer.plans.map(part), ...(sheet.offer.addons ? { addons: sheet.offer.addons.map(part) } : {}) };
+  const offer: Offer = {
+    ...sheet.offer,
+    id: newId(),
+    plans: sheet.offer.plans.map(part),
+    ...(sheet.offer.addons ? { addons: sheet.offer.addons.map(part) } : {}),
+  };
   return notes({ ...sheet, offer });
 }
 

@@ -9,18 +9,30 @@ import { sheetFile, withFreshIds } from './sheet-file';
 import { suggestMapping, tablePlans } from './table-mapping';
 
 const written = (clauses: readonly Clause[]) =>
-  clauses.flatMap((clause) => (clause.kind === 'read' ? clause.statements.map((one) => statementSentence(one, withPoint)) : [clause.kind === 'asked' ? `? ${clause.question}` : `× ${clause.text}`]));
+  clauses.flatMap((clause) =>
+    clause.kind === 'read'
+      ? clause.statements.map((one) => statementSentence(one, withPoint))
+      : [clause.kind === 'asked' ? `? ${clause.question}` : `× ${clause.text}`],
+  );
 
 /** What a table says about each plan, read as suggested. */
 function plansIn(text: string, known: readonly string[] = []) {
   const source = readSheetSource(text);
   if (source.kind !== 'table') throw new Error(`a table is wanted: ${JSON.stringify(source)}`);
-  return Object.fromEntries(tablePlans(source.table, suggestMapping(source.table, known), known).map(({ plan, clauses }) => [plan ?? '', written(clauses)]));
+  return Object.fromEntries(
+    tablePlans(source.table, suggestMapping(source.table, known), known).map(({ plan, clauses }) => [plan ?? '', written(clauses)]),
+  );
 }
 
 describe('tables', () => {
   const expected = {
-    Basic: ['27 by the month', '258 by the year', 'Card payments (payment): 2.2 % + 0.28 per order', 'at most 2 of staff', 'gift cards: no'],
+    Basic: [
+      '27 by the month',
+      '258 by the year',
+      'Card payments (payment): 2.2 % + 0.28 per order',
+      'at most 2 of staff',
+      'gift cards: no',
+    ],
     Plus: ['54 by the month', '516 by the year', 'Card payments (payment): 1.9 % + 0.28 per order', 'no limit on staff', 'gift cards: yes'],
   };
   const rows = [
@@ -37,18 +49,27 @@ describe('tables', () => {
     ['a CSV file with semicolons', rows.map((row) => row.join(';')).join('\n')],
     ['a CSV file with commas and quotes', rows.map((row) => row.map((cell) => `"${cell}"`).join(',')).join('\n')],
     ['the other way round', (rows[0] ?? []).map((_, column) => rows.map((row) => row[column]).join('\t')).join('\n')],
-    ['a table of a web page', `<p>Our <b>plans</b></p><table>${rows.map((row) => `<tr>${row.map((cell) => `<td><span>${cell}</span></td>`).join('')}</tr>`).join('')}</table>`],
+    [
+      'a table of a web page',
+      `<p>Our <b>plans</b></p><table>${rows.map((row) => `<tr>${row.map((cell) => `<td><span>${cell}</span></td>`).join('')}</tr>`).join('')}</table>`,
+    ],
     ['broken markup', `<table><tr>${rows.map((row) => row.map((cell) => `<td>${cell}`).join('')).join('<tr>')}`],
   ])('%s: plans, with the meaning of each line suggested', (_name, text) => {
     expect(plansIn(text)).toEqual(expected);
   });
 
   it('keeps what is understood and names the cell that is not', () => {
-    expect(plansIn('\tBasic\tPlus\nMonthly price\t27\tloads of money\nSeats\t2\t5')).toEqual({ Basic: ['27 by the month', 'at most 2 of staff'], Plus: ['× Monthly price: loads of money', 'at most 5 of staff'] });
+    expect(plansIn('\tBasic\tPlus\nMonthly price\t27\tloads of money\nSeats\t2\t5')).toEqual({
+      Basic: ['27 by the month', 'at most 2 of staff'],
+      Plus: ['× Monthly price: loads of money', 'at most 5 of staff'],
+    });
   });
 
   it('reads lines whose heading says nothing as they are written', () => {
-    expect(plansIn('\tBasic\tPlus\nWhat you pay\t27/mo or 258 billed yearly\t54/mo')).toEqual({ Basic: ['27 by the month', '258 by the year'], Plus: ['54 by the month'] });
+    expect(plansIn('\tBasic\tPlus\nWhat you pay\t27/mo or 258 billed yearly\t54/mo')).toEqual({
+      Basic: ['27 by the month', '258 by the year'],
+      Plus: ['54 by the month'],
+    });
   });
 
   it('leaves out what no price sheet can hold, and says how much', () => {
@@ -58,7 +79,8 @@ describe('tables', () => {
 });
 
 describe('web pages with schema.org data', () => {
-  const page = (...scripts: readonly object[]) => `<!doctype html><title>Plans</title>${scripts.map((one) => `<script type="application/ld+json">${JSON.stringify(one)}</script>`).join('')}`;
+  const page = (...scripts: readonly object[]) =>
+    `<!doctype html><title>Plans</title>${scripts.map((one) => `<script type="application/ld+json">${JSON.stringify(one)}</script>`).join('')}`;
   const offers = (text: string) => {
     const source = readSheetSource(text);
     if (source.kind !== 'offers') throw new Error(`offers are wanted: ${JSON.stringify(source)}`);
@@ -72,8 +94,28 @@ describe('web pages with schema.org data', () => {
       name: 'Tidewrack Stores',
       brand: { '@type': 'Brand', name: 'Tidewrack' },
       offers: [
-        { '@type': 'Offer', name: 'Basic', priceCurrency: 'EUR', priceSpecification: [{ '@type': 'UnitPriceSpecification', price: 27, unitCode: 'MON' }, { '@type': 'UnitPriceSpecification', price: '258.00', referenceQuantity: { '@type': 'QuantitativeValue', value: 1, unitCode: 'ANN' } }] },
-        { '@type': 'Offer', name: 'Plus', priceCurrency: 'EUR', price: '54.00', validThrough: '2026-12-31T23:59:59Z', valueAddedTaxIncluded: false, priceSpecification: { '@type': 'UnitPriceSpecification', price: 43, unitText: 'month', billingIncrement: 12 } },
+        {
+          '@type': 'Offer',
+          name: 'Basic',
+          priceCurrency: 'EUR',
+          priceSpecification: [
+            { '@type': 'UnitPriceSpecification', price: 27, unitCode: 'MON' },
+            {
+              '@type': 'UnitPriceSpecification',
+              price: '258.00',
+              referenceQuantity: { '@type': 'QuantitativeValue', value: 1, unitCode: 'ANN' },
+            },
+          ],
+        },
+        {
+          '@type': 'Offer',
+          name: 'Plus',
+          priceCurrency: 'EUR',
+          price: '54.00',
+          validThrough: '2026-12-31T23:59:59Z',
+          valueAddedTaxIncluded: false,
+          priceSpecification: { '@type': 'UnitPriceSpecification', price: 43, unitText: 'month', billingIncrement: 12 },
+        },
         { '@type': 'Offer', name: 'Trade', price: '119' },
       ],
     };
@@ -88,7 +130,15 @@ describe('web pages with schema.org data', () => {
   });
 
   it('takes a price that holds for some months and is followed by another for the introductory one', () => {
-    const offer = { '@type': 'Offer', name: 'Basic', priceCurrency: 'EUR', priceSpecification: [{ price: 2, unitCode: 'MON', billingDuration: 2, billingStart: 0 }, { price: 27, unitCode: 'MON', billingStart: 2 }] };
+    const offer = {
+      '@type': 'Offer',
+      name: 'Basic',
+      priceCurrency: 'EUR',
+      priceSpecification: [
+        { price: 2, unitCode: 'MON', billingDuration: 2, billingStart: 0 },
+        { price: 27, unitCode: 'MON', billingStart: 2 },
+      ],
+    };
     expect(offers(page({ '@graph': [offer] })).plans).toEqual([['Basic', ['27 by the month (the first 2 payments 2 each)']]]);
   });
 
@@ -96,7 +146,10 @@ describe('web pages with schema.org data', () => {
     const deep = `${'{"offers":'.repeat(4000)}1${'}'.repeat(4000)}`;
     const hostile = `<script>throw new Error('run')</script><img src=x onerror=alert(1)><script type="application/ld+json">{broken</script><script type="application/ld+json">${deep}</script><table><tr><td><script>alert(1)</script>Seats<td>2</table>${'<div>'.repeat(50_000)}`;
     expect(readSheetSource(hostile)).toMatchObject({ kind: 'table', table: [['Seats', '2']] });
-    expect(readSheetSource(`<table><tr><td>Seats<td>2</table>${'<table><tr><td>'.repeat(200_000)}`)).toMatchObject({ kind: 'table', table: [['Seats', '2']] });
+    expect(readSheetSource(`<table><tr><td>Seats<td>2</table>${'<table><tr><td>'.repeat(200_000)}`)).toMatchObject({
+      kind: 'table',
+      table: [['Seats', '2']],
+    });
     const named = offers(page({ '@type': 'Offer', name: `<b>${'x'.repeat(5000)}`, price: 3, unitCode: 'MON', __proto__: null }));
     expect(named.plans[0]?.[0]).toHaveLength(120);
   });
@@ -104,7 +157,13 @@ describe('web pages with schema.org data', () => {
 
 describe('the JSON of one sheet', () => {
   const typed = typedSheet('Tidewrack', { Basic: '27/mo, 2.7% + 25c, up to 2 seats' });
-  const sheet: PriceSheet = withMark(noteFigure({ ...typed, seen: '2026-11-03', savings: { 'tidewrack-basic': '20' } }, 'tidewrack-basic charge tidewrack-1', { where: 'pricing page' }), 'tidewrack-basic limit products', 'unlimited');
+  const sheet: PriceSheet = withMark(
+    noteFigure({ ...typed, seen: '2026-11-03', savings: { 'tidewrack-basic': '20' } }, 'tidewrack-basic charge tidewrack-1', {
+      where: 'pricing page',
+    }),
+    'tidewrack-basic limit products',
+    'unlimited',
+  );
 
   it('is read back as it was written', () => {
     expect(readSheetSource(JSON.stringify(sheetFile(sheet)))).toEqual({ kind: 'sheet', sheet });

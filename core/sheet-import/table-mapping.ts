@@ -46,7 +46,9 @@ export function suggestMapping(table: Table, known: readonly string[]): TableMap
 
 function mappingFor(table: Table, plans: TableMapping['plans'], known: readonly string[]): TableMapping {
   const lines = linesOf(table, plans);
-  const isHeader = (line: readonly string[]) => line.slice(1).every((cell) => cell !== '' && !/^[\s€$£]*[\d.,]+/.test(cell) && cell.length <= 60 && !YES_NO.test(cell)) && headingOf(line[0] ?? '', known) === null;
+  const isHeader = (line: readonly string[]) =>
+    line.slice(1).every((cell) => cell !== '' && !/^[\s€$£]*[\d.,]+/.test(cell) && cell.length <= 60 && !YES_NO.test(cell)) &&
+    headingOf(line[0] ?? '', known) === null;
   const header = lines.slice(0, 3).findIndex((line) => line.length > 1 && isHeader(line));
   return { plans, header, lines: lines.map((line, index) => (index === header ? { kind: 'ignore' } : meaningOf(line, known))) };
 }
@@ -81,7 +83,11 @@ export function tablePlans(table: Table, mapping: TableMapping, known: readonly 
     clauses: lines.flatMap((line, at) => {
       const meaning = mapping.lines[at] ?? { kind: 'ignore' };
       const place = (at * width + column) * PLACES_A_LINE;
-      return cellClauses(meaning, line[0] ?? '', line[column] ?? '', known).map((clause) => ({ ...clause, from: clause.from + place, to: clause.to + place }));
+      return cellClauses(meaning, line[0] ?? '', line[column] ?? '', known).map((clause) => ({
+        ...clause,
+        from: clause.from + place,
+        to: clause.to + place,
+      }));
     }),
   }));
 }
@@ -101,8 +107,17 @@ function cellClauses(meaning: LineMeaning, head: string, text: string, known: re
 
 /** "Not known" and "no limit" as statements, where a statement can say them. */
 function stateClauses(row: RowKind, state: string, place: { text: string; from: number; to: number }): Clause[] {
-  if (row.kind === 'limit' && (state === 'unlimited' || state === 'not-known')) return [{ kind: 'read', statements: [{ kind: 'limit', quantity: row.quantity, most: state === 'unlimited' ? true : null }], ...place }];
-  if (row.kind === 'feature') return [{ kind: 'read', statements: [{ kind: 'feature', feature: row.feature, value: state === 'unlimited' ? true : state === 'not-known' ? null : false }], ...place }];
-  if (row.kind === 'term' && state === 'not-known') return [{ kind: 'read', statements: [{ kind: 'term', term: { months: row.months, price: null } }], ...place }];
+  if (row.kind === 'limit' && (state === 'unlimited' || state === 'not-known'))
+    return [{ kind: 'read', statements: [{ kind: 'limit', quantity: row.quantity, most: state === 'unlimited' ? true : null }], ...place }];
+  if (row.kind === 'feature')
+    return [
+      {
+        kind: 'read',
+        statements: [{ kind: 'feature', feature: row.feature, value: state === 'unlimited' ? true : state === 'not-known' ? null : false }],
+        ...place,
+      },
+    ];
+  if (row.kind === 'term' && state === 'not-known')
+    return [{ kind: 'read', statements: [{ kind: 'term', term: { months: row.months, price: null } }], ...place }];
   return state === 'empty' || state === 'not-offered' ? [] : [{ kind: 'not-understood', ...place }];
 }

@@ -33,7 +33,11 @@ export function tableOf(rows: readonly (readonly string[])[]): ReadTable {
  */
 export function delimitedTable(text: string): ReadTable {
   const delimiter = /\t/.test(text.slice(0, 10_000)) ? '\t' : '';
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter, delimitersToGuess: [';', ',', '|'], skipEmptyLines: 'greedy' });
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    delimiter,
+    delimitersToGuess: [';', ',', '|'],
+    skipEmptyLines: 'greedy',
+  });
   return tableOf(data);
 }
 

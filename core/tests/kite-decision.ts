@@ -16,8 +16,39 @@ export function kiteDecision(more: Partial<DecisionFile> = {}): DecisionFile {
     hourValue: '20',
     forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: '100', orderValue: '10', margin: '50' }] },
     offers: [
-      { id: 'a', vendor: 'Alder', label: 'Alder', kind: 'store-platform', plans: [{ id: 'pa', label: 'Plan', currency: 'EUR', terms: [{ id: 'm', months: 1, price: '10' }, { id: 'y', months: 12, price: '96' }], charges: [{ id: 'fa', label: 'Fee', how: 'per-order', percent: '5' }] }] },
-      { id: 'b', vendor: 'Birch', label: 'Birch', kind: 'store-platform', plans: [{ id: 'pb', label: 'Plan', currency: 'EUR', terms: [{ id: 'm', months: 1, price: '30' }], charges: [{ id: 'fb', label: 'Fee', how: 'per-order', percent: '1' }] }] },
+      {
+        id: 'a',
+        vendor: 'Alder',
+        label: 'Alder',
+        kind: 'store-platform',
+        plans: [
+          {
+            id: 'pa',
+            label: 'Plan',
+            currency: 'EUR',
+            terms: [
+              { id: 'm', months: 1, price: '10' },
+              { id: 'y', months: 12, price: '96' },
+            ],
+            charges: [{ id: 'fa', label: 'Fee', how: 'per-order', percent: '5' }],
+          },
+        ],
+      },
+      {
+        id: 'b',
+        vendor: 'Birch',
+        label: 'Birch',
+        kind: 'store-platform',
+        plans: [
+          {
+            id: 'pb',
+            label: 'Plan',
+            currency: 'EUR',
+            terms: [{ id: 'm', months: 1, price: '30' }],
+            charges: [{ id: 'fb', label: 'Fee', how: 'per-order', percent: '1' }],
+          },
+        ],
+      },
     ],
     candidates: [
       { id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }] },

@@ -2,7 +2,24 @@ import type { Candidate } from '../decision-file/candidate-schema';
 import type { Series, Stream } from '../decision-file/forecast-schema';
 import type { Allowance, Charge, Term } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
-import { add, ceiling, compare, larger, minus, one, over, power, type Rational, rational, rounded, smaller, times, total, written, zero } from './rational';
+import {
+  add,
+  ceiling,
+  compare,
+  larger,
+  minus,
+  one,
+  over,
+  power,
+  type Rational,
+  rational,
+  rounded,
+  smaller,
+  times,
+  total,
+  written,
+  zero,
+} from './rational';
 
 /**
  * The rules of the decision file written down a second time, straight from the text, slowly and with fractions:
@@ -60,7 +77,8 @@ function worldOf(file: DecisionFile, candidate: Candidate): World {
     let count = rational(stream.subscribers?.start ?? '0');
     const orders = months.map((month) => {
       if (!stream.subscribers) return times(seriesAt(file, stream.orders ?? '0', month), lift);
-      if (month > 0) count = add(times(count, minus(one, percent(stream.subscribers.churn))), seriesAt(file, stream.subscribers.joins, month));
+      if (month > 0)
+        count = add(times(count, minus(one, percent(stream.subscribers.churn))), seriesAt(file, stream.subscribers.joins, month));
       subscribers.set(stream.id, [...(subscribers.get(stream.id) ?? []), times(count, lift)]);
       return over(times(count, lift), rational(stream.subscribers.every ?? 1));
     });
@@ -73,8 +91,10 @@ function worldOf(file: DecisionFile, candidate: Candidate): World {
     if (name === 'orders') return total(among(ids).map(({ orders }) => orders[month] ?? zero));
     if (name === 'sales') return total(among(ids).map(({ orders, value }) => times(orders[month] ?? zero, value[month] ?? zero)));
     const driver = drivers[name];
-    if (driver === undefined) return name === 'subscribers' ? total(among(ids).map(({ stream }) => subscribers.get(stream.id)?.[month] ?? zero)) : null;
-    if (typeof driver === 'object' && 'per' in driver) return times(rational(driver.ratio), quantity(driver.per, month, driver.streams) ?? zero);
+    if (driver === undefined)
+      return name === 'subscribers' ? total(among(ids).map(({ stream }) => subscribers.get(stream.id)?.[month] ?? zero)) : null;
+    if (typeof driver === 'object' && 'per' in driver)
+      return times(rational(driver.ratio), quantity(driver.per, month, driver.streams) ?? zero);
     return seriesAt(file, driver, month);
   };
   return { file, streams, quantity };
@@ -83,7 +103,9 @@ function worldOf(file: DecisionFile, candidate: Candidate): World {
 function processorFor(candidate: Candidate, channel: string, card: string): string {
   const { payments = 'own' } = candidate;
   if (typeof payments === 'string') return payments;
-  return payments.find((rule) => (!rule.channels || rule.channels.includes(channel)) && (!rule.cards || rule.cards.includes(card)))?.use ?? 'own';
+  return (
+    payments.find((rule) => (!rule.channels || rule.channels.includes(channel)) && (!rule.cards || rule.cards.includes(card)))?.use ?? 'own'
+  );
 }
 
 interface Owned {
@@ -108,19 +130,38 @@ function counts(candidate: Candidate, { charge, processor }: Owned, stream: Stre
 
 function ownedCharges(file: DecisionFile, candidate: Candidate): Owned[] {
   const plans = candidate.plans.flatMap(({ plan }) => file.offers.flatMap((offer) => offer.plans.filter(({ id }) => id === plan)));
-  const addons = (candidate.addons ?? []).flatMap(({ addon }) => [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])].filter(({ id }) => id === addon));
-  const named = typeof candidate.payments === 'string' || !candidate.payments ? [candidate.payments ?? 'own'] : candidate.payments.map(({ use }) => use);
-  const processors = (file.processors ?? []).filter(({ id }) => named.includes(id)).sort((a, b) => named.indexOf(a.id) - named.indexOf(b.id));
-  const owned = (sheet: { charges?: Charge[] | undefined; currency: string; taxExcluded?: boolean | undefined }, processor: string | null) =>
-    (sheet.charges ?? []).map((charge) => ({ charge, currency: sheet.currency, taxed: charge.taxExcluded ?? sheet.taxExcluded ?? false, processor }));
-  return [...[...plans, ...addons].flatMap((sheet) => owned(sheet, null)), ...processors.flatMap((sheet) => owned(sheet, sheet.id))].filter(({ charge }) => {
-    const kind = charge.only?.payments;
-    return kind === undefined || named.some((name) => (name === 'own') === (kind === 'own'));
-  });
+  const addons = (candidate.addons ?? []).flatMap(({ addon }) =>
+    [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])].filter(({ id }) => id === addon),
+  );
+  const named =
+    typeof candidate.payments === 'string' || !candidate.payments
+      ? [candidate.payments ?? 'own']
+      : candidate.payments.map(({ use }) => use);
+  const processors = (file.processors ?? [])
+    .filter(({ id }) => named.includes(id))
+    .sort((a, b) => named.indexOf(a.id) - named.indexOf(b.id));
+  const owned = (
+    sheet: { charges?: Charge[] | undefined; currency: string; taxExcluded?: boolean | undefined },
+    processor: string | null,
+  ) =>
+    (sheet.charges ?? []).map((charge) => ({
+      charge,
+      currency: sheet.currency,
+      taxed: charge.taxExcluded ?? sheet.taxExcluded ?? false,
+      processor,
+    }));
+  return [...[...plans, ...addons].flatMap((sheet) => owned(sheet, null)), ...processors.flatMap((sheet) => owned(sheet, sheet.id))].filter(
+    ({ charge }) => {
+      const kind = charge.only?.payments;
+      return kind === undefined || named.some((name) => (name === 'own') === (kind === 'own'));
+    },
+  );
 }
 
 const hasNull = (value: unknown): boolean =>
-  value === null || (typeof value === 'object' && Object.entries(value).some(([key, inner]) => !['upTo', 'id', 'label', 'only'].includes(key) && hasNull(inner)));
+  value === null ||
+  (typeof value === 'object' &&
+    Object.entries(value).some(([key, inner]) => !['upTo', 'id', 'label', 'only'].includes(key) && hasNull(inner)));
 
 function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Rational): { amounts: Rational[]; quantities: Rational[] } {
   const { charge } = owned;
@@ -129,11 +170,19 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
   const quantities: Rational[] = [];
   const amounts = Array.from({ length: world.file.months }, (_, month) => {
     const parts = world.streams.map(({ stream, orders, value, net }) => {
-      const share = total(Object.entries(stream.cards ?? { domestic: '100' }).map(([card, part]) => (counts(candidate, owned, stream, card) ? percent(part) : zero)));
+      const share = total(
+        Object.entries(stream.cards ?? { domestic: '100' }).map(([card, part]) =>
+          counts(candidate, owned, stream, card) ? percent(part) : zero,
+        ),
+      );
       return { stream, orders: times(orders[month] ?? zero, share), value: over((charge.of === 'net' ? net : value)[month] ?? zero, rate) };
     });
     const quantity =
-      on === 'orders' ? total(parts.map((part) => part.orders)) : on === 'sales' ? total(parts.map((part) => times(part.orders, part.value))) : (world.quantity(on, month) ?? zero);
+      on === 'orders'
+        ? total(parts.map((part) => part.orders))
+        : on === 'sales'
+          ? total(parts.map((part) => times(part.orders, part.value)))
+          : (world.quantity(on, month) ?? zero);
     quantities.push(quantity);
     const free = (allowance: Allowance | undefined): Rational => {
       if (allowance == null) return zero;
@@ -141,11 +190,15 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
       const base = world.quantity(allowance.per, month) ?? zero;
       return times(rational(allowance.ratio ?? '0'), allowance.per === 'sales' ? over(base, rate) : base);
     };
-    const unit = (band: { each?: string | null | undefined; percent?: string | null | undefined }) => add(rational(band.each ?? '0'), percent(band.percent));
+    const unit = (band: { each?: string | null | undefined; percent?: string | null | undefined }) =>
+      add(rational(band.each ?? '0'), percent(band.percent));
     const beyond = (allowance: Allowance | undefined) => larger(minus(quantity, free(allowance)), zero);
     let amount = zero;
     if (charge.how === 'per-order') {
-      const charged = parts.map((part) => ({ ...part, orders: charge.refund === 'returned' ? times(part.orders, minus(one, percent(part.stream.refunds))) : part.orders }));
+      const charged = parts.map((part) => ({
+        ...part,
+        orders: charge.refund === 'returned' ? times(part.orders, minus(one, percent(part.stream.refunds))) : part.orders,
+      }));
       const fees = charged.map(({ orders, value }) => {
         let fee = add(times(value, percent(charge.percent)), rational(charge.each ?? '0'));
         if (charge.least != null) fee = larger(fee, rational(charge.least));
@@ -154,9 +207,11 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
       });
       const count = total(charged.map(({ orders }) => orders));
       amount = total(fees);
-      if (charge.free !== undefined) amount = count.top === 0n ? zero : over(times(amount, larger(minus(count, free(charge.free)), zero)), count);
+      if (charge.free !== undefined)
+        amount = count.top === 0n ? zero : over(times(amount, larger(minus(count, free(charge.free)), zero)), count);
     } else if (charge.how === 'per-unit') amount = times(beyond(charge.free), unit(charge));
-    else if (charge.how === 'package') amount = times(ceiling(over(beyond(charge.free), rational(charge.size ?? '1'))), rational(charge.each ?? '0'));
+    else if (charge.how === 'package')
+      amount = times(ceiling(over(beyond(charge.free), rational(charge.size ?? '1'))), rational(charge.each ?? '0'));
     else if (charge.how === 'graduated') {
       let edge = zero;
       charge.bands.forEach((band, index) => {
@@ -194,7 +249,8 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
     if (file.basis === 'spread') {
       const length = covers === 0 ? file.months - month : covers;
       const upTo = (part: number) => money(over(times(charged, rational(part)), rational(length)), currency);
-      for (let part = 0; part < length && month + part < file.months; part++) line(month + part, bucket, minus(upTo(part + 1), upTo(part)), currency, taxed);
+      for (let part = 0; part < length && month + part < file.months; part++)
+        line(month + part, bucket, minus(upTo(part + 1), upTo(part)), currency, taxed);
     } else line(month, bucket, charged, currency, taxed);
     const past = month + covers - file.months;
     if (covers > 0 && past > 0) prepaid = add(prepaid, times(over(times(charged, rational(past)), rational(covers)), rateOf(currency)));
@@ -212,14 +268,18 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
     }
     return undefined;
   };
-  const plans = candidate.plans.flatMap((used) => file.offers.flatMap((offer) => offer.plans.filter(({ id }) => id === used.plan).map((plan) => ({ plan, term: used.term }))));
+  const plans = candidate.plans.flatMap((used) =>
+    file.offers.flatMap((offer) => offer.plans.filter(({ id }) => id === used.plan).map((plan) => ({ plan, term: used.term }))),
+  );
   for (const { plan, term } of plans) {
     const found = plan.terms.find(({ id }) => id === term);
     if (found) payTerm(found, 1, plan.currency, 'plan', plan.taxExcluded ?? false, plan.id);
     for (const fee of plan.once ?? []) pay(0, 0, rational(fee.amount), plan.currency, 'once', plan.taxExcluded ?? false);
   }
   const allAddons = [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])];
-  const addons = (candidate.addons ?? []).flatMap((used) => allAddons.filter(({ id }) => id === used.addon).map((addon) => ({ addon, used })));
+  const addons = (candidate.addons ?? []).flatMap((used) =>
+    allAddons.filter(({ id }) => id === used.addon).map((addon) => ({ addon, used })),
+  );
   for (const { addon, used } of addons) {
     const found = addon.terms?.find(({ id }) => id === used.term);
     if (found) payTerm(found, used.count ?? 1, addon.currency, 'addon', addon.taxExcluded ?? false, addon.id);
@@ -238,9 +298,18 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
     }
     const { charge, currency, taxed } = owned;
     const { amounts, quantities } = chargeMonths(world, candidate, owned, rateOf(currency));
-    amounts.forEach((amount, month) => line(month, charge.credit ? 'credit' : (charge.bucket ?? 'transaction'), charge.credit ? minus(zero, amount) : amount, currency, taxed));
+    amounts.forEach((amount, month) =>
+      line(
+        month,
+        charge.credit ? 'credit' : (charge.bucket ?? 'transaction'),
+        charge.credit ? minus(zero, amount) : amount,
+        currency,
+        taxed,
+      ),
+    );
     const last = 'bands' in charge ? charge.bands.at(-1)?.upTo : null;
-    if (last != null) quantities.forEach((quantity, month) => compare(quantity, rational(last)) > 0 && exceeded.push({ month, limit: charge.id }));
+    if (last != null)
+      quantities.forEach((quantity, month) => compare(quantity, rational(last)) > 0 && exceeded.push({ month, limit: charge.id }));
   }
   for (let month = 0; month < file.months; month++) {
     const hours = add(rational(candidate.hours?.monthly ?? '0'), month === 0 ? rational(candidate.hours?.setup ?? '0') : zero);
@@ -261,25 +330,42 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
   const sales = total(world.streams.flatMap((stream) => stream.orders.map((count, month) => times(count, stream.value[month] ?? zero))));
   const kept = total(
     world.streams.map(({ stream, orders: counted, net }) =>
-      times(times(total(counted.map((count, month) => times(count, net[month] ?? zero))), percent(stream.margin ?? '100')), minus(one, percent(stream.refunds))),
+      times(
+        times(total(counted.map((count, month) => times(count, net[month] ?? zero))), percent(stream.margin ?? '100')),
+        minus(one, percent(stream.refunds)),
+      ),
     ),
   );
-  const buckets = [...new Set(lines.map(({ bucket }) => bucket))].map((bucket) => [bucket, total(lines.filter((one_) => one_.bucket === bucket).map(({ amount }) => amount))] as const);
-  const features = [...plans.map(({ plan }) => plan.features), ...addons.map(({ addon }) => addon.features), ...(candidate.extras ?? []).map((extra) => extra.features)];
+  const buckets = [...new Set(lines.map(({ bucket }) => bucket))].map(
+    (bucket) => [bucket, total(lines.filter((one_) => one_.bucket === bucket).map(({ amount }) => amount))] as const,
+  );
+  const features = [
+    ...plans.map(({ plan }) => plan.features),
+    ...addons.map(({ addon }) => addon.features),
+    ...(candidate.extras ?? []).map((extra) => extra.features),
+  ];
   const unmet = (file.needs ?? []).filter(({ level, feature, least }) => {
     if (level !== 'must') return false;
     return !features.some((all) => {
       const value = all?.[feature];
-      return value === true || (typeof value === 'string' && compare(rational(value), rational(least ?? '0')) > (least === undefined ? 0 : -1));
+      return (
+        value === true || (typeof value === 'string' && compare(rational(value), rational(least ?? '0')) > (least === undefined ? 0 : -1))
+      );
     });
   });
   const stated = (feature: string) => plans.some(({ plan }) => plan.features?.[feature] != null);
   const first = exceeded.sort((a, b) => a.month - b.month || (a.limit < b.limit ? -1 : 1))[0];
-  const fees = charges.filter(({ charge }) => charge.bucket === 'payment' && !charge.credit && ['orders', 'sales'].includes(charge.on ?? 'orders'));
+  const fees = charges.filter(
+    ({ charge }) => charge.bucket === 'payment' && !charge.credit && ['orders', 'sales'].includes(charge.on ?? 'orders'),
+  );
   return {
     total: written(sum, places),
-    buckets: Object.fromEntries(buckets.filter(([, amount]) => amount.top !== 0n).map(([bucket, amount]) => [bucket, written(amount, places)])),
-    monthly: Array.from({ length: file.months }, (_, month) => written(total(lines.filter((one_) => one_.month === month).map(({ amount }) => amount)), places)),
+    buckets: Object.fromEntries(
+      buckets.filter(([, amount]) => amount.top !== 0n).map(([bucket, amount]) => [bucket, written(amount, places)]),
+    ),
+    monthly: Array.from({ length: file.months }, (_, month) =>
+      written(total(lines.filter((one_) => one_.month === month).map(({ amount }) => amount)), places),
+    ),
     perOrder: orders.top === 0n ? null : written(over(sum, orders), 4),
     shareOfSales: sales.top === 0n ? null : written(times(over(sum, sales), rational(100)), 4),
     keep: written(minus(rounded(kept, places), sum), places),
@@ -289,7 +375,13 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
     unclear: unmet.filter(({ feature }) => !stated(feature)).map(({ feature }) => feature),
     unknown: [...unknown].sort(),
     noPaymentFee: world.streams
-      .filter(({ stream, orders: counted }) => counted.some(({ top }) => top > 0n) && Object.entries(stream.cards ?? { domestic: '100' }).some(([card, share]) => rational(share).top > 0n && !fees.some((owned) => counts(candidate, owned, stream, card))))
+      .filter(
+        ({ stream, orders: counted }) =>
+          counted.some(({ top }) => top > 0n) &&
+          Object.entries(stream.cards ?? { domestic: '100' }).some(
+            ([card, share]) => rational(share).top > 0n && !fees.some((owned) => counts(candidate, owned, stream, card)),
+          ),
+      )
       .map(({ stream }) => stream.id),
     usable: unmet.length === 0 && !first,
   };

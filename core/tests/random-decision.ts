@@ -38,9 +38,23 @@ export const charge = (id: string): fc.Arbitrary<Charge> => {
   const on = fc.constantFrom('orders', 'sales', 'contacts', 'subscribers');
   const common = { id: fc.constant(id), label: fc.constant(id) };
   return fc.oneof(
-    fc.record({ ...common, how: fc.constant('per-order' as const), bucket: fc.constantFrom('payment' as const, 'transaction' as const), percent, each: money(1), refund: fc.constantFrom('kept' as const, 'returned' as const) }),
+    fc.record({
+      ...common,
+      how: fc.constant('per-order' as const),
+      bucket: fc.constantFrom('payment' as const, 'transaction' as const),
+      percent,
+      each: money(1),
+      refund: fc.constantFrom('kept' as const, 'returned' as const),
+    }),
     fc.record({ ...common, how: fc.constant('per-unit' as const), on, each: money(1), free: allowance }),
-    fc.record({ ...common, how: fc.constant('package' as const), on, size: fc.constantFrom('1', '10', '37'), each: money(9), free: allowance }),
+    fc.record({
+      ...common,
+      how: fc.constant('package' as const),
+      on,
+      size: fc.constantFrom('1', '10', '37'),
+      each: money(9),
+      free: allowance,
+    }),
     fc.record({ ...common, how: fc.constant('graduated' as const), on, bands }),
     fc.record({ ...common, how: fc.constant('volume' as const), on, bands, monthlyCap: money(400) }),
   );
@@ -96,8 +110,21 @@ export const randomDecision: fc.Arbitrary<DecisionFile> = candidateCount.chain((
         vendor: 'v',
         label: 'v',
         kind: 'store-platform',
-        plans: [{ id: `p${index}`, label: 'p', ...plan, once: [{ label: 'joining', amount: once }], ...(limit ? { limits: { orders: limit } } : {}) }],
+        plans: [
+          {
+            id: `p${index}`,
+            label: 'p',
+            ...plan,
+            once: [{ label: 'joining', amount: once }],
+            ...(limit ? { limits: { orders: limit } } : {}),
+          },
+        ],
       })),
-      candidates: plans.map((_, index) => ({ id: `k${index}`, label: `k${index}`, plans: [{ plan: `p${index}`, term: 't' }], hours: { setup: '3', monthly: '1' } })),
+      candidates: plans.map((_, index) => ({
+        id: `k${index}`,
+        label: `k${index}`,
+        plans: [{ plan: `p${index}`, term: 't' }],
+        hours: { setup: '3', monthly: '1' },
+      })),
     })),
 );

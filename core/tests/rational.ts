@@ -28,7 +28,8 @@ export const add = (a: Rational, b: Rational) => fraction(a.top * b.bottom + b.t
 export const minus = (a: Rational, b: Rational) => add(a, { top: -b.top, bottom: b.bottom });
 export const times = (a: Rational, b: Rational) => fraction(a.top * b.top, a.bottom * b.bottom);
 export const over = (a: Rational, b: Rational) => fraction(a.top * b.bottom, a.bottom * b.top);
-export const compare = (a: Rational, b: Rational) => Number(a.top * b.bottom > b.top * a.bottom) - Number(a.top * b.bottom < b.top * a.bottom);
+export const compare = (a: Rational, b: Rational) =>
+  Number(a.top * b.bottom > b.top * a.bottom) - Number(a.top * b.bottom < b.top * a.bottom);
 export const larger = (a: Rational, b: Rational) => (compare(a, b) >= 0 ? a : b);
 export const smaller = (a: Rational, b: Rational) => (compare(a, b) <= 0 ? a : b);
 export const total = (all: readonly Rational[]) => all.reduce(add, zero);

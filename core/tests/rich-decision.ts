@@ -10,7 +10,9 @@ const some = <Value>(...values: Value[]) => fc.subarray(values, { minLength: 1 }
 
 /** Leaves out fields that are undefined, as a file would. */
 function stated<Part extends object>(part: Part): { [Field in keyof Part]: Exclude<Part[Field], undefined> } {
-  return Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as { [Field in keyof Part]: Exclude<Part[Field], undefined> };
+  return Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as {
+    [Field in keyof Part]: Exclude<Part[Field], undefined>;
+  };
 }
 
 const only = fc
@@ -50,11 +52,43 @@ const richCharge = (id: string): fc.Arbitrary<Charge> =>
     });
 
 const streams = fc
-  .record({ orderValue: money(70), growth: fc.constantFrom('0', '1.3', '-4'), tax: fc.constantFrom('0', '19', '7.7'), refunds: fc.constantFrom('0', '3.5'), joins: money(6), every: fc.constantFrom(1, 3) })
+  .record({
+    orderValue: money(70),
+    growth: fc.constantFrom('0', '1.3', '-4'),
+    tax: fc.constantFrom('0', '19', '7.7'),
+    refunds: fc.constantFrom('0', '3.5'),
+    joins: money(6),
+    every: fc.constantFrom(1, 3),
+  })
   .map(({ orderValue, growth, tax, refunds, joins, every }): Stream[] => [
-    { id: 'goods', label: 'goods', kind: 'goods', orders: { start: '80', growth, set: { '2027-04': '11.5' } }, orderValue, salesTax: tax, refunds, margin: '44', cards: { domestic: '61', international: '30', wallet: '9' } },
-    { id: 'plans', label: 'plans', kind: 'digital', channel: 'in-person', orders: '13.7', orderValue: { start: '9.50', add: '0.1' }, margin: '97' },
-    { id: 'club', label: 'club', kind: 'subscription', subscribers: { start: '15', joins, churn: '5', every }, orderValue: '12', cards: { domestic: '60', international: '40' } },
+    {
+      id: 'goods',
+      label: 'goods',
+      kind: 'goods',
+      orders: { start: '80', growth, set: { '2027-04': '11.5' } },
+      orderValue,
+      salesTax: tax,
+      refunds,
+      margin: '44',
+      cards: { domestic: '61', international: '30', wallet: '9' },
+    },
+    {
+      id: 'plans',
+      label: 'plans',
+      kind: 'digital',
+      channel: 'in-person',
+      orders: '13.7',
+      orderValue: { start: '9.50', add: '0.1' },
+      margin: '97',
+    },
+    {
+      id: 'club',
+      label: 'club',
+      kind: 'subscription',
+      subscribers: { start: '15', joins, churn: '5', every },
+      orderValue: '12',
+      cards: { domestic: '60', international: '40' },
+    },
   ]);
 
 const feature = fc.constantFrom(true, false, null, '3', '0', undefined);
@@ -65,7 +99,12 @@ const plan = (id: string): fc.Arbitrary<Plan> =>
       currency: fc.constantFrom('EUR', 'USD', 'JPY', 'KWD'),
       price: fc.oneof({ weight: 9, arbitrary: money(400) }, { weight: 1, arbitrary: fc.constant(null) }),
       months: fc.constantFrom(0, 1, 6, 12, 24),
-      intro: maybe(fc.oneof(fc.record({ price: money(20), periods: fc.constantFrom(1, 3) }), fc.record({ off: fc.constantFrom('12.5', '33'), periods: fc.constantFrom(1, 2) }))),
+      intro: maybe(
+        fc.oneof(
+          fc.record({ price: money(20), periods: fc.constantFrom(1, 3) }),
+          fc.record({ off: fc.constantFrom('12.5', '33'), periods: fc.constantFrom(1, 2) }),
+        ),
+      ),
       trialDays: maybe(fc.constantFrom(29, 30, 61)),
       charges: fc.tuple(richCharge(`${id}-a`), richCharge(`${id}-b`), richCharge(`${id}-c`)),
       limits: maybe(fc.record({ orders: money(400), sales: money(20_000), visits: money(9000) })),
@@ -98,7 +137,13 @@ const payments: fc.Arbitrary<Candidate['payments']> = fc.constantFrom<Candidate[
 
 const candidate = (id: string, plans: string[]): fc.Arbitrary<Candidate> =>
   fc
-    .record({ payments, count: fc.integer({ min: 1, max: 3 }), takes: fc.boolean(), from: fc.integer({ min: 0, max: 9 }), lift: maybe(fc.constantFrom('8', '-10')) })
+    .record({
+      payments,
+      count: fc.integer({ min: 1, max: 3 }),
+      takes: fc.boolean(),
+      from: fc.integer({ min: 0, max: 9 }),
+      lift: maybe(fc.constantFrom('8', '-10')),
+    })
     .map(({ payments: by, count, takes, from, lift }) =>
       stated({
         id,
@@ -106,7 +151,10 @@ const candidate = (id: string, plans: string[]): fc.Arbitrary<Candidate> =>
         plans: plans.map((one) => ({ plan: one, term: 't' })),
         ...(takes ? { addons: [{ addon: 'seats', term: 't', count }, { addon: 'labels' }] } : {}),
         payments: by,
-        extras: [{ label: 'theme', amount: '69.99', months: 0, currency: 'USD' }, { label: 'plug-in', amount: '31', months: 5, from, features: { gift: true } }],
+        extras: [
+          { label: 'theme', amount: '69.99', months: 0, currency: 'USD' },
+          { label: 'plug-in', amount: '31', months: 5, from, features: { gift: true } },
+        ],
         hours: { setup: '7.5', monthly: '1.25' },
         lift,
       }),
@@ -136,16 +184,34 @@ export const richDecision: fc.Arbitrary<DecisionFile> = fc
     feeTax,
     hourValue: '23.33',
     rates: { USD: '0.9217', JPY: '0.00613', KWD: '3.0123' },
-    forecast: { streams: sold, drivers: { contacts: { start: '700', add: '41' }, visits: { per: 'orders', ratio: '48', streams: ['goods'] } } },
-    needs: [{ feature: 'gift', level: 'must' as const }, stated({ feature: 'seats', level: 'must' as const, least }), { feature: 'other', level: 'want' as const, weight: '2' }],
+    forecast: {
+      streams: sold,
+      drivers: { contacts: { start: '700', add: '41' }, visits: { per: 'orders', ratio: '48', streams: ['goods'] } },
+    },
+    needs: [
+      { feature: 'gift', level: 'must' as const },
+      stated({ feature: 'seats', level: 'must' as const, least }),
+      { feature: 'other', level: 'want' as const, weight: '2' },
+    ],
     offers: [
       {
-        id: 'one', vendor: 'one', label: 'one', kind: 'store-platform', plans: [first],
+        id: 'one',
+        vendor: 'one',
+        label: 'one',
+        kind: 'store-platform',
+        plans: [first],
       },
       { id: 'two', vendor: 'two', label: 'two', kind: 'store-platform', plans: [second] },
     ],
     addons: [
-      { id: 'seats', label: 'seats', currency: 'USD', terms: [{ id: 't', months: 3, price: seatPrice }], raises: { orders: '150' }, features: { seats: '4' } },
+      {
+        id: 'seats',
+        label: 'seats',
+        currency: 'USD',
+        terms: [{ id: 't', months: 3, price: seatPrice }],
+        raises: { orders: '150' },
+        features: { seats: '4' },
+      },
       { id: 'labels', label: 'labels', currency: 'EUR', charges: [labels], taxExcluded: true },
     ],
     processors: [

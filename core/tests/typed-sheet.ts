@@ -24,16 +24,33 @@ export interface TypedSheetOptions {
 export function typedSheet(vendor: string, plans: Readonly<Record<string, string>>, options: TypedSheetOptions = {}): PriceSheet {
   const { currency = 'EUR', kind = 'store-platform', addons = {} } = options;
   const part = (label: string) => ({ id: slug(`${vendor} ${label}`), label, currency, terms: [] });
-  const offer = { id: slug(vendor), vendor, label: vendor, kind, plans: Object.keys(plans).map(part), ...(Object.keys(addons).length > 0 ? { addons: Object.keys(addons).map(part) } : {}) };
+  const offer = {
+    id: slug(vendor),
+    vendor,
+    label: vendor,
+    kind,
+    plans: Object.keys(plans).map(part),
+    ...(Object.keys(addons).length > 0 ? { addons: Object.keys(addons).map(part) } : {}),
+  };
   return withTyped({ kind: 'offer', offer }, vendor, { ...plans, ...addons }, options);
 }
 
 /** An outside processor whose fees are typed as phrases; see `typedSheet`. */
 export function typedProcessor(label: string, text: string, options: TypedSheetOptions = {}): PriceSheet {
-  return withTyped({ kind: 'processor', processor: { id: slug(`${label} ${label}`), label, currency: options.currency ?? 'EUR' } }, label, { [label]: text }, options);
+  return withTyped(
+    { kind: 'processor', processor: { id: slug(`${label} ${label}`), label, currency: options.currency ?? 'EUR' } },
+    label,
+    { [label]: text },
+    options,
+  );
 }
 
-function withTyped(sheet: PriceSheet, owner: string, texts: Readonly<Record<string, string>>, { answers = [], known = [] }: TypedSheetOptions): PriceSheet {
+function withTyped(
+  sheet: PriceSheet,
+  owner: string,
+  texts: Readonly<Record<string, string>>,
+  { answers = [], known = [] }: TypedSheetOptions,
+): PriceSheet {
   let next = 0;
   const newId = () => `${slug(owner)}-${next++}`;
   return Object.entries(texts).reduce<PriceSheet>((changed, [label, text]) => {

@@ -15,7 +15,10 @@ import { featureNames } from './names';
 export function verdictAsked(bench: Workbench, file: DecisionFile, version: VersionName, isWayAsked: boolean): VerdictAsked {
   const { whatIf, needs = [] } = bench.decision;
   return {
-    others: VERSION_NAMES.filter((other) => other !== version).map((other) => ({ version: other, file: assembleDecisionFile(benchInVersion(bench, other)).file })),
+    others: VERSION_NAMES.filter((other) => other !== version).map((other) => ({
+      version: other,
+      file: assembleDecisionFile(benchInVersion(bench, other)).file,
+    })),
     varied: assumptionsOf(file).map((assumption) => {
       const [low, high] = whatIf?.ranges?.[assumption.key] ?? assumption.usual.map(String);
       return { assumption, low: Number(low), high: Number(high) };

@@ -57,7 +57,9 @@ function thresholdsOf({ turns }: TurnsIt, varied: readonly Varied[]): Threshold[
     const of = varied.find(({ assumption }) => assumption.key === key);
     if (!of) return [];
     const { assumption, low, high } = of;
-    return [below, above].flatMap((point) => (point ? [{ ...thresholdOf(assumption, point.at, point.winner), away: Math.abs(point.at - assumption.asIs) / (high - low || 1) }] : []));
+    return [below, above].flatMap((point) =>
+      point ? [{ ...thresholdOf(assumption, point.at, point.winner), away: Math.abs(point.at - assumption.asIs) / (high - low || 1) }] : [],
+    );
   });
   return all.sort((a, b) => a.away - b.away).map(({ away: _away, ...threshold }) => threshold);
 }
@@ -95,10 +97,16 @@ function distance({ from, to }: { from: number; to: number }): number {
 function distinguishing(pricing: PricedDecision['pricing'], id: string, names: Readonly<Record<string, string>>): string[] {
   const { needs = [], candidates } = pricing.file;
   const has = (candidate: DecisionFile['candidates'][number], need: (typeof needs)[number]) =>
-    [...candidate.plans.map(({ plan }) => pricing.plan(plan).plan.features), ...(candidate.addons ?? []).map(({ addon }) => pricing.addon(addon).features), ...(candidate.extras ?? []).map(({ features }) => features)].some((features) => meets(features, need));
+    [
+      ...candidate.plans.map(({ plan }) => pricing.plan(plan).plan.features),
+      ...(candidate.addons ?? []).map(({ addon }) => pricing.addon(addon).features),
+      ...(candidate.extras ?? []).map(({ features }) => features),
+    ].some((features) => meets(features, need));
   const own = candidates.find((candidate) => candidate.id === id);
   if (!own) return [];
-  return needs.filter((need) => has(own, need) && candidates.some((other) => !has(other, need))).map(({ feature }) => names[feature] ?? featureWords(feature));
+  return needs
+    .filter((need) => has(own, need) && candidates.some((other) => !has(other, need)))
+    .map(({ feature }) => names[feature] ?? featureWords(feature));
 }
 
 /** The assumption that says how much is sold in all; its threshold stands among the conditions already. */

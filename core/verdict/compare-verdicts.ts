@@ -27,7 +27,12 @@ export interface VerdictDifference {
   /** Totals that differ. */
   readonly totals: readonly TotalBoth[];
   /** Price sheets that were used in another revision, seen on another day, or in one of them only. */
-  readonly sheets: ReadonlyArray<{ readonly label: string; readonly before: string | null; readonly after: string | null; readonly change: 'newer' | 'added' | 'gone' }>;
+  readonly sheets: ReadonlyArray<{
+    readonly label: string;
+    readonly before: string | null;
+    readonly after: string | null;
+    readonly change: 'newer' | 'added' | 'gone';
+  }>;
   /** Conditions whose answer differs, by what they say. */
   readonly conditions: ReadonlyArray<{ readonly before: Condition | null; readonly after: Condition | null }>;
   /** What was open then and is not any more, and the other way round. */
@@ -66,7 +71,9 @@ function totalsOf(before: GivenVerdict, after: GivenVerdict, isOtherMeasure: boo
     const [then, now] = [before, after].map(({ totals }) => totals.find((one) => one.candidate === candidate));
     if (then && now && then.total === now.total && !isOtherMeasure) return [];
     const difference = then && now && !isOtherMeasure ? moneyText(decimal(now.total).minus(then.total), after.currency) : null;
-    return [{ candidate, label: now?.label ?? then?.label ?? candidate, before: then?.total ?? null, after: now?.total ?? null, difference }];
+    return [
+      { candidate, label: now?.label ?? then?.label ?? candidate, before: then?.total ?? null, after: now?.total ?? null, difference },
+    ];
   });
 }
 

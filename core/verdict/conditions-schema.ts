@@ -24,7 +24,13 @@ const outcomeFields = {
  *   at the first year only, with one's own hours at nothing
  */
 export const conditionSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('sales'), from: levelSchema.nullable(), to: levelSchema.nullable(), isForecast: z.boolean(), ...outcomeFields }),
+  z.strictObject({
+    kind: z.literal('sales'),
+    from: levelSchema.nullable(),
+    to: levelSchema.nullable(),
+    isForecast: z.boolean(),
+    ...outcomeFields,
+  }),
   z.strictObject({ kind: z.literal('need'), label, only: z.boolean(), ...outcomeFields }),
   z.strictObject({ kind: z.literal('without'), label, ...outcomeFields }),
   z.strictObject({ kind: z.literal('paid'), months: z.number().int().positive(), ...outcomeFields }),
@@ -39,7 +45,19 @@ export const thresholdSchema = z.strictObject({
   /** Key of the assumption. */
   key: z.string().max(220),
   label,
-  kind: z.enum(['orders', 'order-value', 'growth', 'season', 'refunds', 'churn', 'foreign-cards', 'quantity', 'rate', 'hour-value', 'price']),
+  kind: z.enum([
+    'orders',
+    'order-value',
+    'growth',
+    'season',
+    'refunds',
+    'churn',
+    'foreign-cards',
+    'quantity',
+    'rate',
+    'hour-value',
+    'price',
+  ]),
   unit: z.enum(['percent', 'points', 'strength', 'amount']),
   /** What is assumed, in its own unit; null where one figure does not say it. */
   now: figure.nullable(),

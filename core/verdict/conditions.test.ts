@@ -16,13 +16,17 @@ import { USUAL_MOVING } from '../what-if/route-plan';
 import { assumptionsOf } from '../what-if/assumption';
 
 const of = (file: DecisionFile, names = {}) => conditionsOf(priceDecision(file), [], names);
-const kind = <Kind extends Condition['kind']>(all: readonly Condition[], wanted: Kind) => all.filter((one): one is Extract<Condition, { kind: Kind }> => one.kind === wanted);
+const kind = <Kind extends Condition['kind']>(all: readonly Condition[], wanted: Kind) =>
+  all.filter((one): one is Extract<Condition, { kind: Kind }> => one.kind === wanted);
 
 /** The kites with features on the plans of Alder and Birch. */
 function featured(alder: Record<string, boolean>, birch: Record<string, boolean>, more: Partial<DecisionFile> = {}): DecisionFile {
   const file = kiteDecision(more);
   const features = [alder, birch];
-  return { ...file, offers: file.offers.map((offer, index) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, features: features[index] })) })) };
+  return {
+    ...file,
+    offers: file.offers.map((offer, index) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, features: features[index] })) })),
+  };
 }
 
 describe('conditions, for Alder at 10 + 5 % and Birch at 30 + 1 %, sales of 1,000 a month', () => {
@@ -54,7 +58,18 @@ describe('conditions, for Alder at 10 + 5 % and Birch at 30 + 1 %, sales of 1,00
   it('without special offers, and only where there are any', () => {
     expect(kind(of(kiteDecision()), 'offers-gone')).toEqual([]);
     const file = kiteDecision();
-    const offers = file.offers.map((offer) => (offer.id === 'b' ? offer : { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: [{ id: 'm', months: 1, price: '10', intro: { price: '0', periods: 12 } }], charges: [] })) }));
+    const offers = file.offers.map((offer) =>
+      offer.id === 'b'
+        ? offer
+        : {
+            ...offer,
+            plans: offer.plans.map((plan) => ({
+              ...plan,
+              terms: [{ id: 'm', months: 1, price: '10', intro: { price: '0', periods: 12 } }],
+              charges: [],
+            })),
+          },
+    );
     // Alder costs nothing for a year, and 120 without its offer, still less than Birch's 480.
     expect(kind(of({ ...file, offers }), 'offers-gone')).toEqual([{ kind: 'offers-gone', winner: 'A', total: '120.00', margin: '360.00' }]);
   });
@@ -74,7 +89,9 @@ describe('conditions, for Alder at 10 + 5 % and Birch at 30 + 1 %, sales of 1,00
     const file = kiteDecision();
     const cautious = withChanges(file, [{ key: 'orders:kites', value: '-60' }]);
     // 40 orders of 10: Alder 12 × (10 + 20) = 360, Birch 12 × (30 + 4) = 408.
-    expect(kind(conditionsOf(priceDecision(file), [{ version: 'cautious', file: cautious }]), 'version')).toEqual([{ kind: 'version', version: 'cautious', winner: 'A', total: '360.00', margin: '48.00' }]);
+    expect(kind(conditionsOf(priceDecision(file), [{ version: 'cautious', file: cautious }]), 'version')).toEqual([
+      { kind: 'version', version: 'cautious', winner: 'A', total: '360.00', margin: '48.00' },
+    ]);
   });
 
   it('says that nobody can be chosen rather than nothing', () => {
@@ -88,24 +105,32 @@ describe('whatever a decision is like', () => {
   it.each([
     ['with nearly everything the format has', richDecision],
     ['at random', randomDecision],
-  ])('conditions can be kept, and name who costs least under them: %s', (_name, made) => {
-    fc.assert(
-      fc.property(made, (one) => {
-        const file = readOrNull(one);
-        if (!file) return;
-        const all = of(file);
-        for (const condition of all) expect(conditionSchema.safeParse(condition).error?.issues).toBeUndefined();
-        for (const { months, winner, total } of kind(all, 'paid')) {
-          const results = priceDecision(paidBy(file, months)).result.candidates.filter(({ usable, unknown }) => usable && unknown.length === 0);
-          expect(total === undefined ? null : total).toBe(winner === null ? null : (results.find(({ id }) => id === winner)?.total ?? 'missing'));
-          if (total !== undefined) expect(results.every((result) => decimal(result.total).gte(total))).toBe(true);
-        }
-        const varied = assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
-        const { suits } = verdictBasis(file, { others: [], varied, moving: USUAL_MOVING, names: {} });
-        const winners = new Set(kind(all, 'sales').map(({ winner }) => winner));
-        expect(Object.keys(suits).every((id) => winners.has(id))).toBe(true);
-      }),
-      { numRuns: 30 },
-    );
-  }, 60_000);
+  ])(
+    'conditions can be kept, and name who costs least under them: %s',
+    (_name, made) => {
+      fc.assert(
+        fc.property(made, (one) => {
+          const file = readOrNull(one);
+          if (!file) return;
+          const all = of(file);
+          for (const condition of all) expect(conditionSchema.safeParse(condition).error?.issues).toBeUndefined();
+          for (const { months, winner, total } of kind(all, 'paid')) {
+            const results = priceDecision(paidBy(file, months)).result.candidates.filter(
+              ({ usable, unknown }) => usable && unknown.length === 0,
+            );
+            expect(total === undefined ? null : total).toBe(
+              winner === null ? null : (results.find(({ id }) => id === winner)?.total ?? 'missing'),
+            );
+            if (total !== undefined) expect(results.every((result) => decimal(result.total).gte(total))).toBe(true);
+          }
+          const varied = assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
+          const { suits } = verdictBasis(file, { others: [], varied, moving: USUAL_MOVING, names: {} });
+          const winners = new Set(kind(all, 'sales').map(({ winner }) => winner));
+          expect(Object.keys(suits).every((id) => winners.has(id))).toBe(true);
+        }),
+        { numRuns: 30 },
+      );
+    },
+    60_000,
+  );
 });

@@ -35,7 +35,11 @@ const WAYS_OF_PAYING = [1, 12] as const;
  *
  * @param needNames - names of features, where a need or a sheet has one
  */
-export function conditionsOf(priced: PricedDecision, others: readonly OtherVersion[], needNames: Readonly<Record<string, string>> = {}): Condition[] {
+export function conditionsOf(
+  priced: PricedDecision,
+  others: readonly OtherVersion[],
+  needNames: Readonly<Record<string, string>> = {},
+): Condition[] {
   const leader = priced.result.cheapest;
   return [
     ...salesConditions(priced.pricing),
@@ -48,10 +52,19 @@ export function conditionsOf(priced: PricedDecision, others: readonly OtherVersi
   ];
 }
 
-function outcomeOf(priced: PricedDecision, takesPart: (candidate: Candidate) => boolean, totalOf: (id: string) => Decimal = totalIn(priced)): Outcome {
+function outcomeOf(
+  priced: PricedDecision,
+  takesPart: (candidate: Candidate) => boolean,
+  totalOf: (id: string) => Decimal = totalIn(priced),
+): Outcome {
   const { pricing, candidates } = priced;
-  const inRun = candidates.filter(({ candidate, result }) => result.unknown.length === 0 && takesPart(candidate)).map(({ result }) => ({ id: result.id, total: totalOf(result.id), usable: result.usable }));
-  return firstOf(inRun.filter(({ usable }) => usable), pricing.file.currency);
+  const inRun = candidates
+    .filter(({ candidate, result }) => result.unknown.length === 0 && takesPart(candidate))
+    .map(({ result }) => ({ id: result.id, total: totalOf(result.id), usable: result.usable }));
+  return firstOf(
+    inRun.filter(({ usable }) => usable),
+    pricing.file.currency,
+  );
 }
 
 function asOutcome(two: CheapestTwo | null): Outcome {
@@ -62,7 +75,11 @@ function asOutcome(two: CheapestTwo | null): Outcome {
 function firstOf(inRun: ReadonlyArray<{ id: string; total: Decimal }>, currency: string): Outcome {
   const [first, second] = [...inRun].sort((a, b) => a.total.cmp(b.total));
   if (!first) return { winner: null };
-  return { winner: first.id, total: moneyText(first.total, currency), ...(second ? { margin: moneyText(second.total.minus(first.total), currency) } : {}) };
+  return {
+    winner: first.id,
+    total: moneyText(first.total, currency),
+    ...(second ? { margin: moneyText(second.total.minus(first.total), currency) } : {}),
+  };
 }
 
 function totalIn({ result }: PricedDecision): (id: string) => Decimal {
@@ -89,7 +106,10 @@ export function levelAt(pricing: Pricing): (scale: number) => Level {
   const { months, currency } = pricing.file;
   const forecast = pricing.forecastAt(ONE);
   const [sales, orders] = [forecast.sales, forecast.orders].map((monthly) => sum(monthly).div(months));
-  return (scale) => ({ sales: moneyText(roundMoney((sales ?? ZERO).times(scale), currency), currency), orders: (orders ?? ZERO).times(scale).toFixed(1) });
+  return (scale) => ({
+    sales: moneyText(roundMoney((sales ?? ZERO).times(scale), currency), currency),
+    orders: (orders ?? ZERO).times(scale).toFixed(1),
+  });
 }
 
 /** What more is needed, or what is done without, where that makes another candidate the cheapest. */
@@ -99,7 +119,14 @@ function needConditions(priced: PricedDecision, leader: string | null, names: Re
   const musts = new Set(needs.filter(({ level }) => level === 'must').map(({ feature }) => feature));
   const wants = needs.filter(({ level }) => level === 'want');
   const stated = new Set(candidates.flatMap((candidate) => featuresOf(pricing, candidate).flatMap((features) => Object.keys(features))));
-  const asked = [...wants, ...[...stated].filter((feature) => !needs.some((need) => need.feature === feature) && !feature.startsWith('without-') && !feature.startsWith('owned.')).map((feature) => ({ feature, level: 'must' as const }))];
+  const asked = [
+    ...wants,
+    ...[...stated]
+      .filter(
+        (feature) => !needs.some((need) => need.feature === feature) && !feature.startsWith('without-') && !feature.startsWith('owned.'),
+      )
+      .map((feature) => ({ feature, level: 'must' as const })),
+  ];
   const more = asked.flatMap((need): Condition[] => {
     if (musts.has(need.feature)) return [];
     const having = (candidate: Candidate) => featuresOf(pricing, candidate).some((features) => meets(features, need));
@@ -126,7 +153,10 @@ function outcomeWithout(priced: PricedDecision, feature: string): Outcome {
     const { missing, unclear } = unmetMusts(pricing, candidate);
     return result.outgrown === null && result.unknown.length === 0 && [...missing, ...unclear].every((one) => one === feature);
   });
-  return firstOf(inRun.map(({ result }) => ({ id: result.id, total: decimal(result.total) })), pricing.file.currency);
+  return firstOf(
+    inRun.map(({ result }) => ({ id: result.id, total: decimal(result.total) })),
+    pricing.file.currency,
+  );
 }
 
 function featuresOf(pricing: Pricing, candidate: Candidate) {
@@ -167,19 +197,49 @@ export function paidBy(file: DecisionFile, months: number): DecisionFile {
 function offerConditions(file: DecisionFile): Condition[] {
   const offers = offersIn(file);
   if (offers.length === 0) return [];
-  return [{ kind: 'offers-gone', ...asOutcome(cheapestTwo(withoutOffers(file, offers.map(({ id }) => id)))) }];
+  return [
+    {
+      kind: 'offers-gone',
+      ...asOutcome(
+        cheapestTwo(
+          withoutOffers(
+            file,
+            offers.map(({ id }) => id),
+          ),
+        ),
+      ),
+    },
+  ];
 }
 
 /** Counting the first twelve months alone. */
 function firstYear(priced: PricedDecision): Condition[] {
   if (priced.pricing.file.months <= 12) return [];
   const totals = new Map(priced.result.candidates.map(({ id, monthly }) => [id, sum(monthly.slice(0, 12).map(decimal))]));
-  return [{ kind: 'first-year', ...outcomeOf(priced, () => true, (id) => totals.get(id) ?? ZERO) }];
+  return [
+    {
+      kind: 'first-year',
+      ...outcomeOf(
+        priced,
+        () => true,
+        (id) => totals.get(id) ?? ZERO,
+      ),
+    },
+  ];
 }
 
 /** With one's own hours at nothing. */
 function freeHours(priced: PricedDecision): Condition[] {
   const time = new Map(priced.result.candidates.map(({ id, total, buckets }) => [id, decimal(total).minus(buckets.time ?? '0')]));
   if (priced.result.candidates.every(({ buckets }) => buckets.time === undefined)) return [];
-  return [{ kind: 'hours-free', ...outcomeOf(priced, () => true, (id) => time.get(id) ?? ZERO) }];
+  return [
+    {
+      kind: 'hours-free',
+      ...outcomeOf(
+        priced,
+        () => true,
+        (id) => time.get(id) ?? ZERO,
+      ),
+    },
+  ];
 }

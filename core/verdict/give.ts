@@ -46,7 +46,10 @@ export function proposedChoice({ result }: PricedDecision): Choice | null {
  *
  * @returns null if something it names is not in the line-up, or no way through the horizon exists
  */
-export function chosenNow({ bench, priced, lineUp, basis }: Pick<Giving, 'bench' | 'priced' | 'lineUp'> & { readonly basis: Pick<VerdictBasis, 'route'> }, choice: Choice): Chosen | null {
+export function chosenNow(
+  { bench, priced, lineUp, basis }: Pick<Giving, 'bench' | 'priced' | 'lineUp'> & { readonly basis: Pick<VerdictBasis, 'route'> },
+  choice: Choice,
+): Chosen | null {
   const nameOf = (id: string) => lineUp.columns.find((column) => column.id === id)?.label;
   const labels = choice.candidates.map(nameOf);
   if (choice.kind !== 'route' && (labels.length === 0 || labels.includes(undefined))) return null;
@@ -54,20 +57,38 @@ export function chosenNow({ bench, priced, lineUp, basis }: Pick<Giving, 'bench'
   if (choice.kind === 'candidate') {
     const [candidate = ''] = choice.candidates;
     const result = priced.result.candidates.find(({ id }) => id === candidate);
-    return result ? withRunnerUp(priced, nameOf, { parts: named.slice(0, 1), total: result.total, atLeast: result.unknown.length > 0, usable: result.usable }) : null;
+    return result
+      ? withRunnerUp(priced, nameOf, {
+          parts: named.slice(0, 1),
+          total: result.total,
+          atLeast: result.unknown.length > 0,
+          usable: result.usable,
+        })
+      : null;
   }
   if (choice.kind === 'together') {
     const [first = '', second = ''] = choice.candidates;
     const streams = choice.streams ?? [];
     const together = priceTogether(priced.pricing.file, first, second, streams);
     if (!together) return null;
-    const streamLabels = (isSecond: boolean) => bench.decision.forecast.streams.filter(({ id }) => streams.includes(id) === isSecond).map(({ id, label }) => label || id);
+    const streamLabels = (isSecond: boolean) =>
+      bench.decision.forecast.streams.filter(({ id }) => streams.includes(id) === isSecond).map(({ id, label }) => label || id);
     const parts = named.map((part, index) => ({ ...part, streams: streamLabels(index === 1), total: together.each[index === 1 ? 1 : 0] }));
-    return withRunnerUp(priced, nameOf, { parts, shared: { once: [...together.once], twice: [...together.twice] }, total: together.total, atLeast: together.atLeast, usable: together.usable });
+    return withRunnerUp(priced, nameOf, {
+      parts,
+      shared: { once: [...together.once], twice: [...together.twice] },
+      total: together.total,
+      atLeast: together.atLeast,
+      usable: together.usable,
+    });
   }
   const route = basis.route;
   if (!route || route.total === null) return null;
-  const parts = route.segments.map((segment) => ({ candidate: segment.candidate, label: nameOf(segment.candidate) ?? segment.candidate, segment }));
+  const parts = route.segments.map((segment) => ({
+    candidate: segment.candidate,
+    label: nameOf(segment.candidate) ?? segment.candidate,
+    segment,
+  }));
   return withRunnerUp(priced, nameOf, { parts, total: route.total, atLeast: false, usable: true });
 }
 
@@ -110,13 +131,23 @@ export function giveVerdict(giving: Giving, choice: Choice, id: string): GivenVe
     monthlyOrders: average.orders,
     total: chosen.total,
     runnerUp: chosen.runnerUp,
-    totals: lineUp.columns.map(({ id: candidate, label, result, atLeast }) => ({ candidate, label, total: result.total, atLeast, usable: result.usable })),
+    totals: lineUp.columns.map(({ id: candidate, label, result, atLeast }) => ({
+      candidate,
+      label,
+      total: result.total,
+      atLeast,
+      usable: result.usable,
+    })),
     conditions: [...basis.conditions],
     thresholds: [...basis.thresholds],
     ...(suits ? { suits } : {}),
     unknown: openPrices(file).map(({ label }) => label),
     open,
-    sheets: bench.sheets.map(({ id: sheet, sheet: content }) => ({ id: sheet, label: sheetLabel(content), ...(content.seen ? { seen: content.seen } : {}) })),
+    sheets: bench.sheets.map(({ id: sheet, sheet: content }) => ({
+      id: sheet,
+      label: sheetLabel(content),
+      ...(content.seen ? { seen: content.seen } : {}),
+    })),
   };
 }
 
@@ -124,6 +155,14 @@ export function giveVerdict(giving: Giving, choice: Choice, id: string): GivenVe
  * Verdicts as they are to be kept: one that was kept before stays as it was, whatever comes in; a new one is fixed with
  * the revisions it was made from.
  */
-export function fixedVerdicts(kept: readonly GivenVerdict[], incoming: readonly GivenVerdict[], revision: number, sheets: Readonly<Record<string, number>>): GivenVerdict[] {
-  return incoming.map((verdict) => kept.find(({ id }) => id === verdict.id) ?? { ...verdict, madeFrom: verdict.madeFrom ?? { revision, sheets: { ...sheets } } });
+export function fixedVerdicts(
+  kept: readonly GivenVerdict[],
+  incoming: readonly GivenVerdict[],
+  revision: number,
+  sheets: Readonly<Record<string, number>>,
+): GivenVerdict[] {
+  return incoming.map(
+    (verdict) =>
+      kept.find(({ id }) => id === verdict.id) ?? { ...verdict, madeFrom: verdict.madeFrom ?? { revision, sheets: { ...sheets } } },
+  );
 }

@@ -7,5 +7,11 @@ import { featuresOf, needWords, withoutFeature } from '../needs/need-words';
  * @example featureNames([{ feature: 'adverts', level: 'want', without: true }]) // { 'without-adverts': 'to be without adverts' }
  */
 export function featureNames(needs: readonly DecisionNeed[]): Record<string, string> {
-  return Object.fromEntries(needs.flatMap((need) => (need.without ? [[withoutFeature(need.feature), `to be ${needWords(need)}`]] : featuresOf(need).map((feature) => [feature, needWords(need).replace(/^connects /, 'a connection ')]))));
+  return Object.fromEntries(
+    needs.flatMap((need) =>
+      need.without
+        ? [[withoutFeature(need.feature), `to be ${needWords(need)}`]]
+        : featuresOf(need).map((feature) => [feature, needWords(need).replace(/^connects /, 'a connection ')]),
+    ),
+  );
 }

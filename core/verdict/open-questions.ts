@@ -19,30 +19,54 @@ const CLOSE_SHARE = '0.02';
  * @param today - `YYYY-MM-DD`
  * @param mayWin - candidates that a price not known could make the cheapest
  */
-export function openQuestions({ decision, sheets }: Workbench, priced: PricedDecision, mayWin: readonly string[], today: string): OpenQuestion[] {
+export function openQuestions(
+  { decision, sheets }: Workbench,
+  priced: PricedDecision,
+  mayWin: readonly string[],
+  today: string,
+): OpenQuestion[] {
   const { result, pricing } = priced;
   const { file } = pricing;
   const labels = new Map(file.candidates.map(({ id, label }) => [id, label]));
   const labelOf = (id: string) => labels.get(id) ?? id;
   const questions: OpenQuestion[] = [];
-  const ask = (kind: OpenQuestion['kind'], about: readonly string[], figure?: string) => questions.push({ kind, about: about.slice(0, 50), ...(figure === undefined ? {} : { figure }) });
+  const ask = (kind: OpenQuestion['kind'], about: readonly string[], figure?: string) =>
+    questions.push({ kind, about: about.slice(0, 50), ...(figure === undefined ? {} : { figure }) });
   if (result.cheapest === null) ask('nobody', []);
-  if (result.candidates.length === 1) ask('one-candidate', result.candidates.map(({ id }) => labelOf(id)));
+  if (result.candidates.length === 1)
+    ask(
+      'one-candidate',
+      result.candidates.map(({ id }) => labelOf(id)),
+    );
   if (isOneGuess(decision.forecast)) ask('sales-guess', []);
   const prices = openPrices(file);
-  if (prices.length > 0) ask('price-unknown', prices.map(({ label }) => label));
+  if (prices.length > 0)
+    ask(
+      'price-unknown',
+      prices.map(({ label }) => label),
+    );
   else {
     const unknown = result.candidates.filter((one) => one.unknown.length > 0).map(({ id }) => labelOf(id));
     if (unknown.length > 0) ask('price-unknown', unknown);
   }
-  const unclear = result.candidates.flatMap(({ id, unclear: features }) => features.map((feature) => `${labelOf(id)}: ${wordsOf(decision.needs ?? [], feature)}`));
+  const unclear = result.candidates.flatMap(({ id, unclear: features }) =>
+    features.map((feature) => `${labelOf(id)}: ${wordsOf(decision.needs ?? [], feature)}`),
+  );
   if (unclear.length > 0) ask('answer-unknown', unclear);
   const undated = sheets.filter(({ sheet }) => sheet.seen === undefined).map(({ sheet }) => sheetLabel(sheet));
   if (undated.length > 0) ask('not-seen', undated);
-  const old = sheets.filter(({ sheet }) => sheet.seen !== undefined && daysBetween(sheet.seen, today) > (decision.dates?.lookAgain ?? USUAL_LOOK_AGAIN_DAYS));
-  if (old.length > 0) ask('old-sheet', old.map(({ sheet }) => sheetLabel(sheet)), String(Math.max(...old.map(({ sheet }) => daysBetween(sheet.seen ?? today, today)))));
+  const old = sheets.filter(
+    ({ sheet }) => sheet.seen !== undefined && daysBetween(sheet.seen, today) > (decision.dates?.lookAgain ?? USUAL_LOOK_AGAIN_DAYS),
+  );
+  if (old.length > 0)
+    ask(
+      'old-sheet',
+      old.map(({ sheet }) => sheetLabel(sheet)),
+      String(Math.max(...old.map(({ sheet }) => daysBetween(sheet.seen ?? today, today)))),
+    );
   const lead = leadOf(priced);
-  if (mayWin.length > 0 || (lead && decimal(lead.margin).lt(decimal(lead.total).times(CLOSE_SHARE)))) ask('close', mayWin.length > 0 ? mayWin.map(labelOf) : lead ? [labelOf(lead.second)] : [], lead?.margin);
+  if (mayWin.length > 0 || (lead && decimal(lead.margin).lt(decimal(lead.total).times(CLOSE_SHARE))))
+    ask('close', mayWin.length > 0 ? mayWin.map(labelOf) : lead ? [labelOf(lead.second)] : [], lead?.margin);
   const fees = result.candidates.filter(({ noPaymentFee }) => noPaymentFee.length > 0).map(({ id }) => labelOf(id));
   if (fees.length > 0) ask('no-fee', fees);
   return questions;
@@ -56,7 +80,13 @@ export function isModest(questions: readonly OpenQuestion[]): boolean {
 /** Nothing but one constant number of orders. */
 function isOneGuess({ streams }: Workbench['decision']['forecast']): boolean {
   const [only] = streams;
-  return streams.length === 0 || (streams.length === 1 && only !== undefined && only.subscribers === undefined && (only.orders === undefined || typeof only.orders === 'string'));
+  return (
+    streams.length === 0 ||
+    (streams.length === 1 &&
+      only !== undefined &&
+      only.subscribers === undefined &&
+      (only.orders === undefined || typeof only.orders === 'string'))
+  );
 }
 
 function wordsOf(needs: NonNullable<Workbench['decision']['needs']>, feature: string): string {
@@ -66,8 +96,9 @@ function wordsOf(needs: NonNullable<Workbench['decision']['needs']>, feature: st
 
 /** By how much the cheapest is ahead of the next. */
 function leadOf({ result }: PricedDecision): { total: string; second: string; margin: string } | null {
-  const inRun = result.candidates.filter(({ usable, unknown }) => usable && unknown.length === 0).sort((a, b) => decimal(a.total).cmp(b.total));
+  const inRun = result.candidates
+    .filter(({ usable, unknown }) => usable && unknown.length === 0)
+    .sort((a, b) => decimal(a.total).cmp(b.total));
   const [first, second] = inRun;
   return first && second ? { total: first.total, second: second.id, margin: decimal(second.total).minus(first.total).toFixed() } : null;
 }
-

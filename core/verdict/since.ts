@@ -29,7 +29,10 @@ export type ThenChosen = Pick<GivenVerdict, 'currency' | 'months' | 'total' | 'r
 /** Sets a verdict against what its choice comes to now, see `chosenNow`. */
 export function since(verdict: ThenChosen, now: Chosen | null, measure: { readonly currency: string; readonly months: number }): Since {
   const isOtherMeasure = measure.currency !== verdict.currency || measure.months !== verdict.months;
-  const dearer = isOtherMeasure || verdict.total === null || now?.total == null ? null : moneyText(decimal(now.total).minus(verdict.total), verdict.currency);
+  const dearer =
+    isOtherMeasure || verdict.total === null || now?.total == null
+      ? null
+      : moneyText(decimal(now.total).minus(verdict.total), verdict.currency);
   return { standing: standingOf(verdict, now), dearer, then: verdict.runnerUp, now: now?.runnerUp ?? null, isOtherMeasure };
 }
 
@@ -43,12 +46,17 @@ function standingOf(verdict: ThenChosen, now: Chosen | null): VerdictStanding {
 }
 
 /** The choice that a verdict was given for, to be worked out anew. */
-export function choiceOf(verdict: Pick<GivenVerdict, 'kind' | 'parts' | 'reason'>, streams: ReadonlyArray<{ readonly id: string; readonly label: string }>): Choice {
+export function choiceOf(
+  verdict: Pick<GivenVerdict, 'kind' | 'parts' | 'reason'>,
+  streams: ReadonlyArray<{ readonly id: string; readonly label: string }>,
+): Choice {
   const second = verdict.parts[1]?.streams ?? [];
   return {
     kind: verdict.kind,
     candidates: verdict.kind === 'route' ? [] : verdict.parts.map(({ candidate }) => candidate),
-    ...(verdict.kind === 'together' ? { streams: streams.filter(({ id, label }) => second.includes(label || id)).map(({ id }) => id) } : {}),
+    ...(verdict.kind === 'together'
+      ? { streams: streams.filter(({ id, label }) => second.includes(label || id)).map(({ id }) => id) }
+      : {}),
     reason: verdict.reason,
   };
 }

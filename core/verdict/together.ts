@@ -52,7 +52,10 @@ export function priceTogether(file: DecisionFile, first: string, second: string,
     atLeast: results.some(({ unknown }) => unknown.length > 0),
     usable: results.every(({ outgrown }) => outgrown === null) && unmetByBoth.length === 0,
     once: (common?.extras ?? []).map(({ label }) => label),
-    twice: [...(common?.plans ?? []).map(({ plan }) => partName(ofFirst, 'plan', plan)), ...(common?.addons ?? []).map(({ addon }) => partName(ofFirst, 'addon', addon))],
+    twice: [
+      ...(common?.plans ?? []).map(({ plan }) => partName(ofFirst, 'plan', plan)),
+      ...(common?.addons ?? []).map(({ addon }) => partName(ofFirst, 'addon', addon)),
+    ],
   };
 }
 
@@ -63,7 +66,10 @@ function unmet(pricing: ReturnType<typeof preparePricing>, candidate: Candidate)
 
 /** A decision file in which only some streams sell anything. */
 export function withOnlyStreams(file: DecisionFile, streams: readonly string[]): DecisionFile {
-  return { ...file, forecast: { ...file.forecast, streams: file.forecast.streams.map((stream) => (streams.includes(stream.id) ? stream : silent(stream))) } };
+  return {
+    ...file,
+    forecast: { ...file.forecast, streams: file.forecast.streams.map((stream) => (streams.includes(stream.id) ? stream : silent(stream))) },
+  };
 }
 
 /** A stream through which nothing is sold; what refers to it stays valid. */

@@ -22,7 +22,15 @@ export type Choice = z.output<typeof choiceFields>;
 
 /** Before verdicts could be given, a choice was a candidate with a reason. */
 const formerChoice = z
-  .strictObject({ candidate: slug, label, reason: words, on: dayField, total: figure.optional(), currency: z.string().length(3), monthlySales: figure.optional() })
+  .strictObject({
+    candidate: slug,
+    label,
+    reason: words,
+    on: dayField,
+    total: figure.optional(),
+    currency: z.string().length(3),
+    monthlySales: figure.optional(),
+  })
   .transform(({ candidate, reason }): Choice => ({ kind: 'candidate', candidates: [candidate], reason }));
 
 /** What the person is about to choose, and why: one candidate, two together, or the way through the horizon. */
@@ -46,7 +54,18 @@ export const givenVerdictSchema = z.strictObject({
   on: dayField,
   kind: z.enum(['candidate', 'together', 'route']),
   /** What was chosen, by the names of that day. */
-  parts: z.array(z.strictObject({ candidate: slug, label, segment: segmentSchema.optional(), streams: z.array(label).max(200).optional(), total: figure.optional() })).min(1).max(120),
+  parts: z
+    .array(
+      z.strictObject({
+        candidate: slug,
+        label,
+        segment: segmentSchema.optional(),
+        streams: z.array(label).max(200).optional(),
+        total: figure.optional(),
+      }),
+    )
+    .min(1)
+    .max(120),
   /** Of two together: what both have, paid for once or counted for both. */
   shared: z.strictObject({ once: z.array(label).max(500), twice: z.array(label).max(500) }).optional(),
   reason: words,

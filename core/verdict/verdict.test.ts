@@ -42,20 +42,45 @@ function given(bench: Workbench, choice: Choice, today?: string) {
 const BIRCH: Choice = { kind: 'candidate', candidates: ['B'], reason: 'It takes less of each sale.' };
 const kites = kiteDecision();
 /** With fees for cards, so that none was forgotten, and sales that grow. */
-const grown = kiteDecision({ offers: kites.offers.map((offer) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, charges: (plan.charges ?? []).map((charge) => ({ ...charge, bucket: 'payment' as const })) })) })), forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '100', growth: '1' }, orderValue: '10', margin: '50' }] } });
+const grown = kiteDecision({
+  offers: kites.offers.map((offer) => ({
+    ...offer,
+    plans: offer.plans.map((plan) => ({
+      ...plan,
+      charges: (plan.charges ?? []).map((charge) => ({ ...charge, bucket: 'payment' as const })),
+    })),
+  })),
+  forecast: {
+    streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '100', growth: '1' }, orderValue: '10', margin: '50' }],
+  },
+});
 
 describe('a verdict', () => {
   it('proposes the cheapest, with the runner-up and by how much', () => {
     const from = giving(benchOf(kiteDecision()));
     const choice = proposedChoice(from.priced);
     expect(choice?.candidates).toEqual(['B']);
-    expect(choice && chosenNow(from, choice)).toEqual({ parts: [{ candidate: 'B', label: 'Birch' }], total: '480.00', atLeast: false, usable: true, runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' } });
+    expect(choice && chosenNow(from, choice)).toEqual({
+      parts: [{ candidate: 'B', label: 'Birch' }],
+      total: '480.00',
+      atLeast: false,
+      usable: true,
+      runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' },
+    });
   });
 
   it('keeps everything it rests on, and can be kept itself', () => {
     const verdict = given(benchOf(grown), BIRCH);
     expect(givenVerdictSchema.safeParse(verdict).error?.issues).toBeUndefined();
-    expect(verdict).toMatchObject({ on: '2026-11-25', kind: 'candidate', reason: BIRCH.reason, currency: 'EUR', months: 12, version: 'expected', strength: 'firm' });
+    expect(verdict).toMatchObject({
+      on: '2026-11-25',
+      kind: 'candidate',
+      reason: BIRCH.reason,
+      currency: 'EUR',
+      months: 12,
+      version: 'expected',
+      strength: 'firm',
+    });
     expect(verdict.sheets).toEqual([
       { id: 's0', label: 'Alder', seen: '2026-11-01' },
       { id: 's1', label: 'Birch', seen: '2026-11-01' },
@@ -78,7 +103,9 @@ describe('a verdict', () => {
   });
 
   it('reads a choice of before there were verdicts', () => {
-    expect(choiceSchema.parse({ candidate: 'B', label: 'Birch', reason: 'so', on: '2026-11-01', total: '480.00', currency: 'EUR' })).toEqual({ kind: 'candidate', candidates: ['B'], reason: 'so' });
+    expect(
+      choiceSchema.parse({ candidate: 'B', label: 'Birch', reason: 'so', on: '2026-11-01', total: '480.00', currency: 'EUR' }),
+    ).toEqual({ kind: 'candidate', candidates: ['B'], reason: 'so' });
   });
 });
 
@@ -90,14 +117,30 @@ describe('two together', () => {
 
   it('each takes its own streams, so that no sale is charged twice', () => {
     // Alder: 12 × (10 + 5 % of 200); Birch: 12 × (30 + 1 % of 1,000).
-    expect(priceTogether(kiteDecision({ forecast: { streams } }), 'B', 'A', ['club'])).toEqual({ total: '720.00', monthly: new Array(12).fill('60.00'), each: ['480.00', '240.00'], atLeast: false, usable: true, once: [], twice: [] });
+    expect(priceTogether(kiteDecision({ forecast: { streams } }), 'B', 'A', ['club'])).toEqual({
+      total: '720.00',
+      monthly: new Array(12).fill('60.00'),
+      each: ['480.00', '240.00'],
+      atLeast: false,
+      usable: true,
+      once: [],
+      twice: [],
+    });
   });
 
   it('an extra that both have alike is paid for once, and a must may be met by either', () => {
     const theme = { label: 'Theme', amount: '60', months: 0, features: { pictures: true } };
-    const needs = [{ feature: 'pictures', level: 'must' as const }, { feature: 'stock', level: 'must' as const }];
+    const needs = [
+      { feature: 'pictures', level: 'must' as const },
+      { feature: 'stock', level: 'must' as const },
+    ];
     const candidates = [
-      { id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }], extras: [theme, { label: 'Stock', amount: '1', months: 0, features: { stock: true } }] },
+      {
+        id: 'A',
+        label: 'Alder',
+        plans: [{ plan: 'pa', term: 'm' }],
+        extras: [theme, { label: 'Stock', amount: '1', months: 0, features: { stock: true } }],
+      },
       { id: 'B', label: 'Birch', plans: [{ plan: 'pb', term: 'm' }], extras: [theme] },
     ];
     const together = priceTogether(kiteDecision({ forecast: { streams }, needs, candidates }), 'B', 'A', ['club']);
@@ -119,7 +162,10 @@ describe('two together', () => {
     const verdict = given(bench, { kind: 'together', candidates: ['B', 'A'], streams: ['club'], reason: '' });
     // Birch alone: 12 × (30 + 10 + 2) = 504.
     expect(verdict).toMatchObject({ total: '720.00', runnerUp: { candidate: 'B', total: '504.00', margin: '-216.00' } });
-    expect(verdict.parts.map(({ streams: through, total }) => [through, total])).toEqual([[['Kites'], '480.00'], [['Club'], '240.00']]);
+    expect(verdict.parts.map(({ streams: through, total }) => [through, total])).toEqual([
+      [['Kites'], '480.00'],
+      [['Club'], '240.00'],
+    ]);
     expect(verdict.shared).toEqual({ once: [], twice: [] });
     expect(choiceOf(verdict, bench.decision.forecast.streams)).toMatchObject({ candidates: ['B', 'A'], streams: ['club'] });
     expect(priceTogether(kiteDecision(), 'A', 'A', [])).toBeNull();
@@ -129,8 +175,15 @@ describe('two together', () => {
 describe('what happens to a verdict afterwards', () => {
   const bench = benchOf(grown);
   const verdict = given(bench, BIRCH);
-  const dearer = (price: string) => benchOf({ ...grown, offers: grown.offers.map((offer) => (offer.id === 'b' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: [{ id: 'm', months: 1, price }] })) } : offer)) });
-  const against = (later: Workbench) => since(verdict, chosenNow(giving(later), choiceOf(verdict, later.decision.forecast.streams)), later.decision);
+  const dearer = (price: string) =>
+    benchOf({
+      ...grown,
+      offers: grown.offers.map((offer) =>
+        offer.id === 'b' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: [{ id: 'm', months: 1, price }] })) } : offer,
+      ),
+    });
+  const against = (later: Workbench) =>
+    since(verdict, chosenNow(giving(later), choiceOf(verdict, later.decision.forecast.streams)), later.decision);
 
   it('holds while the choice costs less than every other', () => {
     expect(against(dearer('31'))).toMatchObject({ standing: 'holds', dearer: '12.00', isOtherMeasure: false });
@@ -141,8 +194,14 @@ describe('what happens to a verdict afterwards', () => {
   });
 
   it('is gone with its candidate, and unusable without a must', () => {
-    expect(against(withDecision(bench, (one) => ({ ...one, candidates: one.candidates.slice(0, 1) })))).toMatchObject({ standing: 'gone', dearer: null });
-    expect(against(withDecision(bench, (one) => ({ ...one, needs: [{ feature: 'stock', level: 'must' }] })))).toMatchObject({ standing: 'unusable', dearer: '0.00' });
+    expect(against(withDecision(bench, (one) => ({ ...one, candidates: one.candidates.slice(0, 1) })))).toMatchObject({
+      standing: 'gone',
+      dearer: null,
+    });
+    expect(against(withDecision(bench, (one) => ({ ...one, needs: [{ feature: 'stock', level: 'must' }] })))).toMatchObject({
+      standing: 'unusable',
+      dearer: '0.00',
+    });
   });
 
   it('is not set against figures in another measure', () => {
@@ -151,7 +210,8 @@ describe('what happens to a verdict afterwards', () => {
 
   it('one chosen although it was dearer holds while it is no worse', () => {
     const odd = given(bench, { ...BIRCH, candidates: ['A'] });
-    const standing = (later: Workbench) => since(odd, chosenNow(giving(later), choiceOf(odd, later.decision.forecast.streams)), later.decision).standing;
+    const standing = (later: Workbench) =>
+      since(odd, chosenNow(giving(later), choiceOf(odd, later.decision.forecast.streams)), later.decision).standing;
     expect(standing(bench)).toBe('holds');
     expect(standing(dearer('29'))).toBe('overtaken');
   });
@@ -174,24 +234,38 @@ describe('what happens to a verdict afterwards', () => {
     expect(difference.totals).toEqual([{ candidate: 'B', label: 'Birch', before: verdict.total, after: later.total, difference: '12.00' }]);
     expect(difference.sheets).toEqual([]);
     expect(difference.conditions.map(({ before }) => before?.kind)).toContain('sales');
-    const withSheets = compareVerdicts({ ...verdict, madeFrom: { revision: 1, sheets: { s0: 1, s1: 1 } } }, { ...later, madeFrom: { revision: 5, sheets: { s0: 1, s1: 2 } } });
+    const withSheets = compareVerdicts(
+      { ...verdict, madeFrom: { revision: 1, sheets: { s0: 1, s1: 1 } } },
+      { ...later, madeFrom: { revision: 5, sheets: { s0: 1, s1: 2 } } },
+    );
     expect(withSheets.sheets).toEqual([{ label: 'Birch', before: '2026-11-01', after: '2026-11-01', change: 'newer' }]);
   });
 });
 
 describe('what is still open', () => {
-  const kinds = (bench: Workbench, today = '2026-11-25', mayWin: string[] = []) => openQuestions(bench, priceDecision(assembleDecisionFile(bench).file), mayWin, today).map(({ kind }) => kind);
+  const kinds = (bench: Workbench, today = '2026-11-25', mayWin: string[] = []) =>
+    openQuestions(bench, priceDecision(assembleDecisionFile(bench).file), mayWin, today).map(({ kind }) => kind);
 
   it('with little data: one candidate, one guess, nothing dated', () => {
     const bench = benchOf(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), '');
-    const undated = { ...bench, sheets: bench.sheets.map(({ sheet, ...used }) => ({ ...used, sheet: { ...sheet, seen: undefined } })) } as Workbench;
+    const undated = {
+      ...bench,
+      sheets: bench.sheets.map(({ sheet, ...used }) => ({ ...used, sheet: { ...sheet, seen: undefined } })),
+    } as Workbench;
     expect(kinds(undated)).toEqual(['one-candidate', 'sales-guess', 'not-seen', 'no-fee']);
     expect(given(undated, { ...BIRCH, candidates: ['A'] }).strength).toBe('modest');
   });
 
   it('with more: old sheets, unknown prices, leads that are too small', () => {
     expect(kinds(benchOf(grown), '2027-06-01')).toContain('old-sheet');
-    const unknown = benchOf({ ...grown, offers: grown.offers.map((offer) => (offer.id === 'a' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: [{ id: 'm', months: 1, price: null }] })) } : offer)) });
+    const unknown = benchOf({
+      ...grown,
+      offers: grown.offers.map((offer) =>
+        offer.id === 'a'
+          ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: [{ id: 'm', months: 1, price: null }] })) }
+          : offer,
+      ),
+    });
     const open = openQuestions(unknown, priceDecision(assembleDecisionFile(unknown).file), ['A'], '2026-11-25');
     expect(open.find(({ kind }) => kind === 'price-unknown')?.about).toEqual(['Price of Alder Plan']);
     expect(open.find(({ kind }) => kind === 'close')?.about).toEqual(['Alder']);
@@ -208,6 +282,12 @@ describe('names of needs', () => {
         { feature: 'languages', level: 'must', kind: 'at-least', least: '2' },
         { feature: 'one-stock', level: 'want', label: 'one stock for site and stall' },
       ]),
-    ).toEqual({ 'without-adverts': 'to be without adverts', 'gives-books': 'a connection both ways with the books', 'takes-books': 'a connection both ways with the books', languages: 'at least 2 languages', 'one-stock': 'one stock for site and stall' });
+    ).toEqual({
+      'without-adverts': 'to be without adverts',
+      'gives-books': 'a connection both ways with the books',
+      'takes-books': 'a connection both ways with the books',
+      languages: 'at least 2 languages',
+      'one-stock': 'one stock for site and stall',
+    });
   });
 });

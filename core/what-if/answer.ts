@@ -25,7 +25,10 @@ export interface WhatIfAnswers {
   offers: { asked: { readonly off: readonly string[] }; answer: OffersLookedAt };
   investment: { asked: { readonly investment: Investment }; answer: InvestmentJudged | null };
   verdict: { asked: { readonly verdict: VerdictAsked }; answer: VerdictBasis };
-  afterwards: { asked: { readonly used: readonly Used[]; readonly actuals: Actuals; readonly moving: MovingCosts }; answer: { readonly against: AgainstForecast; readonly advice: MoveAdvice | null } };
+  afterwards: {
+    asked: { readonly used: readonly Used[]; readonly actuals: Actuals; readonly moving: MovingCosts };
+    answer: { readonly against: AgainstForecast; readonly advice: MoveAdvice | null };
+  };
   scenarios: { asked: { readonly scenarios: readonly Scenario[] }; answer: readonly ScenarioOutcome[] };
 }
 

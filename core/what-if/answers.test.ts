@@ -12,22 +12,41 @@ import { inScenario, scenarioOutcome, withoutScenario, withScenario, withScenari
 import { turnsIt } from './turns-it';
 import { smallDecision } from '../tests/small-decision';
 
-const usual = (file = kiteDecision()) => assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
+const usual = (file = kiteDecision()) =>
+  assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
 
 describe('break-evens of every pair', () => {
   it('are stated in sales, orders and the month that reaches them', () => {
-    const growing = kiteDecision({ forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '20', add: '5' }, orderValue: '10' }] } });
+    const growing = kiteDecision({
+      forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '20', add: '5' }, orderValue: '10' }] },
+    });
     // Sales of 200, 250, 300 …: 500 is reached in the seventh month; on average 475 a month.
     const [pair] = pairBreakEvens(growing);
     expect(pair).toMatchObject({ a: 'A', b: 'B', now: 'A' });
-    expect(pair?.points).toMatchObject([{ monthlySales: '500.00', monthlyOrders: '50.0', below: 'A', above: 'B', reached: { month: '2027-07', stays: true } }]);
+    expect(pair?.points).toMatchObject([
+      { monthlySales: '500.00', monthlyOrders: '50.0', below: 'A', above: 'B', reached: { month: '2027-07', stays: true } },
+    ]);
     expect(percentOfForecast(pair?.points[0]?.scale ?? 0)).toBe('5');
   });
 
   it('say that one is always cheaper, or both always the same', () => {
-    const [always] = pairBreakEvens(kiteDecision({ candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'pa', term: 'y' }] }, { id: 'M', label: 'M', plans: [{ plan: 'pa', term: 'm' }] }] }));
+    const [always] = pairBreakEvens(
+      kiteDecision({
+        candidates: [
+          { id: 'A', label: 'A', plans: [{ plan: 'pa', term: 'y' }] },
+          { id: 'M', label: 'M', plans: [{ plan: 'pa', term: 'm' }] },
+        ],
+      }),
+    );
     expect(always).toMatchObject({ now: 'A', points: [] });
-    const [same] = pairBreakEvens(kiteDecision({ candidates: [{ id: 'A', label: 'A', plans: [{ plan: 'pa', term: 'y' }] }, { id: 'C', label: 'C', plans: [{ plan: 'pa', term: 'y' }] }] }));
+    const [same] = pairBreakEvens(
+      kiteDecision({
+        candidates: [
+          { id: 'A', label: 'A', plans: [{ plan: 'pa', term: 'y' }] },
+          { id: 'C', label: 'C', plans: [{ plan: 'pa', term: 'y' }] },
+        ],
+      }),
+    );
     expect(same).toMatchObject({ now: null, points: [] });
     expect(nearestPoint([])).toBeNull();
   });
@@ -39,7 +58,10 @@ describe('break-evens of every pair', () => {
 
 describe('what turns it', () => {
   it('finds the exact value at which the winner changes, and sorts by effect', () => {
-    const found = turnsIt(kiteDecision(), usual().map((one) => (one.assumption.key === 'orders:kites' ? { ...one, low: -80 } : one)));
+    const found = turnsIt(
+      kiteDecision(),
+      usual().map((one) => (one.assumption.key === 'orders:kites' ? { ...one, low: -80 } : one)),
+    );
     expect(found).toMatchObject({ first: 'B', second: 'A', gap: '240.00', mayWin: [] });
     const [orders] = found.turns;
     expect(orders?.key).toBe('orders:kites');
@@ -55,7 +77,13 @@ describe('what turns it', () => {
   it('is too close to call where a price that is not known could win', () => {
     const file = kiteDecision();
     const [alder] = file.offers;
-    const open = { ...file, offers: [{ ...alder, plans: [{ ...alder?.plans[0], charges: [{ id: 'fa', label: 'Fee', how: 'per-order' as const, percent: null }] }] }, file.offers[1]] } as typeof file;
+    const open = {
+      ...file,
+      offers: [
+        { ...alder, plans: [{ ...alder?.plans[0], charges: [{ id: 'fa', label: 'Fee', how: 'per-order' as const, percent: null }] }] },
+        file.offers[1],
+      ],
+    } as typeof file;
     const found = turnsIt(open, usual(open));
     expect(found).toMatchObject({ first: 'B', second: null, gap: null, mayWin: ['A'] });
     // A is as dear as B at 12 × (10 + 1000 x) = 480: a fee of 3 %.
@@ -63,13 +91,23 @@ describe('what turns it', () => {
   });
 
   it('has no first where nobody can be chosen, and no second where one can', () => {
-    expect(turnsIt(kiteDecision({ needs: [{ feature: 'x', level: 'must' }] }), usual())).toMatchObject({ first: null, second: null, gap: null });
-    expect(turnsIt(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), usual())).toMatchObject({ first: 'A', second: null, gap: null });
+    expect(turnsIt(kiteDecision({ needs: [{ feature: 'x', level: 'must' }] }), usual())).toMatchObject({
+      first: null,
+      second: null,
+      gap: null,
+    });
+    expect(turnsIt(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), usual())).toMatchObject({
+      first: 'A',
+      second: null,
+      gap: null,
+    });
   });
 });
 
 describe('the route', () => {
-  const growing = kiteDecision({ forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '10', add: '15' }, orderValue: '10' }] } });
+  const growing = kiteDecision({
+    forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '10', add: '15' }, orderValue: '10' }] },
+  });
   const free = { within: { hours: '0', money: '0' }, between: { hours: '0', money: '0' }, moves: 2 };
 
   it('moves where the dearer plan pays, if moving costs nothing; and says what another month costs', () => {
@@ -94,7 +132,11 @@ describe('the route', () => {
   });
 
   it('is none where nobody can be used', () => {
-    expect(routePlanner({ ...growing, needs: [{ feature: 'x', level: 'must' }] }).plan(USUAL_MOVING)).toMatchObject({ total: null, segments: [], single: null });
+    expect(routePlanner({ ...growing, needs: [{ feature: 'x', level: 'must' }] }).plan(USUAL_MOVING)).toMatchObject({
+      total: null,
+      segments: [],
+      single: null,
+    });
     expect(routePlanner(growing).plan({ ...free, without: ['A', 'B'] })).toMatchObject({ total: null, segments: [] });
   });
 
@@ -125,7 +167,13 @@ describe('paying ahead', () => {
 describe('offers', () => {
   const file = kiteDecision();
   const [alder, birch] = file.offers;
-  const offered = { ...file, offers: [{ ...alder, plans: [{ ...alder?.plans[0], terms: [{ id: 'm', months: 1, price: '10', intro: { price: '0', periods: 12 } }] }] }, { ...birch, plans: [{ ...birch?.plans[0], terms: [{ id: 'm', months: 1, price: '30', intro: { off: '100', periods: 6 } }] }] }] } as typeof file;
+  const offered = {
+    ...file,
+    offers: [
+      { ...alder, plans: [{ ...alder?.plans[0], terms: [{ id: 'm', months: 1, price: '10', intro: { price: '0', periods: 12 } }] }] },
+      { ...birch, plans: [{ ...birch?.plans[0], terms: [{ id: 'm', months: 1, price: '30', intro: { off: '100', periods: 6 } }] }] },
+    ],
+  } as typeof file;
 
   it('say for each whether the decision survives without it', () => {
     // With both: A 600, B 12 × 10 + 180 = 300. Without B's: B 480, still ahead of A's 600. Without both: 720 and 480.
@@ -146,7 +194,16 @@ describe('offers', () => {
 });
 
 describe('the bigger investment', () => {
-  const investment = { instead: 'A', on: 'B', build: '600', photographs: '100', texts: '0', upkeep: '10', hours: { setup: '5', monthly: '0' }, lift: { cautious: '0', expected: '20', hopeful: '40' } };
+  const investment = {
+    instead: 'A',
+    on: 'B',
+    build: '600',
+    photographs: '100',
+    texts: '0',
+    upkeep: '10',
+    hours: { setup: '5', monthly: '0' },
+    lift: { cautious: '0', expected: '20', hopeful: '40' },
+  };
 
   it('is judged by what is kept: margin on more orders, fees on them, what is paid, and hours', () => {
     const judged = judgeInvestment(kiteDecision(), investment);
@@ -170,7 +227,11 @@ describe('the bigger investment', () => {
     // 6,000 k of margin − 120 k of fees + 240 saved on fees = 920 at k = 11.565 %.
     expect(judged?.requiredLift).toBe('11.57');
     expect(judged?.requiredOrders).toBe('11.6');
-    const stall = kiteDecision({ forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', channel: 'in-person', orders: '100', orderValue: '10', margin: '50' }] } });
+    const stall = kiteDecision({
+      forecast: {
+        streams: [{ id: 'kites', label: 'Kites', kind: 'goods', channel: 'in-person', orders: '100', orderValue: '10', margin: '50' }],
+      },
+    });
     expect(judgeInvestment(stall, investment)).toMatchObject({ requiredLift: null, requiredOrders: null, onlineShare: '0.0' });
   });
 
@@ -187,12 +248,21 @@ describe('the bigger investment', () => {
 });
 
 describe('scenarios', () => {
-  const scenario = { id: 's', name: 'A bad year', changes: [{ key: 'orders:kites', value: '-60' }, { key: 'hour-value', value: '35' }] };
+  const scenario = {
+    id: 's',
+    name: 'A bad year',
+    changes: [
+      { key: 'orders:kites', value: '-60' },
+      { key: 'hour-value', value: '35' },
+    ],
+  };
 
   it('come out exactly as the changed decision does', () => {
     const outcome = scenarioOutcome(kiteDecision(), scenario);
     expect(outcome.standing).toMatchObject({ first: 'A', total: '360.00', second: 'B', margin: '48.00' });
-    expect(outcome.totals.map(({ total }) => total)).toEqual(priceDecision(inScenario(kiteDecision(), scenario)).result.candidates.map(({ total }) => total));
+    expect(outcome.totals.map(({ total }) => total)).toEqual(
+      priceDecision(inScenario(kiteDecision(), scenario)).result.candidates.map(({ total }) => total),
+    );
     expect(scenarioOutcome(kiteDecision(), { ...scenario, changes: [{ key: 'orders:gone', value: '5' }] }).idle).toEqual(['orders:gone']);
   });
 
@@ -200,7 +270,14 @@ describe('scenarios', () => {
     const kept = withScenario(smallDecision(), scenario);
     expect(withScenario(kept, { ...scenario, name: 'Worse' }).whatIf?.scenarios?.map(({ name }) => name)).toEqual(['Worse']);
     expect(withoutScenario(kept, 's').whatIf?.scenarios).toEqual([]);
-    const taken = withScenarioTakenOver(smallDecision({}, '10'), { ...scenario, changes: [{ key: 'orders', value: '-60' }, { key: 'hour-value', value: '35' }, { key: 'price:x', value: '3' }] });
+    const taken = withScenarioTakenOver(smallDecision({}, '10'), {
+      ...scenario,
+      changes: [
+        { key: 'orders', value: '-60' },
+        { key: 'hour-value', value: '35' },
+        { key: 'price:x', value: '3' },
+      ],
+    });
     expect(taken.forecast.streams[0]?.orders).toBe('4');
     expect(taken.hourValue).toBe('35');
   });

@@ -29,7 +29,23 @@ function questions(file: DecisionFile): WhatIfQuestion[] {
     { kind: 'paying' },
     { kind: 'offers', off: [] },
     { kind: 'scenarios', scenarios: [{ id: 's', name: 's', changes: [{ key: 'orders', value: '-100' }] }] },
-    ...(first ? [{ kind: 'investment' as const, investment: { instead: first.id, on: first.id, build: '100', photographs: '0', texts: '0', upkeep: '0', hours: { setup: '0', monthly: '0' }, lift: { cautious: '-5', expected: '10', hopeful: '20' } } }] : []),
+    ...(first
+      ? [
+          {
+            kind: 'investment' as const,
+            investment: {
+              instead: first.id,
+              on: first.id,
+              build: '100',
+              photographs: '0',
+              texts: '0',
+              upkeep: '0',
+              hours: { setup: '0', monthly: '0' },
+              lift: { cautious: '-5', expected: '10', hopeful: '20' },
+            },
+          },
+        ]
+      : []),
   ];
 }
 
@@ -46,7 +62,14 @@ function expectSound(file: DecisionFile): void {
   const priced = priceDecision(file);
   const { columns, leader } = lineUp(priced);
   expect(isSound(arranged(columns, { baseline: columns[0]?.id ?? 'none' }, leader, file.currency))).toBe(true);
-  expect(isSound(coursesOf(priced, columns.map(({ id }) => id)))).toBe(true);
+  expect(
+    isSound(
+      coursesOf(
+        priced,
+        columns.map(({ id }) => id),
+      ),
+    ),
+  ).toBe(true);
   expect(isSound(salesScale(priced.pricing))).toBe(true);
   for (const scale of [0.1, 10]) expect(isSound(levelsOf(file).at(scale).result)).toBe(true);
   const [a, b] = columns;
@@ -85,19 +108,38 @@ describe('whatever a decision is like, every answer is sound', () => {
     ['there is one month', { months: 1 }],
     ['there are three months', { months: 3 }],
     ['there are ten years', { months: 120 }],
-    ['orders are enormous', { forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: '1000000000', orderValue: '1000' }] } }],
-    ['sales fall to nothing', { forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '100', add: '-20' }, orderValue: '10' }] } }],
+    [
+      'orders are enormous',
+      { forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: '1000000000', orderValue: '1000' }] } },
+    ],
+    [
+      'sales fall to nothing',
+      { forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '100', add: '-20' }, orderValue: '10' }] } },
+    ],
   ])('if %s', (_name, more) => {
     const file = readDecisionFile(kiteDecision(more));
     expectSound(file);
-    const map = cheapestMap(file, { key: 'orders', low: -100, high: 100 }, { key: 'order-value', low: -100, high: 100 }, { columns: 9, rows: 7 });
+    const map = cheapestMap(
+      file,
+      { key: 'orders', low: -100, high: 100 },
+      { key: 'order-value', low: -100, high: 100 },
+      { columns: 9, rows: 7 },
+    );
     expect([...map.winners].every((winner) => winner >= -1 && winner < file.candidates.length)).toBe(true);
   });
 
   it('if all cost the same, the first leads by nothing, and nothing turns that', () => {
     const file = kiteDecision({ candidates: ['S', 'T'].map((id) => ({ id, label: 'same', plans: [{ plan: 'pa', term: 'm' }] })) });
-    const answer = answerWhatIf(file, { kind: 'turns', varied: assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] })) });
+    const answer = answerWhatIf(file, {
+      kind: 'turns',
+      varied: assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] })),
+    });
     expect(answer).toMatchObject({ first: 'S', second: 'T', gap: '0.00' });
-    expect('turns' in (answer ?? {}) && (answer as { turns: ReadonlyArray<{ below: unknown; above: unknown }> }).turns.every(({ below, above }) => below === null && above === null)).toBe(true);
+    expect(
+      'turns' in (answer ?? {}) &&
+        (answer as { turns: ReadonlyArray<{ below: unknown; above: unknown }> }).turns.every(
+          ({ below, above }) => below === null && above === null,
+        ),
+    ).toBe(true);
   });
 });

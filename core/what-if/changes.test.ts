@@ -12,7 +12,24 @@ import { openPrices, withPrice } from './open-prices';
 type Stream = DecisionFile['forecast']['streams'][number];
 
 const decision = (stream: Partial<Stream> = {}, more: Partial<DecisionFile> = {}) =>
-  kiteDecision({ rates: { USD: '0.9' }, forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: '100', orderValue: '10', cards: { domestic: '60', wallet: '20', international: '20' }, ...stream }], drivers: { contacts: '500', mailings: { per: 'contacts', ratio: '4' } } }, ...more });
+  kiteDecision({
+    rates: { USD: '0.9' },
+    forecast: {
+      streams: [
+        {
+          id: 'kites',
+          label: 'Kites',
+          kind: 'goods',
+          orders: '100',
+          orderValue: '10',
+          cards: { domestic: '60', wallet: '20', international: '20' },
+          ...stream,
+        },
+      ],
+      drivers: { contacts: '500', mailings: { per: 'contacts', ratio: '4' } },
+    },
+    ...more,
+  });
 const changed = (key: string, value: string, file = decision()) => withChange(file, { key, value });
 const streamOf = (file: DecisionFile) => file.forecast.streams[0];
 
@@ -43,7 +60,10 @@ describe('a changed assumption', () => {
   });
 
   it('of shares that do not divide still adds up to a hundred', () => {
-    const cards = streamOf(changed('foreign-cards:kites', '3.3', decision({ cards: { domestic: '33', wallet: '33', voucher: '14', international: '20' } })))?.cards ?? {};
+    const cards =
+      streamOf(
+        changed('foreign-cards:kites', '3.3', decision({ cards: { domestic: '33', wallet: '33', voucher: '14', international: '20' } })),
+      )?.cards ?? {};
     expect(Object.values(cards).reduce((sum, share) => sum + Number(share), 0)).toBeCloseTo(100, 9);
   });
 
@@ -61,15 +81,38 @@ describe('a changed assumption', () => {
   });
 
   it('comes one after the other, and a price is filled in on the sheet', () => {
-    const file = decision({}, { offers: kiteDecision().offers.map((offer) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, charges: plan.charges?.map((charge) => (charge.id === 'fa' && charge.how === 'per-order' ? { ...charge, percent: null } : charge)) })) })) });
-    const both = withChanges(file, [{ key: 'orders:kites', value: '10' }, { key: 'orders:kites', value: '10' }, { key: 'price:fa', value: '2.5' }]);
+    const file = decision(
+      {},
+      {
+        offers: kiteDecision().offers.map((offer) => ({
+          ...offer,
+          plans: offer.plans.map((plan) => ({
+            ...plan,
+            charges: plan.charges?.map((charge) =>
+              charge.id === 'fa' && charge.how === 'per-order' ? { ...charge, percent: null } : charge,
+            ),
+          })),
+        })),
+      },
+    );
+    const both = withChanges(file, [
+      { key: 'orders:kites', value: '10' },
+      { key: 'orders:kites', value: '10' },
+      { key: 'price:fa', value: '2.5' },
+    ]);
     expect(streamOf(both)?.orders).toBe('121');
     expect(both.offers[0]?.plans[0]?.charges?.[0]).toMatchObject({ percent: '2.5' });
   });
 
   it('is about something that is there, or it is idle', () => {
     const { forecast } = decision();
-    expect(['orders', 'orders:kites', 'quantity:contacts', 'rate:XXX', 'price:x'].map((key) => isAbout(forecast, key))).toEqual([true, true, true, true, true]);
+    expect(['orders', 'orders:kites', 'quantity:contacts', 'rate:XXX', 'price:x'].map((key) => isAbout(forecast, key))).toEqual([
+      true,
+      true,
+      true,
+      true,
+      true,
+    ]);
     expect(['orders:gone', 'quantity:gone'].map((key) => isAbout(forecast, key))).toEqual([false, false]);
     expect(keyParts('price:p term y')).toEqual(['price', 'p term y']);
   });
@@ -78,14 +121,18 @@ describe('a changed assumption', () => {
 describe('a level worked out from its numbers', () => {
   const level = statedLevel({ file: decision() });
 
-  it.each(['orders', 'orders:kites', 'order-value', 'order-value:kites', 'refunds:kites', 'foreign-cards:kites'])('is what the changed file gives, for %s', (key) => {
-    const quick = changedLevel(level, { key, value: '12.5' }, 'international');
-    const anew = numberForecast(changed(key, '12.5'));
-    expect([...(quick?.forecast.orders ?? [])]).toEqual([...anew.orders]);
-    (quick?.forecast.sales ?? []).forEach((sales, month) => expect(sales).toBeCloseTo(anew.sales[month] ?? NaN, 9));
-    expect(quick?.forecast.streams[0]?.refunded).toBeCloseTo(anew.streams[0]?.refunded ?? NaN, 12);
-    for (const [kind, share] of anew.streams[0]?.cards ?? []) expect(quick?.forecast.streams[0]?.cards.find(([one]) => one === kind)?.[1]).toBeCloseTo(share, 12);
-  });
+  it.each(['orders', 'orders:kites', 'order-value', 'order-value:kites', 'refunds:kites', 'foreign-cards:kites'])(
+    'is what the changed file gives, for %s',
+    (key) => {
+      const quick = changedLevel(level, { key, value: '12.5' }, 'international');
+      const anew = numberForecast(changed(key, '12.5'));
+      expect([...(quick?.forecast.orders ?? [])]).toEqual([...anew.orders]);
+      (quick?.forecast.sales ?? []).forEach((sales, month) => expect(sales).toBeCloseTo(anew.sales[month] ?? NaN, 9));
+      expect(quick?.forecast.streams[0]?.refunded).toBeCloseTo(anew.streams[0]?.refunded ?? NaN, 12);
+      for (const [kind, share] of anew.streams[0]?.cards ?? [])
+        expect(quick?.forecast.streams[0]?.cards.find(([one]) => one === kind)?.[1]).toBeCloseTo(share, 12);
+    },
+  );
 
   it('has other rates and another worth of an hour, and the same forecast', () => {
     expect(changedLevel(level, { key: 'rate:USD', value: '10' }, null)?.rate('USD')).toBeCloseTo(0.99, 12);
@@ -108,7 +155,11 @@ describe('which kind of card comes from abroad, and what all orders are called',
 
   it('is one key for several streams, and the stream’s own for one', () => {
     expect(allOrdersKey(decision())).toBe('orders:kites');
-    expect(allOrdersKey({ forecast: { streams: [...decision().forecast.streams, { id: 'plans', label: 'Plans', kind: 'digital', orderValue: '5' }] } })).toBe('orders');
+    expect(
+      allOrdersKey({
+        forecast: { streams: [...decision().forecast.streams, { id: 'plans', label: 'Plans', kind: 'digital', orderValue: '5' }] },
+      }),
+    ).toBe('orders');
     expect(allOrdersKey({ forecast: { streams: [] } })).toBeNull();
   });
 });
@@ -121,8 +172,13 @@ describe('prices that are not known', () => {
   };
 
   it('are the single open figure of a charge, or a term without a price that a candidate has', () => {
-    expect(openPrices(withCharge({ id: 'f', label: 'Fee', how: 'per-order', percent: null, each: '0.2' }))).toEqual([{ id: 'f', label: 'Fee, Alder Plan', usual: [0, 5] }]);
-    const unpriced = withCharge({ id: 'f', label: 'Fee', how: 'per-order', percent: '1' }, [{ id: 'm', months: 1, price: null }, { id: 'y', months: 12, price: '96' }]);
+    expect(openPrices(withCharge({ id: 'f', label: 'Fee', how: 'per-order', percent: null, each: '0.2' }))).toEqual([
+      { id: 'f', label: 'Fee, Alder Plan', usual: [0, 5] },
+    ]);
+    const unpriced = withCharge({ id: 'f', label: 'Fee', how: 'per-order', percent: '1' }, [
+      { id: 'm', months: 1, price: null },
+      { id: 'y', months: 12, price: '96' },
+    ]);
     expect(openPrices(unpriced)).toEqual([{ id: 'pa term m', label: 'Price of Alder Plan', usual: [0, 16] }]);
     expect(openPrices({ ...unpriced, candidates: unpriced.candidates.slice(1) })).toEqual([]);
   });
@@ -132,7 +188,18 @@ describe('prices that are not known', () => {
   });
 
   it('are filled in where they stand: a term, a charge, a band', () => {
-    const unpriced = withCharge({ id: 'f', label: 'Fee', how: 'graduated', bands: [{ upTo: '10', each: '1' }, { upTo: null, each: null }] }, [{ id: 'm', months: 1, price: null }]);
+    const unpriced = withCharge(
+      {
+        id: 'f',
+        label: 'Fee',
+        how: 'graduated',
+        bands: [
+          { upTo: '10', each: '1' },
+          { upTo: null, each: null },
+        ],
+      },
+      [{ id: 'm', months: 1, price: null }],
+    );
     const [plan] = withPrice(withPrice(unpriced, 'pa term m', '12'), 'f', '0.4').offers[0]?.plans ?? [];
     expect(plan?.terms[0]?.price).toBe('12');
     expect(plan?.charges?.[0]).toMatchObject({ bands: [{ each: '1' }, { each: '0.4' }] });

@@ -38,7 +38,10 @@ export function withChange<Document extends Changeable>(document: Document, { ke
   };
   const streams = (change: (stream: Stream) => Stream): Document => ({
     ...document,
-    forecast: { ...document.forecast, streams: document.forecast.streams.map((stream) => (of === null || stream.id === of ? change(stream) : stream)) },
+    forecast: {
+      ...document.forecast,
+      streams: document.forecast.streams.map((stream) => (of === null || stream.id === of ? change(stream) : stream)),
+    },
   });
   switch (kind) {
     case 'orders':
@@ -63,7 +66,9 @@ export function withChange<Document extends Changeable>(document: Document, { ke
       const now = of === null ? undefined : document.rates?.[of];
       if (of === null || now === undefined) return document;
       // A rate is never nothing.
-      const rate = Decimal.max(decimal(now).times(ONE.plus(decimal(value).div(HUNDRED))), '0.000000000001').toDecimalPlaces(12).toFixed();
+      const rate = Decimal.max(decimal(now).times(ONE.plus(decimal(value).div(HUNDRED))), '0.000000000001')
+        .toDecimalPlaces(12)
+        .toFixed();
       return { ...document, rates: { ...document.rates, [of]: rate } };
     }
     case 'hour-value':
@@ -81,7 +86,14 @@ function withSeason(stream: Stream, strength: Decimal): Stream {
     if (typeof series === 'string' || !series.season) return series;
     const factors = series.season.map((factor) => decimal(factor));
     const mean = sum(factors).div(12);
-    return { ...series, season: factors.map((factor) => Decimal.max(ZERO, mean.plus(factor.minus(mean).times(strength))).toDecimalPlaces(PLACES).toFixed()) };
+    return {
+      ...series,
+      season: factors.map((factor) =>
+        Decimal.max(ZERO, mean.plus(factor.minus(mean).times(strength)))
+          .toDecimalPlaces(PLACES)
+          .toFixed(),
+      ),
+    };
   };
   return {
     ...stream,
@@ -97,7 +109,9 @@ function withForeignCards(stream: Stream, foreign: string, points: Decimal): Str
   const after = Decimal.min(HUNDRED, Decimal.max(ZERO, before.plus(points)));
   const others = HUNDRED.minus(before);
   const kinds = Object.entries(cards).filter(([kind]) => kind !== foreign);
-  const rest = others.isZero() ? [['domestic', HUNDRED.minus(after)] as const] : kinds.map(([kind, share]) => [kind, decimal(share).times(HUNDRED.minus(after)).div(others)] as const);
+  const rest = others.isZero()
+    ? [['domestic', HUNDRED.minus(after)] as const]
+    : kinds.map(([kind, share]) => [kind, decimal(share).times(HUNDRED.minus(after)).div(others)] as const);
   return { ...stream, cards: addingUp([[foreign, after], ...rest]) };
 }
 

@@ -121,7 +121,14 @@ function keptMonths(file: DecisionFile, candidate: Candidate): KeptMonth[] {
   const hours = byMonth((line) => line.bucket === 'time');
   const platform = byMonth((line) => line.bucket !== 'time' && !isOf(line, BUILD) && !isOf(line, UPKEEP));
   return Array.from({ length: file.months }, (_, month) => ({
-    margin: sum(forecast.streams.map(({ orders, netOrderValue, stream, refunded }) => (orders[month] ?? ZERO).times(netOrderValue[month] ?? ZERO).times(fraction(stream.margin ?? '100')).times(ONE.minus(refunded)))),
+    margin: sum(
+      forecast.streams.map(({ orders, netOrderValue, stream, refunded }) =>
+        (orders[month] ?? ZERO)
+          .times(netOrderValue[month] ?? ZERO)
+          .times(fraction(stream.margin ?? '100'))
+          .times(ONE.minus(refunded)),
+      ),
+    ),
     platform: platform[month] ?? ZERO,
     once: once[month] ?? ZERO,
     upkeep: upkeep[month] ?? ZERO,
@@ -141,7 +148,11 @@ function money(file: DecisionFile, amount: Decimal): string {
   return moneyText(roundMoney(amount, file.currency), file.currency);
 }
 
-function outcomeOf(file: DecisionFile, oneself: readonly KeptMonth[], invested: readonly KeptMonth[]): Pick<InvestmentOutcome, 'keptMore' | 'parts' | 'cumulative' | 'payback'> {
+function outcomeOf(
+  file: DecisionFile,
+  oneself: readonly KeptMonth[],
+  invested: readonly KeptMonth[],
+): Pick<InvestmentOutcome, 'keptMore' | 'parts' | 'cumulative' | 'payback'> {
   let standing = ZERO;
   const cumulative = invested.map((month, index) => {
     const before = oneself[index];
@@ -149,7 +160,8 @@ function outcomeOf(file: DecisionFile, oneself: readonly KeptMonth[], invested: 
     return standing;
   });
   const lastBelow = cumulative.findLastIndex((amount) => amount.lt(ZERO));
-  const part = (name: (typeof PARTS)[number]) => money(file, sum(invested.map((month) => month[name])).minus(sum(oneself.map((month) => month[name]))));
+  const part = (name: (typeof PARTS)[number]) =>
+    money(file, sum(invested.map((month) => month[name])).minus(sum(oneself.map((month) => month[name]))));
   return {
     keptMore: money(file, standing),
     parts: { margin: part('margin'), platform: part('platform'), once: part('once'), upkeep: part('upkeep'), hours: part('hours') },

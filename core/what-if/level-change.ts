@@ -13,7 +13,10 @@ export function changedLevel(level: Level, { key, value }: Change, foreign: stri
   const amount = Number(value);
   const streams = (change: (stream: NumberStream) => NumberStream): Level => ({
     ...level,
-    forecast: withStreams(level.forecast, level.forecast.streams.map((one) => (of === null || one.stream.id === of ? change(one) : one))),
+    forecast: withStreams(
+      level.forecast,
+      level.forecast.streams.map((one) => (of === null || one.stream.id === of ? change(one) : one)),
+    ),
   });
   const factor = Math.max(0, 1 + amount / 100);
   switch (kind) {
@@ -38,6 +41,7 @@ function foreignCards(cards: NumberStream['cards'], foreign: string, points: num
   const before = cards.find(([kind]) => kind === foreign)?.[1] ?? 0;
   const after = Math.min(1, Math.max(0, before + points));
   const others = cards.filter(([kind]) => kind !== foreign);
-  const rest = before >= 1 ? [['domestic', 1 - after] as const] : others.map(([kind, share]) => [kind, (share * (1 - after)) / (1 - before)] as const);
+  const rest =
+    before >= 1 ? [['domestic', 1 - after] as const] : others.map(([kind, share]) => [kind, (share * (1 - after)) / (1 - before)] as const);
   return [[foreign, after], ...rest];
 }

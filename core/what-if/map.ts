@@ -92,7 +92,12 @@ export function fieldsOf({ columns, rows, winners, ids }: CheapestMap): MapField
     fields.set(winner, field);
   });
   return [...fields]
-    .map(([winner, { count, at }]) => ({ candidate: ids[winner] ?? null, share: count / (columns * rows), x: (at % columns) / Math.max(columns - 1, 1), y: Math.floor(at / columns) / Math.max(rows - 1, 1) }))
+    .map(([winner, { count, at }]) => ({
+      candidate: ids[winner] ?? null,
+      share: count / (columns * rows),
+      x: (at % columns) / Math.max(columns - 1, 1),
+      y: Math.floor(at / columns) / Math.max(rows - 1, 1),
+    }))
     .sort((a, b) => b.share - a.share);
 }
 
@@ -105,7 +110,8 @@ function roomAround(winners: Int16Array, columns: number, rows: number): Uint16A
     return Math.min(...neighbours.map((other) => (winners[other] === winners[at] ? (room[other] ?? 0) + 1 : 0)));
   };
   // Once from the lower left, once back from the upper right: the nearer of both edges counts.
-  for (let row = 0; row < rows; row++) for (let column = 0; column < columns; column++) room[row * columns + column] = near(row * columns + column, column, row, -1, -1);
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) room[row * columns + column] = near(row * columns + column, column, row, -1, -1);
   for (let row = rows - 1; row >= 0; row--)
     for (let column = columns - 1; column >= 0; column--) {
       const at = row * columns + column;

@@ -53,7 +53,14 @@ export function lookAtOffers(file: DecisionFile, off: readonly string[]): Offers
   return {
     offers,
     withAll: standingOf(priced),
-    withoutAll: standingOf(priceDecision(withoutOffers(file, found.map(({ id }) => id)))),
+    withoutAll: standingOf(
+      priceDecision(
+        withoutOffers(
+          file,
+          found.map(({ id }) => id),
+        ),
+      ),
+    ),
     asAsked: standingOf(off.length === 0 ? priced : priceDecision(withoutOffers(file, off))),
   };
 }
@@ -65,18 +72,34 @@ export function standingOf({ result, pricing }: PricedDecision): Standing | null
   const others = result.candidates.filter(({ id }) => id !== first.id);
   const second = bestOf(others, (a, b) => decimal(a.total).lt(b.total));
   const total = others.find(({ id }) => id === second)?.total;
-  return { first: first.id, total: first.total, second, margin: total === undefined ? null : moneyText(decimal(total).minus(first.total), pricing.file.currency) };
+  return {
+    first: first.id,
+    total: first.total,
+    second,
+    margin: total === undefined ? null : moneyText(decimal(total).minus(first.total), pricing.file.currency),
+  };
 }
 
 type Sold = { id: string; label: string; terms?: Term[] | undefined };
 
 /** The special offers that candidates of a decision rest on. */
 export function offersIn({ offers, addons = [], candidates }: DecisionFile): Array<Omit<SpecialOffer, 'saves' | 'without'>> {
-  const sold = [...offers.flatMap((offer) => [...offer.plans, ...(offer.addons ?? [])].map((part) => ({ part, owner: `${offer.label} ${part.label}`.trim() }))), ...addons.map((part) => ({ part, owner: part.label }))];
+  const sold = [
+    ...offers.flatMap((offer) =>
+      [...offer.plans, ...(offer.addons ?? [])].map((part) => ({ part, owner: `${offer.label} ${part.label}`.trim() })),
+    ),
+    ...addons.map((part) => ({ part, owner: part.label })),
+  ];
   return sold.flatMap(({ part, owner }) =>
     (part.terms ?? []).flatMap((term) => {
-      const users = candidates.filter(({ plans, addons: taken = [] }) => plans.some((one) => one.plan === part.id && one.term === term.id) || taken.some((one) => one.addon === part.id && one.term === term.id));
-      return term.intro && users.length > 0 ? [{ id: `${part.id} ${term.id}`, part: part.id, term: term.id, label: owner, candidates: users.map(({ id }) => id) }] : [];
+      const users = candidates.filter(
+        ({ plans, addons: taken = [] }) =>
+          plans.some((one) => one.plan === part.id && one.term === term.id) ||
+          taken.some((one) => one.addon === part.id && one.term === term.id),
+      );
+      return term.intro && users.length > 0
+        ? [{ id: `${part.id} ${term.id}`, part: part.id, term: term.id, label: owner, candidates: users.map(({ id }) => id) }]
+        : [];
     }),
   );
 }
@@ -97,7 +120,11 @@ export function withoutOffers(file: DecisionFile, ids: readonly string[]): Decis
   });
   return {
     ...file,
-    offers: file.offers.map((offer) => ({ ...offer, plans: offer.plans.map(plain), ...(offer.addons ? { addons: offer.addons.map(plain) } : {}) })),
+    offers: file.offers.map((offer) => ({
+      ...offer,
+      plans: offer.plans.map(plain),
+      ...(offer.addons ? { addons: offer.addons.map(plain) } : {}),
+    })),
     ...(file.addons ? { addons: file.addons.map(plain) } : {}),
   };
 }

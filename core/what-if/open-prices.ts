@@ -22,16 +22,31 @@ export function openPrices(file: DecisionFile): OpenPrice[] {
       const known = (part.terms ?? []).flatMap(({ price, months }) => (price === null || months === 0 ? [] : [decimal(price).div(months)]));
       const dear = known.length > 0 ? Decimal.max(...known) : ZERO;
       return [
-        ...terms.map((term) => ({ id: `${part.id} term ${term.id}`, label: `Price of ${owner}`, usual: [0, Math.ceil(dear.times(Math.max(term.months, 1)).times(2).toNumber()) || 100] as const })),
+        ...terms.map((term) => ({
+          id: `${part.id} term ${term.id}`,
+          label: `Price of ${owner}`,
+          usual: [0, Math.ceil(dear.times(Math.max(term.months, 1)).times(2).toNumber()) || 100] as const,
+        })),
         ...(part.charges ?? []).flatMap((charge) => {
           const open = openFields(charge);
-          return open.length === 1 ? [{ id: charge.id, label: `${charge.label || 'a fee'}, ${owner}`, usual: [0, USUAL_MOST[open[0]?.field ?? ''] ?? 5] as const }] : [];
+          return open.length === 1
+            ? [{ id: charge.id, label: `${charge.label || 'a fee'}, ${owner}`, usual: [0, USUAL_MOST[open[0]?.field ?? ''] ?? 5] as const }]
+            : [];
         }),
       ];
     });
 }
 
-const USUAL_MOST: Readonly<Record<string, number>> = { percent: 5, each: 1, flat: 50, least: 2, most: 20, monthlyMin: 50, monthlyCap: 200, totalCap: 500 };
+const USUAL_MOST: Readonly<Record<string, number>> = {
+  percent: 5,
+  each: 1,
+  flat: 50,
+  least: 2,
+  most: 20,
+  monthlyMin: 50,
+  monthlyCap: 200,
+  totalCap: 500,
+};
 
 interface OpenField {
   readonly field: string;
@@ -43,9 +58,14 @@ const FIELDS = ['percent', 'each', 'least', 'most', 'monthlyMin', 'monthlyCap', 
 
 /** The amounts of a charge that are not known. */
 function openFields(charge: Charge): OpenField[] {
-  const own = FIELDS.filter((field) => field in charge && (charge as Partial<Record<string, unknown>>)[field] === null).map((field) => ({ field, band: null }));
+  const own = FIELDS.filter((field) => field in charge && (charge as Partial<Record<string, unknown>>)[field] === null).map((field) => ({
+    field,
+    band: null,
+  }));
   const bands: readonly Band[] = 'bands' in charge ? charge.bands : [];
-  const inBands = bands.flatMap((band, index) => (['each', 'percent', 'flat'] as const).filter((field) => band[field] === null).map((field) => ({ field, band: index })));
+  const inBands = bands.flatMap((band, index) =>
+    (['each', 'percent', 'flat'] as const).filter((field) => band[field] === null).map((field) => ({ field, band: index })),
+  );
   return [...own, ...inBands];
 }
 
@@ -58,7 +78,11 @@ export function withPrice(file: DecisionFile, id: string, amount: string): Decis
   });
   return {
     ...file,
-    offers: file.offers.map((offer) => ({ ...offer, plans: offer.plans.map(fill), ...(offer.addons ? { addons: offer.addons.map(fill) } : {}) })),
+    offers: file.offers.map((offer) => ({
+      ...offer,
+      plans: offer.plans.map(fill),
+      ...(offer.addons ? { addons: offer.addons.map(fill) } : {}),
+    })),
     ...(file.addons ? { addons: file.addons.map(fill) } : {}),
     ...(file.processors ? { processors: file.processors.map(fill) } : {}),
   };
@@ -68,12 +92,16 @@ function filled(charge: Charge, amount: string): Charge {
   const [open] = openFields(charge);
   if (!open) return charge;
   if (open.band === null) return { ...charge, [open.field]: amount };
-  return 'bands' in charge ? { ...charge, bands: charge.bands.map((band, index) => (index === open.band ? { ...band, [open.field]: amount } : band)) } : charge;
+  return 'bands' in charge
+    ? { ...charge, bands: charge.bands.map((band, index) => (index === open.band ? { ...band, [open.field]: amount } : band)) }
+    : charge;
 }
 
 function soldIn({ offers, addons = [], processors = [] }: DecisionFile): Array<{ part: Sold; owner: string }> {
   return [
-    ...offers.flatMap((offer) => [...offer.plans, ...(offer.addons ?? [])].map((part) => ({ part, owner: `${offer.label} ${part.label}`.trim() }))),
+    ...offers.flatMap((offer) =>
+      [...offer.plans, ...(offer.addons ?? [])].map((part) => ({ part, owner: `${offer.label} ${part.label}`.trim() })),
+    ),
     ...[...addons, ...processors].map((part) => ({ part, owner: part.label })),
   ];
 }
@@ -81,10 +109,15 @@ function soldIn({ offers, addons = [], processors = [] }: DecisionFile): Array<{
 function isUsed({ candidates }: DecisionFile, id: string): boolean {
   return candidates.some(
     ({ plans, addons = [], payments = 'own' }) =>
-      plans.some(({ plan }) => plan === id) || addons.some(({ addon }) => addon === id) || (typeof payments === 'string' ? payments === id : payments.some(({ use }) => use === id)),
+      plans.some(({ plan }) => plan === id) ||
+      addons.some(({ addon }) => addon === id) ||
+      (typeof payments === 'string' ? payments === id : payments.some(({ use }) => use === id)),
   );
 }
 
 function isTermUsed({ candidates }: DecisionFile, part: string, term: string): boolean {
-  return candidates.some(({ plans, addons = [] }) => plans.some((one) => one.plan === part && one.term === term) || addons.some((one) => one.addon === part && one.term === term));
+  return candidates.some(
+    ({ plans, addons = [] }) =>
+      plans.some((one) => one.plan === part && one.term === term) || addons.some((one) => one.addon === part && one.term === term),
+  );
 }

@@ -42,9 +42,19 @@ export function payingAhead(file: DecisionFile): PayingAhead[] {
   return file.candidates.flatMap((candidate) => {
     const [first] = candidate.plans;
     if (!first) return [];
-    const terms = pricing.plan(first.plan).plan.terms.filter((term) => !isTermNotKnown(term)).sort((a, b) => (a.months || Infinity) - (b.months || Infinity));
+    const terms = pricing
+      .plan(first.plan)
+      .plan.terms.filter((term) => !isTermNotKnown(term))
+      .sort((a, b) => (a.months || Infinity) - (b.months || Infinity));
     // The same plan with the same things beside it is looked at once, whichever of its terms stand in the line-up.
-    const key = JSON.stringify([first.plan, candidate.plans.slice(1), candidate.addons, candidate.payments, candidate.extras, candidate.hours]);
+    const key = JSON.stringify([
+      first.plan,
+      candidate.plans.slice(1),
+      candidate.addons,
+      candidate.payments,
+      candidate.extras,
+      candidate.hours,
+    ]);
     if (terms.length < 2 || seen.has(key)) return [];
     seen.add(key);
     return [{ candidate: candidate.id, plan: first.plan, now: first.term, options: optionsOf(pricing, candidate, terms) }];

@@ -25,7 +25,10 @@ describe('expected sales in floating point', () => {
       fc.property(richDecision, (file) => {
         const exact = forecastMonths(file.forecast, file.start, file.months);
         const numbers = numberForecast(file);
-        const close = (a: ArrayLike<number>, b: ReadonlyArray<{ toNumber(): number }>) => b.forEach((value, month) => expect(Math.abs((a[month] ?? NaN) - value.toNumber())).toBeLessThanOrEqual(1e-9 * (Math.abs(value.toNumber()) + 1)));
+        const close = (a: ArrayLike<number>, b: ReadonlyArray<{ toNumber(): number }>) =>
+          b.forEach((value, month) =>
+            expect(Math.abs((a[month] ?? NaN) - value.toNumber())).toBeLessThanOrEqual(1e-9 * (Math.abs(value.toNumber()) + 1)),
+          );
         close(numbers.orders, exact.orders);
         close(numbers.sales, exact.sales);
         for (const [id, values] of exact.quantities) close(numbers.quantities.get(id) ?? [], values);
@@ -38,20 +41,34 @@ describe('expected sales in floating point', () => {
 describe('totals under other assumptions', () => {
   it('are those of the changed decision file, alone and two together', () => {
     fc.assert(
-      fc.property(fc.oneof(richDecision, randomDecision), fc.nat(), fc.nat(), fc.double({ min: 0, max: 1, noNaN: true }), (made, one, other, along) => {
-        const file = readOrNull(made);
-        if (!file) return;
-        const all = assumptionsOf(file);
-        const pick = (n: number) => all[n % all.length];
-        const changes = [pick(one), pick(other)].flatMap((assumption) => (assumption ? [{ key: assumption.key, value: (assumption.usual[0] + along * (assumption.usual[1] - assumption.usual[0])).toFixed(3) }] : []));
-        const finder = pointFinder(file);
-        for (const list of [changes.slice(0, 1), changes, [], changes]) {
-          const changed = withChanges(file, list);
-          const exact = priceDecision(changed).result.candidates;
-          const { totals } = finder.at(list);
-          exact.forEach(({ total }, index) => expect(Math.abs((totals[index] ?? NaN) - Number(total))).toBeLessThanOrEqual(tolerance(changed, index) + 1e-9 * Math.abs(Number(total))));
-        }
-      }),
+      fc.property(
+        fc.oneof(richDecision, randomDecision),
+        fc.nat(),
+        fc.nat(),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (made, one, other, along) => {
+          const file = readOrNull(made);
+          if (!file) return;
+          const all = assumptionsOf(file);
+          const pick = (n: number) => all[n % all.length];
+          const changes = [pick(one), pick(other)].flatMap((assumption) =>
+            assumption
+              ? [{ key: assumption.key, value: (assumption.usual[0] + along * (assumption.usual[1] - assumption.usual[0])).toFixed(3) }]
+              : [],
+          );
+          const finder = pointFinder(file);
+          for (const list of [changes.slice(0, 1), changes, [], changes]) {
+            const changed = withChanges(file, list);
+            const exact = priceDecision(changed).result.candidates;
+            const { totals } = finder.at(list);
+            exact.forEach(({ total }, index) =>
+              expect(Math.abs((totals[index] ?? NaN) - Number(total))).toBeLessThanOrEqual(
+                tolerance(changed, index) + 1e-9 * Math.abs(Number(total)),
+              ),
+            );
+          }
+        },
+      ),
       { numRuns: 80 },
     );
   });
@@ -63,7 +80,9 @@ describe('totals under other assumptions', () => {
         if (!file) return;
         const changes = [{ key: 'orders', value: String(percent) }];
         const exact = priceDecision(withChanges(file, changes)).result.candidates;
-        expect([...pointFinder(file).at(changes).usable]).toEqual(exact.map(({ usable, unknown }) => (usable && unknown.length === 0 ? 1 : 0)));
+        expect([...pointFinder(file).at(changes).usable]).toEqual(
+          exact.map(({ usable, unknown }) => (usable && unknown.length === 0 ? 1 : 0)),
+        );
       }),
       { numRuns: 50 },
     );
@@ -89,7 +108,10 @@ describe('assumptions', () => {
   it('are every stream’s and every open price, with what they are now', () => {
     const file = kiteDecision({
       rates: { USD: '0.92' },
-      candidates: [{ id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }], hours: { monthly: '2' } }, { id: 'B', label: 'Birch', plans: [{ plan: 'pb', term: 'm' }] }],
+      candidates: [
+        { id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }], hours: { monthly: '2' } },
+        { id: 'B', label: 'Birch', plans: [{ plan: 'pb', term: 'm' }] },
+      ],
     });
     const [, birch] = file.offers;
     if (birch?.plans[0]) birch.plans[0] = { ...birch.plans[0], charges: [{ id: 'fb', label: 'Fee', how: 'per-order', percent: null }] };
@@ -128,7 +150,8 @@ describe('the map', () => {
   it('is the same whichever way its lines run', () => {
     const across = cheapestMap(kiteDecision(), orders, value, { columns: 30, rows: 30 });
     const up = cheapestMap(kiteDecision(), value, orders, { columns: 30, rows: 30 });
-    for (let row = 0; row < 30; row++) for (let column = 0; column < 30; column++) expect(up.winners[column * 30 + row]).toBe(across.winners[row * 30 + column]);
+    for (let row = 0; row < 30; row++)
+      for (let column = 0; column < 30; column++) expect(up.winners[column * 30 + row]).toBe(across.winners[row * 30 + column]);
   });
 
   it('names its fields by size, each from inside', () => {
@@ -136,7 +159,8 @@ describe('the map', () => {
     const fields = fieldsOf(map);
     expect(fields.map(({ candidate }) => candidate)).toEqual(['B', 'A']);
     expect(fields.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
-    for (const { candidate, x, y } of fields) expect(map.ids[map.winners[Math.round(y * 39) * 60 + Math.round(x * 59)] ?? -1]).toBe(candidate);
+    for (const { candidate, x, y } of fields)
+      expect(map.ids[map.winners[Math.round(y * 39) * 60 + Math.round(x * 59)] ?? -1]).toBe(candidate);
   });
 
   it('is nobody’s where nobody can be chosen', () => {

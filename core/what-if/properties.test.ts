@@ -44,7 +44,12 @@ describe('the route', () => {
         // Solved again with other costs and back, it is the same.
         solver.solve({ within: 0, between: 0, moves: 3 });
         expect(solver.solve(moving)?.cost).toBe(found.cost);
-        const { firstMove, saving, quarterLater } = routePlanner(file).plan({ within: { hours: '0', money: '5' }, between: { hours: '0', money: '25' }, moves: 2, without: [] });
+        const { firstMove, saving, quarterLater } = routePlanner(file).plan({
+          within: { hours: '0', money: '5' },
+          between: { hours: '0', money: '25' },
+          moves: 2,
+          without: [],
+        });
         for (const { more } of firstMove) expect(Number(more ?? '0')).toBeGreaterThanOrEqual(0);
         // Tax on what all have in common is a line of its own (decision file §9): a cent a month may differ.
         expect(Number(saving ?? '0')).toBeGreaterThanOrEqual(-0.01 * file.months);
@@ -63,7 +68,13 @@ describe('the route', () => {
         const pricing = preparePricing({ ...file, needs: [{ feature: 'never', level: 'must' }] });
         const whole = [{ candidate: first.id, from: 0, to: file.months }];
         expect(routeSolver(pricing, [first.id]).costOf(whole, { within: 0, between: 0, moves: 0 })).toBeNull();
-        expect(routeSolver(preparePricing(file), [first.id]).costOf([{ candidate: first.id, from: 0, to: 0 }], { within: 0, between: 0, moves: 0 })).toBeNull();
+        expect(
+          routeSolver(preparePricing(file), [first.id]).costOf([{ candidate: first.id, from: 0, to: 0 }], {
+            within: 0,
+            between: 0,
+            moves: 0,
+          }),
+        ).toBeNull();
       },
       15,
     );
@@ -169,15 +180,32 @@ describe('the bigger investment', () => {
       (file) => {
         const [first, second = first] = file.candidates;
         if (!first || !second) return;
-        const investment = { instead: first.id, on: second.id, build: '90', photographs: '10', texts: '5', upkeep: '1', hours: { setup: '1', monthly: '0' }, lift: { cautious: '0', expected: '15', hopeful: '30' } };
+        const investment = {
+          instead: first.id,
+          on: second.id,
+          build: '90',
+          photographs: '10',
+          texts: '5',
+          upkeep: '1',
+          hours: { setup: '1', monthly: '0' },
+          lift: { cautious: '0', expected: '15', hopeful: '30' },
+        };
         const judged = judgeInvestment(file, investment);
         for (const { parts, keptMore, cumulative } of judged?.outcomes ?? []) {
-          expect(sum(Object.values(parts).map((part) => decimal(part))).minus(keptMore).abs().toNumber()).toBeLessThanOrEqual(0.03);
+          expect(
+            sum(Object.values(parts).map((part) => decimal(part)))
+              .minus(keptMore)
+              .abs()
+              .toNumber(),
+          ).toBeLessThanOrEqual(0.03);
           expect(cumulative.at(-1)).toBe(keptMore);
         }
         const required = judged?.requiredLift;
         if (required == null || required === '0') return;
-        const at = (lift: string) => judgeInvestment(file, { ...investment, lift: { ...investment.lift, expected: lift } })?.outcomes.find(({ version }) => version === 'expected')?.keptMore;
+        const at = (lift: string) =>
+          judgeInvestment(file, { ...investment, lift: { ...investment.lift, expected: lift } })?.outcomes.find(
+            ({ version }) => version === 'expected',
+          )?.keptMore;
         expect(Number(at(required))).toBeGreaterThanOrEqual(-0.005);
       },
       15,

@@ -38,7 +38,11 @@ export interface RoutePlan {
   /** What one move costs, hours included. */
   readonly costs: { readonly within: string; readonly between: string };
   /** Of the first move: what the way costs if it falls in another month, everything else as it is; null where it cannot. */
-  readonly firstMove: ReadonlyArray<{ readonly month: Month; readonly total: string | null; /** Against the best month. */ readonly more: string | null }>;
+  readonly firstMove: ReadonlyArray<{
+    readonly month: Month;
+    readonly total: string | null;
+    /** Against the best month. */ readonly more: string | null;
+  }>;
   /** If every move falls a quarter later: what that costs more (or less), null where it is not possible. */
   readonly quarterLater: { readonly total: string; readonly more: string } | null;
 }
@@ -49,9 +53,13 @@ export interface RoutePlan {
  * paying it. Of a vendor's candidates those with the least to pay once take part.
  */
 export function leftOutOf(file: DecisionFile): string[] {
-  const offerOf = ({ plans }: DecisionFile['candidates'][number]) => file.offers.find((offer) => offer.plans.some(({ id }) => id === plans[0]?.plan))?.id;
-  const paidOnce = ({ extras = [] }: DecisionFile['candidates'][number]) => sum(extras.filter(({ months }) => months === 0).map(({ amount }) => decimal(amount)));
-  return file.candidates.filter((one) => file.candidates.some((other) => offerOf(other) === offerOf(one) && paidOnce(other).lt(paidOnce(one)))).map(({ id }) => id);
+  const offerOf = ({ plans }: DecisionFile['candidates'][number]) =>
+    file.offers.find((offer) => offer.plans.some(({ id }) => id === plans[0]?.plan))?.id;
+  const paidOnce = ({ extras = [] }: DecisionFile['candidates'][number]) =>
+    sum(extras.filter(({ months }) => months === 0).map(({ amount }) => decimal(amount)));
+  return file.candidates
+    .filter((one) => file.candidates.some((other) => offerOf(other) === offerOf(one) && paidOnce(other).lt(paidOnce(one))))
+    .map(({ id }) => id);
 }
 
 /** Plans the cheapest way again and again while what moving costs is changed. */
@@ -68,7 +76,14 @@ export function routePlanner(file: DecisionFile): RoutePlanner {
   let last: { readonly key: string; readonly solver: RouteSolver } | null = null;
   const solverFor = (without: readonly string[]) => {
     const key = without.join(' ');
-    if (last?.key !== key) last = { key, solver: routeSolver(pricing, file.candidates.map(({ id }) => id).filter((id) => !without.includes(id))) };
+    if (last?.key !== key)
+      last = {
+        key,
+        solver: routeSolver(
+          pricing,
+          file.candidates.map(({ id }) => id).filter((id) => !without.includes(id)),
+        ),
+      };
     return last.solver;
   };
   // A way may not contain what all candidates share; each on its own is priced without that.
@@ -76,16 +91,38 @@ export function routePlanner(file: DecisionFile): RoutePlanner {
   return { plan: (moving) => planned(file, solverFor(moving.without ?? usual), singles, moving) };
 }
 
-function planned(file: DecisionFile, solver: RouteSolver, singles: ReadonlyArray<{ id: string; solver: RouteSolver }>, moving: MovingCosts): RoutePlan {
+function planned(
+  file: DecisionFile,
+  solver: RouteSolver,
+  singles: ReadonlyArray<{ id: string; solver: RouteSolver }>,
+  moving: MovingCosts,
+): RoutePlan {
   const { currency, months, start } = file;
   const digits = minorDigits(currency);
   const money = (units: MinorUnits) => minorText(units, digits);
-  const effort = ({ hours, money: paid }: MoveEffort) => roundMoney(decimal(hours).times(file.hourValue ?? '0').plus(paid), currency).times(10 ** digits).toNumber();
+  const effort = ({ hours, money: paid }: MoveEffort) =>
+    roundMoney(
+      decimal(hours)
+        .times(file.hourValue ?? '0')
+        .plus(paid),
+      currency,
+    )
+      .times(10 ** digits)
+      .toNumber();
   const costs = { within: effort(moving.within), between: effort(moving.between), moves: moving.moves };
   const found = solver.solve(costs);
   const single = cheapestSingle(singles, months);
   const shown = { within: money(costs.within), between: money(costs.between) };
-  if (!found) return { total: null, segments: [], single: single && { candidate: single.id, total: money(single.cost) }, saving: null, costs: shown, firstMove: [], quarterLater: null };
+  if (!found)
+    return {
+      total: null,
+      segments: [],
+      single: single && { candidate: single.id, total: money(single.cost) },
+      saving: null,
+      costs: shown,
+      firstMove: [],
+      quarterLater: null,
+    };
   const later = shifted(found.segments, QUARTER, months);
   const laterCost = later && solver.costOf(later, costs);
   return {
@@ -96,13 +133,20 @@ function planned(file: DecisionFile, solver: RouteSolver, singles: ReadonlyArray
     costs: shown,
     firstMove: firstMoves(found.segments).map(({ month, segments }) => {
       const cost = solver.costOf(segments, costs);
-      return { month: addMonths(start, month), total: cost === null ? null : money(cost), more: cost === null ? null : money(cost - found.cost) };
+      return {
+        month: addMonths(start, month),
+        total: cost === null ? null : money(cost),
+        more: cost === null ? null : money(cost - found.cost),
+      };
     }),
     quarterLater: laterCost === null ? null : { total: money(laterCost), more: money(laterCost - found.cost) },
   };
 }
 
-function cheapestSingle(singles: ReadonlyArray<{ id: string; solver: RouteSolver }>, months: number): { id: string; cost: MinorUnits } | null {
+function cheapestSingle(
+  singles: ReadonlyArray<{ id: string; solver: RouteSolver }>,
+  months: number,
+): { id: string; cost: MinorUnits } | null {
   let best: { id: string; cost: MinorUnits } | null = null;
   for (const { id, solver } of singles) {
     const cost = solver.costOf([{ candidate: id, from: 0, to: months }], { within: 0, between: 0, moves: 0 });
@@ -115,7 +159,11 @@ function cheapestSingle(singles: ReadonlyArray<{ id: string; solver: RouteSolver
 function shifted(segments: readonly PlannedSegment[], by: number, months: number): PlannedSegment[] | null {
   const last = segments.at(-1);
   if (!last || segments.length < 2 || last.from + by >= months) return null;
-  return segments.map(({ candidate, from, to }, index) => ({ candidate, from: index === 0 ? from : from + by, to: index === segments.length - 1 ? to : to + by }));
+  return segments.map(({ candidate, from, to }, index) => ({
+    candidate,
+    from: index === 0 ? from : from + by,
+    to: index === segments.length - 1 ? to : to + by,
+  }));
 }
 
 /** The way with its first move in every month between its neighbours. */
@@ -127,4 +175,3 @@ function firstMoves(segments: readonly PlannedSegment[]): Array<{ month: number;
     return { month, segments: [{ ...first, to: month }, { ...second, from: month }, ...rest] };
   });
 }
-

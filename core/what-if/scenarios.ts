@@ -13,7 +13,12 @@ export interface ScenarioOutcome {
   /** Who is cheapest in it, and by how much; null for nobody. */
   readonly standing: Standing | null;
   /** Every candidate's total, base currency; a lower bound where a price is not known. */
-  readonly totals: ReadonlyArray<{ readonly candidate: string; readonly total: string; readonly usable: boolean; readonly atLeast: boolean }>;
+  readonly totals: ReadonlyArray<{
+    readonly candidate: string;
+    readonly total: string;
+    readonly usable: boolean;
+    readonly atLeast: boolean;
+  }>;
   /** Changes that are about something the decision does not have any more. */
   readonly idle: readonly string[];
 }
@@ -31,14 +36,21 @@ export function scenarioOutcome(file: DecisionFile, scenario: Scenario): Scenari
     id: scenario.id,
     average: averageMonth(changed, priced.result),
     standing: standingOf(priced),
-    totals: priced.result.candidates.map(({ id, total, usable, unknown }) => ({ candidate: id, total, usable, atLeast: unknown.length > 0 })),
+    totals: priced.result.candidates.map(({ id, total, usable, unknown }) => ({
+      candidate: id,
+      total,
+      usable,
+      atLeast: unknown.length > 0,
+    })),
     idle: scenario.changes.filter(({ key }) => !isAbout(file.forecast, key)).map(({ key }) => key),
   };
 }
 
 /** A decision whose own forecast, rates and hour value are what a scenario assumes; prices stay what the sheets say. */
 export function withScenarioTakenOver(decision: Decision, scenario: Scenario): Decision {
-  return scenario.changes.filter(({ key }) => keyParts(key)[0] !== 'price').reduce((changed, change) => withChange(changed, change), decision);
+  return scenario.changes
+    .filter(({ key }) => keyParts(key)[0] !== 'price')
+    .reduce((changed, change) => withChange(changed, change), decision);
 }
 
 /** A decision with one more scenario, or with one of the same id replaced. */
@@ -46,7 +58,13 @@ export function withScenario(decision: Decision, scenario: Scenario): Decision {
   const { scenarios = [] } = decision.whatIf ?? {};
   const others = scenarios.filter(({ id }) => id !== scenario.id);
   const at = scenarios.findIndex(({ id }) => id === scenario.id);
-  return { ...decision, whatIf: { ...decision.whatIf, scenarios: at < 0 ? [...others, scenario] : scenarios.map((one) => (one.id === scenario.id ? scenario : one)) } };
+  return {
+    ...decision,
+    whatIf: {
+      ...decision.whatIf,
+      scenarios: at < 0 ? [...others, scenario] : scenarios.map((one) => (one.id === scenario.id ? scenario : one)),
+    },
+  };
 }
 
 /** A decision without one of its scenarios. */

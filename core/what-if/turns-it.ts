@@ -76,13 +76,20 @@ export function turnsIt(file: DecisionFile, varied: readonly Varied[]): TurnsIt 
     second: idOf(second),
     gap: gapNow,
     turns: turns.sort((a, b) => b.swing - a.swing),
-    mayWin: [...new Set(turns.filter(({ key }) => key.startsWith('price:')).flatMap(({ low, high, below, above }) => [low.winner, high.winner, below?.winner, above?.winner]))].flatMap((winner) => (winner && winner !== idOf(first) ? [winner] : [])),
+    mayWin: [
+      ...new Set(
+        turns
+          .filter(({ key }) => key.startsWith('price:'))
+          .flatMap(({ low, high, below, above }) => [low.winner, high.winner, below?.winner, above?.winner]),
+      ),
+    ].flatMap((winner) => (winner && winner !== idOf(first) ? [winner] : [])),
   };
 }
 
 function nextOf({ totals, usable }: PointTotals, first: number): number {
   let next = -1;
-  for (let index = 0; index < totals.length; index++) if (index !== first && usable[index] === 1 && (next < 0 || (totals[index] ?? 0) < (totals[next] ?? 0))) next = index;
+  for (let index = 0; index < totals.length; index++)
+    if (index !== first && usable[index] === 1 && (next < 0 || (totals[index] ?? 0) < (totals[next] ?? 0))) next = index;
   return next;
 }
 
@@ -112,7 +119,12 @@ function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: n
     key,
     low: atLow.shown,
     high: atHigh.shown,
-    swing: atLow.gap === null || atHigh.gap === null ? (atLow.shown.winner === atHigh.shown.winner ? 0 : Infinity) : Math.abs(atHigh.gap - atLow.gap),
+    swing:
+      atLow.gap === null || atHigh.gap === null
+        ? atLow.shown.winner === atHigh.shown.winner
+          ? 0
+          : Infinity
+        : Math.abs(atHigh.gap - atLow.gap),
     below: nearest(start, low),
     above: nearest(start, high),
   };

@@ -8,7 +8,17 @@ import { whatIfSchema } from './what-if-schema';
 const whatIf = {
   moving: USUAL_MOVING,
   ranges: { 'orders:kites': ['-40', '60'] },
-  scenarios: [{ id: 's', name: 'A bad year', changes: [{ key: 'orders', value: '-25' }, { key: 'price:grow term y', value: '3' }], offersOff: ['grow m'] }],
+  scenarios: [
+    {
+      id: 's',
+      name: 'A bad year',
+      changes: [
+        { key: 'orders', value: '-25' },
+        { key: 'price:grow term y', value: '3' },
+      ],
+      offersOff: ['grow m'],
+    },
+  ],
 };
 
 describe('what is kept of what was asked', () => {
@@ -21,12 +31,35 @@ describe('what is kept of what was asked', () => {
   });
 
   it.each<[string, object, string]>([
-    ['an assumption of no kind', { scenarios: [{ id: 's', name: 's', changes: [{ key: 'Orders!', value: '1' }] }] }, 'an assumption such as orders:kites is wanted'],
-    ['a value that is none', { scenarios: [{ id: 's', name: 's', changes: [{ key: 'orders', value: 'many' }] }] }, 'a decimal such as "29.00" is wanted'],
+    [
+      'an assumption of no kind',
+      { scenarios: [{ id: 's', name: 's', changes: [{ key: 'Orders!', value: '1' }] }] },
+      'an assumption such as orders:kites is wanted',
+    ],
+    [
+      'a value that is none',
+      { scenarios: [{ id: 's', name: 's', changes: [{ key: 'orders', value: 'many' }] }] },
+      'a decimal such as "29.00" is wanted',
+    ],
     ['half a range', { ranges: { orders: ['1'] } }, 'expected'],
     ['moves without number', { moving: { ...USUAL_MOVING, moves: 1.5 } }, 'a whole number from 0 to 120 is wanted'],
     ['hours below nothing', { moving: { ...USUAL_MOVING, within: { hours: '-1', money: '0' } } }, 'a decimal of 0 or more is wanted'],
-    ['an investment that takes more than everything', { investment: { instead: 'A', on: 'A', build: '0', photographs: '0', texts: '0', upkeep: '0', hours: { setup: '0', monthly: '0' }, lift: { cautious: '-101', expected: '0', hopeful: '0' } } }, 'a decimal of -100 or more is wanted'],
+    [
+      'an investment that takes more than everything',
+      {
+        investment: {
+          instead: 'A',
+          on: 'A',
+          build: '0',
+          photographs: '0',
+          texts: '0',
+          upkeep: '0',
+          hours: { setup: '0', monthly: '0' },
+          lift: { cautious: '-101', expected: '0', hopeful: '0' },
+        },
+      },
+      'a decimal of -100 or more is wanted',
+    ],
   ])('is refused with %s', (_name, document, problem) => {
     const read = whatIfSchema.safeParse(document);
     expect(read.success).toBe(false);

@@ -8,7 +8,12 @@ const key = z.string('an assumption is wanted').regex(/^[a-z-]+(:[^\n]{1,200})?$
 const effort = z.strictObject({ hours: amount, money: amount });
 
 /** What moving takes; see `MovingCosts`. */
-export const movingSchema = z.strictObject({ within: effort, between: effort, moves: wholeNumber(0, 120), without: z.array(slug).max(1000).readonly().optional() });
+export const movingSchema = z.strictObject({
+  within: effort,
+  between: effort,
+  moves: wholeNumber(0, 120),
+  without: z.array(slug).max(1000).readonly().optional(),
+});
 
 /** A what-if that was kept under a name. */
 export const scenarioSchema = z.strictObject({

@@ -49,20 +49,39 @@ export function assumptionsSheet(file: DecisionFile): { sheet: SheetInProgress; 
   sheet.add();
   sheet.add(text('Streams', 'head'), text('', 'head'), text('Figure', 'head'));
   for (const stream of forecast.streams)
-    for (const [what, label, value] of streamFigures(stream)) ofStream.set(`${stream.id} ${what}`, single(stream.label || stream.id, input(value), label));
+    for (const [what, label, value] of streamFigures(stream))
+      ofStream.set(`${stream.id} ${what}`, single(stream.label || stream.id, input(value), label));
   sheet.add();
-  sheet.add(text('Month by month', 'head'), text('', 'head'), text('Start', 'head'), text('Growth %', 'head'), text('More a month', 'head'), ...MONTH_NAMES.map((name) => text(name, 'head')));
+  sheet.add(
+    text('Month by month', 'head'),
+    text('', 'head'),
+    text('Start', 'head'),
+    text('Growth %', 'head'),
+    text('More a month', 'head'),
+    ...MONTH_NAMES.map((name) => text(name, 'head')),
+  );
   const seriesRows = new Map<string, SeriesPlace>();
-  for (const [key, label, what, series] of seriesOf(file)) seriesRows.set(key, { series, row: sheet.add(text(label), text(what, 'quiet'), ...seriesCells(series)) });
+  for (const [key, label, what, series] of seriesOf(file))
+    seriesRows.set(key, { series, row: sheet.add(text(label), text(what, 'quiet'), ...seriesCells(series)) });
   const ratios = new Map<string, string>();
   for (const [id, driver] of Object.entries(forecast.drivers ?? {}))
-    if (typeof driver === 'object' && 'per' in driver) ratios.set(id, single(id.replaceAll('-', ' '), input(driver.ratio), `per ${driver.per}`));
+    if (typeof driver === 'object' && 'per' in driver)
+      ratios.set(id, single(id.replaceAll('-', ' '), input(driver.ratio), `per ${driver.per}`));
   sheet.add();
-  sheet.add(text('Candidates', 'head'), text('', 'head'), text('Hours to set up', 'head'), text('Hours a month', 'head'), text('More orders %', 'head'));
+  sheet.add(
+    text('Candidates', 'head'),
+    text('', 'head'),
+    text('Hours to set up', 'head'),
+    text('Hours a month', 'head'),
+    text('More orders %', 'head'),
+  );
   const candidateCells = new Map(
     candidates.map(({ id, label, hours, lift = '0' }) => {
       const row = sheet.add(text(label), text(id, 'quiet'), input(hours?.setup ?? '0'), input(hours?.monthly ?? '0'), input(lift));
-      return [id, { setup: fixedCell(ASSUMPTIONS, 2, row), monthly: fixedCell(ASSUMPTIONS, 3, row), lift: fixedCell(ASSUMPTIONS, 4, row) }] as const;
+      return [
+        id,
+        { setup: fixedCell(ASSUMPTIONS, 2, row), monthly: fixedCell(ASSUMPTIONS, 3, row), lift: fixedCell(ASSUMPTIONS, 4, row) },
+      ] as const;
     }),
   );
   return {
@@ -86,7 +105,11 @@ function streamFigures({ refunds, salesTax, margin, cards, subscribers }: Stream
     ['refunds', '% refunded', refunds ?? '0'],
     ['salesTax', '% sales tax in the order value', salesTax ?? '0'],
     ['margin', '% margin', margin ?? '100'],
-    ...Object.entries(cards ?? { domestic: '100' }).map(([kind, share]): [string, string, string] => [`card ${kind}`, `% paid ${kind}`, share]),
+    ...Object.entries(cards ?? { domestic: '100' }).map(([kind, share]): [string, string, string] => [
+      `card ${kind}`,
+      `% paid ${kind}`,
+      share,
+    ]),
     ...(subscribers
       ? ([
           ['subscribers', 'subscribers at the start', subscribers.start],
@@ -100,16 +123,29 @@ function streamFigures({ refunds, salesTax, margin, cards, subscribers }: Stream
 function seriesOf({ forecast }: DecisionFile): Array<[key: string, label: string, what: string, series: Series]> {
   return [
     ...forecast.streams.flatMap((stream): Array<[string, string, string, Series]> => [
-      [`orders ${stream.id}`, stream.label || stream.id, stream.subscribers ? 'new subscribers a month' : 'orders a month', stream.subscribers ? stream.subscribers.joins : (stream.orders ?? '0')],
+      [
+        `orders ${stream.id}`,
+        stream.label || stream.id,
+        stream.subscribers ? 'new subscribers a month' : 'orders a month',
+        stream.subscribers ? stream.subscribers.joins : (stream.orders ?? '0'),
+      ],
       [`value ${stream.id}`, stream.label || stream.id, 'order value', stream.orderValue],
     ]),
-    ...Object.entries(forecast.drivers ?? {}).flatMap(([id, driver]): Array<[string, string, string, Series]> => (typeof driver === 'object' && 'per' in driver ? [] : [[`quantity ${id}`, id.replaceAll('-', ' '), 'a month', driver]])),
+    ...Object.entries(forecast.drivers ?? {}).flatMap(([id, driver]): Array<[string, string, string, Series]> =>
+      typeof driver === 'object' && 'per' in driver ? [] : [[`quantity ${id}`, id.replaceAll('-', ' '), 'a month', driver]],
+    ),
   ];
 }
 
 function seriesCells(series: Series): Cell[] {
-  if (typeof series === 'string') return [input(series), input('0'), input('0'), ...new Array<string>(12).fill('1').map((factor) => input(factor))];
-  return [input(series.start), input(series.growth ?? '0'), input(series.add ?? '0'), ...(series.season ?? new Array<string>(12).fill('1')).map((factor) => input(factor))];
+  if (typeof series === 'string')
+    return [input(series), input('0'), input('0'), ...new Array<string>(12).fill('1').map((factor) => input(factor))];
+  return [
+    input(series.start),
+    input(series.growth ?? '0'),
+    input(series.add ?? '0'),
+    ...(series.season ?? new Array<string>(12).fill('1')).map((factor) => input(factor)),
+  ];
 }
 
 /**

@@ -4,7 +4,12 @@ export type NumberFormat = 'money' | 'number' | 'whole';
 /** A cell of a workbook; a formula is written without its equals sign. */
 export type Cell =
   | { readonly kind: 'text'; readonly text: string; readonly style?: 'head' | 'title' | 'quiet' | 'strong' }
-  | { readonly kind: 'number'; readonly value: string; readonly format?: NumberFormat; /** Meant to be changed. */ readonly isInput?: boolean }
+  | {
+      readonly kind: 'number';
+      readonly value: string;
+      readonly format?: NumberFormat;
+      /** Meant to be changed. */ readonly isInput?: boolean;
+    }
   | { readonly kind: 'formula'; readonly formula: string; readonly format?: NumberFormat; readonly isStrong?: boolean }
   | null;
 
@@ -38,10 +43,24 @@ export function newSheet(name: string): SheetInProgress {
   };
 }
 
-export const text = (value: string, style?: Extract<Cell, { kind: 'text' }>['style']): Cell => ({ kind: 'text', text: value, ...(style ? { style } : {}) });
-export const number = (value: string, format: NumberFormat = 'number', isInput = false): Cell => ({ kind: 'number', value, format, isInput });
+export const text = (value: string, style?: Extract<Cell, { kind: 'text' }>['style']): Cell => ({
+  kind: 'text',
+  text: value,
+  ...(style ? { style } : {}),
+});
+export const number = (value: string, format: NumberFormat = 'number', isInput = false): Cell => ({
+  kind: 'number',
+  value,
+  format,
+  isInput,
+});
 export const input = (value: string, format: NumberFormat = 'number'): Cell => number(value, format, true);
-export const formula = (written: string, format: NumberFormat = 'number', isStrong = false): Cell => ({ kind: 'formula', formula: written, format, isStrong });
+export const formula = (written: string, format: NumberFormat = 'number', isStrong = false): Cell => ({
+  kind: 'formula',
+  formula: written,
+  format,
+  isStrong,
+});
 
 /**
  * A column's letters.

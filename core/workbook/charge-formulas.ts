@@ -42,19 +42,35 @@ export function chargeFormulas(context: ChargeContext, one: CandidateCharge): Ch
   };
   const free = (month: number) => ('free' in charge ? allowanceFormula(context, one, charge.free, at('free'), month) : '0');
   if (charge.how === 'per-order') {
-    const fees = (month: number, orders: string) => (charge.least == null && charge.most == null ? `(${counted.sales(month)})*${at('percent')}/100+${orders}*${at('price')}` : counted.fees(month));
+    const fees = (month: number, orders: string) =>
+      charge.least == null && charge.most == null
+        ? `(${counted.sales(month)})*${at('percent')}/100+${orders}*${at('price')}`
+        : counted.fees(month);
     return {
       quantity: counted.orders,
-      amount: (month, orders) => bounded(charge.free === undefined ? fees(month, orders) : `IF(${orders}=0,0,(${fees(month, orders)})*MAX(0,${orders}-${free(month)})/${orders})`),
+      amount: (month, orders) =>
+        bounded(
+          charge.free === undefined
+            ? fees(month, orders)
+            : `IF(${orders}=0,0,(${fees(month, orders)})*MAX(0,${orders}-${free(month)})/${orders})`,
+        ),
     };
   }
   const on = charge.on ?? 'orders';
-  const quantity = on === 'orders' ? counted.orders : on === 'sales' ? counted.sales : (month: number) => lifted(context, on, sales.quantity(on, month) ?? '0');
+  const quantity =
+    on === 'orders'
+      ? counted.orders
+      : on === 'sales'
+        ? counted.sales
+        : (month: number) => lifted(context, on, sales.quantity(on, month) ?? '0');
   switch (charge.how) {
     case 'per-unit':
       return { quantity, amount: (month, q) => bounded(`MAX(0,${q}-${free(month)})*(${at('price')}+${at('percent')}/100)`) };
     case 'package':
-      return { quantity, amount: (month, q) => bounded(`ROUNDUP(${stepped(`MAX(0,${q}-${free(month)})/${at('size')}`)},0)*${at('price')}`) };
+      return {
+        quantity,
+        amount: (month, q) => bounded(`ROUNDUP(${stepped(`MAX(0,${q}-${free(month)})/${at('size')}`)},0)*${at('price')}`),
+      };
     case 'graduated':
       return { quantity, amount: (_month, q) => bounded(graduated(bandCells(context, one), stepped(q))) };
     case 'volume':
@@ -75,7 +91,8 @@ function countedFormulas(context: ChargeContext, { charge, owner }: CandidateCha
     const { id } = stream.stream;
     const cards = stream.cards.filter(([card]) => countsCard(charge, owner, processing, stream, card));
     if (cards.length === 0) return [];
-    const share = cards.length === stream.cards.length ? '' : `*(${cards.map(([card]) => assumed.ofStream(id, `card ${card}`)).join('+')})/100`;
+    const share =
+      cards.length === stream.cards.length ? '' : `*(${cards.map(([card]) => assumed.ofStream(id, `card ${card}`)).join('+')})/100`;
     const kept = isReturned ? `*(1-${assumed.ofStream(id, 'refunds')}/100)` : '';
     const value = (month: number) => sales.ofStream(id, charge.of === 'net' ? 'net' : 'value', month);
     return [{ orders: (month: number) => `${sales.ofStream(id, 'orders', month)}${share}${kept}${lift}`, value }];
@@ -106,7 +123,13 @@ export function lifted(context: ChargeContext, id: string, cell: string): string
   return context.sales.grows(id) ? `${cell}${liftFactor(context)}` : cell;
 }
 
-function allowanceFormula(context: ChargeContext, { owner }: CandidateCharge, free: Allowance | undefined, cell: string, month: number): string {
+function allowanceFormula(
+  context: ChargeContext,
+  { owner }: CandidateCharge,
+  free: Allowance | undefined,
+  cell: string,
+  month: number,
+): string {
   if (free === undefined || free === null) return '0';
   if (typeof free === 'string') return cell;
   const quantity = context.sales.quantity(free.per, month);

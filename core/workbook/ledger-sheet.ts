@@ -30,15 +30,31 @@ export interface CandidateRows {
 }
 
 /** The ledger of every candidate, month by month, as formulas (decision file §5), and the workings behind it. */
-export function ledgerSheets(pricing: Pricing, months: readonly string[], assumed: AssumptionPlaces, sales: SalesPlaces, prices: PricePlaces): { ledger: SheetInProgress; workings: SheetInProgress; rows: CandidateRows[] } {
+export function ledgerSheets(
+  pricing: Pricing,
+  months: readonly string[],
+  assumed: AssumptionPlaces,
+  sales: SalesPlaces,
+  prices: PricePlaces,
+): { ledger: SheetInProgress; workings: SheetInProgress; rows: CandidateRows[] } {
   const ledger = newSheet(LEDGER);
   const workings = newSheet(WORKINGS);
-  const heads = (first: string) => [text(first, 'head'), text('What', 'head'), text('Bucket', 'head'), text('Currency', 'head'), text('Tax', 'head'), text('Total', 'head'), ...months.map((month) => text(month, 'head'))];
+  const heads = (first: string) => [
+    text(first, 'head'),
+    text('What', 'head'),
+    text('Bucket', 'head'),
+    text('Currency', 'head'),
+    text('Tax', 'head'),
+    text('Total', 'head'),
+    ...months.map((month) => text(month, 'head')),
+  ];
   ledger.add(text(`What each candidate costs, month by month, ${pricing.file.currency}`, 'title'));
   ledger.add(...heads('Candidate'));
   workings.add(text('Before rounding, in the vendor’s currency', 'title'));
   workings.add(...heads('Candidate'));
-  const rows = pricing.file.candidates.map((candidate) => candidateRows({ pricing, candidate, months, assumed, sales, prices, ledger, workings }));
+  const rows = pricing.file.candidates.map((candidate) =>
+    candidateRows({ pricing, candidate, months, assumed, sales, prices, ledger, workings }),
+  );
   return { ledger, workings, rows };
 }
 
@@ -69,7 +85,15 @@ function candidateRows(filling: Filling): CandidateRows {
       const written = at(month);
       return written === null ? null : formula(written, 'money');
     });
-    ledger.add(text(candidate.id), text(what), text(bucket), text(currency), text(isTaxed ? 'taxed' : ''), formula(`SUM(${monthColumn(0)}${row}:${monthColumn(months.length - 1)}${row})`, 'money', true), ...cells);
+    ledger.add(
+      text(candidate.id),
+      text(what),
+      text(bucket),
+      text(currency),
+      text(isTaxed ? 'taxed' : ''),
+      formula(`SUM(${monthColumn(0)}${row}:${monthColumn(months.length - 1)}${row})`, 'money', true),
+      ...cells,
+    );
   };
   for (const payments of bySource(paymentSchedule(pricing, candidate))) {
     const [payment] = payments;
@@ -91,7 +115,16 @@ function candidateRows(filling: Filling): CandidateRows {
     const { charge, owner } = one;
     const { quantity, amount } = chargeFormulas(context, one);
     const name = `${partName(pricing, owner.kind, owner.id)}, ${charge.label || charge.id}`;
-    const working = (what: string, at: (month: number) => string) => workings.add(text(candidate.id), text(`${name}: ${what}`), null, text(owner.currency), null, null, ...months.map((_, month) => formula(at(month))));
+    const working = (what: string, at: (month: number) => string) =>
+      workings.add(
+        text(candidate.id),
+        text(`${name}: ${what}`),
+        null,
+        text(owner.currency),
+        null,
+        null,
+        ...months.map((_, month) => formula(at(month))),
+      );
     const counted = quantity ? working('counted', quantity) : 0;
     const q = (month: number) => `${WORKINGS}!${monthColumn(month)}${counted}`;
     const own = workings.rows.length + 1;
@@ -101,13 +134,27 @@ function candidateRows(filling: Filling): CandidateRows {
       return month === 0 ? `MIN(${plain},${cap})` : `MIN(${plain},${cap}-SUM(${monthColumn(0)}${own}:${monthColumn(month - 1)}${own}))`;
     };
     const row = working('comes to', (month) => capped(month, amount(month, q(month))));
-    line(name, charge.credit ? 'credit' : (charge.bucket ?? 'transaction'), owner.currency, owner.taxExcluded, (month) => inBase(`${charge.credit ? '-' : ''}${WORKINGS}!${monthColumn(month)}${row}`, owner.currency));
+    line(name, charge.credit ? 'credit' : (charge.bucket ?? 'transaction'), owner.currency, owner.taxExcluded, (month) =>
+      inBase(`${charge.credit ? '-' : ''}${WORKINGS}!${monthColumn(month)}${row}`, owner.currency),
+    );
     const last = 'bands' in charge ? charge.bands.length - 1 : -1;
-    if ('bands' in charge && charge.bands[last]?.upTo != null) limits.push(working('over the last band', (month) => `IF(${stepped(q(month))}>${prices.at(`band ${owner.id} ${charge.id} ${last}`, 'upTo')},1,0)`));
+    if ('bands' in charge && charge.bands[last]?.upTo != null)
+      limits.push(
+        working(
+          'over the last band',
+          (month) => `IF(${stepped(q(month))}>${prices.at(`band ${owner.id} ${charge.id} ${last}`, 'upTo')},1,0)`,
+        ),
+      );
   }
   timeLine(filling, (what, at) => line(what, 'time', base, false, at));
   const last = ledger.rows.length;
-  if (last >= first) line('Tax on fees', 'tax', base, false, (month) => rounded(`SUMIF($E${first}:$E${last},"taxed",${monthColumn(month)}${first}:${monthColumn(month)}${last})*${assumed.feeTax}/100`, minorDigits(base)));
+  if (last >= first)
+    line('Tax on fees', 'tax', base, false, (month) =>
+      rounded(
+        `SUMIF($E${first}:$E${last},"taxed",${monthColumn(month)}${first}:${monthColumn(month)}${last})*${assumed.feeTax}/100`,
+        minorDigits(base),
+      ),
+    );
   return { candidate, first, last: ledger.rows.length, limits };
 }
 
@@ -160,12 +207,24 @@ function planLimitRows({ pricing, candidate, months, sales, prices, assumed, wor
   return candidate.plans.flatMap(({ plan: id }) => {
     const { plan } = pricing.plan(id);
     return Object.keys(plan.limits ?? {}).flatMap((name) => {
-      const raises = (candidate.addons ?? []).flatMap(({ addon, count }) => (Object.hasOwn(pricing.addon(addon).raises ?? {}, name) ? [`${prices.at(`limit ${addon} ${name}`, 'most')}*${count ?? 1}`] : []));
+      const raises = (candidate.addons ?? []).flatMap(({ addon, count }) =>
+        Object.hasOwn(pricing.addon(addon).raises ?? {}, name) ? [`${prices.at(`limit ${addon} ${name}`, 'most')}*${count ?? 1}`] : [],
+      );
       const most = [prices.at(`limit ${id} ${name}`, 'most'), ...raises].join('+');
       const rate = name === 'sales' ? assumed.rate(plan.currency) : null;
       if (sales.quantity(name, 0) === null) return [];
       const quantity = (month: number) => `${lifted(context, name, sales.quantity(name, month) ?? '0')}${rate === null ? '' : `/${rate}`}`;
-      return [workings.add(text(candidate.id), text(`${plan.label || id}: over the limit of ${name.replaceAll('-', ' ')}`), null, null, null, null, ...months.map((_, month) => formula(`IF(${stepped(quantity(month))}>${most},1,0)`, 'whole')))];
+      return [
+        workings.add(
+          text(candidate.id),
+          text(`${plan.label || id}: over the limit of ${name.replaceAll('-', ' ')}`),
+          null,
+          null,
+          null,
+          null,
+          ...months.map((_, month) => formula(`IF(${stepped(quantity(month))}>${most},1,0)`, 'whole')),
+        ),
+      ];
     });
   });
 }

@@ -22,12 +22,24 @@ export interface SalesPlaces {
 }
 
 /** Expected sales month by month, worked out from what is assumed (decision file §2). */
-export function salesSheet(file: DecisionFile, months: readonly string[], places: AssumptionPlaces): { sheet: SheetInProgress; sales: SalesPlaces } {
+export function salesSheet(
+  file: DecisionFile,
+  months: readonly string[],
+  places: AssumptionPlaces,
+): { sheet: SheetInProgress; sales: SalesPlaces } {
   const sheet = newSheet(SALES);
   const { streams, drivers = {} } = file.forecast;
   const rows = new Map<string, number>();
   const monthly = (key: string, label: string, what: string, at: (month: number) => string, format: NumberFormat = 'number') => {
-    const row = sheet.add(text(label), text(what, 'quiet'), null, null, null, null, ...months.map((_, month) => formula(at(month), format)));
+    const row = sheet.add(
+      text(label),
+      text(what, 'quiet'),
+      null,
+      null,
+      null,
+      null,
+      ...months.map((_, month) => formula(at(month), format)),
+    );
     rows.set(key, row);
     return row;
   };
@@ -40,28 +52,56 @@ export function salesSheet(file: DecisionFile, months: readonly string[], places
     if (subscribers) {
       const start = places.ofStream(id, 'subscribers');
       const own = sheet.rows.length + 1;
-      monthly(`subscribers ${id}`, name, 'subscribers', (month) => (month === 0 ? `${start}*${places.scale}` : `${monthColumn(month - 1)}${own}*(1-${places.ofStream(id, 'churn')}/100)+${seriesFormula(series, months[month] ?? '', month)}*${places.scale}`));
+      monthly(`subscribers ${id}`, name, 'subscribers', (month) =>
+        month === 0
+          ? `${start}*${places.scale}`
+          : `${monthColumn(month - 1)}${own}*(1-${places.ofStream(id, 'churn')}/100)+${seriesFormula(series, months[month] ?? '', month)}*${places.scale}`,
+      );
       monthly(`orders ${id}`, name, 'orders', (month) => `${cell(`subscribers ${id}`, month)}/${places.ofStream(id, 'every')}`);
     } else monthly(`orders ${id}`, name, 'orders', (month) => `${seriesFormula(series, months[month] ?? '', month)}*${places.scale}`);
-    monthly(`value ${id}`, name, 'order value', (month) => seriesFormula(places.series(`value ${id}`), months[month] ?? '', month), 'money');
-    monthly(`net ${id}`, name, 'order value without sales tax', (month) => `${cell(`value ${id}`, month)}/(1+${places.ofStream(id, 'salesTax')}/100)`, 'money');
+    monthly(
+      `value ${id}`,
+      name,
+      'order value',
+      (month) => seriesFormula(places.series(`value ${id}`), months[month] ?? '', month),
+      'money',
+    );
+    monthly(
+      `net ${id}`,
+      name,
+      'order value without sales tax',
+      (month) => `${cell(`value ${id}`, month)}/(1+${places.ofStream(id, 'salesTax')}/100)`,
+      'money',
+    );
   }
-  const summed = (of: typeof streams, part: (id: string, month: number) => string) => (month: number) => of.map(({ id }) => part(id, month)).join('+') || '0';
+  const summed = (of: typeof streams, part: (id: string, month: number) => string) => (month: number) =>
+    of.map(({ id }) => part(id, month)).join('+') || '0';
   const orders = (id: string, month: number) => cell(`orders ${id}`, month);
   const sales = (id: string, month: number) => `${cell(`orders ${id}`, month)}*${cell(`value ${id}`, month)}`;
   const subscribed = (of: typeof streams) => of.filter((stream) => stream.subscribers);
   monthly('all orders', 'All', 'orders', summed(streams, orders));
   monthly('all sales', 'All', `sales, ${file.currency}`, summed(streams, sales), 'money');
   const quantity = (id: string) => `quantity ${id}`;
-  if (!Object.hasOwn(drivers, 'subscribers')) monthly(quantity('subscribers'), 'All', 'subscribers', summed(subscribed(streams), (id, month) => cell(`subscribers ${id}`, month)));
-  for (const [id, driver] of Object.entries(drivers)) if (!isRatio(driver)) monthly(quantity(id), id.replaceAll('-', ' '), 'a month', (month) => seriesFormula(places.series(quantity(id)), months[month] ?? '', month));
+  if (!Object.hasOwn(drivers, 'subscribers'))
+    monthly(
+      quantity('subscribers'),
+      'All',
+      'subscribers',
+      summed(subscribed(streams), (id, month) => cell(`subscribers ${id}`, month)),
+    );
+  for (const [id, driver] of Object.entries(drivers))
+    if (!isRatio(driver))
+      monthly(quantity(id), id.replaceAll('-', ' '), 'a month', (month) =>
+        seriesFormula(places.series(quantity(id)), months[month] ?? '', month),
+      );
   for (const [id, driver] of Object.entries(drivers)) {
     if (!isRatio(driver)) continue;
     const of = driver.streams ? streams.filter((stream) => driver.streams?.includes(stream.id)) : streams;
     const per = (month: number): string => {
       if (driver.per === 'orders') return summed(of, orders)(month);
       if (driver.per === 'sales') return summed(of, sales)(month);
-      if (driver.per === 'subscribers' && driver.streams) return summed(subscribed(of), (stream, at) => cell(`subscribers ${stream}`, at))(month);
+      if (driver.per === 'subscribers' && driver.streams)
+        return summed(subscribed(of), (stream, at) => cell(`subscribers ${stream}`, at))(month);
       return rows.has(quantity(driver.per)) ? cell(quantity(driver.per), month) : '0';
     };
     monthly(quantity(id), id.replaceAll('-', ' '), 'a month', (month) => `${places.ratio(id)}*(${per(month)})`);
@@ -70,7 +110,8 @@ export function salesSheet(file: DecisionFile, months: readonly string[], places
     sheet,
     sales: {
       ofStream: (stream, what, month) => cell(`${what} ${stream}`, month),
-      quantity: (id, month) => (id === 'orders' || id === 'sales' ? cell(`all ${id}`, month) : rows.has(quantity(id)) ? cell(quantity(id), month) : null),
+      quantity: (id, month) =>
+        id === 'orders' || id === 'sales' ? cell(`all ${id}`, month) : rows.has(quantity(id)) ? cell(quantity(id), month) : null,
       grows: (id) => growsWithSales(id, drivers),
     },
   };

@@ -12,11 +12,18 @@ const textIn = (cell: Cell | undefined) => (cell?.kind === 'text' ? cell.text : 
 
 /** The kites with another charge on Alder's plan. */
 function charged(charge: Charge, more: Partial<DecisionFile> = {}): WorkbookSheet[] {
-  return workbookOf({ ...kites, ...more, offers: kites.offers.map((offer) => (offer.id === 'a' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, charges: [charge] })) } : offer)) });
+  return workbookOf({
+    ...kites,
+    ...more,
+    offers: kites.offers.map((offer) =>
+      offer.id === 'a' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, charges: [charge] })) } : offer,
+    ),
+  });
 }
 
 /** What the working “comes to” of Alder's charge says in the first month. */
-const amountOf = (sheets: WorkbookSheet[]) => formulaIn(sheetOf(sheets, 'Workings').find((row) => textIn(row[0]) === 'A' && (textIn(row[1]) ?? '').endsWith('comes to'))?.[6]);
+const amountOf = (sheets: WorkbookSheet[]) =>
+  formulaIn(sheetOf(sheets, 'Workings').find((row) => textIn(row[0]) === 'A' && (textIn(row[1]) ?? '').endsWith('comes to'))?.[6]);
 
 describe('cells', () => {
   it.each([
@@ -36,17 +43,26 @@ describe('cells', () => {
 
 describe('formulas of charges', () => {
   it('a share of sales and something for each order refer to the prices', () => {
-    expect(amountOf(charged({ id: 'fa', label: 'Fee', how: 'per-order', percent: '5', each: '0.30' }))).toMatch(/^\(Sales!G\$\d+\*Sales!G\$\d+\)\*Prices!\$E\$\d+\/100\+Workings!G\d+\*Prices!\$D\$\d+$/);
+    expect(amountOf(charged({ id: 'fa', label: 'Fee', how: 'per-order', percent: '5', each: '0.30' }))).toMatch(
+      /^\(Sales!G\$\d+\*Sales!G\$\d+\)\*Prices!\$E\$\d+\/100\+Workings!G\d+\*Prices!\$D\$\d+$/,
+    );
   });
 
   it('bounds on the fee of an order, and on the month', () => {
-    const amount = amountOf(charged({ id: 'fa', label: 'Fee', how: 'per-order', percent: '5', least: '0.10', most: '2', monthlyMin: '5', monthlyCap: '50' }));
+    const amount = amountOf(
+      charged({ id: 'fa', label: 'Fee', how: 'per-order', percent: '5', least: '0.10', most: '2', monthlyMin: '5', monthlyCap: '50' }),
+    );
     expect(amount).toMatch(/^MIN\(MAX\(.*MIN\(MAX\(.*,Prices!\$H\$\d+\),Prices!\$I\$\d+\).*,Prices!\$K\$\d+\),Prices!\$L\$\d+\)$/);
   });
 
   it('packages round up, bands go step by step, without dust', () => {
-    expect(amountOf(charged({ id: 'fa', label: 'Labels', how: 'package', size: '50', each: '4', free: '10' }))).toContain('ROUNDUP(ROUND(MAX(0,');
-    const bands = [{ upTo: '50', each: '0.10' }, { upTo: null, each: '0.05', flat: '2' }];
+    expect(amountOf(charged({ id: 'fa', label: 'Labels', how: 'package', size: '50', each: '4', free: '10' }))).toContain(
+      'ROUNDUP(ROUND(MAX(0,',
+    );
+    const bands = [
+      { upTo: '50', each: '0.10' },
+      { upTo: null, each: '0.05', flat: '2' },
+    ];
     expect(amountOf(charged({ id: 'fa', label: 'Fee', how: 'graduated', bands }))?.match(/IF\(ROUND\(/g)).toHaveLength(2);
     expect(amountOf(charged({ id: 'fa', label: 'Fee', how: 'volume', bands }))?.match(/IF\(ROUND\(/g)).toHaveLength(1);
   });
@@ -68,7 +84,13 @@ describe('formulas of charges', () => {
   it('a lift multiplies what grows with sales, and nothing else', () => {
     const forecast = { ...kites.forecast, drivers: { visits: { per: 'orders', ratio: '60' }, staff: '2' } };
     const counted = (on: string) =>
-      sheetOf(charged({ id: 'fa', label: 'Fee', how: 'per-unit', on, each: '1' }, { forecast, candidates: kites.candidates.map((one) => ({ ...one, lift: '10' })) }), 'Workings')
+      sheetOf(
+        charged(
+          { id: 'fa', label: 'Fee', how: 'per-unit', on, each: '1' },
+          { forecast, candidates: kites.candidates.map((one) => ({ ...one, lift: '10' })) },
+        ),
+        'Workings',
+      )
         .filter((row) => textIn(row[0]) === 'A' && (textIn(row[1]) ?? '').endsWith('counted'))
         .map((row) => formulaIn(row[6]));
     expect(counted('visits')[0]).toMatch(/\*\(1\+Assumptions!\$E\$\d+\/100\)$/);
@@ -78,19 +100,34 @@ describe('formulas of charges', () => {
 
 describe('a workbook', () => {
   it('states what can be changed as figures of its own', () => {
-    const inputs = sheetOf(workbookOf(kites), 'Assumptions').flatMap((row) => row.flatMap((cell) => (cell?.kind === 'number' && cell.isInput ? [cell.value] : [])));
+    const inputs = sheetOf(workbookOf(kites), 'Assumptions').flatMap((row) =>
+      row.flatMap((cell) => (cell?.kind === 'number' && cell.isInput ? [cell.value] : [])),
+    );
     expect(inputs).toEqual(expect.arrayContaining(['100', '10', '50', '20']));
   });
 
   it('months set by hand stand in their formula', () => {
-    const stream = { id: 'kites', label: 'Kites', kind: 'goods' as const, orders: { start: '100', set: { '2027-02': '7' } }, orderValue: '10' };
+    const stream = {
+      id: 'kites',
+      label: 'Kites',
+      kind: 'goods' as const,
+      orders: { start: '100', set: { '2027-02': '7' } },
+      orderValue: '10',
+    };
     const orders = sheetOf(workbookOf({ ...kites, forecast: { streams: [stream] } }), 'Sales').find((row) => textIn(row[1]) === 'orders');
     expect(formulaIn(orders?.[7])).toMatch(/^7\*Assumptions!/);
     expect(formulaIn(orders?.[6])).toMatch(/^MAX\(0,/);
   });
 
   it('without candidates or sales has sheets all the same', () => {
-    expect(workbookOf({ ...kites, candidates: [] }).map(({ name }) => name)).toEqual(['Totals', 'Assumptions', 'Sales', 'Prices', 'Ledger', 'Workings']);
+    expect(workbookOf({ ...kites, candidates: [] }).map(({ name }) => name)).toEqual([
+      'Totals',
+      'Assumptions',
+      'Sales',
+      'Prices',
+      'Ledger',
+      'Workings',
+    ]);
     expect(workbookOf({ ...kites, forecast: { streams: [] } })).toHaveLength(6);
   });
 });

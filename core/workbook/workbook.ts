@@ -44,12 +44,37 @@ function finished({ name, rows }: SheetInProgress, widths: readonly number[], fr
 
 type Labels = ReadonlyMap<string, { readonly label: string; readonly atLeast: boolean }>;
 
-function totalsSheet(file: DecisionFile, candidates: readonly CandidateRows[], months: number, assumed: AssumptionPlaces, sales: SalesPlaces, labels: Labels): SheetInProgress {
+function totalsSheet(
+  file: DecisionFile,
+  candidates: readonly CandidateRows[],
+  months: number,
+  assumed: AssumptionPlaces,
+  sales: SalesPlaces,
+  labels: Labels,
+): SheetInProgress {
   const sheet = newSheet(TOTALS);
   const digits = minorDigits(file.currency);
   sheet.add(text(file.name || 'Where to sell?', 'title'));
-  sheet.add(text(`Totals over ${file.months} months, ${file.currency}. Everything here follows from the other sheets; change the shaded figures on “Assumptions” and “Prices”.`, 'quiet'));
-  sheet.add(...['', 'Candidate', 'Total', 'Dearer than the cheapest', 'Left to you', 'Per order', '% of sales', 'Months over a limit', '', ...BUCKETS].map((head) => text(head, 'head')));
+  sheet.add(
+    text(
+      `Totals over ${file.months} months, ${file.currency}. Everything here follows from the other sheets; change the shaded figures on “Assumptions” and “Prices”.`,
+      'quiet',
+    ),
+  );
+  sheet.add(
+    ...[
+      '',
+      'Candidate',
+      'Total',
+      'Dearer than the cheapest',
+      'Left to you',
+      'Per order',
+      '% of sales',
+      'Months over a limit',
+      '',
+      ...BUCKETS,
+    ].map((head) => text(head, 'head')),
+  );
   const lastRow = FIRST_CANDIDATE_ROW + candidates.length - 1;
   const range = (column: number) => `$${columnLetters(column)}$${FIRST_CANDIDATE_ROW}:$${columnLetters(column)}$${lastRow}`;
   for (const { candidate, first, last, limits } of candidates) {
@@ -57,7 +82,8 @@ function totalsSheet(file: DecisionFile, candidates: readonly CandidateRows[], m
     const own = (column: number) => `${columnLetters(column)}${row}`;
     const column = `${LEDGER}!$F$${first}:$F$${last}`;
     const lift = candidate.lift === undefined ? '' : `*(1+${assumed.candidate.get(candidate.id)?.lift ?? '0'}/100)`;
-    const yearly = (id: string) => `SUM(${sales.quantity(id, 0) ?? '0'}:${(sales.quantity(id, months - 1) ?? '0').replace(/^.*!/, '')})${lift}`;
+    const yearly = (id: string) =>
+      `SUM(${sales.quantity(id, 0) ?? '0'}:${(sales.quantity(id, months - 1) ?? '0').replace(/^.*!/, '')})${lift}`;
     const note = labels.get(candidate.id)?.atLeast ? 'at least: a price is not known' : '';
     sheet.add(
       text(candidate.id),
@@ -67,16 +93,31 @@ function totalsSheet(file: DecisionFile, candidates: readonly CandidateRows[], m
       formula(keepFormula(file, months, assumed, sales, lift, digits, own(TOTAL_COLUMN)), 'money'),
       formula(`IF(${yearly('orders')}=0,"",${own(TOTAL_COLUMN)}/(${yearly('orders')}))`, 'money'),
       formula(`IF(${yearly('sales')}=0,"",100*${own(TOTAL_COLUMN)}/(${yearly('sales')}))`, 'number'),
-      limits.length === 0 ? formula('0', 'whole') : formula(limits.map((limit) => `SUM(${WORKINGS}!${monthColumn(0)}${limit}:${monthColumn(months - 1)}${limit})`).join('+'), 'whole'),
+      limits.length === 0
+        ? formula('0', 'whole')
+        : formula(
+            limits.map((limit) => `SUM(${WORKINGS}!${monthColumn(0)}${limit}:${monthColumn(months - 1)}${limit})`).join('+'),
+            'whole',
+          ),
       text(note, 'quiet'),
-      ...BUCKETS.map((bucket): Cell => formula(last < first ? '0' : `SUMIF(${LEDGER}!$C$${first}:$C$${last},"${bucket}",${column})`, 'money')),
+      ...BUCKETS.map((bucket): Cell =>
+        formula(last < first ? '0' : `SUMIF(${LEDGER}!$C$${first}:$C$${last},"${bucket}",${column})`, 'money'),
+      ),
     );
   }
   return sheet;
 }
 
 /** Net sales × margin × (1 − refunds) of every stream, rounded, less the total (decision file §7, `keep`). */
-function keepFormula({ forecast }: DecisionFile, months: number, assumed: AssumptionPlaces, sales: SalesPlaces, lift: string, digits: number, total: string): string {
+function keepFormula(
+  { forecast }: DecisionFile,
+  months: number,
+  assumed: AssumptionPlaces,
+  sales: SalesPlaces,
+  lift: string,
+  digits: number,
+  total: string,
+): string {
   const kept = forecast.streams.map(({ id }) => {
     const row = (what: 'orders' | 'net') => `${sales.ofStream(id, what, 0)}:${sales.ofStream(id, what, months - 1).replace(/^.*!/, '')}`;
     return `SUMPRODUCT(${row('orders')},${row('net')})*${assumed.ofStream(id, 'margin')}/100*(1-${assumed.ofStream(id, 'refunds')}/100)${lift}`;

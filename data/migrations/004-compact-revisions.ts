@@ -14,8 +14,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     owner: 'decision_id',
     parent: 'decisions',
     kept: ['saved_at', 'change_key', 'undo_to', 'undo_label', 'redo_to', 'redo_label'],
-    columns:
-      'saved_at text not null, change_key text not null, undo_to integer, undo_label text, redo_to integer, redo_label text',
+    columns: 'saved_at text not null, change_key text not null, undo_to integer, undo_label text, redo_to integer, redo_label text',
   });
   await compact(db, {
     table: 'sheet_revisions',
@@ -58,9 +57,7 @@ async function compact(db: Kysely<unknown>, { table, owner, parent, kept, column
   for (const row of rows.rows) {
     const found = await sql<{
       document: string;
-    }>`select document from ${sql.table(table)} where ${sql.ref(owner)} = ${row.owner} and revision = ${row.revision}`.execute(
-      db,
-    );
+    }>`select document from ${sql.table(table)} where ${sql.ref(owner)} = ${row.owner} and revision = ${row.revision}`.execute(db);
     const text = found.rows[0]?.document ?? '';
     const isNew: boolean = run === null || run.owner !== row.owner || run.length >= RUN;
     if (isNew || run === null) run = { ...row, text, length: 0 };

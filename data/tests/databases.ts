@@ -56,8 +56,7 @@ export async function withSaves(
   { from, everyMs }: { from: Date; everyMs: number },
 ): Promise<void> {
   await createDecision(db, id, smallBench(id), from.toISOString());
-  for (let turn = 1; turn <= saves; turn++)
-    await rename(db, id, `${id} ${turn}`, new Date(from.getTime() + turn * everyMs).toISOString());
+  for (let turn = 1; turn <= saves; turn++) await rename(db, id, `${id} ${turn}`, new Date(from.getTime() + turn * everyMs).toISOString());
 }
 
 /** Saves a decision under another name. */
