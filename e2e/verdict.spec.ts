@@ -178,13 +178,11 @@ test('real months are typed or read from a file, and the difference is explained
   await page.getByLabel('Sales, January 2027', { exact: true }).fill('');
   await page.getByLabel('Surprises, January 2027').fill('4x');
   await expect(page.getByRole('alert')).toContainText('“4x” is not a number');
-  await page
-    .getByLabel(/^CSV with a column/)
-    .setInputFiles({
-      name: 'months.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from('month,orders,sales,other\n2027-02,170,5900,45\n2027-3,1,1,1\n'),
-    });
+  await page.getByLabel(/^CSV with a column/).setInputFiles({
+    name: 'months.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('month,orders,sales,other\n2027-02,170,5900,45\n2027-3,1,1,1\n'),
+  });
   await expect(page.getByText('Line 3: “2027-3” is no month')).toBeVisible();
   await page.getByRole('button', { name: 'Take them over' }).click();
   await expect(page.getByLabel('Orders, February 2027')).toHaveValue('170');

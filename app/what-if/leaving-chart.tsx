@@ -41,17 +41,15 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
         axisLabel: { color: colours.quiet },
       },
       yAxis: amountAxis(colours, write.difference),
-      series: options
-        .slice(1)
-        .map(({ months, ifLeft }, index) => ({
-          name: `paid ${termWords(months)}`,
-          type: 'line' as const,
-          step: 'middle' as const,
-          symbol: 'none',
-          color: colours.series[index % colours.series.length] ?? colours.ink,
-          lineStyle: { width: 2, type: DASHES[index % DASHES.length] ?? 'solid' },
-          data: ifLeft.map(Number),
-        })),
+      series: options.slice(1).map(({ months, ifLeft }, index) => ({
+        name: `paid ${termWords(months)}`,
+        type: 'line' as const,
+        step: 'middle' as const,
+        symbol: 'none',
+        color: colours.series[index % colours.series.length] ?? colours.ink,
+        lineStyle: { width: 2, type: DASHES[index % DASHES.length] ?? 'solid' },
+        data: ifLeft.map(Number),
+      })),
     }),
     [options, colours, write],
   );
