@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { describeProblem, RefusedFileError } from '../core/decision-file/problems';
+import { describeProblem, RefusedFileError } from '../core/fields/problems';
 import { decisionFileJsonSchema } from '../core/decision-file/json-schema';
 import { readDecisionText } from '../core/decision-file/read';
 import type { DecisionFile } from '../core/decision-file/schema';

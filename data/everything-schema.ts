@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { slug } from '#core/decision-file/amounts';
+import { slug } from '#core/fields/amounts';
 import { storedDecisionSchema } from '#core/decision/decision-schema';
 import { priceSheetSchema } from '#core/decision/price-sheet';
 import { foundChangesSchema } from '#core/price-watch/found-change';

@@ -1,6 +1,6 @@
 import type { Kysely } from 'kysely';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { RefusedFileError } from '#core/decision-file/problems';
+import { RefusedFileError } from '#core/fields/problems';
 import { setDeleted } from './decision-list';
 import { loadWorkbenchAt, stepBack } from './decisions';
 import { exportEverything } from './export-everything';

@@ -1,8 +1,8 @@
 import type { Kysely, Transaction } from 'kysely';
 import type { StoredDecision } from '#core/decision/decision-schema';
 import { sheetLabel } from '#core/decision/sheet-label';
-import { problemsOf, RefusedFileError } from '#core/decision-file/problems';
-import { structureProblems } from '#core/decision-file/structure';
+import { problemsOf, RefusedFileError } from '#core/fields/problems';
+import { structureProblems } from '#core/fields/structure';
 import { type Everything, everythingSchema, type KeptDecision, type KeptSheet } from './everything-schema';
 import { contentFor, storedRevision, textOf } from './revisions';
 import type { Database } from './schema';

@@ -4,7 +4,7 @@ const SALES = 'decisions/larkfell-kites/sales';
 
 test('the season is drawn with keys or dragged, and a season of zeros is said', async ({ page, demo }) => {
   await page.goto(`${demo.address}${SALES}`);
-  await page.getByText('Growth, season, cards, refunds, margin').first().click();
+  await page.getByText('Growth, season, cards, sizes, refunds, margin').first().click();
   const july = page.getByRole('slider', { name: 'Season, July' }).first();
   await expect(july).toHaveAttribute('aria-valuenow', '1.55');
   const before = await page.locator('.standing-sales b').textContent();
@@ -70,7 +70,7 @@ test('three versions side by side, stated as differences, and every screen shows
 
 test('cards and wallets always add up; other quantities are counted by month, by order or by each other', async ({ page, demo }) => {
   await page.goto(`${demo.address}${SALES}`);
-  await page.getByText('Growth, season, cards, refunds, margin').first().click();
+  await page.getByText('Growth, season, cards, sizes, refunds, margin').first().click();
   await page.getByLabel('Another kind of card or wallet').first().fill('Wallet');
   await page.getByRole('button', { name: 'Add' }).first().click();
   await page.getByLabel('Paid with wallets').first().fill('70');

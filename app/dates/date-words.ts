@@ -1,5 +1,5 @@
 import type { DateThatMatters } from '#core/dates/dates-that-matter';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
 
 /** What a day is, in a few words: "Trial of Lanternroom Circle ends". */

@@ -1,7 +1,7 @@
 import { Checkbox } from 'antd';
 import type { Candidate } from '#core/decision-file/candidate-schema';
 import type { Addon } from '#core/decision-file/price-sheet-schema';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { useWorkbench } from '../workbench/workbench-context';

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import type { Candidate, Extra } from '#core/decision-file/candidate-schema';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';

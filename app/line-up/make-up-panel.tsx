@@ -1,9 +1,11 @@
+import { percentOf, withPercent, withStreamsLifted } from '#core/forecast/lift';
 import { Button } from 'antd';
 import type { Candidate } from '#core/decision-file/candidate-schema';
 import { withChangedCandidate, withoutCandidate } from '#core/decision/candidates';
 import type { Decision } from '#core/decision/decision-schema';
 import { withPinned } from '#core/proposals/edit-followed';
 import { ChoiceField } from '../components/choice-field';
+import { ChoicesField } from '../components/choices-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
@@ -30,6 +32,7 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
     );
   const processors = sheets.flatMap(({ sheet }) => (sheet.kind === 'processor' ? [sheet.processor] : []));
   const { payments = 'own', hours } = candidate;
+  const { streams } = decision.forecast;
   return (
     <>
       <h2>What {candidate.id} is put together from</h2>
@@ -82,11 +85,22 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
         fieldKey={`candidate.${candidateId}.lift`}
         label="Brings more orders than the forecast"
         suffix="%"
-        value={candidate.lift ?? '0'}
+        value={percentOf(candidate.lift)}
         range={{ least: -100, most: 1000, wanted: 'a percentage' }}
         hint="0 unless there is reason to think so"
-        onChange={(lift) => change('lift', 'the lift', (one) => ({ ...one, lift: lift ?? '0' }))}
+        onChange={(lift) => change('lift', 'the lift', (one) => ({ ...one, lift: withPercent(one.lift, lift ?? '0') }))}
       />
+      {streams.length > 1 && Number(percentOf(candidate.lift)) !== 0 && (
+        <ChoicesField
+          label="More orders of"
+          values={typeof candidate.lift === 'object' ? candidate.lift.streams : []}
+          placeholder="everything that is sold"
+          options={streams.map(({ id, label }) => ({ value: id, label: label || id }))}
+          onChange={(chosen) =>
+            change('lift-streams', 'what the lift is of', (one) => ({ ...one, lift: withStreamsLifted(one.lift, chosen) }))
+          }
+        />
+      )}
       <p>
         <Button
           onClick={() => {

@@ -1,9 +1,10 @@
 import { Button } from 'antd';
 import type { Candidate } from '#core/decision-file/candidate-schema';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import { ChoiceField } from '../components/choice-field';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { CandidateChange } from './make-up-panel';
+import { PlanEntryFields } from './plan-entry-fields';
 
 /** The plans of a candidate, of one vendor or several, each with its term. */
 export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onChange: CandidateChange }) {
@@ -43,7 +44,9 @@ export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onC
                 label,
               }))}
               onChange={(next) =>
-                change(`plan.${index}`, (plans) => plans.map((used, at) => (at === index ? { plan: next, term: firstTerm(next) } : used)))
+                change(`plan.${index}`, (plans) =>
+                  plans.map((used, at) => (at === index ? { ...used, plan: next, term: firstTerm(next) } : used)),
+                )
               }
             />
             {found && (
@@ -54,6 +57,15 @@ export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onC
                 options={found.plan.terms.map((one) => ({ value: one.id, label: termWords(one.months) }))}
                 onChange={(next) =>
                   change(`term.${index}`, (plans) => plans.map((used, at) => (at === index ? { ...used, term: next } : used)))
+                }
+              />
+            )}
+            {found && (
+              <PlanEntryFields
+                candidate={candidate}
+                index={index}
+                onChange={(field, entry) =>
+                  change(`plan.${index}.${field}`, (plans) => plans.map((used, at) => (at === index ? entry(used) : used)))
                 }
               />
             )}

@@ -2,8 +2,8 @@ import type { LineSource } from '#core/pricing/ledger-line';
 import type { Charge } from '#core/decision-file/price-sheet-schema';
 import type { Candidate } from '#core/decision-file/candidate-schema';
 import type { Pricing } from '#core/pricing/pricing';
-import { countedWords, narrowedWords, rateWords } from '#core/price-sheet/rate-words';
-import { termWords } from '#core/price-sheet/term-words';
+import { countedWords, narrowedWords, rateWords } from '#core/wording/rate-words';
+import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
 
 /** What a ledger line comes from, for a person: its name, and the rate or price behind it. */

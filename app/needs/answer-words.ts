@@ -2,7 +2,7 @@ import type { Answer } from '#core/needs/answers';
 import { isMet } from '#core/needs/answers';
 import type { DecisionNeed } from '#core/needs/need-schema';
 import type { Addon } from '#core/decision-file/price-sheet-schema';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
 
 /** How an answer stands in its cell. */

@@ -2,7 +2,7 @@ import { memo, useMemo } from 'react';
 import { featuresOf, featureWords } from '#core/needs/need-words';
 import type { RowKind } from '#core/price-phrase/row-kind';
 import { type GridRow, rowOf, type Section } from '#core/price-sheet/grid-rows';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import { ChoiceField } from '../components/choice-field';
 import { useWorkbench } from '../workbench/workbench-context';
 import { useKnownQuantities } from './known-quantities';

@@ -1,6 +1,6 @@
 import { redirect } from 'react-router';
 import { type ImportOutcome, importEverything, readEverything } from '#data/import-everything';
-import { describeProblem, RefusedFileError } from '#core/decision-file/problems';
+import { describeProblem, RefusedFileError } from '#core/fields/problems';
 import { parseDocument } from '#core/decision-file/read';
 import { database } from '../server/database.server';
 import { newId } from '../workbench/new-id';

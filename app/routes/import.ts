@@ -4,7 +4,7 @@ import { priceDecision } from '#core/comparison/decision-result';
 import { isArchive, readArchive } from '#core/decision/archive';
 import { assembleDecisionFile } from '#core/decision/assemble';
 import { takeApart } from '#core/decision/take-apart';
-import { type Problem, RefusedFileError } from '#core/decision-file/problems';
+import { type Problem, RefusedFileError } from '#core/fields/problems';
 import { parseDocument, readDecisionFile } from '#core/decision-file/read';
 import type { DecisionFile } from '#core/decision-file/schema';
 import { database } from '../server/database.server';

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { withOtherTerm } from '#core/decision/candidates';
 import type { PayingOption } from '#core/what-if/paying-ahead';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import { addMonths } from '#core/calendar/month';
 import { ChoiceField } from '../components/choice-field';
 import { FiguresTable } from '../components/figures-table';

@@ -1,6 +1,7 @@
 import { Checkbox } from 'antd';
 import { useMemo } from 'react';
 import { leftOutOf, type MovingCosts, type RoutePlan, USUAL_MOVING } from '#core/what-if/route-plan';
+import { ChoiceField } from '../components/choice-field';
 import { CandidateTag, candidateColour } from '../components/candidate-tag';
 import { Fold } from '../components/fold';
 import { NumberField } from '../components/number-field';
@@ -118,6 +119,11 @@ function RouteTable({ plan }: { plan: RoutePlan }) {
   );
 }
 
+const COMPARED_BY = [
+  { value: 'cost', label: 'costs least' },
+  { value: 'keep', label: 'leaves most to you' },
+] as const;
+
 function MovingFields({ moving, plan }: { moving: MovingCosts; plan: RoutePlan | null }) {
   const { file, nameOf } = useAskedDecision();
   const without = moving.without ?? leftOutOf(file);
@@ -152,6 +158,24 @@ function MovingFields({ moving, plan }: { moving: MovingCosts; plan: RoutePlan |
       <h2>What moving costs</h2>
       {effort('between', 'To another vendor')}
       {effort('within', 'To another plan of the same vendor')}
+      {file.forecast.streams.some(({ subscribers }) => subscribers) && (
+        <NumberField
+          fieldKey="moving loses"
+          label="Subscribers lost by moving to another vendor"
+          value={moving.loses ?? '0'}
+          range={{ wanted: 'a percentage from 0 to 100', least: 0, most: 100 }}
+          suffix="%"
+          hint="they have to sign up again"
+          onChange={(loses) => typeof loses === 'string' && keep('loses', { ...moving, loses })}
+        />
+      )}
+      {plan && Number(plan.lost) !== 0 && <p className="quiet">They would have brought {write.money(plan.lost, file.currency)}.</p>}
+      <ChoiceField
+        label="The best way is the one that"
+        value={moving.by ?? 'cost'}
+        options={COMPARED_BY}
+        onChange={(by: 'cost' | 'keep') => keep('by', { ...moving, by })}
+      />
       <fieldset className="taking-part">
         <legend>Who takes part</legend>
         {file.candidates.map(({ id }) => (

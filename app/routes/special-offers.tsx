@@ -1,7 +1,7 @@
 import { Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { findTerm } from '#core/pricing/payment-schedule';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import type { SpecialOffer, Standing } from '#core/what-if/offers';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';

@@ -2,6 +2,7 @@ import type { Stream } from '#core/decision-file/forecast-schema';
 import { shaped, type ShapedSeries, withSeries } from '#core/decision/edit-forecast';
 import { NumberField } from '../components/number-field';
 import { CardFields } from './card-fields';
+import { OrderSizeFields } from './order-size-fields';
 import { SeasonFields } from './season-fields';
 
 const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
@@ -28,7 +29,7 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
   const orNone = (text: string | null | undefined) => (text && Number(text) !== 0 ? text : undefined);
   return (
     <details className="stream-more">
-      <summary>Growth, season, cards, refunds, margin</summary>
+      <summary>Growth, season, cards, sizes, refunds, margin</summary>
       <div className="form-grid">
         <NumberField
           fieldKey={`stream.${id}.growth`}
@@ -101,6 +102,7 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
         />
       </div>
       <CardFields stream={stream} onChange={(field, change) => onChange(field, 'cards', change)} />
+      <OrderSizeFields stream={stream} onChange={(field, change) => onChange(field, 'sizes of orders', change)} />
       <SeasonFields streamId={id} season={counted.season} onChange={(season) => changeCounted('season', 'the season', { season })} />
     </details>
   );

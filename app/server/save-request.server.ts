@@ -3,8 +3,8 @@ import { assembleDecisionFile } from '#core/decision/assemble';
 import { decisionSchema } from '#core/decision/decision-schema';
 import { priceSheetSchema } from '#core/decision/price-sheet';
 import type { UsedSheet } from '#core/decision/workbench';
-import { slug } from '#core/decision-file/amounts';
-import { describeProblem, problemsOf, RefusedFileError } from '#core/decision-file/problems';
+import { slug } from '#core/fields/amounts';
+import { describeProblem, problemsOf, RefusedFileError } from '#core/fields/problems';
 import { readDecisionFile } from '#core/decision-file/read';
 
 const revision = z.int().min(0);

@@ -5,7 +5,7 @@ import type { OffersLookedAt, Standing } from '#core/what-if/offers';
 import type { PayingAhead, PayingOption } from '#core/what-if/paying-ahead';
 import type { RoutePlan } from '#core/what-if/route-plan';
 import type { ScenarioOutcome } from '#core/what-if/scenarios';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import type { TurningPoint, TurnsIt } from '#core/what-if/turns-it';
 import type { Scenario } from '#core/what-if/what-if-schema';
 import type { Writer } from '../locale/writer';
@@ -48,18 +48,18 @@ function percent(share: number): string {
 
 /** "Begin with Brindle Shop and move to Marlpit Grow in April 2028: 6,800 over 36 months, 249 less than Marlpit Grow throughout." */
 export function routeSentence(
-  { segments, total, single, saving }: RoutePlan,
+  { segments, total, kept, single, saving }: RoutePlan,
   nameOf: (id: string | null) => string,
   write: Writer,
 ): string {
   const [first, ...later] = segments;
   if (!first || total === null) return '';
-  const costs = `${write.whole(total)} in all`;
+  const costs = kept === null ? `${write.whole(total)} in all` : `${write.whole(kept)} is kept, ${write.whole(total)} paid`;
   if (later.length === 0) return `Moving does not pay: stay with ${nameOf(first.candidate)} throughout, ${costs}.`;
   const moves = later.map(({ candidate, from }) => `move to ${nameOf(candidate)} in ${write.month(from)}`).join(', then ');
   const gain =
     single && saving !== null
-      ? `, ${write.whole(saving)} less than ${nameOf(single.candidate)} throughout`
+      ? `, ${write.whole(saving)} ${kept === null ? 'less' : 'better'} than ${nameOf(single.candidate)} throughout`
       : '; no single candidate can be used throughout';
   return `Begin with ${nameOf(first.candidate)}, ${moves}: ${costs}${gain}.`;
 }

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { termWords } from '#core/price-sheet/term-words';
+import { termWords } from '#core/wording/term-words';
 import type { PayingAhead } from '#core/what-if/paying-ahead';
 import { Chart } from '../components/chart';
 import { amountAxis, baseOption, hoverOption } from '../components/chart-option';

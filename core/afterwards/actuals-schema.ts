@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { amount, label, monthField, signedDecimal } from '../decision-file/amounts';
+import { amount, label, monthField, signedDecimal } from '../fields/amounts';
 
 /** What a month really brought and cost, base currency; what is not known is left out. */
 export const actualMonthSchema = z.strictObject({

@@ -64,7 +64,10 @@ export function moveNow(file: DecisionFile, used: readonly Used[], actuals: Actu
   const ids = file.candidates
     .map(({ id }) => id)
     .filter((id) => id === now.candidate || used.some(({ candidate }) => candidate === id) || !without.includes(id));
-  const solver = routeSolver(preparePricing(asLately), ids);
+  const solver = routeSolver(
+    preparePricing(asLately),
+    asLately.candidates.filter(({ id }) => ids.includes(id)),
+  );
   const effort = ({ hours, money }: MoveEffort) =>
     roundMoney(
       decimal(hours)

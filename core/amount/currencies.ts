@@ -1,4 +1,4 @@
-import { type Decimal, fixed } from './decimal';
+import { type Decimal, fixed, settle } from './decimal';
 
 /** ISO 4217 codes by their number of minor-unit digits. */
 const CODES_BY_DIGITS: ReadonlyArray<readonly [digits: number, codes: string]> = [
@@ -47,6 +47,15 @@ export function minorDigits(currency: string): number {
  */
 export function roundMoney(amount: Decimal, currency: string): Decimal {
   return amount.toDecimalPlaces(minorDigits(currency));
+}
+
+/**
+ * Rounds what a line comes to: first what a division left behind goes, so that it does not decide a half.
+ *
+ * @example roundLine(decimal('10').div(3).times(3).div(8), 'EUR').toString() // '1.25'
+ */
+export function roundLine(amount: Decimal, currency: string): Decimal {
+  return roundMoney(settle(amount), currency);
 }
 
 /**

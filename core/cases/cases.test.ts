@@ -7,21 +7,24 @@ const folder = new URL('.', import.meta.url);
 const load = (name: string): Record<string, unknown> => JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as Record<string, unknown>;
 
 /** Results that are compared more loosely (README.md). */
-const LOOSE = ['breakEven', 'cheapestAt', 'cheapestAtSamples', 'route'];
+const LOOSE = ['breakEven', 'cheapestAt', 'cheapestAtSamples', 'route', 'proposals', 'bestWay'];
 
-interface Expected extends Pick<DecisionResult, 'breakEven' | 'route'> {
+interface Expected extends Pick<DecisionResult, 'breakEven' | 'route' | 'proposals' | 'bestWay'> {
   cheapestAtSamples?: Array<{ scale: string; candidate: string | null; close: boolean }>;
 }
 
 const without = (document: object, keys: readonly string[]) =>
   Object.fromEntries(Object.entries(document).filter(([key]) => !keys.includes(key)));
 
+/** What a way is compared by: what is kept, where that is asked for. */
+const worthOf = (way: { total: string; kept?: string } | null | undefined) => way && (way.kept ?? way.total);
+
 const cases = readdirSync(folder).filter((name) => /^\d\d-.*\.json$/.test(name) && !name.endsWith('.result.json'));
 
 describe.each(cases)('%s', (name) => {
   const result = answerDecision(readDecisionFile(load(name)));
   const expected = load(name.replace('.json', '.result.json'));
-  const { breakEven, cheapestAtSamples, route } = expected as Expected;
+  const { breakEven, cheapestAtSamples, route, proposals, bestWay } = expected as Expected;
 
   it('gives its results to the cent', () => {
     expect(without(result, LOOSE)).toEqual(without(expected, LOOSE));
@@ -48,7 +51,18 @@ describe.each(cases)('%s', (name) => {
     });
 
   if (route !== undefined)
-    it('finds a route of the same total', () => {
-      expect(result.route?.total).toBe(route?.total);
+    it('finds a route that is as good', () => {
+      expect(worthOf(result.route)).toBe(worthOf(route));
+    });
+
+  if (proposals)
+    it('proposes the same, with ways that are as good', () => {
+      const told = (all: DecisionResult['proposals']) => (all ?? []).map(({ way, ...proposal }) => ({ ...proposal, way: worthOf(way) }));
+      expect(told(result.proposals)).toEqual(told(proposals));
+    });
+
+  if (bestWay !== undefined)
+    it('finds a best way of all that is as good', () => {
+      expect(worthOf(result.bestWay)).toBe(worthOf(bestWay));
     });
 });

@@ -1,13 +1,14 @@
-import { decimal, type Decimal, fixed, fraction, ONE, sum, ZERO } from '../amount/decimal';
-import { moneyText, roundMoney } from '../amount/currencies';
+import { decimal, type Decimal, fixed, ONE, sum, ZERO } from '../amount/decimal';
+import { moneyText, roundLine, roundMoney } from '../amount/currencies';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { MonthlyForecast } from '../forecast/forecast';
 import { type Ledger, ledgerOf } from '../pricing/ledger';
 import type { Bucket } from '../pricing/ledger-line';
 import { exceededLimits } from '../pricing/limits';
+import { keptMonths } from '../pricing/kept-months';
 import { unmetMusts } from '../pricing/needs';
 import { streamsWithoutPaymentFee } from '../pricing/no-payment-fee';
-import { liftScale, type Pricing } from '../pricing/pricing';
+import { forecastWith, type Pricing } from '../pricing/pricing';
 
 /** What the computation says of one candidate (decision file §7); amounts in base currency. */
 export interface CandidateResult {
@@ -46,7 +47,7 @@ export interface PricedCandidate {
  */
 export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE): PricedCandidate {
   const ledger = ledgerOf(pricing, candidate, scale);
-  const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
+  const forecast = forecastWith(pricing, candidate, scale);
   const { currency } = pricing.file;
   const money = (amount: Decimal) => moneyText(amount, currency);
   const total = sum(ledger.lines.map((line) => line.amount));
@@ -60,7 +61,7 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
     monthly: monthlyTotals(ledger, pricing.file.months).map(money),
     perOrder: orders.isZero() ? null : fixed(total.div(orders), 4),
     shareOfSales: sales.isZero() ? null : fixed(total.div(sales).times(100), 4),
-    keep: money(roundMoney(kept, currency).minus(total)),
+    keep: money(roundLine(kept, currency).minus(total)),
     prepaid: money(prepaid(pricing, ledger)),
     outgrown: outgrown ? { month: forecast.months[outgrown.month] ?? '', limit: outgrown.limit } : null,
     missing: [...missing],
@@ -100,19 +101,9 @@ const totalsOf = new WeakMap<MonthlyForecast, ForecastTotals>();
 export function forecastTotals(forecast: MonthlyForecast): ForecastTotals {
   const found = totalsOf.get(forecast);
   if (found) return found;
-  const totals = { orders: sum(forecast.orders), sales: sum(forecast.sales), kept: keptBeforeCosts(forecast) };
+  const totals = { orders: sum(forecast.orders), sales: sum(forecast.sales), kept: sum(keptMonths(forecast)) };
   totalsOf.set(forecast, totals);
   return totals;
-}
-
-/** Σ orders × order value without sales tax × margin × (1 − refunds) (decision file §7, `keep`). */
-function keptBeforeCosts(forecast: MonthlyForecast): Decimal {
-  return sum(
-    forecast.streams.map((stream) => {
-      const netSales = sum(stream.orders.map((orders, month) => orders.times(stream.netOrderValue[month] ?? ZERO)));
-      return netSales.times(fraction(stream.stream.margin ?? '100')).times(ONE.minus(stream.refunded));
-    }),
-  );
 }
 
 /** Of all payments for terms and extras, the part for months past the horizon (decision file §7, `prepaid`). */

@@ -4,7 +4,8 @@ import type { DecisionFile } from '../decision-file/schema';
 import { candidateCharges } from '../pricing/candidate-charges';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { compileCandidates } from '../scales/compile';
-import { type CompiledCandidate, isNearEdge, totalAt } from '../scales/compiled-candidate';
+import { type CompiledCandidate, totalAt } from '../scales/compiled-candidate';
+import { isNearEdge } from '../scales/form-values';
 import { type CandidateResult, priceCandidate } from './candidate-result';
 
 /** Who costs least of those that can be chosen, to the cent, and by how much less than the next. */
@@ -53,7 +54,7 @@ export function cheapestTwo(file: DecisionFile): CheapestTwo | null {
 
 /** Close to a step, floating point could be off by a whole package; then only exact arithmetic says. */
 function hasEdge({ charges }: CompiledCandidate, months: number): boolean {
-  return charges.some((charge) => Array.from({ length: months }, (_, month) => month).some((month) => isNearEdge(charge, month, 1)));
+  return charges.some(({ form }) => isNearEdge(form, months, 1));
 }
 
 /** By how much the rounding of lines can put a candidate's total away from its unrounded one, base currency. */

@@ -2,10 +2,12 @@ import { type Decimal, decimal, ONE } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { DecisionFile } from '../decision-file/schema';
 import { type Proposal, proposals } from '../proposals/propose';
+import { bestWays, type BestWay, type Way } from '../proposals/ways';
 import { cheapestRoute, type Route } from '../route/cheapest-route';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { type BreakEven, breakEvens, type CheapestAt, cheapestAt } from './scale-questions';
-import { compileCandidates } from '../scales/compile';
+import { type ComparedBy, compileCandidates } from '../scales/compile';
+import type { CompiledCandidate } from '../scales/compiled-candidate';
 import { type CandidateResult, type PricedCandidate, priceCandidate } from './candidate-result';
 
 /** The result of a decision file (decision file §7). */
@@ -24,7 +26,8 @@ export interface DecisionResult {
   breakEven?: BreakEven[];
   cheapestAt?: CheapestAt[];
   route?: Route | null;
-  proposals?: Proposal[];
+  proposals?: Array<Proposal & { way?: Way | null }>;
+  bestWay?: BestWay | null;
 }
 
 /** A decision priced in full: the result and the ledgers it was derived from. */
@@ -71,17 +74,23 @@ export function bestOf(results: readonly CandidateResult[], isBetter: (a: Candid
  */
 export function answerDecision(file: DecisionFile): DecisionResult {
   const { pricing, result } = priceDecision(file);
-  const asksForScales = file.breakEven !== undefined || file.cheapestAt !== undefined;
-  const compiled = asksForScales ? compileCandidates(pricing) : [];
+  const known = new Map<ComparedBy, readonly CompiledCandidate[]>();
+  const compiled = (by: ComparedBy) => {
+    const found = known.get(by) ?? compileCandidates(pricing, by);
+    known.set(by, found);
+    return found;
+  };
   const breakEven = breakEvens(pricing, compiled);
   const cheapest = cheapestAt(pricing, compiled);
   const route = cheapestRoute(pricing);
   const proposed = proposals(pricing);
+  const ways = proposed && bestWays(pricing, proposed);
   return {
     ...result,
     ...(breakEven ? { breakEven } : {}),
     ...(cheapest ? { cheapestAt: cheapest } : {}),
     ...(route === undefined ? {} : { route }),
-    ...(proposed ? { proposals: proposed } : {}),
+    ...(proposed ? { proposals: ways ? proposed.map((one, index) => ({ ...one, way: ways.ofOffers[index] ?? null })) : proposed } : {}),
+    ...(ways?.best === undefined ? {} : { bestWay: ways.best }),
   };
 }

@@ -1,7 +1,7 @@
 import { type Decimal, fixed, fraction, ONE, sum, ZERO } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { Candidate } from '../decision-file/candidate-schema';
-import { liftScale, type Pricing } from '../pricing/pricing';
+import { forecastWith, type Pricing } from '../pricing/pricing';
 
 /** What a stream leaves before a candidate's costs (decision file §7, `keep`); base currency. */
 export interface KeptOfStream {
@@ -28,7 +28,7 @@ export interface KeptParts {
 
 /** Takes apart what is left to the seller before a candidate's costs, stream by stream. */
 export function keptParts(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE): KeptParts {
-  const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
+  const forecast = forecastWith(pricing, candidate, scale);
   const { currency } = pricing.file;
   const money = (amount: Decimal) => moneyText(roundMoney(amount, currency), currency);
   const streams = forecast.streams.map(({ stream, orders, netOrderValue, refunded }) => {

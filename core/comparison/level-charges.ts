@@ -1,18 +1,19 @@
 import { decimal, type Decimal } from '../amount/decimal';
-import { inBaseCurrency, minorDigits, roundMoney } from '../amount/currencies';
+import { inBaseCurrency, minorDigits, roundLine } from '../amount/currencies';
 import { type MinorUnits, roundedProduct, roundedWhole } from '../amount/minor-units';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { Charge } from '../decision-file/price-sheet-schema';
 import { type CandidateCharge, candidateCharges } from '../pricing/candidate-charges';
-import { chargeAmounts, isChargeNotKnown } from '../pricing/charge-amount';
-import { chargeBasis } from '../pricing/charge-quantity';
-import type { Bucket } from '../pricing/ledger-line';
-import { liftScale, type Pricing } from '../pricing/pricing';
-import { processingOf } from '../pricing/processing';
-import { statedLevel } from '../scales/charge-months';
-import { compileAt } from '../scales/compile';
-import { amountsAt, type CompiledCharge, isNearEdge } from '../scales/compiled-candidate';
-import { prepareCandidates } from '../scales/prepare';
+import { bucketOf, type Bucket } from '../pricing/ledger-line';
+import { paymentLines } from '../pricing/payment-lines';
+import { FROM_THE_START } from '../pricing/payment-schedule';
+import { creditPayments, isAgainstPlan, planCredits } from '../pricing/plan-credit';
+import { type Pricing, readingWith } from '../pricing/pricing';
+import { isChargeNotKnown } from '../rules/charges/charge-rule';
+import type { CompiledCharge } from '../scales/compiled-candidate';
+import { isNearEdge, valuesAt } from '../scales/form-values';
+import { isConstant } from '../scales/level-form';
+import { liftedLevels, statedLevel } from '../scales/level';
 
 /** The lines of a charge in every month, in base currency. */
 interface ChargeLines {
@@ -43,17 +44,21 @@ interface LevelCharge {
 
 /** Prepares the charges of all candidates for being worked out at one level after the other. */
 export function levelCharges(pricing: Pricing): LevelCharges {
-  const compiled = compileAt(pricing, prepareCandidates(pricing), statedLevel(pricing));
+  const levels = liftedLevels(statedLevel(pricing.file));
   const known = new Map<CompiledCharge, LevelCharge>();
-  const candidates = pricing.file.candidates.map((candidate, index) => {
+  const candidates = pricing.file.candidates.map((candidate) => {
     const charges = candidateCharges(pricing, candidate).filter(({ charge }) => !isChargeNotKnown(charge));
-    return charges.flatMap((one, at) => {
-      const form = compiled[index]?.charges[at];
-      if (!form) return [];
-      const found = known.get(form) ?? levelCharge(pricing, candidate, one, form);
-      known.set(form, found);
-      return [found];
-    });
+    const monthly = charges
+      .filter((one) => !isAgainstPlan(one))
+      .map((one) => {
+        const { currency, taxExcluded } = one.owner;
+        const isCredit = one.charge.credit === true;
+        const compiled = levels(candidate.lift).charge({ amount: one.rule.amount, currency, taxExcluded, isCredit, counting: null });
+        const found = known.get(compiled) ?? levelCharge(pricing, candidate, one, compiled);
+        known.set(compiled, found);
+        return found;
+      });
+    return { monthly, credits: planCredits(pricing, candidate, charges, FROM_THE_START), candidate };
   });
   return {
     at(scale) {
@@ -63,28 +68,48 @@ export function levelCharges(pricing: Pricing): LevelCharges {
         lines.set(one, found);
         return found;
       };
-      return (candidate) =>
-        (candidates[candidate] ?? []).map((one) => ({ bucket: bucketOf(one.charge), taxExcluded: one.taxExcluded, lines: linesOf(one) }));
+      return (place) => {
+        const found = candidates[place];
+        if (!found) return [];
+        const { monthly, credits, candidate } = found;
+        return [
+          ...monthly.map((one) => ({ bucket: bucketOf(one.charge), taxExcluded: one.taxExcluded, lines: linesOf(one) })),
+          ...(credits.length === 0 ? [] : creditLines(pricing, candidate, credits, scale)),
+        ];
+      };
     },
   };
 }
 
-function bucketOf(charge: Charge): Bucket {
-  return charge.credit ? 'credit' : (charge.bucket ?? 'transaction');
+/** Credits that pay for plans are few, and depend on one another from month to month: they are worked out exactly. */
+function creditLines(pricing: Pricing, candidate: Candidate, credits: ReturnType<typeof planCredits>, scale: number): ChargeLines[] {
+  const units = 10 ** minorDigits(pricing.file.currency);
+  const payments = creditPayments(credits, readingWith(pricing, candidate, decimal(scale)));
+  return [true, false].flatMap((taxExcluded) => {
+    const lines = new Float64Array(pricing.file.months);
+    const own = payments.filter((payment) => payment.taxExcluded === taxExcluded);
+    for (const { month, amount } of paymentLines(pricing, own)) lines[month] = (lines[month] ?? 0) + amount.times(units).toNumber();
+    return own.length === 0 ? [] : [{ bucket: 'credit' as const, taxExcluded, lines }];
+  });
 }
 
-function levelCharge(pricing: Pricing, candidate: Candidate, { charge, owner }: CandidateCharge, compiled: CompiledCharge): LevelCharge {
+function levelCharge(
+  pricing: Pricing,
+  candidate: Candidate,
+  { charge, owner, rule }: CandidateCharge,
+  compiled: CompiledCharge,
+): LevelCharge {
   const { currency: base } = pricing.file;
   const rate = pricing.rate(owner.currency);
   const units = 10 ** minorDigits(base);
   const exact = rate.times(units).div(10 ** minorDigits(owner.currency));
-  const exactly = (scale: Decimal) => {
-    const basis = chargeBasis(charge, owner, processingOf(candidate), pricing.forecastAt(liftScale(candidate).times(scale)), rate);
-    return chargeAmounts(basis).map((unrounded) => {
-      const charged = roundMoney(charge.credit ? unrounded.neg() : unrounded, owner.currency);
-      return inBaseCurrency(charged, owner.currency, rate, base).times(units).toNumber();
-    });
-  };
+  const exactly = (scale: Decimal) =>
+    readingWith(pricing, candidate, scale)
+      .of(rule.amount)
+      .map((unrounded) => {
+        const charged = roundLine(charge.credit ? unrounded.neg() : unrounded, owner.currency);
+        return inBaseCurrency(charged, owner.currency, rate, base).times(units).toNumber();
+      });
   return {
     charge,
     compiled,
@@ -92,7 +117,7 @@ function levelCharge(pricing: Pricing, candidate: Candidate, { charge, owner }: 
     currency: owner.currency,
     factor: { exact, number: exact.toNumber() },
     exactly,
-    constant: compiled.growing.every((growing) => growing === 0) ? exactly(decimal(1)) : null,
+    constant: isConstant(compiled.form) ? exactly(decimal(1)) : null,
   };
 }
 
@@ -101,10 +126,10 @@ function linesAt({ file }: Pricing, one: LevelCharge, scale: number): ArrayLike<
   if (constant) return constant;
   const sign = charge.credit ? -1 : 1;
   const digits = 10 ** minorDigits(currency);
-  const lines = new Float64Array(file.months);
-  const amounts = amountsAt(compiled, file.months, scale);
+  if (isNearEdge(compiled.form, file.months, scale)) return exactly(decimal(scale));
+  const lines = valuesAt(compiled.form, file.months, scale);
   for (let month = 0; month < lines.length; month++) {
-    const charged = isNearEdge(compiled, month, scale) ? null : roundedWhole((amounts[month] ?? 0) * digits * sign);
+    const charged = roundedWhole((lines[month] ?? 0) * digits * sign);
     // One month in doubt: exact arithmetic for all of them, which is rare and quick enough.
     if (charged === null) return exactly(decimal(scale));
     lines[month] = currency === file.currency ? charged : roundedProduct(charged, factor);

@@ -3,7 +3,7 @@ import { minorDigits, moneyText, roundMoney } from '../amount/currencies';
 import { minorText, type MinorUnits, roundedProduct } from '../amount/minor-units';
 import { BUCKETS, type Bucket } from '../pricing/ledger-line';
 import { type Ledger, ledgerOf } from '../pricing/ledger';
-import { preparePricing, type Pricing } from '../pricing/pricing';
+import { forecastWith, preparePricing, type Pricing } from '../pricing/pricing';
 import type { DecisionFile } from '../decision-file/schema';
 import { forecastTotals, type PricedCandidate, priceCandidate } from './candidate-result';
 import { bestOf, type DecisionResult, type PricedDecision } from './decision-result';
@@ -110,7 +110,7 @@ function candidateAt(
       taxed.map((units) => roundedProduct(units, factor)),
     );
   const total = monthly.reduce((sum, units) => sum + units, 0);
-  const { orders, sales, kept } = forecastTotals(pricing.forecastAt(ONE.plus(fraction(candidate.lift ?? '0'))));
+  const { orders, sales, kept } = forecastTotals(forecastWith(pricing, candidate));
   const exactTotal = decimal(minorText(total, digits));
   const outgrown = firstExceeded(pricing, candidate, limits, scale);
   let ledger: Ledger | undefined;

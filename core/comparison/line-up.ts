@@ -4,7 +4,7 @@ import type { Candidate } from '../decision-file/candidate-schema';
 import { BUCKETS, type Bucket } from '../pricing/ledger-line';
 import { findTerm } from '../pricing/payment-schedule';
 import type { Pricing } from '../pricing/pricing';
-import { termWords } from '../price-sheet/term-words';
+import { termWords } from '../wording/term-words';
 import type { CandidateResult } from './candidate-result';
 import type { PricedDecision } from './decision-result';
 

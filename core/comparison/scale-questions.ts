@@ -3,7 +3,7 @@ import { moneyText, roundMoney } from '../amount/currencies';
 import type { Pricing } from '../pricing/pricing';
 import { crossingsOf } from '../scales/break-even';
 import { cheapestStretches } from '../scales/cheapest-at';
-import { averageMonthlySales } from '../scales/compile';
+import { averageMonthlySales, type ComparedBy } from '../scales/compile';
 import type { CompiledCandidate } from '../scales/compiled-candidate';
 
 /** Every break-even of a pair of candidates (decision file §8). */
@@ -26,16 +26,19 @@ export interface CheapestAt {
   candidate: string | null;
 }
 
+/** The candidates in compiled form, to be compared by what is paid or by what is kept. */
+export type CompiledBy = (by: ComparedBy) => readonly CompiledCandidate[];
+
 const DEFAULT_FROM = '0.05';
 const DEFAULT_TO = '20';
 
 /** The break-evens that a file asks for, pair by pair; undefined if it asks for none. */
-export function breakEvens(pricing: Pricing, compiled: readonly CompiledCandidate[]): BreakEven[] | undefined {
+export function breakEvens(pricing: Pricing, compiledBy: CompiledBy): BreakEven[] | undefined {
   const { breakEven, currency } = pricing.file;
   if (!breakEven) return undefined;
   const [from, to] = [Number(breakEven.from ?? DEFAULT_FROM), Number(breakEven.to ?? DEFAULT_TO)];
   const sales = averageMonthlySales(pricing);
-  const byId = new Map(compiled.map((candidate) => [candidate.id, candidate]));
+  const byId = new Map(compiledBy(breakEven.by ?? 'cost').map((candidate) => [candidate.id, candidate]));
   return breakEven.pairs.map(([a, b]) => {
     const [first, second] = [byId.get(a), byId.get(b)];
     const crossings = first && second ? crossingsOf(first, second, from, to) : [];
@@ -52,9 +55,9 @@ export function breakEvens(pricing: Pricing, compiled: readonly CompiledCandidat
 }
 
 /** Who is cheapest at which scale, if the file asks; undefined otherwise. */
-export function cheapestAt(pricing: Pricing, compiled: readonly CompiledCandidate[]): CheapestAt[] | undefined {
+export function cheapestAt(pricing: Pricing, compiledBy: CompiledBy): CheapestAt[] | undefined {
   const { cheapestAt: asked } = pricing.file;
   if (!asked) return undefined;
-  const stretches = cheapestStretches(compiled, Number(asked.from ?? DEFAULT_FROM), Number(asked.to ?? DEFAULT_TO));
+  const stretches = cheapestStretches(compiledBy(asked.by ?? 'cost'), Number(asked.from ?? DEFAULT_FROM), Number(asked.to ?? DEFAULT_TO));
   return stretches.map(({ from, to, candidate }) => ({ from: new Decimal(from).toFixed(6), to: new Decimal(to).toFixed(6), candidate }));
 }

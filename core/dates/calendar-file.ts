@@ -3,7 +3,7 @@ import timezone from 'dayjs/plugin/timezone';
 import utc from 'dayjs/plugin/utc';
 import { ICalAlarmType, ICalCalendar, ICalEventTransparency } from 'ical-generator';
 import { tzlib_get_ical_block } from 'timezones-ical-library';
-import { oneLine } from '../decision-file/one-line';
+import { oneLine } from '../fields/one-line';
 
 dayjs.extend(utc);
 dayjs.extend(timezone);

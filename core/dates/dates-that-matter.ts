@@ -10,7 +10,11 @@ import { sheetLabel } from '../decision/sheet-label';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { Term } from '../decision-file/price-sheet-schema';
 import { exceededLimits } from '../pricing/limits';
-import { findTerm, termPrice } from '../pricing/payment-schedule';
+import { exactConstant } from '../pricing/exact-reading';
+import { findTerm } from '../pricing/payment-schedule';
+import type { Expression } from '../rules/expression/expression';
+import { isTermNotKnown } from '../rules/terms/term';
+import { FROM_THE_START, type TermPayment, termPayments } from '../rules/terms/term-payments';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { partsOf } from '../price-sheet/parts';
 import { offerEnds } from '../price-sheet/offer-ends';
@@ -134,8 +138,8 @@ function datesOfCandidate(
   const until = addMonthsToDay(joined, months);
   return [
     begins,
-    ...termsOf(pricing, candidate).flatMap(({ part, label, term, count, currency }) =>
-      datesOfTerm({ pricing, key: `${key}.${part}`, label, term: isWithin ? asKnownCustomer(term) : term, count, currency, joined, until }),
+    ...termsOf(pricing, candidate).flatMap((used) =>
+      datesOfTerm({ ...used, pricing, key: `${key}.${used.part}`, term: isWithin ? asKnownCustomer(used.term) : used.term, joined, until }),
     ),
   ];
 }
@@ -155,18 +159,21 @@ interface UsedTerm {
   readonly label: string;
   readonly term: Term;
   readonly count: number;
+  /** Months that come on top of the first payment's. */
+  readonly extraMonths: number;
   readonly currency: string;
 }
 
 function termsOf(pricing: Pricing, { plans, addons = [] }: Candidate): UsedTerm[] {
   return [
-    ...plans.map(({ plan: id, term }) => {
+    ...plans.map(({ plan: id, term, extraMonths = 0 }) => {
       const { plan, offer } = pricing.plan(id);
       return {
         part: id,
         label: `${offer.label || offer.vendor} ${plan.label}`.trim(),
         term: findTerm(plan.terms, term),
         count: 1,
+        extraMonths,
         currency: plan.currency,
       };
     }),
@@ -174,56 +181,73 @@ function termsOf(pricing: Pricing, { plans, addons = [] }: Candidate): UsedTerm[
       const addon = pricing.addon(id);
       return term === undefined
         ? []
-        : [{ part: id, label: addon.label, term: findTerm(addon.terms ?? [], term), count, currency: addon.currency }];
+        : [{ part: id, label: addon.label, term: findTerm(addon.terms ?? [], term), count, extraMonths: 0, currency: addon.currency }];
     }),
   ];
 }
 
-interface DatedTerm extends Omit<UsedTerm, 'part'> {
+interface DatedTerm extends UsedTerm {
   readonly pricing: Pricing;
   readonly key: string;
   readonly joined: string;
   readonly until: string;
 }
 
-function datesOfTerm({ pricing, key, label, term, count, currency, joined, until }: DatedTerm): DateThatMatters[] {
-  const base = pricing.file.currency;
-  const inBase = (price: Decimal | null) =>
-    price === null ? null : roundMoney(roundMoney(price.times(count), currency).times(pricing.rate(currency)), base);
-  const text = (amount: Decimal | null) => (amount === null ? null : moneyText(amount, base));
-  const dates: DateThatMatters[] = [];
+function datesOfTerm(used: DatedTerm): DateThatMatters[] {
+  const { key, label, term, joined } = used;
+  const payments = paymentsUntil(used);
   const firstPaid = addDays(joined, term.trialDays ?? 0);
-  const first = inBase(termPrice(term, 0));
-  if (term.trialDays)
-    dates.push({ id: `trial-ends.${key}`, kind: 'trial-ends', on: firstPaid, about: label, atStake: text(first), months: term.months });
+  const first = payments[0]?.amount ?? null;
+  const dates: DateThatMatters[] = [];
+  const text = (amount: Decimal | null) => (amount === null ? null : moneyText(amount, used.pricing.file.currency));
+  const about = { about: label, atStake: text(first) };
+  if (term.trialDays) dates.push({ id: `trial-ends.${key}`, kind: 'trial-ends', on: firstPaid, ...about, months: term.months });
   if (term.refundDays && first?.gt(0))
-    dates.push({
-      id: `refund-ends.${key}`,
-      kind: 'refund-ends',
-      on: addDays(firstPaid, term.refundDays),
-      about: label,
-      atStake: text(first),
-    });
-  if (term.months === 0) return dates;
-  const periods = term.intro?.periods ?? 0;
-  for (let ordinal = 1; ; ordinal++) {
-    const on = addMonthsToDay(firstPaid, ordinal * term.months);
-    if (on >= until) return dates;
-    const [before, now] = [inBase(termPrice(term, ordinal - 1)), inBase(termPrice(term, ordinal))];
-    const rise = before && now && ordinal === periods ? now.minus(before) : null;
+    dates.push({ id: `refund-ends.${key}`, kind: 'refund-ends', on: addDays(firstPaid, term.refundDays), ...about });
+  payments.slice(1).forEach(({ on, amount, price, covers }, index) => {
+    const before = payments[index];
+    const rise = before?.amount && amount && before.price !== price ? amount.minus(before.amount) : null;
+    const due = { on, about: label, months: covers };
     if (rise && !rise.isZero())
-      dates.push({
-        id: `price-rises.${key}`,
-        kind: 'price-rises',
-        on,
-        about: label,
-        atStake: text(rise),
-        detail: text(now) ?? '',
-        months: term.months,
-      });
-    else if (term.months >= LEAST_MONTHS_TOLD)
-      dates.push({ id: `renewal.${key}.${ordinal}`, kind: 'renewal', on, about: label, atStake: text(now), months: term.months });
-  }
+      dates.push({ ...due, id: `price-rises.${key}`, kind: 'price-rises', atStake: text(rise), detail: text(amount) ?? '' });
+    else if (covers >= LEAST_MONTHS_TOLD) dates.push({ ...due, id: `renewal.${key}.${index + 1}`, kind: 'renewal', atStake: text(amount) });
+  });
+  return dates;
+}
+
+/** A payment of a term on its day; base currency, null where it is not known. */
+interface PaymentOnDay {
+  readonly on: string;
+  readonly amount: Decimal | null;
+  readonly price: TermPayment['price'];
+  readonly covers: number;
+}
+
+/** The payments of a term that fall due before a day (decision file §3, Terms). */
+function paymentsUntil({ pricing, part, term, count, currency, extraMonths, joined, until }: DatedTerm): PaymentOnDay[] {
+  const base = pricing.file.currency;
+  const start = joined.slice(0, 7);
+  const months = Math.max(1, monthsBetween(start, until.slice(0, 7)) + 1);
+  const payments = termPayments(term, {
+    joining: FROM_THE_START,
+    start,
+    months: Math.floor((term.trialDays ?? 0) / 30) + months,
+    part,
+    extraMonths,
+  });
+  const firstPaid = addDays(joined, term.trialDays ?? 0);
+  const firstMonth = payments[0]?.month ?? 0;
+  const inBase = (amount: Expression) =>
+    roundMoney(roundMoney(exactConstant(amount).times(count), currency).times(pricing.rate(currency)), base);
+  const isKnown = !isTermNotKnown(term);
+  return payments
+    .map(({ month, amount, price, covers }, index) => ({
+      on: index === 0 ? firstPaid : addMonthsToDay(firstPaid, month - firstMonth),
+      amount: isKnown ? inBase(amount) : null,
+      price,
+      covers,
+    }))
+    .filter(({ on }, index) => index === 0 || on < until);
 }
 
 /** The first month in which each limit is reached by the forecast, or, where it does not reach it, if sales come out hopeful. */

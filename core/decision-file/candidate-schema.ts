@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { amount, currencyCode, decimalField, label, slug, wholeNumber } from './amounts';
-import { featuresSchema } from './price-sheet-schema';
+import { amount, label, monthField, slug, wholeNumber } from '../fields/amounts';
+import { extraSchema, hoursSchema, liftSchema } from './seller-side-schema';
 
 /** Who processes the payments: the platform itself, one processor, or rules by channel and card (decision file §5). */
 export const paymentsSchema = z.union([
@@ -16,26 +16,25 @@ export const paymentsSchema = z.union([
     .min(1),
 ]);
 
-/** A further cost of a candidate: once (`months` 0) or every so many months. */
-export const extraSchema = z.strictObject({
-  label,
-  amount,
-  months: wholeNumber(0, 1200),
-  currency: currencyCode.optional(),
-  from: wholeNumber(0, 1200).optional(),
-  features: featuresSchema.optional(),
+/** A plan as a candidate has it: its term, months that come on top of the first payment's, and what it handles. */
+export const planEntrySchema = z.strictObject({
+  plan: slug,
+  term: slug,
+  extraMonths: wholeNumber(0, 1200).optional(),
+  streams: z.array(slug).min(1, 'at least one stream is wanted').optional(),
+  takesPayments: z.boolean().optional(),
 });
 
 /** A complete combination being compared (decision file §5). */
 export const candidateSchema = z.strictObject({
   id: slug,
   label,
-  plans: z.array(z.strictObject({ plan: slug, term: slug })).min(1, 'at least one plan is wanted'),
+  plans: z.array(planEntrySchema).min(1, 'at least one plan is wanted'),
   addons: z.array(z.strictObject({ addon: slug, term: slug.optional(), count: wholeNumber(1, 10_000).optional() })).optional(),
   payments: paymentsSchema.optional(),
   extras: z.array(extraSchema).optional(),
-  hours: z.strictObject({ setup: amount.optional(), monthly: amount.optional() }).optional(),
-  lift: decimalField({ least: '-100' }).optional(),
+  hours: hoursSchema.optional(),
+  lift: liftSchema.optional(),
 });
 
 /** What the seller must or would like to have (decision file §6). */
@@ -44,9 +43,11 @@ export const needSchema = z.strictObject({
   level: z.enum(['must', 'want']),
   least: amount.optional(),
   weight: amount.optional(),
+  from: monthField.optional(),
 });
 
 export type Candidate = z.output<typeof candidateSchema>;
-export type Extra = z.output<typeof extraSchema>;
+export type PlanEntry = z.output<typeof planEntrySchema>;
+export type { Extra, Hours, Lift } from './seller-side-schema';
 export type Payments = z.output<typeof paymentsSchema>;
 export type Need = z.output<typeof needSchema>;

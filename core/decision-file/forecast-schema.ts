@@ -1,5 +1,16 @@
 import * as z from 'zod';
-import { amount, currencyCode, decimalField, label, monthField, share, signedDecimal, slug, wholeNumber } from './amounts';
+import {
+  amount,
+  currencyCode,
+  decimalField,
+  label,
+  monthField,
+  positive,
+  share,
+  signedDecimal,
+  slug,
+  wholeNumber,
+} from '../fields/amounts';
 
 const growth = decimalField({ least: '-100' });
 
@@ -22,6 +33,9 @@ const subscribersSchema = z.strictObject({
   every: wholeNumber(1, 120).optional(),
 });
 
+/** Orders of a stream by size: so many percent have so many times the average order value, relative to one another. */
+const orderSizeSchema = z.strictObject({ share, times: positive });
+
 /** One stream of expected sales (decision file §2). */
 export const streamSchema = z.strictObject({
   id: slug,
@@ -35,6 +49,7 @@ export const streamSchema = z.strictObject({
   salesTax: amount.optional(),
   margin: share.optional(),
   cards: z.record(slug, share).optional(),
+  orderSizes: z.array(orderSizeSchema).min(1, 'at least one size is wanted').optional(),
 });
 
 /** A further quantity: a series, or so many per order, sale, subscriber or other quantity. */

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { RefusedFileError } from './problems';
+import { RefusedFileError } from '../fields/problems';
 import { readDecisionFile } from './read';
 
 const text = readFileSync(new URL('../cases/13-larkfell.json', import.meta.url), 'utf8');

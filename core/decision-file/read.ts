@@ -1,7 +1,8 @@
-import { problemsOf, RefusedFileError } from './problems';
+import { problemsOf, RefusedFileError } from '../fields/problems';
 import { referenceProblems } from './references';
 import { type DecisionFile, decisionFileSchema } from './schema';
-import { structureProblems } from './structure';
+import { versionProblems } from './version-two';
+import { structureProblems } from '../fields/structure';
 
 /** The longest text that is read as a decision file, in characters. */
 export const LONGEST_FILE = 5 * 1024 * 1024;
@@ -18,7 +19,7 @@ export function readDecisionFile(document: unknown): DecisionFile {
   if (unfit.length > 0) throw new RefusedFileError(unfit);
   const parsed = decisionFileSchema.safeParse(document);
   if (!parsed.success) throw new RefusedFileError(problemsOf(document, parsed.error.issues));
-  const problems = referenceProblems(parsed.data);
+  const problems = [...(parsed.data.version === 1 ? versionProblems(parsed.data) : []), ...referenceProblems(parsed.data)];
   if (problems.length > 0) throw new RefusedFileError(problems);
   return parsed.data;
 }

@@ -1,10 +1,11 @@
 import { Decimal } from '../amount/decimal';
-import type { Candidate } from './candidate-schema';
-import { chargeProblems, countableIn } from './charge-references';
-import { type Checker, checker } from './checker';
+import type { Candidate, Lift } from './candidate-schema';
+import { type Checker, checker } from '../fields/checker';
 import type { Forecast } from './forecast-schema';
+import { checkTerm } from '../rules/terms/term';
+import { checkCharge, type Countable } from '../rules/charges/charge-rule';
 import type { Addon, Charge, SharedAddon, Term } from './price-sheet-schema';
-import type { Problem } from './problems';
+import type { Problem } from '../fields/problems';
 import type { DecisionFile } from './schema';
 
 /** Names that quantities have by themselves; no driver may take the first two. */
@@ -20,7 +21,12 @@ export function referenceProblems(file: DecisionFile): Problem[] {
   checkForecast(file.forecast, check);
   checkPriceSheets(file, check);
   const sold = soldIn(file);
-  file.candidates.forEach((candidate, index) => checkCandidate(sold, candidate, ['candidates', index], check));
+  const streams = new Set(file.forecast.streams.map(({ id }) => id));
+  file.candidates.forEach((candidate, index) => {
+    checkCandidate(sold, candidate, ['candidates', index], check);
+    checkStreams(streams, candidate, ['candidates', index], check);
+  });
+  file.offers.forEach(({ lift }, index) => checkLift(streams, lift, ['offers', index], check));
   check.unique(file.candidates.map((candidate, index) => [candidate.id, ['candidates', index, 'id']]));
   checkQuestions(file, check);
   return check.problems;
@@ -37,6 +43,7 @@ function checkCurrencies(file: DecisionFile, check: Checker): void {
   file.offers.forEach((offer, o) => {
     offer.plans.forEach((plan, p) => need(plan.currency, ['offers', o, 'plans', p, 'currency']));
     offer.addons?.forEach((addon, a) => need(addon.currency, ['offers', o, 'addons', a, 'currency']));
+    offer.extras?.forEach((extra, e) => need(extra.currency, ['offers', o, 'extras', e, 'currency']));
   });
   file.addons?.forEach((addon, a) => need(addon.currency, ['addons', a, 'currency']));
   file.processors?.forEach((processor, p) => need(processor.currency, ['processors', p, 'currency']));
@@ -57,6 +64,8 @@ function checkForecast(forecast: Forecast, check: Checker): void {
     if (!subscription && stream.subscribers) check.problem([...path, 'subscribers'], 'only a subscription has subscribers');
     if (stream.cards && !sharesAddUp(Object.values(stream.cards)))
       check.problem([...path, 'cards'], 'shares that add up to 100 are wanted');
+    if (stream.orderSizes && !sharesAddUp(stream.orderSizes.map((size) => size.share)))
+      check.problem([...path, 'orderSizes'], 'shares that add up to 100 are wanted');
   });
   const drivers = forecast.drivers ?? {};
   for (const [id, driver] of Object.entries(drivers)) {
@@ -81,10 +90,13 @@ function checkPriceSheets(file: DecisionFile, check: Checker): void {
   const addons: Array<[string, PropertyKey[]]> = [];
   const charges: Array<[string, PropertyKey[]]> = [];
   const countable = countableIn(file.forecast);
-  const collect = (list: Charge[] | undefined, path: PropertyKey[]) =>
+  const collect = (list: Charge[] | undefined, path: PropertyKey[], isPlan = false) =>
     list?.forEach((charge, index) => {
-      charges.push([charge.id, [...path, 'charges', index, 'id']]);
-      chargeProblems(countable, charge, [...path, 'charges', index], check);
+      const at = [...path, 'charges', index];
+      charges.push([charge.id, [...at, 'id']]);
+      checkCharge(countable, charge, at, check);
+      if (charge.against !== undefined && !isPlan)
+        check.problem([...at, 'against'], 'only a plan’s own charge can be used up by its payments');
     });
   const collectAddon = (addon: Addon | SharedAddon, path: PropertyKey[]) => {
     addons.push([addon.id, [...path, 'id']]);
@@ -96,7 +108,7 @@ function checkPriceSheets(file: DecisionFile, check: Checker): void {
       const path = ['offers', o, 'plans', p];
       plans.push([plan.id, [...path, 'id']]);
       checkTerms(plan.terms, path, check);
-      collect(plan.charges, path);
+      collect(plan.charges, path, true);
     });
     offer.addons?.forEach((addon, a) => collectAddon(addon, ['offers', o, 'addons', a]));
   });
@@ -117,6 +129,7 @@ function checkPriceSheets(file: DecisionFile, check: Checker): void {
 
 function checkTerms(terms: Term[], path: PropertyKey[], check: Checker): void {
   check.unique(terms.map((term, index) => [term.id, [...path, 'terms', index, 'id']]));
+  terms.forEach((term, index) => checkTerm(term, [...path, 'terms', index], check));
 }
 
 /** What a candidate can be put together from. */
@@ -164,6 +177,21 @@ function checkCandidate(sold: Sold, candidate: Candidate, path: PropertyKey[], c
   checkPayments(sold, candidate, path, check);
 }
 
+/** Streams that a candidate's plans share among them exist, and each stream is handled by some plan (decision file §5). */
+function checkStreams(streams: ReadonlySet<string>, { plans, lift }: Candidate, path: PropertyKey[], check: Checker): void {
+  plans.forEach((entry, index) =>
+    entry.streams?.forEach((id, place) => check.exists(id, streams, [...path, 'plans', index, 'streams', place], 'stream')),
+  );
+  const handled = new Set(plans.flatMap((entry) => entry.streams ?? [...streams]));
+  for (const id of streams) if (!handled.has(id)) check.problem([...path, 'plans'], `a plan that handles the stream ${id} is wanted`);
+  checkLift(streams, lift, path, check);
+}
+
+function checkLift(streams: ReadonlySet<string>, lift: Lift | undefined, path: PropertyKey[], check: Checker): void {
+  if (typeof lift !== 'object') return;
+  lift.streams.forEach((id, index) => check.exists(id, streams, [...path, 'lift', 'streams', index], 'stream'));
+}
+
 function checkPayments({ processors }: Sold, { payments }: Candidate, path: PropertyKey[], check: Checker): void {
   if (payments === undefined) return;
   const at = [...path, 'payments'];
@@ -190,4 +218,12 @@ function checkQuestions(file: DecisionFile, check: Checker): void {
     const asked = file[question];
     if (asked && new Decimal(asked.from ?? '0.05').gte(asked.to ?? '20')) check.problem([question, 'to'], 'a scale above from is wanted');
   }
+}
+
+/** The quantities and streams of a forecast. */
+export function countableIn({ drivers, streams }: Forecast): Countable {
+  return {
+    quantities: new Set(['orders', 'sales', 'subscribers', ...Object.keys(drivers ?? {})]),
+    streams: new Set(streams.map(({ id }) => id)),
+  };
 }

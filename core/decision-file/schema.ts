@@ -1,10 +1,17 @@
 import * as z from 'zod';
-import { amount, currencyCode, decimalField, label, monthField, slug, wholeNumber } from './amounts';
+import { amount, currencyCode, decimalField, label, monthField, share, slug, wholeNumber } from '../fields/amounts';
 import { candidateSchema, needSchema } from './candidate-schema';
 import { forecastSchema, ratesSchema } from './forecast-schema';
 import { offerSchema, processorSchema, sharedAddonSchema } from './price-sheet-schema';
 
-const scaleRange = { from: decimalField({ above: '0' }).optional(), to: decimalField({ above: '0' }).optional() };
+/** By what is paid, or by what is kept (decision file §8). */
+const by = z.enum(['cost', 'keep']).optional();
+
+const scaleRange = {
+  by,
+  from: decimalField({ above: '0' }).optional(),
+  to: decimalField({ above: '0' }).optional(),
+};
 
 /** The frame of a decision, shared by the decision file and the stored decision. */
 export const frameFields = {
@@ -18,6 +25,9 @@ export const frameFields = {
   hourValue: amount.optional(),
 };
 
+/** Percent of the subscribers that are lost when one moves to another offer. */
+const losesSchema = z.strictObject({ subscribers: share });
+
 /** Questions a file may ask besides the totals (decision file §8 to §10). */
 export const questionFields = {
   breakEven: z.strictObject({ pairs: z.array(z.tuple([slug, slug])), ...scaleRange }).optional(),
@@ -28,6 +38,8 @@ export const questionFields = {
       within: amount,
       between: amount,
       moves: wholeNumber(0, 120).optional(),
+      loses: losesSchema.optional(),
+      by,
     })
     .optional(),
   propose: z
@@ -35,6 +47,15 @@ export const questionFields = {
       offers: z.array(slug).optional(),
       /** `own`, or ids of processors. */
       payments: z.array(slug).min(1, 'at least one processor, or "own", is wanted').optional(),
+      ways: z
+        .strictObject({
+          within: amount,
+          between: amount.optional(),
+          moves: wholeNumber(0, 120).optional(),
+          loses: losesSchema.optional(),
+          by,
+        })
+        .optional(),
     })
     .optional(),
 };
@@ -42,7 +63,7 @@ export const questionFields = {
 /** The decision file (decision file §1): everything a decision is computed from, in one document. */
 export const decisionFileSchema = z.strictObject({
   format: z.literal('venalis.decision', '"venalis.decision" is wanted'),
-  version: z.literal(1, '1 is wanted'),
+  version: z.union([z.literal(1), z.literal(2)], '1 or 2 is wanted'),
   ...frameFields,
   forecast: forecastSchema,
   needs: z.array(needSchema).optional(),

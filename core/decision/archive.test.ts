@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { RefusedFileError } from '../decision-file/problems';
+import { RefusedFileError } from '../fields/problems';
 import { smallDecision } from '../tests/small-decision';
 import { typedSheet } from '../tests/typed-sheet';
 import { archiveOf, isArchive, readArchive } from './archive';

@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { problemsOf, RefusedFileError } from '../decision-file/problems';
+import { problemsOf, RefusedFileError } from '../fields/problems';
 import { readDecisionFile } from '../decision-file/read';
-import { structureProblems } from '../decision-file/structure';
+import { structureProblems } from '../fields/structure';
 import { assembleDecisionFile } from './assemble';
 import { type Decision, decisionSchema } from './decision-schema';
 import { priceSheetSchema } from './price-sheet';

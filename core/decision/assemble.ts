@@ -1,4 +1,5 @@
-import type { Candidate } from '../decision-file/candidate-schema';
+import type { Candidate, Lift } from '../decision-file/candidate-schema';
+import type { Series } from '../decision-file/forecast-schema';
 import type { Addon, Charge, Offer, Plan, Processor, SharedAddon } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { answeringFeatures, demandedQuantities, isThere, needsForFile } from '../needs/file-needs';
@@ -40,23 +41,7 @@ export interface Assembled {
  * everything else keeps its figures. Without such gaps the file holds everything.
  */
 export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled {
-  const {
-    choice: _choice,
-    verdicts: _verdicts,
-    dates: _dates,
-    actuals: _actuals,
-    versions: _versions,
-    qualities: _qualities,
-    tasks: _tasks,
-    vendors: _vendors,
-    followed: _followed,
-    whatIf: _whatIf,
-    lineUp: _lineUp,
-    owned = [],
-    candidates,
-    needs: kept,
-    ...frame
-  } = decision;
+  const { name, currency, start, months, basis, rates, feeTax, hourValue, owned = [], candidates, needs: kept } = decision;
   const needs = kept ?? [];
   const demanded = demandedQuantities(needs, decision.start, decision.months, limitedQuantities(sheets), decision.forecast.drivers ?? {});
   const obstacles = new Map<string, Obstacle>();
@@ -73,7 +58,13 @@ export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled
     if (sheet.kind === 'offer') {
       const { addons: own, ...offer } = answering(sheet.offer, sheet.marks, needs, demanded);
       const plans = offer.plans.filter((plan) => usable(plan, 'plan'));
-      offers.push({ ...offer, plans, ...(own ? { addons: own.filter((addon) => usable(addon, 'addon')) } : {}) });
+      const lift = offer.lift && liftHere(offer.lift, decision.forecast);
+      offers.push({
+        ...offer,
+        ...(lift ? { lift } : {}),
+        plans,
+        ...(own ? { addons: own.filter((addon) => usable(addon, 'addon')) } : {}),
+      });
     } else if (sheet.kind === 'addon') {
       if (usable(sheet.addon, 'addon')) addons.push(sheet.addon);
     } else if (usable(sheet.processor, 'processor')) processors.push(sheet.processor);
@@ -90,8 +81,15 @@ export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled
   }
   const file: DecisionFile = {
     format: 'venalis.decision',
-    version: 1,
-    ...frame,
+    version: 2,
+    name,
+    currency,
+    start,
+    months,
+    ...(basis === undefined ? {} : { basis }),
+    ...(rates === undefined ? {} : { rates }),
+    ...(feeTax === undefined ? {} : { feeTax }),
+    ...(hourValue === undefined ? {} : { hourValue }),
     forecast:
       Object.keys(demanded).length === 0
         ? decision.forecast
@@ -110,7 +108,7 @@ function limitedQuantities(sheets: Workbench['sheets']): Set<string> {
   const offers = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
   return new Set(
     offers.flatMap(({ plans, addons = [] }) => [
-      ...plans.flatMap(({ limits }) => Object.keys(limits ?? {})),
+      ...plans.flatMap(({ limits, yearlyLimits }) => [...Object.keys(limits ?? {}), ...Object.keys(yearlyLimits ?? {})]),
       ...addons.flatMap(({ raises }) => Object.keys(raises ?? {})),
     ]),
   );
@@ -121,7 +119,7 @@ function answering(
   offer: Offer,
   marks: PriceSheet['marks'],
   needs: readonly DecisionNeed[],
-  demanded: Readonly<Record<string, string>>,
+  demanded: Readonly<Record<string, Series>>,
 ): Offer {
   const judged = needs.filter(({ kind, without }) => kind === 'at-least' || without);
   if (judged.length === 0) return offer;
@@ -145,6 +143,20 @@ function partsOfCandidate({ plans, addons: taken = [] }: Candidate, { offers, ad
     ...offers.flatMap((offer) => offer.plans).filter(({ id }) => plans.some(({ plan }) => plan === id)),
     ...sold.filter(({ id }) => taken.some(({ addon }) => addon === id)),
   ];
+}
+
+/** A stream that a candidate names and that is not there, or that none of its plans handles; null where all is well. */
+function unknownStream({ plans, lift }: Candidate, { streams }: Workbench['decision']['forecast']): string | null {
+  const ids = streams.map(({ id }) => id);
+  const named = [...plans.flatMap((entry) => entry.streams ?? []), ...(typeof lift === 'object' ? lift.streams : [])];
+  const handled = plans.flatMap((entry) => entry.streams ?? ids);
+  return named.find((id) => !ids.includes(id)) ?? ids.find((id) => !handled.includes(id)) ?? null;
+}
+
+/** A vendor's lift, of those streams that this decision has. */
+function liftHere(lift: Lift, { streams }: Workbench['decision']['forecast']): Lift {
+  if (typeof lift !== 'object') return lift;
+  return { ...lift, streams: lift.streams.filter((id) => streams.some((stream) => stream.id === id)) };
 }
 
 /** A shared add-on may work with vendors that this decision does not compare. */
@@ -176,7 +188,7 @@ interface Present {
 }
 
 function obstacleOfCandidate(
-  { currency, rates, owned }: Workbench['decision'],
+  { currency, rates, owned, forecast }: Workbench['decision'],
   candidate: Candidate,
   present: Present,
   obstacles: ReadonlyMap<string, Obstacle>,
@@ -199,6 +211,8 @@ function obstacleOfCandidate(
     const fits = term === undefined ? terms.length === 0 : terms.some((one) => one.id === term);
     if (!fits) return { kind: 'gone', what: 'term' };
   }
+  const stream = unknownStream(candidate, forecast);
+  if (stream !== null) return { kind: 'stream', stream };
   const { payments = 'own' } = candidate;
   const named = typeof payments === 'string' ? [payments] : payments.map((rule) => rule.use);
   for (const id of named)

@@ -1,5 +1,5 @@
 import type { Candidate } from '../decision-file/candidate-schema';
-import { termWords } from '../price-sheet/term-words';
+import { termWords } from '../wording/term-words';
 import type { Decision } from './decision-schema';
 import type { UsedSheet, Workbench } from './workbench';
 

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { candidateSchema } from '../decision-file/candidate-schema';
-import { slug, wholeNumber } from '../decision-file/amounts';
+import { slug, wholeNumber } from '../fields/amounts';
 import { forecastSchema } from '../decision-file/forecast-schema';
 import { frameFields } from '../decision-file/schema';
 import { versionsSchema } from '../forecast/versions-schema';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { label, slug } from '../decision-file/amounts';
+import { label, slug } from '../fields/amounts';
 import { dayField } from './day';
 
 /** A candidate that is what is proposed for its vendor, and goes along when the proposal changes. */

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { amount, currencyCode, label, monthField, slug, wholeNumber } from '../decision-file/amounts';
+import { amount, currencyCode, label, monthField, slug, wholeNumber } from '../fields/amounts';
 
 /** Something the seller has already: a mailing tool until June, a domain, a theme. */
 export const ownedSchema = z.strictObject({

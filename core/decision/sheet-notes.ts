@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { amount, label } from '../decision-file/amounts';
+import { amount, label } from '../fields/amounts';
 import { dayField } from './day';
 
 const text = (most: number) => z.string('a text is wanted').max(most, `a text of at most ${most} characters is wanted`);

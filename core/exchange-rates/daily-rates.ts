@@ -2,7 +2,7 @@ import { XMLParser } from 'fast-xml-parser';
 import * as z from 'zod';
 import { isCurrency } from '../amount/currencies';
 import { decimal, ONE } from '../amount/decimal';
-import { currencyCode, decimalField } from '../decision-file/amounts';
+import { currencyCode, decimalField } from '../fields/amounts';
 import { dayField } from '../decision/day';
 
 /** Rates of a day: so many units of each currency for one unit of `base`. */

@@ -1,8 +1,10 @@
 import { type Decimal, fixed } from '../amount/decimal';
 import { minorDigits } from '../amount/currencies';
-import { termWords } from '../price-sheet/term-words';
-import type { WriteNumber } from '../price-sheet/rate-words';
-import type { ChargeDerivation, Derivation, PaymentDerivation, StreamPart } from './derivation';
+import { termWords } from '../wording/term-words';
+import type { ChargeHow, PartsOf } from '../rules/charges/kinds';
+import { wordsOf } from '../wording/charges/words';
+import type { WriteNumber } from '../wording/rate-words';
+import type { ChargeDerivation, Derivation, PaymentDerivation, SpreadPart } from './derivation';
 
 /**
  * Says in a plain sentence how a line came about.
@@ -19,6 +21,8 @@ export function derivationSentence(derivation: Derivation, write: WriteNumber): 
       return `${what.label}: ${paymentWords(what, money, write)} = ${result}.`;
     case 'charge':
       return `${what.charge.label}: ${chargeWords(what, write)} = ${what.charge.credit ? 'a credit of ' : ''}${result}.`;
+    case 'plan-credit':
+      return `${what.charge.label}: ${money(what.used)} of the credit pays for the plan${what.part ? `, ${partWords(what.part)}` : ''} = a credit of ${result}.`;
     case 'time': {
       const hours =
         what.setup && !what.setup.isZero()
@@ -31,51 +35,31 @@ export function derivationSentence(derivation: Derivation, write: WriteNumber): 
   }
 }
 
+const PRICES = { usual: '', introductory: 'introductory price', changed: 'price announced for then', renewal: 'renewal price' } as const;
+
 function paymentWords(payment: PaymentDerivation, money: (value: Decimal) => string, write: WriteNumber): string {
-  const { term, introductory, ordinal, price, count, part, covers } = payment;
-  const kind = term ? (introductory ? `introductory price, payment ${ordinal + 1} of ${term.intro?.periods ?? 1}, ` : '') : '';
+  const { term, ofTerm, price, count, part, covers } = payment;
   const how = termWords(covers);
   const times = count === 1 ? '' : ` × ${write(String(count))}`;
-  const whole = `${kind}${money(price)}${times}${term || covers > 0 ? ` ${how}` : ' once'}`;
-  return part ? `${whole}, part ${part.number} of ${part.of}` : whole;
+  const whole = `${kindOfPrice(term, ofTerm)}${money(price)}${times}${term || covers > 0 ? ` ${how}` : ' once'}`;
+  return part ? `${whole}, ${partWords(part)}` : whole;
+}
+
+function kindOfPrice(term: PaymentDerivation['term'], ofTerm: PaymentDerivation['ofTerm']): string {
+  if (!ofTerm || ofTerm.price === 'usual') return '';
+  const which = ofTerm.price === 'introductory' ? `, payment ${ofTerm.ordinal + 1} of ${term?.intro?.periods ?? 1}` : '';
+  return `${PRICES[ofTerm.price]}${which}, `;
+}
+
+function partWords({ number, of }: SpreadPart): string {
+  return `part ${number} of ${of}`;
 }
 
 const HELD = { monthlyMin: 'the least a month', monthlyCap: 'the most a month', totalCap: 'what is left of the most in all' } as const;
 
-function chargeWords(derived: ChargeDerivation, write: WriteNumber): string {
-  const { charge, streams, quantity, free, packages, bands, rate, held } = derived;
-  const number = (value: Decimal) => write(value.toDecimalPlaces(4).toString());
-  const beyondFree = free.isZero() ? number(quantity) : `(${number(quantity)} − ${number(free)} free)`;
+function chargeWords({ charge, parts, value, held }: ChargeDerivation, write: WriteNumber): string {
+  const number = (amount: Decimal) => write(amount.toDecimalPlaces(4).toString());
   const counted = (charge.on ?? 'orders').replaceAll('-', ' ');
-  const parts = (() => {
-    switch (charge.how) {
-      case 'per-order': {
-        const fees = streams.filter(({ orders }) => !orders.isZero()).map((stream) => streamWords(stream, charge, number));
-        const all = fees.length === 0 ? 'no orders' : fees.join(' + ');
-        return free.isZero() ? all : `(${all}) × ${beyondFree} ÷ ${number(quantity)}`;
-      }
-      case 'per-unit':
-        return `${beyondFree} ${counted} × ${number(rate ?? quantity)}`;
-      case 'package':
-        return `${number(packages ?? quantity)} packages of ${write(charge.size ?? '1')} for ${beyondFree} ${counted} × ${number(rate ?? quantity)}`;
-      case 'graduated':
-      case 'volume':
-        return `${number(quantity)} ${counted}: ${bands.map((band) => `${number(band.quantity)} × ${number(band.rate)}${band.flat.isZero() ? '' : ` + ${number(band.flat)}`}`).join(', then ') || 'nothing'}`;
-    }
-  })();
-  return [parts, ...held.map(({ by, at }) => `held to ${HELD[by]}, ${number(at)}`)].join(', ');
-}
-
-function streamWords(
-  { label, orders, orderValue, fee, bound }: StreamPart,
-  charge: { percent?: string | null | undefined; each?: string | null | undefined },
-  number: (value: Decimal) => string,
-): string {
-  const rate = [
-    charge.percent == null ? null : `${number(orderValue)} × ${charge.percent} %`,
-    charge.each == null ? null : charge.each,
-  ].filter((part) => part !== null);
-  const stated = rate.length === 0 ? '0' : rate.length === 1 ? rate.join('') : `(${rate.join(' + ')})`;
-  const bounded = bound === null ? stated : `${number(fee)} (${bound === 'least' ? 'at least' : 'at most'})`;
-  return `${label} ${number(orders)} orders × ${bounded}`;
+  const derived = wordsOf(charge).derived({ parts: parts as PartsOf<ChargeHow>, counted, value, number, write });
+  return [derived, ...held.map(({ by, at }) => `held to ${HELD[by]}, ${number(at)}`)].join(', ');
 }

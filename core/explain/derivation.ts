@@ -1,6 +1,10 @@
 import type { Decimal } from '../amount/decimal';
 import type { Month } from '../calendar/month';
 import type { Charge, Term } from '../decision-file/price-sheet-schema';
+import type { HeldAmount } from '../rules/charges/charge-rule';
+import type { ChargeParts } from '../rules/charges/kind';
+import type { Expression } from '../rules/expression/expression';
+import type { TermPayment } from '../rules/terms/term-payments';
 
 /** How one line of the ledger came about; amounts are exact and, but for `charged` and `amount`, not rounded. */
 export interface Derivation {
@@ -22,8 +26,15 @@ export interface Derivation {
 export type DerivedFrom =
   | PaymentDerivation
   | ChargeDerivation
+  | CreditDerivation
   | { readonly kind: 'time'; readonly setup: Decimal | null; readonly monthly: Decimal; readonly hourValue: Decimal }
   | { readonly kind: 'tax'; readonly percent: Decimal; readonly on: Decimal };
+
+/** Which part of how many counts in a month where payments are spread, 1 for the first. */
+export interface SpreadPart {
+  readonly number: number;
+  readonly of: number;
+}
 
 /** A payment, or its part in a month. */
 export interface PaymentDerivation {
@@ -31,50 +42,32 @@ export interface PaymentDerivation {
   readonly label: string;
   /** Absent for joining fees and extras. */
   readonly term: Term | null;
-  /** Which payment it is, 0 for the first, and whether it is an introductory one. */
-  readonly ordinal: number;
-  readonly introductory: boolean;
+  /** Which payment it is, 0 for the first, and which of the term's prices it costs; null for what has no term. */
+  readonly ofTerm: Pick<TermPayment, 'ordinal' | 'price'> | null;
   readonly price: Decimal;
   readonly count: number;
   readonly payment: Decimal;
   /** Months it pays for; 0 = once and for good. */
   readonly covers: number;
-  /** With the spread basis: which part of how many counts in this month, 1 for the first. */
-  readonly part: { readonly number: number; readonly of: number } | null;
+  /** With the spread basis: the part that counts in this month. */
+  readonly part: SpreadPart | null;
 }
 
-/** A stream's contribution to a charge per order. */
-export interface StreamPart {
-  readonly label: string;
-  readonly orders: Decimal;
-  /** In the charge's currency. */
-  readonly orderValue: Decimal;
-  readonly fee: Decimal;
-  /** Whether the fee was raised to `least` or lowered to `most`. */
-  readonly bound: 'least' | 'most' | null;
-}
-
-/** A band that a quantity entered, and what it comes to there. */
-export interface BandPart {
-  readonly quantity: Decimal;
-  readonly rate: Decimal;
-  readonly flat: Decimal;
-}
-
-/** A charge in a month. */
+/** A charge in a month: the steps of its rule, and what they came to. */
 export interface ChargeDerivation {
   readonly kind: 'charge';
   readonly charge: Charge;
-  readonly streams: readonly StreamPart[];
-  /** What is counted. */
-  readonly quantity: Decimal;
-  /** What of it is included. */
-  readonly free: Decimal;
-  readonly rate: Decimal | null;
-  readonly packages: Decimal | null;
-  readonly bands: readonly BandPart[];
-  /** What the kind of charge gives, before minimum and caps. */
-  readonly plain: Decimal;
-  /** What moved the amount away from that. */
-  readonly held: ReadonlyArray<{ readonly by: 'monthlyMin' | 'monthlyCap' | 'totalCap'; readonly at: Decimal }>;
+  readonly parts: ChargeParts;
+  /** What an expression of the rule came to in this month, in the charge's currency. */
+  value(expression: Expression): Decimal;
+  /** What moved the amount away from what the kind of charge gives. */
+  readonly held: ReadonlyArray<{ readonly by: HeldAmount['by']; readonly at: Decimal }>;
+}
+
+/** What a credit took off a payment of the plan, or its part in a month (decision file §4, Credit against the plan). */
+export interface CreditDerivation {
+  readonly kind: 'plan-credit';
+  readonly charge: Charge;
+  readonly used: Decimal;
+  readonly part: SpreadPart | null;
 }

@@ -1,114 +1,58 @@
-import { Decimal, decimal, sum, ZERO } from '../amount/decimal';
+import { type Decimal, ZERO } from '../amount/decimal';
 import type { Candidate } from '../decision-file/candidate-schema';
-import type { Charge } from '../decision-file/price-sheet-schema';
-import { candidateCharges } from '../pricing/candidate-charges';
-import { bandOf, chargeAmounts, enteredBands, monthlyAmounts, orderFee, packagesFor } from '../pricing/charge-amount';
-import {
-  allowance,
-  beyond,
-  type ChargeBasis,
-  chargeBasis,
-  chargedOrders,
-  chargeQuantities,
-  orderValueFor,
-  unitRate,
-} from '../pricing/charge-quantity';
-import type { LineSource } from '../pricing/ledger-line';
-import { liftScale, type Pricing } from '../pricing/pricing';
-import { processingOf } from '../pricing/processing';
-import type { BandPart, ChargeDerivation, StreamPart } from './derivation';
+import { type CandidateCharge, candidateCharges } from '../pricing/candidate-charges';
+import type { LedgerLine, LineSource } from '../pricing/ledger-line';
+import { FROM_THE_START } from '../pricing/payment-schedule';
+import { creditPayments, isAgainstPlan, planCredits } from '../pricing/plan-credit';
+import { type Pricing, readingWith } from '../pricing/pricing';
+import { isChargeNotKnown } from '../rules/charges/charge-rule';
+import type { Expression } from '../rules/expression/expression';
+import type { DerivedFrom } from './derivation';
+import { partOfPayment } from './spread-part';
 
 type ChargeSource = Extract<LineSource, { kind: 'charge' }>;
 
-/** How a charge came to what it is in a month. */
-export function explainCharge(
+/** What a line comes from, and what it comes to before it is rounded, in the vendor's currency. */
+export interface Derived {
+  readonly what: DerivedFrom;
+  readonly unrounded: Decimal;
+}
+
+/** Reads a charge's rule once more for one month, keeping what each step came to. */
+export function explainCharge(pricing: Pricing, candidate: Candidate, source: ChargeSource, line: LedgerLine, scale: Decimal): Derived {
+  const charges = candidateCharges(pricing, candidate);
+  const found = charges.find(({ charge, owner }) => charge.id === source.charge && owner.id === source.id);
+  if (!found) throw new RangeError(`There is no charge ${source.charge}`);
+  if (isAgainstPlan(found)) return explainCredit(pricing, candidate, charges, found, line, scale);
+  const { charge, rule } = found;
+  const reading = readingWith(pricing, candidate, scale);
+  const value = (expression: Expression) => reading.of(expression)[line.month] ?? ZERO;
+  let before = value(rule.parts.amount);
+  const held = rule.held.flatMap(({ by, amount }) => {
+    const at = value(amount);
+    const isHeld = !at.eq(before);
+    before = at;
+    return isHeld ? [{ by, at }] : [];
+  });
+  const amount = value(rule.amount);
+  return { what: { kind: 'charge', charge, parts: rule.parts, value, held }, unrounded: charge.credit ? amount.neg() : amount };
+}
+
+function explainCredit(
   pricing: Pricing,
   candidate: Candidate,
-  source: ChargeSource,
-  month: number,
+  charges: readonly CandidateCharge[],
+  { charge, owner }: CandidateCharge,
+  line: LedgerLine,
   scale: Decimal,
-): { what: ChargeDerivation; unrounded: Decimal } {
-  const processing = processingOf(candidate);
-  const found = candidateCharges(pricing, candidate, processing).find(
-    ({ charge, owner }) => charge.id === source.charge && owner.id === source.id,
+): Derived {
+  const known = charges.filter((one) => !isChargeNotKnown(one.charge));
+  const credits = planCredits(pricing, candidate, known, FROM_THE_START);
+  const payments = creditPayments(credits, readingWith(pricing, candidate, scale)).filter(
+    ({ source }) => source.kind === 'charge' && source.charge === charge.id && source.id === owner.id,
   );
-  if (!found) throw new RangeError(`There is no charge ${source.charge}`);
-  const { charge, owner } = found;
-  const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
-  const basis = chargeBasis(charge, owner, processing, forecast, pricing.rate(owner.currency));
-  const parts = partsOf(basis, charge, month);
-  const held = heldBy(basis, month, parts.plain);
-  const amount = held.at(-1)?.at ?? parts.plain;
-  return { what: { kind: 'charge', charge, ...parts, held }, unrounded: charge.credit ? amount.neg() : amount };
-}
-
-type Parts = Omit<ChargeDerivation, 'kind' | 'charge' | 'held'>;
-
-function partsOf(basis: ChargeBasis, charge: Charge, month: number): Parts {
-  const nothing = { streams: [], free: ZERO, rate: null, packages: null, bands: [] };
-  if (charge.how === 'per-order') {
-    const streams = basis.counted.map((stream) => streamPart(basis, charge, stream, month));
-    const quantity = sum(streams.map(({ orders }) => orders));
-    const fees = sum(streams.map(({ orders, fee }) => orders.times(fee)));
-    const free = charge.free === undefined ? ZERO : allowance(basis, charge.free)(month);
-    const plain = charge.free === undefined ? fees : quantity.isZero() ? ZERO : fees.times(beyond(quantity, free)).div(quantity);
-    return { ...nothing, streams, quantity, free, plain };
-  }
-  const quantity = chargeQuantities(basis)[month] ?? ZERO;
-  switch (charge.how) {
-    case 'per-unit': {
-      const free = allowance(basis, charge.free)(month);
-      const rate = unitRate(charge);
-      return { ...nothing, quantity, free, rate, plain: beyond(quantity, free).times(rate) };
-    }
-    case 'package': {
-      const free = allowance(basis, charge.free)(month);
-      const rate = decimal(charge.each ?? '0');
-      const packages = packagesFor(beyond(quantity, free), decimal(charge.size ?? '1'));
-      return { ...nothing, quantity, free, rate, packages, plain: packages.times(rate) };
-    }
-    case 'graduated':
-    case 'volume': {
-      const band = bandOf(charge.bands, quantity);
-      const entered = charge.how === 'graduated' ? enteredBands(charge.bands, quantity) : band ? [{ band, part: quantity }] : [];
-      const bands = entered.map<BandPart>(({ band: one, part }) => ({
-        quantity: part,
-        rate: unitRate(one),
-        flat: decimal(one.flat ?? '0'),
-      }));
-      return { ...nothing, quantity, bands, plain: sum(bands.map(({ quantity: part, rate, flat }) => part.times(rate).plus(flat))) };
-    }
-  }
-}
-
-function streamPart(
-  basis: ChargeBasis,
-  charge: Extract<Charge, { how: 'per-order' }>,
-  stream: ChargeBasis['counted'][number],
-  month: number,
-): StreamPart {
-  const orderValue = orderValueFor(basis, stream.forecast, month);
-  const fee = orderFee(charge, orderValue);
-  const { least: _least, most: _most, ...unbounded } = charge;
-  const plain = orderFee(unbounded, orderValue);
-  return {
-    label: stream.forecast.stream.label,
-    orders: chargedOrders(basis, stream, month),
-    orderValue,
-    fee,
-    bound: fee.gt(plain) ? 'least' : fee.lt(plain) ? 'most' : null,
-  };
-}
-
-/** What holds the amount back or up, in the order in which it does (decision file §4). */
-function heldBy(basis: ChargeBasis, month: number, plain: Decimal): ChargeDerivation['held'] {
-  const { charge } = basis;
-  const held: Array<ChargeDerivation['held'][number]> = [];
-  const monthly = monthlyAmounts(basis)[month] ?? ZERO;
-  if (charge.monthlyMin != null && plain.lt(charge.monthlyMin))
-    held.push({ by: 'monthlyMin', at: Decimal.min(charge.monthlyMin, charge.monthlyCap ?? charge.monthlyMin) });
-  if (charge.monthlyCap != null && plain.gt(charge.monthlyCap)) held.push({ by: 'monthlyCap', at: decimal(charge.monthlyCap) });
-  const counted = chargeAmounts(basis)[month] ?? ZERO;
-  if (counted.lt(monthly)) held.push({ by: 'totalCap', at: counted });
-  return held;
+  const payment = payments.findLast(({ month }) => month <= line.month);
+  if (!payment) throw new RangeError('This line is not one of the ledger');
+  const { part, unrounded } = partOfPayment(pricing, payment, line.month);
+  return { what: { kind: 'plan-credit', charge, used: payment.charged.neg(), part }, unrounded };
 }

@@ -1,7 +1,7 @@
 import { type Decimal, ONE } from '../amount/decimal';
 import type { PricedDecision } from '../comparison/decision-result';
 import type { Bucket } from '../pricing/ledger-line';
-import type { WriteNumber } from '../price-sheet/rate-words';
+import type { WriteNumber } from '../wording/rate-words';
 import { derivationSentence } from './derivation-sentence';
 import { explainLine } from './explain-line';
 

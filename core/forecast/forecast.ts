@@ -1,6 +1,8 @@
 import { Decimal, decimal, fraction, HUNDRED, ONE, sum, ZERO } from '../amount/decimal';
 import { type Month, monthsFrom } from '../calendar/month';
+import type { Lift } from '../decision-file/candidate-schema';
 import type { Driver, Forecast, Stream } from '../decision-file/forecast-schema';
+import { liftOf } from './lift';
 import { seriesValues } from './series';
 
 /** One stream with its months worked out; all arrays are indexed by month. */
@@ -19,6 +21,15 @@ export interface StreamForecast {
   readonly refunded: Decimal;
   /** Share of the orders by kind of card or wallet, fractions that add up to 1. */
   readonly cards: ReadonlyArray<readonly [kind: string, share: Decimal]>;
+}
+
+/** Orders of a size: a share of them, with so many times `average` of the average order value (decision file §2). */
+export interface StreamSize {
+  /** Percent. */
+  readonly share: string;
+  readonly times: string;
+  /** Σ share × times over all sizes: what `times` is relative to. */
+  readonly average: string;
 }
 
 /** Expected sales worked out month by month, at one scale (decision file §2). */
@@ -42,9 +53,10 @@ const DOMESTIC: Record<string, string> = { domestic: '100' };
  * @param start - first month
  * @param months - number of months
  * @param scale - multiplies orders and subscribers of every stream, and all that is `per` them (decision file §2)
+ * @param lift - multiplies those of some streams besides (decision file §5)
  */
-export function forecastMonths(forecast: Forecast, start: Month, months: number, scale: Decimal = ONE): MonthlyForecast {
-  const streams = forecast.streams.map((stream) => forecastStream(stream, start, months, scale));
+export function forecastMonths(forecast: Forecast, start: Month, months: number, scale: Decimal = ONE, lift?: Lift): MonthlyForecast {
+  const streams = forecast.streams.map((stream) => forecastStream(stream, start, months, scale.times(liftOf(lift, stream.id))));
   const calendar = monthsFrom(start, months);
   const each = (value: (month: number) => Decimal) => calendar.map((_, month) => value(month));
   const orders = each((month) => ordersOf(streams, month));
@@ -128,4 +140,11 @@ function subscriberMonths(subscribers: NonNullable<Stream['subscribers']>, start
     counts.push(count.times(scale));
   }
   return counts;
+}
+
+/** The sizes of a stream's orders (decision file §2, `orderSizes`); null where they are all alike. */
+export function sizesOf({ orderSizes }: Pick<Stream, 'orderSizes'>): StreamSize[] | null {
+  if (orderSizes === undefined) return null;
+  const average = sum(orderSizes.map(({ share, times }) => fraction(share).times(times))).toFixed();
+  return orderSizes.map(({ share, times }) => ({ share, times, average }));
 }

@@ -22,6 +22,8 @@ export interface NumberStream {
  * money that is shown comes from the exact `MonthlyForecast`.
  */
 export interface NumberForecast {
+  /** First month, and how many there are. */
+  readonly start: Month;
   readonly months: number;
   readonly streams: readonly NumberStream[];
   readonly orders: Float64Array;
@@ -52,7 +54,7 @@ export function numberForecast({ forecast, start, months }: ForecastSource): Num
     forecast.streams.map((stream) => numberStream(stream, calendar)),
     series,
     scaledQuantities(forecast),
-    months,
+    { start, months },
   );
 }
 
@@ -71,7 +73,7 @@ export function scaledStream(stream: NumberStream, orders: number, value: number
 
 /** The forecast with other streams in the place of its own, everything that follows from them worked out anew. */
 export function withStreams(from: NumberForecast, streams: readonly NumberStream[]): NumberForecast {
-  return added(from.stated, streams, from.series, from.scaled, from.months);
+  return added(from.stated, streams, from.series, from.scaled, from);
 }
 
 function added(
@@ -79,7 +81,7 @@ function added(
   streams: readonly NumberStream[],
   series: ReadonlyMap<string, Float64Array>,
   scaled: ReadonlySet<string>,
-  months: number,
+  { start, months }: Pick<NumberForecast, 'start' | 'months'>,
 ): NumberForecast {
   const orders = new Float64Array(months);
   const sales = new Float64Array(months);
@@ -95,7 +97,7 @@ function added(
   const quantities = new Map(counted);
   for (const [id, driver] of Object.entries(forecast.drivers ?? {}))
     if (isRatio(driver)) quantities.set(id, ratioNumbers(driver, streams, counted, months));
-  return { months, streams, orders, sales, quantities, scaled, stated: forecast, series };
+  return { start, months, streams, orders, sales, quantities, scaled, stated: forecast, series };
 }
 
 /** Months of the horizon with their names and places in the year; the same for every forecast of a decision. */

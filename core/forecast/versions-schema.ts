@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { decimalField, slug } from '../decision-file/amounts';
+import { decimalField, slug } from '../fields/amounts';
 
 const percent = decimalField({ least: '-100', most: '1000' });
 const points = decimalField({ least: '-100', most: '100' });

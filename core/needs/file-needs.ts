@@ -1,5 +1,6 @@
 import { decimal } from '../amount/decimal';
-import { addMonths } from '../calendar/month';
+import { addMonths, monthsFrom } from '../calendar/month';
+import type { Series } from '../decision-file/forecast-schema';
 import type { Need } from '../decision-file/candidate-schema';
 import type { Features } from '../decision-file/price-sheet-schema';
 import type { DecisionNeed } from './need-schema';
@@ -19,17 +20,18 @@ export function isWithin({ from }: Pick<DecisionNeed, 'from'>, start: string, mo
 /**
  * The needs of a decision as the decision file has them (§6).
  *
- * A candidate is compared over the whole horizon, so that a need which begins within it counts like any other.
+ * A need that begins within the horizon bars a candidate only from then on; ways through the horizon may begin without.
  */
 export function needsForFile(needs: readonly DecisionNeed[], start: string, months: number): Need[] {
   return needs
     .filter((need) => isWithin(need, start, months))
     .flatMap((need): Need[] => {
       const { level, least, weight, without, feature } = need;
-      if (without) return [{ feature: withoutFeature(feature), level, ...(weight === undefined ? {} : { weight }) }];
+      const from = need.from === undefined || need.from <= start ? {} : { from: need.from };
+      if (without) return [{ feature: withoutFeature(feature), level, ...(weight === undefined ? {} : { weight }), ...from }];
       const features = featuresOf(need);
       const each = weight === undefined ? {} : { weight: decimal(weight).div(features.length).toFixed() };
-      return features.map((one) => ({ feature: one, level, ...(least === undefined ? {} : { least }), ...each }));
+      return features.map((one) => ({ feature: one, level, ...(least === undefined ? {} : { least }), ...each, ...from }));
     });
 }
 
@@ -43,7 +45,7 @@ function quantityOf({ kind, level, least, feature, without }: DecisionNeed): str
  * need itself asks only that the plan says something.
  *
  * @param limited - quantities that any plan limits
- * @returns decimal strings, by the quantity's name
+ * @returns by the quantity's name, how much of it there will be; month by month where a need begins later
  */
 export function demandedQuantities(
   needs: readonly DecisionNeed[],
@@ -51,14 +53,23 @@ export function demandedQuantities(
   months: number,
   limited: ReadonlySet<string>,
   stated: Readonly<Record<string, unknown>>,
-): Record<string, string> {
-  const demanded: Record<string, string> = {};
-  for (const need of needs) {
-    const quantity = quantityOf(need);
-    if (quantity === null || !limited.has(quantity) || Object.hasOwn(stated, quantity) || !isWithin(need, start, months)) continue;
-    if (decimal(demanded[quantity] ?? '0').lt(need.least ?? '0')) demanded[quantity] = need.least ?? '0';
-  }
-  return demanded;
+): Record<string, Series> {
+  const asked = needs.filter((need) => isWithin(need, start, months));
+  const quantities = new Set(asked.flatMap((need) => quantityOf(need) ?? []));
+  const open = [...quantities].filter((quantity) => limited.has(quantity) && !Object.hasOwn(stated, quantity));
+  return Object.fromEntries(open.map((quantity) => [quantity, demandOf(asked, quantity, start, months)]));
+}
+
+/** The most that is asked of a quantity: one figure, or one for each month where a need begins later. */
+function demandOf(needs: readonly DecisionNeed[], quantity: string, start: string, months: number): Series {
+  const about = needs.filter((need) => quantityOf(need) === quantity);
+  const mostIn = (month: string) =>
+    about
+      .filter(({ from }) => from === undefined || from <= month)
+      .map(({ least = '0' }) => least)
+      .reduce((most, least) => (decimal(least).gt(most) ? least : most), '0');
+  if (about.every(({ from }) => from === undefined || from <= start)) return mostIn(start);
+  return { start: mostIn(start), set: Object.fromEntries(monthsFrom(start, months).map((month) => [month, mostIn(month)])) };
 }
 
 /**
@@ -71,7 +82,7 @@ export function demandedQuantities(
 export function answeringFeatures(
   { features, limits = {} }: Answering,
   needs: readonly DecisionNeed[],
-  demanded: Readonly<Record<string, string>>,
+  demanded: Readonly<Record<string, Series>>,
   isUnlimited: (quantity: string) => boolean,
 ): Features {
   const derived: Features = { ...features };

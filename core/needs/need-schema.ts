@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { label, monthField } from '../decision-file/amounts';
+import { label, monthField } from '../fields/amounts';
 import { needSchema } from '../decision-file/candidate-schema';
 
 /**

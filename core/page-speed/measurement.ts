@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { dayField } from '../decision/day';
-import { label, slug } from '../decision-file/amounts';
+import { label, slug } from '../fields/amounts';
 
 const count = z.number().min(0).max(1e12);
 

@@ -1,5 +1,5 @@
 import type { PriceSheet } from '../decision/price-sheet';
-import type { WriteNumber } from '../price-sheet/rate-words';
+import type { WriteNumber } from '../wording/rate-words';
 
 /** A question about a figure of a price sheet: asked beside it, never in the way. */
 export interface Finding {

@@ -2,7 +2,7 @@ import { decimal, HUNDRED, ONE } from '../amount/decimal';
 import type { Term } from '../decision-file/price-sheet-schema';
 import { evidenceOf } from '../price-sheet/figure-notes';
 import { type Part, partsOf, placeOf } from '../price-sheet/parts';
-import { termWords } from '../price-sheet/term-words';
+import { termWords } from '../wording/term-words';
 import type { Check, Finding } from './finding';
 
 const priceOf = (part: Part, months: number) => part.terms?.find((term) => term.months === months)?.price ?? null;

@@ -1,4 +1,5 @@
 import { count, type Money, money, noun, period, whole } from './amount-rules';
+import { monthAndYear } from './date-rules';
 import { first, made, many, meaning, nothing, optional, type Rule, sequence, sign, word, words } from './grammar';
 import type { StatedCharge } from './statement';
 import { nameOf, ORDER_WORDS, quantityOf } from './vocabulary';
@@ -23,6 +24,9 @@ export interface ChargeDraft {
   readonly monthlyCap?: string | null;
   readonly totalCap?: string | null;
   readonly credit?: boolean;
+  readonly against?: 'plan';
+  readonly from?: string;
+  readonly until?: string;
   readonly taxExcluded?: boolean;
 }
 
@@ -267,8 +271,26 @@ const others = first<Qualifier>(
   })),
 );
 
+/** Which months a charge is taken in. */
+const dates = first<Qualifier>(
+  made(sequence(words('from', 'as of', 'starting in', 'starting'), monthAndYear), ([, from]) => ({ from })),
+  made(sequence(words('until', 'till', 'until the end of', 'through'), monthAndYear), ([, until]) => ({ until })),
+);
+const againstPlan = made(
+  words(
+    'only to pay for the plan',
+    'against the plan',
+    'only against the plan',
+    'usable only against the subscription',
+    'only towards the plan',
+  ),
+  (): Qualifier => ({ credit: true, against: 'plan' }),
+);
+
 /** What narrows, bounds or frees a charge. */
 export const qualifier: Rule<Qualifier> = first<Qualifier>(
+  againstPlan,
+  dates,
   freePer,
   most,
   least,

@@ -28,13 +28,16 @@ const counted = first<{ most: string; words: string; currency?: string }>(
   ),
 );
 
-function limitOf(words: string, most: string | true | null, currency?: string): Statement {
+const YEAR = 12;
+
+function limitOf(words: string, most: string | true | null, currency?: string): Extract<Statement, { kind: 'limit' }> {
   return { kind: 'limit', quantity: quantityOf(words, []), most, ...(currency ? { currency } : {}) };
 }
 
 const atMost: Rule<Reading> = made(sequence(UP_TO, counted, optional(period)), ([, { most, words, currency }, months]) => {
   const statement = limitOf(words, most, currency);
   if (months === undefined || months === 1) return states(statement);
+  if (months === YEAR) return states({ ...statement, yearly: true });
   const monthly = Number(most) / months;
   return asks(`Limits hold for a month; the page says ${most} in ${months} months.`, [
     `${monthly.toFixed(2)} a month`,

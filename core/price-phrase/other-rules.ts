@@ -1,7 +1,8 @@
 import { count, money, type Money, noun, notKnown, whole } from './amount-rules';
-import { first, longest, made, number, optional, type Rule, sequence, sign, type Tokens, word, words } from './grammar';
+import { first, longest, made, number, optional, type Rule, sequence, sign, word, words } from './grammar';
 import { inCurrency, type Reading, states, stating } from './reading';
 import type { Statement } from './statement';
+import { isoDate, writtenDate } from './date-rules';
 import { nameOf } from './vocabulary';
 
 const JOINING = words(
@@ -125,29 +126,6 @@ const tax: Rule<Reading> = first<Reading>(
     () => ({ kind: 'tax', excluded: false }),
   ),
 );
-
-const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
-
-const monthName: Rule<number> = (tokens, at) => {
-  const token = tokens[at];
-  const index = token?.kind === 'word' && token.text.length >= 3 ? MONTHS.findIndex((month) => month.startsWith(token.text)) : -1;
-  return index < 0 ? null : { value: index + 1, next: at + 1 };
-};
-
-const two = (part: number | string) => String(part).padStart(2, '0');
-const writtenDate = made(sequence(count, optional(sign('.')), monthName, optional(sign(',')), count), ([day, , month, , year]) =>
-  dateOf(year, month, day),
-);
-const isoDate: Rule<string> = (tokens: Tokens, at) =>
-  made(sequence(count, optional(sign('-')), count, optional(sign('-')), count), ([year, , month, , day]) =>
-    dateOf(year, Number(month), day),
-  )(tokens, at);
-
-function dateOf(year: string, month: number, day: string): string | null {
-  return /^2\d{3}$/.test(year) && month >= 1 && month <= 12 && Number(day) >= 1 && Number(day) <= 31
-    ? `${year}-${two(month)}-${two(day)}`
-    : null;
-}
 
 const offer: Rule<Reading> = first<Reading>(
   stating(

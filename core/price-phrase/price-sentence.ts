@@ -1,6 +1,8 @@
 import { isPlainName } from './amount-rules';
-import type { Allowance, Band } from '../decision-file/price-sheet-schema';
+import { wordsOf } from '../wording/charges/words';
+import type { Allowance } from '../decision-file/price-sheet-schema';
 import type { StatedCharge, StatedTerm, Statement } from './statement';
+import { monthWords } from './date-rules';
 import { headingOf } from './row-kind';
 import { isUsualQuantity, quantityOf, slugOf } from './vocabulary';
 
@@ -34,17 +36,24 @@ const times = (number: number, one: string) => (number === 1 ? `the first ${one}
  *
  * @example termSentence({ months: 12, price: '258' }, withPoint) // '258 by the year'
  */
-export function termSentence({ months, price, intro, trialDays, refundDays, prorated }: StatedTerm, write: WritePhraseNumber): string {
+export function termSentence(term: StatedTerm, write: WritePhraseNumber): string {
+  const { months, price, trialDays, refundDays, prorated, changes = [], renewal } = term;
   const details = [
-    intro &&
-      ('off' in intro
-        ? `${write(intro.off)} % off ${times(intro.periods, 'payment')}`
-        : `${times(intro.periods, 'payment')} ${amountWords(intro.price, write)}${intro.periods === 1 ? '' : ' each'}`),
+    term.intro && introWords(term.intro, write),
+    renewal && `then ${amountWords(renewal.price, write)} ${rhythmWords(renewal.months)}`,
+    ...changes.map((change) => `${write(change.price)} from ${monthWords(change.from)}`),
     trialDays !== undefined && `${trialDays} days free first`,
     refundDays !== undefined && `money back within ${refundDays} days`,
     prorated !== undefined && (prorated ? 'unused part paid back' : 'unused part not paid back'),
   ].filter((detail) => typeof detail === 'string');
   return `${amountWords(price, write)} ${rhythmWords(months)}${details.length > 0 ? ` (${details.join(', ')})` : ''}`;
+}
+
+function introWords(intro: NonNullable<StatedTerm['intro']>, write: WritePhraseNumber): string {
+  const { periods, until } = intro;
+  const price = 'off' in intro ? null : `${amountWords(intro.price, write)}${periods === 1 ? '' : ' each'}`;
+  const words = 'off' in intro ? `${write(intro.off)} % off ${times(periods, 'payment')}` : `${times(periods, 'payment')} ${price ?? ''}`;
+  return until === undefined ? words : `${words} for those who join by ${monthWords(until)}`;
 }
 
 const BUCKET_WORDS = { payment: 'payment', transaction: 'transaction', usage: 'usage', addon: 'add-on' } as const;
@@ -60,66 +69,25 @@ export function chargeSentence(charge: StatedCharge, write: WritePhraseNumber): 
 
 /** A charge's rate and what bounds and narrows it, without its name. */
 export function chargeWords(charge: StatedCharge, write: WritePhraseNumber): string {
-  return [rateOf(charge, write), ...boundsOf(charge, write), ...narrowedTo(charge)].join(', ');
-}
-
-function rateOf(charge: StatedCharge, write: WritePhraseNumber): string {
-  const on = quantityWords(charge.on ?? 'orders');
-  switch (charge.how) {
-    case 'per-order':
-      return orderRate(charge, write);
-    case 'per-unit':
-      return unitRate(charge, on, write);
-    case 'package':
-      return `${amountWords(charge.each, write)} per started ${amountWords(charge.size, write)} of ${on}`;
-    case 'graduated':
-      return `each part of ${on} at its own price: ${charge.bands.map((band) => bandWords(band, write)).join('; ')}`;
-    case 'volume':
-      return `all ${on} at the price reached: ${charge.bands.map((band) => bandWords(band, write)).join('; ')}`;
-  }
-}
-
-function orderRate({ percent, each }: Extract<StatedCharge, { how: 'per-order' }>, write: WritePhraseNumber): string {
-  if (percent === undefined) return each === undefined ? 'nothing per order' : `${amountWords(each, write)} per order`;
-  return `${amountWords(percent, write)} %${each === undefined ? '' : ` + ${amountWords(each, write)}`} per order`;
-}
-
-function unitRate(
-  { percent, each, on: counted }: Extract<StatedCharge, { how: 'per-unit' }>,
-  on: string,
-  write: WritePhraseNumber,
-): string {
-  if (counted === 'sales' && percent !== undefined && each === undefined) return `${amountWords(percent, write)} % of sales`;
-  const parts = [each !== undefined && amountWords(each, write), percent !== undefined && `${amountWords(percent, write)} %`].filter(
-    (part) => part !== false,
+  return [wordsOf(charge).phrase(quantityWords(charge.on ?? 'orders'), write), ...boundsOf(charge, write), ...narrowedTo(charge)].join(
+    ', ',
   );
-  return `${parts.length === 0 ? 'nothing' : parts.join(' + ')} per unit of ${on}`;
-}
-
-function bandWords({ upTo, each, percent, flat }: Band, write: WritePhraseNumber): string {
-  const parts = [
-    each !== undefined && `${amountWords(each, write)} each`,
-    percent !== undefined && `${amountWords(percent, write)} %`,
-    flat !== undefined && `${amountWords(flat, write)} flat`,
-  ].filter((part) => part !== false);
-  return `${parts.length === 0 ? 'nothing' : parts.join(' + ')} ${upTo === null ? 'beyond' : `up to ${write(upTo)}`}`;
 }
 
 function boundsOf(charge: StatedCharge, write: WritePhraseNumber): string[] {
-  const parts: Array<string | false> = [
-    'free' in charge && charge.free !== undefined && freeWords(charge.free, write),
-    charge.how === 'per-order' && charge.least !== undefined && `at least ${amountWords(charge.least, write)} per order`,
-    charge.how === 'per-order' && charge.most !== undefined && `at most ${amountWords(charge.most, write)} per order`,
-    charge.monthlyMin !== undefined && `at least ${amountWords(charge.monthlyMin, write)} a month`,
-    charge.monthlyCap !== undefined && `at most ${amountWords(charge.monthlyCap, write)} a month`,
-    charge.totalCap !== undefined && `at most ${amountWords(charge.totalCap, write)} in all`,
-    charge.how === 'per-order' && charge.refund === 'returned' && 'given back on refunds',
-    charge.of === 'net' && 'without sales tax',
-    charge.credit === true && 'as a credit',
-    charge.taxExcluded === true && 'plus tax',
-    charge.taxExcluded === false && 'tax included',
-  ];
-  return parts.filter((part) => part !== false);
+  const { monthlyMin, monthlyCap, totalCap, of, credit, against, from, until, taxExcluded } = charge;
+  const parts = 'free' in charge && charge.free !== undefined ? [freeWords(charge.free, write)] : [];
+  parts.push(...wordsOf(charge).phrasedBounds(write));
+  if (monthlyMin !== undefined) parts.push(`at least ${amountWords(monthlyMin, write)} a month`);
+  if (monthlyCap !== undefined) parts.push(`at most ${amountWords(monthlyCap, write)} a month`);
+  if (totalCap !== undefined) parts.push(`at most ${amountWords(totalCap, write)} in all`);
+  if (of === 'net') parts.push('without sales tax');
+  if (credit === true) parts.push('as a credit');
+  if (against !== undefined) parts.push('only to pay for the plan');
+  if (from !== undefined) parts.push(`from ${monthWords(from)}`);
+  if (until !== undefined) parts.push(`until ${monthWords(until)}`);
+  if (taxExcluded !== undefined) parts.push(taxExcluded ? 'plus tax' : 'tax included');
+  return parts;
 }
 
 function freeWords(free: Allowance, write: WritePhraseNumber): string {
@@ -190,8 +158,9 @@ export function statementSentence(statement: Statement, write: WritePhraseNumber
       return statement.prorated ? 'unused part paid back' : 'unused part not paid back';
     case 'limit': {
       const words = quantityWords(statement.quantity);
+      const time = statement.yearly ? ' a year' : '';
       if (statement.most === true) return `no limit on ${words}`;
-      return statement.most === null ? `limit of ${words} not known` : `at most ${write(statement.most)} of ${words}`;
+      return statement.most === null ? `limit of ${words} not known` : `at most ${write(statement.most)} of ${words}${time}`;
     }
     case 'feature': {
       const { value } = statement;

@@ -26,8 +26,8 @@ export type Statement = (
   | { readonly kind: 'prorated'; readonly prorated: boolean }
   /** `beyond`: what is charged comes on top of an allowance that stands elsewhere on the sheet. */
   | { readonly kind: 'charge'; readonly charge: StatedCharge; readonly beyond?: boolean }
-  /** `most`: true = no limit, null = limited, but not known how far. */
-  | { readonly kind: 'limit'; readonly quantity: string; readonly most: string | true | null }
+  /** `most`: true = no limit, null = limited, but not known how far; `yearly`: for twelve months together. */
+  | { readonly kind: 'limit'; readonly quantity: string; readonly most: string | true | null; readonly yearly?: true }
   | { readonly kind: 'feature'; readonly feature: string; readonly value: boolean | string | null }
   | { readonly kind: 'joining'; readonly label: string; readonly amount: string }
   /** A saving by the year that the page advertises, in percent. */

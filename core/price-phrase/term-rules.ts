@@ -1,5 +1,6 @@
 import { decimal } from '../amount/decimal';
 import { billed, count, duration, isEnd, money, type Money, percent, period, whole, wholeCount } from './amount-rules';
+import { monthAndYear } from './date-rules';
 import { first, longest, made, many, optional, type Rule, sequence, sign, word, words } from './grammar';
 import { asks, inCurrency, type Reading, states, stating } from './reading';
 import type { IntroductoryTime, StatedTerm, Statement } from './statement';
@@ -43,16 +44,32 @@ function termOf({ amount: price, currency }: Money, months: number, rest: Partia
 }
 
 /** What stands in brackets behind a term in a written-out sentence. */
-export type Detail = Partial<Pick<StatedTerm, 'intro' | 'trialDays' | 'refundDays' | 'prorated'>>;
+export type Detail = Partial<Pick<StatedTerm, 'intro' | 'trialDays' | 'refundDays' | 'prorated' | 'renewal' | 'changes'>>;
 
 const payments = sequence(words('the first', 'first'), optional(wholeCount), word('payment', 'payments'));
 
+/** Until when one has to join for an introductory price. */
+const joinedBy: Rule<{ until?: string }> = made(
+  optional(sequence(words('for those who join by', 'if you join by', 'for joining by', 'when joining by'), monthAndYear)),
+  (found) => (found ? { until: found[1] } : {}),
+);
+
 const detail: Rule<Detail> = first<Detail>(
-  made(sequence(payments, money, optional(word('each'))), ([[, periods], { amount }]) => ({
-    intro: { price: amount, periods: periods ?? 1 },
+  made(sequence(payments, money, optional(word('each')), joinedBy), ([[, periods], { amount }, , until]) => ({
+    intro: { price: amount, periods: periods ?? 1, ...until },
   })),
-  made(sequence(percent, words('off'), payments), ([{ percent: off }, , [, periods]]) =>
-    off === null ? null : { intro: { off, periods: periods ?? 1 } },
+  made(sequence(percent, words('off'), payments, joinedBy), ([{ percent: off }, , [, periods], until]) =>
+    off === null ? null : { intro: { off, periods: periods ?? 1, ...until } },
+  ),
+  made(
+    sequence(words('then', 'renews at', 'then renews at'), money, (tokens, at) => rhythm(tokens, at)),
+    ([, { amount }, { of, paid }]) =>
+      paid > 0 && (of === paid || amount !== null)
+        ? { renewal: { months: paid, price: of === paid ? amount : timesPrice(amount, of, paid) } }
+        : null,
+  ),
+  made(sequence(money, words('from', 'as of', 'from then on , from'), monthAndYear), ([{ amount: price }, , from]) =>
+    price === null ? null : { changes: [{ from, price }] },
   ),
   made(sequence(wholeCount, words('days free first', 'day free first')), ([trialDays]) => ({ trialDays })),
   made(sequence(words('money back within'), wholeCount, word('days', 'day')), ([, refundDays]) => ({ refundDays })),
@@ -61,10 +78,15 @@ const detail: Rule<Detail> = first<Detail>(
 );
 
 /** Details in brackets behind a price, as written-out sentences have them. */
-export const details: Rule<Detail> = made(
-  optional(sequence(sign('('), many(detail, sign(',')), sign(')'))),
-  (found) => Object.assign({}, ...(found?.[1] ?? [])) as Detail,
+export const details: Rule<Detail> = made(optional(sequence(sign('('), many(detail, sign(',')), sign(')'))), (found) =>
+  joinedDetails(found?.[1] ?? []),
 );
+
+/** Several changes of price are one list. */
+function joinedDetails(all: readonly Detail[]): Detail {
+  const changes = all.flatMap((one) => one.changes ?? []);
+  return { ...(Object.assign({}, ...all) as Detail), ...(changes.length > 0 ? { changes } : {}) };
+}
 
 /** How often a term is paid, written out or as pages do. */
 const rhythm: Rule<{ of: number; paid: number }> = first<{ of: number; paid: number }>(

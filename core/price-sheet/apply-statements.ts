@@ -7,7 +7,7 @@ import { chargeWords, termSentence, withPoint } from '../price-phrase/price-sent
 import type { StatedCharge, Statement } from '../price-phrase/statement';
 import { quantityOf } from '../price-phrase/vocabulary';
 import { noteFigure, withMark } from './figure-notes';
-import { type FigurePlace, type Part, partsOf, placeOf, withPart } from './parts';
+import { type FigurePlace, limitName, type Part, partsOf, placeOf, withPart } from './parts';
 
 /** What statements are put on a sheet with. */
 export interface ApplyContext {
@@ -116,7 +116,7 @@ function changeOf(part: Part, statement: Exclude<Statement, { kind: 'offer' }>, 
     case 'charge':
       return charged(part, statement, known, newId);
     case 'limit': {
-      const quantity = knownQuantity(statement.quantity, known);
+      const quantity = limitName(knownQuantity(statement.quantity, known), statement.yearly);
       const place: FigurePlace = { kind: 'limit', quantity };
       const { [quantity]: before, ...others } = part.limits ?? {};
       if (statement.most === true || statement.most === null)

@@ -4,7 +4,10 @@ import type { Term } from '../decision-file/price-sheet-schema';
 import { chargeWords, termSentence, type WritePhraseNumber } from '../price-phrase/price-sentence';
 import { chargeIn, daysOfAll, type GridRow } from './grid-rows';
 import { type FigurePlace, type Part, placeOf, termIn } from './parts';
-import { rateWords, type WriteNumber } from './rate-words';
+import { monthWords } from '../price-phrase/date-rules';
+import { isChargeNotKnown } from '../rules/charges/charge-rule';
+import { rateWords, type WriteNumber } from '../wording/rate-words';
+import { termWords } from '../wording/term-words';
 
 /** How cells write figures. */
 export interface CellWriter {
@@ -97,7 +100,7 @@ function stated(sheet: PriceSheet, part: Part, row: GridRow, write: CellWriter):
       if (!charge) return null;
       const { only: _only, ...rest } = charge;
       const edit = chargeWords(rest, write.phrase);
-      const isUnknown = JSON.stringify(charge).includes('null');
+      const isUnknown = isChargeNotKnown(charge);
       const isNothing = charge.how === 'per-order' && isZero(charge.percent) && isZero(charge.each) && charge.monthlyMin === undefined;
       if (isNothing) return { state: 'none', text: STATE_WORDS.none, edit: 'nothing', notes: [] };
       const [rate = '', ...bounds] = rateWords(charge, write.number).split(', ');
@@ -124,15 +127,19 @@ const isZero = (amount: string | null | undefined) => amount === undefined || (a
 
 function termCell(term: Term, { currency }: Part, write: CellWriter): Omit<GridCell, 'place'> {
   const notes: string[] = [];
-  const { intro, trialDays } = term;
+  const { intro, trialDays, renewal, changes = [] } = term;
   if (intro) {
+    const joining = intro.until === undefined ? '' : `, for those who join by ${monthWords(intro.until)}`;
     const first = intro.periods === 1 ? 'the first payment' : `the first ${intro.periods} payments`;
     notes.push(
       'off' in intro
-        ? `${first} ${write.number(intro.off)} % off`
-        : `${first} ${intro.price === null ? 'not known' : write.money(intro.price, currency)}`,
+        ? `${first} ${write.number(intro.off)} % off${joining}`
+        : `${first} ${intro.price === null ? 'not known' : write.money(intro.price, currency)}${joining}`,
     );
   }
+  if (renewal)
+    notes.push(`then ${renewal.price === null ? 'not known' : write.money(renewal.price, currency)} ${termWords(renewal.months)}`);
+  for (const { from, price } of changes) notes.push(`${write.money(price, currency)} from ${monthWords(from)}`);
   if (trialDays !== undefined && trialDays > 0) notes.push(`${trialDays} days free first`);
   if (term.prorated) notes.push('unused part paid back');
   const edit = termSentence(term, write.phrase);

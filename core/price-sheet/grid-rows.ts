@@ -2,9 +2,9 @@ import { featureWords } from '../needs/need-words';
 import type { PriceSheet } from '../decision/price-sheet';
 import type { Charge } from '../decision-file/price-sheet-schema';
 import type { RowKind } from '../price-phrase/row-kind';
-import { countedWords, narrowedWords } from './rate-words';
-import { columnsOf, type Part } from './parts';
-import { termWords } from './term-words';
+import { countedWords, narrowedWords } from '../wording/rate-words';
+import { columnsOf, limitOf, type Part } from './parts';
+import { termWords } from '../wording/term-words';
 
 /** The sections of a price sheet, in the order in which pricing pages have them. */
 export type Section = 'price' | 'sale' | 'usage' | 'extent' | 'features';
@@ -24,7 +24,7 @@ const USUAL_TERMS = [1, 12];
 
 /** The rows of a sheet: those that state something, the usual ones, and those a person asked for. */
 export function gridRows(sheet: PriceSheet, asked: readonly RowKind[] = [], columns: readonly Part[] = columnsOf(sheet)): GridRow[] {
-  const areAddons = sheet.kind === 'offer' && columns !== sheet.offer.plans;
+  const areAddons = sheet.kind === 'offer' && columns !== columnsOf(sheet);
   const kinds: RowKind[] = [
     ...(sheet.kind === 'processor' ? [] : termKinds(columns, asked)),
     ...chargeKinds(columns, sheet.kind === 'addon' || areAddons ? [] : usualCharges(sheet, columns)),
@@ -121,14 +121,16 @@ export function rowOf(kind: RowKind): GridRow {
       return { key: 'saving', section: 'price', kind, title: 'Advertised saving', note: 'by the year' };
     case 'charge':
       return chargeRow(kind);
-    case 'limit':
+    case 'limit': {
+      const { quantity, yearly } = limitOf(kind.quantity);
       return {
         key: `limit ${kind.quantity}`,
         section: 'extent',
         kind,
-        title: capital(kind.quantity.replaceAll('-', ' ')),
-        note: 'at most, a month',
+        title: capital(`${quantity.replaceAll('-', ' ')}${yearly ? ' a year' : ''}`),
+        note: yearly ? 'at most, in twelve months' : 'at most, a month',
       };
+    }
     case 'feature':
       return { key: `feature ${kind.feature}`, section: 'features', kind, title: capital(featureWords(kind.feature)), note: '' };
   }

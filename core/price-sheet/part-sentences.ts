@@ -1,6 +1,6 @@
 import { statementSentence, type WritePhraseNumber } from '../price-phrase/price-sentence';
 import type { Statement } from '../price-phrase/statement';
-import type { Part } from './parts';
+import { limitOf, type Part } from './parts';
 
 /**
  * Everything a part of a sheet states, a sentence for each figure.
@@ -15,9 +15,14 @@ export function sentencesOf(
     ...terms.map(({ id: _id, ...term }) => ({ kind: 'term' as const, term })),
     ...once.map(({ label, amount }) => ({ kind: 'joining' as const, label, amount })),
     ...charges.map(({ id: _id, ...charge }) => ({ kind: 'charge' as const, charge })),
-    ...Object.entries(limits).map(([quantity, most]) => ({ kind: 'limit' as const, quantity, most })),
+    ...Object.entries(limits).map(([name, most]) => limitStatement(name, most)),
     ...Object.entries(features).map(([feature, value]) => ({ kind: 'feature' as const, feature, value })),
     ...(taxExcluded === undefined ? [] : [{ kind: 'tax' as const, excluded: taxExcluded }]),
   ];
   return statements.map((statement) => statementSentence(statement, write));
+}
+
+function limitStatement(name: string, most: string): Statement {
+  const { quantity, yearly } = limitOf(name);
+  return { kind: 'limit', quantity, most, ...(yearly ? { yearly: true } : {}) };
 }

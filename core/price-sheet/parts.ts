@@ -8,6 +8,7 @@ export interface Part {
   readonly currency: string;
   readonly terms?: Term[] | undefined;
   readonly charges?: Charge[] | undefined;
+  /** The most it allows, by quantity; what holds for a year under `NAME/year`. */
   readonly limits?: Record<string, string> | undefined;
   readonly features?: Features | undefined;
   readonly once?: Plan['once'];
@@ -28,9 +29,36 @@ function addonPart({ raises, ...addon }: Addon): Part {
   return { ...addon, ...(raises ? { limits: raises } : {}) };
 }
 
+const A_YEAR = '/year';
+
+/** Whether a limit holds for twelve months together, and of which quantity (decision file §6, `yearlyLimits`). */
+export function limitOf(name: string): { readonly quantity: string; readonly yearly: boolean } {
+  const yearly = name.endsWith(A_YEAR);
+  return { quantity: yearly ? name.slice(0, -A_YEAR.length) : name, yearly };
+}
+
+/** How a limit is called among those of a part. */
+export function limitName(quantity: string, yearly = false): string {
+  return yearly ? `${quantity}${A_YEAR}` : quantity;
+}
+
+function planPart({ yearlyLimits, limits, ...plan }: Plan): Part {
+  const yearly = Object.entries(yearlyLimits ?? {}).map(([quantity, most]) => [limitName(quantity, true), most] as const);
+  return { ...plan, limits: { ...limits, ...Object.fromEntries(yearly) } };
+}
+
+const planColumns = new WeakMap<readonly Plan[], readonly Part[]>();
+
+function columnsOfPlans(plans: readonly Plan[]): readonly Part[] {
+  if (!plans.some(({ yearlyLimits }) => yearlyLimits)) return plans;
+  const columns = planColumns.get(plans) ?? plans.map((plan) => (plan.yearlyLimits ? planPart(plan) : plan));
+  planColumns.set(plans, columns);
+  return columns;
+}
+
 /** The columns of a sheet: its plans, or the one thing it is about. */
 export function columnsOf(sheet: PriceSheet): readonly Part[] {
-  if (sheet.kind === 'offer') return sheet.offer.plans;
+  if (sheet.kind === 'offer') return columnsOfPlans(sheet.offer.plans);
   return [sheet.kind === 'processor' ? sheet.processor : addonPart(sheet.addon)];
 }
 
@@ -42,7 +70,7 @@ export function withPart(sheet: PriceSheet, id: string, change: (part: Part) => 
   const { plans, addons } = sheet.offer;
   const offer = {
     ...sheet.offer,
-    plans: plans.map((plan) => (plan.id === id ? asPlan(change(plan)) : plan)),
+    plans: plans.map((plan) => (plan.id === id ? asPlan(change(plan.yearlyLimits ? planPart(plan) : plan)) : plan)),
     ...(addons ? { addons: addons.map((addon) => (addon.id === id ? asAddon(change(addonPart(addon))) : addon)) } : {}),
   };
   return { ...sheet, offer };
@@ -52,8 +80,22 @@ function partners({ worksWith }: SharedAddon): Pick<SharedAddon, 'worksWith'> {
   return worksWith ? { worksWith } : {};
 }
 
-function asPlan(part: Part): Plan {
-  return { ...part, terms: part.terms ?? [] };
+function asPlan({ limits, ...part }: Part): Plan {
+  const all = Object.entries(limits ?? {});
+  const named = (isYearly: boolean) =>
+    Object.fromEntries(
+      all.flatMap(([name, most]) => {
+        const { quantity, yearly } = limitOf(name);
+        return yearly === isYearly ? [[quantity, most] as const] : [];
+      }),
+    );
+  const yearly = named(true);
+  return {
+    ...part,
+    terms: part.terms ?? [],
+    ...(limits ? { limits: named(false) } : {}),
+    ...(Object.keys(yearly).length > 0 ? { yearlyLimits: yearly } : {}),
+  };
 }
 
 function asAddon({ limits, once: _once, ...part }: Part): Addon {

@@ -5,9 +5,9 @@ import { withChargeRow, withOnly } from './edit-charge-row';
 import { newOffer, withCopiedPlan } from './edit-offer';
 import { gridRows } from './grid-rows';
 import { columnsOf } from './parts';
-import { narrowedWords, rateWords } from './rate-words';
+import { narrowedWords, rateWords } from '../wording/rate-words';
 import { monthlyEquivalent } from './term-price';
-import { termWords } from './term-words';
+import { termWords } from '../wording/term-words';
 
 const ids = () => {
   let next = 0;

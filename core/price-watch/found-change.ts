@@ -1,6 +1,8 @@
 import * as z from 'zod';
-import { label, slug } from '../decision-file/amounts';
-import { chargeSchema, planSchema, termSchema } from '../decision-file/price-sheet-schema';
+import { label, slug } from '../fields/amounts';
+import { planSchema } from '../decision-file/price-sheet-schema';
+import { chargeSchema } from '../rules/charges/kinds';
+import { termSchema } from '../rules/terms/term';
 
 const words = z.string().max(600);
 

@@ -7,7 +7,7 @@ import { applyStatements } from '../price-sheet/apply-statements';
 import { chargeKind, rowOf } from '../price-sheet/grid-rows';
 import { columnsOf, type Part } from '../price-sheet/parts';
 import { readCell } from '../price-sheet/read-cell';
-import { termWords } from '../price-sheet/term-words';
+import { termWords } from '../wording/term-words';
 import { type LinkedOffers, readLinkedData } from '../sheet-import/linked-data';
 import type { Table } from '../sheet-import/table';
 import { readWebPage } from '../sheet-import/web-page';

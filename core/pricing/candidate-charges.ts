@@ -1,12 +1,18 @@
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { Charge } from '../decision-file/price-sheet-schema';
+import { chargeRule, type ChargeRule, existsWithin } from '../rules/charges/charge-rule';
+import { countedFor } from './counted';
 import type { Pricing } from './pricing';
 import { chargeExists, type ChargeOwner, type Processing, processingOf } from './processing';
 
-/** A charge that exists for a candidate, with whose it is. */
+/** A charge that exists for a candidate, with whose it is and what it comes to. */
 export interface CandidateCharge {
   readonly charge: Charge;
   readonly owner: ChargeOwner;
+  /** Shared by candidates that have the charge exactly alike. */
+  readonly rule: ChargeRule;
+  /** The place of the owner among the candidate's plans, add-ons or processors. */
+  readonly entry: number;
 }
 
 /** All charges that exist for a candidate: its plans', its add-ons' and its outside processors', in that order. */
@@ -15,22 +21,36 @@ export function candidateCharges(
   candidate: Candidate,
   processing: Processing = processingOf(candidate),
 ): CandidateCharge[] {
+  const whole = { streams: null, takesPayments: true };
   const owners = [
-    ...candidate.plans.map(({ plan }) => ({ kind: 'plan', sheet: pricing.plan(plan).plan }) as const),
-    ...(candidate.addons ?? []).map(({ addon }) => ({ kind: 'addon', sheet: pricing.addon(addon) }) as const),
-    ...processing.named.filter((name) => name !== 'own').map((name) => ({ kind: 'processor', sheet: pricing.processor(name) }) as const),
+    ...candidate.plans.map(({ plan, streams, takesPayments = true }, entry) => {
+      const of = { streams: streams === undefined ? null : new Set(streams), takesPayments };
+      return { kind: 'plan', sheet: pricing.plan(plan).plan, entry, ...of } as const;
+    }),
+    ...(candidate.addons ?? []).map(({ addon }, entry) => ({ kind: 'addon', sheet: pricing.addon(addon), entry, ...whole }) as const),
+    ...processing.named
+      .filter((name) => name !== 'own')
+      .map((name, entry) => ({ kind: 'processor', sheet: pricing.processor(name), entry, ...whole }) as const),
   ];
-  return owners.flatMap(({ kind, sheet }) =>
+  return owners.flatMap(({ kind, sheet, entry, streams, takesPayments }) =>
     (sheet.charges ?? [])
-      .filter((charge) => chargeExists(charge, processing))
-      .map((charge) => ({
-        charge,
-        owner: {
-          kind,
-          id: sheet.id,
-          currency: sheet.currency,
-          taxExcluded: charge.taxExcluded ?? sheet.taxExcluded ?? false,
-        },
-      })),
+      .filter((charge) => chargeExists(charge, { takesPayments }, processing) && existsWithin(charge, pricing.file))
+      .map((charge) => {
+        const taxExcluded = charge.taxExcluded ?? sheet.taxExcluded ?? false;
+        const owner: ChargeOwner = { kind, id: sheet.id, currency: sheet.currency, taxExcluded, streams, takesPayments };
+        return { charge, owner, entry, rule: ruleOf(pricing, candidate, charge, owner) };
+      }),
   );
+}
+
+const rules = new WeakMap<Pricing, Map<string, ChargeRule>>();
+
+function ruleOf(pricing: Pricing, candidate: Candidate, charge: Charge, owner: ChargeOwner): ChargeRule {
+  const known = rules.get(pricing) ?? new Map<string, ChargeRule>();
+  rules.set(pricing, known);
+  const { key, counted } = countedFor(pricing.file, candidate, charge, owner);
+  const name = `${owner.kind} ${owner.id} ${charge.id} ${key}`;
+  const rule = known.get(name) ?? chargeRule(charge, counted);
+  known.set(name, rule);
+  return rule;
 }

@@ -1,4 +1,5 @@
 import type { Decimal } from '../amount/decimal';
+import type { Charge } from '../decision-file/price-sheet-schema';
 
 /** What a cost is for (decision file §5). */
 export const BUCKETS = ['plan', 'payment', 'transaction', 'usage', 'addon', 'extra', 'once', 'time', 'tax', 'credit'] as const;
@@ -28,4 +29,9 @@ export interface LedgerLine {
   readonly amount: Decimal;
   /** Whether it was quoted without tax, so that `feeTax` comes on top. */
   readonly taxExcluded: boolean;
+}
+
+/** What a charge is for; a credit is one whatever it is of. */
+export function bucketOf({ credit, bucket = 'transaction' }: Charge): Bucket {
+  return credit ? 'credit' : bucket;
 }

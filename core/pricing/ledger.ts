@@ -1,14 +1,14 @@
 import { type Decimal, decimal, fraction, ONE, sum, ZERO } from '../amount/decimal';
-import { inBaseCurrency, roundMoney } from '../amount/currencies';
+import { inBaseCurrency, roundLine, roundMoney } from '../amount/currencies';
 import type { Candidate } from '../decision-file/candidate-schema';
+import { type ChargeRule, isChargeNotKnown } from '../rules/charges/charge-rule';
 import { type CandidateCharge, candidateCharges } from './candidate-charges';
-import { chargeAmounts, isChargeNotKnown } from './charge-amount';
-import { chargeBasis } from './charge-quantity';
-import type { LedgerLine } from './ledger-line';
+import type { ExactReading } from './exact-reading';
+import { bucketOf, type LedgerLine } from './ledger-line';
+import { creditPayments, isAgainstPlan, planCredits } from './plan-credit';
 import { paymentLines } from './payment-lines';
 import { findTerm, FROM_THE_START, isTermNotKnown, type Joining, paymentSchedule, type ScheduledPayment } from './payment-schedule';
-import { liftScale, type Pricing } from './pricing';
-import { processingOf } from './processing';
+import { type Pricing, readingWith } from './pricing';
 
 /** Everything a candidate costs over the horizon, line by line (decision file §5, Ledger). */
 export interface Ledger {
@@ -31,38 +31,41 @@ export interface Ledger {
 export function ledgerOf(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE, joining: Joining = FROM_THE_START): Ledger {
   const payments = paymentSchedule(pricing, candidate, joining);
   const charges = candidateCharges(pricing, candidate);
-  const lines = [...paymentLines(pricing, payments), ...chargeLines(pricing, candidate, charges, scale), ...timeLines(pricing, candidate)];
-  return {
-    candidate,
-    lines: [...lines, ...taxLines(pricing, lines)],
-    payments,
-    unknown: unknownPrices(pricing, candidate, charges),
-  };
+  const known = charges.filter(({ charge }) => !isChargeNotKnown(charge));
+  const reading = readingWith(pricing, candidate, scale);
+  const credits = creditPayments(planCredits(pricing, candidate, known, joining), reading);
+  const lines = [
+    ...paymentLines(pricing, [...payments, ...credits]),
+    ...known.filter((one) => !isAgainstPlan(one)).flatMap((one) => chargeLines(pricing, one, reading)),
+    ...timeLines(pricing, candidate),
+  ];
+  return { candidate, lines: [...lines, ...taxLines(pricing, lines)], payments, unknown: unknownPrices(pricing, candidate, charges) };
 }
 
-function chargeLines(pricing: Pricing, candidate: Candidate, charges: readonly CandidateCharge[], scale: Decimal): LedgerLine[] {
-  const processing = processingOf(candidate);
-  const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
-  return charges
-    .filter(({ charge }) => !isChargeNotKnown(charge))
-    .flatMap(({ charge, owner }) => {
-      const rate = pricing.rate(owner.currency);
-      const amounts = chargeAmounts(chargeBasis(charge, owner, processing, forecast, rate));
-      const bucket = charge.credit ? 'credit' : (charge.bucket ?? 'transaction');
-      const source = { kind: 'charge', owner: owner.kind, id: owner.id, charge: charge.id } as const;
-      return amounts.map<LedgerLine>((unrounded, month) => {
-        const charged = roundMoney(charge.credit ? unrounded.neg() : unrounded, owner.currency);
-        return {
-          month,
-          bucket,
-          source,
-          currency: owner.currency,
-          charged,
-          amount: inBaseCurrency(charged, owner.currency, rate, pricing.file.currency),
-          taxExcluded: owner.taxExcluded,
-        };
-      });
-    });
+const linesOf = new WeakMap<ExactReading, Map<string, readonly LedgerLine[]>>();
+const numbers = new WeakMap<ChargeRule, number>();
+let rulesSoFar = 0;
+
+/** The lines of a charge; candidates that have it exactly alike share them. */
+function chargeLines(pricing: Pricing, one: CandidateCharge, reading: ExactReading): readonly LedgerLine[] {
+  const known = linesOf.get(reading) ?? new Map<string, readonly LedgerLine[]>();
+  linesOf.set(reading, known);
+  const number = numbers.get(one.rule) ?? rulesSoFar++;
+  numbers.set(one.rule, number);
+  const key = `${number} ${one.owner.taxExcluded}`;
+  const lines = known.get(key) ?? newChargeLines(pricing, one, reading);
+  known.set(key, lines);
+  return lines;
+}
+
+function newChargeLines(pricing: Pricing, { charge, owner, rule }: CandidateCharge, reading: ExactReading): LedgerLine[] {
+  const rate = pricing.rate(owner.currency);
+  const source = { kind: 'charge', owner: owner.kind, id: owner.id, charge: charge.id } as const;
+  const shared = { bucket: bucketOf(charge), source, currency: owner.currency, taxExcluded: owner.taxExcluded };
+  return reading.of(rule.amount).map((unrounded, month) => {
+    const charged = roundLine(charge.credit ? unrounded.neg() : unrounded, owner.currency);
+    return { ...shared, month, charged, amount: inBaseCurrency(charged, owner.currency, rate, pricing.file.currency) };
+  });
 }
 
 /** Each month's own time: hours × hourValue, the set-up hours in the first month (decision file §5). */

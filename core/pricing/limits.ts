@@ -1,11 +1,12 @@
-import { type Decimal, decimal, ONE, settle, sum } from '../amount/decimal';
+import { type Decimal, ONE, settle, ZERO } from '../amount/decimal';
 import type { Candidate } from '../decision-file/candidate-schema';
-import type { MonthlyForecast } from '../forecast/forecast';
+import { isChargeNotKnown } from '../rules/charges/charge-rule';
+import { constant, figure, product, quotient, sumOf } from '../rules/expression/build';
+import type { Expression } from '../rules/expression/expression';
+import { type LimitRule, monthlyLimit, yearlyLimit } from '../rules/limits/limit-rule';
 import { candidateCharges } from './candidate-charges';
-import { isChargeNotKnown } from './charge-amount';
-import { chargeBasis, chargeQuantities, inCurrency } from './charge-quantity';
-import { liftScale, type Pricing } from './pricing';
-import { processingOf } from './processing';
+import { handledQuantity } from './counted';
+import { type Pricing, readingWith } from './pricing';
 
 /** A limit that is exceeded: in which month (index), and its name or the id of the charge that sets it. */
 export interface ExceededLimit {
@@ -33,51 +34,63 @@ export function exceededLimits(pricing: Pricing, candidate: Candidate, scale: De
   const exceeded = limitedQuantities(pricing, candidate, scale).flatMap(({ limit, quantities, most }) =>
     quantities.flatMap((quantity, month) => (settle(quantity).gt(most) ? [{ month, limit }] : [])),
   );
-  return exceeded.sort((a, b) => a.month - b.month || (a.limit < b.limit ? -1 : a.limit > b.limit ? 1 : 0));
+  return exceeded.sort((a, b) => a.month - b.month || compared(a.limit, b.limit));
+}
+
+/** By character code. */
+function compared(a: string, b: string): number {
+  if (a === b) return 0;
+  return a < b ? -1 : 1;
 }
 
 /** Everything that limits a candidate: its plans' limits, raised by add-ons, and last bands with a number. */
 export function limitedQuantities(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE): LimitedQuantity[] {
-  const forecast = pricing.forecastAt(liftScale(candidate).times(scale));
-  return [...planLimits(pricing, candidate, forecast), ...chargeLimits(pricing, candidate, forecast)];
+  const reading = readingWith(pricing, candidate, scale);
+  return limitRules(pricing, candidate).map(({ limit, quantity, counted, most }) => ({
+    limit,
+    quantity,
+    quantities: reading.of(counted),
+    most: reading.of(most)[0] ?? ZERO,
+  }));
 }
 
-function planLimits(pricing: Pricing, candidate: Candidate, forecast: MonthlyForecast): LimitedQuantity[] {
-  const raises = (name: string) =>
-    sum(
-      (candidate.addons ?? []).map(({ addon, count }) => {
-        const { raises: all } = pricing.addon(addon);
-        const raise = all && Object.hasOwn(all, name) ? all[name] : undefined;
-        return decimal(raise ?? '0').times(count ?? 1);
-      }),
-    );
-  return candidate.plans.flatMap(({ plan: id }) => {
+/** What limits a candidate, as rules: plans' limits first, in the order of its plans, then those of charges. */
+export function limitRules(pricing: Pricing, candidate: Candidate): LimitRule[] {
+  return [...planLimits(pricing, candidate), ...chargeLimits(pricing, candidate)];
+}
+
+function planLimits(pricing: Pricing, candidate: Candidate): LimitRule[] {
+  const { file } = pricing;
+  return candidate.plans.flatMap(({ plan: id, streams }) => {
     const { plan } = pricing.plan(id);
-    const rate = pricing.rate(plan.currency);
-    return Object.entries(plan.limits ?? {}).map(([limit, most]) => ({
-      quantity: limit,
-      limit,
-      quantities: quantitiesOf(forecast, limit, rate),
-      most: decimal(most).plus(raises(limit)),
-    }));
+    const of = { streams: streams === undefined ? null : new Set(streams) };
+    const inCurrency = (sales: Expression) =>
+      plan.currency === file.currency ? sales : quotient(sales, { is: 'rate', currency: plan.currency });
+    const counted = (name: string) => handledQuantity(file, of, name, inCurrency);
+    const monthly = Object.entries(plan.limits ?? {}).map(([name, most]) => {
+      const stated = figure(most, { part: id, line: 'limit', id: name, field: 'most' });
+      return monthlyLimit(name, counted(name), sumOf(stated, ...raisesOf(pricing, candidate, name)));
+    });
+    const yearly = Object.entries(plan.yearlyLimits ?? {}).map(([name, most]) =>
+      yearlyLimit(name, counted(name), figure(most, { part: id, line: 'limit', id: `${name}/year`, field: 'most' })),
+    );
+    return [...monthly, ...yearly];
   });
 }
 
-/** What a limit counts, by month; `sales` in the plan's currency; nothing if the forecast does not have it. */
-function quantitiesOf(forecast: MonthlyForecast, limit: string, rate: Decimal): readonly Decimal[] {
-  if (limit === 'orders') return forecast.orders;
-  if (limit === 'sales') return forecast.sales.map((sales) => inCurrency(sales, rate));
-  return forecast.quantities.get(limit) ?? [];
+/** What add-ons add to a limit of a name (decision file §3, `raises`). */
+function raisesOf(pricing: Pricing, { addons = [] }: Candidate, name: string): Expression[] {
+  return addons.flatMap(({ addon, count = 1 }) => {
+    const { raises = {} } = pricing.addon(addon);
+    if (!Object.hasOwn(raises, name)) return [];
+    const raise = figure(raises[name], { part: addon, line: 'raise', id: name, field: 'most' });
+    return [count === 1 ? raise : product(raise, constant(String(count)))];
+  });
 }
 
 /** A last band with a number: the plan is not sold beyond it (decision file §4). */
-function chargeLimits(pricing: Pricing, candidate: Candidate, forecast: MonthlyForecast): LimitedQuantity[] {
-  const processing = processingOf(candidate);
-  return candidateCharges(pricing, candidate, processing).flatMap(({ charge, owner }) => {
-    if (!('bands' in charge) || isChargeNotKnown(charge)) return [];
-    const last = charge.bands.at(-1)?.upTo;
-    if (last == null) return [];
-    const basis = chargeBasis(charge, owner, processing, forecast, pricing.rate(owner.currency));
-    return [{ quantity: charge.on ?? 'orders', limit: charge.id, quantities: chargeQuantities(basis), most: decimal(last) }];
-  });
+function chargeLimits(pricing: Pricing, candidate: Candidate): LimitRule[] {
+  return candidateCharges(pricing, candidate).flatMap(({ charge, rule: { most, parts } }) =>
+    most === null || isChargeNotKnown(charge) ? [] : [{ limit: charge.id, quantity: charge.on ?? 'orders', counted: parts.quantity, most }],
+  );
 }

@@ -1,6 +1,8 @@
 import { decimal } from '../amount/decimal';
+import { addMonths } from '../calendar/month';
 import type { Candidate, Need } from '../decision-file/candidate-schema';
 import type { Features } from '../decision-file/price-sheet-schema';
+import type { DecisionFile } from '../decision-file/schema';
 import type { Pricing } from './pricing';
 
 /** Musts that a candidate does not meet, in the order of `needs` (decision file §6). */
@@ -13,19 +15,31 @@ export interface UnmetMusts {
 
 /** Sorts the musts that a candidate does not meet into those missing and those nobody says anything about. */
 export function unmetMusts(pricing: Pricing, candidate: Candidate): UnmetMusts {
-  const plans = candidate.plans.map(({ plan }) => pricing.plan(plan).plan.features);
+  const unmet = mustsNotMet(pricing, candidate);
+  const plans = planFeatures(pricing, candidate);
+  const stated = ({ feature }: Need) => plans.some((features) => featureOf(features, feature) !== null);
+  const once = (needs: readonly Need[]) => [...new Set(needs.map(({ feature }) => feature))];
+  return { missing: once(unmet.filter(stated)), unclear: once(unmet.filter((need) => !stated(need))) };
+}
+
+/** The musts that a candidate does not meet, each with the month from which it is needed. */
+export function mustsNotMet(pricing: Pricing, candidate: Candidate): Need[] {
   const others = [
     ...(candidate.addons ?? []).map(({ addon }) => pricing.addon(addon).features),
     ...(candidate.extras ?? []).map((extra) => extra.features),
   ];
-  const unmet = (pricing.file.needs ?? []).filter(
-    (need) => need.level === 'must' && ![...plans, ...others].some((features) => meets(features, need)),
-  );
-  const stated = (need: Need) => plans.some((features) => featureOf(features, need.feature) !== null);
-  return {
-    missing: unmet.filter(stated).map((need) => need.feature),
-    unclear: unmet.filter((need) => !stated(need)).map((need) => need.feature),
-  };
+  const all = [...planFeatures(pricing, candidate), ...others];
+  return mustsOf(pricing.file).filter((need) => !all.some((features) => meets(features, need)));
+}
+
+/** Needs that must be met at some time within the horizon (decision file §6, `from`). */
+export function mustsOf({ needs = [], start, months }: Pick<DecisionFile, 'needs' | 'start' | 'months'>): Need[] {
+  const end = addMonths(start, months);
+  return needs.filter(({ level, from }) => level === 'must' && (from === undefined || from < end));
+}
+
+function planFeatures(pricing: Pricing, { plans }: Candidate): Array<Features | undefined> {
+  return plans.map(({ plan }) => pricing.plan(plan).plan.features);
 }
 
 /** Whether features meet a need: a value that is true, or at least as much as is wanted (decision file §6). */

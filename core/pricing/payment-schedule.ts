@@ -1,9 +1,16 @@
-import { type Decimal, decimal, fraction, ONE } from '../amount/decimal';
+import { type Decimal, decimal } from '../amount/decimal';
 import { roundMoney } from '../amount/currencies';
 import type { Candidate, Extra } from '../decision-file/candidate-schema';
 import type { Term } from '../decision-file/price-sheet-schema';
+import { constant, figure, product } from '../rules/expression/build';
+import type { Expression } from '../rules/expression/expression';
+import { isTermNotKnown } from '../rules/terms/term';
+import { FROM_THE_START, type Joining, type TermPayment, termPayments } from '../rules/terms/term-payments';
+import { exactConstant } from './exact-reading';
 import type { Bucket, LineSource } from './ledger-line';
 import type { Pricing } from './pricing';
+
+export { FROM_THE_START, type Joining, isTermNotKnown };
 
 /** A payment that falls due whatever the sales: for a term, on joining, or for an extra. */
 export interface ScheduledPayment {
@@ -15,79 +22,71 @@ export interface ScheduledPayment {
   readonly prorated: boolean;
   /** Rounded in its own currency (decision file §3, Terms). */
   readonly charged: Decimal;
+  /** What it costs before rounding, for all of a count, in its currency. */
+  readonly price: Expression;
   readonly currency: string;
   readonly bucket: Bucket;
   readonly source: LineSource;
   readonly taxExcluded: boolean;
+  /** Which payment of its term it is, 0 for the first, and which price it costs; null for what has no term. */
+  readonly ofTerm: Pick<TermPayment, 'ordinal' | 'price'> | null;
 }
-
-/** When and how a candidate is joined. */
-export interface Joining {
-  /** Month index. */
-  readonly month: number;
-  /**
-   * Whether one comes from another candidate of the same offer: then there is no introductory price, no trial, no
-   * joining fee and no extra that is paid once (decision file §9).
-   */
-  readonly moved: boolean;
-}
-
-/** Joined in the first month, from outside. */
-export const FROM_THE_START: Joining = { month: 0, moved: false };
 
 /** All payments of a candidate from when it is joined to the end of the horizon. */
 export function paymentSchedule(pricing: Pricing, candidate: Candidate, joining: Joining = FROM_THE_START): ScheduledPayment[] {
-  const { months: horizon, currency: base } = pricing.file;
-  const plans = candidate.plans.flatMap(({ plan: id, term: termId }) => {
-    const { plan } = pricing.plan(id);
-    const shared = { currency: plan.currency, taxExcluded: plan.taxExcluded ?? false };
-    const source = { kind: 'term', owner: 'plan', id, term: termId } as const;
-    const term = termPayments(findTerm(plan.terms, termId), 1, joining, horizon, { ...shared, bucket: 'plan', source });
-    const joiningFees = joining.moved ? [] : (plan.once ?? []);
-    const once = joiningFees.map<ScheduledPayment>(({ amount }, index) => ({
-      ...shared,
-      month: joining.month,
-      covers: 0,
-      prorated: false,
-      charged: roundMoney(decimal(amount), plan.currency),
-      bucket: 'once',
-      source: { kind: 'joining-fee', plan: id, index },
-    }));
-    return [...term, ...once];
-  });
-  const addons = (candidate.addons ?? []).flatMap(({ addon: id, term: termId, count }) => {
+  const plans = candidate.plans.flatMap((_, entry) => [
+    ...planPayments(pricing, candidate, entry, joining),
+    ...joiningFees(pricing, candidate, entry, joining),
+  ]);
+  const addons = (candidate.addons ?? []).flatMap(({ addon: id, term: termId, count = 1 }) => {
     const addon = pricing.addon(id);
     if (termId === undefined) return [];
-    return termPayments(findTerm(addon.terms ?? [], termId), count ?? 1, joining, horizon, {
-      currency: addon.currency,
-      taxExcluded: addon.taxExcluded ?? false,
-      bucket: 'addon',
-      source: { kind: 'term', owner: 'addon', id, term: termId },
-    });
+    return paymentsOfTerm(
+      pricing,
+      findTerm(addon.terms ?? [], termId),
+      { part: id, count, joining, extraMonths: 0 },
+      {
+        currency: addon.currency,
+        taxExcluded: addon.taxExcluded ?? false,
+        bucket: 'addon',
+        source: { kind: 'term', owner: 'addon', id, term: termId },
+      },
+    );
   });
-  const extras = (candidate.extras ?? []).flatMap((extra, index) => extraPayments(extra, index, joining, horizon, base));
+  const extras = (candidate.extras ?? []).flatMap((extra, index) => extraPayments(pricing, candidate, extra, index, joining));
   return [...plans, ...addons, ...extras];
 }
 
-/** Whether a term's price or introductory price is not known (decision file, Conventions). */
-export function isTermNotKnown(term: Term): boolean {
-  return term.price === null || (term.intro !== undefined && 'price' in term.intro && term.intro.price === null);
+/** The payments of the term of one of a candidate's plans. */
+export function planPayments(pricing: Pricing, { plans }: Candidate, entry: number, joining: Joining): ScheduledPayment[] {
+  const used = plans[entry];
+  if (!used) return [];
+  const { plan } = pricing.plan(used.plan);
+  const as = { part: plan.id, count: 1, joining, extraMonths: used.extraMonths ?? 0 };
+  return paymentsOfTerm(pricing, findTerm(plan.terms, used.term), as, {
+    currency: plan.currency,
+    taxExcluded: plan.taxExcluded ?? false,
+    bucket: 'plan',
+    source: { kind: 'term', owner: 'plan', id: plan.id, term: used.term },
+  });
 }
 
-/**
- * What the n-th payment of a term costs, before rounding: the introductory price for the first `periods`
- * payments, then the renewal price (decision file §3, Terms).
- *
- * @param ordinal - 0 for the first payment
- * @returns `null` if the price is not known
- */
-export function termPrice(term: Term, ordinal: number): Decimal | null {
-  if (isTermNotKnown(term) || term.price === null) return null;
-  const price = decimal(term.price);
-  const { intro } = term;
-  if (!intro || ordinal >= intro.periods) return price;
-  if ('off' in intro) return price.times(ONE.minus(fraction(intro.off)));
-  return intro.price === null ? null : decimal(intro.price);
+function joiningFees(pricing: Pricing, { plans }: Candidate, entry: number, joining: Joining): ScheduledPayment[] {
+  const used = plans[entry];
+  if (!used || joining.moved) return [];
+  const { plan } = pricing.plan(used.plan);
+  return (plan.once ?? []).map(({ amount }, index) => ({
+    month: joining.month,
+    covers: 0,
+    prorated: false,
+    charged: roundMoney(decimal(amount), plan.currency),
+    price: figure(amount, { part: plan.id, line: 'once', id: String(index), field: 'price' }),
+    currency: plan.currency,
+    taxExcluded: plan.taxExcluded ?? false,
+    bucket: 'once',
+    source: { kind: 'joining-fee', plan: plan.id, index },
+    ofTerm: null,
+  }));
 }
 
 /** The term of an id among those of a plan or add-on. */
@@ -97,52 +96,46 @@ export function findTerm(terms: readonly Term[], id: string): Term {
   return term;
 }
 
-function termPayments(
-  term: Term,
-  count: number,
-  joining: Joining,
-  horizon: number,
-  shared: Pick<ScheduledPayment, 'currency' | 'bucket' | 'source' | 'taxExcluded'>,
-): ScheduledPayment[] {
-  const payments: ScheduledPayment[] = [];
-  const prices = new Map<number, Decimal>();
-  const introductory = joining.moved ? 0 : (term.intro?.periods ?? 0);
-  const priceOf = (ordinal: number): Decimal | null => {
-    // All payments after the introductory ones cost the same.
-    const kind = Math.min(ordinal, introductory);
-    const known = prices.get(kind);
-    if (known) return known;
-    const price = termPrice(term, joining.moved ? Infinity : kind);
-    if (price === null) return null;
-    const charged = roundMoney(price.times(count), shared.currency);
-    prices.set(kind, charged);
-    return charged;
-  };
-  const trial = joining.moved ? 0 : Math.floor((term.trialDays ?? 0) / 30);
-  for (let month = joining.month + trial, ordinal = 0; month < horizon; month += term.months, ordinal++) {
-    const charged = priceOf(ordinal);
-    if (charged === null) return [];
-    payments.push({ ...shared, month, covers: term.months, prorated: term.prorated ?? false, charged });
-    if (term.months === 0) break;
-  }
-  return payments;
+interface TermPaid {
+  readonly part: string;
+  readonly count: number;
+  readonly joining: Joining;
+  readonly extraMonths: number;
 }
 
-function extraPayments(extra: Extra, index: number, joining: Joining, horizon: number, base: string): ScheduledPayment[] {
+function paymentsOfTerm(
+  { file }: Pricing,
+  term: Term,
+  { part, count, joining, extraMonths }: TermPaid,
+  shared: Pick<ScheduledPayment, 'currency' | 'bucket' | 'source' | 'taxExcluded'>,
+): ScheduledPayment[] {
+  if (isTermNotKnown(term)) return [];
+  const payments = termPayments(term, { joining, start: file.start, months: file.months, part, extraMonths });
+  return payments.map(({ month, covers, ordinal, price, amount }) => {
+    const whole = count === 1 ? amount : product(amount, constant(String(count)));
+    const charged = roundMoney(exactConstant(whole), shared.currency);
+    return { ...shared, month, covers, prorated: term.prorated ?? false, charged, price: whole, ofTerm: { ordinal, price } };
+  });
+}
+
+function extraPayments({ file }: Pricing, candidate: Candidate, extra: Extra, index: number, joining: Joining): ScheduledPayment[] {
   if (joining.moved && extra.months === 0) return [];
-  const currency = extra.currency ?? base;
+  const currency = extra.currency ?? file.currency;
   const charged = roundMoney(decimal(extra.amount), currency);
+  const price = figure(extra.amount, { part: candidate.id, line: 'extra', id: String(index), field: 'price' });
   const payments: ScheduledPayment[] = [];
-  for (let month = joining.month + (extra.from ?? 0); month < horizon; month += extra.months) {
+  for (let month = joining.month + (extra.from ?? 0); month < file.months; month += extra.months) {
     payments.push({
       month,
       covers: extra.months,
       prorated: false,
       charged,
+      price,
       currency,
       bucket: extra.months === 0 ? 'once' : 'extra',
       source: { kind: 'extra', index },
       taxExcluded: false,
+      ofTerm: null,
     });
     if (extra.months === 0) break;
   }

@@ -219,7 +219,7 @@ describe('who processes the payments', () => {
   });
 
   it('decides whether a charge for it exists, even if no order goes through it', () => {
-    expect(chargeExists(outside, processingOf({ id: 'A', label: '', plans: [] }))).toBe(false);
+    expect(chargeExists(outside, { takesPayments: true }, processingOf({ id: 'A', label: '', plans: [] }))).toBe(false);
     const never = { payments: [{ use: 'ty', channels: ['nowhere'] }, { use: 'own' }] };
     // No order goes outside, but the minimum of a month counts.
     expect(resultOf(decision({ charges: [outside] }, never)).buckets).toMatchObject({ transaction: '18.00' });

@@ -1,8 +1,10 @@
-import { type Decimal, decimal, fraction, ONE } from '../amount/decimal';
-import type { Candidate } from '../decision-file/candidate-schema';
+import { type Decimal, decimal, ONE } from '../amount/decimal';
+import type { Candidate, Lift } from '../decision-file/candidate-schema';
 import type { Addon, Offer, Plan, Processor } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { forecastMonths, type MonthlyForecast } from '../forecast/forecast';
+import { liftKey } from '../forecast/lift';
+import { type ExactReading, exactReading } from './exact-reading';
 
 /** A decision file prepared for pricing: look-ups by id, rates and the forecast at any scale. */
 export interface Pricing {
@@ -13,8 +15,14 @@ export interface Pricing {
   processor(id: string): Processor;
   /** Base units for one unit of a currency. */
   rate(currency: string): Decimal;
-  /** Expected sales of all streams at a scale (decision file §2), kept once worked out. */
-  forecastAt(scale: Decimal): MonthlyForecast;
+  /**
+   * Expected sales of all streams at a scale (decision file §2), kept once worked out.
+   *
+   * @param lift - percent more orders of all or some streams besides (decision file §5)
+   */
+  forecastAt(scale: Decimal, lift?: Lift): MonthlyForecast;
+  /** What expressions come to there. */
+  readingAt(scale: Decimal, lift?: Lift): ExactReading;
 }
 
 const MOST_FORECASTS = 32;
@@ -28,28 +36,40 @@ export function preparePricing(file: DecisionFile): Pricing {
   const processors = new Map((file.processors ?? []).map((processor) => [processor.id, processor] as const));
   const rates = new Map(Object.entries(file.rates ?? {}).map(([code, rate]) => [code, decimal(rate)] as const));
   rates.set(file.currency, ONE);
-  const forecasts = new Map<string, MonthlyForecast>();
+  const rate = (currency: string) => known(rates, currency, 'rate');
+  const worlds = new Map<string, { forecast: MonthlyForecast; reading: ExactReading }>();
+  const worldAt = (scale: Decimal, lift?: Lift) => {
+    const key = `${scale.toString()} ${liftKey(lift)}`;
+    const found = worlds.get(key) ?? newWorld(scale, lift);
+    worlds.delete(key);
+    worlds.set(key, found);
+    // Whoever looks at one level after the other would fill the memory; the ones used last are kept.
+    for (const oldest of worlds.keys()) if (worlds.size > MOST_FORECASTS) worlds.delete(oldest);
+    return found;
+  };
+  const newWorld = (scale: Decimal, lift?: Lift) => {
+    const forecast = forecastMonths(file.forecast, file.start, file.months, scale, lift);
+    return { forecast, reading: exactReading({ forecast, rate }) };
+  };
   return {
     file,
     plan: (id) => known(plans, id, 'plan'),
     addon: (id) => known(addons, id, 'add-on'),
     processor: (id) => known(processors, id, 'processor'),
-    rate: (currency) => known(rates, currency, 'rate'),
-    forecastAt(scale) {
-      const key = scale.toString();
-      const found = forecasts.get(key) ?? forecastMonths(file.forecast, file.start, file.months, scale);
-      forecasts.delete(key);
-      forecasts.set(key, found);
-      // Whoever looks at one level after the other would fill the memory; the ones used last are kept.
-      for (const oldest of forecasts.keys()) if (forecasts.size > MOST_FORECASTS) forecasts.delete(oldest);
-      return found;
-    },
+    rate,
+    forecastAt: (scale, lift) => worldAt(scale, lift).forecast,
+    readingAt: (scale, lift) => worldAt(scale, lift).reading,
   };
 }
 
-/** The scale at which a candidate is priced: its lift works like one of 1 + lift/100 (decision file §5). */
-export function liftScale(candidate: Candidate): Decimal {
-  return ONE.plus(fraction(candidate.lift ?? '0'));
+/** Expected sales as they are with a candidate: its lift on top of a scale (decision file §5). */
+export function forecastWith(pricing: Pricing, { lift }: Candidate, scale: Decimal = ONE): MonthlyForecast {
+  return pricing.forecastAt(scale, lift);
+}
+
+/** What expressions come to with a candidate. */
+export function readingWith(pricing: Pricing, { lift }: Candidate, scale: Decimal = ONE): ExactReading {
+  return pricing.readingAt(scale, lift);
 }
 
 function known<Value>(values: ReadonlyMap<string, Value>, id: string, what: string): Value {

@@ -32,14 +32,20 @@ export interface ChargeOwner {
   readonly id: string;
   readonly currency: string;
   readonly taxExcluded: boolean;
+  /** The only streams a plan handles; null for all (decision file §5, `streams`). */
+  readonly streams: ReadonlySet<string> | null;
+  /** Whether a plan processes payments; if not, every order counts as paid outside (decision file §5, `takesPayments`). */
+  readonly takesPayments: boolean;
 }
 
 /**
  * Whether a charge exists for a candidate: one `only` for a kind of processor exists only if the candidate
- * names one of that kind, even if no order goes through it (decision file §4, `only`).
+ * names one of that kind, even if no order goes through it (decision file §4, `only`). A plan that does not take the
+ * payments has no charges for taking them (§5).
  */
-export function chargeExists(charge: Charge, processing: Processing): boolean {
+export function chargeExists(charge: Charge, { takesPayments }: Pick<ChargeOwner, 'takesPayments'>, processing: Processing): boolean {
   const kind = charge.only?.payments;
+  if (!takesPayments) return charge.bucket !== 'payment' && kind !== 'own';
   return kind === undefined || processing.named.some((name) => processorKind(name) === kind);
 }
 
@@ -52,12 +58,13 @@ export function countsCard(
   card: string,
 ): boolean {
   const { streams, kinds, channels, cards, payments } = charge.only ?? {};
+  if (owner.streams && !owner.streams.has(stream.id)) return false;
   if (streams && !streams.includes(stream.id)) return false;
   if (kinds && !kinds.includes(stream.kind)) return false;
   if (channels && !channels.includes(channel)) return false;
   if (cards && !cards.includes(card)) return false;
   const processor = processing.processorOf(channel, card);
-  if (payments && processorKind(processor) !== payments) return false;
+  if (payments && (owner.takesPayments ? processorKind(processor) : 'outside') !== payments) return false;
   return owner.kind !== 'processor' || processor === owner.id;
 }
 

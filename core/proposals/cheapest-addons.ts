@@ -26,50 +26,51 @@ export interface CheapestAddons {
 /** Half a minor unit a month is the most that rounding of tax can differ. */
 const HALF = 0.5;
 
+/** What the search for add-ons starts from. */
+export interface AddonSearch {
+  /** What the plan, its term and the processor cost. */
+  readonly base: PartCost;
+  readonly addons: readonly UsefulAddon[];
+  readonly wanted: Wanted;
+  /** A fraction. */
+  readonly taxRate: number;
+  /** A total that is known to be reachable: dearer ones are not looked for. */
+  readonly atMost: number;
+}
+
 /**
  * The cheapest choice of add-ons that covers what a plan lacks (decision file §10): of equal totals the one with fewer
  * add-ons, then with lower counts.
+ */
+export function cheapestAddons(search: AddonSearch): CheapestAddons | null {
+  return cheapestFew(search, 1)[0] ?? null;
+}
+
+/**
+ * The few cheapest choices of add-ons, the cheapest first; of equal totals the simpler one.
  *
  * Goes through the add-ons one after the other, each left out or taken in one of its ways, and gives a branch up as
- * soon as it cannot cover what is wanted or cannot become cheaper than the best so far. Tax is rounded by the month on
- * everything together, so that it is only known at the end; until then it is bounded from below.
+ * soon as it cannot cover what is wanted or cannot become cheaper than the dearest of the few so far. Tax is rounded by
+ * the month on everything together, so that it is only known at the end; until then it is bounded from below.
  *
- * @param base - what the plan, its term and the processor cost
- * @param taxRate - a fraction
- * @param atMost - a total that is known to be reachable: dearer ones are not looked for
+ * @param few - how many are wanted at most
  */
-export function cheapestAddons(
-  base: PartCost,
-  addons: readonly UsefulAddon[],
-  wanted: Wanted,
-  taxRate: number,
-  atMost: number,
-): CheapestAddons | null {
+export function cheapestFew({ base, addons, wanted, taxRate, atMost }: AddonSearch, few: number): CheapestAddons[] {
   const steps = addons.map((addon) => stepOf(addon, wanted));
-  // What add-ons from a position on can still do: take off the sum of their best credits, meet musts, raise limits.
-  const creditFrom = steps.map(() => 0);
-  const meetsFrom = steps.map(() => 0n);
-  const reachFrom = steps.map(({ raises }) => raises.map(() => 0n));
-  for (let at = steps.length - 1; at >= 0; at -= 1) {
-    const choices = addons[at]?.choices ?? [];
-    creditFrom[at] = (creditFrom[at + 1] ?? 0) + Math.min(0, ...choices.map(({ cost }) => taxedLeast(cost, taxRate)));
-    meetsFrom[at] = (meetsFrom[at + 1] ?? 0n) | (steps[at]?.meets ?? 0n);
-    const most = BigInt(Math.max(0, ...choices.map(({ count }) => count)));
-    reachFrom[at] = (steps[at]?.raises ?? []).map((raise, name) => (reachFrom[at + 1]?.[name] ?? 0n) + raise * most);
-  }
-  let best: CheapestAddons | null = null;
-  const limit = () => best?.total ?? atMost;
-
-  const canCover = (at: number, unmet: bigint, short: readonly bigint[]) =>
-    (unmet & ~(meetsFrom[at] ?? 0n)) === 0n && short.every((lacking, name) => lacking <= (reachFrom[at]?.[name] ?? 0n));
+  const still = reachesOf(addons, steps, taxRate);
+  const found: CheapestAddons[] = [];
+  const limit = () => (found.length < few ? atMost : (found.at(-1)?.total ?? atMost));
+  const keep = (one: CheapestAddons) => {
+    if (one.total > limit() || (found.length === few && found.at(-1) && !comesBefore(one, found.at(-1)))) return;
+    found.push(one);
+    found.sort((a, b) => (comesBefore(a, b) ? -1 : 1));
+    found.length = Math.min(found.length, few);
+  };
   const visit = (at: number, cost: PartCost, taken: readonly AddonChoice[], unmet: bigint, short: readonly bigint[]): void => {
-    if (Math.floor(taxedLeast(cost, taxRate) + (creditFrom[at] ?? 0)) > limit() || !canCover(at, unmet, short)) return;
+    const reach = still[at];
+    if (!reach || Math.floor(taxedLeast(cost, taxRate) + reach.credit) > limit() || !canCover(reach, unmet, short)) return;
     const [addon, step] = [addons[at], steps[at]];
-    if (!addon || !step) {
-      const total = cost.total + taxOf(cost, taxRate);
-      if (total < limit() || (total === limit() && (best === null || isSimpler(taken, best.choices)))) best = { total, choices: taken };
-      return;
-    }
+    if (!addon || !step) return keep({ total: costWithTax(cost, taxRate), choices: taken });
     visit(at + 1, cost, taken, unmet, short);
     for (const choice of addon.choices) {
       const raised = step.isRaising
@@ -79,7 +80,40 @@ export function cheapestAddons(
     }
   };
   visit(0, base, [], maskOf(wanted.unmet), [...wanted.short.values()].map(exact));
-  return best;
+  return found;
+}
+
+/** What add-ons from a position on can still do: take off the sum of their best credits, meet musts, raise limits. */
+interface Reach {
+  readonly credit: number;
+  readonly meets: bigint;
+  readonly raises: readonly bigint[];
+}
+
+function reachesOf(addons: readonly UsefulAddon[], steps: readonly Step[], taxRate: number): Reach[] {
+  let reach: Reach = { credit: 0, meets: 0n, raises: [] };
+  const reaches = [reach];
+  for (let at = steps.length - 1; at >= 0; at -= 1) {
+    const choices = addons[at]?.choices ?? [];
+    const most = BigInt(Math.max(0, ...choices.map(({ count }) => count)));
+    const later: Reach = reach;
+    reach = {
+      credit: later.credit + Math.min(0, ...choices.map(({ cost }) => taxedLeast(cost, taxRate))),
+      meets: later.meets | (steps[at]?.meets ?? 0n),
+      raises: (steps[at]?.raises ?? []).map((raise, name) => (later.raises[name] ?? 0n) + raise * most),
+    };
+    reaches.unshift(reach);
+  }
+  return reaches;
+}
+
+function canCover({ meets, raises }: Reach, unmet: bigint, short: readonly bigint[]): boolean {
+  return (unmet & ~meets) === 0n && short.every((lacking, name) => lacking <= (raises[name] ?? 0n));
+}
+
+function comesBefore(one: CheapestAddons, other: CheapestAddons | undefined): boolean {
+  if (!other || one.total !== other.total) return one.total < (other?.total ?? Infinity);
+  return isSimpler(one.choices, other.choices);
 }
 
 /** An add-on in whole numbers: musts as bits, raises in the order of the limits that fall short. */
@@ -103,6 +137,11 @@ function maskOf(positions: readonly number[]): bigint {
 /** A quantity in whole parts of 10^-40, finer than any that is written. */
 function exact(quantity: Decimal): bigint {
   return BigInt(quantity.times('1e40').toFixed(0));
+}
+
+/** What a part costs with tax. */
+export function costWithTax(cost: PartCost, taxRate: number): number {
+  return cost.total + taxOf(cost, taxRate);
 }
 
 /** Tax on a part: rounded by the month, half away from zero. */

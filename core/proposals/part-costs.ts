@@ -1,16 +1,18 @@
-import { type Decimal, decimal, settle } from '../amount/decimal';
+import { type Decimal, decimal, settle, sum } from '../amount/decimal';
 import { minorDigits } from '../amount/currencies';
-import type { Candidate, Need } from '../decision-file/candidate-schema';
-import type { Addon, Features, Plan } from '../decision-file/price-sheet-schema';
+import type { Candidate, Lift, Need } from '../decision-file/candidate-schema';
+import type { Addon, Features, Offer, Plan } from '../decision-file/price-sheet-schema';
 import { candidateCharges } from '../pricing/candidate-charges';
-import { isChargeNotKnown } from '../pricing/charge-amount';
+import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import { ledgerOf, unknownPrices } from '../pricing/ledger';
 import type { LedgerLine } from '../pricing/ledger-line';
 import { limitedQuantities } from '../pricing/limits';
-import { meets } from '../pricing/needs';
+import { meets, mustsOf } from '../pricing/needs';
 import { paymentLines } from '../pricing/payment-lines';
-import { paymentSchedule } from '../pricing/payment-schedule';
-import type { Pricing } from '../pricing/pricing';
+import { FROM_THE_START, paymentSchedule } from '../pricing/payment-schedule';
+import { creditPayments, planCredits } from '../pricing/plan-credit';
+import { type Pricing, readingWith } from '../pricing/pricing';
+import { liftKey } from '../forecast/lift';
 
 /** What a part of a proposal costs before tax, in whole minor units of the base currency. */
 export interface PartCost {
@@ -49,11 +51,31 @@ export function together(one: PartCost, other: PartCost): PartCost {
 
 const partOf = (fields: Partial<Candidate>): Candidate => ({ id: 'proposal', label: '', plans: [], ...fields });
 
+/** What offers take of the seller whichever plan it is: hours, extras and, of a single one, its lift (decision file §3, §10). */
+export function takenBy(offers: readonly Offer[]): Pick<Candidate, 'hours' | 'extras' | 'lift'> {
+  const [only, ...others] = offers;
+  const extras = offers.flatMap((offer) => offer.extras ?? []);
+  const hours = offers.flatMap((offer) => offer.hours ?? []);
+  const added = (of: 'setup' | 'monthly') => sum(hours.map((one) => decimal(one[of] ?? '0'))).toFixed();
+  return {
+    ...(extras.length > 0 ? { extras } : {}),
+    ...(hours.length > 0 ? { hours: { setup: added('setup'), monthly: added('monthly') } } : {}),
+    ...(only?.lift !== undefined && others.length === 0 ? { lift: only.lift } : {}),
+  };
+}
+
+/** The offers of plans, each once. */
+function offersOf(pricing: Pricing, plans: readonly Plan[]): Offer[] {
+  return [...new Set(plans.map(({ id }) => pricing.plan(id).offer))];
+}
+
 /** A plan, or several together, through one processor: charges and what is lacking; terms are priced apart. */
 export interface PlanPart {
   readonly payments: string;
-  /** Charges of the plan and of the processor. */
+  /** Charges of the plan and of the processor, and what the offer takes besides: hours and extras. */
   readonly charges: PartCost;
+  /** Percent more orders that the offer brings. */
+  readonly lift: Lift | undefined;
   /** By how much each limit falls short in the worst month, by its name; only those that do. */
   readonly short: ReadonlyMap<string, Decimal>;
   /** Musts, by their position, that the plan itself does not meet. */
@@ -64,22 +86,25 @@ export interface PlanPart {
 export function planPart(pricing: Pricing, plans: readonly Plan[], payments: string): PlanPart | null {
   const used = plans.flatMap(({ id, terms: [anyTerm] }) => (anyTerm ? [{ plan: id, term: anyTerm.id }] : []));
   if (used.length < plans.length) return null;
-  const candidate = partOf({ plans: used, payments });
+  const taken = takenBy(offersOf(pricing, plans));
+  const candidate = partOf({ plans: used, payments, ...taken });
   if (candidateCharges(pricing, candidate).some(({ charge }) => isChargeNotKnown(charge))) return null;
   const limits = limitedQuantities(pricing, candidate);
-  const ofPlans = plans.reduce((count, { limits: own }) => count + Object.keys(own ?? {}).length, 0);
+  const raisable = new Set(plans.flatMap(({ limits: own }) => Object.keys(own ?? {})));
   const short = new Map<string, Decimal>();
-  for (const [index, { limit, quantities, most }] of limits.entries()) {
+  for (const { limit, quantities, most } of limits) {
     const worst = quantities.reduce((highest, quantity) => (quantity.gt(highest) ? quantity : highest), decimal(0));
     const lacking = settle(worst).minus(most);
     if (!lacking.gt(0)) continue;
-    // What a charge is not sold beyond, no add-on can raise.
-    if (index >= ofPlans) return null;
+    // What a charge is not sold beyond, and what a year's limit allows, no add-on can raise.
+    if (!raisable.has(limit)) return null;
     if (lacking.gt(short.get(limit) ?? 0)) short.set(limit, lacking);
   }
-  const lines = ledgerOf(pricing, candidate).lines.filter(({ source }) => source.kind === 'charge');
-  const unmet = musts(pricing).flatMap((need, position) => (plans.some(({ features }) => meets(features, need)) ? [] : [position]));
-  return { payments, charges: costOf(pricing, lines), short, unmet };
+  const ofTerm = (source: LedgerLine['source']) => source.kind === 'term' || source.kind === 'joining-fee' || source.kind === 'tax';
+  const lines = ledgerOf(pricing, candidate).lines.filter(({ source }) => !ofTerm(source) && !isPlanCredit(pricing, source));
+  const having = [...plans.map(({ features }) => features), ...(taken.extras ?? []).map(({ features }) => features)];
+  const unmet = musts(pricing).flatMap((need, position) => (having.some((features) => meets(features, need)) ? [] : [position]));
+  return { payments, charges: costOf(pricing, lines), lift: taken.lift, short, unmet };
 }
 
 /** Whether a plan's term has a price that nobody knows. */
@@ -87,14 +112,29 @@ export function unknownTerm(pricing: Pricing, plan: Plan, term: string): boolean
   return unknownPrices(pricing, partOf({ plans: [{ plan: plan.id, term }] }), []).length > 0;
 }
 
-/** What paying a plan by one of its terms costs, joining fees included. */
-export function termCost(pricing: Pricing, plan: Plan, term: string): PartCost {
-  return costOf(pricing, paymentLines(pricing, paymentSchedule(pricing, partOf({ plans: [{ plan: plan.id, term }] }))));
+/** Whether an add-on's term has a price that nobody knows. */
+export function unknownAddonTerm(pricing: Pricing, addon: Addon, term: string): boolean {
+  return unknownPrices(pricing, partOf({ addons: [{ addon: addon.id, term }] }), []).length > 0;
+}
+
+/** What paying a plan by one of its terms costs, joining fees included, less the credits that only pay for it. */
+export function termCost(pricing: Pricing, plan: Plan, term: string, payments = 'own'): PartCost {
+  const { lift } = takenBy(offersOf(pricing, [plan]));
+  const candidate = partOf({ plans: [{ plan: plan.id, term }], payments, ...(lift === undefined ? {} : { lift }) });
+  const charges = candidateCharges(pricing, candidate).filter(({ charge }) => !isChargeNotKnown(charge));
+  const credits = planCredits(pricing, candidate, charges, FROM_THE_START);
+  const credited = credits.length === 0 ? [] : creditPayments(credits, readingWith(pricing, candidate));
+  return costOf(pricing, paymentLines(pricing, [...paymentSchedule(pricing, candidate), ...credited]));
+}
+
+function isPlanCredit(pricing: Pricing, source: LedgerLine['source']): boolean {
+  if (source.kind !== 'charge' || source.owner !== 'plan') return false;
+  return pricing.plan(source.id).plan.charges?.find(({ id }) => id === source.charge)?.against === 'plan';
 }
 
 /** Needs that must be met, in the order of the file. */
 export function musts({ file }: Pricing): Need[] {
-  return (file.needs ?? []).filter(({ level }) => level === 'must');
+  return mustsOf(file);
 }
 
 /** One way of taking an add-on. */
@@ -105,9 +145,12 @@ export interface AddonChoice {
   readonly cost: PartCost;
 }
 
+/** With what an add-on is taken: its charges depend on who processes payments, and on the orders there are. */
+export type AddonUse = Pick<PlanPart, 'payments' | 'lift'>;
+
 /** An add-on's charges through one processor; null where it cannot be proposed with it. */
-export function addonCharges(pricing: Pricing, addon: Addon, payments: string): PartCost | null {
-  const candidate = partOf({ addons: [{ addon: addon.id }], payments });
+export function addonCharges(pricing: Pricing, addon: Addon, { payments, lift }: AddonUse): PartCost | null {
+  const candidate = partOf({ addons: [{ addon: addon.id }], payments, ...(lift === undefined ? {} : { lift }) });
   const ofAddon = (source: LedgerLine['source']) => source.kind === 'charge' && source.owner === 'addon';
   const own = new Set((addon.charges ?? []).map(({ id }) => id));
   if (candidateCharges(pricing, candidate).some(({ charge, owner }) => owner.kind === 'addon' && isChargeNotKnown(charge))) return null;
@@ -130,10 +173,16 @@ const keptChoices = new WeakMap<Pricing, Map<string, readonly AddonChoice[]>>();
  *
  * @param charges - what the add-on charges through that processor
  */
-export function addonChoices(pricing: Pricing, addon: Addon, count: number, charges: PartCost, payments: string): readonly AddonChoice[] {
+export function addonChoices(
+  pricing: Pricing,
+  addon: Addon,
+  count: number,
+  charges: PartCost,
+  { payments, lift }: AddonUse,
+): readonly AddonChoice[] {
   const kept = keptChoices.get(pricing) ?? new Map<string, readonly AddonChoice[]>();
   keptChoices.set(pricing, kept);
-  const key = `${addon.id} ${count} ${payments}`;
+  const key = `${addon.id} ${count} ${payments} ${liftKey(lift)}`;
   const choices = kept.get(key) ?? choicesOf(pricing, addon, count, charges);
   kept.set(key, choices);
   return choices;

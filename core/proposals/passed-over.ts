@@ -1,7 +1,7 @@
 import type { Offer, Plan } from '../decision-file/price-sheet-schema';
 import { addMonths } from '../calendar/month';
 import { candidateCharges } from '../pricing/candidate-charges';
-import { isChargeNotKnown } from '../pricing/charge-amount';
+import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import { exceededLimits, limitedQuantities } from '../pricing/limits';
 import { meets } from '../pricing/needs';
 import type { Pricing } from '../pricing/pricing';

@@ -92,43 +92,48 @@ export function cheapestOfPlans(
   const taxRate = fraction(pricing.file.feeTax ?? '0').toNumber();
   const parts = payments.flatMap((use) => planPart(pricing, plans, use) ?? []);
   const useful = new Map(parts.map((part) => [part.payments, usefulAddons(pricing, part, sold)] as const));
+  const costs = termCosts(pricing);
   let best: PlanChoice | null = null;
-  for (const terms of parts.length === 0 ? [] : termsOf(pricing, plans)) {
-    const paid = terms.reduce((sum, { cost }) => together(sum, cost), NO_COST);
+  for (const terms of parts.length === 0 ? [] : termsOf(pricing, plans))
     for (const part of parts) {
+      const paid = terms.reduce((sum, { plan, term }) => together(sum, costs(plan, term, part.payments)), NO_COST);
       const limit = best?.total ?? below;
-      const found = cheapestAddons(
-        together(paid, part.charges),
-        useful.get(part.payments) ?? [],
-        part,
-        taxRate,
-        limit === null ? Infinity : limit - 1,
-      );
-      if (found && (limit === null || found.total < limit))
-        best = {
-          total: found.total,
-          plans: terms.map(({ plan, term }) => ({ plan, term })),
-          payments: part.payments,
-          choices: found.choices,
-        };
+      const atMost = limit === null ? Infinity : limit - 1;
+      const addons = useful.get(part.payments) ?? [];
+      const found = cheapestAddons({ base: together(paid, part.charges), addons, wanted: part, taxRate, atMost });
+      if (!found) continue;
+      const used = terms.map(({ plan, term }) => ({ plan: plan.id, term }));
+      best = { total: found.total, plans: used, payments: part.payments, choices: found.choices };
     }
-  }
   return best;
 }
 
-type PaidTerm = PlanChoice['plans'][number] & { readonly cost: PartCost };
+interface PlanTerm {
+  readonly plan: Plan;
+  readonly term: string;
+}
 
 /** Every way of choosing a term with a known price for each of the plans, in their order. */
-function termsOf(pricing: Pricing, plans: readonly Plan[]): PaidTerm[][] {
-  return plans.reduce<PaidTerm[][]>(
+function termsOf(pricing: Pricing, plans: readonly Plan[]): PlanTerm[][] {
+  return plans.reduce<PlanTerm[][]>(
     (ways, plan) => {
-      const terms = plan.terms
-        .filter(({ id }) => !unknownTerm(pricing, plan, id))
-        .map(({ id: term }) => ({ plan: plan.id, term, cost: termCost(pricing, plan, term) }));
+      const terms = plan.terms.filter(({ id }) => !unknownTerm(pricing, plan, id)).map(({ id: term }) => ({ plan, term }));
       return ways.flatMap((way) => terms.map((term) => [...way, term]));
     },
     [[]],
   );
+}
+
+/** What terms cost; who processes payments only matters to plans with a credit that orders earn. */
+function termCosts(pricing: Pricing): (plan: Plan, term: string, payments: string) => PartCost {
+  const known = new Map<string, PartCost>();
+  return (plan, term, payments) => {
+    const hasCredit = (plan.charges ?? []).some(({ against }) => against === 'plan');
+    const key = `${plan.id} ${term} ${hasCredit ? payments : ''}`;
+    const cost = known.get(key) ?? termCost(pricing, plan, term, payments);
+    known.set(key, cost);
+    return cost;
+  };
 }
 
 /** Minor units of the base currency as an amount. */
@@ -144,7 +149,7 @@ export function addonsFor({ file }: Pricing, offer: Offer): Addon[] {
 /** Add-ons that meet a must the plan lacks, raise a limit it exceeds, or are in the seller's favour; no others can help. */
 function usefulAddons(pricing: Pricing, part: PlanPart, sold: readonly Addon[]): UsefulAddon[] {
   return sold.flatMap((addon): UsefulAddon[] => {
-    const charges = (addon.charges?.length ?? 0) === 0 ? NO_COST : addonCharges(pricing, addon, part.payments);
+    const charges = (addon.charges?.length ?? 0) === 0 ? NO_COST : addonCharges(pricing, addon, part);
     if (charges === null) return [];
     const meets = mustsMet(pricing, addon.features).filter((position) => part.unmet.includes(position));
     const raises = new Map(
@@ -153,7 +158,7 @@ function usefulAddons(pricing: Pricing, part: PlanPart, sold: readonly Addon[]):
         .map(([name, amount]) => [name, decimal(amount)] as const),
     );
     const counts = countsOf(part, raises);
-    const choices = dominating(counts.flatMap((count) => addonChoices(pricing, addon, count, charges, part.payments)));
+    const choices = dominating(counts.flatMap((count) => addonChoices(pricing, addon, count, charges, part)));
     const isUseful = meets.length > 0 || raises.size > 0 || choices.some(({ cost }) => cost.hasCredit);
     return isUseful && choices.length > 0 ? [{ choices, meets, raises }] : [];
   });

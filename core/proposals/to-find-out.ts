@@ -9,7 +9,7 @@ import { answerOf, askedVendors } from '../needs/answers';
 import { isWithin } from '../needs/file-needs';
 import type { DecisionNeed } from '../needs/need-schema';
 import { featuresOf, withoutFeature } from '../needs/need-words';
-import { isChargeNotKnown } from '../pricing/charge-amount';
+import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import { preparePricing } from '../pricing/pricing';
 import { partsOf } from '../price-sheet/parts';
 import { proposalFile, paymentsFor, type DecisionProposals } from './decision-proposals';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { amount, decimalField, label, share, slug, wholeNumber } from '../decision-file/amounts';
+import { amount, decimalField, label, share, slug, wholeNumber } from '../fields/amounts';
 import { dayField } from '../decision/day';
 import { measurementSchema } from '../page-speed/measurement';
 

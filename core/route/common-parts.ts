@@ -1,4 +1,4 @@
-import type { Candidate, Extra } from '../decision-file/candidate-schema';
+import type { Candidate, Extra, PlanEntry } from '../decision-file/candidate-schema';
 
 /** What all candidates of a route have in common, and each of them without it. */
 export interface CommonParts {
@@ -13,13 +13,10 @@ export interface CommonParts {
  * with term and count, an extra, each equal in every field. A part that all have twice is common twice.
  *
  * @param baseCurrency - the currency of an extra that states none
+ * @param isThrough - whether a plan can run through; one with a credit against it cannot (decision file §4)
  */
-export function commonParts(candidates: readonly Candidate[], baseCurrency: string): CommonParts {
-  const plans = shared(
-    candidates,
-    (one) => one.plans,
-    ({ plan, term }) => `${plan} ${term}`,
-  );
+export function commonParts(candidates: readonly Candidate[], baseCurrency: string, isThrough: (plan: PlanEntry) => boolean): CommonParts {
+  const plans = shared(candidates, (one) => one.plans, planKey, isThrough);
   const addons = shared(
     candidates,
     (one) => one.addons ?? [],
@@ -42,6 +39,11 @@ export function commonParts(candidates: readonly Candidate[], baseCurrency: stri
   };
 }
 
+/** All that a candidate's entry says of a plan, once defaults are filled in. */
+function planKey({ plan, term, extraMonths = 0, streams, takesPayments = true }: PlanEntry): string {
+  return JSON.stringify([plan, term, extraMonths, streams ? [...streams].sort() : null, takesPayments]);
+}
+
 function extraKey({ label, amount, months, currency, from, features }: Extra, baseCurrency: string): string {
   const stated = Object.entries(features ?? {}).sort(([a], [b]) => (a < b ? -1 : 1));
   return JSON.stringify([label, Number(amount), months, currency ?? baseCurrency, from ?? 0, stated]);
@@ -51,13 +53,14 @@ function shared<Part>(
   candidates: readonly Candidate[],
   partsOf: (candidate: Candidate) => readonly Part[],
   keyOf: (part: Part) => string,
+  isThrough: (part: Part) => boolean = () => true,
 ): { common: Part[]; rest: Part[][] } {
   const [first, ...others] = candidates;
   const common: Part[] = [];
   const left = others.map((candidate) => partsOf(candidate).map(keyOf));
   for (const part of first ? partsOf(first) : []) {
     const key = keyOf(part);
-    if (!left.every((keys) => keys.includes(key))) continue;
+    if (!isThrough(part) || !left.every((keys) => keys.includes(key))) continue;
     for (const keys of left) keys.splice(keys.indexOf(key), 1);
     common.push(part);
   }

@@ -1,11 +1,14 @@
-import type { MinorUnits, SegmentCosts } from './segment-costs';
+import type { MinorUnits } from '../amount/minor-units';
 
 /** A candidate of an offer, ready for routes. */
 export interface RouteCandidate {
   readonly id: string;
   /** By month. */
   readonly usable: readonly boolean[];
-  readonly costs: SegmentCosts;
+  readonly costs: {
+    /** @param to - the month in which it is left; the horizon's length for staying to the end */
+    cost(from: number, to: number, moved: boolean): MinorUnits;
+  };
 }
 
 export interface Segment {
@@ -40,8 +43,14 @@ const NONE: Best = { cost: Infinity, candidate: -1, from: -1 };
  * later one is a move to another candidate of the offer (decision file §9).
  *
  * @param within - what a move inside the offer costs, minor units
+ * @param throughout - what runs through from joining the offer to leaving it
  */
-export function offerBlocks(candidates: readonly RouteCandidate[], months: number, within: MinorUnits): OfferBlocks {
+export function offerBlocks(
+  candidates: readonly RouteCandidate[],
+  months: number,
+  within: MinorUnits,
+  throughout?: (from: number, to: number) => MinorUnits,
+): OfferBlocks {
   const tables = new Map<number, Best[][]>();
   const tableFrom = (start: number) => {
     const table = tables.get(start) ?? blockTable(candidates, start, months, within);
@@ -51,7 +60,7 @@ export function offerBlocks(candidates: readonly RouteCandidate[], months: numbe
   const bestAt = (start: number, to: number): Best =>
     (tableFrom(start)[to] ?? []).reduce((best, one) => (one.cost < best.cost ? one : best), NONE);
   return {
-    cost: (from, to) => bestAt(from, to).cost,
+    cost: (from, to) => bestAt(from, to).cost + (throughout?.(from, to) ?? 0),
     block(start, to) {
       const segments: Segment[] = [];
       let at: Best | undefined = bestAt(start, to);

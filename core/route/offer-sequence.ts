@@ -1,5 +1,5 @@
 import type { Block, OfferBlocks } from './offer-blocks';
-import type { MinorUnits } from './segment-costs';
+import type { MinorUnits } from '../amount/minor-units';
 
 /** Blocks of different offers, one after the other. */
 export interface OfferSequence {
@@ -22,11 +22,16 @@ interface State {
  * offer is remembered, and the search is done anew. Sequences that break the rule only get fewer, so the first one
  * that keeps it is the cheapest of all.
  *
- * @param between - what a move to another offer costs, minor units
+ * @param between - what a move to another offer in a month costs, minor units
  * @param moves - most moves between offers
  * @returns null where no way exists
  */
-export function cheapestSequence(offers: readonly OfferBlocks[], months: number, between: MinorUnits, moves: number): OfferSequence | null {
+export function cheapestSequence(
+  offers: readonly OfferBlocks[],
+  months: number,
+  between: (month: number) => MinorUnits,
+  moves: number,
+): OfferSequence | null {
   const remembered: number[] = [];
   for (;;) {
     const last = search(offers, months, between, Math.min(moves, offers.length - 1), remembered);
@@ -45,7 +50,7 @@ type Level = Map<number, Array<Array<State | undefined>>>;
 function search(
   offers: readonly OfferBlocks[],
   months: number,
-  between: MinorUnits,
+  between: (month: number) => MinorUnits,
   moves: number,
   remembered: readonly number[],
 ): State | null {
@@ -75,7 +80,7 @@ function search(
           const before = cheapestOther(row, offer);
           if (!before) return;
           for (let to = from + 1; to <= months; to++) {
-            const cost = before.cost + between + blocks.cost(from, to);
+            const cost = before.cost + between(from) + blocks.cost(from, to);
             if (cost < Infinity) put(next, mask | bitOf(offer), { cost, offer, from, to, before });
           }
         });

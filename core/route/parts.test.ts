@@ -21,6 +21,7 @@ describe('commonParts', () => {
         }),
       ],
       'EUR',
+      () => true,
     );
     expect(common).toMatchObject({ plans: [host], addons: [{ addon: 'mail' }], extras: [domain] });
     expect(rest.map(({ plans, addons, extras }) => [plans.map(({ plan }) => plan), addons?.length, extras?.length])).toEqual([
@@ -40,6 +41,7 @@ describe('commonParts', () => {
         }),
       ],
       'EUR',
+      () => true,
     );
     expect(common).toBeNull();
   });
@@ -48,6 +50,7 @@ describe('commonParts', () => {
     const { common, rest } = commonParts(
       [candidate('A', { plans: [host], extras: [domain, domain] }), candidate('B', { extras: [domain] })],
       'EUR',
+      () => true,
     );
     expect(common?.extras).toHaveLength(1);
     expect(rest.map(({ extras }) => extras?.length)).toEqual([1, 0]);
@@ -72,7 +75,7 @@ describe('cheapestSequence', () => {
   );
 
   it('never joins an offer again that was left', () => {
-    const sequence = cheapestSequence([summer, winter, steady], 8, 1, 7);
+    const sequence = cheapestSequence([summer, winter, steady], 8, () => 1, 7);
     const joined = sequence?.blocks.flatMap(({ segments }) => segments.map(({ candidate: id }) => id)) ?? [];
     expect(new Set(joined).size).toBe(joined.length);
     // summer for two months, steady for four, winter for two: 2 + 80 + 2, and two moves.
@@ -80,13 +83,13 @@ describe('cheapestSequence', () => {
   });
 
   it('moves no more often than it may', () => {
-    expect(cheapestSequence([summer, winter, steady], 8, 1, 0)?.cost).toBe(160);
+    expect(cheapestSequence([summer, winter, steady], 8, () => 1, 0)?.cost).toBe(160);
     // One move: two months of summer, then six of winter, two of them dear.
-    expect(cheapestSequence([summer, winter, steady], 8, 1, 1)?.cost).toBe(2 + 104 + 1);
+    expect(cheapestSequence([summer, winter, steady], 8, () => 1, 1)?.cost).toBe(2 + 104 + 1);
   });
 
   it('finds nothing where no way exists', () => {
-    expect(cheapestSequence([offer('gap', [1, Infinity, 1])], 3, 1, 3)).toBeNull();
+    expect(cheapestSequence([offer('gap', [1, Infinity, 1])], 3, () => 1, 3)).toBeNull();
   });
 });
 
@@ -117,7 +120,7 @@ describe('offerBlocks', () => {
 
   it('does not move to the candidate it is with already', () => {
     const blocks = offerBlocks(
-      [{ id: 'only', usable: always, costs: { cost: (from, to, moved) => (moved ? 0 : (to - from) * 10) } }],
+      [{ id: 'only', usable: always, costs: { cost: (from: number, to: number, moved: boolean) => (moved ? 0 : (to - from) * 10) } }],
       4,
       0,
     );

@@ -1,48 +1,40 @@
 import { type Decimal, ONE, sum } from '../amount/decimal';
 import type { Pricing } from '../pricing/pricing';
-import { type ChargeMonths, chargeMonths, fillMonths, type Level, statedLevel } from './charge-months';
-import type { CompiledCandidate, CompiledCharge } from './compiled-candidate';
-import { type PreparedCandidate, prepareCandidates, type PreparedCharge, type PreparedLimit } from './prepare';
+import type { CompiledCandidate } from './compiled-candidate';
+import { ROUNDING } from './form-values';
+import { type Level, type LiftedLevel, liftedLevels, statedLevel } from './level';
+import { partWithin, type PreparedCandidate, prepareCandidates } from './prepare';
 
-/** Quantities a hair past a limit stand on it: that much is the dust of floating point. */
-const DUST = 1e-11;
+/** By what candidates are compared: what is paid, or what is kept (decision file §8, `by`). */
+export type ComparedBy = 'cost' | 'keep';
 
 /**
  * Compiles every candidate of a decision into a floating-point form from which its unrounded total follows at any
- * scale (decision file §2, scale; §8), held to the exact ledger by property tests.
- *
- * Every quantity is, in each month, a fixed part plus a part that grows with the scale; what a charge makes of it
- * is piecewise linear in the scale, with jumps. A charge that several candidates have exactly alike is compiled
- * once, so that it can be told to be the same.
+ * scale (decision file §2, scale; §8), held to the exact ledger by property tests. By what is kept, the total is the
+ * cost less what is left of sales, so that the lowest keeps most.
  */
-export function compileCandidates(pricing: Pricing): CompiledCandidate[] {
-  return compileAt(pricing, prepareCandidates(pricing), statedLevel(pricing));
+export function compileCandidates(pricing: Pricing, by: ComparedBy = 'cost'): CompiledCandidate[] {
+  return compileAt(pricing, prepareCandidates(pricing), statedLevel(pricing.file), by);
 }
 
 /** Compiles candidates that were read before, at another level than the decision file states. */
-export function compileAt(pricing: Pick<Pricing, 'file'>, candidates: readonly PreparedCandidate[], level: Level): CompiledCandidate[] {
-  const compiled = new Map<PreparedCharge, CompiledCharge>();
-  const plain = (prepared: PreparedCharge) => {
-    const found = compiled.get(prepared) ?? compileCharge(prepared, level);
-    compiled.set(prepared, found);
-    return found;
-  };
-  return candidates.map((prepared) => ({
-    id: prepared.id,
-    fixed: fixedMonths(pricing, prepared, level),
-    charges: prepared.charges.map((charge) => (prepared.lift === 1 ? plain(charge) : lifted(plain(charge), prepared.lift))),
-    usableUpTo: prepared.canBeChosen ? largestUsableScale(prepared, level, plain) : 0,
-  }));
-}
-
-function compileCharge(prepared: PreparedCharge, level: Level): CompiledCharge {
-  const months: ChargeMonths = chargeMonths(prepared, level.forecast.months);
-  fillMonths(months, prepared, level);
-  return months;
-}
-
-function lifted(charge: CompiledCharge, lift: number): CompiledCharge {
-  return { ...charge, growing: charge.growing.map((value) => value * lift) };
+export function compileAt(
+  pricing: Pick<Pricing, 'file'>,
+  candidates: readonly PreparedCandidate[],
+  level: Level,
+  by: ComparedBy = 'cost',
+): CompiledCandidate[] {
+  const levels = liftedLevels(level);
+  return candidates.map((prepared) => {
+    const lifted = levels(prepared.candidate.lift);
+    const charges = prepared.charges.map((charge) => lifted.charge(charge));
+    return {
+      id: prepared.id,
+      fixed: fixedMonths(pricing, prepared, level),
+      charges: by === 'keep' ? [...charges, { form: lifted.kept(), weight: -1 }] : charges,
+      usableUpTo: prepared.canBeChosen ? largestUsableScale(prepared, lifted) : 0,
+    };
+  });
 }
 
 /** What does not depend on sales, by month, unrounded, in base currency, with tax: payments and own time. */
@@ -62,37 +54,39 @@ function fixedMonths({ file }: Pick<Pricing, 'file'>, { payments, hours }: Prepa
   return months;
 }
 
-/** The largest scale at which no limit is exceeded; 0 if one is at every scale, Infinity if none ever is. */
-export function largestUsableScale(
-  { limits, lift }: PreparedCandidate,
-  level: Level,
-  compiledCharge: (charge: PreparedCharge) => CompiledCharge,
-): number {
-  let largest = Infinity;
-  for (const limit of limits) {
-    const { fixed, growing } = limitedMonths(limit, level, compiledCharge);
-    const most = limit.most * (1 + DUST);
-    for (const amount of fixed ?? []) if (amount > most) return 0;
-    for (const amount of growing ?? []) if (amount > 0) largest = Math.min(largest, most / (amount * lift));
-  }
-  return largest;
+/** What payments come to within the horizon by currency, in that currency. */
+export interface PaidWithin {
+  readonly currency: string;
+  readonly taxExcluded: boolean;
+  readonly amount: number;
 }
 
-/** What a limit counts by month: a part that stays, or one that grows with the scale. */
-function limitedMonths(
-  { quantity, charge, currency }: PreparedLimit,
-  { forecast, rate }: Level,
-  compiledCharge: (charge: PreparedCharge) => CompiledCharge,
-): { fixed?: Float64Array; growing?: Float64Array } {
-  if (charge) {
-    const { quantity: fixed, growing } = compiledCharge(charge);
-    return { fixed, growing };
+/** What a candidate pays within the horizon whatever is sold; the sum of its fixed months but for its hours. */
+export function paidWithin({ file }: Pick<Pricing, 'file'>, { payments }: PreparedCandidate): PaidWithin[] {
+  const paid = new Map<string, PaidWithin>();
+  for (const { month, covers, charged, currency, taxExcluded } of payments) {
+    const key = `${currency} ${taxExcluded}`;
+    const before = paid.get(key)?.amount ?? 0;
+    paid.set(key, { currency, taxExcluded, amount: before + charged * partWithin(file, month, covers) });
   }
-  if (quantity === 'orders') return { growing: forecast.orders };
-  if (quantity === 'sales') return { growing: forecast.sales.map((sales) => sales / rate(currency)) };
-  const counted = forecast.quantities.get(quantity);
-  if (!counted) return {};
-  return forecast.scaled.has(quantity) ? { growing: counted } : { fixed: counted };
+  return [...paid.values()];
+}
+
+/** The largest scale at which no limit is exceeded; 0 if one is at every scale, Infinity if none ever is. */
+export function largestUsableScale({ limits }: PreparedCandidate, { maker }: LiftedLevel): number {
+  let largest = Infinity;
+  for (const { counted, most } of limits) {
+    const form = maker.form(counted);
+    if (form.is !== 'line') throw new RangeError('Only plain quantities are limited');
+    const bound = (maker.constant(most)[0] ?? 0) * (1 + ROUNDING);
+    for (let month = 0; month < maker.months; month++) {
+      const fixed = form.fixed?.[month] ?? 0;
+      const growing = form.growing?.[month] ?? 0;
+      if (fixed > bound) return 0;
+      if (growing > 0) largest = Math.min(largest, (bound - fixed) / growing);
+    }
+  }
+  return largest;
 }
 
 /** Average monthly sales without any lift, unrounded, in base currency. */

@@ -4,7 +4,7 @@ import { preparePricing } from '../pricing/pricing';
 import { randomDecision } from '../tests/random-decision';
 import { readOrNull } from '../tests/read-or-null';
 import { richDecision } from '../tests/rich-decision';
-import { statedLevel } from './charge-months';
+import { statedLevel } from './level';
 import { compileAt, compileCandidates } from './compile';
 import { totalAt } from './compiled-candidate';
 import { evaluator } from './evaluate';
@@ -21,7 +21,7 @@ describe('totals at many points', () => {
         const pricing = preparePricing(file);
         const compiled = compileCandidates(pricing);
         const points = evaluator(pricing, prepareCandidates(pricing));
-        points.setLevel(statedLevel(pricing));
+        points.setLevel(statedLevel(pricing.file));
         for (const scale of at) {
           const { totals, usable } = points.at(scale);
           compiled.forEach((candidate, index) => {
@@ -43,7 +43,7 @@ describe('totals at many points', () => {
         const pricing = preparePricing(file);
         const prepared = prepareCandidates(pricing);
         const points = evaluator(pricing, prepared);
-        const stated = statedLevel(pricing);
+        const stated = statedLevel(pricing.file);
         const dearer = {
           ...stated,
           hourValue: stated.hourValue + 10,

@@ -9,13 +9,15 @@ import { randomDecision } from '../tests/random-decision';
 import { crossingsOf } from './break-even';
 import { cheapestStretches } from './cheapest-at';
 import { boundsBetween } from './bounds';
-import { amountAt, type CompiledCandidate, type CompiledCharge, monthsAt, totalAt } from './compiled-candidate';
+import { type CompiledCandidate, monthsAt, totalAt } from './compiled-candidate';
+import { valuesAt } from './form-values';
+import type { Form, NumberBand } from './level-form';
 import { piecesBetween, totalCurve } from './piecewise';
 
 const [FROM, TO] = [0.05, 20];
 const scaleText = fc.integer({ min: 500, max: 200_000 }).map((tenThousandths) => (tenThousandths / 10_000).toFixed(4));
 const pricingOf = fc.constant(null).chain(() => randomDecision.map((file) => preparePricing(readDecisionFile(file))));
-const compiledOf = pricingOf.map(compileCandidates);
+const compiledOf = pricingOf.map((pricing) => compileCandidates(pricing));
 
 /** Scales over the whole range, evenly by their logarithm. */
 const SAMPLES = Array.from({ length: 240 }, (_, index) => FROM * (TO / FROM) ** ((index + 0.37) / 240));
@@ -98,30 +100,21 @@ describe('break-evens', () => {
     );
   });
 
-  const charge = (parts: Partial<CompiledCharge>): CompiledCharge => ({
-    how: 'beyond',
-    quantity: new Float64Array([0]),
-    growing: new Float64Array([100]),
-    rates: new Float64Array([1]),
-    size: 1,
-    bands: [],
-    monthlyMin: null,
-    monthlyCap: null,
-    totalCap: null,
-    weight: 1,
-    ...parts,
-  });
-  const candidate = (id: string, fixed: number, charges: CompiledCharge[]): CompiledCandidate => ({
+  /** Over one month: 100 counted at the scale 1. */
+  const counted: Form = { is: 'line', fixed: null, growing: new Float64Array([100]) };
+  const times = (of: Form, by: number): Form => ({ is: 'scaled', of, by: new Float64Array([by]) });
+  const banded = (how: 'graduated' | 'volume', bands: readonly NumberBand[]): Form => ({ is: 'bands', of: counted, how, bands });
+  const candidate = (id: string, fixed: number, forms: Form[]): CompiledCandidate => ({
     id,
     fixed: new Float64Array([fixed]),
-    charges,
+    charges: forms.map((form) => ({ form, weight: 1 })),
     usableUpTo: Infinity,
   });
 
   it('are found at every step of packages, however close together', () => {
     // 10 for every 10 begun against 1 each and 5 more: the packages are dearer right behind every step, cheaper before the next.
-    const packages = candidate('packages', 0, [charge({ how: 'steps', size: 10, rates: new Float64Array([10]) })]);
-    const each = candidate('each', 5, [charge({})]);
+    const packages = candidate('packages', 0, [times({ is: 'packages', of: counted, size: 10 }, 10)]);
+    const each = candidate('each', 5, [counted]);
     const found = crossingsOf(packages, each, 0.05, 1.001);
     // Steps at 0.1, 0.2 … 1.0, and between them at 0.15, 0.25 …, where 100 k + 5 reaches the step's price.
     const expected = [0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95, 1].slice(1);
@@ -129,9 +122,8 @@ describe('break-evens', () => {
   });
 
   it('are found among millions of packages without looking at each', () => {
-    const packages = candidate('packages', 0, [
-      charge({ how: 'steps', size: 0.001, growing: new Float64Array([1e6]), rates: new Float64Array([0.001]) }),
-    ]);
+    const many: Form = { is: 'line', fixed: null, growing: new Float64Array([1e6]) };
+    const packages = candidate('packages', 0, [times({ is: 'packages', of: many, size: 0.001 }, 0.001)]);
     const flat = candidate('flat', 3_000_000.5, []);
     const found = crossingsOf(packages, flat, 0.05, 20);
     expect(found).toHaveLength(1);
@@ -140,7 +132,7 @@ describe('break-evens', () => {
 
   it('count the start of a stretch in which both are equal, and no touch without a change', () => {
     const flat = candidate('flat', 100, []);
-    const rising = (bands: CompiledCharge['bands']) => candidate('rising', 0, [charge({ how: 'graduated', rates: null, bands })]);
+    const rising = (bands: readonly NumberBand[]) => candidate('rising', 0, [banded('graduated', bands)]);
     // 100 k counted: 1 each up to 100, nothing more up to 300, then 1 each again: equal to 100 from k = 1 to 3.
     const through = rising([
       { upTo: 100, rate: 1, flat: 0 },
@@ -165,14 +157,10 @@ describe('break-evens', () => {
 
   it('are found at jumps', () => {
     const volume = candidate('volume', 0, [
-      charge({
-        how: 'volume',
-        rates: null,
-        bands: [
-          { upTo: 200, rate: 1, flat: 0 },
-          { upTo: Infinity, rate: 0.4, flat: 0 },
-        ],
-      }),
+      banded('volume', [
+        { upTo: 200, rate: 1, flat: 0 },
+        { upTo: Infinity, rate: 0.4, flat: 0 },
+      ]),
     ]);
     // 100 k, and from k = 2 on 40 k, against 150: dearer from 1.5, cheaper again from the jump at 2 to 3.75.
     expect(crossingsOf(volume, candidate('flat', 150, []), FROM, TO)).toEqual([
@@ -208,20 +196,9 @@ describe('who is cheapest at which scale', () => {
   });
 });
 
-describe('amountAt', () => {
-  it('stands on an edge that floating point puts a hair off', () => {
-    const third: CompiledCharge = {
-      how: 'steps',
-      quantity: new Float64Array([0]),
-      growing: new Float64Array([0.1 + 0.2]),
-      rates: new Float64Array([1]),
-      size: 0.3,
-      bands: [],
-      monthlyMin: null,
-      monthlyCap: null,
-      totalCap: null,
-      weight: 1,
-    };
-    expect(amountAt(third, 0, 1)).toBe(1);
+describe('values of a form', () => {
+  it('stand on an edge that floating point puts a hair off', () => {
+    const third: Form = { is: 'packages', of: { is: 'line', fixed: null, growing: new Float64Array([0.1 + 0.2]) }, size: 0.3 };
+    expect([...valuesAt(third, 1, 1)]).toEqual([1]);
   });
 });

@@ -1,6 +1,6 @@
 import { type PriceSheet, priceSheetSchema } from '../decision/price-sheet';
-import { type Problem, problemsOf } from '../decision-file/problems';
-import { structureProblems } from '../decision-file/structure';
+import { type Problem, problemsOf } from '../fields/problems';
+import { structureProblems } from '../fields/structure';
 import { type LinkedOffers, readLinkedData } from './linked-data';
 import { SHEET_FORMAT } from './sheet-file';
 import { delimitedTable, type ReadTable } from './table';

@@ -6,6 +6,7 @@ import { oracle } from './oracle';
 import { randomDecision } from './random-decision';
 import { ceiling, compare, rational, rounded, written } from './rational';
 import { richDecision } from './rich-decision';
+import { versionTwoDecision } from './version-two-decision';
 import { readOrNull } from './read-or-null';
 
 function compareWithOracle(file: DecisionFile): void {
@@ -20,8 +21,15 @@ describe('the rules, written down a second time with fractions, give the same to
     fc.assert(fc.property(richDecision, compareWithOracle), { numRuns: 120 });
   });
 
-  it('of which hardly any is refused', () => {
-    const tried = fc.sample(richDecision, 60);
+  it('for decisions of version 2', () => {
+    fc.assert(fc.property(versionTwoDecision, compareWithOracle), { numRuns: 200 });
+  });
+
+  it.each([
+    ['of version 1', richDecision],
+    ['of version 2', versionTwoDecision],
+  ])('of which hardly any is refused, %s', (_version, decisions) => {
+    const tried = fc.sample(decisions, 60);
     expect(tried.filter((file) => readOrNull(file)).length).toBeGreaterThan(50);
   });
 

@@ -50,7 +50,8 @@ interface StreamMonths {
 interface World {
   file: DecisionFile;
   streams: StreamMonths[];
-  quantity(name: string, month: number): Rational | null;
+  /** Of some streams alone where it is orders, sales or subscribers. */
+  quantity(name: string, month: number, streams?: string[]): Rational | null;
 }
 
 function monthOf(file: DecisionFile, month: number): string {
@@ -70,10 +71,15 @@ function seriesAt(file: DecisionFile, series: Series, month: number): Rational {
 }
 
 function worldOf(file: DecisionFile, candidate: Candidate): World {
-  const lift = add(one, percent(candidate.lift));
+  const liftOf = (stream: Stream) => {
+    const { lift } = candidate;
+    if (typeof lift !== 'object') return add(one, percent(lift));
+    return lift.streams.includes(stream.id) ? add(one, percent(lift.percent)) : one;
+  };
   const months = Array.from({ length: file.months }, (_, month) => month);
   const subscribers = new Map<string, Rational[]>();
   const streams = file.forecast.streams.map<StreamMonths>((stream) => {
+    const lift = liftOf(stream);
     let count = rational(stream.subscribers?.start ?? '0');
     const orders = months.map((month) => {
       if (!stream.subscribers) return times(seriesAt(file, stream.orders ?? '0', month), lift);
@@ -113,10 +119,12 @@ interface Owned {
   currency: string;
   taxed: boolean;
   processor: string | null;
+  /** Of a plan: its place, the streams it handles, and whether it takes payments. */
+  plan: { place: number; streams: string[] | undefined; takesPayments: boolean } | null;
 }
 
 /** Whether an order of a stream paid with a card counts. */
-function counts(candidate: Candidate, { charge, processor }: Owned, stream: Stream, card: string): boolean {
+function counts(candidate: Candidate, { charge, processor, plan }: Owned, stream: Stream, card: string): boolean {
   const { only = {} } = charge;
   const channel = stream.channel ?? 'own-site';
   const by = processorFor(candidate, channel, card);
@@ -124,38 +132,59 @@ function counts(candidate: Candidate, { charge, processor }: Owned, stream: Stre
   if (only.kinds && !only.kinds.includes(stream.kind)) return false;
   if (only.channels && !only.channels.includes(channel)) return false;
   if (only.cards && !only.cards.includes(card)) return false;
-  if (only.payments && (by === 'own') !== (only.payments === 'own')) return false;
+  if (plan?.streams && !plan.streams.includes(stream.id)) return false;
+  const isOwn = by === 'own' && plan?.takesPayments !== false;
+  if (only.payments && isOwn !== (only.payments === 'own')) return false;
   return processor === null || processor === by;
 }
 
 function ownedCharges(file: DecisionFile, candidate: Candidate): Owned[] {
-  const plans = candidate.plans.flatMap(({ plan }) => file.offers.flatMap((offer) => offer.plans.filter(({ id }) => id === plan)));
-  const addons = (candidate.addons ?? []).flatMap(({ addon }) =>
-    [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])].filter(({ id }) => id === addon),
-  );
+  type Sheet = { id: string; charges?: Charge[] | undefined; currency: string; taxExcluded?: boolean | undefined };
+  const plans = file.offers.flatMap((offer) => offer.plans);
+  const addons = [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])];
   const named =
     typeof candidate.payments === 'string' || !candidate.payments
       ? [candidate.payments ?? 'own']
       : candidate.payments.map(({ use }) => use);
-  const processors = (file.processors ?? [])
-    .filter(({ id }) => named.includes(id))
-    .sort((a, b) => named.indexOf(a.id) - named.indexOf(b.id));
-  const owned = (
-    sheet: { charges?: Charge[] | undefined; currency: string; taxExcluded?: boolean | undefined },
-    processor: string | null,
-  ) =>
-    (sheet.charges ?? []).map((charge) => ({
-      charge,
-      currency: sheet.currency,
-      taxed: charge.taxExcluded ?? sheet.taxExcluded ?? false,
-      processor,
-    }));
-  return [...[...plans, ...addons].flatMap((sheet) => owned(sheet, null)), ...processors.flatMap((sheet) => owned(sheet, sheet.id))].filter(
-    ({ charge }) => {
-      const kind = charge.only?.payments;
-      return kind === undefined || named.some((name) => (name === 'own') === (kind === 'own'));
-    },
-  );
+  const owned = (sheet: Sheet | undefined, processor: string | null, plan: Owned['plan']): Owned[] =>
+    (sheet?.charges ?? []).map((charge) => {
+      const taxed = charge.taxExcluded ?? sheet?.taxExcluded ?? false;
+      return { charge, currency: sheet?.currency ?? file.currency, taxed, processor, plan };
+    });
+  const all = [
+    ...candidate.plans.flatMap((used, place) =>
+      owned(
+        plans.find(({ id }) => id === used.plan),
+        null,
+        { place, streams: used.streams, takesPayments: used.takesPayments ?? true },
+      ),
+    ),
+    ...(candidate.addons ?? []).flatMap((used) =>
+      owned(
+        addons.find(({ id }) => id === used.addon),
+        null,
+        null,
+      ),
+    ),
+    ...[...new Set(named)].flatMap((use) =>
+      owned(
+        (file.processors ?? []).find(({ id }) => id === use),
+        use,
+        null,
+      ),
+    ),
+  ];
+  return all.filter(({ charge, plan }) => {
+    const kind = charge.only?.payments;
+    if (plan?.takesPayments === false) return charge.bucket !== 'payment' && kind !== 'own';
+    return kind === undefined || named.some((name) => (name === 'own') === (kind === 'own'));
+  });
+}
+
+/** Whether a dated charge exists in a month of the horizon. */
+function exists(file: DecisionFile, { from, until }: Charge, month: number): boolean {
+  const name = monthOf(file, month);
+  return (!from || name >= from) && (!until || name <= until);
 }
 
 const hasNull = (value: unknown): boolean =>
@@ -169,6 +198,10 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
   let left = charge.totalCap == null ? null : rational(charge.totalCap);
   const quantities: Rational[] = [];
   const amounts = Array.from({ length: world.file.months }, (_, month) => {
+    if (!exists(world.file, charge, month)) {
+      quantities.push(zero);
+      return zero;
+    }
     const parts = world.streams.map(({ stream, orders, value, net }) => {
       const share = total(
         Object.entries(stream.cards ?? { domestic: '100' }).map(([card, part]) =>
@@ -182,12 +215,12 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
         ? total(parts.map((part) => part.orders))
         : on === 'sales'
           ? total(parts.map((part) => times(part.orders, part.value)))
-          : (world.quantity(on, month) ?? zero);
+          : (world.quantity(on, month, owned.plan?.streams) ?? zero);
     quantities.push(quantity);
     const free = (allowance: Allowance | undefined): Rational => {
       if (allowance == null) return zero;
       if (typeof allowance === 'string') return rational(allowance);
-      const base = world.quantity(allowance.per, month) ?? zero;
+      const base = world.quantity(allowance.per, month, owned.plan?.streams) ?? zero;
       return times(rational(allowance.ratio ?? '0'), allowance.per === 'sales' ? over(base, rate) : base);
     };
     const unit = (band: { each?: string | null | undefined; percent?: string | null | undefined }) =>
@@ -199,11 +232,16 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
         ...part,
         orders: charge.refund === 'returned' ? times(part.orders, minus(one, percent(part.stream.refunds))) : part.orders,
       }));
-      const fees = charged.map(({ orders, value }) => {
-        let fee = add(times(value, percent(charge.percent)), rational(charge.each ?? '0'));
-        if (charge.least != null) fee = larger(fee, rational(charge.least));
-        if (charge.most != null) fee = smaller(fee, rational(charge.most));
-        return times(orders, fee);
+      const fees = charged.flatMap(({ stream, orders, value: average }) => {
+        const sizes = stream.orderSizes ?? [{ share: '100', times: '1' }];
+        const mean = total(sizes.map((size) => times(percent(size.share), rational(size.times))));
+        return sizes.map((size) => {
+          const value = over(times(average, rational(size.times)), mean);
+          let fee = add(times(value, percent(charge.percent)), rational(charge.each ?? '0'));
+          if (charge.least != null) fee = larger(fee, rational(charge.least));
+          if (charge.most != null) fee = smaller(fee, rational(charge.most));
+          return times(times(orders, percent(size.share)), fee);
+        });
       });
       const count = total(charged.map(({ orders }) => orders));
       amount = total(fees);
@@ -244,7 +282,7 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
   let prepaid = zero;
   const line = (month: number, bucket: string, charged: Rational, currency: string, taxed: boolean) =>
     lines.push({ month, bucket, amount: money(times(money(charged, currency), rateOf(currency)), base), taxed });
-  const pay = (month: number, covers: number, price: Rational, currency: string, bucket: string, taxed: boolean) => {
+  const pay = (month: number, covers: number, price: Rational, currency: string, bucket: string, taxed: boolean, isCredit = false) => {
     const charged = money(price, currency);
     if (file.basis === 'spread') {
       const length = covers === 0 ? file.months - month : covers;
@@ -253,27 +291,43 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
         line(month + part, bucket, minus(upTo(part + 1), upTo(part)), currency, taxed);
     } else line(month, bucket, charged, currency, taxed);
     const past = month + covers - file.months;
-    if (covers > 0 && past > 0) prepaid = add(prepaid, times(over(times(charged, rational(past)), rational(covers)), rateOf(currency)));
+    if (covers > 0 && past > 0 && !isCredit)
+      prepaid = add(prepaid, times(over(times(charged, rational(past)), rational(covers)), rateOf(currency)));
   };
-  const payTerm = (term: Term, count: number, currency: string, bucket: string, taxed: boolean, id: string) => {
-    const { intro } = term;
-    if (term.price === null || (intro && 'price' in intro && intro.price === null)) return unknown.add(id);
-    let ordinal = 0;
-    for (let month = Math.floor((term.trialDays ?? 0) / 30); month < file.months; month += term.months) {
-      const renewal = rational(term.price);
-      const first = !intro ? renewal : 'off' in intro ? times(renewal, minus(one, percent(intro.off))) : rational(intro.price ?? '0');
-      pay(month, term.months, times(intro && ordinal < intro.periods ? first : renewal, rational(count)), currency, bucket, taxed);
-      ordinal++;
-      if (term.months === 0) break;
+  /** The payments of a term: month, months covered, price in its currency, rounded. */
+  const paymentsOf = (term: Term, count: number, currency: string, extraMonths: number) => {
+    const { intro, renewal, changes = [] } = term;
+    const granted = intro && (!intro.until || intro.until >= file.start) ? intro.periods : 0;
+    const payments: Array<{ month: number; covers: number; price: Rational }> = [];
+    let month = Math.floor((term.trialDays ?? 0) / 30);
+    for (let ordinal = 0; month < file.months; ordinal++) {
+      const isRenewed = renewal !== undefined && ordinal >= (granted > 0 ? granted : 1);
+      const change = !renewal || isRenewed ? [...changes].reverse().find(({ from }) => monthOf(file, month) >= from) : undefined;
+      const usual = rational(change?.price ?? (isRenewed ? renewal?.price : term.price) ?? '0');
+      let price = usual;
+      if (intro && ordinal < granted) price = 'off' in intro ? times(usual, minus(one, percent(intro.off))) : rational(intro.price ?? '0');
+      const length = isRenewed ? (renewal?.months ?? 0) : term.months;
+      const covers = length + (ordinal === 0 && length > 0 ? extraMonths : 0);
+      payments.push({ month, covers, price: money(times(price, rational(count)), currency) });
+      if (covers === 0) break;
+      month += covers;
     }
+    return payments;
+  };
+  const isNotKnown = ({ price, intro, renewal }: Term) =>
+    price === null || renewal?.price === null || (intro !== undefined && 'price' in intro && intro.price === null);
+  const payTerm = (term: Term, count: number, currency: string, bucket: string, taxed: boolean, id: string, extraMonths: number) => {
+    if (isNotKnown(term)) return unknown.add(id);
+    for (const { month, covers, price } of paymentsOf(term, count, currency, extraMonths))
+      pay(month, covers, price, currency, bucket, taxed);
     return undefined;
   };
   const plans = candidate.plans.flatMap((used) =>
-    file.offers.flatMap((offer) => offer.plans.filter(({ id }) => id === used.plan).map((plan) => ({ plan, term: used.term }))),
+    file.offers.flatMap((offer) => offer.plans.filter(({ id }) => id === used.plan).map((plan) => ({ plan, used }))),
   );
-  for (const { plan, term } of plans) {
-    const found = plan.terms.find(({ id }) => id === term);
-    if (found) payTerm(found, 1, plan.currency, 'plan', plan.taxExcluded ?? false, plan.id);
+  for (const { plan, used } of plans) {
+    const found = plan.terms.find(({ id }) => id === used.term);
+    if (found) payTerm(found, 1, plan.currency, 'plan', plan.taxExcluded ?? false, plan.id, used.extraMonths ?? 0);
     for (const fee of plan.once ?? []) pay(0, 0, rational(fee.amount), plan.currency, 'once', plan.taxExcluded ?? false);
   }
   const allAddons = [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])];
@@ -282,7 +336,7 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
   );
   for (const { addon, used } of addons) {
     const found = addon.terms?.find(({ id }) => id === used.term);
-    if (found) payTerm(found, used.count ?? 1, addon.currency, 'addon', addon.taxExcluded ?? false, addon.id);
+    if (found) payTerm(found, used.count ?? 1, addon.currency, 'addon', addon.taxExcluded ?? false, addon.id, 0);
   }
   for (const extra of candidate.extras ?? [])
     for (let month = extra.from ?? 0; month < file.months; month += extra.months) {
@@ -291,22 +345,42 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
     }
   const exceeded: Array<{ month: number; limit: string }> = [];
   const charges = ownedCharges(file, candidate);
-  for (const owned of charges) {
+  const inHorizon = ({ charge }: Owned) =>
+    Array.from({ length: file.months }, (_, month) => month).some((month) => exists(file, charge, month));
+  /** What credits took already of a plan's payments, by the plan's place and the month. */
+  const taken = new Map<string, Rational>();
+  for (const owned of charges.filter(inHorizon)) {
     if (hasNull(owned.charge)) {
       unknown.add(owned.charge.id);
       continue;
     }
-    const { charge, currency, taxed } = owned;
+    const { charge, currency, taxed, plan } = owned;
     const { amounts, quantities } = chargeMonths(world, candidate, owned, rateOf(currency));
-    amounts.forEach((amount, month) =>
-      line(
-        month,
-        charge.credit ? 'credit' : (charge.bucket ?? 'transaction'),
-        charge.credit ? minus(zero, amount) : amount,
-        currency,
-        taxed,
-      ),
-    );
+    if (charge.against === 'plan' && plan) {
+      const used = plans[plan.place];
+      const term = used?.plan.terms.find(({ id }) => id === used.used.term);
+      let balance = zero;
+      const payments = term && !isNotKnown(term) ? paymentsOf(term, 1, currency, used?.used.extraMonths ?? 0) : [];
+      for (let month = 0; month < file.months; month++) {
+        for (const payment of payments.filter((one_) => one_.month === month)) {
+          const key = `${plan.place} ${month}`;
+          const part = money(smaller(minus(payment.price, taken.get(key) ?? zero), balance), currency);
+          taken.set(key, add(taken.get(key) ?? zero, part));
+          balance = minus(balance, part);
+          pay(month, payment.covers, minus(zero, part), currency, 'credit', taxed, true);
+        }
+        balance = add(balance, money(amounts[month] ?? zero, currency));
+      }
+    } else
+      amounts.forEach((amount, month) =>
+        line(
+          month,
+          charge.credit ? 'credit' : (charge.bucket ?? 'transaction'),
+          charge.credit ? minus(zero, amount) : amount,
+          currency,
+          taxed,
+        ),
+      );
     const last = 'bands' in charge ? charge.bands.at(-1)?.upTo : null;
     if (last != null)
       quantities.forEach((quantity, month) => compare(quantity, rational(last)) > 0 && exceeded.push({ month, limit: charge.id }));
@@ -316,13 +390,22 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
     lines.push({ month, bucket: 'time', amount: money(times(hours, rational(file.hourValue ?? '0')), base), taxed: false });
     const taxable = total(lines.filter((one_) => one_.taxed && one_.month === month).map(({ amount }) => amount));
     lines.push({ month, bucket: 'tax', amount: money(times(taxable, percent(file.feeTax)), base), taxed: false });
-    for (const { plan } of plans)
+    for (const { plan, used } of plans) {
+      const inMonth = (name: string, at: number) => {
+        const quantity = world.quantity(name, at, used.streams);
+        return quantity && name === 'sales' ? over(quantity, rateOf(plan.currency)) : quantity;
+      };
       for (const [name, most] of Object.entries(plan.limits ?? {})) {
-        const raised = total(addons.map(({ addon, used }) => times(rational(addon.raises?.[name] ?? '0'), rational(used.count ?? 1))));
-        const quantity = world.quantity(name, month);
-        const counted = quantity && name === 'sales' ? over(quantity, rateOf(plan.currency)) : quantity;
+        const raised = total(addons.map(({ addon, used: by }) => times(rational(addon.raises?.[name] ?? '0'), rational(by.count ?? 1))));
+        const counted = inMonth(name, month);
         if (counted && compare(counted, add(rational(most), raised)) > 0) exceeded.push({ month, limit: name });
       }
+      for (const [name, most] of Object.entries(plan.yearlyLimits ?? {})) {
+        let year = zero;
+        for (let at = Math.max(0, month - 11); at <= month; at++) year = add(year, inMonth(name, at) ?? zero);
+        if (compare(year, rational(most)) > 0) exceeded.push({ month, limit: `${name}/year` });
+      }
+    }
   }
   const places = DIGITS[base] ?? 2;
   const sum = total(lines.map(({ amount }) => amount));
@@ -344,8 +427,8 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
     ...addons.map(({ addon }) => addon.features),
     ...(candidate.extras ?? []).map((extra) => extra.features),
   ];
-  const unmet = (file.needs ?? []).filter(({ level, feature, least }) => {
-    if (level !== 'must') return false;
+  const unmet = (file.needs ?? []).filter(({ level, feature, least, from }) => {
+    if (level !== 'must' || (from && from > monthOf(file, file.months - 1))) return false;
     return !features.some((all) => {
       const value = all?.[feature];
       return (
@@ -355,7 +438,7 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
   });
   const stated = (feature: string) => plans.some(({ plan }) => plan.features?.[feature] != null);
   const first = exceeded.sort((a, b) => a.month - b.month || (a.limit < b.limit ? -1 : 1))[0];
-  const fees = charges.filter(
+  const payable = charges.filter(
     ({ charge }) => charge.bucket === 'payment' && !charge.credit && ['orders', 'sales'].includes(charge.on ?? 'orders'),
   );
   return {
@@ -371,16 +454,16 @@ function resultOf(file: DecisionFile, candidate: Candidate): Record<string, unkn
     keep: written(minus(rounded(kept, places), sum), places),
     prepaid: written(prepaid, places),
     outgrown: first ? { month: monthOf(file, first.month), limit: first.limit } : null,
-    missing: unmet.filter(({ feature }) => stated(feature)).map(({ feature }) => feature),
-    unclear: unmet.filter(({ feature }) => !stated(feature)).map(({ feature }) => feature),
+    missing: [...new Set(unmet.filter(({ feature }) => stated(feature)).map(({ feature }) => feature))],
+    unclear: [...new Set(unmet.filter(({ feature }) => !stated(feature)).map(({ feature }) => feature))],
     unknown: [...unknown].sort(),
     noPaymentFee: world.streams
-      .filter(
-        ({ stream, orders: counted }) =>
-          counted.some(({ top }) => top > 0n) &&
-          Object.entries(stream.cards ?? { domestic: '100' }).some(
-            ([card, share]) => rational(share).top > 0n && !fees.some((owned) => counts(candidate, owned, stream, card)),
-          ),
+      .filter(({ stream, orders: counted }) =>
+        Object.entries(stream.cards ?? { domestic: '100' }).some(([card, share]) => {
+          const fees = payable.filter((owned) => counts(candidate, owned, stream, card));
+          const isFree = (month: number) => (counted[month]?.top ?? 0n) > 0n && !fees.some(({ charge }) => exists(file, charge, month));
+          return rational(share).top > 0n && Array.from({ length: file.months }, (_, month) => month).some(isFree);
+        }),
       )
       .map(({ stream }) => stream.id),
     usable: unmet.length === 0 && !first,

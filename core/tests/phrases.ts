@@ -230,7 +230,7 @@ export const PHRASES: ReadonlyArray<readonly [phrase: string, ...readings: strin
   ['up to 5,000 contacts', 'at most 5000 of contacts'],
   ['900 visits a month', 'at most 900 of visits'],
   ['up to 4,000 of sales a month', 'at most 4000 of sales'],
-  ['up to 48,000.00 of sales a year', '? at most 4000.00 of sales'],
+  ['up to 48,000.00 of sales a year', 'at most 48000.00 of sales a year'],
   ['unlimited products', 'no limit on products'],
   ['products: unlimited', 'no limit on products'],
   ['no limit on contacts', 'no limit on contacts'],

@@ -1,4 +1,4 @@
-import { RefusedFileError } from '../decision-file/problems';
+import { RefusedFileError } from '../fields/problems';
 import { readDecisionFile } from '../decision-file/read';
 import type { DecisionFile } from '../decision-file/schema';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { label, monthField, signedDecimal, slug } from '../decision-file/amounts';
+import { label, monthField, signedDecimal, slug } from '../fields/amounts';
 
 const figure = z.string().max(40);
 

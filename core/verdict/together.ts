@@ -37,7 +37,7 @@ export interface Together {
 export function priceTogether(file: DecisionFile, first: string, second: string, streams: readonly string[]): Together | null {
   const [one, other] = [first, second].map((id) => file.candidates.find((candidate) => candidate.id === id));
   if (!one || !other || one === other) return null;
-  const { common, rest } = commonParts([one, other], file.currency);
+  const { common, rest } = commonParts([one, other], file.currency, () => true);
   const lean = { ...other, extras: rest[1]?.extras ?? [] };
   const others = file.forecast.streams.map(({ id }) => id).filter((id) => !streams.includes(id));
   const [ofFirst, ofSecond] = [preparePricing(withOnlyStreams(file, others)), preparePricing(withOnlyStreams(file, streams))];

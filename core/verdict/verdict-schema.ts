@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { label, slug, wholeNumber } from '../decision-file/amounts';
+import { label, slug, wholeNumber } from '../fields/amounts';
 import { dayField } from '../decision/day';
 import { conditionSchema, segmentSchema, suitsSchema, thresholdSchema } from './conditions-schema';
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Charge } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { numberForecast } from '../forecast/number-forecast';
-import { statedLevel } from '../scales/charge-months';
+import { statedLevel } from '../scales/level';
 import { kiteDecision } from '../tests/kite-decision';
 import { allOrdersKey, foreignKind } from './assumption';
 import { isAbout, keyParts, withChange, withChanges } from './changes';
@@ -119,7 +119,7 @@ describe('a changed assumption', () => {
 });
 
 describe('a level worked out from its numbers', () => {
-  const level = statedLevel({ file: decision() });
+  const level = statedLevel(decision());
 
   it.each(['orders', 'orders:kites', 'order-value', 'order-value:kites', 'refunds:kites', 'foreign-cards:kites'])(
     'is what the changed file gives, for %s',

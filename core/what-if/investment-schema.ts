@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { amount, decimalField, slug } from '../decision-file/amounts';
+import { amount, decimalField, slug } from '../fields/amounts';
 
 const lift = decimalField({ least: '-100', most: '1000' });
 

@@ -6,7 +6,7 @@ import type { DecisionFile } from '../decision-file/schema';
 import { inVersion, VERSION_NAMES, type VersionName } from '../forecast/versions';
 import { ledgerOf } from '../pricing/ledger';
 import type { LedgerLine } from '../pricing/ledger-line';
-import { liftScale, preparePricing } from '../pricing/pricing';
+import { forecastWith, preparePricing } from '../pricing/pricing';
 import type { Change } from './changes';
 import type { Investment } from './investment-schema';
 
@@ -108,7 +108,7 @@ function investedIn(candidate: Candidate, { build, photographs, texts, upkeep, h
 
 function keptMonths(file: DecisionFile, candidate: Candidate): KeptMonth[] {
   const pricing = preparePricing(file);
-  const forecast = pricing.forecastAt(liftScale(candidate));
+  const forecast = forecastWith(pricing, candidate);
   const { lines } = ledgerOf(pricing, candidate);
   const isOf = (line: LedgerLine, label: string) => line.source.kind === 'extra' && candidate.extras?.[line.source.index]?.label === label;
   const byMonth = (counts: (line: LedgerLine) => boolean) => {

@@ -1,5 +1,5 @@
 import { type NumberStream, scaledStream, withStreams } from '../forecast/number-forecast';
-import type { Level } from '../scales/charge-months';
+import type { Level } from '../scales/level';
 import { type Change, keyParts } from './changes';
 
 /**

@@ -1,6 +1,6 @@
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing } from '../pricing/pricing';
-import { type Level, statedLevel } from '../scales/charge-months';
+import { type Level, statedLevel } from '../scales/level';
 import { type Evaluator, evaluator, type PointTotals } from '../scales/evaluate';
 import { prepareCandidates } from '../scales/prepare';
 import { foreignKind } from './assumption';
@@ -27,7 +27,7 @@ export function pointFinder(file: DecisionFile): PointFinder {
 
   function at(changed: DecisionFile): Base {
     const pricing = preparePricing(changed);
-    return { file: changed, evaluate: evaluator(pricing, prepareCandidates(pricing)), level: statedLevel(pricing) };
+    return { file: changed, evaluate: evaluator(pricing, prepareCandidates(pricing)), level: statedLevel(pricing.file) };
   }
 
   function based(change: Change): { base: Base; level: Level } {
@@ -44,7 +44,7 @@ export function pointFinder(file: DecisionFile): PointFinder {
     }
     const quick = changedLevel(from.level, change, foreign);
     const base = { ...from, file: withChange(from.file, change) };
-    return quick ? { base, level: quick } : { base, level: statedLevel({ file: base.file }) };
+    return quick ? { base, level: quick } : { base, level: statedLevel(base.file) };
   }
 
   return {

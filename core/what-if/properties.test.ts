@@ -35,8 +35,7 @@ describe('the route', () => {
     holds(
       randomDecision,
       (file) => {
-        const ids = file.candidates.map(({ id }) => id);
-        const solver = routeSolver(preparePricing(file), ids);
+        const solver = routeSolver(preparePricing(file), file.candidates);
         const moving = { within: 500, between: 2500, moves: 2 };
         const found = solver.solve(moving);
         if (!found) return;
@@ -67,9 +66,9 @@ describe('the route', () => {
         if (!first) return;
         const pricing = preparePricing({ ...file, needs: [{ feature: 'never', level: 'must' }] });
         const whole = [{ candidate: first.id, from: 0, to: file.months }];
-        expect(routeSolver(pricing, [first.id]).costOf(whole, { within: 0, between: 0, moves: 0 })).toBeNull();
+        expect(routeSolver(pricing, [first]).costOf(whole, { within: 0, between: 0, moves: 0 })).toBeNull();
         expect(
-          routeSolver(preparePricing(file), [first.id]).costOf([{ candidate: first.id, from: 0, to: 0 }], {
+          routeSolver(preparePricing(file), [first]).costOf([{ candidate: first.id, from: 0, to: 0 }], {
             within: 0,
             between: 0,
             moves: 0,

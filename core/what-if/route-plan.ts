@@ -3,8 +3,8 @@ import { minorDigits, roundMoney } from '../amount/currencies';
 import { minorText, type MinorUnits } from '../amount/minor-units';
 import { addMonths, type Month } from '../calendar/month';
 import type { DecisionFile } from '../decision-file/schema';
-import { preparePricing } from '../pricing/pricing';
-import { type PlannedSegment, type RouteSolver, routeSolver } from '../route/cheapest-route';
+import { preparePricing, type Pricing } from '../pricing/pricing';
+import { type PlannedSegment, type RoutedBy, type RouteSolver, routeSolver, wayTotals } from '../route/cheapest-route';
 
 /** What one move takes: own hours, and money on top. */
 export interface MoveEffort {
@@ -19,6 +19,10 @@ export interface MovingCosts {
   readonly between: MoveEffort;
   /** Most moves to another vendor. */
   readonly moves: number;
+  /** Percent of the subscribers that a move to another vendor loses; none where nobody says. */
+  readonly loses?: string | undefined;
+  /** Whether ways are compared by what is paid (as long as nobody says otherwise) or by what is kept. */
+  readonly by?: 'cost' | 'keep' | undefined;
   /** Candidates that take no part; undefined for those that {@link leftOutOf} names. */
   readonly without?: readonly string[] | undefined;
 }
@@ -28,8 +32,12 @@ export const USUAL_MOVING: MovingCosts = { within: { hours: '1', money: '0' }, b
 
 /** A way through the horizon and what it comes to. */
 export interface RoutePlan {
-  /** Null where no way exists. */
+  /** What is paid, and lost by moving where ways are compared by it; null where no way exists. */
   readonly total: string | null;
+  /** What is kept, where ways are compared by it. */
+  readonly kept: string | null;
+  /** What moves lose in all. */
+  readonly lost: string;
   readonly segments: ReadonlyArray<{ readonly candidate: string; readonly from: Month; readonly months: number }>;
   /** The cheapest candidate that can be used over the whole horizon; null where there is none. */
   readonly single: { readonly candidate: string; readonly total: string } | null;
@@ -74,30 +82,42 @@ export function routePlanner(file: DecisionFile): RoutePlanner {
   const pricing = preparePricing(file);
   const usual = leftOutOf(file);
   let last: { readonly key: string; readonly solver: RouteSolver } | null = null;
-  const solverFor = (without: readonly string[]) => {
-    const key = without.join(' ');
+  const solverFor = (without: readonly string[], by: RoutedBy) => {
+    const key = `${by} ${without.join(' ')}`;
     if (last?.key !== key)
       last = {
         key,
         solver: routeSolver(
           pricing,
-          file.candidates.map(({ id }) => id).filter((id) => !without.includes(id)),
+          file.candidates.filter(({ id }) => !without.includes(id)),
+          by,
         ),
       };
     return last.solver;
   };
   // A way may not contain what all candidates share; each on its own is priced without that.
-  const singles = file.candidates.map(({ id }) => ({ id, solver: routeSolver(pricing, [id]) }));
-  return { plan: (moving) => planned(file, solverFor(moving.without ?? usual), singles, moving) };
+  const singlesBy = (by: RoutedBy) =>
+    file.candidates.map((candidate) => ({ id: candidate.id, solver: routeSolver(pricing, [candidate], by) }));
+  const singles = new Map<RoutedBy, ReturnType<typeof singlesBy>>();
+  return {
+    plan(moving) {
+      const by = moving.by ?? 'cost';
+      const alone = singles.get(by) ?? singlesBy(by);
+      singles.set(by, alone);
+      return planned(pricing, solverFor(moving.without ?? usual, by), alone, moving);
+    },
+  };
 }
 
 function planned(
-  file: DecisionFile,
+  pricing: Pricing,
   solver: RouteSolver,
   singles: ReadonlyArray<{ id: string; solver: RouteSolver }>,
   moving: MovingCosts,
 ): RoutePlan {
+  const { file } = pricing;
   const { currency, months, start } = file;
+  const by = moving.by ?? 'cost';
   const digits = minorDigits(currency);
   const money = (units: MinorUnits) => minorText(units, digits);
   const effort = ({ hours, money: paid }: MoveEffort) =>
@@ -109,15 +129,18 @@ function planned(
     )
       .times(10 ** digits)
       .toNumber();
-  const costs = { within: effort(moving.within), between: effort(moving.between), moves: moving.moves };
+  const costs = { within: effort(moving.within), between: effort(moving.between), moves: moving.moves, loses: moving.loses };
   const found = solver.solve(costs);
+  const way = found && solver.priced(found.segments, costs);
   const single = cheapestSingle(singles, months);
   const shown = { within: money(costs.within), between: money(costs.between) };
-  if (!found)
+  if (!found || !way)
     return {
       total: null,
+      kept: null,
+      lost: money(0),
       segments: [],
-      single: single && { candidate: single.id, total: money(single.cost) },
+      single: single && { candidate: single.id, total: money(single.paid) },
       saving: null,
       costs: shown,
       firstMove: [],
@@ -125,10 +148,13 @@ function planned(
     };
   const later = shifted(found.segments, QUARTER, months);
   const laterCost = later && solver.costOf(later, costs);
+  const { total, kept } = wayTotals(pricing, way, by);
   return {
-    total: money(found.cost),
+    total,
+    kept: kept ?? null,
+    lost: money(way.lost),
     segments: found.segments.map(({ candidate, from, to }) => ({ candidate, from: addMonths(start, from), months: to - from })),
-    single: single && { candidate: single.id, total: money(single.cost) },
+    single: single && { candidate: single.id, total: money(single.paid) },
     saving: single ? money(single.cost - found.cost) : null,
     costs: shown,
     firstMove: firstMoves(found.segments).map(({ month, segments }) => {
@@ -146,11 +172,11 @@ function planned(
 function cheapestSingle(
   singles: ReadonlyArray<{ id: string; solver: RouteSolver }>,
   months: number,
-): { id: string; cost: MinorUnits } | null {
-  let best: { id: string; cost: MinorUnits } | null = null;
+): { id: string; cost: MinorUnits; paid: MinorUnits } | null {
+  let best: { id: string; cost: MinorUnits; paid: MinorUnits } | null = null;
   for (const { id, solver } of singles) {
-    const cost = solver.costOf([{ candidate: id, from: 0, to: months }], { within: 0, between: 0, moves: 0 });
-    if (cost !== null && (best === null || cost < best.cost)) best = { id, cost };
+    const priced = solver.priced([{ candidate: id, from: 0, to: months }], { within: 0, between: 0, moves: 0 });
+    if (priced && (best === null || priced.cost < best.cost)) best = { id, cost: priced.cost, paid: priced.paid };
   }
   return best;
 }

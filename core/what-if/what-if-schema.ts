@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { amount, label, signedDecimal, slug, wholeNumber } from '../decision-file/amounts';
+import { amount, label, share, signedDecimal, slug, wholeNumber } from '../fields/amounts';
 import { investmentSchema } from './investment-schema';
 
 /** Key of an assumption: what it is, and of what. */
@@ -12,6 +12,9 @@ export const movingSchema = z.strictObject({
   within: effort,
   between: effort,
   moves: wholeNumber(0, 120),
+  /** Percent of the subscribers that a move to another vendor loses. */
+  loses: share.optional(),
+  by: z.enum(['cost', 'keep']).optional(),
   without: z.array(slug).max(1000).readonly().optional(),
 });
 

@@ -77,7 +77,13 @@ export function assumptionsSheet(file: DecisionFile): { sheet: SheetInProgress; 
   );
   const candidateCells = new Map(
     candidates.map(({ id, label, hours, lift = '0' }) => {
-      const row = sheet.add(text(label), text(id, 'quiet'), input(hours?.setup ?? '0'), input(hours?.monthly ?? '0'), input(lift));
+      const row = sheet.add(
+        text(label),
+        text(id, 'quiet'),
+        input(hours?.setup ?? '0'),
+        input(hours?.monthly ?? '0'),
+        input(typeof lift === 'object' ? lift.percent : lift),
+      );
       return [
         id,
         { setup: fixedCell(ASSUMPTIONS, 2, row), monthly: fixedCell(ASSUMPTIONS, 3, row), lift: fixedCell(ASSUMPTIONS, 4, row) },

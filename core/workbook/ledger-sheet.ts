@@ -1,25 +1,25 @@
 import { minorDigits } from '../amount/currencies';
 import { ONE } from '../amount/decimal';
 import type { Candidate } from '../decision-file/candidate-schema';
-import type { Bucket } from '../pricing/ledger-line';
+import type { Charge } from '../decision-file/price-sheet-schema';
 import { candidateCharges } from '../pricing/candidate-charges';
-import { isChargeNotKnown } from '../pricing/charge-amount';
-import { findTerm, paymentSchedule, type ScheduledPayment } from '../pricing/payment-schedule';
+import { bucketOf, type Bucket } from '../pricing/ledger-line';
+import { limitRules } from '../pricing/limits';
+import { FROM_THE_START, paymentSchedule, type ScheduledPayment } from '../pricing/payment-schedule';
+import { isAgainstPlan, planCredits } from '../pricing/plan-credit';
 import type { Pricing } from '../pricing/pricing';
-import { processingOf } from '../pricing/processing';
+import type { ChargeOwner } from '../pricing/processing';
 import { partName, sourceName } from '../pricing/source-name';
+import { isChargeNotKnown } from '../rules/charges/charge-rule';
+import type { LimitRule } from '../rules/limits/limit-rule';
 import type { AssumptionPlaces } from './assumptions-sheet';
 import { type Cell, formula, newSheet, type SheetInProgress, text } from './cells';
-import { chargeFormulas, type ChargeContext, lifted, stepped } from './charge-formulas';
+import { FormulaReading, rounded, stepped } from './formula-reading';
 import type { PricePlaces } from './prices-sheet';
 import { monthColumn, type SalesPlaces } from './sales-sheet';
 
 export const LEDGER = 'Ledger';
 export const WORKINGS = 'Workings';
-
-/** Rounding to the minor unit; ten places first, so that dust below does not decide a half. */
-const DUST_PLACES = 10;
-const rounded = (expression: string, digits: number) => `ROUND(ROUND(${expression},${DUST_PLACES}),${digits})`;
 
 /** Rows of the ledger that belong to a candidate, and of the workings that say whether a limit is exceeded. */
 export interface CandidateRows {
@@ -53,7 +53,7 @@ export function ledgerSheets(
   workings.add(text('Before rounding, in the vendor’s currency', 'title'));
   workings.add(...heads('Candidate'));
   const rows = pricing.file.candidates.map((candidate) =>
-    candidateRows({ pricing, candidate, months, assumed, sales, prices, ledger, workings }),
+    candidateRows({ pricing, candidate, months, assumed, sales, prices, ledger, workings, named: { name: '', currency: '' } }),
   );
   return { ledger, workings, rows };
 }
@@ -67,10 +67,12 @@ interface Filling {
   readonly prices: PricePlaces;
   readonly ledger: SheetInProgress;
   readonly workings: SheetInProgress;
+  /** Whose rows of workings are being written. */
+  readonly named: { name: string; currency: string };
 }
 
 function candidateRows(filling: Filling): CandidateRows {
-  const { pricing, candidate, months, assumed, sales, prices, ledger, workings } = filling;
+  const { pricing, candidate, months, assumed, ledger } = filling;
   const base = pricing.file.currency;
   const first = ledger.rows.length + 1;
   /** An amount rounded in its currency, then converted and rounded in the base currency. */
@@ -95,56 +97,39 @@ function candidateRows(filling: Filling): CandidateRows {
       ...cells,
     );
   };
-  for (const payments of bySource(paymentSchedule(pricing, candidate))) {
-    const [payment] = payments;
+  const reading = formulaReading(filling);
+  const payments = paymentSchedule(pricing, candidate);
+  for (const group of bySource(payments)) {
+    const [payment] = group;
     if (!payment) continue;
     const { bucket, currency, taxExcluded } = payment;
-    const price = paidPrice(filling, payments);
+    const paid = (one: ScheduledPayment) => rounded(reading.at(one.price, one.month), minorDigits(currency));
     line(sourceName(pricing, candidate, payment.source), bucket, currency, taxExcluded, (month) => {
-      const parts = payments.flatMap((one, ordinal) => partOf(pricing, one, price(ordinal), month));
+      const parts = group.flatMap((one) => partOf(pricing, one, paid(one), month));
       return parts.length === 0 ? null : parts.map((part) => inBase(part, currency)).join('+');
     });
   }
-  const processing = processingOf(candidate);
-  // Streams and their cards are the same at every level of sales.
-  const { streams } = pricing.forecastAt(ONE);
-  const context: ChargeContext = { candidate, processing, streams, assumed, sales, prices };
-  const charges = candidateCharges(pricing, candidate, processing).filter(({ charge }) => !isChargeNotKnown(charge));
-  const limits = planLimitRows(filling, context);
-  for (const one of charges) {
-    const { charge, owner } = one;
-    const { quantity, amount } = chargeFormulas(context, one);
-    const name = `${partName(pricing, owner.kind, owner.id)}, ${charge.label || charge.id}`;
-    const working = (what: string, at: (month: number) => string) =>
-      workings.add(
-        text(candidate.id),
-        text(`${name}: ${what}`),
-        null,
-        text(owner.currency),
-        null,
-        null,
-        ...months.map((_, month) => formula(at(month))),
-      );
-    const counted = quantity ? working('counted', quantity) : 0;
-    const q = (month: number) => `${WORKINGS}!${monthColumn(month)}${counted}`;
-    const own = workings.rows.length + 1;
-    const capped = (month: number, plain: string) => {
-      if (charge.totalCap == null) return plain;
-      const cap = prices.at(`charge ${owner.id} ${charge.id}`, 'totalCap');
-      return month === 0 ? `MIN(${plain},${cap})` : `MIN(${plain},${cap}-SUM(${monthColumn(0)}${own}:${monthColumn(month - 1)}${own}))`;
-    };
-    const row = working('comes to', (month) => capped(month, amount(month, q(month))));
-    line(name, charge.credit ? 'credit' : (charge.bucket ?? 'transaction'), owner.currency, owner.taxExcluded, (month) =>
-      inBase(`${charge.credit ? '-' : ''}${WORKINGS}!${monthColumn(month)}${row}`, owner.currency),
+  const charges = candidateCharges(pricing, candidate).filter(({ charge }) => !isChargeNotKnown(charge));
+  const limits = limitRules(pricing, candidate).flatMap((limit) => limitRow(filling, reading, limit));
+  for (const { charge, owner, rule } of charges.filter((one) => !isAgainstPlan(one))) {
+    const name = chargeName(pricing, owner, charge);
+    naming(filling, name, owner.currency);
+    reading.row('counted', rule.parts.quantity);
+    const row = reading.row('comes to', rule.amount);
+    const sign = charge.credit ? '-' : '';
+    line(name, bucketOf(charge), owner.currency, owner.taxExcluded, (month) =>
+      inBase(`${sign}${reading.cell(row, month)}`, owner.currency),
     );
-    const last = 'bands' in charge ? charge.bands.length - 1 : -1;
-    if ('bands' in charge && charge.bands[last]?.upTo != null)
-      limits.push(
-        working(
-          'over the last band',
-          (month) => `IF(${stepped(q(month))}>${prices.at(`band ${owner.id} ${charge.id} ${last}`, 'upTo')},1,0)`,
-        ),
-      );
+  }
+  for (const { one, used, payments: paid } of planCredits(pricing, candidate, charges, FROM_THE_START)) {
+    const { charge, owner } = one;
+    const name = chargeName(pricing, owner, charge);
+    naming(filling, name, owner.currency);
+    const row = reading.row('credit used up', used);
+    line(name, 'credit', owner.currency, owner.taxExcluded, (month) => {
+      const parts = paid.flatMap((payment) => partOf(pricing, payment, `-${reading.cell(row, payment.month)}`, month));
+      return parts.length === 0 ? null : parts.map((part) => inBase(part, owner.currency)).join('+');
+    });
   }
   timeLine(filling, (what, at) => line(what, 'time', base, false, at));
   const last = ledger.rows.length;
@@ -167,24 +152,6 @@ function bySource(payments: readonly ScheduledPayment[]): ScheduledPayment[][] {
   return [...groups.values()];
 }
 
-/** What the n-th payment costs, rounded in its currency, as a formula on the price (decision file §3). */
-function paidPrice({ pricing, candidate, prices }: Filling, payments: readonly ScheduledPayment[]): (ordinal: number) => string {
-  const source = payments[0]?.source;
-  const digits = minorDigits(payments[0]?.currency ?? pricing.file.currency);
-  if (source?.kind === 'joining-fee') return () => rounded(prices.at(`once ${source.plan} ${source.index}`, 'price'), digits);
-  if (source?.kind === 'extra') return () => rounded(prices.at(`extra ${candidate.id} ${source.index}`, 'price'), digits);
-  if (source?.kind !== 'term') return () => '0';
-  const terms = source.owner === 'plan' ? pricing.plan(source.id).plan.terms : (pricing.addon(source.id).terms ?? []);
-  const { intro } = findTerm(terms, source.term);
-  const count = source.owner === 'addon' ? (candidate.addons?.find(({ addon }) => addon === source.id)?.count ?? 1) : 1;
-  const at = (column: Parameters<PricePlaces['at']>[1]) => prices.at(`term ${source.id} ${source.term}`, column);
-  return (ordinal) => {
-    const isIntroductory = intro !== undefined && ordinal < intro.periods;
-    const price = !isIntroductory ? at('price') : 'off' in intro ? `${at('price')}*(1-${at('percent')}/100)` : at('intro');
-    return rounded(`${price}*${count}`, digits);
-  };
-}
-
 /** What of a payment counts in a month: all of it when it is paid, or its part where payments are spread (decision file §3). */
 function partOf({ file }: Pricing, { month: paid, covers, currency }: ScheduledPayment, price: string, month: number): string[] {
   if (file.basis !== 'spread') return paid === month ? [price] : [];
@@ -202,29 +169,42 @@ function timeLine({ candidate, assumed, pricing }: Filling, add: (what: string, 
   add('Own hours', (month) => rounded(`${month === 0 ? `(${cells.setup}+${cells.monthly})` : cells.monthly}*${assumed.hourValue}`, digits));
 }
 
-/** For each limit of a plan, a row that says in which months it is exceeded (decision file §6). */
-function planLimitRows({ pricing, candidate, months, sales, prices, assumed, workings }: Filling, context: ChargeContext): number[] {
-  return candidate.plans.flatMap(({ plan: id }) => {
-    const { plan } = pricing.plan(id);
-    return Object.keys(plan.limits ?? {}).flatMap((name) => {
-      const raises = (candidate.addons ?? []).flatMap(({ addon, count }) =>
-        Object.hasOwn(pricing.addon(addon).raises ?? {}, name) ? [`${prices.at(`limit ${addon} ${name}`, 'most')}*${count ?? 1}`] : [],
-      );
-      const most = [prices.at(`limit ${id} ${name}`, 'most'), ...raises].join('+');
-      const rate = name === 'sales' ? assumed.rate(plan.currency) : null;
-      if (sales.quantity(name, 0) === null) return [];
-      const quantity = (month: number) => `${lifted(context, name, sales.quantity(name, month) ?? '0')}${rate === null ? '' : `/${rate}`}`;
-      return [
-        workings.add(
-          text(candidate.id),
-          text(`${plan.label || id}: over the limit of ${name.replaceAll('-', ' ')}`),
-          null,
-          null,
-          null,
-          null,
-          ...months.map((_, month) => formula(`IF(${stepped(quantity(month))}>${most},1,0)`, 'whole')),
-        ),
-      ];
-    });
+/** For each limit, a row that says in which months it is exceeded (decision file §6). */
+function limitRow(filling: Filling, reading: FormulaReading, { limit, quantity, counted, most }: LimitRule): number[] {
+  const { candidate, months, workings, sales } = filling;
+  if (sales.quantity(quantity, 0) === null) return [];
+  naming(filling, `limit of ${limit.replaceAll('-', ' ')}`, '');
+  const over = (month: number) => formula(`IF(${stepped(reading.at(counted, month))}>${reading.at(most, month)},1,0)`, 'whole');
+  reading.at(counted, 0);
+  const what = `over the limit of ${limit.replaceAll('-', ' ').replace('/year', ' a year')}`;
+  return [workings.add(text(candidate.id), text(what), null, null, null, null, ...months.map((_, month) => over(month)))];
+}
+
+function chargeName(pricing: Pricing, owner: ChargeOwner, charge: Charge): string {
+  return `${partName(pricing, owner.kind, owner.id)}, ${charge.label || charge.id}`;
+}
+
+/** Whose rows of workings come next. */
+function naming(filling: Filling, name: string, currency: string): void {
+  filling.named.name = name;
+  filling.named.currency = currency;
+}
+
+function formulaReading(filling: Filling): FormulaReading {
+  const { pricing, candidate, months, assumed, sales, prices, workings, named } = filling;
+  return new FormulaReading({
+    candidate,
+    // Streams and their cards are the same at every level of sales.
+    streams: pricing.forecastAt(ONE).streams,
+    months,
+    assumed,
+    sales,
+    prices,
+    workings: WORKINGS,
+    working(what, at) {
+      const own = workings.rows.length + 1;
+      const cells = months.map((_, month) => formula(at(month, own)));
+      return workings.add(text(candidate.id), text(`${named.name}: ${what}`), null, text(named.currency), null, null, ...cells);
+    },
   });
 }

@@ -19,6 +19,12 @@ export interface SalesPlaces {
   quantity(id: string, month: number): string | null;
   /** Whether a quantity grows with the level of sales. */
   grows(id: string): boolean;
+  /**
+   * A quantity that grows with sales, worked out from some streams alone, each with a factor of its own.
+   *
+   * @param factor - by stream, such as `*(1+Assumptions!$C$9/100)`; empty for none
+   */
+  lifted(id: string, month: number, streams: readonly string[], factor: (stream: string) => string): string;
 }
 
 /** Expected sales month by month, worked out from what is assumed (decision file §2). */
@@ -113,6 +119,18 @@ export function salesSheet(
       quantity: (id, month) =>
         id === 'orders' || id === 'sales' ? cell(`all ${id}`, month) : rows.has(quantity(id)) ? cell(quantity(id), month) : null,
       grows: (id) => growsWithSales(id, drivers),
+      lifted(id, month, only, factor) {
+        const part = (stream: string, what: string) => {
+          const value = what === 'sales' ? `*${cell(`value ${stream}`, month)}` : '';
+          return `${cell(`${what === 'sales' ? 'orders' : what} ${stream}`, month)}${value}${factor(stream)}`;
+        };
+        const all = (what: string, of: readonly string[] | undefined) => {
+          const counted = streams.filter((stream) => (of ?? only).includes(stream.id) && (what !== 'subscribers' || stream.subscribers));
+          return `(${counted.map((stream) => part(stream.id, what)).join('+') || '0'})`;
+        };
+        const driver = Object.hasOwn(drivers, id) ? drivers[id] : undefined;
+        return driver !== undefined && isRatio(driver) ? `${places.ratio(id)}*${all(driver.per, driver.streams)}` : all(id, undefined);
+      },
     },
   };
 }

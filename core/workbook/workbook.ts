@@ -1,11 +1,13 @@
 import { minorDigits } from '../amount/currencies';
 import { priceDecision } from '../comparison/decision-result';
 import { lineUp } from '../comparison/line-up';
+import type { Candidate } from '../decision-file/candidate-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { BUCKETS } from '../pricing/ledger-line';
 import { type AssumptionPlaces, assumptionsSheet } from './assumptions-sheet';
 import { type Cell, columnLetters, formula, newSheet, type SheetInProgress, text, type WorkbookSheet } from './cells';
 import { type CandidateRows, LEDGER, ledgerSheets, WORKINGS } from './ledger-sheet';
+import { liftFactor } from './lift-factor';
 import { pricesSheet } from './prices-sheet';
 import { FIRST_MONTH, monthColumn, salesSheet, type SalesPlaces } from './sales-sheet';
 
@@ -81,9 +83,8 @@ function totalsSheet(
     const row = sheet.rows.length + 1;
     const own = (column: number) => `${columnLetters(column)}${row}`;
     const column = `${LEDGER}!$F$${first}:$F$${last}`;
-    const lift = candidate.lift === undefined ? '' : `*(1+${assumed.candidate.get(candidate.id)?.lift ?? '0'}/100)`;
-    const yearly = (id: string) =>
-      `SUM(${sales.quantity(id, 0) ?? '0'}:${(sales.quantity(id, months - 1) ?? '0').replace(/^.*!/, '')})${lift}`;
+    const lift = (stream: string) => liftFactor(candidate, stream, assumed);
+    const yearly = (what: 'orders' | 'sales') => allMonths(file, candidate, what, months, sales, lift);
     const note = labels.get(candidate.id)?.atLeast ? 'at least: a price is not known' : '';
     sheet.add(
       text(candidate.id),
@@ -108,19 +109,39 @@ function totalsSheet(
   return sheet;
 }
 
+/** All orders or sales over the horizon, as a candidate has them. */
+function allMonths(
+  { forecast }: DecisionFile,
+  candidate: Candidate,
+  what: 'orders' | 'sales',
+  months: number,
+  sales: SalesPlaces,
+  lift: (stream: string) => string,
+): string {
+  const range = (at: (month: number) => string) => `${at(0)}:${at(months - 1).replace(/^.*!/, '')}`;
+  if (typeof candidate.lift !== 'object')
+    return `SUM(${range((month) => sales.quantity(what, month) ?? '0')})${lift(forecast.streams[0]?.id ?? '')}`;
+  const parts = forecast.streams.map(({ id }) => {
+    const orders = range((month) => sales.ofStream(id, 'orders', month));
+    const all = what === 'orders' ? `SUM(${orders})` : `SUMPRODUCT(${orders},${range((month) => sales.ofStream(id, 'value', month))})`;
+    return `${all}${lift(id)}`;
+  });
+  return `(${parts.join('+') || '0'})`;
+}
+
 /** Net sales × margin × (1 − refunds) of every stream, rounded, less the total (decision file §7, `keep`). */
 function keepFormula(
   { forecast }: DecisionFile,
   months: number,
   assumed: AssumptionPlaces,
   sales: SalesPlaces,
-  lift: string,
+  lift: (stream: string) => string,
   digits: number,
   total: string,
 ): string {
   const kept = forecast.streams.map(({ id }) => {
     const row = (what: 'orders' | 'net') => `${sales.ofStream(id, what, 0)}:${sales.ofStream(id, what, months - 1).replace(/^.*!/, '')}`;
-    return `SUMPRODUCT(${row('orders')},${row('net')})*${assumed.ofStream(id, 'margin')}/100*(1-${assumed.ofStream(id, 'refunds')}/100)${lift}`;
+    return `SUMPRODUCT(${row('orders')},${row('net')})*${assumed.ofStream(id, 'margin')}/100*(1-${assumed.ofStream(id, 'refunds')}/100)${lift(id)}`;
   });
   return `ROUND(${kept.join('+') || '0'},${digits})-${total}`;
 }

@@ -3,7 +3,9 @@ import type { Charge } from '../decision-file/price-sheet-schema';
 import { preparePricing } from '../pricing/pricing';
 import { kiteDecision } from '../tests/kite-decision';
 import type { DecisionFile } from '../decision-file/schema';
-import { chargeMonths, fillMonths, statedLevel } from './charge-months';
+import { valuesAt } from './form-values';
+import { statedLevel } from './level';
+import type { Form } from './level-form';
 import { compileCandidates } from './compile';
 import { cheapestOf, evaluator } from './evaluate';
 import { prepareCandidates } from './prepare';
@@ -45,50 +47,86 @@ function decision(charge: Charge, more: Partial<DecisionFile> = {}): DecisionFil
   });
 }
 
-function months(charge: Charge) {
-  const pricing = preparePricing(decision(charge));
-  const [prepared] = prepareCandidates(pricing)[0]?.charges ?? [];
-  if (!prepared) throw new Error('a charge is expected');
-  const into = chargeMonths(prepared, 2);
-  fillMonths(into, prepared, statedLevel(pricing));
-  return { how: into.how, quantity: into.quantity[1], growing: into.growing[1], rate: into.rates[1], weight: into.weight };
-}
-
 const base = { id: 'f', label: 'Fee' } as const;
 
-describe('a charge’s months at a level', () => {
-  it.each<[string, Charge, object]>([
-    // Order values are 22 dollars, 20 without tax; a dollar is worth half a euro, and taxed by a fifth.
-    [
-      'per order',
-      { ...base, how: 'per-order', percent: '5', each: '0.3' },
-      { how: 'beyond', quantity: 0, growing: 100, rate: 1.4, weight: 0.6 },
-    ],
-    ['per order of net values', { ...base, how: 'per-order', percent: '5', of: 'net' }, { growing: 100, rate: 1 }],
-    ['per order that is not refunded', { ...base, how: 'per-order', each: '1', refund: 'returned' }, { growing: 96, rate: 1 }],
-    [
-      'per order, of cards from abroad',
-      { ...base, how: 'per-order', each: '1', only: { cards: ['international'] } },
-      { growing: 20, rate: 1 },
-    ],
-    ['per order, within bounds', { ...base, how: 'per-order', percent: '50', most: '3' }, { rate: 3 }],
-    ['per order beyond some', { ...base, how: 'per-order', each: '1', free: '30' }, { quantity: -30, growing: 100 }],
+/** The form of the charge at the stated level, and what it comes to in the second month at a scale, in dollars. */
+function formOf(charge: Charge) {
+  const pricing = preparePricing(decision(charge));
+  const [compiled] = compileCandidates(pricing)[0]?.charges ?? [];
+  if (!compiled) throw new Error('a charge is expected');
+  return { ...compiled, at: (scale: number) => valuesAt(compiled.form, 2, scale)[1] };
+}
+
+describe('a charge’s form at a level', () => {
+  // Order values are 22 dollars, 20 without tax; a dollar is worth half a euro, and taxed by a fifth.
+  it.each<[name: string, charge: Charge, is: Form['is'], atOne: number, atTwo: number]>([
+    ['per order', { ...base, how: 'per-order', percent: '5', each: '0.3' }, 'line', 140, 280],
+    ['per order of net values', { ...base, how: 'per-order', percent: '5', of: 'net' }, 'line', 100, 200],
+    ['per order that is not refunded', { ...base, how: 'per-order', each: '1', refund: 'returned' }, 'line', 96, 192],
+    ['per order, of cards from abroad', { ...base, how: 'per-order', each: '1', only: { cards: ['international'] } }, 'line', 20, 40],
+    ['per order, not above', { ...base, how: 'per-order', percent: '50', most: '3' }, 'line', 300, 600],
+    ['per order, not below', { ...base, how: 'per-order', percent: '5', least: '2' }, 'line', 200, 400],
+    ['per order beyond some', { ...base, how: 'per-order', each: '1', free: '130' }, 'scaled', 0, 70],
     [
       'per order beyond so many per label',
       { ...base, how: 'per-order', each: '1', free: { per: 'labels', ratio: '0.1' } },
-      { quantity: 0, growing: 80 },
+      'scaled',
+      80,
+      160,
     ],
-    ['per unit of sales', { ...base, how: 'per-unit', on: 'sales', percent: '2' }, { growing: 2200, rate: 0.02 }],
-    ['per contact beyond some', { ...base, how: 'per-unit', on: 'contacts', each: '0.1', free: '100' }, { quantity: 400, growing: 0 }],
-    ['in packages of labels', { ...base, how: 'package', on: 'labels', size: '50', each: '4' }, { how: 'steps', growing: 200, rate: 4 }],
-    ['by bands', { ...base, how: 'graduated', bands: [{ upTo: null, each: '1' }] }, { how: 'graduated', growing: 100 }],
-    ['as a credit', { ...base, how: 'per-order', each: '1', credit: true }, { weight: -0.6 }],
-  ])('%s', (_name, charge, expected) => {
-    const found = months(charge);
-    for (const [field, value] of Object.entries(expected)) {
-      if (typeof value === 'number') expect(found[field as keyof typeof found], field).toBeCloseTo(value, 12);
-      else expect(found[field as keyof typeof found], field).toBe(value);
-    }
+    ['per unit of sales', { ...base, how: 'per-unit', on: 'sales', percent: '2' }, 'line', 44, 88],
+    ['per contact beyond some', { ...base, how: 'per-unit', on: 'contacts', each: '0.1', free: '100' }, 'line', 40, 40],
+    ['in packages of labels', { ...base, how: 'package', on: 'labels', size: '150', each: '4' }, 'scaled', 8, 12],
+    [
+      'by bands, each part at its own',
+      {
+        ...base,
+        how: 'graduated',
+        bands: [
+          { upTo: '150', each: '1' },
+          { upTo: null, each: '3', flat: '5' },
+        ],
+      },
+      'bands',
+      100,
+      305,
+    ],
+    [
+      'by bands, all at one',
+      {
+        ...base,
+        how: 'volume',
+        bands: [
+          { upTo: '150', each: '1' },
+          { upTo: null, each: '3', flat: '5' },
+        ],
+      },
+      'bands',
+      100,
+      605,
+    ],
+    ['at least so much', { ...base, how: 'per-order', each: '1', monthlyMin: '150' }, 'at-least', 150, 200],
+    ['at most so much', { ...base, how: 'per-order', each: '1', monthlyCap: '150' }, 'at-most', 100, 150],
+    // 100 in the first month leave 20 of 120 for the second; at the scale 2 nothing is left.
+    ['at most so much in all', { ...base, how: 'per-order', each: '1', totalCap: '120' }, 'increase', 20, 0],
+    ['only until the first month', { ...base, how: 'per-order', each: '1', until: '2027-01' }, 'line', 0, 0],
+  ])('%s', (_name, charge, is, atOne, atTwo) => {
+    const { form, weight, at } = formOf(charge);
+    expect(form.is).toBe(is);
+    expect(weight).toBeCloseTo(0.6, 12);
+    expect(at(1)).toBeCloseTo(atOne, 9);
+    expect(at(2)).toBeCloseTo(atTwo, 9);
+  });
+
+  it('a credit is in the seller’s favour', () => {
+    expect(formOf({ ...base, how: 'per-order', each: '1', credit: true }).weight).toBeCloseTo(-0.6, 12);
+  });
+
+  it('a credit against the plan pays its bills from the month after on, as far as they go', () => {
+    // 10 dollars a month for the plan; 0.05 of each of 100 orders is 5 dollars a month, at the scale 3 more than the bill.
+    const { form, at } = formOf({ ...base, how: 'per-order', each: '0.05', credit: true, against: 'plan' });
+    expect([...valuesAt(form, 2, 1)]).toEqual([0, 5]);
+    expect(at(3)).toBe(10);
   });
 });
 
@@ -106,9 +144,9 @@ describe('candidates read once', () => {
       }),
     );
     const [a, b, c] = prepareCandidates(pricing);
-    expect(a?.charges[0]).toBe(b?.charges[0]);
-    expect(c?.charges[0]).not.toBe(a?.charges[0]);
-    expect(compileCandidates(pricing).map(({ charges }) => charges[0]?.growing[0])).toEqual([100, 100, 80]);
+    expect(a?.charges[0]?.amount).toBe(b?.charges[0]?.amount);
+    expect(c?.charges[0]?.amount).not.toBe(a?.charges[0]?.amount);
+    expect(compileCandidates(pricing).map(({ charges: [first] }) => first && valuesAt(first.form, 2, 1)[0])).toEqual([100, 100, 80]);
   });
 
   it('cannot be chosen with a must not met or a price not known, and have limits moved by add-ons', () => {
@@ -127,9 +165,6 @@ describe('candidates read once', () => {
       candidates: [{ id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }], addons: [{ addon: 'more', count: 2 }] }],
     });
     expect(alder?.id).toBe('a');
-    expect(prepareCandidates(preparePricing(limited))[0]?.limits).toEqual([
-      { quantity: 'orders', charge: null, currency: 'USD', most: 110 },
-    ]);
     const [compiled] = compileCandidates(preparePricing(limited));
     expect(compiled?.usableUpTo).toBeCloseTo(1.1, 9);
   });
@@ -141,7 +176,7 @@ describe('many points', () => {
     const one = { id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }] };
     const pricing = preparePricing(decision(charge, { candidates: [one, { ...one, id: 'B' }, { ...one, id: 'C', lift: '50' }] }));
     const points = evaluator(pricing, prepareCandidates(pricing));
-    points.setLevel(statedLevel(pricing));
+    points.setLevel(statedLevel(pricing.file));
     // Two months: 10 dollars and a dollar for each order beyond 50, at 0.6 euros with tax.
     expect([...points.at(1).totals]).toEqual([72, 72, 132]);
     expect(cheapestOf(points.at(1))).toBe(0);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { foundText, pathText, problemsOf } from './problems';
-import { decisionFileSchema } from './schema';
+import { decisionFileSchema } from '../decision-file/schema';
 import { structureProblems } from './structure';
 
 const nested = (levels: number): unknown => Array.from({ length: levels }).reduce<unknown>((inner) => [inner], 'core');

@@ -1,0 +1,105 @@
+import { decimal } from '../amount/decimal';
+import { addMonths } from '../calendar/month';
+import type { Offer } from '../decision-file/price-sheet-schema';
+import type { Pricing } from '../pricing/pricing';
+import { betweenIn, DEFAULT_MOVES, wayTotals } from '../route/cheapest-route';
+import type { Block } from '../route/offer-blocks';
+import { cheapestSequence } from '../route/offer-sequence';
+import { units } from '../route/segment-dues';
+import type { Combination } from './combination-search';
+import { type OfferWays, offerWays } from './offer-ways';
+import type { Proposal } from './propose';
+
+/** A stretch of a way on a combination. */
+export interface WaySegment extends Combination {
+  readonly from: string;
+  readonly months: number;
+}
+
+/** The best way of an offer; `kept` where ways are compared by it (decision file §10, `ways`). */
+export interface Way<Segment extends WaySegment = WaySegment> {
+  readonly total: string;
+  readonly kept?: string;
+  readonly segments: readonly Segment[];
+}
+
+/** The best way of all, over all offers together. */
+export type BestWay = Way<WaySegment & { readonly offer: string }>;
+
+/** Best ways of every offer that is proposed for, and of all together where moving between them is asked for. */
+export interface Ways {
+  /** In the order of the proposals. */
+  readonly ofOffers: ReadonlyArray<Way | null>;
+  /** Undefined where only moves inside offers are asked for. */
+  readonly best: BestWay | null | undefined;
+}
+
+/** The best ways that a file asks for; undefined if it asks for none. */
+export function bestWays(pricing: Pricing, proposals: readonly Proposal[]): Ways | undefined {
+  const { propose, offers, currency, months } = pricing.file;
+  const asked = propose?.ways;
+  if (!propose || !asked) return undefined;
+  const by = asked.by ?? 'cost';
+  const moving = { within: units(currency, decimal(asked.within)), by };
+  const payments = propose.payments ?? ['own'];
+  const all = proposals.flatMap((proposal) => {
+    const offer = offers.find(({ id }) => id === proposal.offer);
+    return offer ? [{ offer, ways: offerWays(pricing, offer, payments, proposal, moving) }] : [];
+  });
+  const nothing = () => 0;
+  const ofOffers = all.map(({ offer, ways }) => {
+    if (ways.blocks.cost(0, months) === Infinity) return null;
+    const way = wayOf(pricing, [{ offer, ways, block: ways.blocks.block(0, months) }], {
+      within: moving.within,
+      between: 0,
+      lost: nothing,
+      by,
+    });
+    return { ...way, segments: way.segments.map(({ offer: _offer, ...segment }) => segment) };
+  });
+  if (asked.between === undefined) return { ofOffers, best: undefined };
+  const between = units(currency, decimal(asked.between));
+  const loses = asked.loses?.subscribers;
+  const sequence = cheapestSequence(
+    all.map(({ ways }) => ways.blocks),
+    months,
+    betweenIn(pricing, between, loses),
+    asked.moves ?? DEFAULT_MOVES,
+  );
+  const lost = betweenIn(pricing, 0, loses);
+  const parts = sequence?.blocks.flatMap((block) => {
+    const found = all.find(({ ways }) => block.segments.every(({ candidate }) => ways.has(candidate)));
+    return found ? [{ ...found, block }] : [];
+  });
+  return { ofOffers, best: parts ? wayOf(pricing, parts, { within: moving.within, between, lost, by }) : null };
+}
+
+interface BlockOfOffer {
+  readonly offer: Offer;
+  readonly ways: OfferWays;
+  readonly block: Block;
+}
+
+interface Costs {
+  readonly within: number;
+  readonly between: number;
+  lost(month: number): number;
+  readonly by: 'cost' | 'keep';
+}
+
+/** What blocks one after the other come to, and what they consist of. */
+function wayOf(pricing: Pricing, blocks: readonly BlockOfOffer[], { within, between, lost, by }: Costs): BestWay {
+  const sums = { paid: 0, lost: 0, brought: 0 };
+  const segments = blocks.flatMap(({ offer, ways, block }, place) => {
+    const [from, to] = [block.segments[0]?.from ?? 0, block.segments.at(-1)?.to ?? 0];
+    sums.paid += ways.throughout(from, to) + (place > 0 ? between : 0);
+    sums.lost += place > 0 ? lost(from) : 0;
+    return block.segments.map((segment, index) => {
+      sums.paid += ways.paid(segment, index > 0) + (index > 0 ? within : 0);
+      sums.brought += ways.brought(segment);
+      const month = addMonths(pricing.file.start, segment.from);
+      return { offer: offer.id, ...ways.combination(segment.candidate), from: month, months: segment.to - segment.from };
+    });
+  });
+  return { ...wayTotals(pricing, sums, by), segments };
+}
