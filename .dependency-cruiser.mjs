@@ -2,6 +2,46 @@
 const rule = (name, comment, from, to) => ({ name, comment, severity: 'error', from, to });
 const tests = '\\.test\\.tsx?$';
 
+/** The layers of the core, the lowest first: a folder knows those above it in this list, types included, and none below. */
+const LAYERS = [
+  ['amount', 'calendar'],
+  ['fields'],
+  ['rules', 'exchange-rates'],
+  ['decision-file'],
+  ['forecast'],
+  ['decision'],
+  ['wording', 'page-speed'],
+  ['price-phrase', 'pricing', 'qualities'],
+  ['price-sheet', 'route', 'scales'],
+  ['comparison', 'needs', 'price-checks', 'sheet-import'],
+  ['assembly', 'csv', 'explain', 'fit', 'what-if', 'workbook'],
+  ['dates', 'proposals', 'verdict'],
+  ['afterwards', 'judgement', 'price-watch'],
+  ['questions'],
+];
+const inCore = (folders) => `^core/(${folders.join('|')})/`;
+const layers = LAYERS.flatMap((folders, at) => {
+  const above = LAYERS.slice(at + 1).flat();
+  const beside = folders.map((folder) =>
+    rule(
+      `core-${folder}-alone`,
+      'Folders of one layer do not know each other.',
+      { path: inCore([folder]), pathNot: tests },
+      { path: inCore(folders), pathNot: inCore([folder]) },
+    ),
+  );
+  if (above.length === 0) return beside;
+  return [
+    ...beside,
+    rule(
+      `core-layer-${at + 1}`,
+      'A layer of the core knows only those below it.',
+      { path: inCore(folders), pathNot: tests },
+      { path: inCore(above) },
+    ),
+  ];
+});
+
 /** @type {import('dependency-cruiser').IConfiguration} */
 export default {
   forbidden: [
@@ -17,6 +57,7 @@ export default {
       { path: '^core/', pathNot: tests },
       { path: '^node:|node_modules/(react|antd|@ant-design|echarts|kysely|better-sqlite3|express)', dependencyTypesNot: ['type-only'] },
     ),
+    ...layers,
     rule('core-has-no-node', 'The core runs in a browser.', { path: '^core/', pathNot: tests }, { dependencyTypes: ['core'] }),
     rule('data-knows-core', 'Data imports the core only.', { path: '^data/', pathNot: tests }, { path: '^(app|workers|world|cli)/' }),
     rule(

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { answerDecision } from '../core/comparison/decision-result';
+import { answerDecision } from '../core/questions/answer-decision';
 import { decisionFileJsonSchema } from '../core/decision-file/json-schema';
 import { readDecisionFile } from '../core/decision-file/read';
 import { price } from './price';

@@ -3,7 +3,7 @@ import { describeProblem, RefusedFileError } from '../core/fields/problems';
 import { decisionFileJsonSchema } from '../core/decision-file/json-schema';
 import { readDecisionText } from '../core/decision-file/read';
 import type { DecisionFile } from '../core/decision-file/schema';
-import { answerDecision } from '../core/comparison/decision-result';
+import { answerDecision } from '../core/questions/answer-decision';
 import { type Asked, readArguments } from './arguments';
 import { explainMonth } from './explain-month';
 import { resultTable } from './result-table';

@@ -1,4 +1,4 @@
-import { answerDecision } from '../core/comparison/decision-result';
+import { answerDecision } from '../core/questions/answer-decision';
 import type { DecisionFile } from '../core/decision-file/schema';
 import type { Proposal } from '../core/proposals/propose';
 

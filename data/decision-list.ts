@@ -1,5 +1,5 @@
 import type { Kysely } from 'kysely';
-import { asVerdictsOfAnother } from '#core/decision/archive';
+import { asVerdictsOfAnother } from '#core/assembly/archive';
 import { createDecision, loadWorkbench } from './decisions';
 import type { Database } from './schema';
 import { LOOKS_APART_DAYS } from './thin-history';

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { takeApart } from '#core/decision/take-apart';
 import { kiteDecision } from '#core/tests/kite-decision';
 import type { FoundChange } from '#core/price-watch/found-change';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { duplicateDecision, setArchived } from './decision-list';
 import { createDecision, loadWorkbench, loadWorkbenchAt, saveChange, stepBack } from './decisions';
 import { openDatabase } from './open-database';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Kysely } from 'kysely';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { loadWorkbenchAt, saveChange, stepBack } from './decisions';
 import { openDatabase } from './open-database';
 import type { Database } from './schema';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Measurement } from '#core/page-speed/measurement';
+import type { Measurement } from '#core/decision/measurement-schema';
 import { readRecording, UnreadableRecording } from '#core/page-speed/read-recording';
 
 // The content security policy allows no code made at run time, which Zod would otherwise try.

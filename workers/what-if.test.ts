@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { kiteDecision } from '#core/tests/kite-decision';
-import { answerWhatIf } from '#core/what-if/answer';
+import { answerWhatIf } from '#core/questions/answer';
 import type { WhatIfMessage, WhatIfReply } from './what-if';
 import { type StubbedWorker, stubWorker } from './stub-worker';
 

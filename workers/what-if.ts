@@ -1,5 +1,5 @@
 import type { DecisionFile } from '#core/decision-file/schema';
-import { type WhatIfAnswer, type WhatIfAnswerer, whatIfAnswerer, type WhatIfQuestion } from '#core/what-if/answer';
+import { type WhatIfAnswer, type WhatIfAnswerer, whatIfAnswerer, type WhatIfQuestion } from '#core/questions/answer';
 
 /** A question to this worker: its number comes back with every answer. The decision comes along only when it is another one. */
 export interface WhatIfMessage {

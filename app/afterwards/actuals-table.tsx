@@ -1,6 +1,6 @@
 import { Fragment } from 'react';
 import { ACTUAL_BOUNDS } from '#core/afterwards/actual-figures';
-import type { ActualMonth, Actuals } from '#core/afterwards/actuals-schema';
+import type { ActualMonth, Actuals } from '#core/decision/actuals-schema';
 import type { MonthAgainst } from '#core/afterwards/against-forecast';
 import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';

@@ -1,5 +1,5 @@
 import { withChangedNeed } from '#core/needs/edit-needs';
-import { needKey, needWords } from '#core/needs/need-words';
+import { needKey, needWords } from '#core/wording/need-words';
 import { withQuality } from '#core/qualities/edit-qualities';
 import { NumberField } from '../components/number-field';
 import { useEdits } from '../workbench/use-edits';

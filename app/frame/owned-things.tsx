@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import type { Decision } from '#core/decision/decision-schema';
 import type { Owned } from '#core/decision/owned-schema';
-import { fatesOf } from '#core/decision/owned-fates';
+import { fatesOf } from '#core/assembly/owned-fates';
 import { slugOf } from '#core/price-phrase/vocabulary';
 import { addMonths } from '#core/calendar/month';
 import { ChoiceField } from '../components/choice-field';

@@ -1,7 +1,7 @@
 import type { CSSProperties, DragEvent, KeyboardEvent } from 'react';
 import { withMoved, withPinned } from '#core/comparison/arrangement';
 import type { LineUpColumn } from '#core/comparison/line-up';
-import { candidateSummary } from '#core/decision/candidates';
+import { candidateSummary } from '#core/wording/candidate-summary';
 import { CandidateTag } from '../components/candidate-tag';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';

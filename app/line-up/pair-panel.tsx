@@ -1,5 +1,5 @@
 import { setAgainst, type StatedAnswer } from '#core/comparison/pairwise';
-import { featureWords } from '#core/needs/need-words';
+import { featureWords } from '#core/wording/need-words';
 import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
 import { useWriter } from '../locale/locale';

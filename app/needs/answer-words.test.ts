@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Addon } from '#core/decision-file/price-sheet-schema';
 import type { Answer } from '#core/needs/answers';
-import type { DecisionNeed } from '#core/needs/need-schema';
+import type { DecisionNeed } from '#core/decision/need-schema';
 import { writerFor } from '../locale/writer';
 import { addonPrice, answerText } from './answer-words';
 

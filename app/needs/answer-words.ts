@@ -1,6 +1,6 @@
 import type { Answer } from '#core/needs/answers';
 import { isMet } from '#core/needs/answers';
-import type { DecisionNeed } from '#core/needs/need-schema';
+import type { DecisionNeed } from '#core/decision/need-schema';
 import type { Addon } from '#core/decision-file/price-sheet-schema';
 import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';

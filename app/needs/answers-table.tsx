@@ -1,8 +1,8 @@
 import { type KeyboardEvent, useLayoutEffect, useMemo, useRef } from 'react';
 import { type Asked, type AskedVendor, answerOf, unansweredOf } from '#core/needs/answers';
 import type { GivenAnswer } from '#core/needs/edit-answers';
-import type { DecisionNeed } from '#core/needs/need-schema';
-import { needKey, needWords } from '#core/needs/need-words';
+import type { DecisionNeed } from '#core/decision/need-schema';
+import { needKey, needWords } from '#core/wording/need-words';
 import { type GridPoint, movedTo, within } from '../components/grid-keys';
 import { useWriter } from '../locale/locale';
 import { answerText } from './answer-words';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { expectedLimits } from '#core/needs/expected-limits';
-import { featureWords } from '#core/needs/need-words';
+import { featureWords } from '#core/wording/need-words';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
 

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { OpenQuestion } from '#core/proposals/to-find-out';
-import { needWords } from '#core/needs/need-words';
+import { needWords } from '#core/wording/need-words';
 import { useWriter } from '../locale/locale';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
 

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
-import type { DecisionNeed } from '#core/needs/need-schema';
-import { featureWords, needKey, needWords } from '#core/needs/need-words';
+import type { DecisionNeed } from '#core/decision/need-schema';
+import { featureWords, needKey, needWords } from '#core/wording/need-words';
 import { isWithin } from '#core/needs/file-needs';
 import { addMonths } from '#core/calendar/month';
 import { ChoiceField } from '../components/choice-field';

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { newNeed, type StatedKind, withNeed } from '#core/needs/edit-needs';
-import { needKey, needWords } from '#core/needs/need-words';
+import { needKey, needWords } from '#core/wording/need-words';
 import { ChoiceField } from '../components/choice-field';
 import { TextField } from '../components/text-field';
 import { useKnownQuantities } from '../price-sheets/known-quantities';

@@ -1,7 +1,7 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { needsOfSets, STARTER_SETS, withStarterSets } from '#core/needs/starter-sets';
-import { needKey, needWords } from '#core/needs/need-words';
+import { needKey, needWords } from '#core/wording/need-words';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 

@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import { featuresOf, featureWords } from '#core/needs/need-words';
+import { featuresOf, featureWords } from '#core/wording/need-words';
 import type { RowKind } from '#core/price-phrase/row-kind';
 import { type GridRow, rowOf, type Section } from '#core/price-sheet/grid-rows';
 import { termWords } from '#core/wording/term-words';

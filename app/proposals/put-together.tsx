@@ -1,8 +1,9 @@
 import { Button } from 'antd';
 import { boughtTwice, superfluousParts } from '#core/proposals/bought-twice';
 import { lacksHours } from '#core/proposals/edit-followed';
-import { candidateSummary, withCandidate, withCopiedCandidate } from '#core/decision/candidates';
-import { featureWords } from '#core/needs/need-words';
+import { withCandidate, withCopiedCandidate } from '#core/decision/candidates';
+import { candidateSummary } from '#core/wording/candidate-summary';
+import { featureWords } from '#core/wording/need-words';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { obstacleWords } from '../workbench/obstacle-words';

@@ -1,5 +1,5 @@
 import type { Workbench } from '#core/decision/workbench';
-import { featureWords } from '#core/needs/need-words';
+import { featureWords } from '#core/wording/need-words';
 import { partsOf } from '#core/price-sheet/parts';
 import type { Reason } from '#core/proposals/passed-over';
 import type { Writer } from '../locale/writer';

@@ -1,5 +1,5 @@
 import { withTried, withVendor } from '#core/qualities/edit-qualities';
-import type { Task, Tried } from '#core/qualities/quality-schema';
+import type { Task, Tried } from '#core/decision/quality-schema';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';

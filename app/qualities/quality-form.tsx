@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { withQuality } from '#core/qualities/edit-qualities';
-import type { Quality } from '#core/qualities/quality-schema';
+import type { Quality } from '#core/decision/quality-schema';
 import { SOURCE_UNITS } from '#core/qualities/usual-qualities';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { Quality } from '#core/qualities/quality-schema';
+import type { Quality } from '#core/decision/quality-schema';
 import { writerFor } from '../locale/writer';
 import { SOURCES, standingWords } from './quality-words';
 

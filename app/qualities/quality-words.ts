@@ -1,4 +1,4 @@
-import type { Quality } from '#core/qualities/quality-schema';
+import type { Quality } from '#core/decision/quality-schema';
 import type { Standing } from '#core/qualities/standing';
 import { hoursWords } from '#core/qualities/uptime';
 import type { Writer } from '../locale/writer';

@@ -1,6 +1,6 @@
 import { Button, Checkbox } from 'antd';
 import { reviewProblem, withReview } from '#core/qualities/edit-qualities';
-import type { Review, VendorNotes } from '#core/qualities/quality-schema';
+import type { Review, VendorNotes } from '#core/decision/quality-schema';
 import { ADDED_REVIEWS, averageReview, reviewScore } from '#core/qualities/reviews';
 import { DayField } from '../components/day-field';
 import { NumberField } from '../components/number-field';

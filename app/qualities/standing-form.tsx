@@ -1,7 +1,7 @@
 import { Checkbox } from 'antd';
 import { Link } from 'react-router';
 import { withMarkGiven, withVendor } from '#core/qualities/edit-qualities';
-import type { Quality, VendorNotes } from '#core/qualities/quality-schema';
+import type { Quality, VendorNotes } from '#core/decision/quality-schema';
 import { standingOf } from '#core/qualities/standing';
 import { hoursDown, hoursWords } from '#core/qualities/uptime';
 import { NumberField } from '../components/number-field';

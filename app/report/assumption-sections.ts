@@ -2,7 +2,7 @@ import type { Workbench } from '#core/decision/workbench';
 import { sheetLabel } from '#core/decision/sheet-label';
 import type { DecisionFile } from '#core/decision-file/schema';
 import type { Series } from '#core/decision-file/forecast-schema';
-import { featureWords, needWords } from '#core/needs/need-words';
+import { featureWords, needWords } from '#core/wording/need-words';
 import { columnsOf } from '#core/price-sheet/parts';
 import type { Writer } from '../locale/writer';
 import type { ReportSection } from './report-blocks';

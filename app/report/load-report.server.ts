@@ -1,10 +1,10 @@
 import type { Workbench } from '#core/decision/workbench';
-import { assembleDecisionFile } from '#core/decision/assemble';
+import { assembleDecisionFile } from '#core/assembly/assemble';
 import type { VersionName } from '#core/forecast/versions';
 import { verdictAsked } from '#core/verdict/asked';
 import { verdictBasis } from '#core/verdict/basis';
 import { giveVerdict, proposedChoice } from '#core/verdict/give';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { loadWorkbenchAt } from '#data/decisions';
 import type { Writer } from '../locale/writer';
 import { database } from '../server/database.server';

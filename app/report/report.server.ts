@@ -2,8 +2,8 @@ import type { Workbench } from '#core/decision/workbench';
 import { datesThatMatter, daysLeft } from '#core/dates/dates-that-matter';
 import type { LineUp } from '#core/comparison/line-up';
 import type { PricedDecision } from '#core/comparison/decision-result';
-import type { Condition, Threshold } from '#core/verdict/conditions-schema';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { Condition, Threshold } from '#core/decision/conditions-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { dateReason, dateTitle, daysLeftWords } from '../dates/date-words';
 import type { Writer } from '../locale/writer';
 import {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { takeApart } from '#core/decision/take-apart';
 import { withDecision, type Workbench } from '#core/decision/workbench';
 import { readDecisionFile } from '#core/decision-file/read';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { writerFor } from '../locale/writer';
 import { price } from '../workbench/workbench-context';
 import { asItStands } from './load-report.server';

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
 import { addMonths, monthsBetween, monthsFrom } from '#core/calendar/month';
 import type { ActualsReading } from '#core/afterwards/read-actuals';
-import type { Actuals } from '#core/afterwards/actuals-schema';
+import type { Actuals } from '#core/decision/actuals-schema';
 import { usedIn } from '#core/dates/dates-that-matter';
 import { USUAL_MOVING } from '#core/what-if/route-plan';
 import { ActualsChart } from '../afterwards/actuals-chart';

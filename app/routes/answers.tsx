@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Link, useRouteLoaderData } from 'react-router';
 import { askedVendors } from '#core/needs/answers';
 import { withAnswer } from '#core/needs/edit-answers';
-import { needKey, needWords } from '#core/needs/need-words';
+import { needKey, needWords } from '#core/wording/need-words';
 import { findSheet } from '#core/decision/workbench';
 import type { OpenQuestion } from '#core/proposals/to-find-out';
 import { type GridPoint, within } from '../components/grid-keys';

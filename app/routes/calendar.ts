@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { type CalendarEntry, calendarFile, isTimeZone } from '#core/dates/calendar-file';
 import { datesThatMatter } from '#core/dates/dates-that-matter';
-import { USUAL_REMINDER_DAYS } from '#core/dates/dates-schema';
+import { USUAL_REMINDER_DAYS } from '#core/decision/dates-schema';
 import { dateReason, dateTitle } from '../dates/date-words';
 import { attachment } from '../server/attachment';
 import { openDecision } from '../server/live-bench.server';

@@ -1,5 +1,5 @@
-import { archiveOf } from '#core/decision/archive';
-import { assembleDecisionFile } from '#core/decision/assemble';
+import { archiveOf } from '#core/assembly/archive';
+import { assembleDecisionFile } from '#core/assembly/assemble';
 import { loadWorkbench } from '#data/decisions';
 import { attachment } from '../server/attachment';
 import { database } from '../server/database.server';

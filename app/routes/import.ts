@@ -1,8 +1,8 @@
 import { redirect } from 'react-router';
 import { createDecision } from '#data/decisions';
 import { priceDecision } from '#core/comparison/decision-result';
-import { isArchive, readArchive } from '#core/decision/archive';
-import { assembleDecisionFile } from '#core/decision/assemble';
+import { isArchive, readArchive } from '#core/assembly/archive';
+import { assembleDecisionFile } from '#core/assembly/assemble';
 import { takeApart } from '#core/decision/take-apart';
 import { type Problem, RefusedFileError } from '#core/fields/problems';
 import { parseDocument, readDecisionFile } from '#core/decision-file/read';

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { broughtOrders, type InvestmentJudged, type InvestmentOutcome } from '#core/what-if/investment';
-import type { Investment } from '#core/what-if/investment-schema';
+import type { Investment } from '#core/decision/investment-schema';
 import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { investmentSentence } from '../what-if/answer-words';

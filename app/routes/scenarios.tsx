@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { withoutScenario, withScenario, withScenarioTakenOver, type ScenarioOutcome } from '#core/what-if/scenarios';
-import type { Scenario } from '#core/what-if/what-if-schema';
+import type { Scenario } from '#core/decision/what-if-schema';
 import { keyParts } from '#core/what-if/changes';
 import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import { listSheets } from '#data/sheets';
 import type { PriceSheet } from '#core/decision/price-sheet';
-import { USUAL_LOOK_AGAIN_DAYS } from '#core/dates/dates-schema';
+import { USUAL_LOOK_AGAIN_DAYS } from '#core/decision/dates-schema';
 import { sheetLabel } from '#core/decision/sheet-label';
 import { checkSheet } from '#core/price-checks/price-checks';
 import { gapsOf } from '#core/price-sheet/gaps';

@@ -5,7 +5,7 @@ import { sheetLabel } from '#core/decision/sheet-label';
 import { type Chosen, chosenNow, giveVerdict, proposedChoice } from '#core/verdict/give';
 import { isModest, openQuestions } from '#core/verdict/open-questions';
 import { choiceOf, since } from '#core/verdict/since';
-import type { Choice, GivenVerdict } from '#core/verdict/verdict-schema';
+import type { Choice, GivenVerdict } from '#core/decision/verdict-schema';
 import type { VerdictBasis } from '#core/verdict/basis';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';

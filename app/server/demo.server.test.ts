@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { assembleDecisionFile } from '#core/decision/assemble';
+import { assembleDecisionFile } from '#core/assembly/assemble';
 import { priceDecision } from '#core/comparison/decision-result';
 import { askedVendors, unansweredOf } from '#core/needs/answers';
 import { trialResult } from '#core/qualities/trial';

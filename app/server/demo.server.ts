@@ -9,7 +9,7 @@ import type { PriceSheet } from '#core/decision/price-sheet';
 import { sheetNotesFields } from '#core/decision/sheet-notes';
 import { takeApart } from '#core/decision/take-apart';
 import { readDecisionFile } from '#core/decision-file/read';
-import type { Measurement } from '#core/page-speed/measurement';
+import type { Measurement } from '#core/decision/measurement-schema';
 import { readRecording } from '#core/page-speed/read-recording';
 import { newId } from '../workbench/new-id';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { assembleDecisionFile } from '#core/decision/assemble';
+import { assembleDecisionFile } from '#core/assembly/assemble';
 import { decisionSchema } from '#core/decision/decision-schema';
 import { priceSheetSchema } from '#core/decision/price-sheet';
 import type { UsedSheet } from '#core/decision/workbench';

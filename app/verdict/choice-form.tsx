@@ -1,5 +1,5 @@
 import type { Chosen } from '#core/verdict/give';
-import type { Choice } from '#core/verdict/verdict-schema';
+import type { Choice } from '#core/decision/verdict-schema';
 import { ChoiceField } from '../components/choice-field';
 import { ChoicesField } from '../components/choices-field';
 import { useWriter } from '../locale/locale';

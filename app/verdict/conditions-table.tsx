@@ -1,4 +1,4 @@
-import type { Condition } from '#core/verdict/conditions-schema';
+import type { Condition } from '#core/decision/conditions-schema';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { conditionWords, winnerWords } from './verdict-words';

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { ConditionsTable } from './conditions-table';

@@ -1,5 +1,5 @@
 import { compareVerdicts } from '#core/verdict/compare-verdicts';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { useWriter } from '../locale/locale';
 import { conditionWords, partsWords, thresholdWords, winnerWords } from './verdict-words';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Condition } from '#core/verdict/conditions-schema';
+import type { Condition } from '#core/decision/conditions-schema';
 import type { Since } from '#core/verdict/since';
 import { dateReason, dateTitle, daysLeftWords } from '../dates/date-words';
 import { adviceSentence, soFarSentence } from '../afterwards/afterwards-words';

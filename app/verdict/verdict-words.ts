@@ -1,7 +1,7 @@
-import type { Condition, Suits, Threshold } from '#core/verdict/conditions-schema';
+import type { Condition, Suits, Threshold } from '#core/decision/conditions-schema';
 import type { Chosen } from '#core/verdict/give';
 import type { Since } from '#core/verdict/since';
-import type { GivenVerdict, OpenQuestion, VerdictPart } from '#core/verdict/verdict-schema';
+import type { GivenVerdict, OpenQuestion, VerdictPart } from '#core/decision/verdict-schema';
 import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
 import { changeWords } from '../what-if/assumption-words';

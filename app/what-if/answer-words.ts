@@ -7,7 +7,7 @@ import type { RoutePlan } from '#core/what-if/route-plan';
 import type { ScenarioOutcome } from '#core/what-if/scenarios';
 import { termWords } from '#core/wording/term-words';
 import type { TurningPoint, TurnsIt } from '#core/what-if/turns-it';
-import type { Scenario } from '#core/what-if/what-if-schema';
+import type { Scenario } from '#core/decision/what-if-schema';
 import type { Writer } from '../locale/writer';
 import { changeWords } from './assumption-words';
 

@@ -1,4 +1,4 @@
-import type { Investment } from '#core/what-if/investment-schema';
+import type { Investment } from '#core/decision/investment-schema';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { useAskedDecision } from './asked-decision';

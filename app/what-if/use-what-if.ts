@@ -1,6 +1,6 @@
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import type { DecisionFile } from '#core/decision-file/schema';
-import type { WhatIfAnswers, WhatIfKind, WhatIfQuestion } from '#core/what-if/answer';
+import type { WhatIfAnswers, WhatIfKind, WhatIfQuestion } from '#core/questions/answer';
 import { type Heard, whatIfAsker } from './what-if-asker';
 
 /** What a question came to; the last answer stays until the next one is there. */

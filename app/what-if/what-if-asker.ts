@@ -1,5 +1,5 @@
 import type { DecisionFile } from '#core/decision-file/schema';
-import type { WhatIfQuestion } from '#core/what-if/answer';
+import type { WhatIfQuestion } from '#core/questions/answer';
 import type { WhatIfMessage, WhatIfReply } from '../../workers/what-if';
 
 /** What is needed of a worker. */

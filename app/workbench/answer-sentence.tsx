@@ -1,7 +1,7 @@
 import type { LineUpColumn } from '#core/comparison/line-up';
 import type { Workbench } from '#core/decision/workbench';
 import { contradictions } from '#core/needs/contradictions';
-import { featureWords } from '#core/needs/need-words';
+import { featureWords } from '#core/wording/need-words';
 import { Link } from 'react-router';
 import { useWriter } from '../locale/locale';
 import { obstacleWords } from './obstacle-words';

@@ -1,5 +1,5 @@
-import type { Obstacle } from '#core/decision/assemble';
-import { featureWords } from '#core/needs/need-words';
+import type { Obstacle } from '#core/assembly/assemble';
+import { featureWords } from '#core/wording/need-words';
 
 /** Why a candidate is not priced, in words. */
 export function obstacleWords(obstacle: Obstacle): string {

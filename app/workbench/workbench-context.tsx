@@ -1,6 +1,6 @@
 import { createContext, type ReactNode, useContext, useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useLocation, useRevalidator } from 'react-router';
-import { assembleDecisionFile, type HeldBack } from '#core/decision/assemble';
+import { assembleDecisionFile, type HeldBack } from '#core/assembly/assemble';
 import { benchInVersion, type Workbench } from '#core/decision/workbench';
 import type { DecisionFile } from '#core/decision-file/schema';
 import type { VersionName } from '#core/forecast/versions';

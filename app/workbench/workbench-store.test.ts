@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Workbench } from '#core/decision/workbench';
 import { withDecision } from '#core/decision/workbench';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import type { Saved, SaveReply, SaveRequest } from './saved';
 import { createWorkbenchStore, type Draft } from './workbench-store';
 

@@ -1,5 +1,5 @@
 import type { Decision } from '#core/decision/decision-schema';
-import type { GivenVerdict } from '#core/verdict/verdict-schema';
+import type { GivenVerdict } from '#core/decision/verdict-schema';
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
 import { isSameContent } from './same-content';
 import type { Saved, SaveReply, SaveRequest, SaveTransport } from './saved';

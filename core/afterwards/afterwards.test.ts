@@ -7,7 +7,7 @@ import { kiteDecision } from '../tests/kite-decision';
 import { readOrNull } from '../tests/read-or-null';
 import { richDecision } from '../tests/rich-decision';
 import { USUAL_MOVING } from '../what-if/route-plan';
-import { actualsSchema, type Actuals } from './actuals-schema';
+import { actualsSchema, type Actuals } from '../decision/actuals-schema';
 import { againstForecast } from './against-forecast';
 import { moveNow } from './move-now';
 import { readActuals } from './read-actuals';

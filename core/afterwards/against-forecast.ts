@@ -8,7 +8,7 @@ import { preparePricing, type Pricing } from '../pricing/pricing';
 import type { Used } from '../dates/dates-that-matter';
 import { withOnlyStreams } from '../verdict/together';
 import { withChanges } from '../what-if/changes';
-import type { Actuals } from './actuals-schema';
+import type { Actuals } from '../decision/actuals-schema';
 
 /** A month against its forecast; amounts in base currency, own time left out. */
 export interface MonthAgainst {

@@ -8,7 +8,7 @@ import { preparePricing } from '../pricing/pricing';
 import { type PlannedSegment, routeSolver } from '../route/cheapest-route';
 import { withChanges } from '../what-if/changes';
 import { leftOutOf, type MoveEffort, type MovingCosts } from '../what-if/route-plan';
-import type { Actuals } from './actuals-schema';
+import type { Actuals } from '../decision/actuals-schema';
 import { withOrderValues } from './against-forecast';
 
 /** Whether moving pays from now on, if sales go on as they did lately. */

@@ -3,7 +3,7 @@ import { decimal } from '../amount/decimal';
 import { readTypedNumber } from '../amount/typed-number';
 import { MONTH_PATTERN } from '../calendar/month';
 import { ACTUAL_BOUNDS, type ActualFigure } from './actual-figures';
-import type { ActualMonth, Actuals } from './actuals-schema';
+import type { ActualMonth, Actuals } from '../decision/actuals-schema';
 
 /** Real months read from a table, and what could not be read. */
 export interface ActualsReading {

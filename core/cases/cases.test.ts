@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { answerDecision, type DecisionResult } from '../comparison/decision-result';
+import { type AnsweredDecision, answerDecision } from '../questions/answer-decision';
 import { readDecisionFile } from '../decision-file/read';
 
 const folder = new URL('.', import.meta.url);
@@ -9,7 +9,7 @@ const load = (name: string): Record<string, unknown> => JSON.parse(readFileSync(
 /** Results that are compared more loosely (README.md). */
 const LOOSE = ['breakEven', 'cheapestAt', 'cheapestAtSamples', 'route', 'proposals', 'bestWay'];
 
-interface Expected extends Pick<DecisionResult, 'breakEven' | 'route' | 'proposals' | 'bestWay'> {
+interface Expected extends Pick<AnsweredDecision, 'breakEven' | 'route' | 'proposals' | 'bestWay'> {
   cheapestAtSamples?: Array<{ scale: string; candidate: string | null; close: boolean }>;
 }
 
@@ -35,7 +35,7 @@ describe.each(cases)('%s', (name) => {
       expect(result.breakEven?.map(({ a, b, at }) => [a, b, at.map(({ cheaperBelow }) => cheaperBelow)])).toEqual(
         breakEven?.map(({ a, b, at }) => [a, b, at.map(({ cheaperBelow }) => cheaperBelow)]),
       );
-      const scales = (all: DecisionResult['breakEven']) => (all ?? []).flatMap(({ at }) => at.map(({ scale }) => Number(scale)));
+      const scales = (all: AnsweredDecision['breakEven']) => (all ?? []).flatMap(({ at }) => at.map(({ scale }) => Number(scale)));
       scales(result.breakEven).forEach((scale, index) =>
         expect(Math.abs(scale - (scales(breakEven)[index] ?? NaN))).toBeLessThanOrEqual(0.0003),
       );
@@ -57,7 +57,7 @@ describe.each(cases)('%s', (name) => {
 
   if (proposals)
     it('proposes the same, with ways that are as good', () => {
-      const told = (all: DecisionResult['proposals']) => (all ?? []).map(({ way, ...proposal }) => ({ ...proposal, way: worthOf(way) }));
+      const told = (all: AnsweredDecision['proposals']) => (all ?? []).map(({ way, ...proposal }) => ({ ...proposal, way: worthOf(way) }));
       expect(told(result.proposals)).toEqual(told(proposals));
     });
 

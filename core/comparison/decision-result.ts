@@ -1,13 +1,7 @@
 import { type Decimal, decimal, ONE } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { DecisionFile } from '../decision-file/schema';
-import { type Proposal, proposals } from '../proposals/propose';
-import { bestWays, type BestWay, type Way } from '../proposals/ways';
-import { cheapestRoute, type Route } from '../route/cheapest-route';
 import { preparePricing, type Pricing } from '../pricing/pricing';
-import { type BreakEven, breakEvens, type CheapestAt, cheapestAt } from './scale-questions';
-import { type ComparedBy, compileCandidates } from '../scales/compile';
-import type { CompiledCandidate } from '../scales/compiled-candidate';
 import { type CandidateResult, type PricedCandidate, priceCandidate } from './candidate-result';
 
 /** The result of a decision file (decision file §7). */
@@ -22,12 +16,6 @@ export interface DecisionResult {
   candidates: CandidateResult[];
   cheapest: string | null;
   mostKept: string | null;
-  /** Answers to the questions that the file asks (decision file §8 to §10). */
-  breakEven?: BreakEven[];
-  cheapestAt?: CheapestAt[];
-  route?: Route | null;
-  proposals?: Array<Proposal & { way?: Way | null }>;
-  bestWay?: BestWay | null;
 }
 
 /** A decision priced in full: the result and the ledgers it was derived from. */
@@ -66,31 +54,4 @@ export function bestOf(results: readonly CandidateResult[], isBetter: (a: Candid
   let leader: CandidateResult | null = null;
   for (const one of results) if (one.usable && one.unknown.length === 0 && (leader === null || isBetter(one, leader))) leader = one;
   return leader?.id ?? null;
-}
-
-/**
- * Answers everything a decision file asks: the totals, and where it asks for them break-evens and who is cheapest
- * at which scale, the cheapest route, and proposals (decision file §7 to §10).
- */
-export function answerDecision(file: DecisionFile): DecisionResult {
-  const { pricing, result } = priceDecision(file);
-  const known = new Map<ComparedBy, readonly CompiledCandidate[]>();
-  const compiled = (by: ComparedBy) => {
-    const found = known.get(by) ?? compileCandidates(pricing, by);
-    known.set(by, found);
-    return found;
-  };
-  const breakEven = breakEvens(pricing, compiled);
-  const cheapest = cheapestAt(pricing, compiled);
-  const route = cheapestRoute(pricing);
-  const proposed = proposals(pricing);
-  const ways = proposed && bestWays(pricing, proposed);
-  return {
-    ...result,
-    ...(breakEven ? { breakEven } : {}),
-    ...(cheapest ? { cheapestAt: cheapest } : {}),
-    ...(route === undefined ? {} : { route }),
-    ...(proposed ? { proposals: ways ? proposed.map((one, index) => ({ ...one, way: ways.ofOffers[index] ?? null })) : proposed } : {}),
-    ...(ways?.best === undefined ? {} : { bestWay: ways.best }),
-  };
 }

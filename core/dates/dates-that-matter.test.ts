@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, addMonthsToDay } from '../calendar/day-steps';
 import { priceDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { takeApart } from '../decision/take-apart';
 import { withDecision, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import type { Plan, Term } from '../decision-file/price-sheet-schema';
 import { kiteDecision } from '../tests/kite-decision';
-import type { GivenVerdict } from '../verdict/verdict-schema';
+import type { GivenVerdict } from '../decision/verdict-schema';
 import { datesThatMatter, daysLeft } from './dates-that-matter';
 
 const kites = kiteDecision();

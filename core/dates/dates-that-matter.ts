@@ -4,7 +4,7 @@ import { daysBetween } from '../calendar/day';
 import { addDays, addMonthsToDay } from '../calendar/day-steps';
 import { monthsBetween } from '../calendar/month';
 import type { PricedDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { benchInVersion, type Workbench } from '../decision/workbench';
 import { sheetLabel } from '../decision/sheet-label';
 import type { Candidate } from '../decision-file/candidate-schema';
@@ -20,8 +20,8 @@ import { partsOf } from '../price-sheet/parts';
 import { offerEnds } from '../price-sheet/offer-ends';
 import { pairBreakEvens } from '../what-if/break-evens';
 import { lookAtOffers } from '../what-if/offers';
-import type { GivenVerdict } from '../verdict/verdict-schema';
-import { USUAL_LOOK_AGAIN_DAYS } from './dates-schema';
+import type { GivenVerdict } from '../decision/verdict-schema';
+import { USUAL_LOOK_AGAIN_DAYS } from '../decision/dates-schema';
 
 /** Why a day matters. */
 export type DateKind =

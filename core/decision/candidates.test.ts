@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { newOffer } from '../price-sheet/edit-offer';
 import type { Decision } from './decision-schema';
 import {
-  candidateSummary,
   nextCandidateId,
   withCandidatesForNewTerms,
   withCopiedCandidate,
@@ -10,6 +9,7 @@ import {
   withoutCandidate,
   withRenamedCandidates,
 } from './candidates';
+import { candidateSummary } from '../wording/candidate-summary';
 import type { OfferSheet } from './price-sheet';
 
 const decision: Decision = { name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] };

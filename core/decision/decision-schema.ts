@@ -4,12 +4,12 @@ import { slug, wholeNumber } from '../fields/amounts';
 import { forecastSchema } from '../decision-file/forecast-schema';
 import { frameFields } from '../decision-file/schema';
 import { versionsSchema } from '../forecast/versions-schema';
-import { decisionNeedSchema } from '../needs/need-schema';
-import { qualitiesFields } from '../qualities/quality-schema';
-import { whatIfSchema } from '../what-if/what-if-schema';
-import { choiceSchema, givenVerdictSchema } from '../verdict/verdict-schema';
-import { actualsSchema } from '../afterwards/actuals-schema';
-import { datesSchema } from '../dates/dates-schema';
+import { decisionNeedSchema } from './need-schema';
+import { qualitiesFields } from './quality-schema';
+import { whatIfSchema } from './what-if-schema';
+import { choiceSchema, givenVerdictSchema } from './verdict-schema';
+import { actualsSchema } from './actuals-schema';
+import { datesSchema } from './dates-schema';
 import { followedSchema } from './followed-schema';
 import { ownedSchema } from './owned-schema';
 

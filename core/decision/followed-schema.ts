@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { label, slug } from '../fields/amounts';
-import { dayField } from './day';
+import { dayField } from '../fields/day';
 
 /** A candidate that is what is proposed for its vendor, and goes along when the proposal changes. */
 export const followedSchema = z.strictObject({

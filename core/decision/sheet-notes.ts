@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { amount, label } from '../fields/amounts';
-import { dayField } from './day';
+import { dayField } from '../fields/day';
 
 const text = (most: number) => z.string('a text is wanted').max(most, `a text of at most ${most} characters is wanted`);
 

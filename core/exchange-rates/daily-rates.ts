@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { isCurrency } from '../amount/currencies';
 import { decimal, ONE } from '../amount/decimal';
 import { currencyCode, decimalField } from '../fields/amounts';
-import { dayField } from '../decision/day';
+import { dayField } from '../fields/day';
 
 /** Rates of a day: so many units of each currency for one unit of `base`. */
 export const dailyRatesSchema = z.strictObject({

@@ -4,10 +4,10 @@ import type { DecisionFile } from '../decision-file/schema';
 import type { Workbench } from '../decision/workbench';
 import { decimal } from '../amount/decimal';
 import { isThere, isWithin } from '../needs/file-needs';
-import type { DecisionNeed } from '../needs/need-schema';
-import { featuresOf, needKey, needWords } from '../needs/need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { featuresOf, needKey, needWords } from '../wording/need-words';
 import { standingOf } from '../qualities/standing';
-import type { Quality } from '../qualities/quality-schema';
+import type { Quality } from '../decision/quality-schema';
 
 /** One thing that fit is made of: a want, or a quality. */
 export interface Criterion {

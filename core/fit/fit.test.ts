@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { smallDecision } from '../tests/small-decision';
 import { typedSheet } from '../tests/typed-sheet';
 import { type FitTable, fitTable } from './criteria';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { priceDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import type { Workbench } from '../decision/workbench';
 import { judge } from '../judgement/work-out';
 import { decisionProposals } from '../proposals/decision-proposals';

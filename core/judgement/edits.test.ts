@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { withCopiedCandidate, withoutCandidate } from '../decision/candidates';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { decisionSchema } from '../decision/decision-schema';
 import { priceSheetSchema } from '../decision/price-sheet';
 import { type Workbench, withDecision, withSheet } from '../decision/workbench';
 import { readDecisionFile } from '../decision-file/read';
 import { type GivenAnswer, withAnswer, withAnswerByAddon } from '../needs/edit-answers';
 import { newNeed, withChangedNeed, withNeed } from '../needs/edit-needs';
-import { needKey } from '../needs/need-words';
+import { needKey } from '../wording/need-words';
 import { withStarterSets } from '../needs/starter-sets';
 import { decisionProposals } from '../proposals/decision-proposals';
 import { withFollower, withPinned } from '../proposals/edit-followed';

@@ -1,5 +1,5 @@
 import { priceDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import type { Workbench } from '../decision/workbench';
 import { fitTable } from '../fit/criteria';
 import { fits } from '../fit/fit';

@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest';
 import type { PriceSheet } from '../decision/price-sheet';
 import { smallDecision } from '../tests/small-decision';
 import { typedSheet } from '../tests/typed-sheet';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { readDecisionFile } from '../decision-file/read';
 import { priceDecision } from '../comparison/decision-result';
 import { answerOf, askedVendors, isMet } from './answers';
 import { withAnswer } from './edit-answers';
 import type { GivenAnswer } from './edit-answers';
-import type { DecisionNeed } from './need-schema';
+import type { DecisionNeed } from '../decision/need-schema';
 
 const sheet = typedSheet('Tidewrack', { Small: '10/mo, 2 seats' });
 const PLAN = 'tidewrack-small';

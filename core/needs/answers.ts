@@ -3,8 +3,8 @@ import type { Addon, Features, Offer, Plan, SharedAddon } from '../decision-file
 import type { PriceSheet } from '../decision/price-sheet';
 import { placeOf } from '../price-sheet/parts';
 import { isThere } from './file-needs';
-import type { DecisionNeed } from './need-schema';
-import { featuresOf } from './need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { featuresOf } from '../wording/need-words';
 
 /** What a plan says to a need. */
 export type Answer =

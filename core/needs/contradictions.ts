@@ -1,6 +1,6 @@
 import { decimal } from '../amount/decimal';
-import type { DecisionNeed } from './need-schema';
-import { needKey, needWords } from './need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { needKey, needWords } from '../wording/need-words';
 
 /** Two needs that no candidate can meet together. */
 export interface Contradiction {

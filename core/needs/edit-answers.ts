@@ -1,8 +1,8 @@
 import type { PriceSheet } from '../decision/price-sheet';
 import { withMark } from '../price-sheet/figure-notes';
 import { type Part, placeOf, withPart } from '../price-sheet/parts';
-import type { DecisionNeed } from './need-schema';
-import { featuresOf } from './need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { featuresOf } from '../wording/need-words';
 
 /** An answer as a person gives it. */
 export type GivenAnswer =

@@ -5,8 +5,8 @@ import { typedSheet } from '../tests/typed-sheet';
 import { type Answer, answerOf, askedVendors } from './answers';
 import { type GivenAnswer, withAnswer, withAnswerByAddon } from './edit-answers';
 import { newNeed, withChangedNeed, withNeed } from './edit-needs';
-import { decisionNeedSchema, type DecisionNeed } from './need-schema';
-import { needKey, needWords } from './need-words';
+import { decisionNeedSchema, type DecisionNeed } from '../decision/need-schema';
+import { needKey, needWords } from '../wording/need-words';
 
 const decision = smallDecision();
 

@@ -1,7 +1,7 @@
 import { nameOf, quantityOf } from '../price-phrase/vocabulary';
 import type { Decision } from '../decision/decision-schema';
-import type { DecisionNeed } from './need-schema';
-import { needKey } from './need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { needKey } from '../wording/need-words';
 
 /** What kind of need somebody states in words. */
 export type StatedKind = 'yes-no' | 'at-least' | 'connects' | 'without';

@@ -3,8 +3,8 @@ import { addMonths, monthsFrom } from '../calendar/month';
 import type { Series } from '../decision-file/forecast-schema';
 import type { Need } from '../decision-file/candidate-schema';
 import type { Features } from '../decision-file/price-sheet-schema';
-import type { DecisionNeed } from './need-schema';
-import { featuresOf, withoutFeature } from './need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { featuresOf, withoutFeature } from '../wording/need-words';
 
 /** What of a price sheet's part answers needs: features, and limits where a need asks for so much of one. */
 export interface Answering {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { priceDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import type { Workbench } from '../decision/workbench';
 import { readDecisionFile } from '../decision-file/read';
 import { smallDecision } from '../tests/small-decision';
@@ -8,8 +8,8 @@ import { typedSheet } from '../tests/typed-sheet';
 import { answerOf, askedVendors, isMet, unansweredOf } from './answers';
 import { contradictions } from './contradictions';
 import { expectedLimits } from './expected-limits';
-import { type DecisionNeed, decisionNeedSchema } from './need-schema';
-import { needWords } from './need-words';
+import { type DecisionNeed, decisionNeedSchema } from '../decision/need-schema';
+import { needWords } from '../wording/need-words';
 import { STARTER_SETS, withStarterSets } from './starter-sets';
 
 const sheet = typedSheet(

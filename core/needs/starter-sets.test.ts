@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { contradictions, statedTwice } from './contradictions';
 import { newNeed } from './edit-needs';
-import type { DecisionNeed } from './need-schema';
-import { needKey, needWords } from './need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { needKey, needWords } from '../wording/need-words';
 import { needsOfSets, STARTER_SETS, withStarterSets } from './starter-sets';
 
 const ids = STARTER_SETS.map(({ id }) => id);

@@ -1,5 +1,5 @@
-import type { DecisionNeed } from './need-schema';
-import { needKey } from './need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { needKey } from '../wording/need-words';
 
 /** Needs to begin with, for one kind of seller. */
 export interface StarterSet {

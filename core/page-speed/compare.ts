@@ -1,5 +1,5 @@
 import { daysBetween } from '../calendar/day';
-import type { Measurement } from './measurement';
+import type { Measurement } from '../decision/measurement-schema';
 
 /** What several recordings of a vendor's page come to: the middle ones, as single recordings scatter. */
 export interface PageSpeed {

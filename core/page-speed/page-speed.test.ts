@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { differentConditions, pageSpeed } from './compare';
-import { measurementSchema } from './measurement';
+import { measurementSchema } from '../decision/measurement-schema';
 import { readRecording, UnreadableRecording } from './read-recording';
 import { LARGEST_RECORDING } from './recording-size';
 

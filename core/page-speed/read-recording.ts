@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { dayIn } from '../calendar/day';
-import { dayField } from '../decision/day';
-import type { Measurement } from './measurement';
+import { dayField } from '../fields/day';
+import type { Measurement } from '../decision/measurement-schema';
 import { LARGEST_RECORDING, tooLarge } from './recording-size';
 
 const MOST_REQUESTS = 20_000;

@@ -1,4 +1,4 @@
-import { featureWords } from '../needs/need-words';
+import { featureWords } from '../wording/need-words';
 import type { PriceSheet } from '../decision/price-sheet';
 import type { Charge } from '../decision-file/price-sheet-schema';
 import type { RowKind } from '../price-phrase/row-kind';

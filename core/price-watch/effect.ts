@@ -2,11 +2,11 @@ import { decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import { priceDecision } from '../comparison/decision-result';
 import { lineUp } from '../comparison/line-up';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { benchInVersion, type Workbench } from '../decision/workbench';
 import { type Chosen, chosenNow, proposedChoice } from '../verdict/give';
 import { choiceOf, type Since, since } from '../verdict/since';
-import type { Choice, VerdictPart } from '../verdict/verdict-schema';
+import type { Choice, VerdictPart } from '../decision/verdict-schema';
 import { routePlanner, USUAL_MOVING } from '../what-if/route-plan';
 
 /** What a change of prices or rates does to a decision. */

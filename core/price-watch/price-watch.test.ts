@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { priceDecision } from '../comparison/decision-result';
 import { lineUp } from '../comparison/line-up';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { type PriceSheet, priceSheetSchema } from '../decision/price-sheet';
 import { takeApart } from '../decision/take-apart';
 import type { Workbench } from '../decision/workbench';

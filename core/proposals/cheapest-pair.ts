@@ -1,5 +1,5 @@
 import type { Addon, Offer, Plan } from '../decision-file/price-sheet-schema';
-import { withoutFeature } from '../needs/need-words';
+import { withoutFeature } from '../wording/need-words';
 import { meets } from '../pricing/needs';
 import type { Pricing } from '../pricing/pricing';
 import { musts, mustsMet, termCost, unknownTerm } from './part-costs';

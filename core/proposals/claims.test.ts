@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { priceDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import type { OfferSheet } from '../decision/price-sheet';
 import type { Workbench } from '../decision/workbench';
 import { withAnswer } from '../needs/edit-answers';
-import type { DecisionNeed } from '../needs/need-schema';
+import type { DecisionNeed } from '../decision/need-schema';
 import { smallDecision } from '../tests/small-decision';
 import { decisionProposals } from './decision-proposals';
 import { toFindOut } from './to-find-out';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { priceDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import type { PriceSheet } from '../decision/price-sheet';
 import type { Workbench } from '../decision/workbench';
 import { readDecisionFile } from '../decision-file/read';

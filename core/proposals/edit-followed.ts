@@ -1,6 +1,7 @@
 import { decimal } from '../amount/decimal';
 import type { Candidate } from '../decision-file/candidate-schema';
-import { candidateSummary, nextCandidateId, withCandidate } from '../decision/candidates';
+import { nextCandidateId, withCandidate } from '../decision/candidates';
+import { candidateSummary } from '../wording/candidate-summary';
 import type { Decision } from '../decision/decision-schema';
 import type { Followed } from '../decision/followed-schema';
 import type { Workbench } from '../decision/workbench';

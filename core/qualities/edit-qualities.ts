@@ -1,5 +1,5 @@
 import type { Decision } from '../decision/decision-schema';
-import type { Quality, Review, Task, Tried, VendorNotes } from './quality-schema';
+import type { Quality, Review, Task, Tried, VendorNotes } from '../decision/quality-schema';
 
 /** The decision with what is known about a vendor changed. */
 export function withVendor(decision: Decision, offer: string, change: (notes: VendorNotes) => VendorNotes): Decision {

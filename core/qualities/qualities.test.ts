@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Quality, reviewSchema, type VendorNotes, vendorNotesSchema } from './quality-schema';
+import { type Quality, reviewSchema, type VendorNotes, vendorNotesSchema } from '../decision/quality-schema';
 import { averageReview, reviewPoints, reviewScore } from './reviews';
 import { pointsOf, standingOf } from './standing';
 import { trialResult } from './trial';

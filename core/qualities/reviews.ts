@@ -1,4 +1,4 @@
-import type { Review } from './quality-schema';
+import type { Review } from '../decision/quality-schema';
 
 /** As if so many more people had given the average of all reviews in the decision. */
 export const ADDED_REVIEWS = 10;

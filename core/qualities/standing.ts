@@ -1,5 +1,5 @@
 import { pageSpeed } from '../page-speed/compare';
-import type { Quality, Task, VendorNotes } from './quality-schema';
+import type { Quality, Task, VendorNotes } from '../decision/quality-schema';
 import { averageReview, reviewScore } from './reviews';
 import { trialResult } from './trial';
 import { hoursDown } from './uptime';

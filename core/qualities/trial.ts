@@ -1,4 +1,4 @@
-import type { Task, VendorNotes } from './quality-schema';
+import type { Task, VendorNotes } from '../decision/quality-schema';
 
 /** What the trial diary says of a vendor. */
 export interface TrialResult {

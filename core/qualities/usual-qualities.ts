@@ -1,4 +1,4 @@
-import type { Quality } from './quality-schema';
+import type { Quality } from '../decision/quality-schema';
 
 /** Qualities to begin with; the person prunes them and sets their own scales. */
 export const USUAL_QUALITIES: readonly Quality[] = [

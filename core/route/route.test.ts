@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { Decimal, decimal, sum, ZERO } from '../amount/decimal';
 import { roundMoney } from '../amount/currencies';
 import { priceCandidate } from '../comparison/candidate-result';
-import { answerDecision } from '../comparison/decision-result';
+import { answerDecision } from '../questions/answer-decision';
 import { readDecisionFile } from '../decision-file/read';
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing } from '../pricing/pricing';

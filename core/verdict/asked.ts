@@ -1,4 +1,4 @@
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { benchInVersion, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import { VERSION_NAMES, type VersionName } from '../forecast/versions';

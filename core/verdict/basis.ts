@@ -3,13 +3,13 @@ import { decimal } from '../amount/decimal';
 import { priceDecision, type PricedDecision } from '../comparison/decision-result';
 import type { DecisionFile } from '../decision-file/schema';
 import { salesScale } from '../comparison/sales-scale';
-import { featureWords } from '../needs/need-words';
+import { featureWords } from '../wording/need-words';
 import { meets } from '../pricing/needs';
 import { allOrdersKey, type Assumption } from '../what-if/assumption';
 import { type MovingCosts, routePlanner, type RoutePlan } from '../what-if/route-plan';
 import { plain, turnsIt, type TurnsIt, type Varied } from '../what-if/turns-it';
 import { conditionsOf, levelAt, type OtherVersion } from './conditions';
-import type { Condition, Suits, Threshold } from './conditions-schema';
+import type { Condition, Suits, Threshold } from '../decision/conditions-schema';
 
 /** What a verdict on a decision can be made from; amounts in base currency. */
 export interface VerdictBasis {

@@ -1,7 +1,7 @@
 import { decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
-import type { Condition, Threshold } from './conditions-schema';
-import type { GivenVerdict } from './verdict-schema';
+import type { Condition, Threshold } from '../decision/conditions-schema';
+import type { GivenVerdict } from '../decision/verdict-schema';
 
 /** A candidate's total in both verdicts; null where it stood in one of them only. */
 export interface TotalBoth {

@@ -6,11 +6,11 @@ import { salesScale } from '../comparison/sales-scale';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import type { VersionName } from '../forecast/versions';
-import { featureWords } from '../needs/need-words';
+import { featureWords } from '../wording/need-words';
 import { meets, unmetMusts } from '../pricing/needs';
 import { type Pricing } from '../pricing/pricing';
 import { offersIn, withoutOffers } from '../what-if/offers';
-import type { Condition, Level } from './conditions-schema';
+import type { Condition, Level } from '../decision/conditions-schema';
 
 /** The same decision with sales in another version. */
 export interface OtherVersion {

@@ -10,7 +10,7 @@ import { openPrices } from '../what-if/open-prices';
 import { bestOfOthers, type VerdictBasis } from './basis';
 import { isModest, openQuestions } from './open-questions';
 import { priceTogether } from './together';
-import type { Choice, GivenVerdict, VerdictPart } from './verdict-schema';
+import type { Choice, GivenVerdict, VerdictPart } from '../decision/verdict-schema';
 
 /** What a verdict is given from. */
 export interface Giving {

@@ -1,5 +1,5 @@
-import type { DecisionNeed } from '../needs/need-schema';
-import { featuresOf, needWords, withoutFeature } from '../needs/need-words';
+import type { DecisionNeed } from '../decision/need-schema';
+import { featuresOf, needWords, withoutFeature } from '../wording/need-words';
 
 /**
  * Names of the features that a decision's needs ask for, as they complete “if you need …”.

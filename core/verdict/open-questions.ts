@@ -3,10 +3,10 @@ import { daysBetween } from '../calendar/day';
 import type { PricedDecision } from '../comparison/decision-result';
 import type { Workbench } from '../decision/workbench';
 import { sheetLabel } from '../decision/sheet-label';
-import { needWords } from '../needs/need-words';
+import { needWords } from '../wording/need-words';
 import { openPrices } from '../what-if/open-prices';
-import { USUAL_LOOK_AGAIN_DAYS } from '../dates/dates-schema';
-import type { OpenQuestion } from './verdict-schema';
+import { USUAL_LOOK_AGAIN_DAYS } from '../decision/dates-schema';
+import type { OpenQuestion } from '../decision/verdict-schema';
 
 /** A lead of less than so much of the total is within what a guess can be off. */
 const CLOSE_SHARE = '0.02';

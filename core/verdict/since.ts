@@ -1,7 +1,7 @@
 import { decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import type { Chosen } from './give';
-import type { Choice, GivenVerdict } from './verdict-schema';
+import type { Choice, GivenVerdict } from '../decision/verdict-schema';
 
 /**
  * How a verdict stands against what the same choice comes to now:

@@ -1,4 +1,4 @@
-import type { GivenVerdict } from './verdict-schema';
+import type { GivenVerdict } from '../decision/verdict-schema';
 
 /** What the newest verdict chose, by name; null without any. */
 export function verdictName(verdicts: readonly GivenVerdict[] | undefined): string | null {

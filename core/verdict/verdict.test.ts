@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { priceDecision } from '../comparison/decision-result';
 import { lineUp } from '../comparison/line-up';
-import { assembleDecisionFile } from '../decision/assemble';
+import { assembleDecisionFile } from '../assembly/assemble';
 import { decisionSchema } from '../decision/decision-schema';
-import { asVerdictsOfAnother } from '../decision/archive';
+import { asVerdictsOfAnother } from '../assembly/archive';
 import { takeApart } from '../decision/take-apart';
 import { withDecision, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
@@ -17,7 +17,7 @@ import { featureNames } from './names';
 import { isModest, openQuestions } from './open-questions';
 import { choiceOf, since } from './since';
 import { priceTogether } from './together';
-import { choiceSchema, type Choice, givenVerdictSchema } from './verdict-schema';
+import { choiceSchema, type Choice, givenVerdictSchema } from '../decision/verdict-schema';
 import { verdictName } from './verdict-name';
 
 function benchOf(file: DecisionFile, seen: string | undefined = '2026-11-01'): Workbench {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { priceDecision } from '../comparison/decision-result';
 import { kiteDecision } from '../tests/kite-decision';
-import { answerWhatIf, whatIfAnswerer } from './answer';
+import { answerWhatIf, whatIfAnswerer } from '../questions/answer';
 import { assumptionsOf } from './assumption';
 import { nearestPoint, pairBreakEvens, percentOfForecast } from './break-evens';
 import { broughtOrders, judgeInvestment } from './investment';

@@ -12,7 +12,7 @@ import { salesScale } from '../comparison/sales-scale';
 import { kiteDecision } from '../tests/kite-decision';
 import { randomDecision } from '../tests/random-decision';
 import { richDecision } from '../tests/rich-decision';
-import { answerWhatIf, type WhatIfQuestion } from './answer';
+import { answerWhatIf, type WhatIfQuestion } from '../questions/answer';
 import { assumptionsOf } from './assumption';
 import { cheapestMap } from './map';
 import { USUAL_MOVING } from './route-plan';

@@ -8,7 +8,7 @@ import { ledgerOf } from '../pricing/ledger';
 import type { LedgerLine } from '../pricing/ledger-line';
 import { forecastWith, preparePricing } from '../pricing/pricing';
 import type { Change } from './changes';
-import type { Investment } from './investment-schema';
+import type { Investment } from '../decision/investment-schema';
 
 /** What an investment comes to at one expected lift, against doing it oneself; base currency. */
 export interface InvestmentOutcome {

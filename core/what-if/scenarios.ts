@@ -4,7 +4,7 @@ import type { Decision } from '../decision/decision-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { isAbout, keyParts, withChange, withChanges } from './changes';
 import { type Standing, standingOf, withoutOffers } from './offers';
-import type { Scenario } from './what-if-schema';
+import type { Scenario } from '../decision/what-if-schema';
 
 /** A scenario as it comes out. */
 export interface ScenarioOutcome {

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { label, slug, wholeNumber } from '../fields/amounts';
-import { dayField } from '../decision/day';
+import { dayField } from '../fields/day';
 
 /** What a person states about the dates that matter. */
 export const datesSchema = z.strictObject({

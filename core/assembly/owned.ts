@@ -1,7 +1,7 @@
 import type { Candidate, Extra } from '../decision-file/candidate-schema';
 import type { Addon, Features, Plan, SharedAddon } from '../decision-file/price-sheet-schema';
 import { monthsBetween } from '../calendar/month';
-import type { Owned } from './owned-schema';
+import type { Owned } from '../decision/owned-schema';
 
 /** What becomes of something owned for one candidate. */
 export type OwnedFate =

@@ -4,8 +4,8 @@ import { priceDecision } from '../comparison/decision-result';
 import { readDecisionFile } from '../decision-file/read';
 import type { DecisionFile } from '../decision-file/schema';
 import { assembleDecisionFile } from './assemble';
-import { takeApart } from './take-apart';
-import { type Workbench, withDecision } from './workbench';
+import { takeApart } from '../decision/take-apart';
+import { type Workbench, withDecision } from '../decision/workbench';
 
 const folder = new URL('../cases/', import.meta.url);
 

@@ -3,7 +3,7 @@ import { RefusedFileError } from '../fields/problems';
 import { smallDecision } from '../tests/small-decision';
 import { typedSheet } from '../tests/typed-sheet';
 import { archiveOf, isArchive, readArchive } from './archive';
-import type { Workbench } from './workbench';
+import type { Workbench } from '../decision/workbench';
 
 const bench: Workbench = {
   decision: smallDecision({

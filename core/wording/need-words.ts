@@ -1,4 +1,4 @@
-import type { DecisionNeed } from './need-schema';
+import type { DecisionNeed } from '../decision/need-schema';
 
 /** What tells a need apart from the others of a decision. */
 export function needKey({ feature, without }: Pick<DecisionNeed, 'feature' | 'without'>): string {

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { dayField } from '../decision/day';
+import { dayField } from '../fields/day';
 import { label, slug } from '../fields/amounts';
 
 const count = z.number().min(0).max(1e12);

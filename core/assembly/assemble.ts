@@ -3,11 +3,11 @@ import type { Series } from '../decision-file/forecast-schema';
 import type { Addon, Charge, Offer, Plan, Processor, SharedAddon } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { answeringFeatures, demandedQuantities, isThere, needsForFile } from '../needs/file-needs';
-import type { DecisionNeed } from '../needs/need-schema';
+import type { DecisionNeed } from '../decision/need-schema';
 import { featuresTogether, withOwned } from './owned';
-import type { PriceSheet } from './price-sheet';
+import type { PriceSheet } from '../decision/price-sheet';
 import { placeOf } from '../price-sheet/parts';
-import type { Workbench } from './workbench';
+import type { Workbench } from '../decision/workbench';
 
 /** Why something cannot be priced yet. */
 export type Obstacle =

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { label, slug, wholeNumber } from '../fields/amounts';
-import { dayField } from '../decision/day';
+import { dayField } from '../fields/day';
 import { conditionSchema, segmentSchema, suitsSchema, thresholdSchema } from './conditions-schema';
 
 const words = z.string('a text is wanted').max(10_000, 'a text of at most 10,000 characters is wanted');

@@ -1,19 +1,19 @@
-import type { Actuals } from '../afterwards/actuals-schema';
+import type { Actuals } from '../decision/actuals-schema';
 import { type AgainstForecast, againstForecast } from '../afterwards/against-forecast';
 import { type MoveAdvice, moveNow } from '../afterwards/move-now';
 import type { Used } from '../dates/dates-that-matter';
 import type { DecisionFile } from '../decision-file/schema';
-import { type PairBreakEven, pairBreakEvens } from './break-evens';
-import { type InvestmentJudged, judgeInvestment } from './investment';
-import type { Investment } from './investment-schema';
-import { type CheapestMap, COARSE, FINE, type MapAxis, mapWork } from './map';
-import { lookAtOffers, type OffersLookedAt } from './offers';
-import { type PayingAhead, payingAhead } from './paying-ahead';
-import { type MovingCosts, type RoutePlan, type RoutePlanner, routePlanner } from './route-plan';
-import { type ScenarioOutcome, scenarioOutcome } from './scenarios';
-import { type TurnsIt, turnsIt, type Varied } from './turns-it';
+import { type PairBreakEven, pairBreakEvens } from '../what-if/break-evens';
+import { type InvestmentJudged, judgeInvestment } from '../what-if/investment';
+import type { Investment } from '../decision/investment-schema';
+import { type CheapestMap, COARSE, FINE, type MapAxis, mapWork } from '../what-if/map';
+import { lookAtOffers, type OffersLookedAt } from '../what-if/offers';
+import { type PayingAhead, payingAhead } from '../what-if/paying-ahead';
+import { type MovingCosts, type RoutePlan, type RoutePlanner, routePlanner } from '../what-if/route-plan';
+import { type ScenarioOutcome, scenarioOutcome } from '../what-if/scenarios';
+import { type TurnsIt, turnsIt, type Varied } from '../what-if/turns-it';
 import { verdictBasis, type VerdictAsked, type VerdictBasis } from '../verdict/basis';
-import type { Scenario } from './what-if-schema';
+import type { Scenario } from '../decision/what-if-schema';
 
 /** What can be asked, and what is answered to it. */
 export interface WhatIfAnswers {

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { amount, decimalField, label, share, slug, wholeNumber } from '../fields/amounts';
-import { dayField } from '../decision/day';
-import { measurementSchema } from '../page-speed/measurement';
+import { dayField } from '../fields/day';
+import { measurementSchema } from './measurement-schema';
 
 const note = z.string('a text is wanted').max(2000, 'a text of at most 2,000 characters is wanted');
 

@@ -5,8 +5,8 @@ import { smallDecision } from '../tests/small-decision';
 import { typedSheet } from '../tests/typed-sheet';
 import { assembleDecisionFile } from './assemble';
 import { fateOf, featuresTogether } from './owned';
-import type { Owned } from './owned-schema';
-import type { Workbench } from './workbench';
+import type { Owned } from '../decision/owned-schema';
+import type { Workbench } from '../decision/workbench';
 
 const mailing: Owned = { id: 'mail', label: 'Mailing tool', features: ['mailings'], amount: '20', months: 1, paidUntil: '2027-06' };
 const sheet = typedSheet('Brindle', { Plain: '10/mo, mailings: no', Full: '25/mo, mailings: yes' });

@@ -3,9 +3,9 @@ import { problemsOf, RefusedFileError } from '../fields/problems';
 import { readDecisionFile } from '../decision-file/read';
 import { structureProblems } from '../fields/structure';
 import { assembleDecisionFile } from './assemble';
-import { type Decision, decisionSchema } from './decision-schema';
-import { priceSheetSchema } from './price-sheet';
-import type { Workbench } from './workbench';
+import { type Decision, decisionSchema } from '../decision/decision-schema';
+import { priceSheetSchema } from '../decision/price-sheet';
+import type { Workbench } from '../decision/workbench';
 
 /** Marks a decision with everything that is kept about it. */
 export const ARCHIVE_FORMAT = 'venalis.workbench';

@@ -1,6 +1,6 @@
 import { featuresTogether, fateOf, type OwnedFate } from './owned';
-import type { Owned } from './owned-schema';
-import type { Workbench } from './workbench';
+import type { Owned } from '../decision/owned-schema';
+import type { Workbench } from '../decision/workbench';
 
 /** What becomes of something owned with each candidate of a decision. */
 export function fatesOf({ decision, sheets }: Workbench, owned: Owned): Array<{ id: string; label: string; fate: OwnedFate }> {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { assembleDecisionFile } from '../decision/assemble';
-import { decisionSchema } from '../decision/decision-schema';
+import { assembleDecisionFile } from '../assembly/assemble';
+import { decisionSchema } from './decision-schema';
 import { smallDecision } from '../tests/small-decision';
-import { USUAL_MOVING } from './route-plan';
+import { USUAL_MOVING } from '../what-if/route-plan';
 import { whatIfSchema } from './what-if-schema';
 
 const whatIf = {
