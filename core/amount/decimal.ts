@@ -1,5 +1,9 @@
 import { Decimal as BaseDecimal } from 'decimal.js';
 
+/** Significant digits that are kept, and how many of them the library keeps in one word. */
+const PRECISION = 40;
+const DIGITS_OF_A_WORD = 7;
+
 /**
  * Arbitrary-precision decimal number used for every amount, count and rate.
  *
@@ -7,7 +11,7 @@ import { Decimal as BaseDecimal } from 'decimal.js';
  * halves are rounded away from zero (decision file §5, Rounding).
  */
 export const Decimal = BaseDecimal.clone({
-  precision: 40,
+  precision: PRECISION,
   rounding: BaseDecimal.ROUND_HALF_UP,
   toExpNeg: -1000,
   toExpPos: 1000,
@@ -40,10 +44,16 @@ export function fraction(percent: string | Decimal): Decimal {
   return new Decimal(percent).div(HUNDRED);
 }
 
+/** The sum of two amounts; nothing is worked out where one of them is nothing, as many are. */
+export function plus(a: Decimal, b: Decimal): Decimal {
+  if (b.isZero()) return a;
+  return a.isZero() ? b : a.plus(b);
+}
+
 /** Adds up any number of amounts; 0 for none. */
 export function sum(amounts: Iterable<Decimal>): Decimal {
   let total = ZERO;
-  for (const amount of amounts) total = total.plus(amount);
+  for (const amount of amounts) total = plus(total, amount);
   return total;
 }
 
@@ -52,7 +62,8 @@ export function sum(amounts: Iterable<Decimal>): Decimal {
  * package, a band's edge or a limit are taken where the exact quantity stands.
  */
 export function settle(quantity: Decimal): Decimal {
-  return quantity.toDecimalPlaces(20);
+  // Only a division that does not come out even fills all digits; what has few has nothing to remove.
+  return quantity.d.length * DIGITS_OF_A_WORD < PRECISION - DIGITS_OF_A_WORD ? quantity : quantity.toDecimalPlaces(20);
 }
 
 /**

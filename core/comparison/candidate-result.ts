@@ -1,4 +1,4 @@
-import { decimal, type Decimal, fixed, ONE, sum, ZERO } from '../amount/decimal';
+import { decimal, type Decimal, fixed, ONE, sum } from '../amount/decimal';
 import { moneyText, roundLine, roundMoney } from '../amount/currencies';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { MonthlyForecast } from '../forecast/forecast';
@@ -50,15 +50,15 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
   const forecast = forecastWith(pricing, candidate, scale);
   const { currency } = pricing.file;
   const money = (amount: Decimal) => moneyText(amount, currency);
-  const total = sum(ledger.lines.map((line) => line.amount));
+  const { total, buckets, monthly } = ledgerSums(ledger, pricing.file.months);
   const { orders, sales, kept } = forecastTotals(forecast);
   const outgrown = exceededLimits(pricing, candidate, scale)[0];
   const { missing, unclear } = unmetMusts(pricing, candidate);
   const result: CandidateResult = {
     id: candidate.id,
     total: money(total),
-    buckets: bucketTotals(ledger, money),
-    monthly: monthlyTotals(ledger, pricing.file.months).map(money),
+    buckets: Object.fromEntries(buckets.map(([bucket, amount]) => [bucket, money(amount)])),
+    monthly: monthly.map(money),
     perOrder: orders.isZero() ? null : fixed(total.div(orders), 4),
     shareOfSales: sales.isZero() ? null : fixed(total.div(sales).times(100), 4),
     keep: money(roundLine(kept, currency).minus(total)),
@@ -73,17 +73,22 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
   return { candidate, ledger, result };
 }
 
-function bucketTotals(ledger: Ledger, money: (amount: Decimal) => string): Partial<Record<Bucket, string>> {
-  const totals = new Map<Bucket, Decimal>();
-  for (const { bucket, amount } of ledger.lines) totals.set(bucket, (totals.get(bucket) ?? ZERO).plus(amount));
-  const shown = [...totals].filter(([, amount]) => !amount.isZero()).sort(([a], [b]) => (a < b ? -1 : 1));
-  return Object.fromEntries(shown.map(([bucket, amount]) => [bucket, money(amount)]));
-}
-
-function monthlyTotals(ledger: Ledger, months: number): Decimal[] {
-  const totals = new Array<Decimal>(months).fill(ZERO);
-  for (const { month, amount } of ledger.lines) totals[month] = (totals[month] ?? ZERO).plus(amount);
-  return totals;
+/** What a ledger adds up to: in all, by bucket without those that come to nothing, and by month. */
+function ledgerSums({ lines }: Ledger, months: number): { total: Decimal; buckets: Array<[Bucket, Decimal]>; monthly: Decimal[] } {
+  // Each line is added once, to its bucket's month; the few sums that are left follow from those.
+  const byBucket = new Map<Bucket, Array<Decimal | undefined>>();
+  for (const { bucket, month, amount } of lines) {
+    const own = byBucket.get(bucket) ?? new Array<Decimal | undefined>(months);
+    byBucket.set(bucket, own);
+    own[month] = own[month]?.plus(amount) ?? amount;
+  }
+  const all = [...byBucket].map(([bucket, own]) => [bucket, own, sum(own.filter((amount) => amount !== undefined))] as const);
+  const buckets = all.flatMap(([bucket, , amount]): Array<[Bucket, Decimal]> => (amount.isZero() ? [] : [[bucket, amount]]));
+  return {
+    total: sum(all.map(([, , amount]) => amount)),
+    buckets: buckets.sort(([a], [b]) => (a < b ? -1 : 1)),
+    monthly: Array.from({ length: months }, (_, month) => sum(all.flatMap(([, own]) => own[month] ?? []))),
+  };
 }
 
 /** What a forecast comes to over the whole horizon. */

@@ -3,7 +3,7 @@ import type { Charge } from '../decision-file/price-sheet-schema';
 import { chargeRule, type ChargeRule, existsWithin } from '../rules/charges/charge-rule';
 import { countedFor } from './counted';
 import type { Pricing } from './pricing';
-import { chargeExists, type ChargeOwner, type Processing, processingOf } from './processing';
+import { chargeExists, type ChargeOwner, processingOf } from './processing';
 
 /** A charge that exists for a candidate, with whose it is and what it comes to. */
 export interface CandidateCharge {
@@ -15,12 +15,22 @@ export interface CandidateCharge {
   readonly entry: number;
 }
 
-/** All charges that exist for a candidate: its plans', its add-ons' and its outside processors', in that order. */
-export function candidateCharges(
-  pricing: Pricing,
-  candidate: Candidate,
-  processing: Processing = processingOf(candidate),
-): CandidateCharge[] {
+const kept = new WeakMap<Pricing, WeakMap<Candidate, readonly CandidateCharge[]>>();
+
+/**
+ * All charges that exist for a candidate: its plans', its add-ons' and its outside processors', in that order; worked
+ * out once for a candidate.
+ */
+export function candidateCharges(pricing: Pricing, candidate: Candidate): readonly CandidateCharge[] {
+  const known = kept.get(pricing) ?? new WeakMap<Candidate, readonly CandidateCharge[]>();
+  kept.set(pricing, known);
+  const charges = known.get(candidate) ?? chargesOf(pricing, candidate);
+  known.set(candidate, charges);
+  return charges;
+}
+
+function chargesOf(pricing: Pricing, candidate: Candidate): CandidateCharge[] {
+  const processing = processingOf(candidate);
   const whole = { streams: null, takesPayments: true };
   const owners = [
     ...candidate.plans.map(({ plan, streams, takesPayments = true }, entry) => {

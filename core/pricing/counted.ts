@@ -119,8 +119,14 @@ function countedOrders(streams: readonly Stream[], candidate: Candidate, charge:
 }
 
 /** Kinds of card that are told apart somewhere; kinds that come up later follow the same rules as these. */
-function kindsOf(streams: readonly Stream[], { payments }: Candidate, charge: Charge): string[] {
+function kindsOf(streams: readonly Stream[], { payments }: Candidate, charge: Charge): readonly string[] {
+  const usual = usualKinds.get(streams) ?? [
+    ...new Set(['domestic', 'foreign', ...streams.flatMap(({ cards }) => Object.keys(cards ?? {}))]),
+  ];
+  usualKinds.set(streams, usual);
   const rules = typeof payments === 'object' ? payments : [];
-  const named = [...rules.flatMap(({ cards = [] }) => cards), ...(charge.only?.cards ?? [])];
-  return [...new Set(['domestic', 'foreign', ...streams.flatMap(({ cards }) => Object.keys(cards ?? {})), ...named])];
+  if (rules.length === 0 && charge.only?.cards === undefined) return usual;
+  return [...new Set([...usual, ...rules.flatMap(({ cards = [] }) => cards), ...(charge.only?.cards ?? [])])];
 }
+
+const usualKinds = new WeakMap<readonly Stream[], readonly string[]>();

@@ -1,4 +1,4 @@
-import { Decimal, decimal, HUNDRED, ONE, settle, ZERO } from '../amount/decimal';
+import { Decimal, decimal, HUNDRED, ONE, plus, settle, ZERO } from '../amount/decimal';
 import { roundMoney } from '../amount/currencies';
 import type { MonthlyForecast, StreamForecast } from '../forecast/forecast';
 import { runsOverMonths } from '../rules/expression/parts';
@@ -97,7 +97,7 @@ const READINGS: { readonly [Name in ExpressionName]: Read<Name> } = {
   quantity: (reader, one) => quantityMonths(reader, one),
   sum: (reader, { of }) => {
     const parts = of.map((part) => reader.read(part));
-    return reader.each((month) => parts.reduce((sum, part) => sum.plus(at(part, month)), ZERO));
+    return reader.each((month) => parts.reduce((sum, part) => plus(sum, at(part, month)), ZERO));
   },
   difference: (reader, { of, less }) => combined(reader, of, less, (a, b) => a.minus(b)),
   product: (reader, { of, times }) => combined(reader, of, times, (a, b) => (a.isZero() ? ZERO : a.times(b))),
@@ -112,7 +112,7 @@ const READINGS: { readonly [Name in ExpressionName]: Read<Name> } = {
   bands: (reader, one) => bandMonths(reader, one),
   'so-far': (reader, { of }) => {
     let sum = ZERO;
-    return reader.read(of).map((amount, month) => (month < reader.joined ? ZERO : (sum = sum.plus(amount))));
+    return reader.read(of).map((amount, month) => (month < reader.joined ? ZERO : (sum = plus(sum, amount))));
   },
   increase: (reader, { of }) => {
     const months = reader.read(of);
@@ -120,7 +120,7 @@ const READINGS: { readonly [Name in ExpressionName]: Read<Name> } = {
   },
   'last-months': (reader, { of, months }) => {
     const parts = reader.read(of);
-    return reader.each((month) => parts.slice(Math.max(0, month - months + 1), month + 1).reduce((sum, part) => sum.plus(part), ZERO));
+    return reader.each((month) => parts.slice(Math.max(0, month - months + 1), month + 1).reduce((sum, part) => plus(sum, part), ZERO));
   },
   between: (reader, { of, from, until }) => {
     const calendar = reader.world.forecast.months;
@@ -169,7 +169,7 @@ function countedOrders(reader: Reader, { of, stream: only, value }: Orders): Mon
     for (const { stream, share } of parts) {
       const orders = at(stream.orders, month);
       const counted = share.eq(ONE) ? orders : orders.times(share);
-      sum = sum.plus(value === null ? counted : counted.times(at(value === 'net' ? stream.netOrderValue : stream.orderValue, month)));
+      sum = plus(sum, value === null ? counted : counted.times(at(value === 'net' ? stream.netOrderValue : stream.orderValue, month)));
     }
     return sum;
   });
@@ -212,7 +212,7 @@ function graduatedAmount(bands: readonly ExactBand[], quantity: Decimal): Decima
   for (const [index, { upTo, rate, flat }] of bands.entries()) {
     if (quantity.lte(edge)) break;
     const top = upTo === null || index === bands.length - 1 || quantity.lt(upTo) ? quantity : upTo;
-    amount = amount.plus(top.minus(edge).times(rate)).plus(flat);
+    amount = plus(plus(amount, plus(top, edge.neg()).times(rate)), flat);
     edge = upTo ?? edge;
   }
   return amount;
@@ -220,7 +220,7 @@ function graduatedAmount(bands: readonly ExactBand[], quantity: Decimal): Decima
 
 function volumeAmount(bands: readonly ExactBand[], quantity: Decimal): Decimal {
   const band = bands.find(({ upTo }) => upTo === null || quantity.lte(upTo)) ?? bands.at(-1);
-  return band ? quantity.times(band.rate).plus(band.flat) : ZERO;
+  return band ? plus(quantity.times(band.rate), band.flat) : ZERO;
 }
 
 const figures = new WeakMap<Figure, Decimal>();

@@ -61,10 +61,21 @@ function chargeLines(pricing: Pricing, one: CandidateCharge, reading: ExactReadi
 function newChargeLines(pricing: Pricing, { charge, owner, rule }: CandidateCharge, reading: ExactReading): LedgerLine[] {
   const rate = pricing.rate(owner.currency);
   const source = { kind: 'charge', owner: owner.kind, id: owner.id, charge: charge.id } as const;
-  const shared = { bucket: bucketOf(charge), source, currency: owner.currency, taxExcluded: owner.taxExcluded };
-  return reading.of(rule.amount).map((unrounded, month) => {
-    const charged = roundLine(charge.credit ? unrounded.neg() : unrounded, owner.currency);
-    return { ...shared, month, charged, amount: inBaseCurrency(charged, owner.currency, rate, pricing.file.currency) };
+  const { currency, taxExcluded } = owner;
+  const bucket = bucketOf(charge);
+  return reading.of(rule.amount).map((unrounded, month): LedgerLine => {
+    const rounded = roundLine(unrounded, currency);
+    const charged = charge.credit ? rounded.neg() : rounded;
+    // There are thousands of lines: their fields are named one by one.
+    return {
+      month,
+      bucket,
+      source,
+      currency,
+      charged,
+      amount: inBaseCurrency(charged, currency, rate, pricing.file.currency),
+      taxExcluded,
+    };
   });
 }
 

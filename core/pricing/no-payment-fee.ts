@@ -12,7 +12,7 @@ import { countsCard, processingOf } from './processing';
  */
 export function streamsWithoutPaymentFee(pricing: Pricing, candidate: Candidate): string[] {
   const processing = processingOf(candidate);
-  const fees = candidateCharges(pricing, candidate, processing).filter(isPaymentFee);
+  const fees = candidateCharges(pricing, candidate).filter(isPaymentFee);
   const { streams, months } = forecastWith(pricing, candidate);
   return streams
     .filter((stream) => {

@@ -111,11 +111,17 @@ function paymentsOfTerm(
 ): ScheduledPayment[] {
   if (isTermNotKnown(term)) return [];
   const payments = termPayments(term, { joining, start: file.start, months: file.months, part, extraMonths });
+  const priced = new Map<Expression, { whole: Expression; charged: Decimal }>();
   return payments.map(({ month, covers, ordinal, price, amount }) => {
-    const whole = count === 1 ? amount : product(amount, constant(String(count)));
-    const charged = roundMoney(exactConstant(whole), shared.currency);
+    const { whole, charged } = priced.get(amount) ?? pricedFor(amount, count, shared.currency);
+    priced.set(amount, { whole, charged });
     return { ...shared, month, covers, prorated: term.prorated ?? false, charged, price: whole, ofTerm: { ordinal, price } };
   });
+}
+
+function pricedFor(amount: Expression, count: number, currency: string): { whole: Expression; charged: Decimal } {
+  const whole = count === 1 ? amount : product(amount, constant(String(count)));
+  return { whole, charged: roundMoney(exactConstant(whole), currency) };
 }
 
 function extraPayments({ file }: Pricing, candidate: Candidate, extra: Extra, index: number, joining: Joining): ScheduledPayment[] {

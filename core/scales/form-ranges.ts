@@ -1,4 +1,4 @@
-import { bandAmount, packagesFor } from './form-values';
+import { bandAmount, packagesFor, sumAt } from './form-values';
 import type { BandForm, Form } from './level-form';
 
 /** The least and the most that a form can be in each month anywhere between two scales. */
@@ -68,12 +68,21 @@ function outerRange(form: Exclude<Form, { is: 'line' | 'sum' | 'used-up' }>, { l
 function bandRange(form: BandForm, { low, high }: Range): Range {
   const [least, most] = [new Float64Array(low.length), new Float64Array(low.length)];
   for (let month = 0; month < low.length; month++) {
-    const [from, to] = [low[month] ?? 0, high[month] ?? 0];
-    const amounts = [bandAmount(form, from), bandAmount(form, to)];
-    for (const { upTo } of form.bands)
-      if (upTo > from && upTo < to) amounts.push(bandAmount(form, upTo), bandAmount(form, upTo * (1 + 1e-9)));
-    least[month] = Math.min(...amounts);
-    most[month] = Math.max(...amounts);
+    const from = low[month] ?? 0;
+    const to = high[month] ?? 0;
+    const first = bandAmount(form, from);
+    const last = to === from ? first : bandAmount(form, to);
+    let lowest = Math.min(first, last);
+    let highest = Math.max(first, last);
+    for (const { upTo } of form.bands) {
+      if (!(upTo > from && upTo < to)) continue;
+      const before = bandAmount(form, upTo);
+      const behind = bandAmount(form, upTo * (1 + 1e-9));
+      lowest = Math.min(lowest, before, behind);
+      highest = Math.max(highest, before, behind);
+    }
+    least[month] = lowest;
+    most[month] = highest;
   }
   return { low: least, high: most };
 }
@@ -97,6 +106,8 @@ function usedUpRange(credit: Range, bills: Range): Range {
 
 /** Bounds of a form over all months together; what runs over the months is looked at where it ends. */
 export function sumRange(form: Form, months: number, from: number, to: number): [low: number, high: number] {
+  // Most forms only rise with the scale: their ends bound them.
+  if (isRising(form)) return [endSum(form, months, from), endSum(form, months, to)];
   if (form.is === 'increase') {
     const { low, high } = rangeOf(form.of, months, from, to);
     return [low[months - 1] ?? 0, high[months - 1] ?? 0];
@@ -108,6 +119,50 @@ export function sumRange(form: Form, months: number, from: number, to: number): 
   }
   const { low, high } = rangeOf(form, months, from, to);
   return [low.reduce((sum, value) => sum + value, 0), high.reduce((sum, value) => sum + value, 0)];
+}
+
+interface EndSum {
+  readonly months: number;
+  readonly scale: number;
+  readonly sum: number;
+}
+
+/** Where one stretch ends, the next begins: the sum there is kept. */
+const lastEnd = new WeakMap<Form, EndSum>();
+
+function endSum(form: Form, months: number, scale: number): number {
+  const last = lastEnd.get(form);
+  if (last && last.scale === scale && last.months === months) return last.sum;
+  const sum = sumAt(form, months, scale);
+  lastEnd.set(form, { months, scale, sum });
+  return sum;
+}
+
+const rising = new WeakMap<Form, boolean>();
+
+/** Whether a form is nowhere less at a larger scale. */
+function isRising(form: Form): boolean {
+  const found = rising.get(form) ?? risesBy(form);
+  rising.set(form, found);
+  return found;
+}
+
+function risesBy(form: Form): boolean {
+  switch (form.is) {
+    case 'line':
+      return form.growing === null || form.growing.every((growing) => growing >= 0);
+    case 'sum':
+      return form.of.every(isRising);
+    case 'scaled':
+      return form.by.every((factor) => factor >= 0) && isRising(form.of);
+    case 'bands':
+      return form.how === 'graduated' && isRising(form.of);
+    case 'increase':
+    case 'used-up':
+      return false;
+    default:
+      return isRising(form.of);
+  }
 }
 
 /** The value that is the same in all months; null if they differ. */

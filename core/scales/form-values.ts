@@ -10,9 +10,9 @@ const EDGE = 1e-9;
 export function valuesAt(form: Form, months: number, scale: number): Float64Array {
   switch (form.is) {
     case 'line': {
-      const values = new Float64Array(months);
       const { fixed, growing } = form;
-      for (let month = 0; month < months; month++) values[month] = (fixed?.[month] ?? 0) + (growing ? (growing[month] ?? 0) * scale : 0);
+      const values = fixed ? fixed.slice() : new Float64Array(months);
+      if (growing) for (let month = 0; month < months; month++) values[month] = (values[month] ?? 0) + (growing[month] ?? 0) * scale;
       return values;
     }
     case 'sum': {

@@ -74,13 +74,23 @@ export function grantedPeriods({ intro }: Term, { joining, start }: Pick<PaidAs,
   return isTooLate ? 0 : intro.periods;
 }
 
-function priceOf(
-  term: Term,
-  part: string,
-  month: Month,
-  isIntroductory: boolean,
-  isRenewal: boolean,
-): Pick<TermPayment, 'price' | 'amount'> {
+/** Which price it is, and what it comes to. */
+type Price = Pick<TermPayment, 'price' | 'amount'>;
+
+const prices = new WeakMap<Term, Map<string, Price>>();
+
+/** The price of a payment; payments that cost the same share its expression. */
+function priceOf(term: Term, part: string, month: Month, isIntroductory: boolean, isRenewal: boolean): Price {
+  const known = prices.get(term) ?? new Map<string, Price>();
+  prices.set(term, known);
+  const since = term.changes?.findLast(({ from }) => month >= from)?.from ?? '';
+  const key = `${part} ${isIntroductory} ${isRenewal} ${since}`;
+  const price = known.get(key) ?? newPrice(term, part, month, isIntroductory, isRenewal);
+  known.set(key, price);
+  return price;
+}
+
+function newPrice(term: Term, part: string, month: Month, isIntroductory: boolean, isRenewal: boolean): Price {
   const at = (field: string): FigurePlace => ({ part, line: 'term', id: term.id, field });
   const { intro } = term;
   if (isIntroductory && intro && 'price' in intro) return { price: 'introductory', amount: figure(intro.price, at('intro')) };
@@ -90,7 +100,7 @@ function priceOf(
 }
 
 /** The price without an introduction: as announced for the month, else the renewal price, else the usual one. */
-function priceInForce(term: Term, part: string, month: Month, isRenewal: boolean): Pick<TermPayment, 'price' | 'amount'> {
+function priceInForce(term: Term, part: string, month: Month, isRenewal: boolean): Price {
   const holds = term.renewal === undefined || isRenewal;
   const index = holds ? (term.changes ?? []).findLastIndex(({ from }) => month >= from) : -1;
   const change = term.changes?.[index];
