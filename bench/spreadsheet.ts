@@ -76,6 +76,8 @@ function formulaOf(charge: Charge, column: string, rate: number): string {
       const [a, b, c] = charge.bands;
       return `MIN(${orders},${a?.upTo})*${a?.each}+MAX(0,MIN(${orders},${b?.upTo})-${a?.upTo})*${b?.each}+MAX(0,${orders}-${b?.upTo})*${c?.each}`;
     }
+    case 'prepaid':
+      throw new RangeError('The benchmark’s decisions have no prepaid packs');
     case 'volume': {
       const [a, b, c] = charge.bands;
       return `MIN(${charge.monthlyCap},IF(${sales}<=${a?.upTo},${a?.flat},IF(${sales}<=${b?.upTo},${b?.flat},${sales}*${c?.percent}/100)))`;

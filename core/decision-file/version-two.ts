@@ -34,7 +34,7 @@ const SINCE_VERSION_2 = [
 ];
 
 /** Kinds of charge that only a file of version 2 has. */
-const KINDS_SINCE_VERSION_2: readonly string[] = [];
+const KINDS_SINCE_VERSION_2: readonly string[] = ['prepaid'];
 const KIND_PATHS = ['offers.*.plans.*', 'offers.*.addons.*', 'addons.*', 'processors.*'].map((part) => `${part}.charges.*.how`);
 
 /** What a document of version 1 has that only version 2 knows. */

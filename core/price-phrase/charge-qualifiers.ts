@@ -17,6 +17,7 @@ export interface ChargeDraft {
   readonly free?: string | null | { per: string; ratio: string | null };
   readonly refund?: 'kept' | 'returned';
   readonly size?: string | null;
+  readonly opening?: string | null;
   readonly bands?: Extract<StatedCharge, { how: 'graduated' }>['bands'];
   readonly only?: NonNullable<StatedCharge['only']>;
   readonly of?: 'net' | 'gross';
@@ -276,6 +277,10 @@ const dates = first<Qualifier>(
   made(sequence(words('from', 'as of', 'starting in', 'starting'), monthAndYear), ([, from]) => ({ from })),
   made(sequence(words('until', 'till', 'until the end of', 'through'), monthAndYear), ([, until]) => ({ until })),
 );
+const opening = made(
+  sequence(amountOrNotKnown, words('there at the start', 'free at the start', 'to begin with', 'on joining')),
+  ([found]): Qualifier => ({ opening: found }),
+);
 const againstPlan = made(
   words(
     'only to pay for the plan',
@@ -291,6 +296,7 @@ const againstPlan = made(
 export const qualifier: Rule<Qualifier> = first<Qualifier>(
   againstPlan,
   dates,
+  opening,
   freePer,
   most,
   least,

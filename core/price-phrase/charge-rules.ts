@@ -83,6 +83,21 @@ const packageWritten: Rule<Core> = made(
   }),
 );
 
+/** Packs bought ahead, of which what is left over is kept: "90 per prepaid pack of 800 of labels". */
+const prepaidPack: Rule<Core> = made(
+  sequence(
+    money,
+    words('per prepaid pack of', 'for a prepaid pack of', 'a prepaid pack of', 'per pack bought ahead of', 'prepaid for'),
+    first<string | null>(count, meaning(words('?', 'not known'), null)),
+    optional(word('of')),
+    noun,
+  ),
+  ([price, , size, , on]) => ({
+    draft: { how: 'prepaid', each: price.amount, size, on: quantityOf(on, []) },
+    ...inCurrency(price),
+  }),
+);
+
 const perNoun: Rule<Core> = made(
   sequence(
     money,
@@ -246,6 +261,7 @@ const core: Rule<Core> = longest<Core>(
   allowanceThenRate,
   perUnitWritten,
   packageWritten,
+  prepaidPack,
   percentAndFixed,
   percentOfOrder,
   percentOfSales,

@@ -197,6 +197,8 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
   const on = charge.on ?? 'orders';
   let left = charge.totalCap == null ? null : rational(charge.totalCap);
   const quantities: Rational[] = [];
+  let counted = zero;
+  let bought = zero;
   const amounts = Array.from({ length: world.file.months }, (_, month) => {
     if (!exists(world.file, charge, month)) {
       quantities.push(zero);
@@ -258,6 +260,12 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
         if (compare(quantity, edge) > 0) amount = add(amount, add(times(minus(top, edge), unit(band)), rational(band.flat ?? '0')));
         if (band.upTo !== null) edge = rational(band.upTo);
       });
+    } else if (charge.how === 'prepaid') {
+      counted = add(counted, quantity);
+      const wanted = larger(ceiling(over(minus(counted, rational(charge.opening ?? '0')), rational(charge.size ?? '1'))), zero);
+      const packs = larger(minus(wanted, bought), zero);
+      bought = add(bought, packs);
+      amount = times(packs, rational(charge.each ?? '0'));
     } else {
       const band = charge.bands.find(({ upTo }) => upTo === null || compare(quantity, rational(upTo)) <= 0) ?? charge.bands.at(-1);
       if (band) amount = add(times(quantity, unit(band)), rational(band.flat ?? '0'));

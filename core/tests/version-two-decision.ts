@@ -46,11 +46,19 @@ const chargeFields = fc.record({
   against: fc.integer({ min: 0, max: 3 }),
 });
 
+/** A charge as packs bought ahead: of whatever it counted. */
+function asPrepaid({ id, label, bucket, on, only, of, monthlyMin, monthlyCap, totalCap, credit, taxExcluded }: Charge): Charge {
+  const kept = { bucket, on, only, of, monthlyMin, monthlyCap, totalCap, credit, taxExcluded };
+  const stated = Object.fromEntries(Object.entries(kept).filter(([, value]) => value !== undefined));
+  return { ...stated, id, label, how: 'prepaid', size: '37.5', each: '11', ...(on === undefined ? {} : { opening: '50' }) };
+}
+
 function laterCharge(
-  charge: Charge,
+  whole: Charge,
   { dates, against }: { dates?: [string?, string?] | undefined; against: number },
   isPlan: boolean,
 ): Charge {
+  const charge = against === 1 ? asPrepaid(whole) : whole;
   const [first, second] = dates ?? [];
   const [from, until] = first && second && first > second ? [second, first] : [first, second];
   const dated = { ...charge, ...(from ? { from } : {}), ...(until ? { until } : {}) };
@@ -66,7 +74,7 @@ function laterPlan(plan: Plan, { yearly, charges, ...term }: Extended): Plan {
   return {
     ...plan,
     terms: plan.terms.map((one) => laterTerm(one, term)),
-    charges: (plan.charges ?? []).map((one, index) => laterCharge(one, charges[index] ?? { against: 1 }, true)),
+    charges: (plan.charges ?? []).map((one, index) => laterCharge(one, charges[index] ?? { against: 2 }, true)),
     ...(yearly ? { yearlyLimits: yearly } : {}),
   };
 }

@@ -4,9 +4,17 @@ import type { ChargeKind } from './kind';
 import { packaged, packageSchema } from './package';
 import { perOrder, perOrderSchema } from './per-order';
 import { perUnit, perUnitSchema } from './per-unit';
+import { prepaid, prepaidSchema } from './prepaid';
 
 /** What depends on volume, whatever its kind (decision file §4). */
-export const chargeSchema = z.discriminatedUnion('how', [perOrderSchema, perUnitSchema, packageSchema, graduatedSchema, volumeSchema]);
+export const chargeSchema = z.discriminatedUnion('how', [
+  perOrderSchema,
+  perUnitSchema,
+  packageSchema,
+  graduatedSchema,
+  volumeSchema,
+  prepaidSchema,
+]);
 
 export type Charge = z.output<typeof chargeSchema>;
 export type ChargeHow = Charge['how'];
@@ -19,6 +27,7 @@ export const CHARGE_KINDS = {
   package: packaged,
   graduated,
   volume,
+  prepaid,
 } satisfies { readonly [How in ChargeHow]: ChargeKind<ChargeOf<How>> };
 
 /** What a kind of charge makes of what is counted, by the name of the kind. */

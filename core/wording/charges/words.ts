@@ -4,6 +4,7 @@ import type { ChargeWords, Derived, WriteNumber } from './charge-words';
 import { packageWords } from './package-words';
 import { perOrderWords } from './per-order-words';
 import { perUnitWords } from './per-unit-words';
+import { prepaidWords } from './prepaid-words';
 
 /** The words of every kind of charge. */
 export const CHARGE_WORDS = {
@@ -12,6 +13,7 @@ export const CHARGE_WORDS = {
   package: packageWords,
   graduated: graduatedWords,
   volume: volumeWords,
+  prepaid: prepaidWords,
 } satisfies { readonly [How in ChargeHow]: ChargeWords<How> };
 
 /** The words of a charge's own kind, ready to be asked. */
