@@ -12,6 +12,7 @@ import type { DecisionFile } from '#core/decision-file/schema';
 import { randomDecision } from '#core/tests/random-decision';
 import { readOrNull } from '#core/tests/read-or-null';
 import { richDecision } from '#core/tests/rich-decision';
+import { versionTwoDecision } from '#core/tests/version-two-decision';
 import { withChanges } from '#core/what-if/changes';
 import type { Cell, WorkbookSheet } from '#core/workbook/cells';
 import { FIRST_CANDIDATE_ROW, TOTAL_COLUMN, workbookOf } from '#core/workbook/workbook';
@@ -36,8 +37,18 @@ const files: Array<[name: string, file: DecisionFile]> = [
     '09-limits-and-needs',
     '11-not-known',
     '13-larkfell',
+    '15-order-sizes',
+    '16-dated-prices-and-offers',
+    '17-credit-against-the-plan',
+    '18-credit-spread',
+    '19-yearly-limits',
+    '21-some-streams-and-lost-subscribers',
+    '22-everything-together',
+    '23-renewals-and-packs',
+    '23-renewals-and-packs-spread',
+    '24-side-by-side-by-what-is-kept',
   ].map((name): [string, DecisionFile] => [name, read(`core/cases/${name}.json`)]),
-  ...[randomDecision, richDecision].flatMap((made, kind) =>
+  ...[randomDecision, richDecision, versionTwoDecision].flatMap((made, kind) =>
     fc
       .sample(made, { numRuns: Number(process.env['WORKBOOKS'] ?? 8), seed: Number(process.env['VENALIS_SEED'] ?? 7) })
       .flatMap((one, index): Array<[string, DecisionFile]> => {
