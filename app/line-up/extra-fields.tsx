@@ -1,30 +1,29 @@
 import { Button } from 'antd';
-import type { Candidate, Extra } from '#core/decision-file/candidate-schema';
+import type { Extra } from '#core/decision-file/candidate-schema';
 import { termWords } from '#core/wording/term-words';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
-import type { CandidateChange } from './make-up-panel';
 
 const USUAL = [0, 1, 12];
 
 interface ExtraFieldsProps {
-  candidate: Candidate;
+  extras: readonly Extra[];
+  /** Unique in the decision; texts that cannot be read are kept under it. */
+  fieldKey: string;
   currency: string;
-  onChange: CandidateChange;
+  onChange(key: string, label: string, change: (extras: readonly Extra[]) => Extra[]): void;
 }
 
-/** Further costs of a candidate: a theme, plug-ins, a domain. */
-export function ExtraFields({ candidate, currency, onChange }: ExtraFieldsProps) {
-  const extras = candidate.extras ?? [];
+/** Further costs of a candidate, or of all that is proposed for a vendor: a theme, plug-ins, a domain. */
+export function ExtraFields({ extras, fieldKey, currency, onChange }: ExtraFieldsProps) {
   const set = (index: number, key: string, label: string, change: (extra: Extra) => Extra | null) =>
-    onChange(`extra.${index}.${key}`, label, (one) => ({
-      ...one,
-      extras: (one.extras ?? []).flatMap((extra, at) => {
+    onChange(`extra.${index}.${key}`, label, (all) =>
+      all.flatMap((extra, at) => {
         const changed = at === index ? change(extra) : extra;
         return changed ? [changed] : [];
       }),
-    }));
+    );
   return (
     <fieldset className="extra-fields">
       <legend>Other costs</legend>
@@ -41,7 +40,7 @@ export function ExtraFields({ candidate, currency, onChange }: ExtraFieldsProps)
               onChange={(label) => set(index, 'label', 'the name of a cost', (one) => ({ ...one, label }))}
             />
             <NumberField
-              fieldKey={`candidate.${candidate.id}.extra.${index}`}
+              fieldKey={`${fieldKey}.extra.${index}`}
               label={`Cost of ${extra.label || 'it'}`}
               labelHidden
               value={extra.amount}
@@ -69,12 +68,7 @@ export function ExtraFields({ candidate, currency, onChange }: ExtraFieldsProps)
       })}
       <Button
         size="small"
-        onClick={() =>
-          onChange(`extra.${extras.length}.added`, 'another cost', (one) => ({
-            ...one,
-            extras: [...(one.extras ?? []), { label: '', amount: '0', months: 0 }],
-          }))
-        }
+        onClick={() => onChange(`extra.${extras.length}.added`, 'another cost', (all) => [...all, { label: '', amount: '0', months: 0 }])}
       >
         + cost, such as a theme
       </Button>

@@ -59,7 +59,12 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
         </p>
       )}
       <AddonChoices candidate={candidate} onChange={change} />
-      <ExtraFields candidate={candidate} currency={decision.currency} onChange={change} />
+      <ExtraFields
+        extras={candidate.extras ?? []}
+        fieldKey={`candidate.${candidateId}`}
+        currency={decision.currency}
+        onChange={(key, label, extras) => change(key, label, (one) => ({ ...one, extras: extras(one.extras ?? []) }))}
+      />
       <h3>Your own time</h3>
       <div className="pair">
         <NumberField

@@ -8,6 +8,7 @@ import { addonsOf, columnsOf, type Part, placeOf } from '#core/price-sheet/parts
 import { newId } from '../workbench/new-id';
 import { useAfterPaint } from '../workbench/use-after-paint';
 import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
 import { AddRow } from './add-row';
 import { useCheckContext } from './check-context';
 import { type GridPoint, within } from '../components/grid-keys';
@@ -18,6 +19,7 @@ import { SheetIntake } from './sheet-intake';
 import { SheetHead } from './sheet-head';
 import { useIntake } from './use-intake';
 import { SheetMargin } from './sheet-margin';
+import { VendorTakes } from './vendor-takes';
 
 type Which = 'plans' | 'addons';
 const COLUMNS: Readonly<Record<Which, (sheet: PriceSheet) => readonly Part[]>> = { plans: columnsOf, addons: addonsOf };
@@ -26,6 +28,7 @@ const PLANS_NONE: readonly RowKind[] = [];
 /** One price sheet: a vendor's, a processor's, or an add-on's. */
 export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet; today: string }) {
   const edits = useEdits();
+  const { state } = useWorkbench();
   const context = useCheckContext(today);
   const [asked, setAsked] = useState<Readonly<Record<Which, readonly RowKind[]>>>({ plans: PLANS_NONE, addons: PLANS_NONE });
   const intake = useIntake();
@@ -101,6 +104,16 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
             </p>
             {grid('addons')}
           </section>
+        )}
+        {sheet.kind === 'offer' && (
+          <VendorTakes
+            id={id}
+            offer={sheet.offer}
+            currency={state.bench.decision.currency}
+            onChange={(key, label, recipe) =>
+              change(key, label, (one) => (one.kind === 'offer' ? { ...one, offer: recipe(one.offer) } : one))
+            }
+          />
         )}
       </main>
       <SheetMargin sheet={sheet} checked={checked} today={today} row={row} part={part} onChange={change} onShow={show} />

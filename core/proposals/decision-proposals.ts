@@ -30,7 +30,7 @@ export interface VendorProposal {
   readonly label: string;
   /** Its kind of platform, free text. */
   readonly kind: string;
-  /** Null where no combination can be used. The total has what goes on of what is owned, but no hours, extras or lift. */
+  /** Null where no combination can be used. The total has what goes on of what is owned, and of hours, extras and lift what the vendor's sheet states. */
   readonly proposed: Proposed | null;
   readonly plans: ReadonlyArray<{ readonly plan: string; readonly label: string; readonly reason: Reason }>;
 }

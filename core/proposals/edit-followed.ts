@@ -1,5 +1,6 @@
 import { decimal } from '../amount/decimal';
 import type { Candidate } from '../decision-file/candidate-schema';
+import type { Offer } from '../decision-file/price-sheet-schema';
 import { nextCandidateId, withCandidate } from '../decision/candidates';
 import { candidateSummary } from '../wording/candidate-summary';
 import type { Decision } from '../decision/decision-schema';
@@ -7,6 +8,7 @@ import type { Followed } from '../decision/followed-schema';
 import type { Workbench } from '../decision/workbench';
 import type { MakeUp } from './decision-proposals';
 import { isMadeOf, nameOf, remade } from './followed';
+import { takenBy } from './part-costs';
 
 /** What is proposed, as a candidate can follow it. */
 export interface Followable {
@@ -24,8 +26,9 @@ export function madeWords(bench: Workbench, made: MakeUp): string {
 }
 
 /**
- * The decision with a candidate that follows what is proposed for a vendor, or a pair. A proposal has no hours; the
- * candidate takes those of the first one with a plan of the same vendor, so that it does not look cheaper than it is.
+ * The decision with a candidate that follows what is proposed for a vendor, or a pair. It has the hours, extras and lift
+ * that the vendor's sheet states; where that states no hours, those of the first candidate with a plan of the same
+ * vendor, so that it does not look cheaper than it is.
  */
 export function withFollower(bench: Workbench, proposed: Followable, on: string): Decision {
   const { decision } = bench;
@@ -36,11 +39,18 @@ export function withFollower(bench: Workbench, proposed: Followable, on: string)
     ...(proposed.with === undefined ? {} : { with: proposed.with }),
     seen: seen(bench, proposed, on),
   };
-  const hours = hoursOf(bench, proposed.offer);
+  const taken = takenBy(offersOf(bench, proposed.made));
+  const hours = taken.hours ?? hoursOf(bench, proposed.offer);
   return {
-    ...withCandidate(decision, { label: nameOf(bench, proposed.made), ...proposed.made, ...(hours ? { hours } : {}) }),
+    ...withCandidate(decision, { label: nameOf(bench, proposed.made), ...proposed.made, ...taken, ...(hours ? { hours } : {}) }),
     followed: [...(decision.followed ?? []), followed],
   };
+}
+
+/** The offers whose plans a make-up takes. */
+function offersOf({ sheets }: Workbench, { plans }: MakeUp): Offer[] {
+  const offers = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
+  return offers.filter((offer) => offer.plans.some(({ id }) => plans.some(({ plan }) => plan === id)));
 }
 
 /** The hours of the first candidate that begins with a plan of an offer. */
