@@ -40,13 +40,16 @@ export function OrderSizeFields({ stream, onChange }: OrderSizeFieldsProps) {
               onChange={(next) => onChange(`size.${index}.share`, (one) => withOrderSize(one, index, { share: next ?? '0' }))}
             />
           )}
-          <NumberField
-            fieldKey={`stream.${stream.id}.size.${index}.times`}
-            label={index === 0 ? 'are worth' : 'are worth, beside them'}
-            value={times}
-            range={TIMES}
-            onChange={(next) => next && onChange(`size.${index}.times`, (one) => withOrderSize(one, index, { times: next }))}
-          />
+          {(index > 0 || Number(times) !== 1) && (
+            <NumberField
+              fieldKey={`stream.${stream.id}.size.${index}.times`}
+              label="Each is worth"
+              suffix={index > 0 && Number(sizes[0]?.times) === 1 ? '× one of the others' : 'times'}
+              value={times}
+              range={TIMES}
+              onChange={(next) => next && onChange(`size.${index}.times`, (one) => withOrderSize(one, index, { times: next }))}
+            />
+          )}
           {index > 0 && (
             <Button type="text" size="small" onClick={() => onChange('sizes', (one) => withOrderSize(one, index, null))}>
               Remove this size
@@ -54,7 +57,9 @@ export function OrderSizeFields({ stream, onChange }: OrderSizeFieldsProps) {
           )}
         </div>
       ))}
-      <Button onClick={() => onChange('sizes', withMoreSizes)}>{sizes.length === 0 ? 'State sizes' : 'Add a size'}</Button>
+      <p>
+        <Button onClick={() => onChange('sizes', withMoreSizes)}>{sizes.length === 0 ? 'State sizes' : 'Add a size'}</Button>
+      </p>
     </fieldset>
   );
 }
