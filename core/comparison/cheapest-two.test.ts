@@ -8,11 +8,13 @@ import { richDecision } from '../tests/rich-decision';
 import { standingOf } from '../what-if/offers';
 import { cheapestTwo } from './cheapest-two';
 import { priceDecision } from './decision-result';
+import { versionTwoDecision } from '../tests/version-two-decision';
 
 describe('the cheapest two', () => {
   it.each([
     ['with nearly everything the format has', richDecision],
     ['at random', randomDecision],
+    ['of version 2', versionTwoDecision],
   ])(
     'are those that pricing everything gives: %s',
     (_name, made) => {

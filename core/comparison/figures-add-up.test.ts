@@ -10,8 +10,9 @@ import { coursesOf } from './course';
 import { type PricedDecision, priceDecision } from './decision-result';
 import { keptParts } from './kept';
 import { setAgainst } from './pairwise';
+import { versionTwoDecision } from '../tests/version-two-decision';
 
-const anyDecision = fc.oneof(richDecision, randomDecision);
+const anyDecision = fc.oneof(richDecision, randomDecision, versionTwoDecision);
 
 function holds(check: (priced: PricedDecision) => void, numRuns = 60): void {
   fc.assert(

@@ -8,6 +8,7 @@ import { richDecision } from '../tests/rich-decision';
 import { priceDecision } from './decision-result';
 import { levelsOf } from './levels';
 import { readOrNull } from '../tests/read-or-null';
+import { versionTwoDecision } from '../tests/version-two-decision';
 
 const anyScale = fc.oneof(
   fc.double({ min: 0.1, max: 10, noNaN: true }).map((scale) => Number(scale.toPrecision(6))),
@@ -22,6 +23,10 @@ function sameAsExact(file: DecisionFile, scales: readonly number[]): void {
 }
 
 describe('a level of sales', () => {
+  it('for decisions of version 2', () => {
+    fc.assert(fc.property(versionTwoDecision, fc.array(anyScale, { minLength: 1, maxLength: 3 }), sameAsExact), { numRuns: 120 });
+  });
+
   it('is to the cent what exact pricing gives, for nearly everything the format has', () => {
     fc.assert(fc.property(richDecision, fc.array(anyScale, { minLength: 1, maxLength: 4 }), sameAsExact), { numRuns: 120 });
   });

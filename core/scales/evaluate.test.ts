@@ -9,13 +9,14 @@ import { compileAt, compileCandidates } from './compile';
 import { totalAt } from './compiled-candidate';
 import { evaluator } from './evaluate';
 import { prepareCandidates } from './prepare';
+import { versionTwoDecision } from '../tests/version-two-decision';
 
 const scales = fc.array(fc.double({ min: 0.05, max: 12, noNaN: true }), { minLength: 1, maxLength: 5 });
 
 describe('totals at many points', () => {
   it('are those of the compiled form at the same scale, whichever was looked at before', () => {
     fc.assert(
-      fc.property(fc.oneof(richDecision, randomDecision), scales, (made, at) => {
+      fc.property(fc.oneof(richDecision, randomDecision, versionTwoDecision), scales, (made, at) => {
         const file = readOrNull(made);
         if (!file) return;
         const pricing = preparePricing(file);

@@ -6,6 +6,8 @@ import { compileCandidates } from './compile';
 import { readDecisionFile } from '../decision-file/read';
 import { preparePricing } from '../pricing/pricing';
 import { randomDecision } from '../tests/random-decision';
+import { readOrNull } from '../tests/read-or-null';
+import { versionTwoDecision } from '../tests/version-two-decision';
 import { crossingsOf } from './break-even';
 import { cheapestStretches } from './cheapest-at';
 import { boundsBetween } from './bounds';
@@ -16,7 +18,8 @@ import { piecesBetween, totalCurve } from './piecewise';
 
 const [FROM, TO] = [0.05, 20];
 const scaleText = fc.integer({ min: 500, max: 200_000 }).map((tenThousandths) => (tenThousandths / 10_000).toFixed(4));
-const pricingOf = fc.constant(null).chain(() => randomDecision.map((file) => preparePricing(readDecisionFile(file))));
+const readable = versionTwoDecision.filter((file) => readOrNull(file) !== null);
+const pricingOf = fc.oneof(randomDecision, readable).map((file) => preparePricing(readDecisionFile(file)));
 const compiledOf = pricingOf.map((pricing) => compileCandidates(pricing));
 
 /** Scales over the whole range, evenly by their logarithm. */
@@ -46,7 +49,9 @@ describe('the compiled form', () => {
       fc.property(pricingOf, scaleText, (pricing, scale) => {
         compileCandidates(pricing).forEach(({ usableUpTo }, index) => {
           const candidate = pricing.file.candidates[index];
-          if (candidate) expect(Number(scale) <= usableUpTo).toBe(priceCandidate(pricing, candidate, decimal(scale)).result.usable);
+          if (!candidate) return;
+          const { usable, unknown } = priceCandidate(pricing, candidate, decimal(scale)).result;
+          expect(usableUpTo > 0 && Number(scale) <= usableUpTo).toBe(usable && unknown.length === 0);
         });
       }),
       { numRuns: 80 },
