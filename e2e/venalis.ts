@@ -23,7 +23,15 @@ export async function start(demo: boolean, environment: Readonly<Record<string, 
   let child: ChildProcess;
   const launch = async () => {
     child = spawn(process.execPath, ['scripts/serve.mjs'], {
-      env: { ...process.env, PORT: port, VENALIS_DATA: folder, ...(demo ? { VENALIS_DEMO: 'demo' } : {}), ...environment },
+      // One thread answers one person; each more takes a second of a processor to load.
+      env: {
+        ...process.env,
+        VENALIS_THREADS: '1',
+        PORT: port,
+        VENALIS_DATA: folder,
+        ...(demo ? { VENALIS_DEMO: 'demo' } : {}),
+        ...environment,
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     const address = await addressFrom(child);

@@ -53,7 +53,8 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
     maxQueue: MOST_WAITING,
     resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB },
   } as const;
-  const threads = Math.min(4, Math.max(2, availableParallelism()));
+  const wanted = Number(process.env['VENALIS_THREADS'] ?? '');
+  const threads = wanted >= 1 ? Math.floor(wanted) : Math.min(4, Math.max(2, availableParallelism()));
   const usual = new Piscina({ ...shared, minThreads: 1, maxThreads: threads, idleTimeout: 300_000 });
   // A thread that fails between two requests is replaced; nobody waits for it.
   const watched = (pool: Piscina) => pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
@@ -61,8 +62,8 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
   let long: Piscina | undefined;
   const forLong = () => (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 })));
   // Loading them takes what the first request needs more.
-  const later = setTimeout(forLong, LONG_READY_MS);
-  later.unref();
+  const later = threads > 1 ? setTimeout(forLong, LONG_READY_MS) : undefined;
+  later?.unref();
   return {
     async answer(asked) {
       const [pool, limit] = isLong(asked) ? [forLong(), limits.longMs] : [usual, limits.usualMs];

@@ -23,7 +23,7 @@ describe('the cheapest two', () => {
           const file = readOrNull(one);
           if (file) expect(cheapestTwo(file)).toEqual(standingOf(priceDecision(file)));
         }),
-        { numRuns: 150 },
+        { numRuns: 100 },
       );
     },
     60_000,

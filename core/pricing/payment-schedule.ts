@@ -115,7 +115,10 @@ function paymentsOfTerm(
   return payments.map(({ month, covers, ordinal, price, amount }) => {
     const { whole, charged } = priced.get(amount) ?? pricedFor(amount, count, shared.currency);
     priced.set(amount, { whole, charged });
-    return { ...shared, month, covers, prorated: term.prorated ?? false, charged, price: whole, ofTerm: { ordinal, price } };
+    const { currency, bucket, source, taxExcluded } = shared;
+    const ofTerm = { ordinal, price };
+    // Routes make thousands of these: their fields are named one by one.
+    return { month, covers, prorated: term.prorated ?? false, charged, price: whole, currency, bucket, source, taxExcluded, ofTerm };
   });
 }
 

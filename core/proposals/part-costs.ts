@@ -9,7 +9,7 @@ import type { LedgerLine } from '../pricing/ledger-line';
 import { limitedQuantities } from '../pricing/limits';
 import { meets, mustsOf } from '../pricing/needs';
 import { paymentLines } from '../pricing/payment-lines';
-import { FROM_THE_START, paymentSchedule } from '../pricing/payment-schedule';
+import { FROM_THE_START, paymentSchedule, type ScheduledPayment } from '../pricing/payment-schedule';
 import { creditPayments, planCredits } from '../pricing/plan-credit';
 import { type Pricing, readingWith } from '../pricing/pricing';
 import { liftKey } from '../forecast/lift';
@@ -121,10 +121,14 @@ export function unknownAddonTerm(pricing: Pricing, addon: Addon, term: string): 
 export function termCost(pricing: Pricing, plan: Plan, term: string, payments = 'own'): PartCost {
   const { lift } = takenBy(offersOf(pricing, [plan]));
   const candidate = partOf({ plans: [{ plan: plan.id, term }], payments, ...(lift === undefined ? {} : { lift }) });
+  return costOf(pricing, paymentLines(pricing, [...paymentSchedule(pricing, candidate), ...creditedTo(pricing, plan, candidate)]));
+}
+
+/** What credits that only pay for a plan take off its payments; few plans have any. */
+function creditedTo(pricing: Pricing, plan: Plan, candidate: Candidate): ScheduledPayment[] {
+  if (!(plan.charges ?? []).some(({ against }) => against === 'plan')) return [];
   const charges = candidateCharges(pricing, candidate).filter(({ charge }) => !isChargeNotKnown(charge));
-  const credits = planCredits(pricing, candidate, charges, FROM_THE_START);
-  const credited = credits.length === 0 ? [] : creditPayments(credits, readingWith(pricing, candidate));
-  return costOf(pricing, paymentLines(pricing, [...paymentSchedule(pricing, candidate), ...credited]));
+  return creditPayments(planCredits(pricing, candidate, charges, FROM_THE_START), readingWith(pricing, candidate));
 }
 
 function isPlanCredit(pricing: Pricing, source: LedgerLine['source']): boolean {

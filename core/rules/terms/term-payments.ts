@@ -60,7 +60,12 @@ export function termPayments(term: Term, paid: PaidAs): TermPayment[] {
     const isRenewal = ordinal >= beforeRenewal;
     const length = isRenewal ? (term.renewal?.months ?? term.months) : term.months;
     const covers = length + (ordinal === 0 && !joining.moved && length > 0 ? extraMonths : 0);
-    payments.push({ month, covers, ordinal, ...priceOf(term, paid.part, addMonths(start, month), ordinal < introductory, isRenewal) });
+    payments.push({
+      month,
+      covers,
+      ordinal,
+      ...priceOf(term, paid.part, term.changes === undefined ? start : addMonths(start, month), ordinal < introductory, isRenewal),
+    });
     if (covers === 0) break;
     month += covers;
   }
@@ -77,14 +82,14 @@ export function grantedPeriods({ intro }: Term, { joining, start }: Pick<PaidAs,
 /** Which price it is, and what it comes to. */
 type Price = Pick<TermPayment, 'price' | 'amount'>;
 
-const prices = new WeakMap<Term, Map<string, Price>>();
+const prices = new WeakMap<Term, Map<number, Price>>();
 
-/** The price of a payment; payments that cost the same share its expression. */
+/** The price of a payment; payments of a term that cost the same share its expression. */
 function priceOf(term: Term, part: string, month: Month, isIntroductory: boolean, isRenewal: boolean): Price {
-  const known = prices.get(term) ?? new Map<string, Price>();
+  const known = prices.get(term) ?? new Map<number, Price>();
   prices.set(term, known);
-  const since = term.changes?.findLast(({ from }) => month >= from)?.from ?? '';
-  const key = `${part} ${isIntroductory} ${isRenewal} ${since}`;
+  const change = term.changes === undefined ? -1 : term.changes.findLastIndex(({ from }) => month >= from);
+  const key = (change + 1) * 4 + (isIntroductory ? 2 : 0) + (isRenewal ? 1 : 0);
   const price = known.get(key) ?? newPrice(term, part, month, isIntroductory, isRenewal);
   known.set(key, price);
   return price;
