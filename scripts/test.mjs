@@ -53,7 +53,9 @@ const checks = step('types', installedCommand('tsc'), ['--noEmit'])
   .then(() => step('lint and import boundaries', ...npmRun('lint')))
   .then(() =>
     step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))"]),
-  );
+  )
+  // What is promised about data, against what can go wrong; npm run torture tries it at length. It mostly waits.
+  .then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short']));
 await Promise.all([native, systemPackages]);
 const chromiumPath = chromiumForTests();
 const office = libreOffice();
@@ -73,9 +75,6 @@ await Promise.all([
 const unit = report('unit.json');
 passed += unit?.numPassedTests ?? 0;
 failures += unit?.numFailedTests ?? 0;
-
-// What is promised about data, against what can go wrong; npm run torture tries it at length.
-await step('torture, short form', 'node', ['scripts/torture.mjs', '--short']);
 
 // A browser that did not come up on a busy machine is tried once more; the list names such a test as flaky.
 await step('browser tests', installedCommand('playwright'), ['test', '--retries=1'], {

@@ -50,7 +50,7 @@ const files: Array<[name: string, file: DecisionFile]> = [
   ].map((name): [string, DecisionFile] => [name, read(`core/cases/${name}.json`)]),
   ...[randomDecision, richDecision, versionTwoDecision].flatMap((made, kind) =>
     fc
-      .sample(made, { numRuns: Number(process.env['WORKBOOKS'] ?? 8), seed: Number(process.env['VENALIS_SEED'] ?? 7) })
+      .sample(made, { numRuns: Number(process.env['WORKBOOKS'] ?? 5), seed: Number(process.env['VENALIS_SEED'] ?? 7) })
       .flatMap((one, index): Array<[string, DecisionFile]> => {
         const file = readOrNull(one);
         return file && file.candidates.length > 0 ? [[`made-${kind}-${index}`, file]] : [];

@@ -29,7 +29,7 @@ describe('explainLine', () => {
           }
         }
       }),
-      { numRuns: 100 },
+      { numRuns: 60 },
     );
   });
 

@@ -153,7 +153,7 @@ describe('best ways', () => {
         file.offers.forEach((one, index) => expect(worth(ways?.ofOffers[index])).toEqual(worth(routed(file, [one], proposed, 0))));
         expect(worth(ways?.best)).toEqual(worth(routed(file, file.offers, proposed, 3)));
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
 });
