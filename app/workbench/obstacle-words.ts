@@ -10,6 +10,10 @@ export function obstacleWords(obstacle: Obstacle): string {
       return `a fee counts ${obstacle.quantity.replaceAll('-', ' ')}, which expected sales do not state`;
     case 'stream':
       return 'a fee speaks of a stream of sales that this decision does not have';
+    case 'unhandled':
+      return `none of its plans handles “${obstacle.stream}”: choose one that does`;
+    case 'stream-gone':
+      return 'it names something that is no longer sold: choose again what its plans handle and what it brings more of';
     case 'unwanted':
       return `it has ${featureWords(obstacle.feature)}, which it must be without`;
     case 'gone':

@@ -56,6 +56,20 @@ describe('what cannot be priced yet is held back, and everything else keeps its 
     expect(held(without('processor'))).toEqual([['C', { kind: 'gone', what: 'processor' }]]);
   });
 
+  it('plans that share the streams and leave one out, or name one that is gone', () => {
+    const sharing = (streams: string[]) =>
+      withDecision(bench(), (decision) => ({
+        ...decision,
+        candidates: decision.candidates.map((one) =>
+          one.id === 'A' ? { ...one, plans: one.plans.map((entry) => ({ ...entry, streams })) } : one,
+        ),
+      }));
+    const [first, ...others] = load('13-larkfell.json').forecast.streams;
+    const ids = others.map(({ id }) => id);
+    expect(held(sharing(ids))).toEqual([['A', { kind: 'unhandled', stream: first?.label }]]);
+    expect(held(sharing([...ids, first?.id ?? '', 'gone']))).toEqual([['A', { kind: 'stream-gone' }]]);
+  });
+
   it('a fee on a quantity or a stream that the forecast does not have', () => {
     const before = bench();
     const withCharge = (extra: object) => ({

@@ -17,6 +17,9 @@ export type Obstacle =
   | { kind: 'quantity'; quantity: string }
   /** A charge speaks of a stream of sales that the decision does not have. */
   | { kind: 'stream'; stream: string }
+  /** The candidate's plans share the streams of sales among them, and none handles this one; or one names a stream that is gone. */
+  | { kind: 'unhandled'; stream: string }
+  | { kind: 'stream-gone' }
   /** A plan, term, add-on or processor that the candidate uses is not on any sheet. */
   | { kind: 'gone'; what: 'plan' | 'term' | 'addon' | 'processor' }
   /** It has, through one of several parts, what it must be without. */
@@ -145,12 +148,13 @@ function partsOfCandidate({ plans, addons: taken = [] }: Candidate, { offers, ad
   ];
 }
 
-/** A stream that a candidate names and that is not there, or that none of its plans handles; null where all is well. */
-function unknownStream({ plans, lift }: Candidate, { streams }: Workbench['decision']['forecast']): string | null {
-  const ids = streams.map(({ id }) => id);
+/** What bars a candidate whose plans share the streams of sales among them: one is gone, or nobody handles one. */
+function streamObstacle({ plans, lift }: Candidate, { streams }: Workbench['decision']['forecast']): Obstacle | null {
+  const isThere = (id: string) => streams.some((stream) => stream.id === id);
   const named = [...plans.flatMap((entry) => entry.streams ?? []), ...(typeof lift === 'object' ? lift.streams : [])];
-  const handled = plans.flatMap((entry) => entry.streams ?? ids);
-  return named.find((id) => !ids.includes(id)) ?? ids.find((id) => !handled.includes(id)) ?? null;
+  if (!named.every(isThere)) return { kind: 'stream-gone' };
+  const unhandled = streams.find(({ id }) => plans.every((entry) => entry.streams !== undefined && !entry.streams.includes(id)));
+  return unhandled ? { kind: 'unhandled', stream: unhandled.label || unhandled.id } : null;
 }
 
 /** A vendor's lift, of those streams that this decision has. */
@@ -211,8 +215,8 @@ function obstacleOfCandidate(
     const fits = term === undefined ? terms.length === 0 : terms.some((one) => one.id === term);
     if (!fits) return { kind: 'gone', what: 'term' };
   }
-  const stream = unknownStream(candidate, forecast);
-  if (stream !== null) return { kind: 'stream', stream };
+  const unhandled = streamObstacle(candidate, forecast);
+  if (unhandled) return unhandled;
   const { payments = 'own' } = candidate;
   const named = typeof payments === 'string' ? [payments] : payments.map((rule) => rule.use);
   for (const id of named)
