@@ -23,15 +23,6 @@ export interface StreamForecast {
   readonly cards: ReadonlyArray<readonly [kind: string, share: Decimal]>;
 }
 
-/** Orders of a size: a share of them, with so many times `average` of the average order value (decision file §2). */
-export interface StreamSize {
-  /** Percent. */
-  readonly share: string;
-  readonly times: string;
-  /** Σ share × times over all sizes: what `times` is relative to. */
-  readonly average: string;
-}
-
 /** Expected sales worked out month by month, at one scale (decision file §2). */
 export interface MonthlyForecast {
   readonly months: readonly Month[];
@@ -140,11 +131,4 @@ function subscriberMonths(subscribers: NonNullable<Stream['subscribers']>, start
     counts.push(count.times(scale));
   }
   return counts;
-}
-
-/** The sizes of a stream's orders (decision file §2, `orderSizes`); null where they are all alike. */
-export function sizesOf({ orderSizes }: Pick<Stream, 'orderSizes'>): StreamSize[] | null {
-  if (orderSizes === undefined) return null;
-  const average = sum(orderSizes.map(({ share, times }) => fraction(share).times(times))).toFixed();
-  return orderSizes.map(({ share, times }) => ({ share, times, average }));
 }

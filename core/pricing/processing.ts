@@ -1,4 +1,3 @@
-import { type Decimal, sum } from '../amount/decimal';
 import type { Candidate, Payments } from '../decision-file/candidate-schema';
 import type { Charge } from '../decision-file/price-sheet-schema';
 import type { StreamForecast } from '../forecast/forecast';
@@ -66,11 +65,6 @@ export function countsCard(
   const processor = processing.processorOf(channel, card);
   if (payments && (owner.takesPayments ? processorKind(processor) : 'outside') !== payments) return false;
   return owner.kind !== 'processor' || processor === owner.id;
-}
-
-/** The share of a stream's orders that counts for a charge, a fraction. */
-export function countedShare(charge: Charge, owner: ChargeOwner, processing: Processing, stream: StreamForecast): Decimal {
-  return sum(stream.cards.filter(([card]) => countsCard(charge, owner, processing, stream, card)).map(([, share]) => share));
 }
 
 function processorKind(name: string): 'own' | 'outside' {
