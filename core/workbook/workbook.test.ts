@@ -52,7 +52,9 @@ describe('formulas of charges', () => {
     const amount = amountOf(
       charged({ id: 'fa', label: 'Fee', how: 'per-order', percent: '5', least: '0.10', most: '2', monthlyMin: '5', monthlyCap: '50' }),
     );
-    expect(amount).toMatch(/^MIN\(MAX\(.*MIN\(MAX\(.*,Prices!\$[A-Z]\$\d+\),Prices!\$[A-Z]\$\d+\).*,Prices!\$[A-Z]\$\d+\),Prices!\$[A-Z]\$\d+\)$/);
+    expect(amount).toMatch(
+      /^MIN\(MAX\(.*MIN\(MAX\(.*,Prices!\$[A-Z]\$\d+\),Prices!\$[A-Z]\$\d+\).*,Prices!\$[A-Z]\$\d+\),Prices!\$[A-Z]\$\d+\)$/,
+    );
   });
 
   it('packages round up, bands go step by step, without dust', () => {
