@@ -19,7 +19,7 @@ import { differencesOf, inVersion } from '../core/forecast/versions';
 import { verdictBasis } from '../core/verdict/basis';
 import { conditionsOf } from '../core/verdict/conditions';
 import { assumptionsOf } from '../core/what-if/assumption';
-import { USUAL_MOVING } from '../core/what-if/route-plan';
+import { USUAL_MOVING } from '../core/route/moving-costs';
 import { benchDecision } from './bench-decision';
 import { proposalBenchDecision } from './proposal-decision';
 

@@ -6,6 +6,7 @@ import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { namesIn, reasonWords } from './reason-words';
+import { VendorWay } from './way-ahead';
 
 interface VendorBlockProps {
   vendor: VendorProposal;
@@ -34,6 +35,7 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
         ) : (
           <b className="problem">{plans.length === 0 ? 'Its price sheet has no plan' : 'None of its plans does alone'}</b>
         )}
+        <VendorWay offer={offer} />
         <ul className="passed-over">
           {others.map(({ plan, label, reason }) => (
             <li key={plan}>

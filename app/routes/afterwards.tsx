@@ -5,7 +5,7 @@ import { addMonths, monthsBetween, monthsFrom } from '#core/calendar/month';
 import type { ActualsReading } from '#core/afterwards/read-actuals';
 import type { Actuals } from '#core/decision/actuals-schema';
 import { usedIn } from '#core/dates/dates-that-matter';
-import { USUAL_MOVING } from '#core/what-if/route-plan';
+import { USUAL_MOVING } from '#core/route/moving-costs';
 import { ActualsChart } from '../afterwards/actuals-chart';
 import { ActualsTable } from '../afterwards/actuals-table';
 import { adviceSentence, soFarSentence } from '../afterwards/afterwards-words';

@@ -6,6 +6,7 @@ import { useWriter } from '../locale/locale';
 import { FollowedChanges } from '../proposals/changes';
 import { PutTogether } from '../proposals/put-together';
 import { FollowButton, VendorBlock } from '../proposals/vendor-block';
+import { WayAcross } from '../proposals/way-ahead';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
 import { todayAtHand, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/candidates';
@@ -62,6 +63,7 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
             ))}
           </ul>
         </section>
+        <WayAcross />
         {pair && (
           <section aria-label="Two together">
             <h2>Two together</h2>

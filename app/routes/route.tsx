@@ -1,6 +1,7 @@
 import { Checkbox } from 'antd';
 import { useMemo } from 'react';
-import { leftOutOf, type MovingCosts, type RoutePlan, USUAL_MOVING } from '#core/what-if/route-plan';
+import { leftOutOf, type RoutePlan } from '#core/what-if/route-plan';
+import { type MovingCosts, USUAL_MOVING } from '#core/route/moving-costs';
 import { ChoiceField } from '../components/choice-field';
 import { CandidateTag, candidateColour } from '../components/candidate-tag';
 import { Fold } from '../components/fold';

@@ -33,6 +33,8 @@ const TIME_LIMITS: TimeLimits = { usualMs: 10_000, longMs: 60_000 };
 const MOST_HEAP_MB = 1_024;
 const MOST_WAITING = 2_000;
 const LONG_READY_MS = 3_000;
+/** So many requests that take long are answered at once: a core is left for all others. */
+const longThreads = () => Math.max(1, Math.min(2, availableParallelism() - 1));
 
 /** Whether a request is one of those that may take long. */
 export function isLong({ url, body }: Pick<AskedRequest, 'url' | 'body'>): boolean {
@@ -60,7 +62,7 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
   const watched = (pool: Piscina) => pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
   watched(usual);
   let long: Piscina | undefined;
-  const forLong = () => (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 2, idleTimeout: 120_000 })));
+  const forLong = () => (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: longThreads(), idleTimeout: 120_000 })));
   // Loading them takes what the first request needs more.
   const later = threads > 1 ? setTimeout(forLong, LONG_READY_MS) : undefined;
   later?.unref();

@@ -2,6 +2,7 @@ import { startTransition, useEffect, useMemo, useState } from 'react';
 import type { Workbench } from '#core/decision/workbench';
 import type { Judged } from '#core/judgement/work-out';
 import type { DecisionProposals } from '#core/proposals/decision-proposals';
+import type { DecisionWays } from '#core/proposals/decision-ways';
 import type { WorkOutAnswer } from '../../workers/work-out';
 import { workOutAsker } from './work-out-asker';
 
@@ -9,6 +10,8 @@ import { workOutAsker } from './work-out-asker';
 export interface Worked {
   readonly proposals: DecisionProposals | null;
   readonly judged: Judged | null;
+  /** Ways with moves, of the bench as it is now; null until they are worked out. */
+  readonly ways: DecisionWays | null;
   /** Whether a newer bench is being worked out: its proposals, and what rests on them. */
   readonly isProposing: boolean;
   readonly isJudging: boolean;
@@ -19,18 +22,19 @@ export interface Worked {
 interface Answered {
   readonly proposals: { readonly bench: Workbench; readonly found: DecisionProposals } | null;
   readonly judged: { readonly bench: Workbench; readonly found: Judged } | null;
+  readonly ways: { readonly bench: Workbench; readonly found: DecisionWays } | null;
   readonly problem: string | null;
 }
 
 const PAUSE_MS = 120;
-const NOTHING: Answered = { proposals: null, judged: null, problem: null };
+const NOTHING: Answered = { proposals: null, judged: null, ways: null, problem: null };
 
 /**
  * Works the bench out beside the interface, again after every change: a newer bench overtakes an older one. The last
  * answer stays until the next one is there.
  */
 export function useWorkedOut(bench: Workbench): Worked {
-  const [{ proposals, judged, problem }, setAnswered] = useState(NOTHING);
+  const [{ proposals, judged, ways, problem }, setAnswered] = useState(NOTHING);
   const [ask] = useState(() =>
     workOutAsker(newWorker, (asked, answer) => startTransition(() => setAnswered((former) => answeredWith(former, asked, answer)))),
   );
@@ -41,14 +45,23 @@ export function useWorkedOut(bench: Workbench): Worked {
   useEffect(() => ask.close, [ask]);
   const [isProposing, isJudging] = [proposals?.bench !== bench, judged?.bench !== bench];
   return useMemo(
-    () => ({ proposals: proposals?.found ?? null, judged: judged?.found ?? null, isProposing, isJudging, problem }),
-    [proposals, judged, isProposing, isJudging, problem],
+    () => ({
+      proposals: proposals?.found ?? null,
+      judged: judged?.found ?? null,
+      // A way that does not fit what is proposed would be worse than none.
+      ways: ways?.bench === bench ? ways.found : null,
+      isProposing,
+      isJudging,
+      problem,
+    }),
+    [proposals, judged, ways, bench, isProposing, isJudging, problem],
   );
 }
 
 function answeredWith(former: Answered, bench: Workbench, answer: WorkOutAnswer): Answered {
   if ('problem' in answer) return { ...former, problem: answer.problem };
   if ('proposals' in answer) return { ...former, problem: null, proposals: { bench, found: answer.proposals } };
+  if ('ways' in answer) return { ...former, ways: { bench, found: answer.ways } };
   return { ...former, problem: null, judged: { bench, found: answer.judged } };
 }
 

@@ -6,7 +6,7 @@ import type { DecisionFile } from '../decision-file/schema';
 import { kiteDecision } from '../tests/kite-decision';
 import { readOrNull } from '../tests/read-or-null';
 import { richDecision } from '../tests/rich-decision';
-import { USUAL_MOVING } from '../what-if/route-plan';
+import { USUAL_MOVING } from '../route/moving-costs';
 import { actualsSchema, type Actuals } from '../decision/actuals-schema';
 import { againstForecast } from './against-forecast';
 import { moveNow } from './move-now';

@@ -7,7 +7,8 @@ import type { Used } from '../dates/dates-that-matter';
 import { preparePricing } from '../pricing/pricing';
 import { type PlannedSegment, routeSolver } from '../route/cheapest-route';
 import { withChanges } from '../what-if/changes';
-import { leftOutOf, type MoveEffort, type MovingCosts } from '../what-if/route-plan';
+import { leftOutOf } from '../what-if/route-plan';
+import { type MoveEffort, type MovingCosts } from '../route/moving-costs';
 import type { Actuals } from '../decision/actuals-schema';
 import { withOrderValues } from './against-forecast';
 

@@ -1,4 +1,4 @@
-import { type Decimal, decimal } from './decimal';
+import { Decimal, decimal } from './decimal';
 
 /** An amount in whole minor units of a currency, kept in a number; exact up to 9e15 of them. */
 export type MinorUnits = number;
@@ -40,4 +40,15 @@ export function minorText(units: MinorUnits, digits: number): string {
   const text = String(Math.abs(units)).padStart(digits + 1, '0');
   const sign = units < 0 ? '-' : '';
   return digits === 0 ? sign + text : `${sign}${text.slice(0, -digits)}.${text.slice(-digits)}`;
+}
+
+/**
+ * Whole minor units as an amount; null for NaN, and for more of them than a number can write down exactly.
+ *
+ * @param digits - of the minor unit
+ * @example minorAmount(-1205, 2)?.toString() // '-12.05'
+ */
+export function minorAmount(units: MinorUnits, digits: number): Decimal | null {
+  // Up to fifteen digits, the shortest text of the quotient is the amount itself.
+  return Math.abs(units) < 1e15 ? new Decimal(units / 10 ** digits) : null;
 }

@@ -1,5 +1,6 @@
 import { decimal, type Decimal, fixed, ONE, sum } from '../amount/decimal';
-import { moneyText, roundLine, roundMoney } from '../amount/currencies';
+import { minorDigits, moneyText, roundLine, roundMoney } from '../amount/currencies';
+import { MinorSum } from '../amount/minor-amount';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { MonthlyForecast } from '../forecast/forecast';
 import { type Ledger, ledgerOf } from '../pricing/ledger';
@@ -50,15 +51,16 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
   const forecast = forecastWith(pricing, candidate, scale);
   const { currency } = pricing.file;
   const money = (amount: Decimal) => moneyText(amount, currency);
-  const { total, buckets, monthly } = ledgerSums(ledger, pricing.file.months);
+  const sums = ledgerSums(ledger, pricing.file.months, minorDigits(currency));
+  const total = sums.total.decimal;
   const { orders, sales, kept } = forecastTotals(forecast);
   const outgrown = exceededLimits(pricing, candidate, scale)[0];
   const { missing, unclear } = unmetMusts(pricing, candidate);
   const result: CandidateResult = {
     id: candidate.id,
-    total: money(total),
-    buckets: Object.fromEntries(buckets.map(([bucket, amount]) => [bucket, money(amount)])),
-    monthly: monthly.map(money),
+    total: sums.total.text,
+    buckets: Object.fromEntries(sums.buckets.map(([bucket, amount]) => [bucket, amount.text])),
+    monthly: sums.monthly.map(({ text }) => text),
     perOrder: orders.isZero() ? null : fixed(total.div(orders), 4),
     shareOfSales: sales.isZero() ? null : fixed(total.div(sales).times(100), 4),
     keep: money(roundLine(kept, currency).minus(total)),
@@ -74,21 +76,19 @@ export function priceCandidate(pricing: Pricing, candidate: Candidate, scale: De
 }
 
 /** What a ledger adds up to: in all, by bucket without those that come to nothing, and by month. */
-function ledgerSums({ lines }: Ledger, months: number): { total: Decimal; buckets: Array<[Bucket, Decimal]>; monthly: Decimal[] } {
-  // Each line is added once, to its bucket's month; the few sums that are left follow from those.
-  const byBucket = new Map<Bucket, Array<Decimal | undefined>>();
-  for (const { bucket, month, amount } of lines) {
-    const own = byBucket.get(bucket) ?? new Array<Decimal | undefined>(months);
-    byBucket.set(bucket, own);
-    own[month] = own[month]?.plus(amount) ?? amount;
+function ledgerSums({ lines }: Ledger, months: number, digits: number) {
+  const total = new MinorSum(digits);
+  const byBucket = new Map<Bucket, MinorSum>();
+  const monthly = Array.from({ length: months }, () => new MinorSum(digits));
+  for (const { bucket, month, inBase } of lines) {
+    const ofBucket = byBucket.get(bucket) ?? new MinorSum(digits);
+    byBucket.set(bucket, ofBucket);
+    ofBucket.add(inBase);
+    monthly[month]?.add(inBase);
+    total.add(inBase);
   }
-  const all = [...byBucket].map(([bucket, own]) => [bucket, own, sum(own.filter((amount) => amount !== undefined))] as const);
-  const buckets = all.flatMap(([bucket, , amount]): Array<[Bucket, Decimal]> => (amount.isZero() ? [] : [[bucket, amount]]));
-  return {
-    total: sum(all.map(([, , amount]) => amount)),
-    buckets: buckets.sort(([a], [b]) => (a < b ? -1 : 1)),
-    monthly: Array.from({ length: months }, (_, month) => sum(all.flatMap(([, own]) => own[month] ?? []))),
-  };
+  const buckets = [...byBucket].filter(([, amount]) => !amount.isZero).sort(([a], [b]) => (a < b ? -1 : 1));
+  return { total, buckets, monthly };
 }
 
 /** What a forecast comes to over the whole horizon. */

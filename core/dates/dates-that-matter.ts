@@ -10,7 +10,7 @@ import { sheetLabel } from '../decision/sheet-label';
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { Term } from '../decision-file/price-sheet-schema';
 import { exceededLimits } from '../pricing/limits';
-import { exactConstant } from '../pricing/exact-reading';
+import { exactConstant } from '../pricing/constant-values';
 import { findTerm } from '../pricing/payment-schedule';
 import type { Expression } from '../rules/expression/expression';
 import { isTermNotKnown } from '../rules/terms/term';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { assembleDecisionFile } from '../assembly/assemble';
 import { decisionSchema } from './decision-schema';
 import { smallDecision } from '../tests/small-decision';
-import { USUAL_MOVING } from '../what-if/route-plan';
+import { USUAL_MOVING } from '../route/moving-costs';
 import { whatIfSchema } from './what-if-schema';
 
 const whatIf = {

@@ -2,7 +2,7 @@ import { Decimal, decimal, fraction, ONE, sum, ZERO } from '../amount/decimal';
 import { inBaseCurrency, roundLine } from '../amount/currencies';
 import type { Ledger } from '../pricing/ledger';
 import type { LedgerLine } from '../pricing/ledger-line';
-import { exactConstant } from '../pricing/exact-reading';
+import { exactConstant } from '../pricing/constant-values';
 import { findTerm, type ScheduledPayment } from '../pricing/payment-schedule';
 import type { Pricing } from '../pricing/pricing';
 import type { Derivation, PaymentDerivation } from './derivation';

@@ -7,7 +7,8 @@ import { benchInVersion, type Workbench } from '../decision/workbench';
 import { type Chosen, chosenNow, proposedChoice } from '../verdict/give';
 import { choiceOf, type Since, since } from '../verdict/since';
 import type { Choice, VerdictPart } from '../decision/verdict-schema';
-import { routePlanner, USUAL_MOVING } from '../what-if/route-plan';
+import { routePlanner } from '../what-if/route-plan';
+import { USUAL_MOVING } from '../route/moving-costs';
 
 /** What a change of prices or rates does to a decision. */
 export interface EffectOnDecision {

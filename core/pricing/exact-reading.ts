@@ -1,8 +1,10 @@
-import { Decimal, decimal, HUNDRED, ONE, plus, settle, ZERO } from '../amount/decimal';
-import { roundMoney } from '../amount/currencies';
-import type { MonthlyForecast, StreamForecast } from '../forecast/forecast';
+import { Decimal, ONE, plus, settle, ZERO } from '../amount/decimal';
+import { minorDigits, roundLine, roundMoney } from '../amount/currencies';
 import { runsOverMonths } from '../rules/expression/parts';
-import type { Bands, CountedOrders, Expression, ExpressionName, Figure, Orders, Quantity, RatedBand } from '../rules/expression/expression';
+import { MinorAmount } from '../amount/minor-amount';
+import type { Bands, Expression, ExpressionName, Orders, Quantity, RatedBand } from '../rules/expression/expression';
+import { type BoundedReading, boundedReading } from './bounded-reading';
+import { constantOf, countedShare, exactConstant, figureValue, type ReadingWorld } from './constant-values';
 
 type Months = readonly Decimal[];
 
@@ -10,15 +12,10 @@ type Months = readonly Decimal[];
 export interface ExactReading {
   /** What an expression comes to in every month of the horizon. */
   of(expression: Expression): Months;
+  /** The same, rounded to the minor unit of a currency (decision file §5, Rounding). */
+  rounded(expression: Expression, currency: string): readonly MinorAmount[];
   /** The same for somebody who joined in a month: what runs over months begins there, and nothing was before. */
   joinedIn(month: number): ExactReading;
-}
-
-/** What an exact reading depends on. */
-export interface ReadingWorld {
-  readonly forecast: MonthlyForecast;
-  /** Base units for one unit of a currency. */
-  rate(currency: string): Decimal;
 }
 
 /** Prepares a reading; what was worked out once is kept with it. */
@@ -29,19 +26,14 @@ export function exactReading(world: ReadingWorld): ExactReading {
 function readingOf(whole: Reader): ExactReading {
   const reading: ExactReading = {
     of: (expression) => whole.read(expression),
+    rounded: (expression, currency) => whole.rounded(expression, currency),
     joinedIn(month) {
+      if (month === 0) return reading;
       const reader = new Reader(whole.world, month, whole);
-      return month === 0 ? reading : { of: (expression) => reader.read(expression), joinedIn: reading.joinedIn };
+      return { ...reading, of: (expression) => reader.read(expression), rounded: (one, currency) => reader.rounded(one, currency) };
     },
   };
   return reading;
-}
-
-/** The value of an expression of figures alone, which is the same in every month. */
-export function exactConstant(expression: Expression): Decimal {
-  const value = constantOf(expression, () => ONE);
-  if (value === null) throw new RangeError('This expression differs from month to month');
-  return value;
 }
 
 type Read<Name extends ExpressionName> = (reader: Reader, expression: Extract<Expression, { is: Name }>) => Months;
@@ -49,6 +41,7 @@ type Read<Name extends ExpressionName> = (reader: Reader, expression: Extract<Ex
 class Reader {
   private readonly known = new WeakMap<Expression, Months>();
   private readonly counted = new Map<string, Months>();
+  private readonly quick: BoundedReading;
   readonly months: number;
 
   constructor(
@@ -57,6 +50,7 @@ class Reader {
     private readonly whole: Reader | null,
   ) {
     this.months = world.forecast.months.length;
+    this.quick = whole?.quick ?? boundedReading(world);
   }
 
   read(expression: Expression): Months {
@@ -68,6 +62,15 @@ class Reader {
     const months = constant ? new Array<Decimal>(this.months).fill(constant) : read(this, expression);
     this.known.set(expression, months);
     return months;
+  }
+
+  /** Most months can be rounded for certain from floating point; for the others exact decimals are worked out. */
+  rounded(expression: Expression, currency: string): MinorAmount[] {
+    const digits = minorDigits(currency);
+    const exactly = (month: number) => MinorAmount.of(roundLine(at(this.read(expression), month), currency), digits);
+    if (this.whole && runsOverMonths(expression)) return Array.from({ length: this.months }, (_, month) => exactly(month));
+    const units = this.quick.rounded(expression, currency);
+    return Array.from(units, (whole, month) => (Number.isNaN(whole) ? exactly(month) : MinorAmount.ofUnits(whole, digits)));
   }
 
   /** What is counted alike is added up once. */
@@ -137,7 +140,7 @@ const READINGS: { readonly [Name in ExpressionName]: Read<Name> } = {
       return used;
     });
   },
-  rounded: (reader, { of, currency }) => reader.read(of).map((amount) => roundMoney(settle(amount), currency)),
+  rounded: (reader, { of, currency }) => reader.rounded(of, currency).map(({ decimal }) => decimal),
   payments: (reader, { due }) => {
     const months = new Array<Decimal>(reader.months).fill(ZERO);
     for (const { month, price, currency } of due) months[month] = at(months, month).plus(roundMoney(exactConstant(price), currency));
@@ -173,12 +176,6 @@ function countedOrders(reader: Reader, { of, stream: only, value }: Orders): Mon
     }
     return sum;
   });
-}
-
-/** The share of a stream's orders that is counted, a fraction. */
-function countedShare({ counts, withoutRefunded }: CountedOrders, { cards, refunded }: StreamForecast, place: number): Decimal {
-  const share = cards.reduce((sum, [card, part]) => (counts(place, card) ? sum.plus(part) : sum), ZERO);
-  return withoutRefunded ? share.times(ONE.minus(refunded)) : share;
 }
 
 function quantityMonths(reader: Reader, { id, streams }: Quantity): Months {
@@ -221,49 +218,4 @@ function graduatedAmount(bands: readonly ExactBand[], quantity: Decimal): Decima
 function volumeAmount(bands: readonly ExactBand[], quantity: Decimal): Decimal {
   const band = bands.find(({ upTo }) => upTo === null || quantity.lte(upTo)) ?? bands.at(-1);
   return band ? plus(quantity.times(band.rate), band.flat) : ZERO;
-}
-
-const figures = new WeakMap<Figure, Decimal>();
-
-/** What a figure is worth: a percentage a hundredth of what is written. */
-export function figureValue(one: Figure): Decimal {
-  const found = figures.get(one);
-  if (found) return found;
-  const value = one.isPercent ? decimal(one.value).div(HUNDRED) : decimal(one.value);
-  figures.set(one, value);
-  return value;
-}
-
-/** The value of what is the same in every month; null for everything else. */
-function constantOf(one: Expression, rate: (currency: string) => Decimal): Decimal | null {
-  switch (one.is) {
-    case 'figure':
-      return figureValue(one);
-    case 'rate':
-      return rate(one.currency);
-    case 'sum':
-      return one.of.reduce<Decimal | null>((sum, part) => {
-        const value = sum && constantOf(part, rate);
-        return sum && value ? sum.plus(value) : null;
-      }, ZERO);
-    case 'difference':
-      return both(one.of, one.less, rate, (a, b) => a.minus(b));
-    case 'product':
-      return both(one.of, one.times, rate, (a, b) => a.times(b));
-    case 'quotient':
-      return both(one.of, one.by, rate, (a, b) => a.div(b));
-    default:
-      return null;
-  }
-}
-
-function both(
-  a: Expression,
-  b: Expression,
-  rate: (currency: string) => Decimal,
-  combine: (a: Decimal, b: Decimal) => Decimal,
-): Decimal | null {
-  const first = constantOf(a, rate);
-  const second = first && constantOf(b, rate);
-  return first && second ? combine(first, second) : null;
 }

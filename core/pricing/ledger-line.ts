@@ -1,4 +1,5 @@
 import type { Decimal } from '../amount/decimal';
+import type { MinorAmount } from '../amount/minor-amount';
 import type { Charge } from '../decision-file/price-sheet-schema';
 
 /** What a cost is for (decision file §5). */
@@ -16,19 +17,30 @@ export type LineSource =
   | { kind: 'tax' };
 
 /** One line of a candidate's ledger (decision file §5, Ledger). */
-export interface LedgerLine {
-  /** Month index in the horizon. */
-  readonly month: number;
-  readonly bucket: Bucket;
-  readonly source: LineSource;
-  /** Currency the vendor charges in. */
-  readonly currency: string;
+export class LedgerLine {
+  constructor(
+    /** Month index in the horizon. */
+    readonly month: number,
+    readonly bucket: Bucket,
+    readonly source: LineSource,
+    /** Currency the vendor charges in. */
+    readonly currency: string,
+    /** Whether it was quoted without tax, so that `feeTax` comes on top. */
+    readonly taxExcluded: boolean,
+    private readonly inCurrency: MinorAmount,
+    /** What it comes to in the base currency, to be added up. */
+    readonly inBase: MinorAmount,
+  ) {}
+
   /** Amount in the vendor's currency, rounded to its minor unit. */
-  readonly charged: Decimal;
+  get charged(): Decimal {
+    return this.inCurrency.decimal;
+  }
+
   /** Amount in the base currency, rounded to its minor unit; negative for a credit. */
-  readonly amount: Decimal;
-  /** Whether it was quoted without tax, so that `feeTax` comes on top. */
-  readonly taxExcluded: boolean;
+  get amount(): Decimal {
+    return this.inBase.decimal;
+  }
 }
 
 /** What a charge is for; a credit is one whatever it is of. */

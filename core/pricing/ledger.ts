@@ -1,14 +1,15 @@
-import { type Decimal, decimal, fraction, ONE, sum, ZERO } from '../amount/decimal';
-import { inBaseCurrency, roundLine, roundMoney } from '../amount/currencies';
+import { type Decimal, decimal, fraction, ONE } from '../amount/decimal';
+import { minorDigits, roundMoney } from '../amount/currencies';
+import { MinorAmount, MinorSum } from '../amount/minor-amount';
 import type { Candidate } from '../decision-file/candidate-schema';
 import { type ChargeRule, isChargeNotKnown } from '../rules/charges/charge-rule';
 import { type CandidateCharge, candidateCharges } from './candidate-charges';
 import type { ExactReading } from './exact-reading';
-import { bucketOf, type LedgerLine } from './ledger-line';
+import { bucketOf, LedgerLine } from './ledger-line';
 import { creditPayments, isAgainstPlan, planCredits } from './plan-credit';
 import { paymentLines } from './payment-lines';
 import { findTerm, FROM_THE_START, isTermNotKnown, type Joining, paymentSchedule, type ScheduledPayment } from './payment-schedule';
-import { type Pricing, readingWith } from './pricing';
+import { conversionOf, type Pricing, readingWith } from './pricing';
 
 /** Everything a candidate costs over the horizon, line by line (decision file §5, Ledger). */
 export interface Ledger {
@@ -59,23 +60,13 @@ function chargeLines(pricing: Pricing, one: CandidateCharge, reading: ExactReadi
 }
 
 function newChargeLines(pricing: Pricing, { charge, owner, rule }: CandidateCharge, reading: ExactReading): LedgerLine[] {
-  const rate = pricing.rate(owner.currency);
+  const inBase = conversionOf(pricing, owner.currency);
   const source = { kind: 'charge', owner: owner.kind, id: owner.id, charge: charge.id } as const;
   const { currency, taxExcluded } = owner;
   const bucket = bucketOf(charge);
-  return reading.of(rule.amount).map((unrounded, month): LedgerLine => {
-    const rounded = roundLine(unrounded, currency);
-    const charged = charge.credit ? rounded.neg() : rounded;
-    // There are thousands of lines: their fields are named one by one.
-    return {
-      month,
-      bucket,
-      source,
-      currency,
-      charged,
-      amount: inBaseCurrency(charged, currency, rate, pricing.file.currency),
-      taxExcluded,
-    };
+  return reading.rounded(rule.amount, currency).map((rounded, month) => {
+    const charged = charge.credit ? rounded.negated() : rounded;
+    return new LedgerLine(month, bucket, source, currency, taxExcluded, charged, inBase(charged));
   });
 }
 
@@ -84,24 +75,26 @@ function timeLines({ file }: Pricing, candidate: Candidate): LedgerLine[] {
   const setup = decimal(candidate.hours?.setup ?? '0');
   const monthly = decimal(candidate.hours?.monthly ?? '0');
   if (setup.isZero() && monthly.isZero()) return [];
-  const worth = (hours: Decimal) => roundMoney(hours.times(file.hourValue ?? '0'), file.currency);
+  const { currency } = file;
+  const worth = (hours: Decimal) => MinorAmount.of(roundMoney(hours.times(file.hourValue ?? '0'), currency), minorDigits(currency));
   const usual = worth(monthly);
   return Array.from({ length: file.months }, (_, month) => {
     const amount = month === 0 ? worth(setup.plus(monthly)) : usual;
-    return { month, bucket: 'time', source: { kind: 'time' }, currency: file.currency, charged: amount, amount, taxExcluded: false };
+    return new LedgerLine(month, 'time', { kind: 'time' }, currency, false, amount, amount);
   });
 }
 
 /** One tax line a month on what was quoted without tax, credits included (decision file §5, Ledger). */
-function taxLines({ file }: Pricing, lines: readonly LedgerLine[]): LedgerLine[] {
-  const rate = fraction(file.feeTax ?? '0');
+function taxLines({ file: { currency, feeTax = '0', months } }: Pricing, lines: readonly LedgerLine[]): LedgerLine[] {
+  const rate = fraction(feeTax);
   if (rate.isZero()) return [];
-  const taxed = lines.filter((line) => line.taxExcluded);
-  return Array.from({ length: file.months }, (_, month) => {
-    const base = sum(taxed.filter((line) => line.month === month).map((line) => line.amount));
-    const amount = roundMoney(base.times(rate), file.currency);
-    return { month, bucket: 'tax', source: { kind: 'tax' }, currency: file.currency, charged: amount, amount, taxExcluded: false } as const;
-  }).filter((line) => !line.amount.eq(ZERO));
+  const digits = minorDigits(currency);
+  const taxed = Array.from({ length: months }, () => new MinorSum(digits));
+  for (const line of lines) if (line.taxExcluded) taxed[line.month]?.add(line.inBase);
+  return taxed.flatMap((sum, month) => {
+    const amount = MinorAmount.of(roundMoney(sum.decimal.times(rate), currency), digits);
+    return amount.units === 0 ? [] : [new LedgerLine(month, 'tax', { kind: 'tax' }, currency, false, amount, amount)];
+  });
 }
 
 /** Ids of the plans, add-ons and charges of a candidate whose price is not known, sorted (decision file §5, Ledger). */

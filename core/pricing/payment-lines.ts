@@ -1,8 +1,9 @@
 import type { Decimal } from '../amount/decimal';
-import { inBaseCurrency, roundMoney } from '../amount/currencies';
-import type { LedgerLine } from './ledger-line';
+import { minorDigits, roundMoney } from '../amount/currencies';
+import { MinorAmount } from '../amount/minor-amount';
+import { LedgerLine } from './ledger-line';
 import type { ScheduledPayment } from './payment-schedule';
-import type { Pricing } from './pricing';
+import { conversionOf, type Pricing } from './pricing';
 
 /**
  * The ledger lines of scheduled payments: in the month they are paid, or in equal parts over the months they
@@ -29,6 +30,6 @@ function spreadLines(
 
 function toLine(pricing: Pricing, payment: ScheduledPayment, month: number, charged: Decimal): LedgerLine {
   const { bucket, source, currency, taxExcluded } = payment;
-  const amount = inBaseCurrency(charged, currency, pricing.rate(currency), pricing.file.currency);
-  return { month, bucket, source, currency, charged, amount, taxExcluded };
+  const inCurrency = MinorAmount.of(charged, minorDigits(currency));
+  return new LedgerLine(month, bucket, source, currency, taxExcluded, inCurrency, conversionOf(pricing, currency)(inCurrency));
 }

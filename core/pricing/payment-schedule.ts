@@ -6,7 +6,7 @@ import { constant, figure, product } from '../rules/expression/build';
 import type { Expression } from '../rules/expression/expression';
 import { isTermNotKnown } from '../rules/terms/term';
 import { FROM_THE_START, type Joining, type TermPayment, termPayments } from '../rules/terms/term-payments';
-import { exactConstant } from './exact-reading';
+import { exactConstant } from './constant-values';
 import type { Bucket, LineSource } from './ledger-line';
 import type { Pricing } from './pricing';
 

@@ -1,4 +1,6 @@
+import { minorDigits } from '../amount/currencies';
 import { type Decimal, decimal, ONE } from '../amount/decimal';
+import { type MinorAmount, MinorConversion } from '../amount/minor-amount';
 import type { Candidate, Lift } from '../decision-file/candidate-schema';
 import type { Addon, Offer, Plan, Processor } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
@@ -70,6 +72,19 @@ export function forecastWith(pricing: Pricing, { lift }: Candidate, scale: Decim
 /** What expressions come to with a candidate. */
 export function readingWith(pricing: Pricing, { lift }: Candidate, scale: Decimal = ONE): ExactReading {
   return pricing.readingAt(scale, lift);
+}
+
+const conversions = new WeakMap<Pricing, Map<string, MinorConversion>>();
+
+/** Turns amounts of a currency into the base currency, each rounded there (decision file §5, Rounding). */
+export function conversionOf(pricing: Pricing, currency: string): (amount: MinorAmount) => MinorAmount {
+  const { currency: base } = pricing.file;
+  if (currency === base) return (amount) => amount;
+  const kept = conversions.get(pricing) ?? new Map<string, MinorConversion>();
+  conversions.set(pricing, kept);
+  const conversion = kept.get(currency) ?? new MinorConversion(pricing.rate(currency), minorDigits(currency), minorDigits(base));
+  kept.set(currency, conversion);
+  return (amount) => conversion.of(amount);
 }
 
 function known<Value>(values: ReadonlyMap<string, Value>, id: string, what: string): Value {

@@ -9,6 +9,7 @@ import { isThere } from '../needs/file-needs';
 import type { DecisionNeed } from '../decision/need-schema';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { cheapestPair } from './cheapest-pair';
+import type { Combination } from './combination-search';
 import { type JudgedPlan, passedOver, type Reason } from './passed-over';
 import { type PlanChoice, totalText } from './propose';
 
@@ -50,6 +51,9 @@ export interface DecisionProposals {
 
 const OWNED = 'owned.';
 
+/** Whether an add-on of a {@link proposalFile} stands for something owned. */
+export const isOwned = (addon: string) => addon.startsWith(OWNED);
+
 /**
  * The cheapest usable combination for every vendor of a decision (decision file §10), over every way of taking payments
  * that there is. What is owned already counts as an add-on: it goes on, at its price from when it is paid until, where
@@ -73,7 +77,7 @@ export function decisionProposals(bench: Workbench): DecisionProposals {
     pair: pair && {
       offers: pair.offers,
       labels: [labelOf(pair.offers[0]), labelOf(pair.offers[1])],
-      made: madeOf(pair.choice),
+      made: madeOfChoice(pair.choice),
       total: totalText(pricing, pair.choice.total),
       above: least === null ? null : totalText(pricing, pair.choice.total - least),
     },
@@ -145,7 +149,7 @@ function judgedVendors(pricing: Pricing): JudgedVendor[] {
       offer: offer.id,
       label: offer.label || offer.vendor,
       kind: offer.kind,
-      proposed: best && { made: madeOf(best), total: totalText(pricing, best.total), above: totalText(pricing, best.total - least) },
+      proposed: best && { made: madeOfChoice(best), total: totalText(pricing, best.total), above: totalText(pricing, best.total - least) },
       plans: plans.map(({ plan, reason }) => ({ plan, label: offer.plans.find(({ id }) => id === plan)?.label ?? plan, reason })),
     };
     return { vendor, total: best?.total ?? null };
@@ -157,11 +161,27 @@ function leastOf(judged: ReadonlyArray<Pick<JudgedVendor, 'total'>>): number | n
   return totals.length === 0 ? null : Math.min(...totals);
 }
 
-/** A choice as what a candidate is made of; what is owned already comes to a candidate by itself. */
-function madeOf({ plans, payments, choices }: PlanChoice): MakeUp {
-  const addons = choices
-    .filter(({ addon }) => !addon.id.startsWith(OWNED))
-    .map(({ addon, term, count }) => ({ addon: addon.id, ...(term === undefined ? {} : { term }), ...(count === 1 ? {} : { count }) }));
+function madeOfChoice({ plans, payments, choices }: PlanChoice): MakeUp {
+  return made(
+    plans,
+    choices.map(({ addon, term, count }) => ({ addon: addon.id, term, count })),
+    payments,
+  );
+}
+
+/** A combination as what a candidate is made of; what is owned already comes to a candidate by itself. */
+export function madeOf({ plan, term, addons, payments }: Combination): MakeUp {
+  return made([{ plan, term }], addons, payments);
+}
+
+function made(
+  plans: PlanChoice['plans'],
+  taken: ReadonlyArray<{ addon: string; term?: string | undefined; count: number }>,
+  payments: string,
+): MakeUp {
+  const addons = taken
+    .filter(({ addon }) => !isOwned(addon))
+    .map(({ addon, term, count }) => ({ addon, ...(term === undefined ? {} : { term }), ...(count === 1 ? {} : { count }) }));
   return {
     plans: plans.map(({ plan, term }) => ({ plan, term })),
     ...(addons.length > 0 ? { addons } : {}),

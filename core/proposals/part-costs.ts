@@ -1,5 +1,4 @@
 import { type Decimal, decimal, settle, sum } from '../amount/decimal';
-import { minorDigits } from '../amount/currencies';
 import type { Candidate, Lift, Need } from '../decision-file/candidate-schema';
 import type { Addon, Features, Offer, Plan } from '../decision-file/price-sheet-schema';
 import { candidateCharges } from '../pricing/candidate-charges';
@@ -28,11 +27,10 @@ export const NO_COST: PartCost = { total: 0, taxed: null, hasCredit: false };
 
 /** Adds up ledger lines as a part's cost; exact up to 9e15 minor units. */
 export function costOf(pricing: Pricing, lines: readonly LedgerLine[]): PartCost {
-  const unit = 10 ** minorDigits(pricing.file.currency);
-  const months = pricing.file.months;
+  const { months } = pricing.file;
   let [total, hasCredit, taxed] = [0, false, null as number[] | null];
-  for (const { amount, month, taxExcluded } of lines) {
-    const units = Math.round(amount.toNumber() * unit);
+  for (const { inBase, month, taxExcluded } of lines) {
+    const { units } = inBase;
     total += units;
     if (units < 0) hasCredit = true;
     if (!taxExcluded) continue;

@@ -8,7 +8,7 @@ import { preparePricing } from '../pricing/pricing';
 import { cheapestRoute } from '../route/cheapest-route';
 import { charge, money } from '../tests/random-decision';
 import { type Proposal, proposals } from './propose';
-import { bestWays } from './ways';
+import { askedWays } from './ways';
 
 const terms = (id: string): fc.Arbitrary<Term[]> =>
   fc
@@ -149,7 +149,7 @@ describe('best ways', () => {
         const file = readDecisionFile(made);
         const pricing = preparePricing(file);
         const proposed = proposals(pricing) ?? [];
-        const ways = bestWays(pricing, proposed);
+        const ways = askedWays(pricing, proposed);
         file.offers.forEach((one, index) => expect(worth(ways?.ofOffers[index])).toEqual(worth(routed(file, [one], proposed, 0))));
         expect(worth(ways?.best)).toEqual(worth(routed(file, file.offers, proposed, 3)));
       }),

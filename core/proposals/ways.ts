@@ -2,7 +2,8 @@ import { decimal } from '../amount/decimal';
 import { addMonths } from '../calendar/month';
 import type { Offer } from '../decision-file/price-sheet-schema';
 import type { Pricing } from '../pricing/pricing';
-import { betweenIn, DEFAULT_MOVES, wayTotals } from '../route/cheapest-route';
+import type { MinorUnits } from '../amount/minor-units';
+import { betweenIn, DEFAULT_MOVES, type Moving, type RoutedBy, wayTotals } from '../route/cheapest-route';
 import type { Block } from '../route/offer-blocks';
 import { cheapestSequence } from '../route/offer-sequence';
 import { units } from '../route/segment-dues';
@@ -34,44 +35,57 @@ export interface Ways {
   readonly best: BestWay | null | undefined;
 }
 
+/** What ways are searched for. */
+export interface WaysAsked {
+  /** What moving costs; without `between`, only moves inside offers are looked at. */
+  readonly moving: Omit<Moving, 'between'> & { readonly between?: MinorUnits };
+  readonly by: RoutedBy;
+  /** Who may process the payments of an offer. */
+  paymentsOf(offer: Offer): readonly string[];
+}
+
 /** The best ways that a file asks for; undefined if it asks for none. */
-export function bestWays(pricing: Pricing, proposals: readonly Proposal[]): Ways | undefined {
-  const { propose, offers, currency, months } = pricing.file;
+export function askedWays(pricing: Pricing, proposals: readonly Proposal[]): Ways | undefined {
+  const { propose, currency } = pricing.file;
   const asked = propose?.ways;
   if (!propose || !asked) return undefined;
-  const by = asked.by ?? 'cost';
-  const moving = { within: units(currency, decimal(asked.within)), by };
+  const { within, between, moves = DEFAULT_MOVES, loses, by = 'cost' } = asked;
+  const money = (amount: string) => units(currency, decimal(amount));
   const payments = propose.payments ?? ['own'];
+  return bestWays(pricing, proposals, {
+    moving: { within: money(within), moves, loses: loses?.subscribers, ...(between === undefined ? {} : { between: money(between) }) },
+    by,
+    paymentsOf: () => payments,
+  });
+}
+
+/** The best ways of the offers that there are proposals for, and of all of them together (decision file §10, `ways`). */
+export function bestWays(pricing: Pricing, proposals: readonly Proposal[], { moving, by, paymentsOf }: WaysAsked): Ways {
+  const { offers, months } = pricing.file;
+  const { within, between, moves, loses } = moving;
   const all = proposals.flatMap((proposal) => {
     const offer = offers.find(({ id }) => id === proposal.offer);
-    return offer ? [{ offer, ways: offerWays(pricing, offer, payments, proposal, moving) }] : [];
+    return offer ? [{ offer, ways: offerWays(pricing, offer, paymentsOf(offer), proposal, { within, by }) }] : [];
   });
   const nothing = () => 0;
   const ofOffers = all.map(({ offer, ways }) => {
     if (ways.blocks.cost(0, months) === Infinity) return null;
-    const way = wayOf(pricing, [{ offer, ways, block: ways.blocks.block(0, months) }], {
-      within: moving.within,
-      between: 0,
-      lost: nothing,
-      by,
-    });
+    const way = wayOf(pricing, [{ offer, ways, block: ways.blocks.block(0, months) }], { within, between: 0, lost: nothing, by });
     return { ...way, segments: way.segments.map(({ offer: _offer, ...segment }) => segment) };
   });
-  if (asked.between === undefined) return { ofOffers, best: undefined };
-  const between = units(currency, decimal(asked.between));
-  const loses = asked.loses?.subscribers;
+  if (between === undefined) return { ofOffers, best: undefined };
   const sequence = cheapestSequence(
     all.map(({ ways }) => ways.blocks),
     months,
     betweenIn(pricing, between, loses),
-    asked.moves ?? DEFAULT_MOVES,
+    moves,
   );
   const lost = betweenIn(pricing, 0, loses);
   const parts = sequence?.blocks.flatMap((block) => {
     const found = all.find(({ ways }) => block.segments.every(({ candidate }) => ways.has(candidate)));
     return found ? [{ ...found, block }] : [];
   });
-  return { ofOffers, best: parts ? wayOf(pricing, parts, { within: moving.within, between, lost, by }) : null };
+  return { ofOffers, best: parts ? wayOf(pricing, parts, { within, between, lost, by }) : null };
 }
 
 interface BlockOfOffer {

@@ -1,7 +1,7 @@
 import { type DecisionResult, priceDecision } from '../comparison/decision-result';
 import type { DecisionFile } from '../decision-file/schema';
 import { type Proposal, proposals } from '../proposals/propose';
-import { bestWays, type BestWay, type Way } from '../proposals/ways';
+import { askedWays, type BestWay, type Way } from '../proposals/ways';
 import { cheapestRoute, type Route } from '../route/cheapest-route';
 import { type ComparedBy, compileCandidates } from '../scales/compile';
 import type { CompiledCandidate } from '../scales/compiled-candidate';
@@ -32,7 +32,7 @@ export function answerDecision(file: DecisionFile): AnsweredDecision {
   const cheapest = cheapestAt(pricing, compiled);
   const route = cheapestRoute(pricing);
   const proposed = proposals(pricing);
-  const ways = proposed && bestWays(pricing, proposed);
+  const ways = proposed && askedWays(pricing, proposed);
   return {
     ...result,
     ...(breakEven ? { breakEven } : {}),

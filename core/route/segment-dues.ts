@@ -1,11 +1,12 @@
 import { type Decimal, decimal, fraction, ZERO } from '../amount/decimal';
-import { inBaseCurrency, minorDigits, roundLine, roundMoney } from '../amount/currencies';
+import { inBaseCurrency, minorDigits, roundMoney } from '../amount/currencies';
+import type { MinorAmount } from '../amount/minor-amount';
 import { type MinorUnits, roundedProduct } from '../amount/minor-units';
 import type { Candidate } from '../decision-file/candidate-schema';
 import { type CandidateCharge, candidateCharges } from '../pricing/candidate-charges';
 import { creditPayments, isAgainstPlan, planCredits } from '../pricing/plan-credit';
 import { paymentSchedule, type ScheduledPayment } from '../pricing/payment-schedule';
-import { type Pricing, readingWith } from '../pricing/pricing';
+import { conversionOf, type Pricing, readingWith } from '../pricing/pricing';
 import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import { runsOverMonths } from '../rules/expression/parts';
 
@@ -157,14 +158,14 @@ function chargesByStart(pricing: Pricing, candidate: Candidate, charges: readonl
   const lines = charges
     .filter((one) => !isAgainstPlan(one))
     .map(({ charge, owner, rule }) => {
-      const rate = pricing.rate(owner.currency);
-      const line = (unrounded: Decimal) => {
-        const charged = roundLine(charge.credit ? unrounded.neg() : unrounded, owner.currency);
-        return units(pricing.file.currency, inBaseCurrency(charged, owner.currency, rate, pricing.file.currency));
+      const inBase = conversionOf(pricing, owner.currency);
+      const line = (rounded: MinorAmount) => inBase(charge.credit ? rounded.negated() : rounded).units;
+      const { amount } = rule;
+      const always = runsOverMonths(amount) ? null : whole.rounded(amount, owner.currency).map(line);
+      return {
+        taxExcluded: owner.taxExcluded,
+        from: (from: number) => always ?? whole.joinedIn(from).rounded(amount, owner.currency).map(line),
       };
-      const isRunning = runsOverMonths(rule.amount);
-      const always = isRunning ? null : whole.of(rule.amount).map(line);
-      return { taxExcluded: owner.taxExcluded, from: (from: number) => always ?? whole.joinedIn(from).of(rule.amount).map(line) };
     });
   return (from) => {
     const dues = Array.from({ length: pricing.file.months - from }, () => ({ all: 0, taxExcluded: 0 }));

@@ -3,7 +3,7 @@ import { benchInVersion, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import { VERSION_NAMES, type VersionName } from '../forecast/versions';
 import { assumptionsOf } from '../what-if/assumption';
-import { USUAL_MOVING } from '../what-if/route-plan';
+import { USUAL_MOVING } from '../route/moving-costs';
 import type { VerdictAsked } from './basis';
 import { featureNames } from './names';
 

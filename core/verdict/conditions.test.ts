@@ -12,7 +12,7 @@ import { conditionsOf, paidBy } from './conditions';
 import type { Condition } from '../decision/conditions-schema';
 import { conditionSchema } from '../decision/conditions-schema';
 import { verdictBasis } from './basis';
-import { USUAL_MOVING } from '../what-if/route-plan';
+import { USUAL_MOVING } from '../route/moving-costs';
 import { assumptionsOf } from '../what-if/assumption';
 
 const of = (file: DecisionFile, names = {}) => conditionsOf(priceDecision(file), [], names);

@@ -9,7 +9,7 @@ import { withDecision, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import { kiteDecision } from '../tests/kite-decision';
 import { assumptionsOf } from '../what-if/assumption';
-import { USUAL_MOVING } from '../what-if/route-plan';
+import { USUAL_MOVING } from '../route/moving-costs';
 import { verdictBasis } from './basis';
 import { compareVerdicts } from './compare-verdicts';
 import { chosenNow, fixedVerdicts, type Giving, giveVerdict, proposedChoice } from './give';

@@ -15,7 +15,7 @@ import { richDecision } from '../tests/rich-decision';
 import { answerWhatIf, type WhatIfQuestion } from '../questions/answer';
 import { assumptionsOf } from './assumption';
 import { cheapestMap } from './map';
-import { USUAL_MOVING } from './route-plan';
+import { USUAL_MOVING } from '../route/moving-costs';
 import { readOrNull } from '../tests/read-or-null';
 
 /** Every question but the map, as the screens ask them first. */

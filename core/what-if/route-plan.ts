@@ -1,34 +1,11 @@
 import { decimal, sum } from '../amount/decimal';
-import { minorDigits, roundMoney } from '../amount/currencies';
+import { minorDigits } from '../amount/currencies';
 import { minorText, type MinorUnits } from '../amount/minor-units';
 import { addMonths, type Month } from '../calendar/month';
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { type PlannedSegment, type RoutedBy, type RouteSolver, routeSolver, wayTotals } from '../route/cheapest-route';
-
-/** What one move takes: own hours, and money on top. */
-export interface MoveEffort {
-  readonly hours: string;
-  /** Base currency. */
-  readonly money: string;
-}
-
-/** What moving takes between plans of one vendor and from one vendor to another, and how often one would. */
-export interface MovingCosts {
-  readonly within: MoveEffort;
-  readonly between: MoveEffort;
-  /** Most moves to another vendor. */
-  readonly moves: number;
-  /** Percent of the subscribers that a move to another vendor loses; none where nobody says. */
-  readonly loses?: string | undefined;
-  /** Whether ways are compared by what is paid (as long as nobody says otherwise) or by what is kept. */
-  readonly by?: 'cost' | 'keep' | undefined;
-  /** Candidates that take no part; undefined for those that {@link leftOutOf} names. */
-  readonly without?: readonly string[] | undefined;
-}
-
-/** What moving is taken to be as long as nobody says otherwise. */
-export const USUAL_MOVING: MovingCosts = { within: { hours: '1', money: '0' }, between: { hours: '20', money: '100' }, moves: 2 };
+import { type MovingCosts, pricedMoving } from '../route/moving-costs';
 
 /** A way through the horizon and what it comes to. */
 export interface RoutePlan {
@@ -120,16 +97,7 @@ function planned(
   const by = moving.by ?? 'cost';
   const digits = minorDigits(currency);
   const money = (units: MinorUnits) => minorText(units, digits);
-  const effort = ({ hours, money: paid }: MoveEffort) =>
-    roundMoney(
-      decimal(hours)
-        .times(file.hourValue ?? '0')
-        .plus(paid),
-      currency,
-    )
-      .times(10 ** digits)
-      .toNumber();
-  const costs = { within: effort(moving.within), between: effort(moving.between), moves: moving.moves, loses: moving.loses };
+  const costs = pricedMoving(file, moving);
   const found = solver.solve(costs);
   const way = found && solver.priced(found.segments, costs);
   const single = cheapestSingle(singles, months);

@@ -1,0 +1,58 @@
+import { Link } from 'react-router';
+import type { Workbench } from '#core/decision/workbench';
+import { madeWords } from '#core/proposals/edit-followed';
+import type { WayAhead } from '#core/proposals/decision-ways';
+import { useWriter } from '../locale/locale';
+import type { Writer } from '../locale/writer';
+import { useWorkbench, useWorked } from '../workbench/workbench-context';
+
+/** A way in one sentence: "Begin on Kestrel Seed, by the month; move to Kestrel Grow, by the year, in June 2027." */
+export function wayWords(bench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer): string {
+  return `${segments
+    .map(({ made, from }, index) =>
+      index === 0 ? `Begin on ${madeWords(bench, made)}` : `move to ${madeWords(bench, made)}, in ${write.month(from)}`,
+    )
+    .join('; ')}.`;
+}
+
+/** Beside a vendor's proposal, the way inside the vendor that is cheaper. */
+export function VendorWay({ offer }: { offer: string }) {
+  const { state } = useWorkbench();
+  const { ways } = useWorked();
+  const write = useWriter();
+  const way = ways?.ofVendors[offer];
+  if (!ways || !way) return null;
+  const { bench } = state;
+  const { currency } = bench.decision;
+  return (
+    <p className="vendor-way">
+      {wayWords(bench, way, write)} {write.money(way.total, currency)}
+      {way.saves === null ? ', while nothing does without a move' : `, ${write.money(way.saves, currency)} less than staying`}
+      {Number(ways.moving.within) > 0 ? `; the move is counted at ${write.money(ways.moving.within, currency)}.` : '.'}
+    </p>
+  );
+}
+
+/** The way from one vendor to another that is cheaper than any on one alone. */
+export function WayAcross() {
+  const { state, decisionId } = useWorkbench();
+  const { ways } = useWorked();
+  const write = useWriter();
+  if (!ways?.across) return null;
+  const { bench } = state;
+  const { currency } = bench.decision;
+  const { across, moving } = ways;
+  return (
+    <section aria-label="From one vendor to another">
+      <h2>From one vendor to another</h2>
+      <p>
+        <b>{wayWords(bench, across, write)}</b> {write.money(across.total, currency)} in all
+        {across.saves === null ? '.' : `, ${write.money(across.saves, currency)} less than any vendor alone.`}
+      </p>
+      <p className="quiet">
+        Moving to another vendor is counted at {write.money(moving.between, currency)}, to another plan of the same vendor at{' '}
+        {write.money(moving.within, currency)}; <Link to={`/decisions/${decisionId}/what-if/route`}>change what moving costs</Link>.
+      </p>
+    </section>
+  );
+}
