@@ -69,7 +69,7 @@ export class FormMaker {
   constant(expression: Expression): Float64Array {
     const form = this.form(expression);
     if (!isConstant(form)) throw new RangeError(`“${expression.is}” depends on the level of sales where a fixed figure is wanted`);
-    return form.fixed ?? new Float64Array(this.months);
+    return form.fixed ?? nothing(this.months);
   }
 
   fixed(value: number): Line {
@@ -90,7 +90,7 @@ export class FormMaker {
 type Make<Name extends ExpressionName> = (maker: FormMaker, expression: Extract<Expression, { is: Name }>) => Form;
 
 const MAKERS: { readonly [Name in ExpressionName]: Make<Name> } = {
-  figure: (maker, one) => maker.fixed(figureNumber(one)),
+  figure: (maker, one) => figureLine(one, maker.months),
   rate: (maker, { currency }) => maker.fixed(maker.world.rate(currency)),
   orders: (maker, one) => ({ is: 'line', fixed: null, growing: countedOrders(maker, one) }),
   'order-value': ({ world }, { stream, value }) => {
@@ -124,7 +124,7 @@ const MAKERS: { readonly [Name in ExpressionName]: Make<Name> } = {
   'at-least': (maker, { of, bound }) => bounded('at-least', maker.form(of), maker.constant(bound)),
   'at-most': (maker, { of, bound }) => bounded('at-most', maker.form(of), maker.constant(bound)),
   packages: (maker, { of, size }) => ({ is: 'packages', of: maker.form(of), size: maker.constant(size)[0] ?? 1 }),
-  bands: (maker, { of, how, bands }) => ({ is: 'bands', of: maker.form(of), how, bands: bands.map(numberBand) }),
+  bands: (maker, { of, how, bands }) => ({ is: 'bands', of: maker.form(of), how, bands: bandsInNumbers(bands) }),
   'so-far': (maker, { of }) => running('so-far', maker.form(of)),
   increase: (maker, { of }) => running('increase', maker.form(of)),
   'last-months': (maker, { of, months }) => {
@@ -157,6 +157,26 @@ export function isConstant(form: Form): form is Line & { growing: null } {
 
 function figureNumber({ value, isPercent }: Figure): number {
   return isPercent ? Number(value) / 100 : Number(value);
+}
+
+const figureLines = new WeakMap<Figure, Line>();
+
+/** A figure is the same at every level: its form is made once. */
+function figureLine(one: Figure, months: number): Line {
+  const found = figureLines.get(one);
+  if (found && (found.fixed === null || found.fixed.length === months)) return found;
+  const value = figureNumber(one);
+  const line: Line = { is: 'line', fixed: value === 0 ? null : new Float64Array(months).fill(value), growing: null };
+  figureLines.set(one, line);
+  return line;
+}
+
+const numberBands = new WeakMap<readonly RatedBand[], readonly NumberBand[]>();
+
+function bandsInNumbers(bands: readonly RatedBand[]): readonly NumberBand[] {
+  const found = numberBands.get(bands) ?? bands.map(numberBand);
+  numberBands.set(bands, found);
+  return found;
 }
 
 function numberBand({ upTo, each, percent, flat }: RatedBand, index: number, all: readonly RatedBand[]): NumberBand {
@@ -196,13 +216,18 @@ function subscribersOf(maker: FormMaker, streams: readonly number[]): Float64Arr
   });
 }
 
-const minusOnes = new Map<number, Float64Array>();
-
-function minusOne(months: number): Float64Array {
-  const found = minusOnes.get(months) ?? new Float64Array(months).fill(-1);
-  minusOnes.set(months, found);
-  return found;
+/** Makes something that only depends on how many months there are once for each number of them. */
+function onceForMonths(make: (months: number) => Float64Array): (months: number) => Float64Array {
+  const known = new Map<number, Float64Array>();
+  return (months) => {
+    const found = known.get(months) ?? make(months);
+    known.set(months, found);
+    return found;
+  };
 }
+
+const minusOne = onceForMonths((months) => new Float64Array(months).fill(-1));
+const nothing = onceForMonths((months) => new Float64Array(months));
 
 /** The sum of forms; lines are added up at once. */
 function summed(parts: readonly Form[]): Form {
@@ -218,7 +243,9 @@ function summed(parts: readonly Form[]): Form {
 
 function plus(a: Float64Array | null, b: Float64Array | null): Float64Array | null {
   if (!a || !b) return a ?? b;
-  return a.map((value, month) => value + (b[month] ?? 0));
+  const sums = new Float64Array(a.length);
+  for (let month = 0; month < a.length; month++) sums[month] = (a[month] ?? 0) + (b[month] ?? 0);
+  return sums;
 }
 
 function scaled(form: Form, by: Float64Array): Form {
@@ -228,7 +255,9 @@ function scaled(form: Form, by: Float64Array): Form {
 }
 
 function times(values: Float64Array, by: Float64Array): Float64Array {
-  return values.map((value, month) => value * (by[month] ?? 0));
+  const products = new Float64Array(values.length);
+  for (let month = 0; month < values.length; month++) products[month] = (values[month] ?? 0) * (by[month] ?? 0);
+  return products;
 }
 
 /** What grows evenly with the scale, or does not change with it: the quotient of two such does not depend on it. */
