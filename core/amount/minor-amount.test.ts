@@ -43,9 +43,7 @@ describe('conversion', () => {
   });
 
   it('converts what a number cannot hold', () => {
-    expect(new MinorConversion(decimal('0.5'), 2, 2).of(MinorAmount.of(decimal(HUGE), 2)).decimal.toFixed()).toBe(
-      '6172839450617283945.06',
-    );
+    expect(new MinorConversion(decimal('0.5'), 2, 2).of(MinorAmount.of(decimal(HUGE), 2)).decimal.toFixed()).toBe('6172839450617283945.06');
   });
 });
 
