@@ -6,4 +6,7 @@ import fc from 'fast-check';
  */
 const DEFAULT_SEED = 20_261_124;
 
-fc.configureGlobal({ seed: Number(process.env['VENALIS_SEED'] ?? DEFAULT_SEED) });
+const seed = Number(process.env['VENALIS_SEED'] ?? DEFAULT_SEED);
+// Where every test is run again for each of thousands of mutants, a property may take so many milliseconds.
+const isMutated = process.env['VENALIS_MUTATED'] !== undefined;
+fc.configureGlobal(isMutated ? { seed, interruptAfterTimeLimit: 300, markInterruptAsFailure: false } : { seed });

@@ -67,6 +67,29 @@ describe('forecastMonths', () => {
     expect(texts(quantities.get('hours') ?? [])).toEqual(['15', '18.5']);
   });
 
+  it('counts per sales and per subscribers of some streams, and nothing per what the forecast does not have', () => {
+    const drivers: Forecast['drivers'] = {
+      credit: { per: 'sales', ratio: '0.01', streams: ['goods'] },
+      posts: { per: 'subscribers', ratio: '2', streams: ['club'] },
+      none: { per: 'subscribers', ratio: '2', streams: ['goods'] },
+      crew: { per: 'ghosts', ratio: '3' },
+    };
+    const { quantities, streams } = forecastMonths({ ...forecast, drivers }, '2027-01', 2);
+    // 1 % of 100 × 119; 2 × 30 and 2 × 37.
+    expect(texts(quantities.get('credit') ?? [])).toEqual(['119', '119']);
+    expect(texts(quantities.get('posts') ?? [])).toEqual(['60', '74']);
+    expect(texts(quantities.get('none') ?? [])).toEqual(['0', '0']);
+    expect(texts(quantities.get('crew') ?? [])).toEqual(['0', '0']);
+    expect(streams.map(({ channel }) => channel)).toEqual(['own-site', 'own-site']);
+  });
+
+  it('has no orders where a stream states none, and the channel that it states', () => {
+    const quiet: Forecast = { streams: [{ id: 'q', label: 'q', kind: 'goods', orderValue: '5', channel: 'in-person' }] };
+    const { streams, orders } = forecastMonths(quiet, '2027-01', 2);
+    expect(texts(orders)).toEqual(['0', '0']);
+    expect(streams[0]?.channel).toBe('in-person');
+  });
+
   it('scales orders and subscribers and what is per them, and nothing else', () => {
     const [plain, scaled] = ['1', '2.5'].map((scale) => forecastMonths(forecast, '2027-01', 2, decimal(scale)));
     const scalable = scaledQuantities(forecast);

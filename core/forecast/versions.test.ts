@@ -61,6 +61,25 @@ describe('versions of expected sales', () => {
     );
     expect(drivers).toEqual({ contacts: { start: '810', add: '40.5' }, visits: { per: 'orders', ratio: '72' }, staff: '2' });
   });
+
+  it('moves churn, margin and steps of growth that are stated only by default', () => {
+    const forecast: Forecast = {
+      streams: [
+        { id: 's', label: 's', kind: 'goods', orderValue: '10', orders: { start: '100', add: '4' } },
+        { id: 'c', label: 'c', kind: 'subscription', orderValue: '9', subscribers: { start: '40', joins: '5', churn: '3' } },
+      ],
+      drivers: { contacts: { start: '900', set: { '2027-02': '500' } } },
+    };
+    const [goods, club] = inVersion(forecast, { churn: '2', margin: '-30', growth: '1', orders: '10' }).streams;
+    expect(goods).toMatchObject({ margin: '70', orders: { start: '110', add: '4.4', growth: '1' } });
+    expect(club?.subscribers).toEqual({ start: '44', joins: { start: '5.5', growth: '1' }, churn: '5' });
+    expect(goods).not.toHaveProperty('refunds');
+    expect(inVersion(forecast, { quantities: { contacts: '-50' } }).drivers).toEqual({
+      contacts: { start: '450', set: { '2027-02': '250' } },
+    });
+    // Without a difference nothing is written anew.
+    expect(inVersion(forecast, { churn: '1' }).streams[0]?.orders).toBe(forecast.streams[0]?.orders);
+  });
 });
 
 function startOf({ orders, subscribers }: Stream): string {
