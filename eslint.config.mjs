@@ -5,6 +5,7 @@ import tseslint from 'typescript-eslint';
 export default tseslint.config(
   { ignores: ['node_modules', 'build', '.react-router', '.demo', 'test-results', 'playwright-report'] },
   eslint.configs.recommended,
+  { rules: { 'no-nested-ternary': 'error' } },
   {
     files: ['**/*.{ts,tsx}'],
     extends: [...tseslint.configs.recommendedTypeChecked],

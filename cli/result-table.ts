@@ -1,6 +1,7 @@
 import { answerDecision } from '../core/questions/answer-decision';
 import type { DecisionFile } from '../core/decision-file/schema';
 import type { Proposal } from '../core/proposals/propose';
+import type { Route } from '../core/route/cheapest-route';
 
 const HEADINGS = ['', 'candidate', 'total', 'per order', 'of sales', 'left', 'standing'] as const;
 
@@ -36,18 +37,17 @@ export function resultTable(file: DecisionFile): string {
               `${a} and ${b}: below ${monthlySales} a month ${cheaperBelow} is cheaper, above it the other`,
           ),
     ),
-    ...(result.route === null
-      ? ['Route: there is no way through the horizon']
-      : result.route
-        ? [
-            `Route: ${result.route.segments.map(({ candidate, from, months }) => `${candidate} from ${from} for ${months} months`).join(', ')}; ${result.route.total}`,
-          ]
-        : []),
+    ...(result.route === undefined ? [] : [routeLine(result.route)]),
     ...(result.proposals ?? []).map(
       (one) => `${file.offers.find(({ id }) => id === one.offer)?.label ?? one.offer}: ${proposalWords(file, one)}`,
     ),
   ];
   return [`${file.name} (${file.currency}, ${result.months.length} months from ${file.start})`, ...lines, ...questions].join('\n');
+}
+
+function routeLine(route: Route | null): string {
+  if (route === null) return 'Route: there is no way through the horizon';
+  return `Route: ${route.segments.map(({ candidate, from, months }) => `${candidate} from ${from} for ${months} months`).join(', ')}; ${route.total}`;
 }
 
 function proposalWords(file: DecisionFile, proposal: Proposal): string {

@@ -35,7 +35,8 @@ export function NumberField(props: NumberFieldProps) {
   const id = useId();
   const [typing, setTyping] = useState<string | null>(null);
   const unread = state.unread[fieldKey];
-  const shown = unread?.text ?? typing ?? (value === null ? '?' : value === undefined ? '' : write.field(value));
+  const stated = value === undefined ? '' : write.field(value ?? '?');
+  const shown = unread?.text ?? typing ?? (value === null ? '?' : stated);
 
   const read = (text: string, leaving: boolean) => {
     const trimmed = text.trim();

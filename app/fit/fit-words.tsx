@@ -1,6 +1,7 @@
 import type { FirstPlaces } from '#core/fit/stability';
 import type { TurningWeight } from '#core/fit/turning-weights';
 import { useWriter } from '../locale/locale';
+import type { Writer } from '../locale/writer';
 import { shareWords } from './fit-table';
 import type { Weighed } from './use-fit';
 
@@ -14,11 +15,7 @@ export function FitSentence({ weighed }: { weighed: readonly Weighed[] }) {
   if (!first) return <p className="fit-sentence">No candidate can be chosen as it is, so none comes first.</p>;
   const cheapest = [...usable].filter(({ atLeast }) => !atLeast).sort((a, b) => Number(a.total) - Number(b.total))[0];
   const isTied = second !== undefined && Math.abs(second.fit - first.fit) < 0.05;
-  const cheap = !cheapest
-    ? ''
-    : cheapest === first
-      ? ', and costs least: nobody beats it on either.'
-      : `. The cheapest, ${cheapest.label}, fits ${Math.round(cheapest.fit)}, at ${write.whole(cheapest.total)} against ${write.whole(first.total)}.`;
+  const cheap = cheapest ? besideCheapest(first, cheapest, write) : '';
   const between = usable.filter(({ isUnbeaten }) => isUnbeaten).length;
   return (
     <p className="fit-sentence">
@@ -30,6 +27,11 @@ export function FitSentence({ weighed }: { weighed: readonly Weighed[] }) {
         : ''}
     </p>
   );
+}
+
+function besideCheapest(first: Weighed, cheapest: Weighed, write: Writer): string {
+  if (cheapest === first) return ', and costs least: nobody beats it on either.';
+  return `. The cheapest, ${cheapest.label}, fits ${Math.round(cheapest.fit)}, at ${write.whole(cheapest.total)} against ${write.whole(first.total)}.`;
 }
 
 /** How much the first place depends on the weights. */

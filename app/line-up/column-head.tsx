@@ -6,6 +6,8 @@ import { CandidateTag } from '../components/candidate-tag';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 
+/** With Alt they move a column by so many places. */
+const ARROWS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowRight: 1 };
 const DRAGGED = 'application/x-venalis-candidate';
 
 interface ColumnHeadProps {
@@ -26,7 +28,7 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
   const candidate = state.bench.decision.candidates.find(({ id }) => id === column.id);
   const move = (by: number) => edits.decision('lineUp.order', `${column.label} moved`, (one) => withMoved(one, shown, column.id, by));
   const press = (event: KeyboardEvent) => {
-    const by = event.altKey && event.key === 'ArrowLeft' ? -1 : event.altKey && event.key === 'ArrowRight' ? 1 : 0;
+    const by = event.altKey ? (ARROWS[event.key] ?? 0) : 0;
     if (by === 0) return;
     event.preventDefault();
     move(by);

@@ -36,7 +36,5 @@ export function courseEvents({ courses, crossings, months }: Courses, nameOf: (i
     month,
     words: `${nameOf(cheaper)} has cost less than ${nameOf(dearer)} from ${write.month(month)}.`,
   }));
-  return [...renewals, ...outgrown, ...passing]
-    .sort((a, b) => (a.month < b.month ? -1 : a.month > b.month ? 1 : 0))
-    .map(({ words }) => words);
+  return [...renewals, ...outgrown, ...passing].sort((a, b) => a.month.localeCompare(b.month)).map(({ words }) => words);
 }

@@ -23,7 +23,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
   if (!candidate || !column || !breakdown) return <p>This candidate is not in the line-up any more.</p>;
   const { currency } = pricing.file;
   const what = bucket ? BUCKET_NAMES[bucket].name : 'Total';
-  const when = year === undefined ? '' : year === 0 ? ', first year' : `, year ${year + 1}`;
+  const when = year === undefined ? '' : `, ${year === 0 ? 'first year' : `year ${year + 1}`}`;
   const { months } = priced.priced.result;
   const told = breakdown.byMonth.find(({ month }) => month === (chosen ?? breakdown.dearest?.month));
   const sheetOf = (part: string) =>

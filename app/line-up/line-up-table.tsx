@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import type { LineUpColumn } from '#core/comparison/line-up';
 import type { Bucket } from '#core/pricing/ledger-line';
 import { useWriter } from '../locale/locale';
+import type { Writer } from '../locale/writer';
 import { firstReason } from '../proposals/reason-words';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BucketBar } from './bucket-bar';
@@ -94,13 +95,7 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
             (column) => (
               <>
                 {figure(column, { kind: 'figure', candidate: column.id }, <Total column={column} currency={currency} />, 'Total')}
-                <span className="difference">
-                  {column.difference === null
-                    ? column.id === leader?.id
-                      ? 'cheapest'
-                      : 'baseline'
-                    : `${write.difference(column.difference)}${column.id === leader?.id ? ', cheapest' : ''}`}
-                </span>
+                <span className="difference">{differenceWords(column.difference, column.id === leader?.id, write)}</span>
                 {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
               </>
             ),
@@ -203,4 +198,10 @@ function YearChange({ percent }: { percent: string | null }) {
       <span aria-label={up ? 'up' : 'down'}>{up ? '▲' : '▼'}</span> {write.whole(percent.replace('-', ''))} %
     </small>
   );
+}
+
+/** What stands beneath a total: how far it is from the one it is set against. */
+function differenceWords(difference: string | null, isLeader: boolean, write: Writer): string {
+  if (difference === null) return isLeader ? 'cheapest' : 'baseline';
+  return `${write.difference(difference)}${isLeader ? ', cheapest' : ''}`;
 }

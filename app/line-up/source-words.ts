@@ -1,7 +1,7 @@
 import type { LineSource } from '#core/pricing/ledger-line';
 import type { Charge } from '#core/decision-file/price-sheet-schema';
 import type { Candidate } from '#core/decision-file/candidate-schema';
-import type { Pricing } from '#core/pricing/pricing';
+import { partOf, type Pricing } from '#core/pricing/pricing';
 import { countedWords, narrowedWords, rateWords } from '#core/wording/rate-words';
 import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
@@ -78,11 +78,5 @@ function introWords(
 }
 
 function chargeOf(pricing: Pricing, source: Extract<LineSource, { kind: 'charge' }>): Charge | undefined {
-  const owner =
-    source.owner === 'plan'
-      ? pricing.plan(source.id).plan
-      : source.owner === 'addon'
-        ? pricing.addon(source.id)
-        : pricing.processor(source.id);
-  return owner.charges?.find(({ id }) => id === source.charge);
+  return partOf(pricing, source.owner, source.id).charges?.find(({ id }) => id === source.charge);
 }

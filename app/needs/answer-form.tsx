@@ -60,17 +60,7 @@ export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProp
       </p>
       <ChoiceField
         label="The plan itself says"
-        value={
-          direct.kind === 'amount'
-            ? direct.amount === null
-              ? 'yes'
-              : undefined
-            : direct.kind === 'one-way'
-              ? `one-way-${direct.way}`
-              : direct.kind === 'addon'
-                ? undefined
-                : direct.kind
-        }
+        value={chosenOf(direct)}
         placeholder={direct.kind === 'amount' ? 'so many, see below' : 'not known'}
         options={[
           { value: 'yes', label: need.without ? 'it has it' : 'yes' },
@@ -167,4 +157,18 @@ function ByAddon({ need, sheet, currency, onChange }: ByAddonProps) {
       </Button>
     </Fold>
   );
+}
+
+/** Which choice stands for what the plan itself says; none for an amount, and for what an add-on does. */
+function chosenOf(direct: ReturnType<typeof planAnswer>) {
+  switch (direct.kind) {
+    case 'amount':
+      return direct.amount === null ? 'yes' : undefined;
+    case 'one-way':
+      return `one-way-${direct.way}` as const;
+    case 'addon':
+      return undefined;
+    default:
+      return direct.kind;
+  }
 }

@@ -16,7 +16,8 @@ export interface AnswerText {
 
 /** An answer in a few words. */
 export function answerText(answer: Answer, need: DecisionNeed, write: Writer): AnswerText {
-  const state = answer.kind === 'not-known' ? 'not-known' : isMet(answer, need) ? 'met' : 'not-met';
+  const judged = isMet(answer, need) ? 'met' : 'not-met';
+  const state = answer.kind === 'not-known' ? 'not-known' : judged;
   switch (answer.kind) {
     case 'yes':
       return { text: need.without ? 'has it' : 'yes', note: '', state };

@@ -36,7 +36,7 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
     <li className="need">
       <div className="need-what">
         <TextField
-          label={need.without ? 'Must not be there' : need.kind === 'connects' ? 'Connects with' : 'What'}
+          label={fieldLabel(need)}
           value={need.kind === 'connects' ? (need.to ?? '') : (need.label ?? featureWords(need.feature))}
           onChange={(label) => onChange('label', (one) => (one.kind === 'connects' ? { ...one, to: label } : { ...one, label }))}
         />
@@ -117,4 +117,9 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
       </Button>
     </li>
   );
+}
+
+function fieldLabel({ without, kind }: DecisionNeed): string {
+  if (without) return 'Must not be there';
+  return kind === 'connects' ? 'Connects with' : 'What';
 }

@@ -16,6 +16,8 @@ const KINDS: ReadonlyArray<{ value: StatedKind; label: string }> = [
   { value: 'without', label: 'must not be there' },
 ];
 
+const EXAMPLES: Readonly<Partial<Record<StatedKind, string>>> = { connects: 'the bookkeeping', 'at-least': 'languages' };
+
 /** The line that adds a need in one's own words. */
 export function NewNeed() {
   const { state, decisionId } = useWorkbench();
@@ -39,7 +41,7 @@ export function NewNeed() {
       <TextField
         label="Something else it must or should do"
         value={words}
-        placeholder={kind === 'connects' ? 'the bookkeeping' : kind === 'at-least' ? 'languages' : 'gift cards'}
+        placeholder={EXAMPLES[kind] ?? 'gift cards'}
         onChange={setWords}
       />
       <ChoiceField<StatedKind> label="Which" value={kind} options={KINDS} onChange={setKind} />

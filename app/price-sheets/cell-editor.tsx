@@ -1,5 +1,5 @@
 import { Input } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
 import type { Clause } from '#core/price-phrase/statement';
 import { withCurrencyQuestions } from '#core/price-phrase/currency-questions';
 import type { GridRow } from '#core/price-sheet/grid-rows';
@@ -11,6 +11,13 @@ import { useAnswers } from './use-answers';
 
 /** Where the focus goes after a cell. */
 export type Leave = 'down' | 'right' | 'left' | 'stay';
+
+/** Where a key leads that takes what was typed; null for any other. */
+function directionOf({ key, shiftKey }: Pick<KeyboardEvent, 'key' | 'shiftKey'>): Leave | null {
+  if (key === 'Enter') return 'down';
+  if (key !== 'Tab') return null;
+  return shiftKey ? 'left' : 'right';
+}
 
 interface CellEditorProps {
   name: string;
@@ -78,7 +85,7 @@ export function CellEditor({
         onKeyDown={(event) => {
           event.stopPropagation();
           if (answers.press(event)) return;
-          const to = event.key === 'Enter' ? 'down' : event.key === 'Tab' ? (event.shiftKey ? 'left' : 'right') : null;
+          const to = directionOf(event);
           if (event.key === 'Escape') onCancel();
           else if (to) leave(to);
           else return;

@@ -32,6 +32,13 @@ const SECTION_WORDS: Readonly<Record<Section, string>> = {
   features: 'What is in it',
 };
 
+const STEPS: Readonly<Record<Leave, GridPoint>> = {
+  down: { row: 1, column: 0 },
+  right: { row: 0, column: 1 },
+  left: { row: 0, column: -1 },
+  stay: { row: 0, column: 0 },
+};
+
 interface SheetGridProps {
   id: string;
   sheet: PriceSheet;
@@ -98,7 +105,7 @@ export function SheetGrid({ id, sheet, rows, columnsOf, label, findings, focus, 
   };
   const leave = (from: GridPoint, to: Leave) => {
     setEditing(null);
-    const step = to === 'down' ? { row: 1, column: 0 } : { row: 0, column: to === 'right' ? 1 : to === 'left' ? -1 : 0 };
+    const step = STEPS[to];
     if (to !== 'stay') goTo(within({ row: from.row + step.row, column: from.column + step.column }, rows.length, columns.length));
   };
   const inState = (row: GridRow, part: Part, next: ReturnType<typeof nextState>) => {

@@ -72,10 +72,7 @@ export function TableMappingForm({ table, mapping, onChange }: TableMappingFormP
         <table>
           <tbody>
             {lines.map((line, index) => (
-              <tr
-                key={index}
-                className={index === mapping.header ? 'is-header' : mapping.lines[index]?.kind === 'ignore' ? 'is-ignored' : ''}
-              >
+              <tr key={index} className={lineClass(mapping, index)}>
                 <th scope="row">{line[0]}</th>
                 <td>
                   {index === mapping.header ? (
@@ -153,4 +150,9 @@ function meaningWords(row: RowKind): string {
   if (row.kind === 'limit') return `limit: ${title.toLowerCase()}`;
   if (row.kind === 'feature') return `feature: ${title.toLowerCase()}`;
   return row.kind === 'charge' ? `${title} (${note})` : title;
+}
+
+function lineClass({ header, lines }: TableMapping, index: number): string {
+  if (index === header) return 'is-header';
+  return lines[index]?.kind === 'ignore' ? 'is-ignored' : '';
 }

@@ -82,7 +82,8 @@ function Rate({ row }: { row: RateRow }) {
       <td className="figure-cell">{write.number(rate, 6)}</td>
       <td className="figure-cell">{ofDay === null ? 'not known' : write.number(ofDay, 6)}</td>
       <td>
-        {isOther ? effectSentence(effect, write) : ofDay === null ? '' : 'the same'}
+        {isOther && effectSentence(effect, write)}
+        {!isOther && ofDay !== null && 'the same'}
         {isOther && (
           <fetcher.Form method="post">
             <input type="hidden" name="intent" value="accept-rate" />

@@ -23,15 +23,7 @@ export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; no
   return (
     <section aria-label="Price sheets">
       <p className="says">
-        {sheets.length === 0
-          ? 'There is no price sheet yet.'
-          : watched.length === 0
-            ? 'No price sheet has an address yet. Enter where a vendor states its prices, and look again whenever you like.'
-            : found.length > 0
-              ? `Prices have changed on ${found.length} of ${watched.length} pages.`
-              : isLooked
-                ? 'Nothing has changed on the pages that were looked at.'
-                : `${watched.length} ${watched.length === 1 ? 'page' : 'pages'} can be looked at again.`}
+        {watchSentence({ sheets: sheets.length, watched: watched.length, changed: found.length, isLooked })}
         {away.length > 0 &&
           ` ${away.length} ${away.length === 1 ? 'page' : 'pages'} could not be read; what was known stands, with its age.`}
       </p>
@@ -192,4 +184,19 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
       </p>
     </section>
   );
+}
+
+interface WatchState {
+  readonly sheets: number;
+  readonly watched: number;
+  readonly changed: number;
+  readonly isLooked: boolean;
+}
+
+function watchSentence({ sheets, watched, changed, isLooked }: WatchState): string {
+  if (sheets === 0) return 'There is no price sheet yet.';
+  if (watched === 0) return 'No price sheet has an address yet. Enter where a vendor states its prices, and look again whenever you like.';
+  if (changed > 0) return `Prices have changed on ${changed} of ${watched} pages.`;
+  if (isLooked) return 'Nothing has changed on the pages that were looked at.';
+  return `${watched} ${watched === 1 ? 'page' : 'pages'} can be looked at again.`;
 }

@@ -32,7 +32,8 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
           const assembled = file.candidates.find(({ id }) => id === candidate.id);
           const twice = assembled ? boughtTwice(file, assembled) : [];
           const superfluous = assembled && twice.length > 0 ? superfluousParts(file, assembled) : [];
-          const why = held ? obstacleWords(held.obstacle) : column ? standingWords(column.result, write.month) : '';
+          const standing = column ? standingWords(column.result, write.month) : '';
+          const why = held ? obstacleWords(held.obstacle) : standing;
           const follows = followed.find((one) => one.candidate === candidate.id);
           return (
             <li key={candidate.id} className={why ? 'is-grey' : ''}>

@@ -2,11 +2,29 @@ import { describe, expect, it } from 'vitest';
 import type { Workbench } from '#core/decision/workbench';
 import type { Reason } from '#core/proposals/passed-over';
 import { writerFor } from '../locale/writer';
-import { firstReason, lackWords, namesIn, reasonWords, standingWords, unclearWords } from './reason-words';
+import { firstReason, lackWords, namesIn, reasonWords, renewalWords, standingWords, unclearWords } from './reason-words';
 
 const write = writerFor('en-GB');
 const names = { nameOf: (id: string) => ({ club: 'Club', seat: 'Seat', fee: 'With an outside processor' })[id] ?? id, proposed: 'Plus' };
 const words = (reason: Reason) => reasonWords(reason, names, write);
+
+describe('a renewal price that is not known', () => {
+  const open = { plan: 'seed', atLeast: '36.20', months: 12, currency: 'USD', below: '90.5' };
+
+  it('says what the plan costs at least, and below which price it costs less', () => {
+    expect(renewalWords(open, 'Plus', write)).toBe(
+      'at least 36; its renewal price is not known. Below 90.50 USD by the year it costs less than Plus',
+    );
+    expect(renewalWords(open, null, write)).toMatch(/Below 90\.50 USD by the year nothing else costs less$/);
+  });
+
+  it('says where no price would make it the cheaper one, or there is nothing to set it against', () => {
+    expect(renewalWords({ ...open, below: null }, 'Plus', write)).toBe(
+      'at least 36; its renewal price is not known, but Plus costs less whatever it is',
+    );
+    expect(renewalWords({ ...open, below: null }, null, write)).toBe('at least 36; its renewal price is not known');
+  });
+});
 
 describe('why a plan is passed over', () => {
   it('says what it lacks, and what nobody knows', () => {

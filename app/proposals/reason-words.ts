@@ -1,7 +1,9 @@
 import type { Workbench } from '#core/decision/workbench';
 import { featureWords } from '#core/wording/need-words';
 import { partsOf } from '#core/price-sheet/parts';
+import type { RenewalOpen } from '#core/proposals/decision-proposals';
 import type { Reason } from '#core/proposals/passed-over';
+import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
 
 /** Names of what reasons speak of: add-ons, charges. */
@@ -45,10 +47,8 @@ export function reasonWords(reason: Reason, { nameOf, proposed }: ReasonNames, w
       const besides = reason.addons.map(nameOf).join(' and ');
       const by = `${write.whole(reason.by)} dearer than ${proposed}`;
       const lacks = besides && reason.lacks.length > 0 ? `${reason.lacks.map(lackWords).join(', ')}; ` : '';
-      return (
-        lacks +
-        (Number(reason.by) === 0 ? `${besides ? `with ${besides} ` : ''}as dear as ${proposed}` : besides ? `with ${besides} ${by}` : by)
-      );
+      const bought = besides ? `with ${besides} ` : '';
+      return lacks + bought + (Number(reason.by) === 0 ? `as dear as ${proposed}` : by);
     }
     case 'not-known':
       return `not known: ${reason.charges.length === 0 ? 'what it costs' : reason.charges.map(nameOf).join(', ').toLowerCase()}`;
@@ -60,6 +60,22 @@ export function reasonWords(reason: Reason, { nameOf, proposed }: ReasonNames, w
     case 'outgrown':
       return `outgrown in ${write.month(reason.month)}: ${write.number(reason.reaches, 0)} ${featureWords(reason.quantity)}`;
   }
+}
+
+/**
+ * What a plan costs at least whose renewal price is not known, and up to which it is the better one.
+ *
+ * @param proposed - the plan proposed for the vendor; null where nothing is, and it is set against the other vendors
+ */
+export function renewalWords(
+  { atLeast, below, months, currency }: Omit<RenewalOpen, 'made'>,
+  proposed: string | null,
+  write: Writer,
+): string {
+  const least = `at least ${write.whole(atLeast)}; its renewal price is not known`;
+  if (below === null) return proposed === null ? least : `${least}, but ${proposed} costs less whatever it is`;
+  const limit = `${write.money(below, currency)} ${currency} ${termWords(months)}`;
+  return `${least}. Below ${limit} ${proposed === null ? 'nothing else costs less' : `it costs less than ${proposed}`}`;
 }
 
 /** What a candidate's result says about whether it can be used. */

@@ -5,7 +5,7 @@ import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
-import { namesIn, reasonWords } from './reason-words';
+import { namesIn, reasonWords, renewalWords } from './reason-words';
 import { VendorWay } from './way-ahead';
 
 interface VendorBlockProps {
@@ -19,7 +19,8 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
   const { state } = useWorkbench();
   const write = useWriter();
   const { currency } = state.bench.decision;
-  const { proposed, plans, offer } = vendor;
+  const { proposed, plans, offer, renewals } = vendor;
+  const [openest] = renewals;
   const proposedPlan = plans.find(({ reason }) => reason.kind === 'proposed')?.label ?? '';
   const names = { nameOf: namesIn(state.bench), proposed: proposedPlan };
   const others = plans.filter(({ reason }) => reason.kind !== 'proposed');
@@ -30,34 +31,38 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
         <small>{vendor.kind.replaceAll('-', ' ')}</small>
       </div>
       <div className="vendor-made">
-        {proposed ? (
-          <b>{madeWords(state.bench, proposed.made)}</b>
-        ) : (
+        {proposed && <b>{madeWords(state.bench, proposed.made)}</b>}
+        {!proposed && openest && <b>{madeWords(state.bench, openest.made)}</b>}
+        {!proposed && !openest && (
           <b className="problem">{plans.length === 0 ? 'Its price sheet has no plan' : 'None of its plans does alone'}</b>
         )}
         <VendorWay offer={offer} />
         <ul className="passed-over">
-          {others.map(({ plan, label, reason }) => (
-            <li key={plan}>
-              <b>{label || 'A plan'}</b>: {reasonWords(reason, names, write)}
-            </li>
-          ))}
+          {others.map(({ plan, label, reason }) => {
+            const open = renewals.find((one) => one.plan === plan);
+            return (
+              <li key={plan}>
+                <b>{label || 'A plan'}</b>: {open ? renewalWords(open, proposed && proposedPlan, write) : reasonWords(reason, names, write)}
+              </li>
+            );
+          })}
         </ul>
       </div>
-      {proposed ? (
-        <>
-          <div className="vendor-total">
+      <div className="vendor-total">
+        {proposed && (
+          <>
             <b>{write.money(proposed.total, currency)}</b>
             <small>{Number(proposed.above) === 0 ? 'least' : write.difference(proposed.above)}</small>
-          </div>
-          <FollowButton proposed={{ offer, ...proposed }} today={today} onOpen={onOpen} />
-        </>
-      ) : (
-        <>
-          <div />
-          <div />
-        </>
-      )}
+          </>
+        )}
+        {!proposed && openest && (
+          <>
+            <b>{write.money(openest.atLeast, currency)}</b>
+            <small>at least</small>
+          </>
+        )}
+      </div>
+      {proposed ? <FollowButton proposed={{ offer, ...proposed }} today={today} onOpen={onOpen} /> : <div />}
     </li>
   );
 }

@@ -44,7 +44,8 @@ export function reportOf({ decided, name, verdict, isGiven, today, write }: Repo
         : `No verdict is given yet; as it stands on ${write.day(today)}`,
     sections: [
       answerSection(verdict, write),
-      ...(decided ? [totalsSection(decided, verdict, write)] : verdict ? [givenTotals(verdict, write)] : []),
+      ...(decided ? [totalsSection(decided, verdict, write)] : []),
+      ...(!decided && verdict ? [givenTotals(verdict, write)] : []),
       ...(verdict ? [conditionSection(verdict.conditions, verdict.thresholds, verdict, nameOf, write)] : []),
       ...(verdict && verdict.open.length > 0
         ? [

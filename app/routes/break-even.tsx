@@ -5,6 +5,7 @@ import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
+import type { Writer } from '../locale/writer';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { levelWords, pairSentence, whenWords } from '../what-if/break-even-words';
 import { KeepLevel } from '../what-if/keep-level';
@@ -133,13 +134,7 @@ function PairRow({
   const write = useWriter();
   const other = pair.a === first ? pair.b : pair.a;
   const point = nearestPoint(pair.points);
-  const verdict = point
-    ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}`
-    : pair.now === null
-      ? 'always the same'
-      : pair.now === first
-        ? 'never pays'
-        : 'always cheaper';
+  const verdict = point ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}` : neverTurns(pair.now, first);
   return (
     <tr className={isChosen ? 'is-chosen' : ''}>
       <th scope="row">
@@ -149,7 +144,7 @@ function PairRow({
       </th>
       <td className="figure-cell">{point ? write.whole(point.monthlySales) : '–'}</td>
       <td className="figure-cell">{point ? write.number(point.monthlyOrders, 1) : '–'}</td>
-      <td>{point ? (point.reached ? write.month(point.reached.month) : 'not in this forecast') : '–'}</td>
+      <td>{point ? reachedWords(point.reached, write) : '–'}</td>
       <td>
         {verdict}
         {pair.points.length > 1 && <small> {pair.points.length} times</small>}
@@ -161,4 +156,13 @@ function PairRow({
 function pairsWith(pairs: readonly PairBreakEven[], id: string): PairBreakEven[] {
   const distance = (pair: PairBreakEven) => Math.abs(Math.log(nearestPoint(pair.points)?.scale ?? 1e9));
   return pairs.filter(({ a, b }) => a === id || b === id).sort((one, two) => distance(one) - distance(two));
+}
+
+function neverTurns(cheaper: string | null, first: string): string {
+  if (cheaper === null) return 'always the same';
+  return cheaper === first ? 'never pays' : 'always cheaper';
+}
+
+function reachedWords(reached: { readonly month: string } | null, write: Writer): string {
+  return reached ? write.month(reached.month) : 'not in this forecast';
 }

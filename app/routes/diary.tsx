@@ -131,6 +131,6 @@ function TrialLeft({ ends, today }: { ends: string | undefined; today: string })
   const days = daysBetween(today, ends);
   if (days < 0) return <small className="lacks">is over</small>;
   return (
-    <small className={days <= 7 ? 'lacks' : ''}>{days === 0 ? 'ends today' : days === 1 ? 'one day left' : `${days} days left`}</small>
+    <small className={days <= 7 ? 'lacks' : ''}>{days === 0 ? 'ends today' : `${days === 1 ? 'one day' : `${days} days`} left`}</small>
   );
 }

@@ -8,6 +8,7 @@ import { ChoiceField } from '../components/choice-field';
 import { FiguresTable } from '../components/figures-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
+import type { Writer } from '../locale/writer';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { payingSentence } from '../what-if/answer-words';
 import { LeavingChart } from '../what-if/leaving-chart';
@@ -161,11 +162,7 @@ function OptionRow({
             {worst ? `${write.whole(worst.loss)} after ${worst.months} ${worst.months === 1 ? 'month' : 'months'}` : 'nothing'}
           </td>
           <td>
-            {breakEven === null
-              ? 'never in this time'
-              : breakEven <= 1
-                ? 'the first month'
-                : `${write.month(addMonths(file.start, breakEven - 1))}, month ${breakEven}`}
+            {breakEvenWords(breakEven, file.start, write)}
             {!isStanding && (
               <Button type="link" size="small" onClick={onTake}>
                 put it into the line-up
@@ -176,4 +173,9 @@ function OptionRow({
       )}
     </tr>
   );
+}
+
+function breakEvenWords(breakEven: number | null, start: string, write: Writer): string {
+  if (breakEven === null) return 'never in this time';
+  return breakEven <= 1 ? 'the first month' : `${write.month(addMonths(start, breakEven - 1))}, month ${breakEven}`;
 }

@@ -147,15 +147,12 @@ function ScenarioRow({
       </th>
       <td className="figure-cell">{outcome ? write.whole(outcome.average.sales) : '…'}</td>
       <td>
-        {standing ? (
+        {standing && (
           <>
             <CandidateTag id={standing.first} /> {nameOf(standing.first)}
           </>
-        ) : outcome ? (
-          'nobody can be chosen'
-        ) : (
-          '…'
         )}
+        {!standing && (outcome ? 'nobody can be chosen' : '…')}
       </td>
       <td className="figure-cell">{standing ? write.whole(standing.total) : '–'}</td>
       <td>{standing?.margin == null ? '–' : `${nameOf(standing.second)}, by ${write.whole(standing.margin)}`}</td>

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import type { GapAt } from '#core/what-if/turns-it';
 import { plain } from '#core/what-if/turns-it';
 import { useWriter } from '../locale/locale';
+import type { Writer } from '../locale/writer';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { turningWords, turnsSentence } from '../what-if/answer-words';
 import { changeWords, nowWords } from '../what-if/assumption-words';
@@ -139,13 +140,13 @@ function End({ at: { gap, winner }, words, first }: { at: GapAt; words: string; 
     <td>
       <small>{words}</small>
       <br />
-      {winner === first && gap !== null
-        ? `ahead by ${write.whole(gap)}`
-        : winner === null
-          ? 'nobody can be chosen'
-          : winner === first
-            ? 'the only one'
-            : `${nameOf(winner)}${gap === null ? '' : `, by ${write.whole(gap.replace('-', ''))}`}`}
+      {endWords({ winner, first, gap }, nameOf, write)}
     </td>
   );
+}
+
+function endWords({ winner, first, gap }: GapAt & { first: string | null }, nameOf: (id: string) => string, write: Writer): string {
+  if (winner === null) return 'nobody can be chosen';
+  if (winner !== first) return `${nameOf(winner)}${gap === null ? '' : `, by ${write.whole(gap.replace('-', ''))}`}`;
+  return gap === null ? 'the only one' : `ahead by ${write.whole(gap)}`;
 }

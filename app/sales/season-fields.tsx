@@ -82,6 +82,8 @@ export function SeasonFields({ streamId, season, onChange }: SeasonFieldsProps) 
   );
 }
 
+const ENDS: Readonly<Record<string, number>> = { Home: 0, End: 1 };
+
 interface SeasonBarProps {
   name: string;
   factor: number;
@@ -101,8 +103,8 @@ function SeasonBar({ name, factor, top, onHold, onChange }: SeasonBarProps) {
   };
   const press = (event: KeyboardEvent) => {
     const step = STEPS[event.key];
-    const next = event.key === 'Home' ? 0 : event.key === 'End' ? 1 : step === undefined ? null : factor + step;
-    if (next === null) return;
+    const next = ENDS[event.key] ?? (step === undefined ? undefined : factor + step);
+    if (next === undefined) return;
     event.preventDefault();
     onChange(rounded(next));
   };

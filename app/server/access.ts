@@ -30,7 +30,8 @@ export function accessFrom(environment: Readonly<Record<string, string | undefin
     .split(/[\s,]+/)
     .filter(Boolean)
     .map((name) => nameOf(name));
-  const own = isLoopback(host) ? [asName(host)] : ['0.0.0.0', '::', '[::]'].includes(host) ? ownAddresses() : [asName(host)];
+  const isEverywhere = !isLoopback(host) && ['0.0.0.0', '::', '[::]'].includes(host);
+  const own = isEverywhere ? ownAddresses() : [asName(host)];
   return { host, isOpen: !isLoopback(host), names: new Set([...LOOPBACK_NAMES, ...own, ...allowed]) };
 }
 

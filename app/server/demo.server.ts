@@ -63,9 +63,13 @@ function withRecordings(decision: Decision, recordings: ReadonlyMap<string, Meas
   return { ...decision, vendors };
 }
 
+function idOf(sheet: PriceSheet): string {
+  if (sheet.kind === 'offer') return sheet.offer.id;
+  return (sheet.kind === 'processor' ? sheet.processor : sheet.addon).id;
+}
+
 function withNotes(sheet: PriceSheet, noted: Readonly<Record<string, object>>): PriceSheet {
-  const id = sheet.kind === 'offer' ? sheet.offer.id : sheet.kind === 'processor' ? sheet.processor.id : sheet.addon.id;
-  return { ...sheet, ...noted[id] };
+  return { ...sheet, ...noted[idOf(sheet)] };
 }
 
 function readJson(path: string): unknown {

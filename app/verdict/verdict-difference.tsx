@@ -23,11 +23,11 @@ export function VerdictDifferenceView({ before, after }: { before: GivenVerdict;
   if (difference.version) lines.push(`Sales were ${difference.version[0]}, and are ${difference.version[1]}.`);
   for (const { label, change, after: seen } of difference.sheets)
     lines.push(
-      change === 'added'
-        ? `The price sheet of ${label} came in.`
-        : change === 'gone'
-          ? `The price sheet of ${label} is not used any more.`
-          : `The price sheet of ${label} is a newer one${seen ? `, seen ${write.day(seen)}` : ''}.`,
+      {
+        added: `The price sheet of ${label} came in.`,
+        gone: `The price sheet of ${label} is not used any more.`,
+        newer: `The price sheet of ${label} is a newer one${seen ? `, seen ${write.day(seen)}` : ''}.`,
+      }[change],
     );
   if (difference.settled.length > 0) lines.push(`Known since: ${difference.settled.join(', ')}.`);
   if (difference.newlyOpen.length > 0) lines.push(`Not known any more: ${difference.newlyOpen.join(', ')}.`);

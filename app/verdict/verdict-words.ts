@@ -66,7 +66,8 @@ export function conditionWords(condition: Condition, write: Writer): string {
       const { from, to } = condition;
       if (!from && !to) return 'at every level of sales looked at';
       if (!from && to) return `below sales of ${level(to)}`;
-      return from && to ? `from ${level(from)} to ${level(to)}` : from ? `from sales of ${level(from)} on` : '';
+      if (!from) return '';
+      return to ? `from ${level(from)} to ${level(to)}` : `from sales of ${level(from)} on`;
     }
     case 'need':
       return `if you need ${condition.label}`;
@@ -104,14 +105,9 @@ export function suitsSentence(suits: Suits | undefined, write: Writer): string {
   if (!suits) return '';
   const { from, to, needs } = suits;
   const level = (one: { sales: string }) => write.whole(one.sales);
-  const range =
-    from && to
-      ? ` with sales between ${level(from)} and ${level(to)} a month`
-      : to
-        ? ` with sales up to ${level(to)} a month`
-        : from
-          ? ` with sales from ${level(from)} a month on`
-          : '';
+  const upwards = from ? ` with sales from ${level(from)} a month on` : '';
+  const bounded = from && to ? ` with sales between ${level(from)} and ${level(to)} a month` : upwards;
+  const range = !from && to ? ` with sales up to ${level(to)} a month` : bounded;
   const wants = needs.length > 0 ? ` who needs ${listed(needs.slice(0, 5))}` : '';
   if (range === '' && wants === '') return '';
   return `Best for a seller${range}${wants}.`;

@@ -35,9 +35,10 @@ export function mapSentence(map: CheapestMap, { x, y }: MapAxes, nameOf: (id: st
       : `${nameOf(only.candidate)} is cheapest everywhere on this map.`;
   const shares = fields
     .slice(0, 4)
-    .map(
-      ({ candidate, share }, index) =>
-        `${nameOf(candidate)} ${index === 0 ? (candidate === null ? 'can be chosen on ' : 'is cheapest on ') : 'on '}${percent(share)}${index === 0 ? ' of the map' : ''}`,
+    .map(({ candidate, share }, index) =>
+      index === 0
+        ? `${nameOf(candidate)} ${candidate === null ? 'can be chosen on' : 'is cheapest on'} ${percent(share)} of the map`
+        : `${nameOf(candidate)} on ${percent(share)}`,
     );
   return `${shares.join(', ').replace('nobody can be chosen on', 'Nobody can be chosen on')}. ${isOn ? `Your forecast lies in the field of ${nameOf(here)}.` : 'Your forecast lies outside this map.'}`;
 }
@@ -109,12 +110,8 @@ export function payingSentence({ options }: PayingAhead, name: string, months: n
   const loss = best.worst
     ? ` Leave after ${best.worst.months} ${best.worst.months === 1 ? 'month' : 'months'} and ${write.whole(best.worst.loss)} is lost;`
     : '';
-  const pays =
-    best.breakEven === null
-      ? ' it is never safe within this time.'
-      : best.breakEven <= 1
-        ? ' it never loses anything.'
-        : ` from month ${best.breakEven} on nothing is lost any more.`;
+  const safe = (month: number) => (month <= 1 ? ' it never loses anything.' : ` from month ${month} on nothing is lost any more.`);
+  const pays = best.breakEven === null ? ' it is never safe within this time.' : safe(best.breakEven);
   return `Paid ${termWords(best.months)}, ${name} costs ${write.whole(best.saving)} less over ${months} months.${loss}${pays}`;
 }
 
@@ -146,12 +143,11 @@ export function marginWords(standing: Standing | null, nameOf: (id: string | nul
 export function investmentSentence({ outcomes, requiredLift }: InvestmentJudged, months: number, write: Writer): string {
   const expected = outcomes.find(({ version }) => version === 'expected');
   if (!expected) return '';
-  const needs =
-    requiredLift === null
-      ? 'It does not pay within this time, even with ten times the orders.'
-      : Number(requiredLift) === 0
-        ? 'It pays even without a single order more.'
-        : `It pays if it brings ${write.number(requiredLift, 2)} % more online orders.`;
+  const from = (lift: string) =>
+    Number(lift) === 0
+      ? 'It pays even without a single order more.'
+      : `It pays if it brings ${write.number(lift, 2)} % more online orders.`;
+  const needs = requiredLift === null ? 'It does not pay within this time, even with ten times the orders.' : from(requiredLift);
   const kept = Number(expected.keptMore);
   const outcome = `At the ${write.number(expected.lift)} % that you expect it leaves you ${write.whole(expected.keptMore.replace('-', ''))} ${kept < 0 ? 'less' : 'more'} over ${months} months`;
   return `${needs} ${outcome}${expected.payback && kept >= 0 ? `, and has paid for itself in ${write.month(expected.payback)}` : ''}.`;

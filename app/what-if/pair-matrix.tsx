@@ -44,7 +44,8 @@ export function PairMatrix({
                 const pair = column >= row ? found.get(`${a} ${b}`) : undefined;
                 const point = pair && nearestPoint(pair.points);
                 if (!pair) return <td key={b} />;
-                const words = point ? write.whole(point.monthlySales) : pair.now === null ? 'same' : `always ${pair.now}`;
+                const always = pair.now === null ? 'same' : `always ${pair.now}`;
+                const words = point ? write.whole(point.monthlySales) : always;
                 return (
                   <td key={b}>
                     <button type="button" className="figure" title={`${nameOf(a)} and ${nameOf(b)}`} onClick={() => onChoose(a, b)}>

@@ -66,8 +66,10 @@ export function TurnsChart({ found, varied }: { found: TurnsIt; varied: readonly
           stack: 'gap',
           silent: true,
           itemStyle: { color: 'transparent' },
-          data: rows.map(({ low, high }) =>
-            Math.min(low, high) >= 0 ? Math.min(low, high) : Math.max(low, high) <= 0 ? Math.max(low, high) : 0,
+          data: rows.map(
+            ({ low, high }) =>
+              // From nothing to the nearer end the bar is not drawn.
+              Math.max(0, Math.min(low, high)) + Math.min(0, Math.max(low, high)),
           ),
         },
         {

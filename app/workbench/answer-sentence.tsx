@@ -4,6 +4,7 @@ import { contradictions } from '#core/needs/contradictions';
 import { featureWords } from '#core/wording/need-words';
 import { Link } from 'react-router';
 import { useWriter } from '../locale/locale';
+import type { Obstacle } from '#core/assembly/assemble';
 import { obstacleWords } from './obstacle-words';
 import { useLevel, useWorkbench } from './workbench-context';
 
@@ -126,7 +127,7 @@ export function AnswerNotes() {
     ...priced.heldBack.map(({ candidate, obstacle }) => ({
       key: `held ${candidate.id}`,
       text: `${candidate.id} ${candidate.label} is not priced: ${obstacleWords(obstacle)}.`,
-      to: obstacle.kind === 'rate' ? 'frame' : obstacle.kind === 'gone' ? 'line-up' : 'sales',
+      to: placeOf(obstacle.kind),
     })),
   ];
   if (notes.length === 0) return null;
@@ -137,4 +138,10 @@ export function AnswerNotes() {
       ))}
     </ul>
   );
+}
+
+/** Where what keeps a candidate from being priced can be mended. */
+function placeOf(obstacle: Obstacle['kind']): string {
+  if (obstacle === 'rate') return 'frame';
+  return obstacle === 'gone' ? 'line-up' : 'sales';
 }

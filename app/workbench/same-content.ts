@@ -7,10 +7,12 @@ export function isSameContent(a: Workbench, b: Workbench): boolean {
 
 function contentText({ decision, sheets }: Workbench): string {
   return JSON.stringify([decision, sheets.map(({ id, sheet }) => [id, sheet])], (key, value: unknown) =>
-    key === 'madeFrom'
-      ? undefined
-      : typeof value === 'object' && value !== null && !Array.isArray(value)
-        ? Object.fromEntries(Object.entries(value).sort(([one], [other]) => (one < other ? -1 : 1)))
-        : value,
+    key === 'madeFrom' ? undefined : inOrder(value),
   );
+}
+
+/** A record with its fields in the order of their names; anything else as it is. */
+function inOrder(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  return Object.fromEntries(Object.entries(value).sort(([one], [other]) => (one < other ? -1 : 1)));
 }

@@ -71,7 +71,7 @@ function answersDiffering(pricing: Pricing, a: Candidate, b: Candidate): AnswerD
   return (pricing.file.needs ?? [])
     .map((need) => ({ need, a: statedAnswer(pricing, a, need), b: statedAnswer(pricing, b, need) }))
     .filter((one) => JSON.stringify(one.a) !== JSON.stringify(one.b))
-    .sort((one, other) => (weight(one.need) === weight(other.need) ? 0 : weight(other.need) > weight(one.need) ? 1 : -1))
+    .sort((one, other) => weight(other.need) - weight(one.need))
     .map(({ need: { feature, level }, ...answers }) => ({ feature, level, ...answers }));
 }
 

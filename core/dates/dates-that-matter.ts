@@ -116,7 +116,8 @@ export function datesThatMatter(bench: Workbench, priced: PricedDecision, verdic
       : []),
     ...(decision.dates?.own ?? []).map(({ id, on, what }) => ({ id: `own.${id}`, kind: 'own' as const, on, about: what, atStake: null })),
   ];
-  return all.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.id < b.id ? -1 : 1));
+  const key = ({ on, id }: (typeof all)[number]) => `${on} ${id}`;
+  return all.sort((a, b) => (key(a) < key(b) ? -1 : 1));
 }
 
 /** Of a candidate that is joined on a day: what follows from its terms. */

@@ -82,7 +82,8 @@ const DIGITS = 6;
  * @example rateFor({ base: 'EUR', perBase: { USD: '1.25' }, … }, 'EUR', 'USD') // '0.8'
  */
 export function rateFor({ base, perBase }: DailyRates, of: string, currency: string): string | null {
-  const per = (code: string) => (code === base ? ONE : perBase[code] === undefined ? null : decimal(perBase[code]));
+  const stated = (code: string) => (perBase[code] === undefined ? null : decimal(perBase[code]));
+  const per = (code: string) => (code === base ? ONE : stated(code));
   const [own, other] = [per(of), per(currency)];
   return own && other ? own.div(other).toSignificantDigits(DIGITS).toFixed() : null;
 }

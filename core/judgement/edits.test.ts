@@ -4,6 +4,7 @@ import { withCopiedCandidate, withoutCandidate } from '../decision/candidates';
 import { assembleDecisionFile } from '../assembly/assemble';
 import { decisionSchema } from '../decision/decision-schema';
 import { priceSheetSchema } from '../decision/price-sheet';
+import type { Decision } from '../decision/decision-schema';
 import { type Workbench, withDecision, withSheet } from '../decision/workbench';
 import { readDecisionFile } from '../decision-file/read';
 import { type GivenAnswer, withAnswer, withAnswerByAddon } from '../needs/edit-answers';
@@ -18,6 +19,8 @@ import { USUAL_QUALITIES } from '../qualities/usual-qualities';
 import { smallDecision } from '../tests/small-decision';
 import { typedSheet } from '../tests/typed-sheet';
 import { judge } from './work-out';
+
+const EDITS = { copy: withCopiedCandidate, remove: withoutCandidate, pin: (one: Decision, id: string) => withPinned(one, id, true) };
 
 type Step = (bench: Workbench) => Workbench;
 
@@ -107,9 +110,7 @@ const steps: fc.Arbitrary<Step> = fc.oneof(
   fc.record({ id: fc.constantFrom('A', 'B', 'C'), what: fc.constantFrom('copy' as const, 'remove' as const, 'pin' as const) }).map(
     ({ id, what }): Step =>
       (bench) =>
-        withDecision(bench, (one) =>
-          what === 'copy' ? withCopiedCandidate(one, id) : what === 'remove' ? withoutCandidate(one, id) : withPinned(one, id, true),
-        ),
+        withDecision(bench, (one) => EDITS[what](one, id)),
   ),
   fc.constant<Step>((bench) =>
     withDecision(bench, (one) =>

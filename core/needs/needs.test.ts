@@ -46,13 +46,12 @@ function standings(needs: readonly DecisionNeed[], more: Partial<Workbench['deci
     ...Object.fromEntries(
       candidates.map(({ id, missing, unclear, outgrown }) => [
         id,
-        outgrown
-          ? `outgrown: ${outgrown.limit}`
-          : missing.length > 0
-            ? `missing: ${missing.join()}`
-            : unclear.length > 0
-              ? `unclear: ${unclear.join()}`
-              : 'usable',
+        [
+          outgrown ? [`outgrown: ${outgrown.limit}`] : [],
+          missing.length > 0 ? [`missing: ${missing.join()}`] : [],
+          unclear.length > 0 ? [`unclear: ${unclear.join()}`] : [],
+          ['usable'],
+        ].flat()[0],
       ]),
     ),
   };

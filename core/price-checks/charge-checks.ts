@@ -69,14 +69,9 @@ export const kindCheck: Check = (sheet, { write }) => {
       const rated = ratedIn(columns, row);
       const percents = rated.filter(({ charge }) => charge.percent != null && charge.each == null && !decimal(charge.percent).isZero());
       const amounts = rated.filter(({ charge }) => charge.percent == null && charge.each != null && !decimal(charge.each).isZero());
-      const odd =
-        percents.length === 1 && amounts.length >= 2
-          ? percents[0]
-          : amounts.length === 1 && percents.length >= 2
-            ? amounts[0]
-            : percents.length === 1 && amounts.length === 1 && rated.length === 2
-              ? percents[0]
-              : undefined;
+      const isPercentOdd = percents.length === 1 && (amounts.length >= 2 || (amounts.length === 1 && rated.length === 2));
+      const isAmountOdd = amounts.length === 1 && percents.length >= 2;
+      const [odd] = [...(isPercentOdd ? percents : []), ...(isAmountOdd ? amounts : [])];
       if (!odd) return [];
       const { part, charge } = odd;
       const isPercent = charge.percent != null;

@@ -107,5 +107,6 @@ export const renewalCheck: Check = (sheet, { write }) =>
 
 function introWords({ intro }: Term, write: (decimal: string) => string): string {
   if (!intro) return '';
-  return 'off' in intro ? `${write(intro.off)} % off` : intro.price === null ? 'not known' : write(intro.price);
+  if ('off' in intro) return `${write(intro.off)} % off`;
+  return intro.price === null ? 'not known' : write(intro.price);
 }

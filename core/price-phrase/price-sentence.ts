@@ -56,6 +56,7 @@ function introWords(intro: NonNullable<StatedTerm['intro']>, write: WritePhraseN
   return until === undefined ? words : `${words} for those who join by ${monthWords(until)}`;
 }
 
+const YES_OR_NO: Readonly<Record<string, string>> = { true: 'yes', false: 'no', null: '?' };
 const BUCKET_WORDS = { payment: 'payment', transaction: 'transaction', usage: 'usage', addon: 'add-on' } as const;
 
 /**
@@ -164,7 +165,7 @@ export function statementSentence(statement: Statement, write: WritePhraseNumber
     }
     case 'feature': {
       const { value } = statement;
-      return `${featureWords(statement.feature)}: ${value === null ? '?' : value === true ? 'yes' : value === false ? 'no' : write(value)}`;
+      return `${featureWords(statement.feature)}: ${typeof value === 'string' ? write(value) : (YES_OR_NO[String(value)] ?? '')}`;
     }
     case 'joining':
       return `${write(statement.amount)} on joining for “${statement.label.replaceAll('”', '””')}”`;

@@ -173,7 +173,8 @@ function looseHead(tokens: readonly Token[], at: number, source: string, known: 
 }
 
 function readAt(tokens: readonly Token[], at: number, row: RowKind | null, label: string | undefined): Match<Reading> | null {
-  const bare = row ? bareIn(row) : label === undefined ? bareAmount : () => null;
+  const bareHere = label === undefined ? bareAmount : () => null;
+  const bare = row ? bareIn(row) : bareHere;
   return longest<Reading>(bare, termRule, chargeRule(headOf(row, label)), limitRule, otherRule)(tokens, at);
 }
 

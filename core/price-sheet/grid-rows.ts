@@ -136,11 +136,13 @@ export function rowOf(kind: RowKind): GridRow {
   }
 }
 
+const WHOSE_FEE: Readonly<Record<string, string>> = { payment: 'payment fee', transaction: 'platform’s fee' };
+
 function chargeRow(kind: Extract<RowKind, { kind: 'charge' }>): GridRow {
   const { label, bucket, on = 'orders', only, how = 'per-order' } = kind;
   const example = { id: '', label, how, on, ...(only ? { only } : {}) } as Charge;
   const counted = on === 'orders' ? 'per order' : countedWords(example);
-  const whose = bucket === 'payment' ? 'payment fee' : bucket === 'transaction' ? 'platform’s fee' : '';
+  const whose = WHOSE_FEE[bucket] ?? '';
   return {
     key: chargeKey(kind),
     section: bucket === 'payment' || bucket === 'transaction' ? 'sale' : 'usage',

@@ -43,9 +43,10 @@ export function readPricingPage(sheet: PriceSheet, html: string, newId: () => st
       problem: `the page names none of the plans on the sheet, but ${listed(offers.plans.map(({ plan }) => plan))}; is it the right page?`,
     };
   const changes = [
-    ...matched.flatMap(({ stated, part }) =>
-      part ? termChanges(part, stated, newId) : sheet.kind === 'offer' ? [newPlan(sheet, stated, newId)] : [],
-    ),
+    ...matched.flatMap(({ stated, part }) => {
+      if (part) return termChanges(part, stated, newId);
+      return sheet.kind === 'offer' ? [newPlan(sheet, stated, newId)] : [];
+    }),
     ...parts.filter(({ id }) => !known.has(id)).map(gone),
     ...page.tables.flatMap(({ table }) => feeChanges(parts, table, vendor)),
   ];
@@ -101,12 +102,11 @@ const words = (text: string, currency: string) => `${text} ${currency}`.slice(0,
 function isSamePrice(found: Term, stated: StatedTerm): boolean {
   const same = (one: string | null | undefined, other: string | null | undefined) =>
     one == null || other == null ? one === other : decimal(one).eq(other);
-  const introOf = ({ intro }: StatedTerm) =>
-    intro
-      ? 'off' in intro
-        ? `off ${intro.off} ${intro.periods}`
-        : `${intro.price === null ? '?' : decimal(intro.price).toFixed()} ${intro.periods}`
-      : '';
+  const introOf = ({ intro }: StatedTerm) => {
+    if (!intro) return '';
+    if ('off' in intro) return `off ${intro.off} ${intro.periods}`;
+    return `${intro.price === null ? '?' : decimal(intro.price).toFixed()} ${intro.periods}`;
+  };
   return same(found.price, stated.price) && introOf(found) === introOf(stated);
 }
 

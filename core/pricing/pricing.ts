@@ -64,6 +64,15 @@ export function preparePricing(file: DecisionFile): Pricing {
   };
 }
 
+/** Whose price sheet something stands on. */
+export type PartKind = 'plan' | 'addon' | 'processor';
+
+/** The plan, add-on or processor of an id. */
+export function partOf(pricing: Pick<Pricing, PartKind>, kind: PartKind, id: string): Plan | Addon | Processor {
+  if (kind === 'plan') return pricing.plan(id).plan;
+  return kind === 'addon' ? pricing.addon(id) : pricing.processor(id);
+}
+
 /** Expected sales as they are with a candidate: its lift on top of a scale (decision file §5). */
 export function forecastWith(pricing: Pricing, { lift }: Candidate, scale: Decimal = ONE): MonthlyForecast {
   return pricing.forecastAt(scale, lift);

@@ -2,7 +2,7 @@ import type { Candidate } from '../decision-file/candidate-schema';
 import { termWords } from '../wording/term-words';
 import type { LineSource } from './ledger-line';
 import { findTerm } from './payment-schedule';
-import type { Pricing } from './pricing';
+import { partOf, type Pricing } from './pricing';
 
 /** What a ledger line is for, by the names on the price sheets. */
 export function sourceName(pricing: Pricing, candidate: Candidate, source: LineSource): string {
@@ -14,12 +14,7 @@ export function sourceName(pricing: Pricing, candidate: Candidate, source: LineS
     case 'joining-fee':
       return `${partName(pricing, 'plan', source.plan)}, ${pricing.plan(source.plan).plan.once?.[source.index]?.label || 'on joining'}`;
     case 'charge': {
-      const charges =
-        source.owner === 'plan'
-          ? pricing.plan(source.id).plan.charges
-          : source.owner === 'addon'
-            ? pricing.addon(source.id).charges
-            : pricing.processor(source.id).charges;
+      const { charges } = partOf(pricing, source.owner, source.id);
       return `${partName(pricing, source.owner, source.id)}, ${charges?.find(({ id }) => id === source.charge)?.label || source.charge}`;
     }
     case 'extra':

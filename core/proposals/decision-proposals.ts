@@ -12,6 +12,7 @@ import { cheapestPair } from './cheapest-pair';
 import type { Combination } from './combination-search';
 import { type JudgedPlan, passedOver, type Reason } from './passed-over';
 import { type PlanChoice, totalText } from './propose';
+import { cheaperBelow, renewalNotKnown } from './renewal-not-known';
 
 /** What a candidate that follows a proposal is made of. */
 export type MakeUp = Pick<Candidate, 'plans' | 'addons' | 'payments'>;
@@ -34,6 +35,25 @@ export interface VendorProposal {
   /** Null where no combination can be used. The total has what goes on of what is owned, and of hours, extras and lift what the vendor's sheet states. */
   readonly proposed: Proposed | null;
   readonly plans: ReadonlyArray<{ readonly plan: string; readonly label: string; readonly reason: Reason }>;
+  /** Plans that could be used, but for a renewal price that is not known; the one that may cost least first. */
+  readonly renewals: readonly RenewalOpen[];
+}
+
+/** What a plan costs at least as long as its renewal price is not known. */
+export interface RenewalOpen {
+  readonly plan: string;
+  readonly made: MakeUp;
+  /** With the least that the renewal is assumed to cost, base currency. */
+  readonly atLeast: string;
+  /** Months that the open price pays for. */
+  readonly months: number;
+  /** Currency of the open price. */
+  readonly currency: string;
+  /**
+   * Below which renewal price it costs less than what is proposed for its vendor, or where nothing is, than the least for
+   * any vendor; null where it does at none, or there is nothing to set it against.
+   */
+  readonly below: string | null;
 }
 
 /** Everything that is proposed for a decision. */
@@ -63,8 +83,12 @@ export function decisionProposals(bench: Workbench): DecisionProposals {
   const pricing = preparePricing(proposalFile(bench));
   const payments = (offer: Offer) => paymentsFor(pricing.file, offer);
   const judged = judgedVendors(pricing);
-  const vendors = judged.map(({ vendor }) => vendor);
   const least = leastOf(judged);
+  const ranges = bench.decision.whatIf?.ranges ?? {};
+  const vendors = judged.map(({ vendor, total }) => ({
+    ...vendor,
+    renewals: openRenewals(pricing, vendor.offer, (plan, term) => ranges[`price:${plan} term ${term}`]?.[0] ?? '0', total ?? least),
+  }));
   const alone = new Set(vendors.filter(({ proposed }) => proposed).map(({ offer }) => offer));
   const pair = cheapestPair(
     pricing,
@@ -133,6 +157,30 @@ export function vendorProposals(pricing: Pricing): VendorProposal[] {
   return judgedVendors(pricing).map(({ vendor }) => vendor);
 }
 
+function openRenewals(
+  pricing: Pricing,
+  offerId: string,
+  leastOf: (plan: string, term: string) => string,
+  against: number | null,
+): RenewalOpen[] {
+  const offer = pricing.file.offers.find(({ id }) => id === offerId);
+  const payments = offer ? paymentsFor(pricing.file, offer) : [];
+  const found = (offer?.plans ?? []).flatMap((plan) => {
+    const open = offer && renewalNotKnown(pricing, offer, plan, payments, (term) => leastOf(plan.id, term));
+    return open ? [{ open, currency: plan.currency }] : [];
+  });
+  return found
+    .sort((a, b) => a.open.choice.total - b.open.choice.total)
+    .map(({ open, currency }) => ({
+      plan: open.plan,
+      made: madeOfChoice(open.choice),
+      atLeast: totalText(pricing, open.choice.total),
+      months: open.months,
+      currency,
+      below: against === null ? null : (cheaperBelow(pricing, open, against)?.toFixed() ?? null),
+    }));
+}
+
 interface JudgedVendor {
   readonly vendor: VendorProposal;
   /** The proposal's total in minor units. */
@@ -151,6 +199,7 @@ function judgedVendors(pricing: Pricing): JudgedVendor[] {
       kind: offer.kind,
       proposed: best && { made: madeOfChoice(best), total: totalText(pricing, best.total), above: totalText(pricing, best.total - least) },
       plans: plans.map(({ plan, reason }) => ({ plan, label: offer.plans.find(({ id }) => id === plan)?.label ?? plan, reason })),
+      renewals: [],
     };
     return { vendor, total: best?.total ?? null };
   });

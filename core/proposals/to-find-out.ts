@@ -44,7 +44,8 @@ interface Known {
  */
 export function toFindOut(known: Known): OpenQuestion[] {
   const questions = [...needQuestions(known), ...priceQuestions(known)];
-  const rank = ({ effect }: OpenQuestion) => (effect.kind === 'cheapest' ? -Number(effect.by ?? Infinity) : effect.kind === 'fit' ? 1 : 2);
+  const rank = ({ effect }: OpenQuestion) =>
+    effect.kind === 'cheapest' ? -Number(effect.by ?? Infinity) : { fit: 1, none: 2 }[effect.kind];
   return questions
     .map((question, at) => ({ question, at }))
     .sort((a, b) => rank(a.question) - rank(b.question) || a.at - b.at)
@@ -69,12 +70,8 @@ function needQuestions(known: Known): OpenQuestion[] {
         .filter((need) => answerOf(need, one).kind === 'not-known')
         .map((need): OpenQuestion => {
           const gain = need.level === 'must' ? gains.get(one.plan.id) : undefined;
-          const effect =
-            gain !== undefined
-              ? ({ kind: 'cheapest', by: gain } as const)
-              : need.level === 'want' && fitting.has(one.plan.id)
-                ? ({ kind: 'fit' } as const)
-                : ({ kind: 'none' } as const);
+          const other = { kind: need.level === 'want' && fitting.has(one.plan.id) ? 'fit' : 'none' } as const;
+          const effect = gain === undefined ? other : ({ kind: 'cheapest', by: gain } as const);
           return {
             offer: offer.id,
             sheetId,

@@ -146,7 +146,8 @@ function cheapestByTrying(file: DecisionFile): string | null {
       for (let to = month + 1; to <= file.months; to++) {
         const cost = segmentCost(file, index, month, to, inside);
         if (!cost) continue;
-        const move = way ? (inside ? within : between) : '0';
+        const moving = inside ? within : between;
+        const move = way ? moving : '0';
         const left = way && !inside ? [...way.left, offerOf(way.last)] : (way?.left ?? []);
         go(to, { cost: (way?.cost ?? ZERO).plus(cost).plus(move), last: index, left, moves: (way?.moves ?? 0) + (way && !inside ? 1 : 0) });
       }

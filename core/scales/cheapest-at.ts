@@ -43,9 +43,10 @@ function withoutRepeated(candidates: readonly CompiledCandidate[]): CompiledCand
   const first = new Map<string, CompiledCandidate>();
   for (const one of candidates) {
     const { id: _id, ...form } = one;
-    const key = JSON.stringify(form, (_name, value: unknown) =>
-      value instanceof Float64Array ? [...value] : value === Infinity ? 'always' : value,
-    );
+    const key = JSON.stringify(form, (_name, value: unknown) => {
+      if (value === Infinity) return 'always';
+      return value instanceof Float64Array ? [...value] : value;
+    });
     if (!first.has(key)) first.set(key, one);
   }
   return [...first.values()];

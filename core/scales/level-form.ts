@@ -192,7 +192,8 @@ function countedOrders(maker: FormMaker, { of, stream: only, value }: Orders): F
       if (!stream || (only !== null && place !== only)) continue;
       const share = countedShare(of, stream, place);
       if (share <= 0) continue;
-      const values = value === null ? null : value === 'net' ? stream.netOrderValue : stream.orderValue;
+      const valued = value === 'net' ? stream.netOrderValue : stream.orderValue;
+      const values = value === null ? null : valued;
       for (let month = 0; month < into.length; month++) {
         const orders = (stream.orders[month] ?? 0) * share;
         into[month] = (into[month] ?? 0) + (values === null ? orders : orders * (values[month] ?? 0));

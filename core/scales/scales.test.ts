@@ -94,7 +94,8 @@ describe('break-evens', () => {
           if (Math.abs(difference) < 1e-6) continue;
           const next = crossings.find((crossing) => crossing.scale >= scale);
           const last = crossings.at(-1);
-          const sign = next ? next.cheaperBelow : last ? -last.cheaperBelow : null;
+          const behind = last ? -last.cheaperBelow : null;
+          const sign = next ? next.cheaperBelow : behind;
           if (sign !== null && crossings.every((crossing) => Math.abs(crossing.scale - scale) > 1e-9))
             expect(Math.sign(difference)).toBe(sign);
           if (sign === null)

@@ -67,7 +67,8 @@ function textOf(value: unknown): string {
 }
 
 function nameIn(value: unknown): string {
-  return typeof value === 'string' ? textOf(value) : isNode(value) ? textOf(value['name']) : '';
+  if (typeof value === 'string') return textOf(value);
+  return isNode(value) ? textOf(value['name']) : '';
 }
 
 const PLACES_AN_OFFER = 1_000;

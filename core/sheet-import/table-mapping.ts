@@ -105,6 +105,11 @@ function cellClauses(meaning: LineMeaning, head: string, text: string, known: re
   return stateClauses(meaning.row, reading.state, place);
 }
 
+function featureIn(state: string): boolean | null {
+  if (state === 'not-known') return null;
+  return state === 'unlimited';
+}
+
 /** "Not known" and "no limit" as statements, where a statement can say them. */
 function stateClauses(row: RowKind, state: string, place: { text: string; from: number; to: number }): Clause[] {
   if (row.kind === 'limit' && (state === 'unlimited' || state === 'not-known'))
@@ -113,7 +118,7 @@ function stateClauses(row: RowKind, state: string, place: { text: string; from: 
     return [
       {
         kind: 'read',
-        statements: [{ kind: 'feature', feature: row.feature, value: state === 'unlimited' ? true : state === 'not-known' ? null : false }],
+        statements: [{ kind: 'feature', feature: row.feature, value: featureIn(state) }],
         ...place,
       },
     ];

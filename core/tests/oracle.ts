@@ -212,12 +212,9 @@ function chargeMonths(world: World, candidate: Candidate, owned: Owned, rate: Ra
       );
       return { stream, orders: times(orders[month] ?? zero, share), value: over((charge.of === 'net' ? net : value)[month] ?? zero, rate) };
     });
-    const quantity =
-      on === 'orders'
-        ? total(parts.map((part) => part.orders))
-        : on === 'sales'
-          ? total(parts.map((part) => times(part.orders, part.value)))
-          : (world.quantity(on, month, owned.plan?.streams) ?? zero);
+    let quantity = world.quantity(on, month, owned.plan?.streams) ?? zero;
+    if (on === 'orders') quantity = total(parts.map((part) => part.orders));
+    if (on === 'sales') quantity = total(parts.map((part) => times(part.orders, part.value)));
     quantities.push(quantity);
     const free = (allowance: Allowance | undefined): Rational => {
       if (allowance == null) return zero;

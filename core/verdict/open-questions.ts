@@ -66,7 +66,7 @@ export function openQuestions(
     );
   const lead = leadOf(priced);
   if (mayWin.length > 0 || (lead && decimal(lead.margin).lt(decimal(lead.total).times(CLOSE_SHARE))))
-    ask('close', mayWin.length > 0 ? mayWin.map(labelOf) : lead ? [labelOf(lead.second)] : [], lead?.margin);
+    ask('close', (mayWin.length > 0 ? mayWin : [lead?.second].flatMap((one) => one ?? [])).map(labelOf), lead?.margin);
   const fees = result.candidates.filter(({ noPaymentFee }) => noPaymentFee.length > 0).map(({ id }) => labelOf(id));
   if (fees.length > 0) ask('no-fee', fees);
   return questions;

@@ -77,7 +77,8 @@ function assumption(
   usual: readonly [number, number] = USUAL[kind],
 ): Assumption {
   const unit = UNITS[kind];
-  const asIs = unit === 'strength' ? 100 : unit === 'amount' ? Number(now ?? '0') : 0;
+  const stated = unit === 'amount' ? Number(now ?? '0') : 0;
+  const asIs = unit === 'strength' ? 100 : stated;
   return { key: of === null ? kind : `${kind}:${of}`, kind, of, label, unit, asIs, now, usual, bounds: BOUNDS[unit] };
 }
 

@@ -55,7 +55,7 @@ export function pairBreakEvens(file: DecisionFile): PairBreakEven[] {
       return {
         a: a.id,
         b: b.id,
-        now: isEqual ? null : difference < 0 ? a.id : b.id,
+        now: isEqual ? null : (difference < 0 ? a : b).id,
         points: average.isZero()
           ? []
           : crossingsOf(a, b, LEVELS.from, LEVELS.to).map(({ scale, cheaperBelow }) => {

@@ -18,7 +18,7 @@ export function openPrices(file: DecisionFile): OpenPrice[] {
   return soldIn(file)
     .filter(({ part }) => isUsed(file, part.id))
     .flatMap(({ part, owner }) => {
-      const terms = (part.terms ?? []).filter(({ id, price }) => price === null && isTermUsed(file, part.id, id));
+      const terms = (part.terms ?? []).filter((term) => isOpen(term) && isTermUsed(file, part.id, term.id));
       const known = (part.terms ?? []).flatMap(({ price, months }) => (price === null || months === 0 ? [] : [decimal(price).div(months)]));
       const dear = known.length > 0 ? Decimal.max(...known) : ZERO;
       return [
@@ -73,7 +73,7 @@ function openFields(charge: Charge): OpenField[] {
 export function withPrice(file: DecisionFile, id: string, amount: string): DecisionFile {
   const fill = <Part extends Sold>(part: Part): Part => ({
     ...part,
-    ...(part.terms ? { terms: part.terms.map((term) => (`${part.id} term ${term.id}` === id ? { ...term, price: amount } : term)) } : {}),
+    ...(part.terms ? { terms: part.terms.map((term) => (`${part.id} term ${term.id}` === id ? termFilled(term, amount) : term)) } : {}),
     ...(part.charges ? { charges: part.charges.map((charge) => (charge.id === id ? filled(charge, amount) : charge)) } : {}),
   });
   return {
@@ -86,6 +86,15 @@ export function withPrice(file: DecisionFile, id: string, amount: string): Decis
     ...(file.addons ? { addons: file.addons.map(fill) } : {}),
     ...(file.processors ? { processors: file.processors.map(fill) } : {}),
   };
+}
+
+function isOpen({ price, renewal }: Term): boolean {
+  return price === null || renewal?.price === null;
+}
+
+function termFilled(term: Term, amount: string): Term {
+  const { price, renewal } = term;
+  return { ...term, price: price ?? amount, ...(renewal?.price === null ? { renewal: { ...renewal, price: amount } } : {}) };
 }
 
 function filled(charge: Charge, amount: string): Charge {

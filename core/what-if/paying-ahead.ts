@@ -83,7 +83,7 @@ function optionsOf(pricing: Pricing, candidate: Candidate, terms: ReadonlyArray<
       outEarly: money(Math.max(0, ...outOfPocket(pricing, candidate, id, terms[0]?.id ?? id))),
       ifLeft: more.map(money),
       worst: (more[worst] ?? 0) > 0 ? { months: worst + 1, loss: money(more[worst] ?? 0) } : null,
-      breakEven: option === 0 ? null : lastLoss + 1 >= horizon ? null : lastLoss + 2,
+      breakEven: option === 0 || lastLoss + 1 >= horizon ? null : lastLoss + 2,
     };
   });
 }

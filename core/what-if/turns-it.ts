@@ -119,12 +119,7 @@ function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: n
     key,
     low: atLow.shown,
     high: atHigh.shown,
-    swing:
-      atLow.gap === null || atHigh.gap === null
-        ? atLow.shown.winner === atHigh.shown.winner
-          ? 0
-          : Infinity
-        : Math.abs(atHigh.gap - atLow.gap),
+    swing: swingOf(atLow, atHigh),
     below: nearest(start, low),
     above: nearest(start, high),
   };
@@ -165,4 +160,15 @@ function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: n
 /** A number as a plain decimal of a decision file. */
 export function plain(value: number): string {
   return new Decimal(value).toDecimalPlaces(12).toFixed();
+}
+
+interface RangeEnd {
+  readonly gap: number | null;
+  readonly shown: GapAt;
+}
+
+/** How far the gap moves over the range; where somebody drops out, past all bounds if another wins by it. */
+function swingOf(low: RangeEnd, high: RangeEnd): number {
+  if (low.gap !== null && high.gap !== null) return Math.abs(high.gap - low.gap);
+  return low.shown.winner === high.shown.winner ? 0 : Infinity;
 }

@@ -116,8 +116,10 @@ export function salesSheet(
     sheet,
     sales: {
       ofStream: (stream, what, month) => cell(`${what} ${stream}`, month),
-      quantity: (id, month) =>
-        id === 'orders' || id === 'sales' ? cell(`all ${id}`, month) : rows.has(quantity(id)) ? cell(quantity(id), month) : null,
+      quantity: (id, month) => {
+        if (id === 'orders' || id === 'sales') return cell(`all ${id}`, month);
+        return rows.has(quantity(id)) ? cell(quantity(id), month) : null;
+      },
       grows: (id) => growsWithSales(id, drivers),
       lifted(id, month, only, factor) {
         const part = (stream: string, what: string) => {
