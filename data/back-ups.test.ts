@@ -26,7 +26,7 @@ async function withDecision(saves = 3): Promise<DataPaths> {
 
 async function nameIn(paths: DataPaths): Promise<string> {
   const data = await prepareData(paths, NOW);
-  const name = data.open ? (await current(data.open.db, 'kites')).bench.decision.name : data.state.kind;
+  const name = data.open ? (await current(data.open.db, 'kites')).workbench.decision.name : data.state.kind;
   data.release();
   return name;
 }
@@ -117,7 +117,7 @@ describe('restoring', () => {
     expect(await nameIn(other)).toBe('kites 3');
     if (!outcome.ok || outcome.formerIn === null) throw new Error('what was there is expected to be kept');
     const former = connect(join(outcome.formerIn, 'venalis.db'));
-    expect((await current(former.db, 'kites')).bench.decision.name).toBe('after the copy');
+    expect((await current(former.db, 'kites')).workbench.decision.name).toBe('after the copy');
     await former.db.destroy();
   });
 

@@ -40,9 +40,9 @@ describe('the list of decisions', () => {
   it('a copy has a name and a history of its own, and the same sheets', async () => {
     expect(await duplicateDecision(db, 'one', 'two', '2026-11-04T09:00:00.000Z')).toBe(true);
     const [one, two] = [await loadWorkbench(db, 'one'), await loadWorkbench(db, 'two')];
-    expect(two?.bench).toEqual({ ...one?.bench, decision: { ...one?.bench.decision, name: `${file.name} (copy)` } });
+    expect(two?.workbench).toEqual({ ...one?.workbench, decision: { ...one?.workbench.decision, name: `${file.name} (copy)` } });
     expect(two).toMatchObject({ revision: 1, undo: null });
-    expect((await listSheets(db)).map(({ decisions }) => decisions)).toEqual(one?.bench.sheets.map(() => 2));
+    expect((await listSheets(db)).map(({ decisions }) => decisions)).toEqual(one?.workbench.sheets.map(() => 2));
     expect(await duplicateDecision(db, 'none', 'three', AT)).toBe(false);
   });
 

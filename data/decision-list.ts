@@ -104,7 +104,7 @@ export async function removeDeleted(db: Kysely<Database>, now: Date): Promise<nu
 export async function duplicateDecision(db: Kysely<Database>, id: string, copyId: string, at: string): Promise<boolean> {
   const saved = await loadWorkbench(db, id);
   if (!saved) return false;
-  const { decision, sheets } = saved.bench;
+  const { decision, sheets } = saved.workbench;
   const name = `${decision.name} (copy)`.slice(0, 300);
   await createDecision(db, copyId, { decision: { ...asVerdictsOfAnother(decision), name }, sheets }, at);
   return true;

@@ -33,21 +33,21 @@ function renaming(saved: SavedWorkbench, name: string, key = `name.${name}`): Ch
     key,
     label: `the name ${name}`,
     revision: saved.revision,
-    decision: { ...saved.bench.decision, name },
-    sheets: saved.bench.sheets.map(({ id, revision }) => ({ id, revision })),
+    decision: { ...saved.workbench.decision, name },
+    sheets: saved.workbench.sheets.map(({ id, revision }) => ({ id, revision })),
   };
 }
 
 /** A change of the first sheet's day. */
 function resheeting(saved: SavedWorkbench, seen: string): Change {
-  const sheets = saved.bench.sheets.map(({ id, revision, sheet }, index) =>
+  const sheets = saved.workbench.sheets.map(({ id, revision, sheet }, index) =>
     index === 0 ? { id, revision, changed: { ...sheet, seen } } : { id, revision },
   );
-  return { ...renaming(saved, saved.bench.decision.name, `seen.${seen}`), sheets };
+  return { ...renaming(saved, saved.workbench.decision.name, `seen.${seen}`), sheets };
 }
 
-const nameNow = async () => (await current()).bench.decision.name;
-const seenNow = async () => (await current()).bench.sheets[0]?.sheet.seen;
+const nameNow = async () => (await current()).workbench.decision.name;
+const seenNow = async () => (await current()).workbench.sheets[0]?.sheet.seen;
 const step = async (direction: 'undo' | 'redo') => stepBack(db, 'one', (await current()).revision, direction, now());
 
 beforeEach(async () => {
@@ -59,8 +59,8 @@ describe('saving', () => {
   it('keeps a decision with its sheets', async () => {
     const saved = await current();
     expect(saved.revision).toBe(1);
-    expect(saved.bench.decision.name).toBe(file.name);
-    expect(saved.bench.sheets.map(({ revision }) => revision)).toEqual([1, 1, 1, 1, 1, 1]);
+    expect(saved.workbench.decision.name).toBe(file.name);
+    expect(saved.workbench.sheets.map(({ revision }) => revision)).toEqual([1, 1, 1, 1, 1, 1]);
     expect((await listSheets(db)).map(({ decisions }) => decisions)).toEqual([1, 1, 1, 1, 1, 1]);
     expect(await listDecisions(db)).toMatchObject([{ id: 'one', name: file.name }]);
   });
@@ -70,7 +70,7 @@ describe('saving', () => {
     await saveChange(db, 'one', resheeting(await current(), '2026-11-01'), now());
     const saved = await current();
     expect(saved.revision).toBe(3);
-    expect(saved.bench.sheets.map(({ revision }) => revision)).toEqual([2, 1, 1, 1, 1, 1]);
+    expect(saved.workbench.sheets.map(({ revision }) => revision)).toEqual([2, 1, 1, 1, 1, 1]);
     expect(saved).toMatchObject({ undo: `the name renamed`, redo: null });
   });
 
@@ -78,18 +78,18 @@ describe('saving', () => {
     const old = await current();
     await saveChange(db, 'one', renaming(old, 'first'), now());
     const outcome = await saveChange(db, 'one', renaming(old, 'second'), now());
-    expect(outcome).toMatchObject({ ok: false, current: { revision: 2, bench: { decision: { name: 'first' } } } });
+    expect(outcome).toMatchObject({ ok: false, current: { revision: 2, workbench: { decision: { name: 'first' } } } });
     expect(await nameNow()).toBe('first');
   });
 
   it('refuses a change to a sheet that another decision changed meanwhile', async () => {
-    const { bench } = await current();
-    await createDecision(db, 'two', bench, now());
+    const { workbench } = await current();
+    await createDecision(db, 'two', workbench, now());
     const mine = await current();
     await saveChange(db, 'two', resheeting(await current('two'), '2026-11-02'), now());
     const outcome = await saveChange(db, 'one', resheeting(mine, '2026-10-01'), now());
     expect(outcome).toMatchObject({ ok: false, staleSheets: [{ revision: 2, sheet: { seen: '2026-11-02' } }] });
-    expect((await current()).bench.sheets[0]).toMatchObject({ revision: 1 });
+    expect((await current()).workbench.sheets[0]).toMatchObject({ revision: 1 });
   });
 
   it('knows no decision that is not there', async () => {
@@ -136,7 +136,7 @@ describe('undo and redo', () => {
     await step('redo');
     expect(await seenNow()).toBe('2026-11-01');
 
-    await createDecision(db, 'two', (await current()).bench, now());
+    await createDecision(db, 'two', (await current()).workbench, now());
     await saveChange(db, 'two', resheeting(await current('two'), '2026-11-20'), now());
     await step('undo');
     expect(await seenNow()).toBeUndefined();

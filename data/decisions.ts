@@ -10,7 +10,7 @@ import { addSheetRevision, loadSheet, loadSheets, newestSheetRevision } from './
 
 /** A decision as it stands in the database, with what undo and redo would do. */
 export interface SavedWorkbench {
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
   readonly revision: number;
   readonly savedAt: string;
   /** What undo would take back, in words; null if there is nothing. */
@@ -51,23 +51,23 @@ export async function loadWorkbench(db: Kysely<Database>, id: string): Promise<S
  *
  * @param at - ISO 8601 time
  */
-export async function createDecision(db: Kysely<Database>, id: string, bench: Workbench, at: string): Promise<void> {
-  await db.transaction().execute((transaction) => addDecision(transaction, id, bench, at));
+export async function createDecision(db: Kysely<Database>, id: string, workbench: Workbench, at: string): Promise<void> {
+  await db.transaction().execute((transaction) => addDecision(transaction, id, workbench, at));
 }
 
 /** Keeps a new decision as a part of something larger; see {@link createDecision}. */
-export async function addDecision(transaction: Transaction<Database>, id: string, bench: Workbench, at: string): Promise<void> {
+export async function addDecision(transaction: Transaction<Database>, id: string, workbench: Workbench, at: string): Promise<void> {
   const sheets: StoredDecision['sheets'] = [];
-  for (const { id: sheet, revision, sheet: content } of bench.sheets)
+  for (const { id: sheet, revision, sheet: content } of workbench.sheets)
     sheets.push({ sheet, revision: revision || (await addSheetRevision(transaction, sheet, content, at)) });
-  const { name } = bench.decision;
+  const { name } = workbench.decision;
   await transaction
     .insertInto('decisions')
     .values({ id, revision: 0, name, createdAt: at, changedAt: at, archivedAt: null, deletedAt: null, oldSince: null })
     .execute();
   await addRevision(
     transaction,
-    { ...bench.decision, sheets },
+    { ...workbench.decision, sheets },
     {
       decisionId: id,
       revision: 1,
@@ -292,7 +292,7 @@ async function readWorkbench(db: Kysely<Database>, row: Revision): Promise<Saved
   });
   const { revision, savedAt, undoTo, undoLabel, redoTo, redoLabel } = row;
   return {
-    bench: { decision, sheets },
+    workbench: { decision, sheets },
     revision,
     savedAt,
     undo: undoTo === null ? null : undoLabel,

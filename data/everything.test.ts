@@ -41,9 +41,9 @@ describe('everything as one file', () => {
       sheets: 2,
     });
     expect(await whole(empty)).toEqual(await whole(db));
-    expect((await loadWorkbenchAt(empty, 'kites', 3))?.bench.decision.name).toBe('kites 2');
+    expect((await loadWorkbenchAt(empty, 'kites', 3))?.workbench.decision.name).toBe('kites 2');
     await stepBack(empty, 'kites', 6, 'undo', AT);
-    expect((await current(empty, 'kites')).bench.decision.name).toBe('kites 4');
+    expect((await current(empty, 'kites')).workbench.decision.name).toBe('kites 4');
   });
 
   it('without the steps of undo has what stands now, and nothing to undo', async () => {
@@ -51,7 +51,7 @@ describe('everything as one file', () => {
     expect(await current(empty, 'kites')).toMatchObject({
       revision: 6,
       undo: null,
-      bench: { decision: { name: 'kites 5' } },
+      workbench: { decision: { name: 'kites 5' } },
     });
     await rename(empty, 'kites', 'goes on', AT);
     expect((await current(empty, 'kites')).revision).toBe(7);
@@ -72,7 +72,7 @@ describe('everything as one file', () => {
     await keepSetting(empty, 'privateHosts', ['nas.local:80']);
     await setWatchedAddress(empty, 'sheet-of-kites', 'https://birch.invalid/');
     expect(await importEverything(empty, file, newId)).toMatchObject({ there: 1, beside: 1 });
-    expect((await current(empty, 'kites')).bench.decision.name).toBe('changed here');
+    expect((await current(empty, 'kites')).workbench.decision.name).toBe('changed here');
     const names = (await empty.selectFrom('decisions').select('name').orderBy('name').execute()).map(({ name }) => name);
     expect(names).toEqual(['changed here', 'kites 5', 'lamps 1']);
     expect(await readSetting(empty, 'privateHosts')).toEqual(['nas.local:80']);

@@ -161,8 +161,8 @@ describe('verdicts that were given', () => {
         key: `k${saved.revision}`,
         label: 'x',
         revision: saved.revision,
-        decision: { ...saved.bench.decision, name, verdicts },
-        sheets: saved.bench.sheets.map(({ id, revision }) => ({ id, revision })),
+        decision: { ...saved.workbench.decision, name, verdicts },
+        sheets: saved.workbench.sheets.map(({ id, revision }) => ({ id, revision })),
       },
       new Date(Date.UTC(2026, 11, 1, 0, 0, (seconds += 10))).toISOString(),
     );
@@ -171,30 +171,30 @@ describe('verdicts that were given', () => {
 
   it('are fixed with the revisions they were made from, and never change, whatever is sent', async () => {
     const first = await save([verdict('so')]);
-    expect(first?.bench.decision.verdicts?.[0]?.madeFrom).toEqual({ revision: 2, sheets: { 'sheet-0': 1, 'sheet-1': 1 } });
+    expect(first?.workbench.decision.verdicts?.[0]?.madeFrom).toEqual({ revision: 2, sheets: { 'sheet-0': 1, 'sheet-1': 1 } });
     const second = await save([{ ...verdict('otherwise'), total: '1.00' }], 'renamed');
-    expect(second?.bench.decision.verdicts).toEqual(first?.bench.decision.verdicts);
+    expect(second?.workbench.decision.verdicts).toEqual(first?.workbench.decision.verdicts);
   });
 
   it('can be gone back to: the decision as it stood then is kept', async () => {
     await save([verdict('so')], 'then');
     await save([verdict('so')], 'now');
-    expect((await loadWorkbenchAt(db, 'one', 2))?.bench.decision.name).toBe('then');
+    expect((await loadWorkbenchAt(db, 'one', 2))?.workbench.decision.name).toBe('then');
     expect(await loadWorkbenchAt(db, 'one', 99)).toBeUndefined();
   });
 
   it('are taken back and brought back by undo and redo as they were', async () => {
     const saved = await save([verdict('so')]);
     const undone = await stepBack(db, 'one', saved?.revision ?? 0, 'undo', LATER);
-    expect(undone?.ok && undone.saved.bench.decision.verdicts).toBeUndefined();
+    expect(undone?.ok && undone.saved.workbench.decision.verdicts).toBeUndefined();
     const redone = await stepBack(db, 'one', undone?.ok ? undone.saved.revision : 0, 'redo', LATER);
-    expect(redone?.ok && redone.saved.bench.decision.verdicts).toEqual(saved?.bench.decision.verdicts);
+    expect(redone?.ok && redone.saved.workbench.decision.verdicts).toEqual(saved?.workbench.decision.verdicts);
   });
 
   it('in a copy of the decision belong to no revision of it', async () => {
     await save([verdict('so')]);
     await duplicateDecision(db, 'one', 'copy', AT);
-    const [copied] = (await loadWorkbench(db, 'copy'))?.bench.decision.verdicts ?? [];
+    const [copied] = (await loadWorkbench(db, 'copy'))?.workbench.decision.verdicts ?? [];
     expect(copied).toMatchObject({ reason: 'so' });
     expect(copied?.madeFrom).toBeUndefined();
   });

@@ -75,14 +75,16 @@ describe('thinning out a history', () => {
   it('keeps the last of every hour and every content that is kept can still be read', async () => {
     expect(await thinTwice(60)).toBe(201 - 34);
     for (const revision of await revisions())
-      expect((await loadWorkbenchAt(db, 'kites', revision))?.bench.decision.name).toBe(revision === 1 ? 'kites' : `kites ${revision - 1}`);
+      expect((await loadWorkbenchAt(db, 'kites', revision))?.workbench.decision.name).toBe(
+        revision === 1 ? 'kites' : `kites ${revision - 1}`,
+      );
   });
 
   it('has undo lead past what is gone, back to the first step that is kept', async () => {
     await thinTwice(150);
     const names = [];
     for (let turn = 0; turn < 5; turn++) {
-      names.push((await current(db, 'kites')).bench.decision.name);
+      names.push((await current(db, 'kites')).workbench.decision.name);
       await stepBack(db, 'kites', (await current(db, 'kites')).revision, 'undo', after(160).toISOString());
     }
     // The last of the second day, then the last of the first; before that there is nothing.
@@ -112,8 +114,8 @@ describe('thinning out a history', () => {
       open: [],
       sheets: [],
     };
-    const { bench, revision } = await current(db, 'kites');
-    const sheets = bench.sheets.map((used) => ({
+    const { workbench, revision } = await current(db, 'kites');
+    const sheets = workbench.sheets.map((used) => ({
       id: used.id,
       revision: used.revision,
       changed: { ...used.sheet, seen: '2026-01-02' },
@@ -121,14 +123,14 @@ describe('thinning out a history', () => {
     await saveChange(
       db,
       'kites',
-      { key: 'v', label: 'v', revision, decision: { ...bench.decision, verdicts: [verdict] }, sheets },
+      { key: 'v', label: 'v', revision, decision: { ...workbench.decision, verdicts: [verdict] }, sheets },
       new Date(FROM.getTime() + 34 * HOUR).toISOString(),
     );
     for (let turn = 0; turn < 10; turn++)
       await rename(db, 'kites', `later ${turn}`, new Date(FROM.getTime() + 34 * HOUR + (turn + 1) * 60_000).toISOString());
     await thinTwice(300);
     expect(await revisions()).toContain(202);
-    expect((await loadWorkbenchAt(db, 'kites', 202))?.bench.sheets[0]?.sheet.seen).toBe('2026-01-02');
+    expect((await loadWorkbenchAt(db, 'kites', 202))?.workbench.sheets[0]?.sheet.seen).toBe('2026-01-02');
   });
 
   it('does nothing on the word of a clock that is wrong for a while', async () => {

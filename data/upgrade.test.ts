@@ -19,11 +19,11 @@ describe('a database of a former version', () => {
     const saved = await loadWorkbench(db, 'larkfell-kites');
     expect(saved).toMatchObject({
       revision: 5,
-      bench: { decision: { name: 'Where should Larkfell Kites sell? 3' } },
+      workbench: { decision: { name: 'Where should Larkfell Kites sell? 3' } },
     });
-    expect(saved?.bench.sheets[0]?.sheet.seen).toBe('2026-11-03');
+    expect(saved?.workbench.sheets[0]?.sheet.seen).toBe('2026-11-03');
     const undone = await stepBack(db, 'larkfell-kites', 5, 'undo', NOW.toISOString());
-    expect(undone?.ok && undone.saved.bench.decision.name).toBe('Where should Larkfell Kites sell? 2');
+    expect(undone?.ok && undone.saved.workbench.decision.name).toBe('Where should Larkfell Kites sell? 2');
     expect(data.open && structureFindings(data.open.sqlite)).toEqual([]);
     expect(data.open?.sqlite.pragma('foreign_key_check')).toEqual([]);
     data.release();

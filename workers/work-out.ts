@@ -6,7 +6,7 @@ import { type DecisionWays, decisionWays } from '#core/proposals/decision-ways';
 /** A question to this worker: its number comes back with every answer. */
 export interface WorkOutQuestion {
   readonly number: number;
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
 }
 
 /** Its answers: what is proposed, then what rests on that, then ways with moves; or in words why there is none. */
@@ -23,16 +23,16 @@ self.addEventListener('message', ({ data }: MessageEvent<WorkOutQuestion>) => {
   setTimeout(() => void answer(data), 0);
 });
 
-async function answer({ number, bench }: WorkOutQuestion): Promise<void> {
+async function answer({ number, workbench }: WorkOutQuestion): Promise<void> {
   const say = (found: Found) => self.postMessage({ number, ...found } satisfies WorkOutAnswer);
   if (number !== newest) return;
   try {
-    const proposals = decisionProposals(bench);
+    const proposals = decisionProposals(workbench);
     say({ proposals });
     await aMoment();
-    if (number === newest) say({ judged: judge(bench, proposals) });
+    if (number === newest) say({ judged: judge(workbench, proposals) });
     await aMoment();
-    if (number === newest) say({ ways: decisionWays(bench, proposals) });
+    if (number === newest) say({ ways: decisionWays(workbench, proposals) });
   } catch (error) {
     say({ problem: error instanceof Error ? error.message : String(error) });
   }

@@ -2,7 +2,7 @@ import { type ComponentType, isValidElement, memo, useLayoutEffect, useMemo, use
 
 /**
  * A component that is drawn anew only when something that is seen of it changes. Its handlers may be new each time: the
- * newest are called. A place of the bench has a hundred fields, of which a typed figure changes one.
+ * newest are called. A place of the workbench has a hundred fields, of which a typed figure changes one.
  */
 export function steady<Props extends object>(Component: ComponentType<Props>): (props: Props) => React.JSX.Element {
   const Drawn: ComponentType<Props> = memo(Component, isAlike);

@@ -17,7 +17,7 @@ export function FitTableView({ weighed, places, open, onOpen }: FitTableViewProp
   const { state } = useWorkbench();
   const { priced } = useLevel();
   const write = useWriter();
-  const { currency } = state.bench.decision;
+  const { currency } = state.workbench.decision;
   return (
     <table className="fits">
       <thead>

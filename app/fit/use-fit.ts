@@ -27,10 +27,10 @@ export interface FitPicture {
 export function useFit(): FitPicture {
   const { state } = useWorkbench();
   const { priced } = useLevel();
-  const { bench } = state;
+  const { workbench } = state;
   return useMemo(() => {
     const { pricing, result } = priced.priced;
-    const table = fitTable(bench, pricing.file);
+    const table = fitTable(workbench, pricing.file);
     const priceOf = new Map(result.candidates.map((one) => [one.id, one]));
     const all = fits(table).flatMap((fit) => {
       const one = priceOf.get(fit.candidate);
@@ -47,5 +47,5 @@ export function useFit(): FitPicture {
       .map((one) => ({ ...one, isUnbeaten: best.has(one.candidate) }))
       .sort((a, b) => Number(b.isUsable) - Number(a.isUsable) || b.fit - a.fit);
     return { table, weighed, turning: turningWeights(usableRows(table, { result })) };
-  }, [bench, priced]);
+  }, [workbench, priced]);
 }

@@ -9,7 +9,7 @@ const WEIGHT = { least: 0, most: 100, wanted: 'a weight, 1 to 5 as a rule' };
 
 /** All weights in one list, to be tried. */
 export function Weights() {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const edits = useEdits();
   const { needs = [], qualities = [] } = decision;
   return (

@@ -26,7 +26,7 @@ const nameOf = (feature: string) => (/^[A-Za-z0-9][A-Za-z0-9._-]*$/.test(feature
 export function OwnedThings() {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const { decision } = state.bench;
+  const { decision } = state.workbench;
   const { owned = [] } = decision;
   const change = (id: string, field: string, recipe: (one: Owned) => Owned | null) =>
     edits.decision(`owned.${id}.${field}`, 'what you own', (one) => withOwnedChanged(one, id, recipe));
@@ -61,7 +61,7 @@ function withOwnedChanged(decision: Decision, id: string, recipe: (one: Owned) =
 
 function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, recipe: (one: Owned) => Owned | null): void }) {
   const { state } = useWorkbench();
-  const { decision, sheets } = state.bench;
+  const { decision, sheets } = state.workbench;
   const write = useWriter();
   const name = owned.label || 'this';
   const stated = sheets
@@ -70,7 +70,7 @@ function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, 
   const features = [...new Set([...stated, ...(decision.needs ?? []).map(({ feature }) => feature), ...owned.features])].sort();
   const months = Array.from({ length: Math.min(decision.months, 36) }, (_, index) => addMonths(decision.start, index));
   const paid = owned.paidUntil !== undefined && !months.includes(owned.paidUntil) ? [owned.paidUntil, ...months] : months;
-  const fates = fatesOf(state.bench, owned);
+  const fates = fatesOf(state.workbench, owned);
   const inWords = (fate: string) =>
     fates
       .filter((one) => one.fate === fate)

@@ -12,9 +12,9 @@ type UsedAddon = NonNullable<Candidate['addons']>[number];
 /** The add-ons that go with a candidate's plans, to be taken or left. */
 export function AddonChoices({ candidate, onChange }: { candidate: Candidate; onChange: CandidateChange }) {
   const { state } = useWorkbench();
-  const offers = state.bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
+  const offers = state.workbench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []));
   const own = offers.filter((offer) => offer.plans.some(({ id }) => candidate.plans.some((used) => used.plan === id)));
-  const shared = state.bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'addon' ? [sheet.addon] : []));
+  const shared = state.workbench.sheets.flatMap(({ sheet }) => (sheet.kind === 'addon' ? [sheet.addon] : []));
   const addons: Addon[] = [
     ...own.flatMap((offer) => offer.addons ?? []),
     ...shared.filter(({ worksWith }) => !worksWith || worksWith.some((id) => own.some((offer) => offer.id === id))),

@@ -25,7 +25,7 @@ interface ColumnHeadProps {
 export function ColumnHead({ column, index, shown, isLeader, isPinned, style, width, onOpen }: ColumnHeadProps) {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const candidate = state.bench.decision.candidates.find(({ id }) => id === column.id);
+  const candidate = state.workbench.decision.candidates.find(({ id }) => id === column.id);
   const move = (by: number) => edits.decision('lineUp.order', `${column.label} moved`, (one) => withMoved(one, shown, column.id, by));
   const press = (event: KeyboardEvent) => {
     const by = event.altKey ? (ARROWS[event.key] ?? 0) : 0;
@@ -62,7 +62,7 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
       >
         <CandidateTag id={column.id} />
         <b>{column.label}</b>
-        <small>{candidate && candidateSummary(state.bench, candidate)}</small>
+        <small>{candidate && candidateSummary(state.workbench, candidate)}</small>
       </button>
       <button
         type="button"

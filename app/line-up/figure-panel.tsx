@@ -27,7 +27,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
   const { months } = priced.priced.result;
   const told = breakdown.byMonth.find(({ month }) => month === (chosen ?? breakdown.dearest?.month));
   const sheetOf = (part: string) =>
-    state.bench.sheets.find(({ sheet }) =>
+    state.workbench.sheets.find(({ sheet }) =>
       sheet.kind === 'offer'
         ? [...sheet.offer.plans, ...(sheet.offer.addons ?? [])].some(({ id }) => id === part)
         : (sheet.kind === 'processor' ? sheet.processor.id : sheet.addon.id) === part,

@@ -30,7 +30,7 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   const scroll = useRef<HTMLDivElement>(null);
   const visible = useVisibleColumns(scroll, columns.length, pinned);
   const [opened, setOpened] = useState<ReadonlySet<Bucket>>(new Set());
-  const { currency, months } = state.bench.decision;
+  const { currency, months } = state.workbench.decision;
   const { leader, buckets } = priced.lineUp;
   const drawn = { columns, pinned, visible, leader };
   const largest = Math.max(...columns.map(({ result }) => Number(result.total)), 1);

@@ -23,7 +23,7 @@ const HOURS = { least: 0, most: 10_000, wanted: 'a number of hours' };
 export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; onRemoved(): void }) {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const { decision, sheets } = state.bench;
+  const { decision, sheets } = state.workbench;
   const candidate = decision.candidates.find(({ id }) => id === candidateId);
   if (!candidate) return <p>This candidate was removed. Undo brings it back.</p>;
   const change: CandidateChange = (key, label, recipe) =>
@@ -136,7 +136,7 @@ function asItStands(decision: Decision, shown: Candidate): Decision {
 function Following({ candidateId }: { candidateId: string }) {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const { candidates, followed = [] } = state.bench.decision;
+  const { candidates, followed = [] } = state.workbench.decision;
   const found = followed.find(({ candidate }) => candidate === candidateId);
   const shown = candidates.find(({ id }) => id === candidateId);
   if (!found || !shown) return null;

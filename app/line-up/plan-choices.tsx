@@ -8,7 +8,7 @@ import { PlanEntryFields } from './plan-entry-fields';
 
 /** The plans of a candidate, of one vendor or several, each with its term. */
 export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onChange: CandidateChange }) {
-  const { sheets } = useWorkbench().state.bench;
+  const { sheets } = useWorkbench().state.workbench;
   const sold = sheets.flatMap(({ sheet }) =>
     sheet.kind === 'offer'
       ? sheet.offer.plans.map((plan) => ({

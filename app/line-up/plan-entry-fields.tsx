@@ -13,7 +13,7 @@ interface PlanEntryFieldsProps {
 
 /** What a plan is used for, and months that come on top of its first payment. */
 export function PlanEntryFields({ candidate, index, onChange }: PlanEntryFieldsProps) {
-  const { streams } = useWorkbench().state.bench.decision.forecast;
+  const { streams } = useWorkbench().state.workbench.decision.forecast;
   const entry = candidate.plans[index];
   if (!entry) return null;
   const isOneOfSeveral = candidate.plans.length > 1;

@@ -15,7 +15,7 @@ export function RoomToGrow({ column, months }: { column: LineUpColumn; months: n
 export function ToFindOut({ column }: { column: LineUpColumn }) {
   const { state } = useWorkbench();
   const { unknown, noPaymentFee } = column.result;
-  const { streams } = state.bench.decision.forecast;
+  const { streams } = state.workbench.decision.forecast;
   const forgotten = noPaymentFee.length > 0;
   if (unknown.length === 0 && !forgotten) return <span className="nothing">–</span>;
   const names = noPaymentFee.map((id) => streams.find((stream) => stream.id === id)?.label || 'sales');

@@ -8,6 +8,6 @@ const AS_IT_COMES = {};
 export function useArranged(): Arranged {
   const { state } = useWorkbench();
   const { priced } = useLevel();
-  const { lineUp: view = AS_IT_COMES, currency } = state.bench.decision;
+  const { lineUp: view = AS_IT_COMES, currency } = state.workbench.decision;
   return useMemo(() => arranged(priced.lineUp.columns, view, priced.lineUp.leader, currency), [priced, view, currency]);
 }

@@ -12,7 +12,7 @@ export function ExpectedLimits() {
   const { file } = atForecast.priced.pricing;
   const limits = useMemo(() => expectedLimits(file), [file]);
   const labelOf = (plan: string) => {
-    const offer = state.bench.sheets
+    const offer = state.workbench.sheets
       .flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer] : []))
       .find(({ plans }) => plans.some(({ id }) => id === plan));
     return `${offer?.label ?? ''} ${offer?.plans.find(({ id }) => id === plan)?.label ?? plan}`.trim();

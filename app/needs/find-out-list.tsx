@@ -16,7 +16,7 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
   const [isAll, setAll] = useState(false);
   const questions = worked.judged?.questions ?? [];
   const decisive = questions.filter(({ effect }) => effect.kind !== 'none').length;
-  const { currency } = state.bench.decision;
+  const { currency } = state.workbench.decision;
   return (
     <section aria-label="To find out" aria-busy={worked.isJudging}>
       <h2>To find out</h2>

@@ -26,7 +26,7 @@ interface NeedRowProps {
 
 /** One need: what, how much it counts, from when on, and why. */
 export function NeedRow({ need, met, onChange }: NeedRowProps) {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const write = useWriter();
   const key = needKey(need);
   const name = needWords(need);

@@ -21,7 +21,7 @@ const EXAMPLES: Readonly<Partial<Record<StatedKind, string>>> = { connects: 'the
 /** The line that adds a need in one's own words. */
 export function NewNeed() {
   const { state, decisionId } = useWorkbench();
-  const { needs = [] } = state.bench.decision;
+  const { needs = [] } = state.workbench.decision;
   const edits = useEdits();
   const known = useKnownQuantities();
   const [words, setWords] = useKeptText(`need.${decisionId}`);

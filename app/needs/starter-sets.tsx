@@ -9,7 +9,7 @@ const USUAL = ['everybody'];
 
 /** Needs to begin with, by what one sells; taken in one go and pruned afterwards. */
 export function StarterSets() {
-  const { needs = [] } = useWorkbench().state.bench.decision;
+  const { needs = [] } = useWorkbench().state.workbench.decision;
   const edits = useEdits();
   const [chosen, setChosen] = useState<readonly string[]>(USUAL);
   const present = new Set(needs.map(needKey));

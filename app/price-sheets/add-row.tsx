@@ -49,7 +49,7 @@ function offersSame(before: AddRowProps, after: AddRowProps): boolean {
 
 /** The last line of a section of a price sheet: chooses what else the page states. */
 export const AddRow = memo(function AddRow({ section, rows, columns, onAdd }: AddRowProps) {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const known = useKnownQuantities();
   const addable = useMemo((): readonly Addable[] => {
     const words = (name: string) => name.replaceAll('-', ' ');

@@ -32,7 +32,7 @@ interface ChargeRowFormProps {
 
 /** What a row of fees is: its name, whose fee it is, what it counts and which orders. */
 export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
-  const { forecast } = useWorkbench().state.bench.decision;
+  const { forecast } = useWorkbench().state.workbench.decision;
   const known = useKnownQuantities();
   if (row.kind.kind !== 'charge') return null;
   const { label, bucket, on = 'orders', only, how } = row.kind;

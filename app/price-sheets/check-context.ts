@@ -16,6 +16,6 @@ function contextFor(today: string, base: string, write: Writer): CheckContext {
 /** What the checks of price sheets need besides the sheet. */
 export function useCheckContext(today: string): CheckContext {
   const write = useWriter();
-  const { currency } = useWorkbench().state.bench.decision;
+  const { currency } = useWorkbench().state.workbench.decision;
   return useMemo(() => contextFor(today, currency, write), [today, currency, write]);
 }

@@ -7,9 +7,9 @@ import { useWorkbench } from '../workbench/workbench-context';
 export function NewerSheetNotice({ used, newest }: { used: UsedSheet; newest: UsedSheet }) {
   const { store } = useWorkbench();
   const take = () =>
-    store.change({ key: `${used.id}.newest`, label: `the newest ${sheetLabel(newest.sheet)}` }, (bench) => ({
-      ...bench,
-      sheets: bench.sheets.map((one) => (one.id === used.id ? { id: used.id, revision: newest.revision, sheet: newest.sheet } : one)),
+    store.change({ key: `${used.id}.newest`, label: `the newest ${sheetLabel(newest.sheet)}` }, (workbench) => ({
+      ...workbench,
+      sheets: workbench.sheets.map((one) => (one.id === used.id ? { id: used.id, revision: newest.revision, sheet: newest.sheet } : one)),
     }));
   return (
     <p className="notice">

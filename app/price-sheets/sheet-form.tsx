@@ -109,7 +109,7 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
           <VendorTakes
             id={id}
             offer={sheet.offer}
-            currency={state.bench.decision.currency}
+            currency={state.workbench.decision.currency}
             onChange={(key, label, recipe) =>
               change(key, label, (one) => (one.kind === 'offer' ? { ...one, offer: recipe(one.offer) } : one))
             }

@@ -274,7 +274,7 @@ function countByPlace(findings: readonly Finding[]): ReadonlyMap<string, number>
 
 /** The marks of the candidates that take a term of a plan, with spaces between. */
 function useCandidateMarks(): (part: Part, kind: { months: number; nth?: number }) => string {
-  const { candidates } = useWorkbench().state.bench.decision;
+  const { candidates } = useWorkbench().state.workbench.decision;
   return useMemo(() => {
     const marks = new Map<string, string[]>();
     for (const { id, plans } of candidates)

@@ -39,7 +39,7 @@ export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
   const { decisionId, state } = useWorkbench();
   const name = sheetLabel(sheet);
   const kinds = sheet.kind === 'offer' && !KINDS.includes(sheet.offer.kind) ? [...KINDS, sheet.offer.kind] : KINDS;
-  const offers = state.bench.sheets.flatMap(({ sheet: other }) =>
+  const offers = state.workbench.sheets.flatMap(({ sheet: other }) =>
     other.kind === 'offer' ? [{ value: other.offer.id, label: sheetLabel(other) }] : [],
   );
   return (

@@ -12,17 +12,17 @@ export function FollowedChanges({ today }: { today: string }) {
   const worked = useWorked();
   const edits = useEdits();
   const write = useWriter();
-  const { bench } = state;
+  const { workbench } = state;
   const proposals = worked.proposals;
   if (!proposals || worked.isProposing) return null;
-  const changes = (bench.decision.followed ?? []).flatMap((followed) => {
+  const changes = (workbench.decision.followed ?? []).flatMap((followed) => {
     const proposed = proposedFor(proposals, followed);
-    const change = followed.pinned ? null : followedChange(bench, followed, proposed);
+    const change = followed.pinned ? null : followedChange(workbench, followed, proposed);
     return proposed && change ? [{ ...change, proposed }] : [];
   });
-  const without = (bench.decision.followed ?? []).filter((followed) => !followed.pinned && proposedFor(proposals, followed) === null);
+  const without = (workbench.decision.followed ?? []).filter((followed) => !followed.pinned && proposedFor(proposals, followed) === null);
   if (changes.length === 0 && without.length === 0) return null;
-  const { currency } = bench.decision;
+  const { currency } = workbench.decision;
   return (
     <section className="followed-changes" aria-label="What has changed">
       <h2>What has changed</h2>
@@ -46,7 +46,7 @@ export function FollowedChanges({ today }: { today: string }) {
               size="small"
               onClick={() =>
                 edits.decision(`follow.${followed.candidate}.noted`, 'a changed proposal', (decision) =>
-                  withNoted({ ...bench, decision }, followed.candidate, proposed, today),
+                  withNoted({ ...workbench, decision }, followed.candidate, proposed, today),
                 )
               }
             >

@@ -16,10 +16,10 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
   const { state, atForecast: priced } = useWorkbench();
   const edits = useEdits();
   const write = useWriter();
-  const { bench } = state;
-  const { candidates, currency, followed = [] } = bench.decision;
+  const { workbench } = state;
+  const { candidates, currency, followed = [] } = workbench.decision;
   const { file } = priced.priced.pricing;
-  const firstPlan = bench.sheets
+  const firstPlan = workbench.sheets
     .flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : []))
     .find(({ terms }) => terms.length > 0);
   return (
@@ -39,7 +39,7 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
             <li key={candidate.id} className={why ? 'is-grey' : ''}>
               <button type="button" className="candidate-line" aria-expanded={open === candidate.id} onClick={() => onOpen(candidate.id)}>
                 <CandidateTag id={candidate.id} /> <b>{candidate.label || 'without a name'}</b>{' '}
-                <small>{candidateSummary(bench, candidate)}</small>
+                <small>{candidateSummary(workbench, candidate)}</small>
               </button>
               <span className="candidate-total">
                 {column ? `${column.atLeast ? 'at least ' : ''}${write.money(column.result.total, currency)}` : '–'}
@@ -60,7 +60,7 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
               {follows && (
                 <p className="quiet">{follows.pinned ? 'pinned: stays as it is whatever is proposed' : 'follows what is proposed'}</p>
               )}
-              {lacksHours(bench.decision, candidate) && (
+              {lacksHours(workbench.decision, candidate) && (
                 <p className="bought-twice">your own hours are not stated for it; the others count theirs</p>
               )}
               {superfluous.length > 0 && (

@@ -18,11 +18,11 @@ interface VendorBlockProps {
 export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
   const { state } = useWorkbench();
   const write = useWriter();
-  const { currency } = state.bench.decision;
+  const { currency } = state.workbench.decision;
   const { proposed, plans, offer, renewals } = vendor;
   const [openest] = renewals;
   const proposedPlan = plans.find(({ reason }) => reason.kind === 'proposed')?.label ?? '';
-  const names = { nameOf: namesIn(state.bench), proposed: proposedPlan };
+  const names = { nameOf: namesIn(state.workbench), proposed: proposedPlan };
   const others = plans.filter(({ reason }) => reason.kind !== 'proposed');
   return (
     <li className={`vendor-block ${proposed ? '' : 'has-none'}`} aria-label={vendor.label}>
@@ -31,8 +31,8 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
         <small>{vendor.kind.replaceAll('-', ' ')}</small>
       </div>
       <div className="vendor-made">
-        {proposed && <b>{madeWords(state.bench, proposed.made)}</b>}
-        {!proposed && openest && <b>{madeWords(state.bench, openest.made)}</b>}
+        {proposed && <b>{madeWords(state.workbench, proposed.made)}</b>}
+        {!proposed && openest && <b>{madeWords(state.workbench, openest.made)}</b>}
         {!proposed && !openest && (
           <b className="problem">{plans.length === 0 ? 'Its price sheet has no plan' : 'None of its plans does alone'}</b>
         )}
@@ -71,13 +71,13 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
 export function FollowButton({ proposed, today, onOpen }: { proposed: Followable; today: string; onOpen(candidate: string): void }) {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const found = candidateOf(state.bench, proposed);
+  const found = candidateOf(state.workbench, proposed);
   const take = (
     <Button
       size="small"
       onClick={() =>
         edits.decision(`follow.${proposed.offer}`, 'a proposal taken', (decision) =>
-          withFollower({ ...state.bench, decision }, proposed, today),
+          withFollower({ ...state.workbench, decision }, proposed, today),
         )
       }
     >

@@ -8,12 +8,12 @@ it('says with what to begin, and when to move where', () => {
   const sheet = typedSheet('Tidewrack', { Small: '10/mo', Plus: '30/mo' });
   const [small, plus] = sheet.kind === 'offer' ? sheet.offer.plans : [];
   const made = (plan: typeof small) => ({ plans: [{ plan: plan?.id ?? '', term: plan?.terms[0]?.id ?? '' }] });
-  const bench = { decision: smallDecision(), sheets: [{ id: 's', revision: 1, sheet }] };
+  const workbench = { decision: smallDecision(), sheets: [{ id: 's', revision: 1, sheet }] };
   const segments = [
     { offer: 'tidewrack', made: made(small), from: '2027-01', months: 2 },
     { offer: 'tidewrack', made: made(plus), from: '2027-03', months: 10 },
   ];
-  expect(wayWords(bench, { segments }, writerFor('en-GB'))).toBe(
+  expect(wayWords(workbench, { segments }, writerFor('en-GB'))).toBe(
     'Begin on Tidewrack Small, by the month; move to Tidewrack Plus, by the month, in March 2027.',
   );
 });

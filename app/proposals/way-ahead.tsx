@@ -7,10 +7,10 @@ import type { Writer } from '../locale/writer';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
 
 /** A way in one sentence: "Begin on Kestrel Seed, by the month; move to Kestrel Grow, by the year, in June 2027." */
-export function wayWords(bench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer): string {
+export function wayWords(workbench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer): string {
   return `${segments
     .map(({ made, from }, index) =>
-      index === 0 ? `Begin on ${madeWords(bench, made)}` : `move to ${madeWords(bench, made)}, in ${write.month(from)}`,
+      index === 0 ? `Begin on ${madeWords(workbench, made)}` : `move to ${madeWords(workbench, made)}, in ${write.month(from)}`,
     )
     .join('; ')}.`;
 }
@@ -22,11 +22,11 @@ export function VendorWay({ offer }: { offer: string }) {
   const write = useWriter();
   const way = ways?.ofVendors[offer];
   if (!ways || !way) return null;
-  const { bench } = state;
-  const { currency } = bench.decision;
+  const { workbench } = state;
+  const { currency } = workbench.decision;
   return (
     <p className="vendor-way">
-      {wayWords(bench, way, write)} {write.money(way.total, currency)}
+      {wayWords(workbench, way, write)} {write.money(way.total, currency)}
       {way.saves === null ? ', while nothing does without a move' : `, ${write.money(way.saves, currency)} less than staying`}
       {Number(ways.moving.within) > 0 ? `; the move is counted at ${write.money(ways.moving.within, currency)}.` : '.'}
     </p>
@@ -39,14 +39,14 @@ export function WayAcross() {
   const { ways } = useWorked();
   const write = useWriter();
   if (!ways?.across) return null;
-  const { bench } = state;
-  const { currency } = bench.decision;
+  const { workbench } = state;
+  const { currency } = workbench.decision;
   const { across, moving } = ways;
   return (
     <section aria-label="From one vendor to another">
       <h2>From one vendor to another</h2>
       <p>
-        <b>{wayWords(bench, across, write)}</b> {write.money(across.total, currency)} in all
+        <b>{wayWords(workbench, across, write)}</b> {write.money(across.total, currency)} in all
         {across.saves === null ? '.' : `, ${write.money(across.saves, currency)} less than any vendor alone.`}
       </p>
       <p className="quiet">

@@ -8,7 +8,7 @@ import type { NamedOffer } from './vendors';
 
 /** How one task went with one vendor: minutes, a mark, a note. */
 export function DiaryCell({ task, vendor, today }: { task: Task; vendor: NamedOffer; today: string }) {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const edits = useEdits();
   const tried = decision.vendors?.[vendor.id]?.tried?.[task.id];
   const key = `tried.${vendor.id}.${task.id}`;

@@ -10,7 +10,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 
 /** Qualities that usually count, to be taken in one go. */
 export function UsualQualities() {
-  const { qualities = [] } = useWorkbench().state.bench.decision;
+  const { qualities = [] } = useWorkbench().state.workbench.decision;
   const edits = useEdits();
   const open = USUAL_QUALITIES.filter(({ id }) => !qualities.some((one) => one.id === id));
   const [left, setLeft] = useState<readonly string[]>([]);

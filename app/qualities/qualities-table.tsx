@@ -19,7 +19,7 @@ interface QualitiesTableProps {
 
 /** Qualities by vendors: each figure in its own unit, and how far it goes on the quality's scale. */
 export function QualitiesTable({ vendors, open, onOpen }: QualitiesTableProps) {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const write = useWriter();
   const { qualities = [] } = decision;
   return (

@@ -16,7 +16,7 @@ const SCORE = { least: 0, most: 1000, wanted: 'a score' };
 
 /** What people say about a vendor, place by place, and what it is worth. */
 export function ReviewFields({ notes, onChange }: { notes: VendorNotes; onChange: ChangeNotes }) {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const write = useWriter();
   const reviews = notes.reviews ?? [];
   const average = averageReview(Object.values(decision.vendors ?? {}).map((one) => one.reviews ?? []));

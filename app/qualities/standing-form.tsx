@@ -26,7 +26,7 @@ export function StandingForm({ quality, vendor, today }: StandingFormProps) {
   const { state } = useWorkbench();
   const edits = useEdits();
   const write = useWriter();
-  const { decision } = state.bench;
+  const { decision } = state.workbench;
   const notes = decision.vendors?.[vendor.id] ?? {};
   const standing = standingOf(quality, vendor.id, decision);
   const change = (field: string, recipe: (one: VendorNotes) => VendorNotes) =>

@@ -9,7 +9,7 @@ export interface NamedOffer {
 
 /** The vendors of the decision, in the order of their sheets. */
 export function useVendors(): readonly NamedOffer[] {
-  const { sheets } = useWorkbench().state.bench;
+  const { sheets } = useWorkbench().state.workbench;
   return useMemo(
     () =>
       sheets.flatMap(({ sheet }) =>

@@ -20,41 +20,41 @@ import { reportOf } from './report.server';
  * @throws Response with status 404 if there is no such decision or verdict
  */
 export async function loadReport(decisionId: string, verdictId: string | null, write: Writer, today: string): Promise<Report> {
-  const { bench } = await openDecision(decisionId);
-  const { name, verdicts = [] } = bench.decision;
+  const { workbench } = await openDecision(decisionId);
+  const { name, verdicts = [] } = workbench.decision;
   const given = verdictId === null ? verdicts.at(-1) : verdicts.find(({ id }) => id === verdictId);
   if (verdictId !== null && !given) throw new Response('There is no such verdict', { status: 404 });
   if (given) return reportOf({ decided: await decidedFrom(decisionId, given), name, verdict: given, isGiven: true, today, write });
-  const { priced, lineUp } = price(bench);
-  return reportOf({ decided: { bench, priced, lineUp }, name, verdict: asItStands(bench, today), isGiven: false, today, write });
+  const { priced, lineUp } = price(workbench);
+  return reportOf({ decided: { workbench, priced, lineUp }, name, verdict: asItStands(workbench, today), isGiven: false, today, write });
 }
 
 /** The decision in the revision that a verdict was made from, in its version of sales. */
 async function decidedFrom(decisionId: string, { madeFrom, version }: GivenVerdict) {
   const saved = madeFrom && (await loadWorkbenchAt(await database(), decisionId, madeFrom.revision));
   if (!saved) return null;
-  const bench = liveBench(saved.bench);
-  const { priced, lineUp } = price(bench, version);
-  return { bench, priced, lineUp };
+  const workbench = liveBench(saved.workbench);
+  const { priced, lineUp } = price(workbench, version);
+  return { workbench, priced, lineUp };
 }
 
 /** Benches never change; what one would be decided as is worked out once a day. */
 const worked = new WeakMap<Workbench, { readonly today: string; readonly verdict: GivenVerdict | null }>();
 
 /** The verdict as it would be if it were given now; null if nobody can be chosen. */
-export function asItStands(bench: Workbench, today: string): GivenVerdict | null {
-  const found = worked.get(bench);
+export function asItStands(workbench: Workbench, today: string): GivenVerdict | null {
+  const found = worked.get(workbench);
   if (found?.today === today) return found.verdict;
-  const verdict = workedOut(bench, today);
-  worked.set(bench, { today, verdict });
+  const verdict = workedOut(workbench, today);
+  worked.set(workbench, { today, verdict });
   return verdict;
 }
 
-function workedOut(bench: Workbench, today: string, version: VersionName = 'expected'): GivenVerdict | null {
-  const { priced, lineUp } = price(bench, version);
-  const choice = bench.decision.choice ?? proposedChoice(priced);
+function workedOut(workbench: Workbench, today: string, version: VersionName = 'expected'): GivenVerdict | null {
+  const { priced, lineUp } = price(workbench, version);
+  const choice = workbench.decision.choice ?? proposedChoice(priced);
   if (!choice) return null;
-  const { file } = assembleDecisionFile(bench);
-  const basis = verdictBasis(priced.pricing.file, verdictAsked(bench, file, version, choice.kind === 'route'));
-  return giveVerdict({ bench, priced, lineUp, basis, version, today }, choice, 'as-it-stands');
+  const { file } = assembleDecisionFile(workbench);
+  const basis = verdictBasis(priced.pricing.file, verdictAsked(workbench, file, version, choice.kind === 'route'));
+  return giveVerdict({ workbench, priced, lineUp, basis, version, today }, choice, 'as-it-stands');
 }

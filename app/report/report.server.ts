@@ -23,7 +23,7 @@ import { bucketsChart, courseSoFarChart } from './report-charts.server';
 /** What a report is made from. */
 export interface ReportOf {
   /** The decision in the revision the verdict was made from; null where that is not kept here. */
-  readonly decided: { readonly bench: Workbench; readonly priced: PricedDecision; readonly lineUp: LineUp } | null;
+  readonly decided: { readonly workbench: Workbench; readonly priced: PricedDecision; readonly lineUp: LineUp } | null;
   readonly name: string;
   /** As it was given, or what it would be if it were given now. */
   readonly verdict: GivenVerdict | null;
@@ -58,8 +58,8 @@ export function reportOf({ decided, name, verdict, isGiven, today, write }: Repo
       ...(decided
         ? [
             ...dateSection(decided, isGiven ? verdict : null, today, write),
-            assumptionSection(decided.priced.pricing.file, decided.bench, write),
-            sourceSection(decided.bench, write),
+            assumptionSection(decided.priced.pricing.file, decided.workbench, write),
+            sourceSection(decided.workbench, write),
           ]
         : []),
       ...(!decided && verdict
@@ -202,13 +202,13 @@ function conditionSection(
 }
 
 function dateSection(
-  { bench, priced }: NonNullable<ReportOf['decided']>,
+  { workbench, priced }: NonNullable<ReportOf['decided']>,
   verdict: GivenVerdict | null,
   today: string,
   write: Writer,
 ): ReportSection[] {
-  const { currency } = bench.decision;
-  const ahead = datesThatMatter(bench, priced, verdict ?? undefined).filter((date) => daysLeft(date, today) >= 0);
+  const { currency } = workbench.decision;
+  const ahead = datesThatMatter(workbench, priced, verdict ?? undefined).filter((date) => daysLeft(date, today) >= 0);
   if (ahead.length === 0) return [];
   return [
     {

@@ -20,10 +20,17 @@ const demo = takeApart(
 const write = writerFor('en-GB');
 const TODAY = '2026-11-25';
 
-function report(bench: Workbench, more: { verdict?: GivenVerdict | null; isGiven?: boolean; isKept?: boolean } = {}): Report {
-  const { priced, lineUp } = price(bench);
-  const { verdict = asItStands(bench, TODAY), isGiven = false, isKept = true } = more;
-  return reportOf({ decided: isKept ? { bench, priced, lineUp } : null, name: bench.decision.name, verdict, isGiven, today: TODAY, write });
+function report(workbench: Workbench, more: { verdict?: GivenVerdict | null; isGiven?: boolean; isKept?: boolean } = {}): Report {
+  const { priced, lineUp } = price(workbench);
+  const { verdict = asItStands(workbench, TODAY), isGiven = false, isKept = true } = more;
+  return reportOf({
+    decided: isKept ? { workbench, priced, lineUp } : null,
+    name: workbench.decision.name,
+    verdict,
+    isGiven,
+    today: TODAY,
+    write,
+  });
 }
 
 const titles = ({ sections }: Report) => sections.map(({ title }) => title);
@@ -72,7 +79,7 @@ describe('a report', () => {
   it('is in the figures of the person’s locale', () => {
     const { priced, lineUp } = price(demo);
     const german = reportOf({
-      decided: { bench: demo, priced, lineUp },
+      decided: { workbench: demo, priced, lineUp },
       name: '',
       verdict: asItStands(demo, TODAY),
       isGiven: false,
@@ -102,7 +109,7 @@ describe('a report as Markdown', () => {
     const { priced, lineUp } = price(demo);
     const text = reportMarkdown(
       reportOf({
-        decided: { bench: demo, priced, lineUp },
+        decided: { workbench: demo, priced, lineUp },
         name: '1. Frage',
         verdict: asItStands(demo, TODAY),
         isGiven: false,

@@ -15,7 +15,7 @@ import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what
 import { useWhatIf } from '../what-if/use-what-if';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
-import { todayAtHand, whileAway } from '../workbench/while-away';
+import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/afterwards';
 
 export function loader() {
@@ -23,7 +23,7 @@ export function loader() {
 }
 
 export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return whileAway(serverLoader, todayAtHand);
+  return whileAway(serverLoader, todayHere);
 }
 
 const NONE: Actuals = {};
@@ -43,7 +43,7 @@ function HowItTurnedOut({ today }: { today: string }) {
   const { state } = useWorkbench();
   const { file, priced, nameOf } = useAskedDecision();
   const write = useWriter();
-  const { actuals = NONE, verdicts, whatIf } = state.bench.decision;
+  const { actuals = NONE, verdicts, whatIf } = state.workbench.decision;
   const verdict = verdicts?.at(-1);
   const used = useMemo(() => usedIn(verdict, priced.priced), [verdict, priced]);
   const moving = whatIf?.moving ?? USUAL_MOVING;

@@ -16,9 +16,9 @@ export default function Answers() {
   const { state, decisionId } = useWorkbench();
   const edits = useEdits();
   const { today } = useRouteLoaderData<{ today: string }>('routes/needs') ?? { today: '2026-01-01' };
-  const { needs: all = [] } = state.bench.decision;
+  const { needs: all = [] } = state.workbench.decision;
   const needs = useMemo(() => [...all.filter(({ level }) => level === 'must'), ...all.filter(({ level }) => level === 'want')], [all]);
-  const vendors = useMemo(() => askedVendors(state.bench.sheets), [state.bench.sheets]);
+  const vendors = useMemo(() => askedVendors(state.workbench.sheets), [state.workbench.sheets]);
   const [focus, setFocus] = useState<GridPoint | null>(null);
   const form = useRef<HTMLElement>(null);
   const columns = useMemo(() => columnsOf(vendors), [vendors]);
@@ -38,7 +38,7 @@ export default function Answers() {
     );
   const point = focus && within(focus, needs.length, columns.length);
   const [need, column] = [point && needs[point.row], point && columns[point.column]];
-  const sheet = column ? findSheet(state.bench, column.vendor.sheetId)?.sheet : undefined;
+  const sheet = column ? findSheet(state.workbench, column.vendor.sheetId)?.sheet : undefined;
   const show = (question: OpenQuestion) => {
     const asked = question.asks.kind === 'need' ? needKey(question.asks.need) : null;
     setFocus({

@@ -26,10 +26,10 @@ export async function loader({ params, request }: Route.LoaderArgs) {
   if (!query.success) throw new Response(query.error.issues[0]?.message ?? 'This cannot be read', { status: 400 });
   const saved = await openDecision(params.decisionId);
   const { zone = Intl.DateTimeFormat().resolvedOptions().timeZone, hour, only } = query.data;
-  const { bench } = saved;
-  const { decision } = bench;
+  const { workbench } = saved;
+  const { decision } = workbench;
   const write = writerFor(localeOf(request.headers.get('Accept-Language')));
-  const entries = datesThatMatter(bench, price(bench).priced, decision.verdicts?.at(-1))
+  const entries = datesThatMatter(workbench, price(workbench).priced, decision.verdicts?.at(-1))
     .filter(({ id }) => only === undefined || id === only)
     .map((date): CalendarEntry => ({
       id: date.id,

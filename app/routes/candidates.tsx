@@ -8,7 +8,7 @@ import { PutTogether } from '../proposals/put-together';
 import { FollowButton, VendorBlock } from '../proposals/vendor-block';
 import { WayAcross } from '../proposals/way-ahead';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
-import { todayAtHand, whileAway } from '../workbench/while-away';
+import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/candidates';
 
 /** Today, for when a proposal was last looked at. */
@@ -17,7 +17,7 @@ export function loader() {
 }
 
 export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return whileAway(serverLoader, todayAtHand);
+  return whileAway(serverLoader, todayHere);
 }
 
 /** Complete combinations: proposed for every vendor, or put together by hand. */
@@ -26,7 +26,7 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
   const worked = useWorked();
   const write = useWriter();
   const [open, setOpen] = useState<string | null>(null);
-  const { bench } = state;
+  const { workbench } = state;
   const { today } = loaderData;
   const proposals = worked.proposals;
   const vendors = [...(proposals?.vendors ?? [])].sort(
@@ -41,8 +41,8 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
           <h2>Proposed for every vendor</h2>
           <p className="quiet">
             The cheapest plan, term, add-ons and way of taking payments that meet every{' '}
-            <Link to={`/decisions/${decisionId}/needs`}>must</Link> and every limit over {bench.decision.months} months of expected sales;
-            without your own hours and extras.
+            <Link to={`/decisions/${decisionId}/needs`}>must</Link> and every limit over {workbench.decision.months} months of expected
+            sales; without your own hours and extras.
             {worked.isProposing && proposals ? ' Being worked out again …' : ''}
           </p>
           {worked.problem && (
@@ -74,10 +74,10 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
                   <h3>{pair.labels.join(' and ')}</h3>
                 </div>
                 <div className="vendor-made">
-                  <b>{madeWords(bench, pair.made)}</b>
+                  <b>{madeWords(workbench, pair.made)}</b>
                 </div>
                 <div className="vendor-total">
-                  <b>{write.money(pair.total, bench.decision.currency)}</b>
+                  <b>{write.money(pair.total, workbench.decision.currency)}</b>
                   <small>{pair.above === null ? '' : write.difference(pair.above)}</small>
                 </div>
                 <FollowButton
@@ -89,7 +89,7 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
             </ul>
           </section>
         )}
-        {vendors.length + bench.decision.candidates.length > 0 && <PutTogether open={open} onOpen={setOpen} />}
+        {vendors.length + workbench.decision.candidates.length > 0 && <PutTogether open={open} onOpen={setOpen} />}
       </main>
       <aside className="margin" aria-label="What it is put together from" aria-live="polite">
         {open === null ? (

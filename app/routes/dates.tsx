@@ -12,7 +12,7 @@ import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
-import { todayAtHand, whileAway } from '../workbench/while-away';
+import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/dates';
 
 export function loader() {
@@ -20,17 +20,17 @@ export function loader() {
 }
 
 export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return whileAway(serverLoader, todayAtHand);
+  return whileAway(serverLoader, todayHere);
 }
 
 /** Days by which something has to be done, for the calendar. */
 export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
   const { state, atForecast, decisionId } = useWorkbench();
   const edits = useEdits();
-  const { decision } = state.bench;
+  const { decision } = state.workbench;
   const dates = useMemo(
-    () => datesThatMatter(state.bench, atForecast.priced, decision.verdicts?.at(-1)),
-    [state.bench, atForecast, decision.verdicts],
+    () => datesThatMatter(state.workbench, atForecast.priced, decision.verdicts?.at(-1)),
+    [state.workbench, atForecast, decision.verdicts],
   );
   const [ahead, past] = [dates.filter((one) => daysLeft(one, today) >= 0), dates.filter((one) => daysLeft(one, today) < 0)];
   const noted = decision.dates ?? {};
@@ -109,7 +109,7 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
 function DatesTable({ dates, today, to }: { dates: readonly DateThatMatters[]; today: string; to: string }) {
   const { state } = useWorkbench();
   const write = useWriter();
-  const { currency } = state.bench.decision;
+  const { currency } = state.workbench.decision;
   return (
     <div className="wide-scroll">
       <table className="plain-table dates">

@@ -16,7 +16,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 
 /** The same tasks tried with each vendor: minutes, marks, notes, and when each trial ends. */
 export default function Diary() {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const { today } = useRouteLoaderData<{ today: string }>('routes/qualities') ?? { today: '2026-01-01' };
   const edits = useEdits();
   const write = useWriter();

@@ -8,7 +8,7 @@ import type { Route } from './+types/export-sheet';
 /** One price sheet, as the decision uses it, with everything noted about its figures. */
 export async function loader({ params }: Route.LoaderArgs): Promise<Response> {
   const saved = await loadWorkbench(await database(), params.decisionId);
-  const used = saved && findSheet(saved.bench, params.sheetId);
+  const used = saved && findSheet(saved.workbench, params.sheetId);
   if (!used) throw new Response('Not found', { status: 404 });
   const name =
     sheetLabel(used.sheet)

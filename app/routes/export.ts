@@ -13,13 +13,13 @@ import type { Route } from './+types/export';
 export async function loader({ params, request }: Route.LoaderArgs): Promise<Response> {
   const saved = await loadWorkbench(await database(), params.decisionId);
   if (!saved) throw new Response('Not found', { status: 404 });
-  const { bench } = saved;
+  const { workbench } = saved;
   const isAll = new URL(request.url).searchParams.has('all');
-  const document = isAll ? archiveOf(bench) : assembleDecisionFile(liveBench(bench)).file;
+  const document = isAll ? archiveOf(workbench) : assembleDecisionFile(liveBench(workbench)).file;
   return attachment(
     `${JSON.stringify(document, null, 1)}\n`,
     'application/json; charset=utf-8',
-    `${bench.decision.name}${isAll ? ' all' : ''}`,
+    `${workbench.decision.name}${isAll ? ' all' : ''}`,
     'json',
   );
 }

@@ -44,7 +44,7 @@ export default function Fit() {
     <>
       <main className="work" aria-label="Fit and cost">
         <FitSentence weighed={weighed} />
-        <FitChart weighed={weighed} currency={state.bench.decision.currency} />
+        <FitChart weighed={weighed} currency={state.workbench.decision.currency} />
         <div className="qualities-scroll">
           <FitTableView
             weighed={weighed}

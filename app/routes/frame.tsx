@@ -13,7 +13,7 @@ export const handle = { place: 'frame' };
 export default function Frame() {
   const { state, decisionId } = useWorkbench();
   const edits = useEdits();
-  const { decision } = state.bench;
+  const { decision } = state.workbench;
   const [year = '', month = ''] = decision.start.split('-');
   return (
     <main className="work" aria-label="Frame">
@@ -111,7 +111,7 @@ export default function Frame() {
 function Rates() {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const { decision, sheets } = state.bench;
+  const { decision, sheets } = state.workbench;
   const used = sheets.flatMap(({ sheet }) => {
     if (sheet.kind === 'processor') return [sheet.processor.currency];
     if (sheet.kind === 'addon') return [sheet.addon.currency];

@@ -32,11 +32,11 @@ export async function action({ request }: Route.ActionArgs): Promise<ImportPrevi
   const text = await request.text();
   try {
     const document = parseDocument(text);
-    const bench = isArchive(document) ? readArchive(document, newId) : takeApart(readDecisionFile(document), newId);
-    const file = isArchive(document) ? assembleDecisionFile(bench).file : readDecisionFile(document);
+    const workbench = isArchive(document) ? readArchive(document, newId) : takeApart(readDecisionFile(document), newId);
+    const file = isArchive(document) ? assembleDecisionFile(workbench).file : readDecisionFile(document);
     if (new URL(request.url).searchParams.get('intent') !== 'keep') return preview(file);
     const id = newId();
-    await createDecision(await database(), id, bench, new Date().toISOString());
+    await createDecision(await database(), id, workbench, new Date().toISOString());
     throw redirect(`/decisions/${id}/line-up`);
   } catch (error) {
     if (error instanceof RefusedFileError) return { ok: false, problems: error.problems };

@@ -25,7 +25,7 @@ function Invest() {
   const { state } = useWorkbench();
   const { file, priced } = useAskedDecision();
   const edits = useEdits();
-  const kept = state.bench.decision.whatIf?.investment;
+  const kept = state.workbench.decision.whatIf?.investment;
   const change = (key: string, investment: Investment) =>
     edits.decision(`whatIf.investment.${key}`, 'the bigger investment', (one) => ({ ...one, whatIf: { ...one.whatIf, investment } }));
   if (!kept) {

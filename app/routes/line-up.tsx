@@ -57,7 +57,7 @@ export default function LineUp() {
         )}
       </main>
       <aside className="margin" aria-label="How it came about" aria-live="polite">
-        {open === null && <Guide currency={state.bench.decision.currency} />}
+        {open === null && <Guide currency={state.workbench.decision.currency} />}
         {open?.kind === 'figure' && (open.rate ? <RatePanel candidate={open.candidate} rate={open.rate} /> : <FigurePanel figure={open} />)}
         {open?.kind === 'pair' && <PairPanel a={open.a} b={open.b} onChange={(a, b) => setOpen({ kind: 'pair', a, b })} />}
         {open?.kind === 'make-up' && <MakeUpPanel candidateId={open.candidate} onRemoved={() => setOpen(null)} />}
@@ -71,7 +71,7 @@ function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
   const { state } = useWorkbench();
   const edits = useEdits();
   const { columns, baseline } = useArranged();
-  const { basis = 'paid', currency, lineUp: view } = state.bench.decision;
+  const { basis = 'paid', currency, lineUp: view } = state.workbench.decision;
   const chosen = columns.some(({ id }) => id === view?.baseline) ? (view?.baseline ?? CHEAPEST) : CHEAPEST;
   const other = columns.find(({ id }) => id !== baseline?.id);
   return (

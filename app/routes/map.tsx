@@ -2,7 +2,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { priceDecision } from '#core/comparison/decision-result';
 import { type Assumption } from '#core/what-if/assumption';
 import type { CheapestMap, MapAxis } from '#core/what-if/map';
-import { standingOf } from '#core/what-if/offers';
+import { leadIn } from '#core/what-if/offers';
 import { inScenario } from '#core/what-if/scenarios';
 import { plain } from '#core/what-if/turns-it';
 import { ChoiceField } from '../components/choice-field';
@@ -129,7 +129,7 @@ function LookedAt({ x, y, at, isForecast }: { x: Assumption; y: Assumption; at: 
     ],
     [x.key, y.key, shown],
   );
-  const standing = useMemo(() => standingOf(priceDecision(isForecast ? file : inScenario(file, { changes }))), [file, changes, isForecast]);
+  const standing = useMemo(() => leadIn(priceDecision(isForecast ? file : inScenario(file, { changes }))), [file, changes, isForecast]);
   const words = `${x.label} ${isForecast ? nowWords(x, write) : changeWords(x, shown.x, write)}, ${y.label} ${isForecast ? nowWords(y, write) : changeWords(y, shown.y, write)}`;
   return (
     <>

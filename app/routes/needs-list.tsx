@@ -15,8 +15,8 @@ import { useWorkbench } from '../workbench/workbench-context';
 export default function NeedsList() {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const { needs = [] } = state.bench.decision;
-  const plans = useMemo(() => askedVendors(state.bench.sheets).flatMap((vendor) => vendor.plans), [state.bench.sheets]);
+  const { needs = [] } = state.workbench.decision;
+  const plans = useMemo(() => askedVendors(state.workbench.sheets).flatMap((vendor) => vendor.plans), [state.workbench.sheets]);
   const met = (need: DecisionNeed) => {
     const answers = plans.map((asked) => answerOf(need, asked));
     return {

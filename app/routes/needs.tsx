@@ -1,5 +1,5 @@
 import { Leaves } from '../components/leaves';
-import { todayAtHand, whileAway } from '../workbench/while-away';
+import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/needs';
 
 /** Today, for the age of what answers rest on. */
@@ -8,7 +8,7 @@ export function loader() {
 }
 
 export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return whileAway(serverLoader, todayAtHand);
+  return whileAway(serverLoader, todayHere);
 }
 
 /** What the seller needs, and what plans say to it. */

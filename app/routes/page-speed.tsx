@@ -11,7 +11,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 
 /** Recordings of vendors' demo pages, computed and set side by side. */
 export default function PageSpeed() {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const edits = useEdits();
   const write = useWriter();
   const vendors = useVendors();

@@ -9,7 +9,7 @@ import { useVendors } from '../qualities/vendors';
 import { useWorkbench } from '../workbench/workbench-context';
 
 export default function QualitiesMarks() {
-  const { decision } = useWorkbench().state.bench;
+  const { decision } = useWorkbench().state.workbench;
   const { today } = useRouteLoaderData<{ today: string }>('routes/qualities') ?? { today: '2026-01-01' };
   const vendors = useVendors();
   const [open, setOpen] = useState<OpenQuality | null>(null);

@@ -1,5 +1,5 @@
 import { Leaves } from '../components/leaves';
-import { todayAtHand, whileAway } from '../workbench/while-away';
+import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/qualities';
 
 /** Today, for what is noted on this day. */
@@ -8,7 +8,7 @@ export function loader() {
 }
 
 export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return whileAway(serverLoader, todayAtHand);
+  return whileAway(serverLoader, todayHere);
 }
 
 /** What is not money: marks, the trial diary, page speed. */

@@ -33,7 +33,7 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
   const frame = useRef<HTMLIFrameElement>(null);
   const [query, setQuery] = useSearchParams();
   const [paper, setPaper] = useState<'a4' | 'letter'>(LETTER.test(write.locale) ? 'letter' : 'a4');
-  const verdicts = state.bench.decision.verdicts ?? [];
+  const verdicts = state.workbench.decision.verdicts ?? [];
   const asked = query.get('verdict');
   const verdict = verdicts.find(({ id }) => id === asked) ?? verdicts.at(-1);
   const at = `/decisions/${decisionId}`;

@@ -27,7 +27,7 @@ function Way() {
   const { file, nameOf } = useAskedDecision();
   const { state } = useWorkbench();
   const write = useWriter();
-  const moving = state.bench.decision.whatIf?.moving ?? USUAL_MOVING;
+  const moving = state.workbench.decision.whatIf?.moving ?? USUAL_MOVING;
   const question = useMemo(() => ({ kind: 'route' as const, moving }), [moving]);
   const { answer: plan, ...working } = useWhatIf<'route'>(file, question);
   return (

@@ -11,7 +11,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 export default function Sales() {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const { currency, forecast } = state.bench.decision;
+  const { currency, forecast } = state.workbench.decision;
   const add = () => {
     const id = newId();
     edits.decision(`stream.${id}`, 'a stream added', (one) =>

@@ -28,7 +28,7 @@ export default function Scenarios() {
   const { scale, priced: tried } = useLevel();
   const edits = useEdits();
   const write = useWriter();
-  const scenarios = state.bench.decision.whatIf?.scenarios ?? NONE;
+  const scenarios = state.workbench.decision.whatIf?.scenarios ?? NONE;
   const all = useMemo(() => [AS_IT_IS, ...scenarios], [scenarios]);
   const question = useMemo(() => (file.candidates.length > 0 ? { kind: 'scenarios' as const, scenarios: all } : null), [all, file]);
   const { answer: outcomes, ...working } = useWhatIf<'scenarios'>(file, question);

@@ -9,7 +9,7 @@ import type { Route } from './+types/sheet';
 export default function Sheet({ params }: Route.ComponentProps) {
   const { state } = useWorkbench();
   const { kept, today } = useOutletContext<{ kept: readonly ListedSheet[]; today: string }>();
-  const used = findSheet(state.bench, params.sheetId);
+  const used = findSheet(state.workbench, params.sheetId);
   if (!used)
     return (
       <main className="work" aria-label="Price sheet">

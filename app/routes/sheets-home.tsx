@@ -4,7 +4,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 
 export default function SheetsHome() {
   const { state, decisionId } = useWorkbench();
-  const { sheets } = state.bench;
+  const { sheets } = state.workbench;
   return (
     <main className="work" aria-label="Price sheets">
       <h2>What the vendors ask</h2>

@@ -16,7 +16,7 @@ import { newId } from '../workbench/new-id';
 import { useAfterPaint } from '../workbench/use-after-paint';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
-import { todayAtHand, whileAway } from '../workbench/while-away';
+import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/sheets';
 
 /** The sheets that exist already, for use in this decision too, and today's date for their age. */
@@ -27,7 +27,7 @@ export async function loader() {
 let lastKept: Awaited<ReturnType<typeof loader>>['kept'] = [];
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  const loaded = await whileAway(serverLoader, () => ({ kept: lastKept, ...todayAtHand() }));
+  const loaded = await whileAway(serverLoader, () => ({ kept: lastKept, ...todayHere() }));
   lastKept = loaded.kept;
   return loaded;
 }
@@ -36,8 +36,8 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
   const { state, decisionId } = useWorkbench();
   const edits = useEdits();
   const navigate = useNavigate();
-  const { decision } = state.bench;
-  const sheets = useAfterPaint(state.bench.sheets);
+  const { decision } = state.workbench;
+  const sheets = useAfterPaint(state.workbench.sheets);
   const open = (id: string) => void navigate(`/decisions/${decisionId}/sheets/${id}`);
   const addVendor = () => open(edits.addSheet({ kind: 'offer', seen: loaderData.today, offer: newOffer(newId, decision.currency) }));
   const addProcessor = () =>

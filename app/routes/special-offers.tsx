@@ -2,7 +2,7 @@ import { Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { findTerm } from '#core/pricing/payment-schedule';
 import { termWords } from '#core/wording/term-words';
-import type { SpecialOffer, Standing } from '#core/what-if/offers';
+import type { SpecialOffer, Lead } from '#core/what-if/offers';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
@@ -85,7 +85,7 @@ function OfferRow({
   onToggle,
 }: {
   offer: SpecialOffer;
-  withAll: Standing | null;
+  withAll: Lead | null;
   isOff: boolean;
   onToggle(isOff: boolean): void;
 }) {
@@ -95,7 +95,7 @@ function OfferRow({
   const { pricing } = priced.priced;
   const owner = pricing.file.offers.flatMap(({ plans }) => plans).find(({ id }) => id === offer.part) ?? pricing.addon(offer.part);
   const term = findTerm(owner.terms ?? [], offer.term);
-  const ends = offerEnds(state.bench, offer.part, offer.term);
+  const ends = offerEnds(state.workbench, offer.part, offer.term);
   const survives = offer.without?.first === withAll?.first;
   return (
     <li>

@@ -11,8 +11,8 @@ const TABLES = ['line-up', 'ledger'] as const;
 export async function loader({ request, params }: Route.LoaderArgs): Promise<Response> {
   const table = TABLES.find((name) => new URL(request.url).pathname.endsWith(`/${name}.csv`));
   if (!table) throw new Response('There is no such table', { status: 404 });
-  const { bench } = await openDecision(params.decisionId);
-  const { priced, lineUp } = price(bench);
+  const { workbench } = await openDecision(params.decisionId);
+  const { priced, lineUp } = price(workbench);
   const rows = table === 'line-up' ? lineUpTable(lineUp, priced.pricing.file.currency) : ledgerTable(priced);
-  return attachment(csvText(rows), 'text/csv; charset=utf-8', `${bench.decision.name} ${table}`, 'csv');
+  return attachment(csvText(rows), 'text/csv; charset=utf-8', `${workbench.decision.name} ${table}`, 'csv');
 }

@@ -20,7 +20,7 @@ import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { price, useWorkbench } from '../workbench/workbench-context';
-import { todayAtHand, whileAway } from '../workbench/while-away';
+import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/verdict-home';
 
 export function loader() {
@@ -28,7 +28,7 @@ export function loader() {
 }
 
 export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return whileAway(serverLoader, todayAtHand);
+  return whileAway(serverLoader, todayHere);
 }
 
 /** Which one, under which conditions, and why. */
@@ -45,8 +45,8 @@ function VerdictInTheMaking({ today }: { today: string }) {
   const { file, priced, nameOf } = useAskedDecision();
   const write = useWriter();
   const edits = useEdits();
-  const { bench } = state;
-  const { choice: begun, verdicts = [] } = bench.decision;
+  const { workbench } = state;
+  const { choice: begun, verdicts = [] } = workbench.decision;
   const { basis, ...working } = useVerdictBasis();
   const proposed = useMemo(() => proposedChoice(priced.priced), [priced]);
   const choice = begun ?? proposed;
@@ -55,11 +55,11 @@ function VerdictInTheMaking({ today }: { today: string }) {
   const chosen = useMemo(
     () =>
       choice && !isWaiting
-        ? chosenNow({ bench, priced: priced.priced, lineUp: priced.lineUp, basis: basis ?? { route: null } }, choice)
+        ? chosenNow({ workbench, priced: priced.priced, lineUp: priced.lineUp, basis: basis ?? { route: null } }, choice)
         : null,
-    [bench, priced, basis, choice, isWaiting],
+    [workbench, priced, basis, choice, isWaiting],
   );
-  const open = useMemo(() => openQuestions(bench, priced.priced, basis?.mayWin ?? [], today), [bench, priced, basis, today]);
+  const open = useMemo(() => openQuestions(workbench, priced.priced, basis?.mayWin ?? [], today), [workbench, priced, basis, today]);
   const setWords = (part: Partial<Choice>, base: Choice) =>
     edits.decision(`choice.${Object.keys(part)[0] ?? ''}`, 'the reason', (one) => ({
       ...one,
@@ -67,7 +67,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
     }));
   const give = () => {
     if (!choice || !basis) return;
-    const given = giveVerdict({ bench, priced: priced.priced, lineUp: priced.lineUp, basis, version, today }, choice, newId());
+    const given = giveVerdict({ workbench, priced: priced.priced, lineUp: priced.lineUp, basis, version, today }, choice, newId());
     if (given)
       edits.decision(`verdicts.${given.id}`, 'a verdict given', (one) => ({ ...one, choice, verdicts: [...(one.verdicts ?? []), given] }));
   };
@@ -156,8 +156,8 @@ function HowItStands({ verdicts, basis }: { verdicts: readonly GivenVerdict[]; b
   const newest = verdicts.at(-1);
   // A way is worked out for the version that is shown alone.
   if (!newest || (newest.kind === 'route' && newest.version !== version)) return null;
-  const { priced, lineUp } = price(state.bench, newest.version);
-  const now = chosenNow({ bench: state.bench, priced, lineUp, basis }, choiceOf(newest, state.bench.decision.forecast.streams));
+  const { priced, lineUp } = price(state.workbench, newest.version);
+  const now = chosenNow({ workbench: state.workbench, priced, lineUp, basis }, choiceOf(newest, state.workbench.decision.forecast.streams));
   const stands = since(newest, now, priced.pricing.file);
   return (
     <p className={`stands ${stands.standing === 'holds' ? '' : 'is-shaken'}`} role="status">
@@ -179,7 +179,7 @@ function RestsOn() {
         {file.months} months from {write.month(file.start)}.
       </p>
       <ul className="plain-list">
-        {state.bench.sheets.map(({ id, sheet }) => (
+        {state.workbench.sheets.map(({ id, sheet }) => (
           <li key={id}>
             {sheetLabel(sheet)},{' '}
             <span className={sheet.seen ? 'quiet' : 'lacks'}>{sheet.seen ? `seen ${write.day(sheet.seen)}` : 'not dated'}</span>

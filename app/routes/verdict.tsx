@@ -3,7 +3,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 
 /** The verdict, what follows from it, and how it turned out. */
 export default function VerdictPlace() {
-  const given = useWorkbench().state.bench.decision.verdicts?.length ?? 0;
+  const given = useWorkbench().state.workbench.decision.verdicts?.length ?? 0;
   return (
     <Leaves
       place="verdict"

@@ -42,22 +42,22 @@ export function shouldRevalidate({
 }
 
 export function meta({ loaderData }: Route.MetaArgs) {
-  return [{ title: `${loaderData?.bench.decision.name ?? 'Decision'} · Venalis` }];
+  return [{ title: `${loaderData?.workbench.decision.name ?? 'Decision'} · Venalis` }];
 }
 
 export default function WorkbenchRoute({ loaderData, params }: Route.ComponentProps) {
   useEffect(() => void lastLoaded.set(params.decisionId, loaderData), [params.decisionId, loaderData]);
   return (
     <WorkbenchProvider key={params.decisionId} decisionId={params.decisionId} saved={loaderData}>
-      <Bench />
+      <Workbench />
     </WorkbenchProvider>
   );
 }
 
-function Bench() {
+function Workbench() {
   const { state, atForecast, decisionId } = useWorkbench();
   const write = useWriter();
-  const places = placesOf(state.bench, atForecast, write);
+  const places = placesOf(state.workbench, atForecast, write);
   useFreshnessOnReturn();
   return (
     <div className="bench">
@@ -65,7 +65,7 @@ function Bench() {
         <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
           Venalis<i>.</i>
         </Link>
-        <h1>{state.bench.decision.name || 'Untitled decision'}</h1>
+        <h1>{state.workbench.decision.name || 'Untitled decision'}</h1>
         <VersionSwitch />
         <div className="bench-signs">
           <SavedSign />
@@ -90,7 +90,7 @@ function Bench() {
         </nav>
         <Outlet />
       </div>
-      <PlacesAtHand decisionId={decisionId} />
+      <PlaceLinks decisionId={decisionId} />
     </div>
   );
 }
@@ -135,7 +135,7 @@ function inDecision(place: string): string {
 const AFTER_MS = 2_000;
 
 /** Has the browser fetch the programs of all places once it has time, so that they open while the server is away. */
-function PlacesAtHand({ decisionId }: { decisionId: string }) {
+function PlaceLinks({ decisionId }: { decisionId: string }) {
   const [isTime, setTime] = useState(false);
   useEffect(() => {
     const timer = setTimeout(() => {

@@ -7,12 +7,12 @@ import type { Route } from './+types/workbook-file';
 
 /** The decision as a spreadsheet whose formulas are live. */
 export async function loader({ params }: Route.LoaderArgs): Promise<Response> {
-  const { bench } = await openDecision(params.decisionId);
-  const sheets = workbookOf(price(bench).priced.pricing.file);
+  const { workbench } = await openDecision(params.decisionId);
+  const sheets = workbookOf(price(workbench).priced.pricing.file);
   return attachment(
     await writeWorkbook(sheets),
     'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-    bench.decision.name,
+    workbench.decision.name,
     'xlsx',
   );
 }

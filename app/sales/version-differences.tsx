@@ -26,7 +26,7 @@ const ALL = 'all streams';
 export function VersionDifferences() {
   const { state } = useWorkbench();
   const edits = useEdits();
-  const { decision } = state.bench;
+  const { decision } = state.workbench;
   const { streams } = decision.forecast;
   const [stream, setStream] = useState(ALL);
   const shown = streams.some(({ id }) => id === stream) ? stream : ALL;
@@ -116,8 +116,8 @@ function Outcomes() {
   const { state } = useWorkbench();
   const write = useWriter();
   // Three decisions are priced here; they follow right after the figures being typed are painted.
-  const bench = useAfterPaint(state.bench, 150);
-  const outcomes = (['cautious', 'expected', 'hopeful'] as const).map((version) => ({ version, ...price(bench, version) }));
+  const workbench = useAfterPaint(state.workbench, 150);
+  const outcomes = (['cautious', 'expected', 'hopeful'] as const).map((version) => ({ version, ...price(workbench, version) }));
   return (
     <tbody className="outcomes">
       <tr>

@@ -49,14 +49,14 @@ async function workOut(db: Kysely<Database>, { id }: ListedDecision): Promise<Li
     if (!saved) return { kind: 'unknown' };
     const keep = (summary: DecisionSummary | null) => keepSummary(db, id, saved.revision, madeBy(), summary).catch(unlessReadOnly);
     await keep(null);
-    const { lineUp } = price(saved.bench);
+    const { lineUp } = price(saved.workbench);
     const summary = {
       candidates: lineUp.columns.length,
       leader: lineUp.leader?.label ?? null,
       total: lineUp.leader?.result.total ?? null,
       margin: lineUp.runnerUp?.margin ?? null,
-      currency: saved.bench.decision.currency,
-      choice: verdictName(saved.bench.decision.verdicts),
+      currency: saved.workbench.decision.currency,
+      choice: verdictName(saved.workbench.decision.verdicts),
     };
     await keep(summary);
     return { kind: 'known', summary };

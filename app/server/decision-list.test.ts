@@ -57,8 +57,8 @@ describe('the bottom line in the list', () => {
         key: 'c',
         label: 'c',
         revision: 1,
-        decision: { ...saved.bench.decision, candidates: [] },
-        sheets: saved.bench.sheets.map(({ id, revision }) => ({ id, revision })),
+        decision: { ...saved.workbench.decision, candidates: [] },
+        sheets: saved.workbench.sheets.map(({ id, revision }) => ({ id, revision })),
       },
       AT,
     );

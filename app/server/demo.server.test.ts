@@ -15,7 +15,7 @@ it('the demo holds a decision with at least six candidates of different kinds ov
   await loadDemo(db, folder);
   const saved = await loadWorkbench(db, 'larkfell-kites');
   if (!saved) throw new Error('the demo decision is expected');
-  const { file, heldBack } = assembleDecisionFile(saved.bench);
+  const { file, heldBack } = assembleDecisionFile(saved.workbench);
   expect(heldBack).toEqual([]);
   expect(file.months).toBe(24);
   const { result } = priceDecision(file);
@@ -23,10 +23,10 @@ it('the demo holds a decision with at least six candidates of different kinds ov
   expect(result.cheapest).toBe('A');
   expect(file.offers.length).toBeGreaterThanOrEqual(10);
   expect(new Set(file.offers.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(8);
-  const { needs = [], tasks = [], vendors = {} } = saved.bench.decision;
+  const { needs = [], tasks = [], vendors = {} } = saved.workbench.decision;
   expect(needs.length).toBeGreaterThanOrEqual(14);
   expect(needs.every(({ why }) => why !== undefined)).toBe(true);
-  const open = askedVendors(saved.bench.sheets).reduce((sum, { plans }) => sum + unansweredOf(needs, plans), 0);
+  const open = askedVendors(saved.workbench.sheets).reduce((sum, { plans }) => sum + unansweredOf(needs, plans), 0);
   expect(open).toBeGreaterThan(0);
   const measured = Object.values(vendors).flatMap(({ measurements = [] }) => measurements);
   expect(measured.map(({ requests, loadMs }) => [requests, loadMs])).toEqual([
@@ -35,7 +35,7 @@ it('the demo holds a decision with at least six candidates of different kinds ov
     [33, 2210],
   ]);
   expect(Object.values(vendors).filter((notes) => trialResult(tasks, notes).tried > 0).length).toBeGreaterThanOrEqual(3);
-  expect(saved.bench.sheets.every(({ sheet }) => sheet.seen !== undefined)).toBe(true);
+  expect(saved.workbench.sheets.every(({ sheet }) => sheet.seen !== undefined)).toBe(true);
 });
 
 it('the demo is never loaded over decisions that are there', async () => {

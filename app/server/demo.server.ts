@@ -33,16 +33,16 @@ export async function loadDemo(db: Kysely<Database>, folder: string): Promise<vo
   const files = readdirSync(folder).filter((name) => name.endsWith('.json') && name !== NOTES_FILE && name !== DECISIONS_FILE);
   const loaded = files.sort().map((file) => {
     const name = file.replace(/\.json$/, '');
-    const bench = takeApart(readDecisionFile(readJson(join(folder, file))), newId);
-    const sheets = bench.sheets.map((used) => ({ ...used, sheet: withNotes(used.sheet, noted) }));
-    const decision = decisionSchema.parse({ ...bench.decision, ...beside[name] });
-    return { name, bench: { decision: withRecordings(decision, recordings), sheets } };
+    const workbench = takeApart(readDecisionFile(readJson(join(folder, file))), newId);
+    const sheets = workbench.sheets.map((used) => ({ ...used, sheet: withNotes(used.sheet, noted) }));
+    const decision = decisionSchema.parse({ ...workbench.decision, ...beside[name] });
+    return { name, workbench: { decision: withRecordings(decision, recordings), sheets } };
   });
   // All or nothing: one that is half there would be left so for ever.
   await db.transaction().execute(async (transaction) => {
     // Another server may have been quicker.
     if (await holdsDecisions(transaction)) return;
-    for (const { name, bench } of loaded) await addDecision(transaction, name, bench, new Date().toISOString());
+    for (const { name, workbench } of loaded) await addDecision(transaction, name, workbench, new Date().toISOString());
   });
 }
 

@@ -49,7 +49,7 @@ afterEach(() => {
 const tell = (path: string, form: Record<string, string>) =>
   fetch(`${address}${path}`, { method: 'POST', body: new URLSearchParams(form), redirect: 'manual' });
 const rowOf = async (label: string) => (await watchView(db)).sheets.find((sheet) => sheet.label === label);
-const decision = async () => (await loadWorkbench(db, `kites-${round}`))?.bench;
+const decision = async () => (await loadWorkbench(db, `kites-${round}`))?.workbench;
 const termPrice = async (months: number) => {
   const sheet = (await decision())?.sheets.find((used) => used.sheet.kind === 'offer' && used.sheet.offer.id === 'marlpit')?.sheet;
   return sheet?.kind === 'offer'

@@ -35,49 +35,49 @@ export async function acceptChanges(
   let taken = 0;
   for (const id of decisions)
     if (
-      await changeDecision(db, id, at, `watch.${sheetId}`, `prices of ${sheetLabel(sheet)} as seen`, (bench) =>
-        withNewestSheet(bench, sheetId, revision, sheet),
+      await changeDecision(db, id, at, `watch.${sheetId}`, `prices of ${sheetLabel(sheet)} as seen`, (workbench) =>
+        withNewestSheet(workbench, sheetId, revision, sheet),
       )
     )
       taken++;
   return taken;
 }
 
-function withNewestSheet(bench: Workbench, sheetId: string, revision: number, sheet: Workbench['sheets'][number]['sheet']): Workbench {
-  const former = bench.sheets.find(({ id }) => id === sheetId);
-  if (!former) return bench;
+function withNewestSheet(workbench: Workbench, sheetId: string, revision: number, sheet: Workbench['sheets'][number]['sheet']): Workbench {
+  const former = workbench.sheets.find(({ id }) => id === sheetId);
+  if (!former) return workbench;
   return {
-    decision: withCandidatesForNewTerms(bench.decision, former.sheet, sheet),
-    sheets: bench.sheets.map((used) => (used.id === sheetId ? { id: sheetId, revision, sheet } : used)),
+    decision: withCandidatesForNewTerms(workbench.decision, former.sheet, sheet),
+    sheets: workbench.sheets.map((used) => (used.id === sheetId ? { id: sheetId, revision, sheet } : used)),
   };
 }
 
 /** Takes a rate over into a decision. */
 export async function acceptRate(db: Kysely<Database>, id: string, currency: string, rate: string, at: string): Promise<boolean> {
   const saved = await loadWorkbench(db, id);
-  const former = saved?.bench.decision.rates?.[currency];
+  const former = saved?.workbench.decision.rates?.[currency];
   if (!saved || former === undefined) return false;
-  const isTaken = await changeDecision(db, id, at, `watch.rate.${currency}`, `the rate of ${currency} of the day`, (bench) => ({
-    ...bench,
-    decision: { ...bench.decision, rates: { ...bench.decision.rates, [currency]: rate } },
+  const isTaken = await changeDecision(db, id, at, `watch.rate.${currency}`, `the rate of ${currency} of the day`, (workbench) => ({
+    ...workbench,
+    decision: { ...workbench.decision, rates: { ...workbench.decision.rates, [currency]: rate } },
   }));
-  if (isTaken) await noteRateTaken(db, saved.bench.decision.name, currency, former, rate, at);
+  if (isTaken) await noteRateTaken(db, saved.workbench.decision.name, currency, former, rate, at);
   return isTaken;
 }
 
-/** Changes a decision as somebody at the bench would, so that it can be undone there. */
+/** Changes a decision as somebody at the workbench would, so that it can be undone there. */
 async function changeDecision(
   db: Kysely<Database>,
   id: string,
   at: string,
   key: string,
   label: string,
-  change: (bench: Workbench) => Workbench,
+  change: (workbench: Workbench) => Workbench,
 ): Promise<boolean> {
   for (let turn = 0; turn < TRIES; turn++) {
     const saved = await loadWorkbench(db, id);
     if (!saved) return false;
-    const { decision, sheets } = change(saved.bench);
+    const { decision, sheets } = change(saved.workbench);
     const outcome = await saveChange(
       db,
       id,

@@ -134,11 +134,11 @@ type BenchOf = (id: string) => Promise<Workbench | undefined>;
 
 /** Decisions by id, each read once. */
 function benchesOf(db: Kysely<Database>): BenchOf {
-  const benches = new Map<string, Workbench>();
+  const workbenches = new Map<string, Workbench>();
   return async (id) => {
-    const saved = benches.has(id) ? undefined : await loadWorkbench(db, id);
-    if (saved) benches.set(id, liveBench(saved.bench));
-    return benches.get(id);
+    const saved = workbenches.has(id) ? undefined : await loadWorkbench(db, id);
+    if (saved) workbenches.set(id, liveBench(saved.workbench));
+    return workbenches.get(id);
   };
 }
 
@@ -152,12 +152,12 @@ async function effectsOf(
   const after = withFoundChanges(sheet, changes, { address: own.address, on: (own.seenAt ?? '').slice(0, 10) });
   const effects: DecisionEffect[] = [];
   for (const user of users) {
-    const bench = await benchOf(user);
-    if (bench)
+    const workbench = await benchOf(user);
+    if (workbench)
       effects.push(
-        effectOn(user, bench, {
-          ...bench,
-          sheets: bench.sheets.map((used) => (used.id === own.sheetId ? { ...used, sheet: after } : used)),
+        effectOn(user, workbench, {
+          ...workbench,
+          sheets: workbench.sheets.map((used) => (used.id === own.sheetId ? { ...used, sheet: after } : used)),
         }),
       );
   }
@@ -171,9 +171,9 @@ function effectOn(id: string, before: Workbench, after: Workbench): DecisionEffe
 async function rateRows(db: Kysely<Database>, rates: DailyRates | null, benchOf: BenchOf): Promise<RateRow[]> {
   const rows: RateRow[] = [];
   for (const { id, archivedAt } of await listDecisions(db)) {
-    const bench = archivedAt === null ? await benchOf(id) : undefined;
-    if (!bench) continue;
-    const { name, currency: base, rates: own = {} } = bench.decision;
+    const workbench = archivedAt === null ? await benchOf(id) : undefined;
+    if (!workbench) continue;
+    const { name, currency: base, rates: own = {} } = workbench.decision;
     for (const [currency, rate] of Object.entries(own)) {
       const ofDay = rates && rateFor(rates, base, currency);
       const isOther = ofDay !== null && Number(ofDay) !== Number(rate);
@@ -185,7 +185,7 @@ async function rateRows(db: Kysely<Database>, rates: DailyRates | null, benchOf:
         rate,
         ofDay,
         effect: isOther
-          ? effectOnDecision(bench, { ...bench, decision: { ...bench.decision, rates: { ...own, [currency]: ofDay } } })
+          ? effectOnDecision(workbench, { ...workbench, decision: { ...workbench.decision, rates: { ...own, [currency]: ofDay } } })
           : null,
       });
     }

@@ -18,7 +18,7 @@ export function ChoiceForm({ choice, chosen }: { choice: Choice; chosen: Chosen 
   const edits = useEdits();
   const write = useWriter();
   const { columns } = atForecast.lineUp;
-  const { streams } = state.bench.decision.forecast;
+  const { streams } = state.workbench.decision.forecast;
   const change = (part: Partial<Choice>) =>
     edits.decision('choice', 'the choice', (one) => ({ ...one, choice: { ...choice, ...one.choice, ...part } }));
   const options = columns.map(({ id, label, result }) => ({ value: id, label: `${id} ${label}, ${write.whole(result.total)}` }));

@@ -9,11 +9,11 @@ import { useWorkbench } from '../workbench/workbench-context';
 export function useVerdictBasis(): Answered<'verdict'> & { readonly basis: VerdictBasis | null } {
   const { state, version } = useWorkbench();
   const { file } = useAskedDecision();
-  const { bench } = state;
-  const { needs, whatIf, versions, choice, verdicts } = bench.decision;
+  const { workbench } = state;
+  const { needs, whatIf, versions, choice, verdicts } = workbench.decision;
   const isWayAsked = choice?.kind === 'route' || verdicts?.at(-1)?.kind === 'route';
   const question = useMemo(
-    () => ({ kind: 'verdict' as const, verdict: verdictAsked(bench, file, version, isWayAsked) }),
+    () => ({ kind: 'verdict' as const, verdict: verdictAsked(workbench, file, version, isWayAsked) }),
     // The file has all else that counts: typing a reason asks nothing anew.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [file, version, versions, whatIf, needs, isWayAsked],

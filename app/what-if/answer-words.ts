@@ -1,7 +1,7 @@
 import type { Assumption } from '#core/what-if/assumption';
 import type { InvestmentJudged } from '#core/what-if/investment';
 import { type CheapestMap, fieldsOf, type MapAxis } from '#core/what-if/map';
-import type { OffersLookedAt, Standing } from '#core/what-if/offers';
+import type { OffersLookedAt, Lead } from '#core/what-if/offers';
 import type { PayingAhead, PayingOption } from '#core/what-if/paying-ahead';
 import type { RoutePlan } from '#core/what-if/route-plan';
 import type { ScenarioOutcome } from '#core/what-if/scenarios';
@@ -129,13 +129,13 @@ export function offersSentence(
   return `The decision survives: ${nameOf(withAll?.first ?? null)} costs least without ${all}${offers.length > 1 ? `, and without all of them${marginWords(withoutAll, nameOf, write)}` : ''}.`;
 }
 
-export function standingWords(standing: Standing | null, nameOf: (id: string | null) => string, write: Writer): string {
+export function standingWords(standing: Lead | null, nameOf: (id: string | null) => string, write: Writer): string {
   return standing
     ? `${nameOf(standing.first)} costs least, ${write.whole(standing.total)}${marginWords(standing, nameOf, write)}.`
     : 'nobody can be chosen.';
 }
 
-export function marginWords(standing: Standing | null, nameOf: (id: string | null) => string, write: Writer): string {
+export function marginWords(standing: Lead | null, nameOf: (id: string | null) => string, write: Writer): string {
   return standing?.margin == null ? '' : `, ${write.whole(standing.margin)} less than ${nameOf(standing.second)}`;
 }
 

@@ -14,7 +14,7 @@ export function RangeFields({
   onChange(low: string, high: string): void;
 }) {
   const { assumption, low, high } = varied;
-  const { currency } = useWorkbench().state.bench.decision;
+  const { currency } = useWorkbench().state.workbench.decision;
   const [least, most] = assumption.bounds;
   const suffix = rangeUnit(assumption, currency);
   const shared = { ...(labelHidden ? { labelHidden: true } : {}), suffix };

@@ -17,7 +17,7 @@ export function useAssumptions(): Assumptions {
   const { file } = useAskedDecision();
   const { state } = useWorkbench();
   const edits = useEdits();
-  const ranges = state.bench.decision.whatIf?.ranges;
+  const ranges = state.workbench.decision.whatIf?.ranges;
   return useMemo(() => {
     const all = assumptionsOf(file);
     return {

@@ -14,7 +14,7 @@ export function AnswerSentence() {
   const { priced } = useLevel();
   const write = useWriter();
   const { leader, runnerUp, columns } = priced.lineUp;
-  const over = `over ${state.bench.decision.months} months`;
+  const over = `over ${state.workbench.decision.months} months`;
   if (columns.length === 0)
     return (
       <p className="answer">
@@ -51,7 +51,7 @@ function Nobody() {
   const lacks = priced.lineUp.columns.map(({ result }) => [...result.missing, ...result.unclear]);
   const shared = (lacks[0] ?? []).filter((feature) => lacks.every((each) => each.includes(feature)));
   const needs = <Link to={`/decisions/${decisionId}/needs`}>needs</Link>;
-  if (contradictions(state.bench.decision.needs ?? []).some(({ isFatal }) => isFatal))
+  if (contradictions(state.workbench.decision.needs ?? []).some(({ isFatal }) => isFatal))
     return <p className="answer">No candidate can be chosen: two of the {needs} contradict each other.</p>;
   if (shared.length > 0)
     return (
@@ -76,7 +76,7 @@ function NextChange() {
   if (!next || !here) return null;
   const level = write.whole(here.salesTo);
   if (next.candidate === null) return <>Above {level} a month nobody can be chosen.</>;
-  const label = state.bench.decision.candidates.find(({ id }) => id === next.candidate)?.label ?? next.candidate;
+  const label = state.workbench.decision.candidates.find(({ id }) => id === next.candidate)?.label ?? next.candidate;
   return (
     <>
       Above {level} a month {label} does.
@@ -119,7 +119,7 @@ export function AnswerNotes() {
       text: `${label} may cost less: at least ${write.whole(result.total)}, but something on its price sheet is not known.`,
       to: 'sheets',
     })),
-    ...limitsNotKnown(state.bench, leader).map((quantity) => ({
+    ...limitsNotKnown(state.workbench, leader).map((quantity) => ({
       key: `limit ${quantity}`,
       text: `${leader?.label} may be outgrown: its limit of ${quantity.replaceAll('-', ' ')} is not known.`,
       to: 'sheets',

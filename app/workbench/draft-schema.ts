@@ -8,12 +8,22 @@ z.config({ jitless: true });
 const revision = z.int().min(0);
 
 /** A draft from the browser's storage: what another version of this application wrote there may not fit. */
-export const draftSchema = z.object({
-  bench: z.object({
-    decision: decisionSchema,
-    sheets: z.array(z.object({ id: z.string(), revision, sheet: priceSheetSchema })),
+export const draftSchema = z.preprocess(
+  withFormerName,
+  z.object({
+    workbench: z.object({
+      decision: decisionSchema,
+      sheets: z.array(z.object({ id: z.string(), revision, sheet: priceSheetSchema })),
+    }),
+    revision,
+    touched: z.array(z.string()),
+    change: z.object({ key: z.string(), label: z.string() }),
   }),
-  revision,
-  touched: z.array(z.string()),
-  change: z.object({ key: z.string(), label: z.string() }),
-});
+);
+
+/** Until November 2026 drafts called the workbench their bench. */
+function withFormerName(draft: unknown): unknown {
+  if (typeof draft !== 'object' || draft === null || !('bench' in draft)) return draft;
+  const { bench, ...rest } = draft;
+  return { workbench: bench, ...rest };
+}

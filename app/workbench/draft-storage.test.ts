@@ -117,12 +117,12 @@ describe('a browser that keeps nothing', () => {
 
 describe('drafts of several windows', () => {
   const draft = (name: string): Draft => ({
-    bench: { decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] }, sheets: [] },
+    workbench: { decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] }, sheets: [] },
     revision: 3,
     touched: [],
     change: { key: 'name', label: 'the question' },
   });
-  const names = (left: readonly LeftDraft[]) => left.map((one) => ('draft' in one ? one.draft.bench.decision.name : one.text));
+  const names = (left: readonly LeftDraft[]) => left.map((one) => ('draft' in one ? one.draft.workbench.decision.name : one.text));
   /** The window's page ends: the browser drops what it held. */
   const closeAll = () => open?.clear();
 
@@ -153,7 +153,8 @@ describe('drafts of several windows', () => {
   });
 
   it('of an earlier version of Venalis, one for all windows, are found; what cannot be read comes as text', async () => {
-    localStorage.setItem('venalis.draft.d', JSON.stringify(draft('earlier')));
+    const { workbench: bench, ...rest } = draft('earlier');
+    localStorage.setItem('venalis.draft.d', JSON.stringify({ bench, ...rest }));
     localStorage.setItem('venalis.draft.d.old', '{"bench": 7}');
     expect(names(await page.leftDrafts('d')).sort()).toEqual(['earlier', '{"bench": 7}']);
   });

@@ -11,14 +11,14 @@ import { price } from './workbench-context';
 
 const file = readDecisionFile(JSON.parse(readFileSync(new URL('../../core/cases/13-larkfell.json', import.meta.url), 'utf8')));
 let next = 0;
-const bench: Workbench = takeApart(file, () => `sheet-${next++}`);
+const workbench: Workbench = takeApart(file, () => `sheet-${next++}`);
 const write = writerFor('en-GB');
 const holds = (of: Workbench) =>
   Object.fromEntries(placesOf(of, price(of), write).map(({ path, holds: text, lacks }) => [path, lacks ? `! ${text}` : text]));
 
 describe('placesOf', () => {
   it('says in a word what each place holds', () => {
-    expect(holds(bench)).toEqual({
+    expect(holds(workbench)).toEqual({
       frame: '24 months, EUR',
       sales: '3 streams · 6,428 a month',
       needs: 'none yet',
@@ -30,7 +30,7 @@ describe('placesOf', () => {
       'what-if': 'break-evens, map, route',
       verdict: 'open',
     });
-    const weighed = withDecision(bench, (decision) => ({
+    const weighed = withDecision(workbench, (decision) => ({
       ...decision,
       needs: [{ feature: 'gift-cards', level: 'want' }],
       qualities: [{ id: 'ease', label: 'Ease', weight: '3', source: 'mark', worst: '1', best: '5' }],
@@ -45,20 +45,20 @@ describe('placesOf', () => {
   });
 
   it('says what is missing', () => {
-    const empty: Workbench = { decision: { ...bench.decision, forecast: { streams: [] }, candidates: [] }, sheets: [] };
+    const empty: Workbench = { decision: { ...workbench.decision, forecast: { streams: [] }, candidates: [] }, sheets: [] };
     expect(holds(empty)).toMatchObject({
       sales: '! nothing yet',
       sheets: '! none yet',
       'line-up': '! nothing to choose yet',
       candidates: '! none yet',
     });
-    const withoutRates = withDecision(bench, ({ rates: _rates, ...decision }) => decision);
+    const withoutRates = withDecision(workbench, ({ rates: _rates, ...decision }) => decision);
     expect(holds(withoutRates)).toMatchObject({ frame: '! a rate is wanted' });
   });
 });
 
 describe('sourceWords', () => {
-  const { pricing, candidates } = price(bench).priced;
+  const { pricing, candidates } = price(workbench).priced;
   const words = (id: string) => {
     const priced = candidates.find(({ result }) => result.id === id);
     if (!priced) throw new Error('a candidate is expected');

@@ -6,28 +6,28 @@ import { draftSchema } from './draft-schema';
 import { newId } from './new-id';
 import { isSameContent } from './same-content';
 
-const bench: Workbench = {
+const workbench: Workbench = {
   decision: { name: 'q', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [newStream('s', 'Sales')] }, candidates: [] },
   sheets: [{ id: 'x', revision: 1, sheet: { kind: 'processor', processor: { id: 'p', label: 'Pay', currency: 'EUR' } } }],
 };
 
 describe('isSameContent', () => {
   it('looks past revisions and the order of fields, and at nothing else', () => {
-    const turned = Object.fromEntries(Object.entries(bench.decision).reverse()) as Workbench['decision'];
-    expect(isSameContent(bench, { decision: turned, sheets: bench.sheets.map((used) => ({ ...used, revision: 9 })) })).toBe(true);
-    expect(isSameContent(bench, { ...bench, decision: { ...bench.decision, months: 13 } })).toBe(false);
-    expect(isSameContent(bench, { ...bench, sheets: [] })).toBe(false);
+    const turned = Object.fromEntries(Object.entries(workbench.decision).reverse()) as Workbench['decision'];
+    expect(isSameContent(workbench, { decision: turned, sheets: workbench.sheets.map((used) => ({ ...used, revision: 9 })) })).toBe(true);
+    expect(isSameContent(workbench, { ...workbench, decision: { ...workbench.decision, months: 13 } })).toBe(false);
+    expect(isSameContent(workbench, { ...workbench, sheets: [] })).toBe(false);
   });
 });
 
 describe('drafts from the browser’s storage', () => {
-  const draft = { bench, revision: 3, touched: ['x'], change: { key: 'name', label: 'the name' } };
+  const draft = { workbench, revision: 3, touched: ['x'], change: { key: 'name', label: 'the name' } };
   it('are taken as they were written', () => {
     expect(draftSchema.parse(JSON.parse(JSON.stringify(draft)))).toEqual(draft);
   });
 
   it('are not taken if another version of the application wrote something else', () => {
-    expect(draftSchema.safeParse({ ...draft, bench: { ...bench, decision: { title: 'q' } } }).success).toBe(false);
+    expect(draftSchema.safeParse({ ...draft, workbench: { ...workbench, decision: { title: 'q' } } }).success).toBe(false);
     expect(draftSchema.safeParse({}).success).toBe(false);
   });
 });

@@ -4,7 +4,7 @@ import type { UsedSheet, Workbench } from '#core/decision/workbench';
 
 /** A decision as the server keeps it. */
 export interface Saved {
-  bench: Workbench;
+  workbench: Workbench;
   revision: number;
   savedAt: string;
   /** What undo and redo would do, in words; null if there is nothing. */

@@ -13,7 +13,7 @@ export function placeOn({ from, to }: Scale): (scale: number) => number {
 }
 
 function useNames(): (id: string) => string {
-  const { candidates } = useWorkbench().state.bench.decision;
+  const { candidates } = useWorkbench().state.workbench.decision;
   return (id) => candidates.find((one) => one.id === id)?.label ?? '';
 }
 

@@ -7,15 +7,15 @@ import { newId } from './new-id';
 import type { ChangeName } from './workbench-store';
 import { useWorkbench } from './workbench-context';
 
-/** The ways in which screens change what is on the bench. */
+/** The ways in which screens change what is on the workbench. */
 export interface Edits {
   /** Changes the decision's document; `key` is the value's place, `label` its name. */
   decision(key: string, label: string, change: (decision: Decision) => Decision): void;
   /** Changes a price sheet; plans with a new price come into the line-up by themselves. */
   sheet(id: string, key: string, label: string, change: (sheet: PriceSheet) => PriceSheet): void;
-  /** Puts one more sheet on the bench and says its id. */
+  /** Puts one more sheet on the workbench and says its id. */
   addSheet(sheet: PriceSheet, kept?: { id: string; revision: number }): string;
-  /** Takes a sheet off the bench; it stays in the database. */
+  /** Takes a sheet off the workbench; it stays in the database. */
   removeSheet(id: string, label: string): void;
 }
 
@@ -24,30 +24,30 @@ export function useEdits(): Edits {
   return useMemo(
     () => ({
       decision(key, label, change) {
-        store.change(named(key, label), (bench) => withDecision(bench, change));
+        store.change(named(key, label), (workbench) => withDecision(workbench, change));
       },
       sheet(id, key, label, change) {
-        store.change(named(`${id}.${key}`, label), (bench) => {
-          const before = bench.sheets.find((used) => used.id === id)?.sheet;
-          if (!before) return bench;
+        store.change(named(`${id}.${key}`, label), (workbench) => {
+          const before = workbench.sheets.find((used) => used.id === id)?.sheet;
+          if (!before) return workbench;
           const after = change(before);
-          if (after === before) return bench;
-          const decision = withCandidatesForNewTerms(withRenamedCandidates(bench.decision, before, after), before, after);
-          return { ...withSheet(bench, id, () => after), decision };
+          if (after === before) return workbench;
+          const decision = withCandidatesForNewTerms(withRenamedCandidates(workbench.decision, before, after), before, after);
+          return { ...withSheet(workbench, id, () => after), decision };
         });
       },
       addSheet(sheet, kept) {
         const { id, revision } = kept ?? { id: newId(), revision: 0 };
-        store.change({ key: `sheets.${id}`, label: 'a price sheet added' }, (bench) => ({
-          decision: kept ? withCandidatesForNewTerms(bench.decision, null, sheet) : bench.decision,
-          sheets: [...bench.sheets, { id, revision, sheet }],
+        store.change({ key: `sheets.${id}`, label: 'a price sheet added' }, (workbench) => ({
+          decision: kept ? withCandidatesForNewTerms(workbench.decision, null, sheet) : workbench.decision,
+          sheets: [...workbench.sheets, { id, revision, sheet }],
         }));
         return id;
       },
       removeSheet(id, label) {
-        store.change(named(`sheets.${id}`, `${label} taken off`), (bench) => ({
-          ...bench,
-          sheets: bench.sheets.filter((used) => used.id !== id),
+        store.change(named(`sheets.${id}`, `${label} taken off`), (workbench) => ({
+          ...workbench,
+          sheets: workbench.sheets.filter((used) => used.id !== id),
         }));
       },
     }),

@@ -10,9 +10,9 @@ import { workOutAsker } from './work-out-asker';
 export interface Worked {
   readonly proposals: DecisionProposals | null;
   readonly judged: Judged | null;
-  /** Ways with moves, of the bench as it is now; null until they are worked out. */
+  /** Ways with moves, of the workbench as it is now; null until they are worked out. */
   readonly ways: DecisionWays | null;
-  /** Whether a newer bench is being worked out: its proposals, and what rests on them. */
+  /** Whether a newer workbench is being worked out: its proposals, and what rests on them. */
   readonly isProposing: boolean;
   readonly isJudging: boolean;
   /** Why nothing could be worked out. */
@@ -20,9 +20,9 @@ export interface Worked {
 }
 
 interface Answered {
-  readonly proposals: { readonly bench: Workbench; readonly found: DecisionProposals } | null;
-  readonly judged: { readonly bench: Workbench; readonly found: Judged } | null;
-  readonly ways: { readonly bench: Workbench; readonly found: DecisionWays } | null;
+  readonly proposals: { readonly workbench: Workbench; readonly found: DecisionProposals } | null;
+  readonly judged: { readonly workbench: Workbench; readonly found: Judged } | null;
+  readonly ways: { readonly workbench: Workbench; readonly found: DecisionWays } | null;
   readonly problem: string | null;
 }
 
@@ -30,39 +30,39 @@ const PAUSE_MS = 120;
 const NOTHING: Answered = { proposals: null, judged: null, ways: null, problem: null };
 
 /**
- * Works the bench out beside the interface, again after every change: a newer bench overtakes an older one. The last
+ * Works the workbench out beside the interface, again after every change: a newer workbench overtakes an older one. The last
  * answer stays until the next one is there.
  */
-export function useWorkedOut(bench: Workbench): Worked {
+export function useWorkedOut(workbench: Workbench): Worked {
   const [{ proposals, judged, ways, problem }, setAnswered] = useState(NOTHING);
   const [ask] = useState(() =>
     workOutAsker(newWorker, (asked, answer) => startTransition(() => setAnswered((former) => answeredWith(former, asked, answer)))),
   );
   useEffect(() => {
-    const timer = setTimeout(() => ask.about(bench), PAUSE_MS);
+    const timer = setTimeout(() => ask.about(workbench), PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [ask, bench]);
+  }, [ask, workbench]);
   useEffect(() => ask.close, [ask]);
-  const [isProposing, isJudging] = [proposals?.bench !== bench, judged?.bench !== bench];
+  const [isProposing, isJudging] = [proposals?.workbench !== workbench, judged?.workbench !== workbench];
   return useMemo(
     () => ({
       proposals: proposals?.found ?? null,
       judged: judged?.found ?? null,
       // A way that does not fit what is proposed would be worse than none.
-      ways: ways?.bench === bench ? ways.found : null,
+      ways: ways?.workbench === workbench ? ways.found : null,
       isProposing,
       isJudging,
       problem,
     }),
-    [proposals, judged, ways, bench, isProposing, isJudging, problem],
+    [proposals, judged, ways, workbench, isProposing, isJudging, problem],
   );
 }
 
-function answeredWith(former: Answered, bench: Workbench, answer: WorkOutAnswer): Answered {
+function answeredWith(former: Answered, workbench: Workbench, answer: WorkOutAnswer): Answered {
   if ('problem' in answer) return { ...former, problem: answer.problem };
-  if ('proposals' in answer) return { ...former, problem: null, proposals: { bench, found: answer.proposals } };
-  if ('ways' in answer) return { ...former, ways: { bench, found: answer.ways } };
-  return { ...former, problem: null, judged: { bench, found: answer.judged } };
+  if ('proposals' in answer) return { ...former, problem: null, proposals: { workbench, found: answer.proposals } };
+  if ('ways' in answer) return { ...former, ways: { workbench, found: answer.ways } };
+  return { ...former, problem: null, judged: { workbench, found: answer.judged } };
 }
 
 function newWorker(): Worker {

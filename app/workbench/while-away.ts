@@ -8,14 +8,14 @@ const SERVER_FAILS = 500;
  * workbench goes on.
  *
  * @param ask - asks the server
- * @param atHand - what does meanwhile; null if nothing does
+ * @param meanwhile - what does meanwhile; null if nothing does
  * @throws what the server said, if it is there and says no
  */
-export async function whileAway<Data>(ask: () => Promise<Data>, atHand: () => Data | null): Promise<Data> {
+export async function whileAway<Data>(ask: () => Promise<Data>, meanwhile: () => Data | null): Promise<Data> {
   try {
     return await ask();
   } catch (error) {
-    const instead = isAway(error) ? atHand() : null;
+    const instead = isAway(error) ? meanwhile() : null;
     if (instead === null) throw error;
     return instead;
   }
@@ -27,6 +27,6 @@ function isAway(error: unknown): boolean {
 }
 
 /** The day by this computer’s clock, as the server says it: in UTC. */
-export function todayAtHand(): { today: string } {
+export function todayHere(): { today: string } {
   return { today: new Date().toISOString().slice(0, 10) };
 }

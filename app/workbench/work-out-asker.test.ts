@@ -3,7 +3,7 @@ import type { Workbench } from '#core/decision/workbench';
 import type { WorkOutAnswer, WorkOutQuestion } from '../../workers/work-out';
 import { type Asked, workOutAsker } from './work-out-asker';
 
-const bench = (name: string): Workbench => ({
+const workbench = (name: string): Workbench => ({
   decision: { name, currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] },
   sheets: [],
 });
@@ -35,10 +35,10 @@ describe('asking a worker', () => {
     const { all, start } = workers();
     const asker = workOutAsker(start, () => undefined);
     expect(all).toHaveLength(0);
-    asker.about(bench('one'));
-    asker.about(bench('two'));
+    asker.about(workbench('one'));
+    asker.about(workbench('two'));
     expect(all).toHaveLength(1);
-    expect(all[0]?.questions.map(({ number, bench: { decision } }) => [number, decision.name])).toEqual([
+    expect(all[0]?.questions.map(({ number, workbench: { decision } }) => [number, decision.name])).toEqual([
       [1, 'one'],
       [2, 'two'],
     ]);
@@ -50,8 +50,8 @@ describe('asking a worker', () => {
     const asker = workOutAsker(start, ({ decision }, answer) =>
       heard.push(`${decision.name}: ${'problem' in answer ? answer.problem : 'more'}`),
     );
-    asker.about(bench('one'));
-    asker.about(bench('two'));
+    asker.about(workbench('one'));
+    asker.about(workbench('two'));
     all[0]?.answer(problem(1));
     all[0]?.answer({ number: 2, proposals: { vendors: [], pair: null } });
     all[0]?.answer({ number: 2, judged: { questions: [], firstPlaces: [] } });
@@ -59,10 +59,10 @@ describe('asking a worker', () => {
     expect(heard).toEqual(['two: more', 'two: more']);
   });
 
-  it('does not ask about the same bench again', () => {
+  it('does not ask about the same workbench again', () => {
     const { all, start } = workers();
     const asker = workOutAsker(start, () => undefined);
-    const one = bench('one');
+    const one = workbench('one');
     asker.about(one);
     asker.about(one);
     expect(all[0]?.questions).toHaveLength(1);
@@ -72,7 +72,7 @@ describe('asking a worker', () => {
     const { all, start } = workers();
     const heard: WorkOutAnswer[] = [];
     const asker = workOutAsker(start, (_, answer) => heard.push(answer));
-    const one = bench('one');
+    const one = workbench('one');
     asker.about(one);
     asker.close();
     expect(all[0]?.isEnded).toBe(true);

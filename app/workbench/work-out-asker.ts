@@ -10,7 +10,7 @@ export interface Asked {
 
 /** Asks one worker about benches, one after the other. */
 export interface Asker {
-  about(bench: Workbench): void;
+  about(workbench: Workbench): void;
   close(): void;
 }
 
@@ -18,21 +18,21 @@ export interface Asker {
  * Asks a worker, which is started with the first question; answers to questions that are no longer the newest are not
  * heard.
  */
-export function workOutAsker(start: () => Asked, onAnswer: (bench: Workbench, answer: WorkOutAnswer) => void): Asker {
+export function workOutAsker(start: () => Asked, onAnswer: (workbench: Workbench, answer: WorkOutAnswer) => void): Asker {
   let worker: Asked | null = null;
   let asked: WorkOutQuestion | null = null;
   let number = 0;
   const started = () => {
     const made = start();
     made.addEventListener('message', ({ data }) => {
-      if (worker === made && asked?.number === data.number) onAnswer(asked.bench, data);
+      if (worker === made && asked?.number === data.number) onAnswer(asked.workbench, data);
     });
     return made;
   };
   return {
-    about(bench) {
-      if (asked?.bench === bench) return;
-      asked = { number: (number += 1), bench };
+    about(workbench) {
+      if (asked?.workbench === workbench) return;
+      asked = { number: (number += 1), workbench };
       worker ??= started();
       worker.postMessage(asked);
     },

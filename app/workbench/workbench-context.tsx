@@ -17,7 +17,7 @@ import { httpTransport } from './http-transport';
 import type { Saved } from './saved';
 import { createWorkbenchStore, type WorkbenchState, type WorkbenchStore } from './workbench-store';
 
-/** Everything that follows from the bench: one computation for all screens. */
+/** Everything that follows from the workbench: one computation for all screens. */
 export interface Priced {
   readonly priced: PricedDecision;
   readonly lineUp: LineUp;
@@ -60,14 +60,14 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
   const kept = useSyncExternalStore(store.subscribe, store.state, store.state);
   const [scale, setRawScale] = useState(1);
   const [version, setVersion] = useState<VersionName>('expected');
-  const worked = useWorkedOut(kept.bench);
+  const worked = useWorkedOut(kept.workbench);
   const proposals = worked.proposals;
-  const live = useMemo(() => withFollowed(kept.bench, proposals), [kept.bench, proposals]);
-  const state = useMemo(() => (live === kept.bench ? kept : { ...kept, bench: live }), [kept, live]);
+  const live = useMemo(() => withFollowed(kept.workbench, proposals), [kept.workbench, proposals]);
+  const state = useMemo(() => (live === kept.workbench ? kept : { ...kept, workbench: live }), [kept, live]);
   // On a price sheet the cell is painted first, the totals right after it; elsewhere the totals are what is looked at.
   const settledBench = useAfterPaint(live);
-  const bench = useLocation().pathname.includes('/sheets/') ? settledBench : live;
-  const atForecast = useMemo(() => price(bench, version), [bench, version]);
+  const workbench = useLocation().pathname.includes('/sheets/') ? settledBench : live;
+  const atForecast = useMemo(() => price(workbench, version), [workbench, version]);
   const levels = useMemo(() => levelsFrom(atForecast), [atForecast]);
   const priced = useMemo(() => (scale === 1 ? atForecast : levels(scale)), [atForecast, levels, scale]);
   useEffect(() => store.receive(saved), [store, saved]);
@@ -132,16 +132,16 @@ const pricedBenches = new WeakMap<Workbench, Map<VersionName, Priced>>();
 /** The last decision file of each version, written out: what changes only reasons, notes and names of needs costs nothing. */
 const lastPriced = new Map<VersionName, { readonly written: string; readonly priced: Priced }>();
 
-/** Prices a bench the same way on the server and in the browser. */
-export function price(bench: Workbench, version: VersionName = 'expected'): Priced {
-  const versions = pricedBenches.get(bench) ?? new Map<VersionName, Priced>();
-  const priced = versions.get(version) ?? pricedOnce(benchInVersion(bench, version), version);
-  pricedBenches.set(bench, versions.set(version, priced));
+/** Prices a workbench the same way on the server and in the browser. */
+export function price(workbench: Workbench, version: VersionName = 'expected'): Priced {
+  const versions = pricedBenches.get(workbench) ?? new Map<VersionName, Priced>();
+  const priced = versions.get(version) ?? pricedOnce(benchInVersion(workbench, version), version);
+  pricedBenches.set(workbench, versions.set(version, priced));
   return priced;
 }
 
-function pricedOnce(bench: Workbench, version: VersionName): Priced {
-  const { file, heldBack } = assembleDecisionFile(bench);
+function pricedOnce(workbench: Workbench, version: VersionName): Priced {
+  const { file, heldBack } = assembleDecisionFile(workbench);
   const written = JSON.stringify([file, heldBack]);
   const last = lastPriced.get(version);
   if (last?.written === written) return last.priced;

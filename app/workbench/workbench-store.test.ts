@@ -5,12 +5,12 @@ import type { GivenVerdict } from '#core/decision/verdict-schema';
 import type { Saved, SaveReply, SaveRequest } from './saved';
 import { createWorkbenchStore, type Draft } from './workbench-store';
 
-const bench: Workbench = {
+const workbench: Workbench = {
   decision: { name: 'start', currency: 'EUR', start: '2027-01', months: 12, forecast: { streams: [] }, candidates: [] },
   sheets: [{ id: 's', revision: 1, sheet: { kind: 'processor', processor: { id: 'p', label: 'Pay', currency: 'EUR' } } }],
 };
-const saved = (revision: number, of = bench): Saved => ({
-  bench: of,
+const saved = (revision: number, of = workbench): Saved => ({
+  workbench: of,
   revision,
   savedAt: '2026-11-03T09:00:00.000Z',
   undo: 'something',
@@ -29,7 +29,7 @@ function setUp() {
     const sheets = request.sheets.map(({ id, revision: used, changed }) => ({
       id,
       revision: changed ? used + 1 : used,
-      sheet: changed ?? bench.sheets[0]?.sheet ?? fail(),
+      sheet: changed ?? workbench.sheets[0]?.sheet ?? fail(),
     }));
     return { kind: 'saved', saved: saved(revision, { decision: request.decision, sheets }) };
   };
@@ -52,7 +52,7 @@ function fail(): never {
 }
 
 const rename = (name: string) => (before: Workbench) => withDecision(before, (decision) => ({ ...decision, name }));
-const named = (name: string, revision: number) => saved(revision, rename(name)(bench));
+const named = (name: string, revision: number) => saved(revision, rename(name)(workbench));
 
 beforeEach(() => {
   vi.useFakeTimers();
@@ -74,9 +74,9 @@ describe('the workbench store', () => {
   it('changes at once and saves a stretch of typing once', async () => {
     const { store, requests, draft } = setUp();
     for (const name of ['K', 'Ki', 'Kite']) store.change({ key: 'name', label: 'the name' }, rename(name));
-    expect(store.state().bench.decision.name).toBe('Kite');
+    expect(store.state().workbench.decision.name).toBe('Kite');
     expect(store.state().save.kind).toBe('saving');
-    expect(draft()?.bench.decision.name).toBe('Kite');
+    expect(draft()?.workbench.decision.name).toBe('Kite');
     await vi.runAllTimersAsync();
     expect(requests.map(({ decision, revision }) => [decision.name, revision])).toEqual([['Kite', 1]]);
     expect(store.state()).toMatchObject({ revision: 2, save: { kind: 'saved' } });
@@ -123,10 +123,10 @@ describe('the workbench store', () => {
     store.change({ key: 'verdict', label: 'a verdict given' }, (before) => given(before, verdict));
     const sent = store.flush();
     store.change({ key: 'name', label: 'the name' }, rename('typed meanwhile'));
-    reply({ kind: 'saved', saved: saved(2, given(bench, { ...verdict, madeFrom: { revision: 2, sheets: { s: 1 } } })) });
+    reply({ kind: 'saved', saved: saved(2, given(workbench, { ...verdict, madeFrom: { revision: 2, sheets: { s: 1 } } })) });
     await sent;
     await vi.runAllTimersAsync();
-    expect(store.state().bench.decision).toMatchObject({
+    expect(store.state().workbench.decision).toMatchObject({
       name: 'typed meanwhile',
       verdicts: [{ id: 'v', madeFrom: { revision: 2, sheets: { s: 1 } } }],
     });
@@ -188,11 +188,11 @@ describe('the workbench store', () => {
 
   it('keeps a draft that it took up as one made on its own revision, until it is decided about', async () => {
     const { store, draft } = setUp();
-    store.resume({ bench: rename('left')(bench), revision: 0, touched: [], change: { key: 'name', label: 'the name' } });
+    store.resume({ workbench: rename('left')(workbench), revision: 0, touched: [], change: { key: 'name', label: 'the name' } });
     expect(draft()?.revision).toBe(0);
     store.change({ key: 'name', label: 'the name' }, rename('typed on'));
-    expect(draft()).toMatchObject({ revision: 0, bench: { decision: { name: 'typed on' } } });
-    await store.settle('mine');
+    expect(draft()).toMatchObject({ revision: 0, workbench: { decision: { name: 'typed on' } } });
+    await store.withoutDivisionResidue('mine');
     expect(draft()).toBeNull();
   });
 
@@ -222,27 +222,27 @@ describe('the workbench store', () => {
       await vi.runAllTimersAsync();
       expect(store.state()).toMatchObject({
         save: { kind: 'conflict', other: { revision: 7 } },
-        bench: { decision: { name: 'mine too' } },
+        workbench: { decision: { name: 'mine too' } },
       });
       expect(requests).toHaveLength(1);
-      expect(draft()?.bench.decision.name).toBe('mine too');
+      expect(draft()?.workbench.decision.name).toBe('mine too');
     });
 
     it('puts this version on top of the other', async () => {
       const { store, requests } = await conflict();
-      await store.settle('mine');
+      await store.withoutDivisionResidue('mine');
       expect(requests.at(-1)).toMatchObject({ revision: 7, decision: { name: 'mine' } });
-      expect(store.state()).toMatchObject({ save: { kind: 'saved' }, revision: 8, bench: { decision: { name: 'mine' } } });
+      expect(store.state()).toMatchObject({ save: { kind: 'saved' }, revision: 8, workbench: { decision: { name: 'mine' } } });
     });
 
     it('puts the other on top of this one, so that undo finds it', async () => {
       const { store, requests } = await conflict();
-      await store.settle('other');
+      await store.withoutDivisionResidue('other');
       expect(requests.slice(1).map(({ revision, decision }) => [revision, decision.name])).toEqual([
         [7, 'mine'],
         [8, 'theirs'],
       ]);
-      expect(store.state()).toMatchObject({ save: { kind: 'saved' }, bench: { decision: { name: 'theirs' } } });
+      expect(store.state()).toMatchObject({ save: { kind: 'saved' }, workbench: { decision: { name: 'theirs' } } });
     });
 
     it('does not take its own save for somebody else’s', async () => {
@@ -255,7 +255,7 @@ describe('the workbench store', () => {
   });
 
   it('takes up a draft that was left behind, as a change or as a conflict', async () => {
-    const draft = { bench: rename('left')(bench), touched: [], change: { key: 'name', label: 'the name' } };
+    const draft = { workbench: rename('left')(workbench), touched: [], change: { key: 'name', label: 'the name' } };
     const resumed = setUp();
     resumed.store.resume({ ...draft, revision: 1 });
     await vi.runAllTimersAsync();
@@ -263,7 +263,7 @@ describe('the workbench store', () => {
 
     const late = setUp();
     late.store.resume({ ...draft, revision: 0 });
-    expect(late.store.state()).toMatchObject({ save: { kind: 'conflict' }, bench: { decision: { name: 'left' } } });
+    expect(late.store.state()).toMatchObject({ save: { kind: 'conflict' }, workbench: { decision: { name: 'left' } } });
   });
 
   it('saves what waits before it undoes, and takes up what undo gives', async () => {
@@ -271,15 +271,15 @@ describe('the workbench store', () => {
     store.change({ key: 'name', label: 'the name' }, rename('a'));
     await store.step('undo');
     expect(requests).toHaveLength(1);
-    expect(store.state()).toMatchObject({ revision: 3, bench: { decision: { name: 'start' } } });
+    expect(store.state()).toMatchObject({ revision: 3, workbench: { decision: { name: 'start' } } });
   });
 
   it('takes up newer revisions only while nothing waits here', () => {
     const { store } = setUp();
     store.receive(named('newer', 2));
-    expect(store.state().bench.decision.name).toBe('newer');
+    expect(store.state().workbench.decision.name).toBe('newer');
     store.change({ key: 'name', label: 'the name' }, rename('mine'));
     store.receive(named('newest', 3));
-    expect(store.state().bench.decision.name).toBe('mine');
+    expect(store.state().workbench.decision.name).toBe('mine');
   });
 });

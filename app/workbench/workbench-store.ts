@@ -19,13 +19,13 @@ export type SaveState =
 
 /** Everything the workbench's screens are drawn from. */
 export interface WorkbenchState {
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
   readonly revision: number;
   readonly savedAt: string;
   readonly undo: string | null;
   readonly redo: string | null;
   readonly save: SaveState;
-  /** Texts typed into fields that could not be read, by field key; their last good value is in the bench. */
+  /** Texts typed into fields that could not be read, by field key; their last good value is in the workbench. */
   readonly unread: Readonly<Record<string, Unread>>;
 }
 
@@ -41,7 +41,7 @@ export interface Unread {
 
 /** Changes that are not kept by the server yet, as they survive a reload. */
 export interface Draft {
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
   readonly revision: number;
   readonly touched: readonly string[];
   readonly change: ChangeName;
@@ -58,15 +58,15 @@ export interface DraftKeeper {
 export interface WorkbenchStore {
   state(): WorkbenchState;
   subscribe(listener: () => void): () => void;
-  /** Changes the bench at once and saves it soon after. */
-  change(name: ChangeName, recipe: (bench: Workbench) => Workbench): void;
+  /** Changes the workbench at once and saves it soon after. */
+  change(name: ChangeName, recipe: (workbench: Workbench) => Workbench): void;
   /** Notes, or with null forgets, a text that a field could not read. */
   setUnread(key: string, unread: Unread | null): void;
   step(direction: 'undo' | 'redo'): Promise<void>;
   /** Sends what is waiting now. */
   flush(): Promise<void>;
   /** Settles a conflict by putting this version on top of the other, or the other on top of this one. */
-  settle(keep: 'mine' | 'other'): Promise<void>;
+  withoutDivisionResidue(keep: 'mine' | 'other'): Promise<void>;
   /** Takes up what the server has now, if nothing is waiting here. */
   receive(saved: Saved): void;
   /** Takes up changes that were not saved when the page was left. */
@@ -75,7 +75,7 @@ export interface WorkbenchStore {
 
 interface Waiting {
   readonly change: ChangeName;
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
   readonly touched: ReadonlySet<string>;
 }
 
@@ -89,12 +89,12 @@ const LAST_RETRY_MS = 60_000;
  * other, each on the revision the one before gave, and are never dropped.
  */
 export function createWorkbenchStore(saved: Saved, transport: SaveTransport, drafts: DraftKeeper): WorkbenchStore {
-  let state: WorkbenchState = { ...fieldsOf(saved), bench: saved.bench, save: { kind: 'saved' }, unread: {} };
+  let state: WorkbenchState = { ...fieldsOf(saved), workbench: saved.workbench, save: { kind: 'saved' }, unread: {} };
   let waiting: Waiting[] = [];
   let running: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let retryMs = FIRST_RETRY_MS;
-  const sheetRevisions = new Map(saved.bench.sheets.map(({ id, revision }) => [id, revision]));
+  const sheetRevisions = new Map(saved.workbench.sheets.map(({ id, revision }) => [id, revision]));
   const listeners = new Set<() => void>();
 
   const set = (next: Partial<WorkbenchState>) => {
@@ -111,7 +111,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
     const last = waiting.at(-1);
     if (!last) return drafts.clear();
     const touched = new Set(waiting.flatMap((one) => [...one.touched]));
-    drafts.keep({ bench: last.bench, revision: state.revision, touched: [...touched], change: last.change });
+    drafts.keep({ workbench: last.workbench, revision: state.revision, touched: [...touched], change: last.change });
   };
 
   const enqueue = (next: Waiting) => {
@@ -122,11 +122,11 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
     keepDraft();
   };
 
-  const request = ({ change, bench, touched }: Waiting): SaveRequest => ({
+  const request = ({ change, workbench, touched }: Waiting): SaveRequest => ({
     ...change,
     revision: state.revision,
-    decision: bench.decision,
-    sheets: bench.sheets.map(({ id, sheet }) => ({
+    decision: workbench.decision,
+    sheets: workbench.sheets.map(({ id, sheet }) => ({
       id,
       revision: sheetRevisions.get(id) ?? 0,
       ...(touched.has(id) ? { changed: sheet } : {}),
@@ -135,22 +135,22 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
 
   /** Takes up the revisions of what was saved; the content on the screen may be further on already. */
   const takeUpRevisions = (reply: Saved) => {
-    for (const { id, revision } of reply.bench.sheets) sheetRevisions.set(id, revision);
+    for (const { id, revision } of reply.workbench.sheets) sheetRevisions.set(id, revision);
     drafts.heardOf(reply.revision);
     set({
       ...fieldsOf(reply),
-      bench: {
-        decision: withVerdictsFixed(state.bench.decision, reply.bench.decision),
-        sheets: state.bench.sheets.map((used) => ({ ...used, revision: sheetRevisions.get(used.id) ?? used.revision })),
+      workbench: {
+        decision: withVerdictsFixed(state.workbench.decision, reply.workbench.decision),
+        sheets: state.workbench.sheets.map((used) => ({ ...used, revision: sheetRevisions.get(used.id) ?? used.revision })),
       },
     });
   };
 
   const replaceBy = (reply: Saved) => {
     sheetRevisions.clear();
-    for (const { id, revision } of reply.bench.sheets) sheetRevisions.set(id, revision);
+    for (const { id, revision } of reply.workbench.sheets) sheetRevisions.set(id, revision);
     drafts.heardOf(reply.revision);
-    set({ ...fieldsOf(reply), bench: reply.bench });
+    set({ ...fieldsOf(reply), workbench: reply.workbench });
   };
 
   const sendAll = async () => {
@@ -190,7 +190,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
 
   /** What stands elsewhere is what waits here: a page that was being left got it saved, but never heard so. */
   const isOwnEcho = (reply: SaveReply): reply is Extract<SaveReply, { kind: 'stale' }> =>
-    reply.kind === 'stale' && isSameContent(reply.current.bench, state.bench);
+    reply.kind === 'stale' && isSameContent(reply.current.workbench, state.workbench);
 
   /** What was refused goes along with the next change, which may mend it. */
   const joinWaiting = () => {
@@ -213,16 +213,16 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       return () => listeners.delete(listener);
     },
     change(name, recipe) {
-      const bench = recipe(state.bench);
-      if (bench === state.bench) return;
-      const touched = touchedSheets(state.bench, bench);
-      for (const { id, revision } of bench.sheets)
-        if (!sheetRevisions.has(id) || isTakenUp(state.bench, id, revision)) sheetRevisions.set(id, revision);
+      const workbench = recipe(state.workbench);
+      if (workbench === state.workbench) return;
+      const touched = touchedSheets(state.workbench, workbench);
+      for (const { id, revision } of workbench.sheets)
+        if (!sheetRevisions.has(id) || isTakenUp(state.workbench, id, revision)) sheetRevisions.set(id, revision);
       const isConflict = state.save.kind === 'conflict';
       const pending = waiting.at(-1);
       if (pending && pending.change.key !== name.key && !isConflict) void flush();
-      enqueue({ change: name, bench, touched });
-      set({ bench, ...(isConflict ? {} : { save: { kind: 'saving' } }) });
+      enqueue({ change: name, workbench, touched });
+      set({ workbench, ...(isConflict ? {} : { save: { kind: 'saving' } }) });
       if (!isConflict) later(SAVE_AFTER_MS);
     },
     setUnread(key, unread) {
@@ -240,32 +240,32 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       }
     },
     flush,
-    async settle(keep) {
+    async withoutDivisionResidue(keep) {
       if (state.save.kind !== 'conflict') return;
       const { other, staleSheets } = state.save;
-      for (const { id, revision } of [...other.bench.sheets, ...staleSheets]) sheetRevisions.set(id, revision);
+      for (const { id, revision } of [...other.workbench.sheets, ...staleSheets]) sheetRevisions.set(id, revision);
       const touched = new Set(waiting.flatMap((one) => [...one.touched]));
-      waiting = [{ change: { key: 'this-version', label: 'the version of this window' }, bench: state.bench, touched }];
+      waiting = [{ change: { key: 'this-version', label: 'the version of this window' }, workbench: state.workbench, touched }];
       set({ ...fieldsOf(other), save: { kind: 'saving' } });
       await flush();
       if (keep === 'mine' || waiting.length > 0) return;
       const newer = new Map(staleSheets.map((used) => [used.id, used]));
-      const bench = { ...other.bench, sheets: other.bench.sheets.map((used) => newer.get(used.id) ?? used) };
-      const restored = new Set(bench.sheets.filter(({ id }) => touched.has(id)).map(({ id }) => id));
-      waiting = [{ change: { key: 'other-version', label: 'the version from elsewhere' }, bench, touched: restored }];
-      set({ bench, unread: {} });
+      const workbench = { ...other.workbench, sheets: other.workbench.sheets.map((used) => newer.get(used.id) ?? used) };
+      const restored = new Set(workbench.sheets.filter(({ id }) => touched.has(id)).map(({ id }) => id));
+      waiting = [{ change: { key: 'other-version', label: 'the version from elsewhere' }, workbench, touched: restored }];
+      set({ workbench, unread: {} });
       await flush();
     },
     receive(reply) {
       if (waiting.length === 0 && reply.revision > state.revision && state.save.kind !== 'conflict') replaceBy(reply);
     },
     resume(draft) {
-      if (isSameContent(draft.bench, state.bench)) return drafts.clear();
-      for (const { id, revision } of draft.bench.sheets) if (!sheetRevisions.has(id)) sheetRevisions.set(id, revision);
-      waiting = [{ change: draft.change, bench: draft.bench, touched: new Set(draft.touched) }];
-      const other = { bench: state.bench, ...fieldsOf(state) };
+      if (isSameContent(draft.workbench, state.workbench)) return drafts.clear();
+      for (const { id, revision } of draft.workbench.sheets) if (!sheetRevisions.has(id)) sheetRevisions.set(id, revision);
+      waiting = [{ change: draft.change, workbench: draft.workbench, touched: new Set(draft.touched) }];
+      const other = { workbench: state.workbench, ...fieldsOf(state) };
       // It stays a draft made on its own revision, whatever happens to the page before it is saved or decided about.
-      set({ bench: draft.bench, revision: draft.revision });
+      set({ workbench: draft.workbench, revision: draft.revision });
       keepDraft();
       if (draft.revision === other.revision) later(0);
       else set({ save: { kind: 'conflict', other, staleSheets: [] } });

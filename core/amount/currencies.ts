@@ -1,4 +1,4 @@
-import { type Decimal, fixed, settle } from './decimal';
+import { type Decimal, fixed, withoutDivisionResidue } from './decimal';
 
 /** ISO 4217 codes by their number of minor-unit digits. */
 const CODES_BY_DIGITS: ReadonlyArray<readonly [digits: number, codes: string]> = [
@@ -55,7 +55,7 @@ export function roundMoney(amount: Decimal, currency: string): Decimal {
  * @example roundLine(decimal('10').div(3).times(3).div(8), 'EUR').toString() // '1.25'
  */
 export function roundLine(amount: Decimal, currency: string): Decimal {
-  return roundMoney(settle(amount), currency);
+  return roundMoney(withoutDivisionResidue(amount), currency);
 }
 
 /**

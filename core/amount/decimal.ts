@@ -61,7 +61,7 @@ export function sum(amounts: Iterable<Decimal>): Decimal {
  * Removes the dust that a non-terminating division leaves behind (10 ÷ 3 × 3), so that steps such as a
  * package, a band's edge or a limit are taken where the exact quantity stands.
  */
-export function settle(quantity: Decimal): Decimal {
+export function withoutDivisionResidue(quantity: Decimal): Decimal {
   // Only a division that does not come out even fills all digits; what has few has nothing to remove.
   return quantity.d.length * DIGITS_OF_A_WORD < PRECISION - DIGITS_OF_A_WORD ? quantity : quantity.toDecimalPlaces(20);
 }

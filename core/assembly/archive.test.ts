@@ -5,7 +5,7 @@ import { typedSheet } from '../tests/typed-sheet';
 import { archiveOf, isArchive, readArchive } from './archive';
 import type { Workbench } from '../decision/workbench';
 
-const bench: Workbench = {
+const workbench: Workbench = {
   decision: smallDecision({
     needs: [{ feature: 'gift-cards', level: 'want', weight: '2', why: 'asked for', from: '2027-03' }],
     qualities: [{ id: 'ease', label: 'Ease', weight: '3', source: 'trial', worst: '0', best: '10' }],
@@ -41,11 +41,11 @@ const bench: Workbench = {
 
 describe('a decision with everything that is kept about it', () => {
   it('comes back as it was, its sheets as new ones', () => {
-    const document: unknown = JSON.parse(JSON.stringify(archiveOf(bench)));
+    const document: unknown = JSON.parse(JSON.stringify(archiveOf(workbench)));
     expect(isArchive(document)).toBe(true);
     expect(readArchive(document, () => 'new')).toEqual({
-      decision: bench.decision,
-      sheets: [{ id: 'new', revision: 0, sheet: bench.sheets[0]?.sheet }],
+      decision: workbench.decision,
+      sheets: [{ id: 'new', revision: 0, sheet: workbench.sheets[0]?.sheet }],
     });
   });
 
@@ -58,14 +58,17 @@ describe('a decision with everything that is kept about it', () => {
         return error instanceof RefusedFileError ? error.problems.map(({ path }) => path) : ['something else'];
       }
     };
-    const archive = archiveOf(bench);
-    expect(problems({ ...archive, decision: { ...bench.decision, vendors: { tidewrack: { uptime: '101' } } } })).toEqual([
+    const archive = archiveOf(workbench);
+    expect(problems({ ...archive, decision: { ...workbench.decision, vendors: { tidewrack: { uptime: '101' } } } })).toEqual([
       'decision.vendors.tidewrack.uptime',
     ]);
     expect(
       problems({
         ...archive,
-        decision: { ...bench.decision, forecast: { streams: [{ ...bench.decision.forecast.streams[0], cards: { domestic: '50' } }] } },
+        decision: {
+          ...workbench.decision,
+          forecast: { streams: [{ ...workbench.decision.forecast.streams[0], cards: { domestic: '50' } }] },
+        },
       }),
     ).toEqual([expect.stringContaining('cards')]);
     expect(isArchive({ format: 'venalis.decision' })).toBe(false);

@@ -47,10 +47,10 @@ export function readArchive(document: unknown, newId: () => string): Workbench {
   if (unfit.length > 0) throw new RefusedFileError(unfit);
   const read = archiveSchema.safeParse(document);
   if (!read.success) throw new RefusedFileError(problemsOf(document, read.error.issues));
-  const bench = {
+  const workbench = {
     decision: asVerdictsOfAnother(read.data.decision),
     sheets: read.data.sheets.map((sheet) => ({ id: newId(), revision: 0, sheet })),
   };
-  readDecisionFile(assembleDecisionFile(bench).file);
-  return bench;
+  readDecisionFile(assembleDecisionFile(workbench).file);
+  return workbench;
 }

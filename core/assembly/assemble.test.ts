@@ -18,7 +18,7 @@ function load(name: string): DecisionFile {
   return readDecisionFile(document);
 }
 
-function bench(name = '13-larkfell.json'): Workbench {
+function workbench(name = '13-larkfell.json'): Workbench {
   let next = 0;
   return takeApart(load(name), () => `sheet-${next++}`);
 }
@@ -27,7 +27,7 @@ const cases = readdirSync(folder).filter((name) => /^\d\d-.*\.json$/.test(name) 
 
 describe('taking a decision file apart and putting it together', () => {
   it.each(cases)('%s gives the same result', (name) => {
-    const { file, heldBack } = assembleDecisionFile(bench(name));
+    const { file, heldBack } = assembleDecisionFile(workbench(name));
     expect(heldBack).toEqual([]);
     expect(priceDecision(readDecisionFile(file)).result).toEqual(priceDecision(load(name)).result);
   });
@@ -42,12 +42,12 @@ describe('what cannot be priced yet is held back, and everything else keeps its 
   };
 
   it('a currency without a rate', () => {
-    const changed = withDecision(bench(), ({ rates: _rates, ...decision }) => decision);
+    const changed = withDecision(workbench(), ({ rates: _rates, ...decision }) => decision);
     expect(held(changed)).toEqual([['E', { kind: 'rate', currency: 'USD' }]]);
   });
 
   it('a plan whose sheet was taken off, and a processor', () => {
-    const before = bench();
+    const before = workbench();
     const without = (id: string) => ({
       ...before,
       sheets: before.sheets.filter(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.id : sheet.kind) !== id),
@@ -58,7 +58,7 @@ describe('what cannot be priced yet is held back, and everything else keeps its 
 
   it('plans that share the streams and leave one out, or name one that is gone', () => {
     const sharing = (streams: string[]) =>
-      withDecision(bench(), (decision) => ({
+      withDecision(workbench(), (decision) => ({
         ...decision,
         candidates: decision.candidates.map((one) =>
           one.id === 'A' ? { ...one, plans: one.plans.map((entry) => ({ ...entry, streams })) } : one,
@@ -71,7 +71,7 @@ describe('what cannot be priced yet is held back, and everything else keeps its 
   });
 
   it('a fee on a quantity or a stream that the forecast does not have', () => {
-    const before = bench();
+    const before = workbench();
     const withCharge = (extra: object) => ({
       ...before,
       sheets: before.sheets.map((used) =>

@@ -12,7 +12,7 @@ const mailing: Owned = { id: 'mail', label: 'Mailing tool', features: ['mailings
 const sheet = typedSheet('Brindle', { Plain: '10/mo, mailings: no', Full: '25/mo, mailings: yes' });
 
 function results(owned: readonly Owned[]) {
-  const bench: Workbench = {
+  const workbench: Workbench = {
     decision: smallDecision({
       needs: [{ feature: 'mailings', level: 'must' }],
       owned: [...owned],
@@ -24,7 +24,7 @@ function results(owned: readonly Owned[]) {
     }),
     sheets: [{ id: 's', revision: 1, sheet }],
   };
-  const { file, heldBack } = assembleDecisionFile(bench);
+  const { file, heldBack } = assembleDecisionFile(workbench);
   expect(heldBack).toEqual([]);
   return priceDecision(readDecisionFile(file)).result.candidates.map(({ total, missing }) => [total, missing]);
 }

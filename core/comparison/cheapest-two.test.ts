@@ -5,7 +5,7 @@ import { kiteDecision } from '../tests/kite-decision';
 import { randomDecision } from '../tests/random-decision';
 import { readOrNull } from '../tests/read-or-null';
 import { richDecision } from '../tests/rich-decision';
-import { standingOf } from '../what-if/offers';
+import { leadIn } from '../what-if/offers';
 import { cheapestTwo } from './cheapest-two';
 import { priceDecision } from './decision-result';
 import { versionTwoDecision } from '../tests/version-two-decision';
@@ -21,7 +21,7 @@ describe('the cheapest two', () => {
       fc.assert(
         fc.property(made, (one) => {
           const file = readOrNull(one);
-          if (file) expect(cheapestTwo(file)).toEqual(standingOf(priceDecision(file)));
+          if (file) expect(cheapestTwo(file)).toEqual(leadIn(priceDecision(file)));
         }),
         { numRuns: 100 },
       );
@@ -51,7 +51,7 @@ describe('the cheapest two', () => {
       plans: [{ plan: `p${index}`, term: 'm' }],
     }));
     const many: DecisionFile = { ...file, offers, candidates };
-    expect(cheapestTwo(many)).toEqual(standingOf(priceDecision(many)));
+    expect(cheapestTwo(many)).toEqual(leadIn(priceDecision(many)));
   });
 
   it('of equal ones the first in the file', () => {
@@ -74,7 +74,7 @@ describe('the cheapest two', () => {
         : offer,
     );
     // 100 orders are a hair more than three packages.
-    expect(cheapestTwo({ ...file, offers })).toEqual(standingOf(priceDecision({ ...file, offers })));
+    expect(cheapestTwo({ ...file, offers })).toEqual(leadIn(priceDecision({ ...file, offers })));
   });
 
   it('is nobody where nobody can be chosen', () => {

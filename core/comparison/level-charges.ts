@@ -13,7 +13,7 @@ import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import type { CompiledCharge } from '../scales/compiled-candidate';
 import { isNearEdge, valuesAt } from '../scales/form-values';
 import { isConstant } from '../scales/level-form';
-import { liftedLevels, statedLevel } from '../scales/level';
+import { liftedAssumptions, statedAssumptions } from '../scales/pricing-assumptions';
 
 /** The lines of a charge in every month, in base currency. */
 interface ChargeLines {
@@ -44,7 +44,7 @@ interface LevelCharge {
 
 /** Prepares the charges of all candidates for being worked out at one level after the other. */
 export function levelCharges(pricing: Pricing): LevelCharges {
-  const levels = liftedLevels(statedLevel(pricing.file));
+  const withLift = liftedAssumptions(statedAssumptions(pricing.file));
   const known = new Map<CompiledCharge, LevelCharge>();
   const candidates = pricing.file.candidates.map((candidate) => {
     const charges = candidateCharges(pricing, candidate).filter(({ charge }) => !isChargeNotKnown(charge));
@@ -53,7 +53,7 @@ export function levelCharges(pricing: Pricing): LevelCharges {
       .map((one) => {
         const { currency, taxExcluded } = one.owner;
         const isCredit = one.charge.credit === true;
-        const compiled = levels(candidate.lift).charge({ amount: one.rule.amount, currency, taxExcluded, isCredit, counting: null });
+        const compiled = withLift(candidate.lift).charge({ amount: one.rule.amount, currency, taxExcluded, isCredit, counting: null });
         const found = known.get(compiled) ?? levelCharge(pricing, candidate, one, compiled);
         known.set(compiled, found);
         return found;

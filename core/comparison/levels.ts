@@ -1,4 +1,4 @@
-import { decimal, fixed, fraction, ONE, settle } from '../amount/decimal';
+import { decimal, fixed, fraction, ONE, withoutDivisionResidue } from '../amount/decimal';
 import { minorDigits, moneyText, roundMoney } from '../amount/currencies';
 import { minorText, type MinorUnits, roundedProduct } from '../amount/minor-units';
 import { BUCKETS, type Bucket } from '../pricing/ledger-line';
@@ -65,8 +65,8 @@ function pricedAt(pricing: Pricing, candidates: readonly LevelCandidate[], charg
     version: 1,
     months: [...forecast.months],
     // What a division left behind (orders every three months) may not decide a half.
-    orders: forecast.orders.map((orders) => settle(orders.times(scale)).toFixed(4)),
-    sales: forecast.sales.map((sales) => moneyText(roundMoney(settle(sales.times(scale)), file.currency), file.currency)),
+    orders: forecast.orders.map((orders) => withoutDivisionResidue(orders.times(scale)).toFixed(4)),
+    sales: forecast.sales.map((sales) => moneyText(roundMoney(withoutDivisionResidue(sales.times(scale)), file.currency), file.currency)),
     candidates: results,
     cheapest: bestOf(results, (a, b) => decimal(a.total).lt(b.total)),
     mostKept: bestOf(results, (a, b) => decimal(a.keep).gt(b.keep)),
@@ -124,7 +124,7 @@ function candidateAt(
       monthly: monthly.map((units) => minorText(units, digits)),
       perOrder: orders.isZero() ? null : fixed(exactTotal.div(orders.times(scale)), 4),
       shareOfSales: sales.isZero() ? null : fixed(exactTotal.div(sales.times(scale)).times(100), 4),
-      keep: moneyText(roundMoney(settle(kept.times(scale)), currency).minus(exactTotal), currency),
+      keep: moneyText(roundMoney(withoutDivisionResidue(kept.times(scale)), currency).minus(exactTotal), currency),
       outgrown,
       usable: before.missing.length === 0 && before.unclear.length === 0 && outgrown === null,
     },

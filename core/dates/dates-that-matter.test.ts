@@ -22,17 +22,18 @@ function birch(terms: Term[], more: Partial<DecisionFile> = {}, plan: Partial<Pl
   return takeApart({ ...kites, offers, candidates, ...more }, () => `s${next++}`, '2026-11-01');
 }
 
-const datesOf = (bench: Workbench, verdict?: GivenVerdict) =>
-  datesThatMatter(bench, priceDecision(assembleDecisionFile(bench).file), verdict);
-const told = (bench: Workbench, verdict?: GivenVerdict) => datesOf(bench, verdict).map(({ kind, on, atStake }) => [kind, on, atStake]);
+const datesOf = (workbench: Workbench, verdict?: GivenVerdict) =>
+  datesThatMatter(workbench, priceDecision(assembleDecisionFile(workbench).file), verdict);
+const told = (workbench: Workbench, verdict?: GivenVerdict) =>
+  datesOf(workbench, verdict).map(({ kind, on, atStake }) => [kind, on, atStake]);
 
 describe('days that matter', () => {
   it('trial, refund window, rise after the introductory price, and renewals follow the day of joining', () => {
-    const bench = withDecision(
+    const workbench = withDecision(
       birch([{ id: 'q', months: 3, price: '60', intro: { price: '15', periods: 1 }, trialDays: 14, refundDays: 30 }]),
       (one) => ({ ...one, dates: { joins: '2027-01-20' } }),
     );
-    expect(told(bench)).toEqual([
+    expect(told(workbench)).toEqual([
       ['joins', '2027-01-20', null],
       ['trial-ends', '2027-02-03', '15.00'],
       ['refund-ends', '2027-03-05', '15.00'],
@@ -41,7 +42,11 @@ describe('days that matter', () => {
       ['renewal', '2027-08-03', '60.00'],
       ['renewal', '2027-11-03', '60.00'],
     ]);
-    expect(datesOf(bench).find(({ kind }) => kind === 'price-rises')).toMatchObject({ detail: '60.00', about: 'Birch Plan', months: 3 });
+    expect(datesOf(workbench).find(({ kind }) => kind === 'price-rises')).toMatchObject({
+      detail: '60.00',
+      about: 'Birch Plan',
+      months: 3,
+    });
   });
 
   it('without a stated day one joins on the first of the horizon; months that renew are not told', () => {
@@ -52,8 +57,8 @@ describe('days that matter', () => {
   });
 
   it('amounts are in the base currency', () => {
-    const bench = birch([{ id: 'y', months: 12, price: '100.05' }], { rates: { USD: '0.9' }, months: 24 }, { currency: 'USD' });
-    expect(told(bench)).toContainEqual(['renewal', '2028-01-01', '90.05']);
+    const workbench = birch([{ id: 'y', months: 12, price: '100.05' }], { rates: { USD: '0.9' }, months: 24 }, { currency: 'USD' });
+    expect(told(workbench)).toContainEqual(['renewal', '2028-01-01', '90.05']);
   });
 
   it('a limit and a break-even come in the month that reaches them', () => {
@@ -61,9 +66,9 @@ describe('days that matter', () => {
       streams: [{ id: 'kites', label: 'Kites', kind: 'goods' as const, orders: { start: '10', add: '10' }, orderValue: '10' }],
     };
     // Alder is cheaper below sales of 500 a month, reached with 50 orders in May; average sales are 650.
-    const bench = birch([{ id: 'm', months: 1, price: '30' }], { forecast: growing });
+    const workbench = birch([{ id: 'm', months: 1, price: '30' }], { forecast: growing });
     const verdict = given('A', 'Alder');
-    const dates = datesOf(bench, verdict);
+    const dates = datesOf(workbench, verdict);
     // From May to December: 8 × 20 more for Birch's plan; 4 % of sales of 500 to 1,200 less, that is 4 % of 6,800.
     expect(dates.find(({ kind }) => kind === 'break-even')).toMatchObject({
       id: 'break-even.A.B',
@@ -87,10 +92,10 @@ describe('days that matter', () => {
   });
 
   it('the end of an offer is told for all before a verdict, and after it for what was chosen', () => {
-    const bench = birch([{ id: 'm', months: 1, price: '30', intro: { price: '1', periods: 2 } }]);
+    const workbench = birch([{ id: 'm', months: 1, price: '30', intro: { price: '1', periods: 2 } }]);
     const dated = {
-      ...bench,
-      sheets: bench.sheets.map((used) => ({ ...used, sheet: { ...used.sheet, figures: { 'pb term 1': { until: '2026-12-31' } } } })),
+      ...workbench,
+      sheets: workbench.sheets.map((used) => ({ ...used, sheet: { ...used.sheet, figures: { 'pb term 1': { until: '2026-12-31' } } } })),
     };
     expect(datesOf(dated).find(({ kind }) => kind === 'offer-ends')).toMatchObject({
       id: 'offer-ends.pb.m',
@@ -102,7 +107,7 @@ describe('days that matter', () => {
 
   it('a way tells its moves; within a vendor there is no second trial', () => {
     const terms = [{ id: 'm', months: 1, price: '30', trialDays: 30, intro: { price: '1', periods: 2 } }];
-    const bench = birch(terms, {
+    const workbench = birch(terms, {
       candidates: [
         ...kites.candidates.map((one) => (one.id === 'B' ? { ...one, plans: [{ plan: 'pb', term: 'm' }] } : one)),
         { id: 'C', label: 'Birch again', plans: [{ plan: 'pb', term: 'm' }] },
@@ -116,24 +121,24 @@ describe('days that matter', () => {
         { candidate: later, label: later, segment: { candidate: later, from: '2027-07', months: 6 } },
       ],
     });
-    expect(told(bench, way('C')).filter(([kind]) => ['move', 'trial-ends'].includes(kind ?? ''))).toEqual([
+    expect(told(workbench, way('C')).filter(([kind]) => ['move', 'trial-ends'].includes(kind ?? ''))).toEqual([
       ['trial-ends', '2027-01-31', '1.00'],
       ['move', '2027-07-01', null],
     ]);
   });
 
   it('own dates stand among the others; a verdict is looked at again after half a year', () => {
-    const bench = withDecision(birch([{ id: 'm', months: 1, price: '30' }]), (one) => ({
+    const workbench = withDecision(birch([{ id: 'm', months: 1, price: '30' }]), (one) => ({
       ...one,
       dates: { lookAgain: 30, own: [{ id: 'x', on: '2026-12-05', what: 'Ask the bank' }] },
     }));
-    expect(told(bench, given('B', 'Birch'))).toEqual([
+    expect(told(workbench, given('B', 'Birch'))).toEqual([
       ['look-again', '2026-12-01', null],
       ['own', '2026-12-05', null],
       ['joins', '2027-01-01', null],
       ['verdict-again', '2027-05-26', '240.00'],
     ]);
-    const [first] = datesOf(bench);
+    const [first] = datesOf(workbench);
     expect(first && daysLeft(first, '2026-12-04')).toBe(-3);
   });
 

@@ -92,17 +92,17 @@ export function usedIn(verdict: GivenVerdict | undefined, priced: PricedDecision
  * The days that matter for what is used: trial ends, refund windows, rises of the price, renewals, offers that end,
  * limits and break-evens that the forecast reaches, moves, days to look again, and the person's own; the earliest first.
  */
-export function datesThatMatter(bench: Workbench, priced: PricedDecision, verdict: GivenVerdict | undefined): DateThatMatters[] {
-  const { decision } = bench;
+export function datesThatMatter(workbench: Workbench, priced: PricedDecision, verdict: GivenVerdict | undefined): DateThatMatters[] {
+  const { decision } = workbench;
   const { pricing } = priced;
   const used = usedIn(verdict, priced);
   const joins = decision.dates?.joins ?? `${decision.start}-01`;
   const all = [
     ...used.flatMap((one, index) => datesOfCandidate(pricing, one, index, addMonthsToDay(joins, one.from), used[index - 1]?.candidate)),
-    ...limitsReached(bench, pricing, used),
+    ...limitsReached(workbench, pricing, used),
     ...breakEvensReached(priced, used),
-    ...offersEnding(bench, priced, verdict ? used : decision.candidates.map(({ id }) => ({ candidate: id }))),
-    ...lookAgain(bench, used, pricing),
+    ...offersEnding(workbench, priced, verdict ? used : decision.candidates.map(({ id }) => ({ candidate: id }))),
+    ...lookAgain(workbench, used, pricing),
     ...(verdict
       ? [
           {
@@ -252,8 +252,8 @@ function paymentsUntil({ pricing, part, term, count, currency, extraMonths, join
 }
 
 /** The first month in which each limit is reached by the forecast, or, where it does not reach it, if sales come out hopeful. */
-function limitsReached(bench: Workbench, pricing: Pricing, used: readonly Used[]): DateThatMatters[] {
-  const hopeful = preparePricing(assembleDecisionFile(benchInVersion(bench, 'hopeful')).file);
+function limitsReached(workbench: Workbench, pricing: Pricing, used: readonly Used[]): DateThatMatters[] {
+  const hopeful = preparePricing(assembleDecisionFile(benchInVersion(workbench, 'hopeful')).file);
   return used.flatMap(({ candidate }) => {
     const expected = limitReached(pricing, candidate);
     const others = limitReached(hopeful, candidate).filter(({ id }) => expected.every((one) => one.id !== id));
@@ -312,10 +312,14 @@ function breakEvensReached({ pricing, result }: PricedDecision, used: readonly U
 }
 
 /** Special offers of candidates, where a price sheet says until when they hold. */
-function offersEnding(bench: Workbench, { pricing }: PricedDecision, of: ReadonlyArray<{ readonly candidate: string }>): DateThatMatters[] {
+function offersEnding(
+  workbench: Workbench,
+  { pricing }: PricedDecision,
+  of: ReadonlyArray<{ readonly candidate: string }>,
+): DateThatMatters[] {
   const ids = new Set(of.map(({ candidate }) => candidate));
   return lookAtOffers(pricing.file, []).offers.flatMap(({ id, part, term, label, candidates, saves }) => {
-    const on = candidates.some((candidate) => ids.has(candidate)) ? offerEnds(bench, part, term) : null;
+    const on = candidates.some((candidate) => ids.has(candidate)) ? offerEnds(workbench, part, term) : null;
     return on === null
       ? []
       : [{ id: `offer-ends.${id.replaceAll(' ', '.')}`, kind: 'offer-ends' as const, on, about: label, atStake: saves }];

@@ -68,8 +68,8 @@ describe('candidates', () => {
     const sheet = sheetWith([12]);
     const { candidates } = withCandidatesForNewTerms(decision, null, sheet);
     const [candidate] = candidates;
-    const bench = { decision, sheets: [{ id: 's', revision: 1, sheet }] };
-    expect(candidate && candidateSummary(bench, { ...candidate, extras: [{ label: 'Theme', amount: '60', months: 0 }] })).toBe(
+    const workbench = { decision, sheets: [{ id: 's', revision: 1, sheet }] };
+    expect(candidate && candidateSummary(workbench, { ...candidate, extras: [{ label: 'Theme', amount: '60', months: 0 }] })).toBe(
       'by the year, 1 extra',
     );
   });

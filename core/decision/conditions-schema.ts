@@ -81,4 +81,4 @@ export const segmentSchema = z.strictObject({ candidate: slug, from: monthField,
 export type Condition = z.output<typeof conditionSchema>;
 export type Threshold = z.output<typeof thresholdSchema>;
 export type Suits = z.output<typeof suitsSchema>;
-export type Level = z.output<typeof levelSchema>;
+export type SalesLevel = z.output<typeof levelSchema>;

@@ -18,26 +18,26 @@ export interface Workbench {
 }
 
 /** The workbench with its expected sales in one of their versions. */
-export function benchInVersion(bench: Workbench, version: VersionName): Workbench {
-  if (version === 'expected') return bench;
-  const { forecast, versions } = bench.decision;
-  return { ...bench, decision: { ...bench.decision, forecast: inVersion(forecast, differencesOf(versions, version)) } };
+export function benchInVersion(workbench: Workbench, version: VersionName): Workbench {
+  if (version === 'expected') return workbench;
+  const { forecast, versions } = workbench.decision;
+  return { ...workbench, decision: { ...workbench.decision, forecast: inVersion(forecast, differencesOf(versions, version)) } };
 }
 
 /** The sheet of an id, or undefined. */
-export function findSheet(bench: Workbench, id: string): UsedSheet | undefined {
-  return bench.sheets.find((used) => used.id === id);
+export function findSheet(workbench: Workbench, id: string): UsedSheet | undefined {
+  return workbench.sheets.find((used) => used.id === id);
 }
 
 /** The workbench with one sheet's content replaced; its revision stays until it is saved. */
-export function withSheet(bench: Workbench, id: string, change: (sheet: PriceSheet) => PriceSheet): Workbench {
+export function withSheet(workbench: Workbench, id: string, change: (sheet: PriceSheet) => PriceSheet): Workbench {
   return {
-    ...bench,
-    sheets: bench.sheets.map((used) => (used.id === id ? { ...used, sheet: change(used.sheet) } : used)),
+    ...workbench,
+    sheets: workbench.sheets.map((used) => (used.id === id ? { ...used, sheet: change(used.sheet) } : used)),
   };
 }
 
 /** The workbench with its decision document replaced. */
-export function withDecision(bench: Workbench, change: (decision: Decision) => Decision): Workbench {
-  return { ...bench, decision: change(bench.decision) };
+export function withDecision(workbench: Workbench, change: (decision: Decision) => Decision): Workbench {
+  return { ...workbench, decision: change(workbench.decision) };
 }

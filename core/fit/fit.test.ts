@@ -151,8 +151,8 @@ describe('what a candidate gets on wants and qualities', () => {
       },
     ],
   });
-  const bench = { decision, sheets };
-  const found = fitTable(bench, assembleDecisionFile(bench).file);
+  const workbench = { decision, sheets };
+  const found = fitTable(workbench, assembleDecisionFile(workbench).file);
 
   it('wants count in whole, connections both ways by halves, gaps are gaps', () => {
     expect(found.criteria.map(({ key }) => key)).toEqual([
@@ -178,8 +178,8 @@ describe('what a candidate gets on wants and qualities', () => {
     ]);
     expect(
       fitTable(
-        { ...bench, decision: { ...decision, vendors: { tidewrack: decision.vendors?.['tidewrack'] ?? {} } } },
-        assembleDecisionFile(bench).file,
+        { ...workbench, decision: { ...decision, vendors: { tidewrack: decision.vendors?.['tidewrack'] ?? {} } } },
+        assembleDecisionFile(workbench).file,
       ).rows[2]?.points.slice(4),
     ).toEqual([null, 25]);
   });

@@ -16,7 +16,7 @@ describe('who can come first', () => {
     Narrow: '5/mo, gift cards: yes, video: yes, 1 seat',
   });
   const plans = sheet.kind === 'offer' ? sheet.offer.plans : [];
-  const bench: Workbench = {
+  const workbench: Workbench = {
     decision: smallDecision({
       needs: [
         { feature: 'gift-cards', level: 'must' },
@@ -31,8 +31,8 @@ describe('who can come first', () => {
     }),
     sheets: [{ id: 's', revision: 1, sheet }],
   };
-  const { file } = assembleDecisionFile(bench);
-  const table = fitTable(bench, file);
+  const { file } = assembleDecisionFile(workbench);
+  const table = fitTable(workbench, file);
 
   it('is only who can be chosen: not who lacks a must, nor who is outgrown', () => {
     expect(table.rows.map(({ candidate, points }) => [candidate, ...points])).toEqual([
@@ -41,6 +41,6 @@ describe('who can come first', () => {
       ['C', 100],
     ]);
     expect(usableRows(table, priceDecision(file)).rows.map(({ candidate }) => candidate)).toEqual(['B']);
-    expect(judge(bench, decisionProposals(bench)).firstPlaces).toEqual([{ candidate: 'B', label: 'Plus', share: 1 }]);
+    expect(judge(workbench, decisionProposals(workbench)).firstPlaces).toEqual([{ candidate: 'B', label: 'Plus', share: 1 }]);
   });
 });

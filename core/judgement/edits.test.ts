@@ -22,7 +22,7 @@ import { judge } from './work-out';
 
 const EDITS = { copy: withCopiedCandidate, remove: withoutCandidate, pin: (one: Decision, id: string) => withPinned(one, id, true) };
 
-type Step = (bench: Workbench) => Workbench;
+type Step = (workbench: Workbench) => Workbench;
 
 const start: Workbench = {
   decision: smallDecision({ hourValue: '20' }),
@@ -54,8 +54,8 @@ const needAt = ({ decision: { needs = [] } }: Workbench, at: number) => needs[at
 const steps: fc.Arbitrary<Step> = fc.oneof(
   fc.record({ words, kind: fc.constantFrom('yes-no' as const, 'at-least' as const, 'connects' as const, 'without' as const) }).map(
     ({ words: text, kind }): Step =>
-      (bench) =>
-        withDecision(bench, (one) => withNeed(one, newNeed(text, kind, []))),
+      (workbench) =>
+        withDecision(workbench, (one) => withNeed(one, newNeed(text, kind, []))),
   ),
   fc
     .record({
@@ -72,13 +72,15 @@ const steps: fc.Arbitrary<Step> = fc.oneof(
         { label: '' },
       ),
     })
-    .map(({ at, change }): Step => (bench) => {
-      const need = needAt(bench, at);
-      return need ? withDecision(bench, (one) => withChangedNeed(one, needKey(need), (former) => ({ ...former, ...change }))) : bench;
+    .map(({ at, change }): Step => (workbench) => {
+      const need = needAt(workbench, at);
+      return need
+        ? withDecision(workbench, (one) => withChangedNeed(one, needKey(need), (former) => ({ ...former, ...change })))
+        : workbench;
     }),
-  fc.nat(9).map((at): Step => (bench) => {
-    const need = needAt(bench, at);
-    return need ? withDecision(bench, (one) => withChangedNeed(one, needKey(need), () => null)) : bench;
+  fc.nat(9).map((at): Step => (workbench) => {
+    const need = needAt(workbench, at);
+    return need ? withDecision(workbench, (one) => withChangedNeed(one, needKey(need), () => null)) : workbench;
   }),
   fc
     .record({
@@ -92,46 +94,48 @@ const steps: fc.Arbitrary<Step> = fc.oneof(
         { kind: 'one-way', way: 'from' },
       ),
     })
-    .map(({ at, plan, answer }): Step => (bench) => {
-      const need = needAt(bench, at);
-      return need ? withSheet(bench, plan.startsWith('oakum') ? 's1' : 's0', (sheet) => withAnswer(sheet, plan, need, answer)) : bench;
+    .map(({ at, plan, answer }): Step => (workbench) => {
+      const need = needAt(workbench, at);
+      return need
+        ? withSheet(workbench, plan.startsWith('oakum') ? 's1' : 's0', (sheet) => withAnswer(sheet, plan, need, answer))
+        : workbench;
     }),
-  fc.nat(9).map((at): Step => (bench) => {
-    const need = needAt(bench, at);
-    return need ? withSheet(bench, 's0', (sheet) => withAnswerByAddon(sheet, need, { id: 'tidewrack-club' })) : bench;
+  fc.nat(9).map((at): Step => (workbench) => {
+    const need = needAt(workbench, at);
+    return need ? withSheet(workbench, 's0', (sheet) => withAnswerByAddon(sheet, need, { id: 'tidewrack-club' })) : workbench;
   }),
-  fc.constant<Step>((bench) =>
-    withDecision(bench, (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], ['goods', 'together', 'abroad']) })),
+  fc.constant<Step>((workbench) =>
+    withDecision(workbench, (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], ['goods', 'together', 'abroad']) })),
   ),
-  fc.nat(3).map((at): Step => (bench) => {
-    const proposed = decisionProposals(bench).vendors.flatMap(({ offer, proposed: found }) => (found ? [{ offer, ...found }] : []))[at];
-    return proposed ? withDecision(bench, () => withFollower(bench, proposed, '2026-11-25')) : bench;
+  fc.nat(3).map((at): Step => (workbench) => {
+    const proposed = decisionProposals(workbench).vendors.flatMap(({ offer, proposed: found }) => (found ? [{ offer, ...found }] : []))[at];
+    return proposed ? withDecision(workbench, () => withFollower(workbench, proposed, '2026-11-25')) : workbench;
   }),
   fc.record({ id: fc.constantFrom('A', 'B', 'C'), what: fc.constantFrom('copy' as const, 'remove' as const, 'pin' as const) }).map(
     ({ id, what }): Step =>
-      (bench) =>
-        withDecision(bench, (one) => EDITS[what](one, id)),
+      (workbench) =>
+        withDecision(workbench, (one) => EDITS[what](one, id)),
   ),
-  fc.constant<Step>((bench) =>
-    withDecision(bench, (one) =>
+  fc.constant<Step>((workbench) =>
+    withDecision(workbench, (one) =>
       withVendor(withQualities(one, USUAL_QUALITIES), 'tidewrack', (notes) =>
         withTried(withMarkGiven(notes, 'room', '4', '2026-11-25'), 't', { mark: '7' }),
       ),
     ),
   ),
-  fc.constant<Step>((bench) => ({ ...bench, sheets: bench.sheets.slice(0, 1) })),
+  fc.constant<Step>((workbench) => ({ ...workbench, sheets: workbench.sheets.slice(0, 1) })),
 );
 
 it('whatever is done one after the other, the decision can be kept, computed and judged', () => {
   fc.assert(
     fc.property(fc.array(steps, { minLength: 1, maxLength: 10 }), (all) => {
-      const bench = all.reduce((changed, step) => step(changed), start);
-      expect(decisionSchema.safeParse(bench.decision).error?.issues).toBeUndefined();
-      for (const { sheet } of bench.sheets) expect(priceSheetSchema.safeParse(sheet).error?.issues).toBeUndefined();
-      const proposals = decisionProposals(bench);
-      const live = withFollowed(bench, proposals);
+      const workbench = all.reduce((changed, step) => step(changed), start);
+      expect(decisionSchema.safeParse(workbench.decision).error?.issues).toBeUndefined();
+      for (const { sheet } of workbench.sheets) expect(priceSheetSchema.safeParse(sheet).error?.issues).toBeUndefined();
+      const proposals = decisionProposals(workbench);
+      const live = withFollowed(workbench, proposals);
       expect(() => readDecisionFile(assembleDecisionFile(live).file)).not.toThrow();
-      const { questions, firstPlaces } = judge(bench, proposals);
+      const { questions, firstPlaces } = judge(workbench, proposals);
       expect(questions.every(({ partLabel }) => partLabel.length > 0)).toBe(true);
       expect(firstPlaces.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9);
     }),

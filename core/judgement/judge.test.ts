@@ -80,26 +80,26 @@ const benchArbitrary: fc.Arbitrary<Workbench> = fc
 describe('what is worked out beside the interface', () => {
   it('has an answer whatever is answered, needed and left out; what is proposed is usable at just that total', () => {
     fc.assert(
-      fc.property(benchArbitrary, (bench) => {
-        const proposals = decisionProposals(bench);
+      fc.property(benchArbitrary, (workbench) => {
+        const proposals = decisionProposals(workbench);
         const made = [...proposals.vendors.flatMap(({ proposed }) => proposed ?? []), ...(proposals.pair ? [proposals.pair] : [])];
         const { file, heldBack } = assembleDecisionFile({
-          ...bench,
-          decision: { ...bench.decision, candidates: made.map((one, index) => ({ id: `P${index}`, label: 'p', ...one.made })) },
+          ...workbench,
+          decision: { ...workbench.decision, candidates: made.map((one, index) => ({ id: `P${index}`, label: 'p', ...one.made })) },
         });
         expect(heldBack).toEqual([]);
         const { candidates } = priceDecision(readDecisionFile(file)).result;
         for (const { id, total, usable, unknown } of candidates) {
           const proposed = made[Number(id.slice(1))];
           expect({ usable, unknown }).toEqual({ usable: true, unknown: [] });
-          if (!bench.decision.owned) expect(total).toBe(proposed?.total);
+          if (!workbench.decision.owned) expect(total).toBe(proposed?.total);
           expect(Number(total)).toBeGreaterThanOrEqual(Number(proposed?.total));
         }
-        const { questions, firstPlaces } = judge(bench, proposals);
+        const { questions, firstPlaces } = judge(workbench, proposals);
         expect(questions.every(({ effect }) => effect.kind !== 'cheapest' || effect.by === null || Number(effect.by) > 0)).toBe(true);
         expect(firstPlaces.every(({ share }) => Number.isFinite(share))).toBe(true);
         expect(
-          fits(fitTable(bench, assembleDecisionFile(bench).file)).every(
+          fits(fitTable(workbench, assembleDecisionFile(workbench).file)).every(
             ({ fit, most }) => fit >= 0 && most <= 100 + 1e-9 && fit <= most + 1e-9,
           ),
         ).toBe(true);

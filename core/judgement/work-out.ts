@@ -23,13 +23,13 @@ export interface Judged {
 }
 
 /** What is to find out and how stable the fit is; candidates that follow a proposal are judged as it is now. */
-export function judge(bench: Workbench, proposals: DecisionProposals): Judged {
-  const live = withFollowed(bench, proposals);
+export function judge(workbench: Workbench, proposals: DecisionProposals): Judged {
+  const live = withFollowed(workbench, proposals);
   const { file } = assembleDecisionFile(live);
   const priced = priceDecision(file);
   const table = fitTable(live, file);
   return {
-    questions: toFindOut({ bench: live, priced, proposals, fits: fits(table) }),
+    questions: toFindOut({ workbench: live, priced, proposals, fits: fits(table) }),
     firstPlaces: firstPlaces(usableRows(table, priced)),
   };
 }

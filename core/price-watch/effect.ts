@@ -45,23 +45,23 @@ export function effectOnDecision(before: Workbench, after: Workbench): EffectOnD
   return { parts, isVerdict: verdict !== undefined, since: since(asOfNow, chosenAfter, now.priced.pricing.file) };
 }
 
-function comesTo(bench: Workbench) {
-  const priced = priceDecision(assembleDecisionFile(bench).file);
-  return { bench, priced, lineUp: lineUp(priced) };
+function comesTo(workbench: Workbench) {
+  const priced = priceDecision(assembleDecisionFile(workbench).file);
+  return { workbench, priced, lineUp: lineUp(priced) };
 }
 
 function chosen(of: ReturnType<typeof comesTo>, choice: Choice): Chosen | null {
   const { file } = of.priced.pricing;
   const route =
     choice.kind === 'route' && file.candidates.length > 0
-      ? routePlanner(file).plan(of.bench.decision.whatIf?.moving ?? USUAL_MOVING)
+      ? routePlanner(file).plan(of.workbench.decision.whatIf?.moving ?? USUAL_MOVING)
       : null;
   return chosenNow({ ...of, basis: { route } }, choice);
 }
 
 /** By how much every candidate's total changes, those that change at all, the most first; base currency. */
 export function changedTotals(before: Workbench, after: Workbench): Array<{ readonly label: string; readonly difference: string }> {
-  const [then, now] = [before, after].map((bench) => comesTo(bench));
+  const [then, now] = [before, after].map((workbench) => comesTo(workbench));
   if (!then || !now) return [];
   const { currency } = now.priced.pricing.file;
   return now.lineUp.columns

@@ -228,11 +228,11 @@ describe('what a change does to a decision', () => {
   });
 
   it('with a verdict it is about what was chosen, even if it is not the cheapest', () => {
-    const bench = kites('30');
-    const priced = priceDecision(assembleDecisionFile(bench).file);
+    const workbench = kites('30');
+    const priced = priceDecision(assembleDecisionFile(workbench).file);
     const verdict = giveVerdict(
       {
-        bench,
+        workbench,
         priced,
         lineUp: lineUp(priced),
         basis: { conditions: [], thresholds: [], suits: {}, route: null, mayWin: [] },
@@ -243,7 +243,7 @@ describe('what a change does to a decision', () => {
       'v',
     );
     const given = (of: Workbench): Workbench => ({ ...of, decision: { ...of.decision, verdicts: verdict ? [verdict] : [] } });
-    expect(effectOnDecision(given(bench), given(kites('70')))).toMatchObject({
+    expect(effectOnDecision(given(workbench), given(kites('70')))).toMatchObject({
       isVerdict: true,
       since: { standing: 'overtaken', dearer: '480.00', now: { candidate: 'A', margin: '-240.00' } },
     });

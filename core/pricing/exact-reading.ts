@@ -1,4 +1,4 @@
-import { Decimal, ONE, plus, settle, ZERO } from '../amount/decimal';
+import { Decimal, ONE, plus, withoutDivisionResidue, ZERO } from '../amount/decimal';
 import { minorDigits, roundLine, roundMoney } from '../amount/currencies';
 import { runsOverMonths } from '../rules/expression/parts';
 import { MinorAmount } from '../amount/minor-amount';
@@ -111,7 +111,7 @@ const READINGS: { readonly [Name in ExpressionName]: Read<Name> } = {
   },
   'at-least': (reader, { of, bound }) => combined(reader, of, bound, (a, b) => (a.lt(b) ? b : a)),
   'at-most': (reader, { of, bound }) => combined(reader, of, bound, (a, b) => (a.gt(b) ? b : a)),
-  packages: (reader, { of, size }) => combined(reader, of, size, (a, b) => settle(a.div(b)).ceil()),
+  packages: (reader, { of, size }) => combined(reader, of, size, (a, b) => withoutDivisionResidue(a.div(b)).ceil()),
   bands: (reader, one) => bandMonths(reader, one),
   'so-far': (reader, { of }) => {
     let sum = ZERO;
@@ -196,7 +196,7 @@ interface ExactBand {
 function bandMonths(reader: Reader, { of, how, bands }: Bands): Months {
   const exact = bands.map(exactBand);
   const amount = how === 'graduated' ? graduatedAmount : volumeAmount;
-  return reader.read(of).map((quantity) => amount(exact, settle(quantity)));
+  return reader.read(of).map((quantity) => amount(exact, withoutDivisionResidue(quantity)));
 }
 
 function exactBand({ upTo, each, percent, flat }: RatedBand): ExactBand {

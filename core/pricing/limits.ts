@@ -1,4 +1,4 @@
-import { type Decimal, ONE, settle, ZERO } from '../amount/decimal';
+import { type Decimal, ONE, withoutDivisionResidue, ZERO } from '../amount/decimal';
 import type { Candidate } from '../decision-file/candidate-schema';
 import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import { constant, figure, product, quotient, sumOf } from '../rules/expression/build';
@@ -32,7 +32,7 @@ export interface LimitedQuantity {
  */
 export function exceededLimits(pricing: Pricing, candidate: Candidate, scale: Decimal = ONE): ExceededLimit[] {
   const exceeded = limitedQuantities(pricing, candidate, scale).flatMap(({ limit, quantities, most }) =>
-    quantities.flatMap((quantity, month) => (settle(quantity).gt(most) ? [{ month, limit }] : [])),
+    quantities.flatMap((quantity, month) => (withoutDivisionResidue(quantity).gt(most) ? [{ month, limit }] : [])),
   );
   return exceeded.sort((a, b) => a.month - b.month || compared(a.limit, b.limit));
 }

@@ -1,6 +1,6 @@
 import { type Decimal, ZERO } from '../amount/decimal';
 import type { AddonChoice, PartCost } from './part-costs';
-import { together } from './part-costs';
+import { sumOfCosts } from './part-costs';
 
 /** An add-on with every way of taking it that can be of use, and what it is good for. */
 export interface UsefulAddon {
@@ -76,7 +76,7 @@ export function cheapestFew({ base, addons, wanted, taxRate, atMost }: AddonSear
       const raised = step.isRaising
         ? short.map((lacking, name) => later(lacking, (step.raises[name] ?? 0n) * BigInt(choice.count)))
         : short;
-      visit(at + 1, together(cost, choice.cost), [...taken, choice], unmet & ~step.meets, raised);
+      visit(at + 1, sumOfCosts(cost, choice.cost), [...taken, choice], unmet & ~step.meets, raised);
     }
   };
   visit(0, base, [], maskOf(wanted.unmet), [...wanted.short.values()].map(exact));

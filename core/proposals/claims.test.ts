@@ -76,38 +76,38 @@ const benchArbitrary: fc.Arbitrary<Workbench> = fc
     sheets: vendors.map((one, at) => ({ id: `s${at}`, revision: 1, sheet: sheetOf(one, at) })),
   }));
 
-const least = (bench: Workbench) =>
-  Math.min(Infinity, ...decisionProposals(bench).vendors.flatMap(({ proposed }) => (proposed ? [Number(proposed.total)] : [])));
+const least = (workbench: Workbench) =>
+  Math.min(Infinity, ...decisionProposals(workbench).vendors.flatMap(({ proposed }) => (proposed ? [Number(proposed.total)] : [])));
 
 /** The bench with everything a plan says nothing about answered with yes. */
-function withAllMet(bench: Workbench, plan: string): Workbench {
-  const open = (bench.decision.needs ?? []).filter(({ feature }) =>
-    bench.sheets.some(
+function withAllMet(workbench: Workbench, plan: string): Workbench {
+  const open = (workbench.decision.needs ?? []).filter(({ feature }) =>
+    workbench.sheets.some(
       ({ sheet }) =>
         sheet.kind === 'offer' && sheet.offer.plans.some(({ id, features }) => id === plan && (features?.[feature] ?? null) === null),
     ),
   );
   return {
-    ...bench,
-    sheets: bench.sheets.map((used) => ({
+    ...workbench,
+    sheets: workbench.sheets.map((used) => ({
       ...used,
       sheet: open.reduce((sheet, need) => withAnswer(sheet, plan, need, { kind: 'yes' }), used.sheet),
     })),
   };
 }
 
-function questionsOf(bench: Workbench) {
-  const priced = priceDecision(assembleDecisionFile(bench).file);
-  return toFindOut({ bench, priced, proposals: decisionProposals(bench), fits: [] });
+function questionsOf(workbench: Workbench) {
+  const priced = priceDecision(assembleDecisionFile(workbench).file);
+  return toFindOut({ workbench, priced, proposals: decisionProposals(workbench), fits: [] });
 }
 
 describe('what is claimed about plans', () => {
   it('a question that could change which is cheapest does so, by just as much, if it turns out well', () => {
     fc.assert(
-      fc.property(benchArbitrary, (bench) => {
-        const before = least(bench);
-        for (const { part, effect } of questionsOf(bench)) {
-          const after = least(withAllMet(bench, part));
+      fc.property(benchArbitrary, (workbench) => {
+        const before = least(workbench);
+        for (const { part, effect } of questionsOf(workbench)) {
+          const after = least(withAllMet(workbench, part));
           if (effect.kind !== 'cheapest') expect(after).toBe(before);
           else if (effect.by === null) expect([before, after < Infinity]).toEqual([Infinity, true]);
           else expect(after).toBeCloseTo(before - Number(effect.by), 6);
@@ -119,12 +119,12 @@ describe('what is claimed about plans', () => {
 
   it('a plan that is passed over as dearer is dearer by just as much, when it is the only one', () => {
     fc.assert(
-      fc.property(benchArbitrary, (bench) => {
-        for (const { offer, proposed, plans } of decisionProposals(bench).vendors)
+      fc.property(benchArbitrary, (workbench) => {
+        for (const { offer, proposed, plans } of decisionProposals(workbench).vendors)
           for (const { plan, reason } of plans) {
             const only: Workbench = {
-              ...bench,
-              sheets: bench.sheets.map((used) =>
+              ...workbench,
+              sheets: workbench.sheets.map((used) =>
                 used.sheet.kind === 'offer' && used.sheet.offer.id === offer
                   ? {
                       ...used,

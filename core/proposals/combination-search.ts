@@ -4,7 +4,7 @@ import type { Addon, Offer } from '../decision-file/price-sheet-schema';
 import type { Pricing } from '../pricing/pricing';
 import type { Priced } from './combination-blocks';
 import { cheapestFew, costWithTax, type UsefulAddon } from './cheapest-addons';
-import { type AddonChoice, mustsMet, NO_COST, together, unknownAddonTerm, unknownTerm } from './part-costs';
+import { type AddonChoice, mustsMet, NO_COST, sumOfCosts, unknownAddonTerm, unknownTerm } from './part-costs';
 import { addonsFor, type Proposal } from './propose';
 import {
   addonWindowPart,
@@ -164,7 +164,7 @@ function proposalBeyond(
     const raisedBy = (name: string) =>
       used.reduce((sum, { raises, choice }) => sum.plus((raises.get(name) ?? decimal(0)).times(choice.count)), decimal(0));
     if (!isMet || ![...short].every(([name, lacking]) => lacking.lte(raisedBy(name)))) return [];
-    const cost = [plan.cost(window), ...used.map(({ part }) => part.cost(window))].reduce(together, NO_COST);
+    const cost = [plan.cost(window), ...used.map(({ part }) => part.cost(window))].reduce(sumOfCosts, NO_COST);
     return [
       foundOf(
         plan,

@@ -30,9 +30,9 @@ function benchOf(sheets: readonly PriceSheet[], features: readonly string[], mor
   };
 }
 
-const proposed = (bench: Workbench) =>
+const proposed = (workbench: Workbench) =>
   Object.fromEntries(
-    decisionProposals(bench).vendors.map(({ label, proposed: found }) => [
+    decisionProposals(workbench).vendors.map(({ label, proposed: found }) => [
       label,
       found
         ? `${found.made.plans.map(({ plan }) => plan).join('+')} ${JSON.stringify(found.made.payments ?? 'own').replaceAll('"', '')} ${found.total}`
@@ -54,12 +54,12 @@ describe('what is proposed for a decision', () => {
     const owned = [{ id: 'mail', label: 'Mailing tool', features: ['mailings'], amount: '20', months: 1, paidUntil: '2027-06' }];
     expect(proposed(benchOf([tidewrack], ['mailings']))['Tidewrack']).toBe('tidewrack-plus own 432.00');
     // Small with the tool from July: 144 + 6 × 20. It comes to the candidate by itself, and costs there the same.
-    const bench = benchOf([tidewrack], ['mailings'], { owned });
-    expect(proposed(bench)['Tidewrack']).toBe('tidewrack-small own 264.00');
-    const made = decisionProposals(bench).vendors[0]?.proposed?.made;
+    const workbench = benchOf([tidewrack], ['mailings'], { owned });
+    expect(proposed(workbench)['Tidewrack']).toBe('tidewrack-small own 264.00');
+    const made = decisionProposals(workbench).vendors[0]?.proposed?.made;
     const { file } = assembleDecisionFile({
-      ...bench,
-      decision: { ...bench.decision, candidates: [{ id: 'A', label: 'A', plans: [], ...made }] },
+      ...workbench,
+      decision: { ...workbench.decision, candidates: [{ id: 'A', label: 'A', plans: [], ...made }] },
     });
     expect(priceDecision(readDecisionFile(file)).result.candidates[0]).toMatchObject({ total: '264.00', usable: true });
     expect(
@@ -72,8 +72,8 @@ describe('what is proposed for a decision', () => {
   });
 
   it('where none does the job alone, is the cheapest pair that does', () => {
-    const bench = benchOf([oakum, saltwort, tally], ['checkout', 'own-domain']);
-    const { vendors, pair } = decisionProposals(bench);
+    const workbench = benchOf([oakum, saltwort, tally], ['checkout', 'own-domain']);
+    const { vendors, pair } = decisionProposals(workbench);
     expect(vendors.map(({ proposed: alone }) => alone)).toEqual([null, null]);
     expect(pair).toMatchObject({
       labels: ['Oakum', 'Saltwort'],
@@ -87,16 +87,16 @@ describe('what is proposed for a decision', () => {
 
 describe('what is bought twice', () => {
   it('is what several parts of a candidate have', () => {
-    const bench = benchOf([tidewrack, oakum, saltwort], []);
+    const workbench = benchOf([tidewrack, oakum, saltwort], []);
     const plan = (id: string, term: string) => ({ plan: id, term });
-    const terms = decisionProposals(bench).vendors.map(({ proposed: found }) => found?.made.plans[0]?.term ?? '');
+    const terms = decisionProposals(workbench).vendors.map(({ proposed: found }) => found?.made.plans[0]?.term ?? '');
     const candidate = {
       id: 'A',
       label: 'A',
       plans: [plan('tidewrack-plus', terms[0] ?? ''), plan('saltwort-shop', terms[2] ?? '')],
       extras: [{ label: 'Mailing tool', amount: '9', months: 1, features: { mailings: true } }],
     };
-    expect(boughtTwice(assembleDecisionFile(bench).file, candidate)).toEqual([
+    expect(boughtTwice(assembleDecisionFile(workbench).file, candidate)).toEqual([
       { feature: 'checkout', parts: ['Tidewrack Plus', 'Saltwort Shop'] },
       { feature: 'mailings', parts: ['Tidewrack Plus', 'Mailing tool'] },
     ]);
@@ -117,17 +117,17 @@ describe('what is bought twice', () => {
 describe('a candidate that follows', () => {
   const candidate = { id: 'A', label: 'Tidewrack Small', plans: [{ plan: 'tidewrack-small', term: 'tidewrack-0' }], hours: { setup: '5' } };
   const followed = { candidate: 'A', offer: 'tidewrack', seen: { on: '2026-11-25', made: 'by the month', total: '144.00' } };
-  const bench = benchOf([tidewrack], ['mailings'], { candidates: [candidate], followed: [followed] });
+  const workbench = benchOf([tidewrack], ['mailings'], { candidates: [candidate], followed: [followed] });
 
   it('is made of what is proposed now, keeps what else it has, and its own name goes along', () => {
-    const live = withFollowed(bench, decisionProposals(bench)).decision.candidates[0];
+    const live = withFollowed(workbench, decisionProposals(workbench)).decision.candidates[0];
     expect(live).toMatchObject({ id: 'A', label: 'Tidewrack Plus', plans: [{ plan: 'tidewrack-plus' }], hours: { setup: '5' } });
-    const named = { ...bench, decision: { ...bench.decision, candidates: [{ ...candidate, label: 'The usual' }] } };
+    const named = { ...workbench, decision: { ...workbench.decision, candidates: [{ ...candidate, label: 'The usual' }] } };
     expect(withFollowed(named, decisionProposals(named)).decision.candidates[0]?.label).toBe('The usual');
   });
 
   it('stays as it is where it is pinned, or nothing is proposed', () => {
-    const pinned = { ...bench, decision: { ...bench.decision, followed: [{ ...followed, pinned: true }] } };
+    const pinned = { ...workbench, decision: { ...workbench.decision, followed: [{ ...followed, pinned: true }] } };
     expect(withFollowed(pinned, decisionProposals(pinned))).toBe(pinned);
     const impossible = benchOf([tidewrack], ['moon'], { candidates: [candidate], followed: [followed] });
     expect(withFollowed(impossible, decisionProposals(impossible))).toBe(impossible);
@@ -135,9 +135,14 @@ describe('a candidate that follows', () => {
 });
 
 describe('what is to find out', () => {
-  function questions(bench: Workbench) {
-    const priced = priceDecision(readDecisionFile(assembleDecisionFile(bench).file));
-    const found = toFindOut({ bench, priced, proposals: decisionProposals(bench), fits: fits(fitTable(bench, priced.pricing.file)) });
+  function questions(workbench: Workbench) {
+    const priced = priceDecision(readDecisionFile(assembleDecisionFile(workbench).file));
+    const found = toFindOut({
+      workbench,
+      priced,
+      proposals: decisionProposals(workbench),
+      fits: fits(fitTable(workbench, priced.pricing.file)),
+    });
     return found.map(
       ({ partLabel, asks, effect }) =>
         `${partLabel}: ${asks.kind === 'need' ? asks.need.feature : asks.label} ${effect.kind}${effect.kind === 'cheapest' ? ` ${effect.by}` : ''}`,
@@ -163,7 +168,7 @@ describe('what is to find out', () => {
   });
 
   it('goes on with prices of candidates that might be cheapest, and with what could change which fits best', () => {
-    const bench = benchOf([tidewrack, silent], ['mailings'], {
+    const workbench = benchOf([tidewrack, silent], ['mailings'], {
       needs: [
         { feature: 'mailings', level: 'must' },
         { feature: 'stamps', level: 'want' },
@@ -174,13 +179,13 @@ describe('what is to find out', () => {
       ],
     });
     const termOf = (plan: string) =>
-      bench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : [])).find(({ id }) => id === plan)?.terms[0]?.id ??
-      '';
-    const candidates = bench.decision.candidates.map((one) => ({
+      workbench.sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : [])).find(({ id }) => id === plan)?.terms[0]
+        ?.id ?? '';
+    const candidates = workbench.decision.candidates.map((one) => ({
       ...one,
       plans: one.plans.map(({ plan }) => ({ plan, term: termOf(plan) })),
     }));
-    const found = questions({ ...bench, decision: { ...bench.decision, candidates } });
+    const found = questions({ ...workbench, decision: { ...workbench.decision, candidates } });
     expect(found.slice(0, 2)).toEqual(['Silent Asking: what it costs cheapest 408', 'Silent Cheap: mailings cheapest 348']);
     expect(found.filter((one) => one.endsWith('fit'))).toEqual(['Tidewrack Plus: stamps fit', 'Silent Asking: stamps fit']);
   });

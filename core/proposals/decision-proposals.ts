@@ -79,12 +79,12 @@ export const isOwned = (addon: string) => addon.startsWith(OWNED);
  * that there is. What is owned already counts as an add-on: it goes on, at its price from when it is paid until, where
  * that is cheapest.
  */
-export function decisionProposals(bench: Workbench): DecisionProposals {
-  const pricing = preparePricing(proposalFile(bench));
+export function decisionProposals(workbench: Workbench): DecisionProposals {
+  const pricing = preparePricing(proposalFile(workbench));
   const payments = (offer: Offer) => paymentsFor(pricing.file, offer);
   const judged = judgedVendors(pricing);
   const least = leastOf(judged);
-  const ranges = bench.decision.whatIf?.ranges ?? {};
+  const ranges = workbench.decision.whatIf?.ranges ?? {};
   const vendors = judged.map(({ vendor, total }) => ({
     ...vendor,
     renewals: openRenewals(pricing, vendor.offer, (plan, term) => ranges[`price:${plan} term ${term}`]?.[0] ?? '0', total ?? least),
@@ -109,12 +109,12 @@ export function decisionProposals(bench: Workbench): DecisionProposals {
 }
 
 /** The decision as it is searched: without candidates, with what is owned as add-ons sold by others. */
-export function proposalFile(bench: Workbench): DecisionFile {
-  const { file } = assembleDecisionFile({ ...bench, decision: { ...bench.decision, candidates: [] } });
-  const owned = (bench.decision.owned ?? [])
+export function proposalFile(workbench: Workbench): DecisionFile {
+  const { file } = assembleDecisionFile({ ...workbench, decision: { ...workbench.decision, candidates: [] } });
+  const owned = (workbench.decision.owned ?? [])
     .map((one) => ownedAddon(one, file))
     .filter(({ currency }) => currency === file.currency || file.rates?.[currency] !== undefined);
-  return withoutUnwanted({ ...file, addons: [...(file.addons ?? []), ...owned] }, bench.decision.needs ?? []);
+  return withoutUnwanted({ ...file, addons: [...(file.addons ?? []), ...owned] }, workbench.decision.needs ?? []);
 }
 
 /** Add-ons that have what a candidate must be without are not proposed with anything. */

@@ -13,11 +13,11 @@ const oakum = typedSheet('Oakum', { Quick: '1/mo, 30% card fee' }, { answers });
 
 function waysOf(sheets: readonly PriceSheet[], more: Partial<Workbench['decision']> = {}) {
   const forecast = { streams: [{ id: 's', label: 's', kind: 'goods' as const, orders: { start: '5', add: '5' }, orderValue: '10' }] };
-  const bench: Workbench = {
+  const workbench: Workbench = {
     decision: smallDecision({ forecast, ...more }),
     sheets: sheets.map((sheet, index) => ({ id: `s${index}`, revision: 1, sheet })),
   };
-  return decisionWays(bench, decisionProposals(bench));
+  return decisionWays(workbench, decisionProposals(workbench));
 }
 
 const moving = (within: string, between: string) => ({

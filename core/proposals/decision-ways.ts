@@ -38,11 +38,11 @@ export interface DecisionWays {
  * The best ways of every vendor of a decision and of all together, moving at what the decision says it costs. A way on
  * which something owned goes on is priced as a route is (decision file §9): what all its parts have runs through.
  */
-export function decisionWays(bench: Workbench, { vendors }: Pick<DecisionProposals, 'vendors'>): DecisionWays {
-  const file = proposalFile(bench);
+export function decisionWays(workbench: Workbench, { vendors }: Pick<DecisionProposals, 'vendors'>): DecisionWays {
+  const file = proposalFile(workbench);
   const pricing = preparePricing(file);
   const { currency } = pricing.file;
-  const costs: MovingCosts = bench.decision.whatIf?.moving ?? USUAL_MOVING;
+  const costs: MovingCosts = workbench.decision.whatIf?.moving ?? USUAL_MOVING;
   const moving = pricedMoving(pricing.file, costs);
   const proposals = vendors.map(({ offer, proposed }): Proposal => (proposed ? proposalOf(offer, proposed) : { offer, total: null }));
   const { ofOffers, best } = bestWays(preparePricing(withOwnedFree(file)), proposals, {

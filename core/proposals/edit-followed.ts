@@ -20,9 +20,9 @@ export interface Followable {
 }
 
 /** What a make-up is in a few words: "Marlpit Grow, by the year". */
-export function madeWords(bench: Workbench, made: MakeUp): string {
-  const summary = candidateSummary(bench, { id: 'A', label: '', ...made });
-  return [nameOf(bench, made), summary].filter(Boolean).join(', ');
+export function madeWords(workbench: Workbench, made: MakeUp): string {
+  const summary = candidateSummary(workbench, { id: 'A', label: '', ...made });
+  return [nameOf(workbench, made), summary].filter(Boolean).join(', ');
 }
 
 /**
@@ -30,19 +30,19 @@ export function madeWords(bench: Workbench, made: MakeUp): string {
  * that the vendor's sheet states; where that states no hours, those of the first candidate with a plan of the same
  * vendor, so that it does not look cheaper than it is.
  */
-export function withFollower(bench: Workbench, proposed: Followable, on: string): Decision {
-  const { decision } = bench;
+export function withFollower(workbench: Workbench, proposed: Followable, on: string): Decision {
+  const { decision } = workbench;
   const candidate = nextCandidateId(decision.candidates);
   const followed: Followed = {
     candidate,
     offer: proposed.offer,
     ...(proposed.with === undefined ? {} : { with: proposed.with }),
-    seen: seen(bench, proposed, on),
+    seen: seen(workbench, proposed, on),
   };
-  const taken = takenBy(offersOf(bench, proposed.made));
-  const hours = taken.hours ?? hoursOf(bench, proposed.offer);
+  const taken = takenBy(offersOf(workbench, proposed.made));
+  const hours = taken.hours ?? hoursOf(workbench, proposed.offer);
   return {
-    ...withCandidate(decision, { label: nameOf(bench, proposed.made), ...proposed.made, ...taken, ...(hours ? { hours } : {}) }),
+    ...withCandidate(decision, { label: nameOf(workbench, proposed.made), ...proposed.made, ...taken, ...(hours ? { hours } : {}) }),
     followed: [...(decision.followed ?? []), followed],
   };
 }
@@ -67,17 +67,17 @@ export function lacksHours({ hourValue, candidates }: Decision, candidate: Candi
   return Number(hourValue ?? 0) > 0 && !states(candidate) && candidates.some(states);
 }
 
-function seen(bench: Workbench, { made, total }: Pick<Followable, 'made' | 'total'>, on: string): Followed['seen'] {
-  return { on, made: madeWords(bench, made).slice(0, 300), total };
+function seen(workbench: Workbench, { made, total }: Pick<Followable, 'made' | 'total'>, on: string): Followed['seen'] {
+  return { on, made: madeWords(workbench, made).slice(0, 300), total };
 }
 
 /** The decision with a change of a followed proposal taken note of: the candidate is kept as it is proposed now. */
-export function withNoted(bench: Workbench, candidate: string, proposed: Pick<Followable, 'made' | 'total'>, on: string): Decision {
-  const { decision } = bench;
+export function withNoted(workbench: Workbench, candidate: string, proposed: Pick<Followable, 'made' | 'total'>, on: string): Decision {
+  const { decision } = workbench;
   return {
     ...decision,
-    candidates: decision.candidates.map((one) => (one.id === candidate ? remade(bench, one, proposed.made) : one)),
-    followed: (decision.followed ?? []).map((one) => (one.candidate === candidate ? { ...one, seen: seen(bench, proposed, on) } : one)),
+    candidates: decision.candidates.map((one) => (one.id === candidate ? remade(workbench, one, proposed.made) : one)),
+    followed: (decision.followed ?? []).map((one) => (one.candidate === candidate ? { ...one, seen: seen(workbench, proposed, on) } : one)),
   };
 }
 
@@ -103,12 +103,12 @@ export interface FollowedChange {
 
 /** What has changed about a follower; null where nothing has. A new total alone is a change too. */
 export function followedChange(
-  bench: Workbench,
+  workbench: Workbench,
   followed: Followed,
   proposed: Pick<Followable, 'made' | 'total'> | null,
 ): FollowedChange | null {
   if (!proposed) return null;
-  const to = madeWords(bench, proposed.made).slice(0, 300);
+  const to = madeWords(workbench, proposed.made).slice(0, 300);
   if (to === followed.seen.made && proposed.total === followed.seen.total) return null;
   return {
     followed,

@@ -12,8 +12,8 @@ const benchAt = (price: string, decision: Partial<Workbench['decision']> = {}): 
   decision: smallDecision(decision),
   sheets: [{ id: 's', revision: 1, sheet: sheetAt(price) }],
 });
-function proposedIn(bench: Workbench) {
-  const [vendor] = decisionProposals(bench).vendors;
+function proposedIn(workbench: Workbench) {
+  const [vendor] = decisionProposals(workbench).vendors;
   if (!vendor?.proposed) throw new Error('a proposal is expected');
   return { offer: vendor.offer, ...vendor.proposed };
 }

@@ -17,17 +17,17 @@ export function proposedFor(
  * The decision with every candidate that follows a proposal made of what is proposed now. Pinned ones, and those for
  * which nothing is proposed, stay as they are. The document itself is not changed by this.
  */
-export function withFollowed(bench: Workbench, proposals: DecisionProposals | null): Workbench {
-  const { followed = [], candidates } = bench.decision;
-  if (proposals === null || followed.length === 0) return bench;
+export function withFollowed(workbench: Workbench, proposals: DecisionProposals | null): Workbench {
+  const { followed = [], candidates } = workbench.decision;
+  if (proposals === null || followed.length === 0) return workbench;
   const changed = candidates.map((candidate) => {
     const one = followed.find(({ candidate: id }) => id === candidate.id);
     const proposed = one && !one.pinned ? proposedFor(proposals, one) : null;
-    return proposed && !isMadeOf(candidate, proposed.made) ? remade(bench, candidate, proposed.made) : candidate;
+    return proposed && !isMadeOf(candidate, proposed.made) ? remade(workbench, candidate, proposed.made) : candidate;
   });
   return changed.every((candidate, index) => candidate === candidates[index])
-    ? bench
-    : { ...bench, decision: { ...bench.decision, candidates: changed } };
+    ? workbench
+    : { ...workbench, decision: { ...workbench.decision, candidates: changed } };
 }
 
 /** Whether a candidate is made of just this. */
@@ -41,9 +41,9 @@ export function isMadeOf({ plans, addons = [], payments = 'own' }: Candidate, ma
 const inOrder = ({ addon, term, count = 1 }: NonNullable<Candidate['addons']>[number]) => [addon, term, count];
 
 /** A candidate made of something else; its name goes along where it still is the one it got by itself. */
-export function remade(bench: Workbench, candidate: Candidate, made: MakeUp): Candidate {
+export function remade(workbench: Workbench, candidate: Candidate, made: MakeUp): Candidate {
   const { addons: _addons, payments: _payments, ...kept } = candidate;
-  return { ...kept, ...made, ...(candidate.label === nameOf(bench, candidate) ? { label: nameOf(bench, made) } : {}) };
+  return { ...kept, ...made, ...(candidate.label === nameOf(workbench, candidate) ? { label: nameOf(workbench, made) } : {}) };
 }
 
 /** The name that a candidate made of these plans gets by itself. */

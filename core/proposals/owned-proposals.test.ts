@@ -89,15 +89,15 @@ function subsets<Item>(items: readonly Item[]): Item[][] {
 }
 
 /** The least of all combinations, each part of what is owned going on or not. */
-function leastTried(bench: Workbench): number | null {
-  const { file } = assembleDecisionFile({ ...bench, decision: { ...bench.decision, candidates: [] } });
+function leastTried(workbench: Workbench): number | null {
+  const { file } = assembleDecisionFile({ ...workbench, decision: { ...workbench.decision, candidates: [] } });
   const pricing = preparePricing(file);
   const totals = file.offers.flatMap((offer) =>
     offer.plans.flatMap((one) =>
       one.terms.flatMap((term) =>
         paymentsFor(file, offer).flatMap((payments) =>
           subsets(offer.addons ?? []).flatMap((addons) =>
-            subsets(bench.decision.owned ?? []).flatMap((going) => {
+            subsets(workbench.decision.owned ?? []).flatMap((going) => {
               const extras = going.flatMap((thing) => ownedExtra(thing, 'goes-on', file.start) ?? []);
               const candidate: Candidate = {
                 id: 'x',
@@ -120,9 +120,9 @@ function leastTried(bench: Workbench): number | null {
 
 it('with what is owned and every way of taking payments, what is proposed is the least of all combinations', () => {
   fc.assert(
-    fc.property(benchArbitrary, (bench) => {
-      const [vendor] = decisionProposals(bench).vendors;
-      expect(vendor?.proposed ? Number(vendor.proposed.total) : null).toBe(leastTried(bench));
+    fc.property(benchArbitrary, (workbench) => {
+      const [vendor] = decisionProposals(workbench).vendors;
+      expect(vendor?.proposed ? Number(vendor.proposed.total) : null).toBe(leastTried(workbench));
     }),
     { numRuns: 150 },
   );

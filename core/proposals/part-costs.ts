@@ -1,4 +1,4 @@
-import { type Decimal, decimal, settle, sum } from '../amount/decimal';
+import { type Decimal, decimal, withoutDivisionResidue, sum } from '../amount/decimal';
 import type { Candidate, Lift, Need } from '../decision-file/candidate-schema';
 import type { Addon, Features, Offer, Plan } from '../decision-file/price-sheet-schema';
 import { candidateCharges } from '../pricing/candidate-charges';
@@ -41,7 +41,7 @@ export function costOf(pricing: Pricing, lines: readonly LedgerLine[]): PartCost
 }
 
 /** Two parts together. */
-export function together(one: PartCost, other: PartCost): PartCost {
+export function sumOfCosts(one: PartCost, other: PartCost): PartCost {
   const taxed =
     one.taxed && other.taxed ? one.taxed.map((units, month) => units + (other.taxed?.[month] ?? 0)) : (one.taxed ?? other.taxed);
   return { total: one.total + other.total, taxed, hasCredit: one.hasCredit || other.hasCredit };
@@ -92,7 +92,7 @@ export function planPart(pricing: Pricing, plans: readonly Plan[], payments: str
   const short = new Map<string, Decimal>();
   for (const { limit, quantities, most } of limits) {
     const worst = quantities.reduce((highest, quantity) => (quantity.gt(highest) ? quantity : highest), decimal(0));
-    const lacking = settle(worst).minus(most);
+    const lacking = withoutDivisionResidue(worst).minus(most);
     if (!lacking.gt(0)) continue;
     // What a charge is not sold beyond, and what a year's limit allows, no add-on can raise.
     if (!raisable.has(limit)) return null;
@@ -157,7 +157,7 @@ export function addonCharges(pricing: Pricing, addon: Addon, { payments, lift }:
   const own = new Set((addon.charges ?? []).map(({ id }) => id));
   if (candidateCharges(pricing, candidate).some(({ charge, owner }) => owner.kind === 'addon' && isChargeNotKnown(charge))) return null;
   const exceeded = limitedQuantities(pricing, candidate).some(
-    ({ limit, quantities, most }) => own.has(limit) && quantities.some((quantity) => settle(quantity).gt(most)),
+    ({ limit, quantities, most }) => own.has(limit) && quantities.some((quantity) => withoutDivisionResidue(quantity).gt(most)),
   );
   return exceeded
     ? null
@@ -196,7 +196,7 @@ function choicesOf(pricing: Pricing, addon: Addon, count: number, charges: PartC
   return terms.flatMap(({ id: term }) => {
     const candidate = partOf({ addons: [{ addon: addon.id, term, count }] });
     if (unknownPrices(pricing, candidate, []).length > 0) return [];
-    return [{ addon, term, count, cost: together(charges, costOf(pricing, paymentLines(pricing, paymentSchedule(pricing, candidate)))) }];
+    return [{ addon, term, count, cost: sumOfCosts(charges, costOf(pricing, paymentLines(pricing, paymentSchedule(pricing, candidate)))) }];
   });
 }
 

@@ -13,7 +13,7 @@ import {
   planPart,
   type PlanPart,
   termCost,
-  together,
+  sumOfCosts,
   unknownTerm,
 } from './part-costs';
 
@@ -96,11 +96,11 @@ export function cheapestOfPlans(
   let best: PlanChoice | null = null;
   for (const terms of parts.length === 0 ? [] : termsOf(pricing, plans))
     for (const part of parts) {
-      const paid = terms.reduce((sum, { plan, term }) => together(sum, costs(plan, term, part.payments)), NO_COST);
+      const paid = terms.reduce((sum, { plan, term }) => sumOfCosts(sum, costs(plan, term, part.payments)), NO_COST);
       const limit = best?.total ?? below;
       const atMost = limit === null ? Infinity : limit - 1;
       const addons = useful.get(part.payments) ?? [];
-      const found = cheapestAddons({ base: together(paid, part.charges), addons, wanted: part, taxRate, atMost });
+      const found = cheapestAddons({ base: sumOfCosts(paid, part.charges), addons, wanted: part, taxRate, atMost });
       if (!found) continue;
       const used = terms.map(({ plan, term }) => ({ plan: plan.id, term }));
       best = { total: found.total, plans: used, payments: part.payments, choices: found.choices };

@@ -24,7 +24,7 @@ function benchOf(
   };
 }
 
-const tidewrack = (bench: Workbench) => decisionProposals(bench).vendors[0];
+const tidewrack = (workbench: Workbench) => decisionProposals(workbench).vendors[0];
 
 describe('a renewal price that is not known', () => {
   it('is open where only later payments have no price', () => {

@@ -32,7 +32,7 @@ export interface OpenQuestion {
 }
 
 interface Known {
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
   readonly priced: PricedDecision;
   readonly proposals: DecisionProposals;
   readonly fits: readonly Fit[];
@@ -53,8 +53,8 @@ export function toFindOut(known: Known): OpenQuestion[] {
 }
 
 function needQuestions(known: Known): OpenQuestion[] {
-  const { bench, fits, priced } = known;
-  const { needs = [], start, months } = bench.decision;
+  const { workbench, fits, priced } = known;
+  const { needs = [], start, months } = workbench.decision;
   const asked = needs.filter((need) => isWithin(need, start, months));
   const gains = gainIfKnown(known, asked);
   const ruledOut = new Set(priced.result.candidates.filter(({ missing, outgrown }) => missing.length > 0 || outgrown).map(({ id }) => id));
@@ -64,7 +64,7 @@ function needQuestions(known: Known): OpenQuestion[] {
   const fitting = new Set(
     priced.pricing.file.candidates.filter(({ id }) => couldFit.has(id)).flatMap(({ plans }) => plans.map(({ plan }) => plan)),
   );
-  return askedVendors(bench.sheets).flatMap(({ sheetId, offer, plans }) =>
+  return askedVendors(workbench.sheets).flatMap(({ sheetId, offer, plans }) =>
     plans.flatMap((one) =>
       asked
         .filter((need) => answerOf(need, one).kind === 'not-known')
@@ -86,13 +86,13 @@ function needQuestions(known: Known): OpenQuestion[] {
 }
 
 /** By plan, how much cheaper than the cheapest it could be used if all musts that nobody answers were met. */
-function gainIfKnown({ bench, priced, proposals }: Known, needs: readonly DecisionNeed[]): Map<string, string | null> {
+function gainIfKnown({ workbench, priced, proposals }: Known, needs: readonly DecisionNeed[]): Map<string, string | null> {
   const gains = new Map<string, string | null>();
   const note = (plan: string, by: string | null) => {
     const former = gains.get(plan);
     if (by === null || (former !== null && decimal(by).gt(former ?? 0))) gains.set(plan, by);
   };
-  const file = proposalFile(bench);
+  const file = proposalFile(workbench);
   const hopeful = preparePricing(withMustsMet(file, needs));
   const least = leastProposed(proposals);
   // Only what would be cheaper than that could change the result.
@@ -136,7 +136,7 @@ function withMustsMet(file: DecisionFile, needs: readonly DecisionNeed[]): Decis
 }
 
 /** Prices that are not known, of the parts that candidates are made of. */
-function priceQuestions({ bench, priced }: Known): OpenQuestion[] {
+function priceQuestions({ workbench, priced }: Known): OpenQuestion[] {
   const leader = priced.result.candidates.find(({ id }) => id === priced.result.cheapest);
   const gains = new Map<string, string | null>();
   for (const { total, unknown, missing, outgrown } of priced.result.candidates) {
@@ -144,7 +144,7 @@ function priceQuestions({ bench, priced }: Known): OpenQuestion[] {
     const by = leader ? decimal(leader.total).minus(total).toFixed() : null;
     for (const id of unknown) if (by === null || decimal(by).gt(gains.get(id) ?? 0)) gains.set(id, by);
   }
-  return bench.sheets.flatMap(({ id: sheetId, sheet }) =>
+  return workbench.sheets.flatMap(({ id: sheetId, sheet }) =>
     partsOf(sheet).flatMap((part): OpenQuestion[] => {
       const named = sheet.kind === 'offer' ? `${sheet.offer.label || sheet.offer.vendor} ${part.label}`.trim() : part.label;
       const open = [

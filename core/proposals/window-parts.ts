@@ -1,4 +1,4 @@
-import { type Decimal, decimal, settle, ZERO } from '../amount/decimal';
+import { type Decimal, decimal, withoutDivisionResidue, ZERO } from '../amount/decimal';
 import { addMonths } from '../calendar/month';
 import type { Candidate, Need } from '../decision-file/candidate-schema';
 import type { Addon, Offer, Plan } from '../decision-file/price-sheet-schema';
@@ -60,7 +60,7 @@ export function planWindowPart({ pricing, offer }: Taken, plan: Plan, term: stri
   const possible = new Array<boolean>(pricing.file.months).fill(true);
   for (const { limit, quantities, most } of limitedQuantities(pricing, candidate))
     quantities.forEach((quantity, month) => {
-      const lacking = settle(quantity).minus(most);
+      const lacking = withoutDivisionResidue(quantity).minus(most);
       if (!lacking.gt(0)) return;
       if (!Object.hasOwn(plan.limits ?? {}, limit)) return void (possible[month] = false);
       const months = over.get(limit) ?? new Array<Decimal>(pricing.file.months).fill(ZERO);
@@ -93,7 +93,7 @@ export function addonWindowPart(
   const own = new Set((addon.charges ?? []).map(({ id }) => id));
   const possible = new Array<boolean>(pricing.file.months).fill(true);
   for (const { limit, quantities, most } of limitedQuantities(pricing, candidate))
-    if (own.has(limit)) quantities.forEach((quantity, month) => settle(quantity).gt(most) && (possible[month] = false));
+    if (own.has(limit)) quantities.forEach((quantity, month) => withoutDivisionResidue(quantity).gt(most) && (possible[month] = false));
   const cost = costIn(segmentDues(pricing, candidate, { paid: candidate, counts: ({ owner }) => owner.kind === 'addon' }));
   return { possible, cost };
 }

@@ -2,7 +2,7 @@ import { type Decimal, ONE, sum } from '../amount/decimal';
 import type { Pricing } from '../pricing/pricing';
 import type { CompiledCandidate } from './compiled-candidate';
 import { ROUNDING } from './form-values';
-import { type Level, type LiftedLevel, liftedLevels, statedLevel } from './level';
+import { type PricingAssumptions, type LiftedAssumptions, liftedAssumptions, statedAssumptions } from './pricing-assumptions';
 import { partWithin, type PreparedCandidate, prepareCandidates } from './prepare';
 
 /** By what candidates are compared: what is paid, or what is kept (decision file §8, `by`). */
@@ -14,23 +14,23 @@ export type ComparedBy = 'cost' | 'keep';
  * cost less what is left of sales, so that the lowest keeps most.
  */
 export function compileCandidates(pricing: Pricing, by: ComparedBy = 'cost'): CompiledCandidate[] {
-  return compileAt(pricing, prepareCandidates(pricing), statedLevel(pricing.file), by);
+  return compileAt(pricing, prepareCandidates(pricing), statedAssumptions(pricing.file), by);
 }
 
 /** Compiles candidates that were read before, at another level than the decision file states. */
 export function compileAt(
   pricing: Pick<Pricing, 'file'>,
   candidates: readonly PreparedCandidate[],
-  level: Level,
+  assumed: PricingAssumptions,
   by: ComparedBy = 'cost',
 ): CompiledCandidate[] {
-  const levels = liftedLevels(level);
+  const withLift = liftedAssumptions(assumed);
   return candidates.map((prepared) => {
-    const lifted = levels(prepared.candidate.lift);
+    const lifted = withLift(prepared.candidate.lift);
     const charges = prepared.charges.map((charge) => lifted.charge(charge));
     return {
       id: prepared.id,
-      fixed: fixedMonths(pricing, prepared, level),
+      fixed: fixedMonths(pricing, prepared, assumed),
       charges: by === 'keep' ? [...charges, { form: lifted.kept(), weight: -1 }] : charges,
       usableUpTo: prepared.canBeChosen ? largestUsableScale(prepared, lifted) : 0,
     };
@@ -38,12 +38,12 @@ export function compileAt(
 }
 
 /** What does not depend on sales, by month, unrounded, in base currency, with tax: payments and own time. */
-function fixedMonths({ file }: Pick<Pricing, 'file'>, { payments, hours }: PreparedCandidate, level: Level): Float64Array {
+function fixedMonths({ file }: Pick<Pricing, 'file'>, { payments, hours }: PreparedCandidate, assumed: PricingAssumptions): Float64Array {
   const horizon = file.months;
-  const months = new Float64Array(horizon).fill(hours.monthly * level.hourValue);
-  months[0] = (months[0] ?? 0) + hours.setup * level.hourValue;
+  const months = new Float64Array(horizon).fill(hours.monthly * assumed.hourValue);
+  months[0] = (months[0] ?? 0) + hours.setup * assumed.hourValue;
   for (const { month, covers, charged, currency, taxExcluded } of payments) {
-    const amount = charged * level.rate(currency) * (taxExcluded ? level.tax : 1);
+    const amount = charged * assumed.rate(currency) * (taxExcluded ? assumed.tax : 1);
     if (file.basis !== 'spread') {
       months[month] = (months[month] ?? 0) + amount;
       continue;
@@ -73,7 +73,7 @@ export function paidWithin({ file }: Pick<Pricing, 'file'>, { payments }: Prepar
 }
 
 /** The largest scale at which no limit is exceeded; 0 if one is at every scale, Infinity if none ever is. */
-export function largestUsableScale({ limits }: PreparedCandidate, { maker }: LiftedLevel): number {
+export function largestUsableScale({ limits }: PreparedCandidate, { maker }: LiftedAssumptions): number {
   let largest = Infinity;
   for (const { counted, most } of limits) {
     const form = maker.form(counted);

@@ -4,7 +4,7 @@ import { preparePricing } from '../pricing/pricing';
 import { randomDecision } from '../tests/random-decision';
 import { readOrNull } from '../tests/read-or-null';
 import { richDecision } from '../tests/rich-decision';
-import { statedLevel } from './level';
+import { statedAssumptions } from './pricing-assumptions';
 import { compileAt, compileCandidates } from './compile';
 import { totalAt } from './compiled-candidate';
 import { evaluator } from './evaluate';
@@ -22,7 +22,7 @@ describe('totals at many points', () => {
         const pricing = preparePricing(file);
         const compiled = compileCandidates(pricing);
         const points = evaluator(pricing, prepareCandidates(pricing));
-        points.setLevel(statedLevel(pricing.file));
+        points.assume(statedAssumptions(pricing.file));
         for (const scale of at) {
           const { totals, usable } = points.at(scale);
           compiled.forEach((candidate, index) => {
@@ -44,22 +44,22 @@ describe('totals at many points', () => {
         const pricing = preparePricing(file);
         const prepared = prepareCandidates(pricing);
         const points = evaluator(pricing, prepared);
-        const stated = statedLevel(pricing.file);
+        const stated = statedAssumptions(pricing.file);
         const dearer = {
           ...stated,
           hourValue: stated.hourValue + 10,
           rate: (currency: string) => stated.rate(currency) * (currency === 'USD' ? 2 : 1),
         };
-        points.setLevel(stated);
+        points.assume(stated);
         const before = [...points.at(1).totals];
-        points.setLevel(dearer);
+        points.assume(dearer);
         const expected = compileAt(pricing, prepared, dearer).map((one) => totalAt(one, 1));
         points
           .at(1)
           .totals.forEach((total, index) =>
             expect(Math.abs(total - (expected[index] ?? NaN))).toBeLessThanOrEqual(1e-7 * (Math.abs(total) + 1)),
           );
-        points.setLevel(stated);
+        points.assume(stated);
         expect([...points.at(1).totals]).toEqual(before);
       }),
       { numRuns: 40 },

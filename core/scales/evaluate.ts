@@ -1,7 +1,7 @@
 import type { Pricing } from '../pricing/pricing';
 import { type CompiledCharge, chargeTotalAt } from './compiled-candidate';
 import { largestUsableScale, type PaidWithin, paidWithin } from './compile';
-import { type Level, liftedLevels } from './level';
+import { type PricingAssumptions, liftedAssumptions } from './pricing-assumptions';
 import type { PreparedCandidate } from './prepare';
 
 /** What all candidates come to at one point; the arrays are used again for the next one. */
@@ -15,7 +15,7 @@ export interface PointTotals {
 /** Works out totals at thousands of points, without making anything new for each. */
 export interface Evaluator {
   /** Takes up a level of expected sales, rates and hour value. */
-  setLevel(level: Level): void;
+  assume(assumed: PricingAssumptions): void;
   /** What everything comes to there, at a multiple of its orders and subscribers. */
   at(scale: number): PointTotals;
 }
@@ -39,12 +39,12 @@ export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly P
   const usable = new Uint8Array(candidates.length);
   let here: readonly AtLevel[] = [];
   return {
-    setLevel(level) {
-      const levels = liftedLevels(level);
+    assume(assumed) {
+      const withLift = liftedAssumptions(assumed);
       const lines = new Map<CompiledCharge, readonly [fixed: number, slope: number]>();
       here = candidates.map((prepared, index) => {
-        const lifted = levels(prepared.candidate.lift);
-        let fixed = fixedTotal(paid[index] ?? [], prepared, horizon, level);
+        const lifted = withLift(prepared.candidate.lift);
+        let fixed = fixedTotal(paid[index] ?? [], prepared, horizon, assumed);
         let slope = 0;
         const uneven: CompiledCharge[] = [];
         for (const one of prepared.charges) {
@@ -85,7 +85,12 @@ function lineOf(charge: CompiledCharge, months: number): readonly [fixed: number
 }
 
 /** What does not depend on sales over the whole horizon, in base currency. */
-function fixedTotal(paid: readonly PaidWithin[], { hours }: PreparedCandidate, months: number, { rate, tax, hourValue }: Level): number {
+function fixedTotal(
+  paid: readonly PaidWithin[],
+  { hours }: PreparedCandidate,
+  months: number,
+  { rate, tax, hourValue }: PricingAssumptions,
+): number {
   let total = (hours.setup + hours.monthly * months) * hourValue;
   for (const { currency, taxExcluded, amount } of paid) total += amount * (taxExcluded ? tax : 1) * rate(currency);
   return total;

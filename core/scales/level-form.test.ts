@@ -4,7 +4,7 @@ import { preparePricing } from '../pricing/pricing';
 import { kiteDecision } from '../tests/kite-decision';
 import type { DecisionFile } from '../decision-file/schema';
 import { valuesAt } from './form-values';
-import { statedLevel } from './level';
+import { statedAssumptions } from './pricing-assumptions';
 import type { Form } from './level-form';
 import { compileCandidates } from './compile';
 import { cheapestOf, evaluator } from './evaluate';
@@ -176,7 +176,7 @@ describe('many points', () => {
     const one = { id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }] };
     const pricing = preparePricing(decision(charge, { candidates: [one, { ...one, id: 'B' }, { ...one, id: 'C', lift: '50' }] }));
     const points = evaluator(pricing, prepareCandidates(pricing));
-    points.setLevel(statedLevel(pricing.file));
+    points.assume(statedAssumptions(pricing.file));
     // Two months: 10 dollars and a dollar for each order beyond 50, at 0.6 euros with tax.
     expect([...points.at(1).totals]).toEqual([72, 72, 132]);
     expect(cheapestOf(points.at(1))).toBe(0);

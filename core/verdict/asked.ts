@@ -12,12 +12,12 @@ import { featureNames } from './names';
  *
  * @param isWayAsked - whether the cheapest way through the horizon is wanted too
  */
-export function verdictAsked(bench: Workbench, file: DecisionFile, version: VersionName, isWayAsked: boolean): VerdictAsked {
-  const { whatIf, needs = [] } = bench.decision;
+export function verdictAsked(workbench: Workbench, file: DecisionFile, version: VersionName, isWayAsked: boolean): VerdictAsked {
+  const { whatIf, needs = [] } = workbench.decision;
   return {
     others: VERSION_NAMES.filter((other) => other !== version).map((other) => ({
       version: other,
-      file: assembleDecisionFile(benchInVersion(bench, other)).file,
+      file: assembleDecisionFile(benchInVersion(workbench, other)).file,
     })),
     varied: assumptionsOf(file).map((assumption) => {
       const [low, high] = whatIf?.ranges?.[assumption.key] ?? assumption.usual.map(String);

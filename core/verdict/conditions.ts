@@ -10,7 +10,7 @@ import { featureWords } from '../wording/need-words';
 import { meets, unmetMusts } from '../pricing/needs';
 import { type Pricing } from '../pricing/pricing';
 import { offersIn, withoutOffers } from '../what-if/offers';
-import type { Condition, Level } from '../decision/conditions-schema';
+import type { Condition, SalesLevel } from '../decision/conditions-schema';
 
 /** The same decision with sales in another version. */
 export interface OtherVersion {
@@ -102,7 +102,7 @@ function salesConditions(pricing: Pricing): Condition[] {
 }
 
 /** Average sales and orders a month at a scale. */
-export function levelAt(pricing: Pricing): (scale: number) => Level {
+export function levelAt(pricing: Pricing): (scale: number) => SalesLevel {
   const { months, currency } = pricing.file;
   const forecast = pricing.forecastAt(ONE);
   const [sales, orders] = [forecast.sales, forecast.orders].map((monthly) => sum(monthly).div(months));

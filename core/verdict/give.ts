@@ -14,7 +14,7 @@ import type { Choice, GivenVerdict, VerdictPart } from '../decision/verdict-sche
 
 /** What a verdict is given from. */
 export interface Giving {
-  readonly bench: Workbench;
+  readonly workbench: Workbench;
   readonly priced: PricedDecision;
   /** Names by which candidates go, told apart. */
   readonly lineUp: Pick<LineUp, 'columns'>;
@@ -47,7 +47,7 @@ export function proposedChoice({ result }: PricedDecision): Choice | null {
  * @returns null if something it names is not in the line-up, or no way through the horizon exists
  */
 export function chosenNow(
-  { bench, priced, lineUp, basis }: Pick<Giving, 'bench' | 'priced' | 'lineUp'> & { readonly basis: Pick<VerdictBasis, 'route'> },
+  { workbench, priced, lineUp, basis }: Pick<Giving, 'workbench' | 'priced' | 'lineUp'> & { readonly basis: Pick<VerdictBasis, 'route'> },
   choice: Choice,
 ): Chosen | null {
   const nameOf = (id: string) => lineUp.columns.find((column) => column.id === id)?.label;
@@ -72,7 +72,7 @@ export function chosenNow(
     const together = priceTogether(priced.pricing.file, first, second, streams);
     if (!together) return null;
     const streamLabels = (isSecond: boolean) =>
-      bench.decision.forecast.streams.filter(({ id }) => streams.includes(id) === isSecond).map(({ id, label }) => label || id);
+      workbench.decision.forecast.streams.filter(({ id }) => streams.includes(id) === isSecond).map(({ id, label }) => label || id);
     const parts = named.map((part, index) => ({ ...part, streams: streamLabels(index === 1), total: together.each[index === 1 ? 1 : 0] }));
     return withRunnerUp(priced, nameOf, {
       parts,
@@ -109,9 +109,9 @@ function withRunnerUp(priced: PricedDecision, nameOf: (id: string) => string | u
 export function giveVerdict(giving: Giving, choice: Choice, id: string): GivenVerdict | null {
   const chosen = chosenNow(giving, choice);
   if (!chosen) return null;
-  const { bench, priced, lineUp, basis, version, today } = giving;
+  const { workbench, priced, lineUp, basis, version, today } = giving;
   const { file } = priced.pricing;
-  const open = openQuestions(bench, priced, basis.mayWin, today);
+  const open = openQuestions(workbench, priced, basis.mayWin, today);
   const average = averageMonth(file, priced.result);
   const [first] = chosen.parts;
   const suits = chosen.parts.length === 1 && first ? basis.suits[first.candidate] : undefined;
@@ -143,7 +143,7 @@ export function giveVerdict(giving: Giving, choice: Choice, id: string): GivenVe
     ...(suits ? { suits } : {}),
     unknown: openPrices(file).map(({ label }) => label),
     open,
-    sheets: bench.sheets.map(({ id: sheet, sheet: content }) => ({
+    sheets: workbench.sheets.map(({ id: sheet, sheet: content }) => ({
       id: sheet,
       label: sheetLabel(content),
       ...(content.seen ? { seen: content.seen } : {}),

@@ -25,16 +25,16 @@ function benchOf(file: DecisionFile, seen: string | undefined = '2026-11-01'): W
   return takeApart(file, () => `s${next++}`, seen);
 }
 
-function giving(bench: Workbench, today = '2026-11-25'): Giving {
-  const { file } = assembleDecisionFile(bench);
+function giving(workbench: Workbench, today = '2026-11-25'): Giving {
+  const { file } = assembleDecisionFile(workbench);
   const priced = priceDecision(file);
   const varied = assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
   const basis = verdictBasis(file, { others: [], varied, moving: USUAL_MOVING, names: {} });
-  return { bench, priced, lineUp: lineUp(priced), basis, version: 'expected', today };
+  return { workbench, priced, lineUp: lineUp(priced), basis, version: 'expected', today };
 }
 
-function given(bench: Workbench, choice: Choice, today?: string) {
-  const verdict = giveVerdict(giving(bench, today), choice, `v-${today ?? 'one'}`);
+function given(workbench: Workbench, choice: Choice, today?: string) {
+  const verdict = giveVerdict(giving(workbench, today), choice, `v-${today ?? 'one'}`);
   if (!verdict) throw new Error('a verdict is expected');
   return verdict;
 }
@@ -158,8 +158,8 @@ describe('two together', () => {
   });
 
   it('is a choice like any other, set against the best single candidate', () => {
-    const bench = benchOf(kiteDecision({ forecast: { streams } }));
-    const verdict = given(bench, { kind: 'together', candidates: ['B', 'A'], streams: ['club'], reason: '' });
+    const workbench = benchOf(kiteDecision({ forecast: { streams } }));
+    const verdict = given(workbench, { kind: 'together', candidates: ['B', 'A'], streams: ['club'], reason: '' });
     // Birch alone: 12 × (30 + 10 + 2) = 504.
     expect(verdict).toMatchObject({ total: '720.00', runnerUp: { candidate: 'B', total: '504.00', margin: '-216.00' } });
     expect(verdict.parts.map(({ streams: through, total }) => [through, total])).toEqual([
@@ -167,14 +167,14 @@ describe('two together', () => {
       [['Club'], '240.00'],
     ]);
     expect(verdict.shared).toEqual({ once: [], twice: [] });
-    expect(choiceOf(verdict, bench.decision.forecast.streams)).toMatchObject({ candidates: ['B', 'A'], streams: ['club'] });
+    expect(choiceOf(verdict, workbench.decision.forecast.streams)).toMatchObject({ candidates: ['B', 'A'], streams: ['club'] });
     expect(priceTogether(kiteDecision(), 'A', 'A', [])).toBeNull();
   });
 });
 
 describe('what happens to a verdict afterwards', () => {
-  const bench = benchOf(grown);
-  const verdict = given(bench, BIRCH);
+  const workbench = benchOf(grown);
+  const verdict = given(workbench, BIRCH);
   const dearer = (price: string) =>
     benchOf({
       ...grown,
@@ -194,25 +194,25 @@ describe('what happens to a verdict afterwards', () => {
   });
 
   it('is gone with its candidate, and unusable without a must', () => {
-    expect(against(withDecision(bench, (one) => ({ ...one, candidates: one.candidates.slice(0, 1) })))).toMatchObject({
+    expect(against(withDecision(workbench, (one) => ({ ...one, candidates: one.candidates.slice(0, 1) })))).toMatchObject({
       standing: 'gone',
       dearer: null,
     });
-    expect(against(withDecision(bench, (one) => ({ ...one, needs: [{ feature: 'stock', level: 'must' }] })))).toMatchObject({
+    expect(against(withDecision(workbench, (one) => ({ ...one, needs: [{ feature: 'stock', level: 'must' }] })))).toMatchObject({
       standing: 'unusable',
       dearer: '0.00',
     });
   });
 
   it('is not set against figures in another measure', () => {
-    expect(against(withDecision(bench, (one) => ({ ...one, months: 24 })))).toMatchObject({ isOtherMeasure: true, dearer: null });
+    expect(against(withDecision(workbench, (one) => ({ ...one, months: 24 })))).toMatchObject({ isOtherMeasure: true, dearer: null });
   });
 
   it('one chosen although it was dearer holds while it is no worse', () => {
-    const odd = given(bench, { ...BIRCH, candidates: ['A'] });
+    const odd = given(workbench, { ...BIRCH, candidates: ['A'] });
     const standing = (later: Workbench) =>
       since(odd, chosenNow(giving(later), choiceOf(odd, later.decision.forecast.streams)), later.decision).standing;
-    expect(standing(bench)).toBe('holds');
+    expect(standing(workbench)).toBe('holds');
     expect(standing(dearer('29'))).toBe('overtaken');
   });
 
@@ -222,7 +222,7 @@ describe('what happens to a verdict afterwards', () => {
     if (!first) return;
     const [again] = fixedVerdicts([first], [{ ...verdict, reason: 'another', total: '1.00' }], 9, { s0: 3 });
     expect(again).toEqual(first);
-    const copy = asVerdictsOfAnother(decisionSchema.parse({ ...bench.decision, verdicts: [first] }));
+    const copy = asVerdictsOfAnother(decisionSchema.parse({ ...workbench.decision, verdicts: [first] }));
     expect(copy.verdicts?.[0]?.madeFrom).toBeUndefined();
     expect(verdictName(copy.verdicts)).toBe('Birch');
   });
@@ -243,14 +243,14 @@ describe('what happens to a verdict afterwards', () => {
 });
 
 describe('what is still open', () => {
-  const kinds = (bench: Workbench, today = '2026-11-25', mayWin: string[] = []) =>
-    openQuestions(bench, priceDecision(assembleDecisionFile(bench).file), mayWin, today).map(({ kind }) => kind);
+  const kinds = (workbench: Workbench, today = '2026-11-25', mayWin: string[] = []) =>
+    openQuestions(workbench, priceDecision(assembleDecisionFile(workbench).file), mayWin, today).map(({ kind }) => kind);
 
   it('with little data: one candidate, one guess, nothing dated', () => {
-    const bench = benchOf(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), '');
+    const workbench = benchOf(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), '');
     const undated = {
-      ...bench,
-      sheets: bench.sheets.map(({ sheet, ...used }) => ({ ...used, sheet: { ...sheet, seen: undefined } })),
+      ...workbench,
+      sheets: workbench.sheets.map(({ sheet, ...used }) => ({ ...used, sheet: { ...sheet, seen: undefined } })),
     } as Workbench;
     expect(kinds(undated)).toEqual(['one-candidate', 'sales-guess', 'not-seen', 'no-fee']);
     expect(given(undated, { ...BIRCH, candidates: ['A'] }).strength).toBe('modest');

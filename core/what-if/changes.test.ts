@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import type { Charge } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { numberForecast } from '../forecast/number-forecast';
-import { statedLevel } from '../scales/level';
+import { statedAssumptions } from '../scales/pricing-assumptions';
 import { kiteDecision } from '../tests/kite-decision';
 import { allOrdersKey, foreignKind } from './assumption';
 import { isAbout, keyParts, withChange, withChanges } from './changes';
-import { changedLevel } from './level-change';
+import { changedAssumptions } from './assumption-changes';
 import { openPrices, withPrice } from './open-prices';
 
 type Stream = DecisionFile['forecast']['streams'][number];
@@ -119,12 +119,12 @@ describe('a changed assumption', () => {
 });
 
 describe('a level worked out from its numbers', () => {
-  const level = statedLevel(decision());
+  const assumed = statedAssumptions(decision());
 
   it.each(['orders', 'orders:kites', 'order-value', 'order-value:kites', 'refunds:kites', 'foreign-cards:kites'])(
     'is what the changed file gives, for %s',
     (key) => {
-      const quick = changedLevel(level, { key, value: '12.5' }, 'international');
+      const quick = changedAssumptions(assumed, { key, value: '12.5' }, 'international');
       const anew = numberForecast(changed(key, '12.5'));
       expect([...(quick?.forecast.orders ?? [])]).toEqual([...anew.orders]);
       (quick?.forecast.sales ?? []).forEach((sales, month) => expect(sales).toBeCloseTo(anew.sales[month] ?? NaN, 9));
@@ -135,14 +135,17 @@ describe('a level worked out from its numbers', () => {
   );
 
   it('has other rates and another worth of an hour, and the same forecast', () => {
-    expect(changedLevel(level, { key: 'rate:USD', value: '10' }, null)?.rate('USD')).toBeCloseTo(0.99, 12);
-    expect(changedLevel(level, { key: 'rate:USD', value: '10' }, null)?.rate('EUR')).toBe(1);
-    expect(changedLevel(level, { key: 'hour-value', value: '7' }, null)).toMatchObject({ hourValue: 7, forecast: level.forecast });
-    expect(changedLevel(level, { key: 'foreign-cards:kites', value: '7' }, null)).toBe(level);
+    expect(changedAssumptions(assumed, { key: 'rate:USD', value: '10' }, null)?.rate('USD')).toBeCloseTo(0.99, 12);
+    expect(changedAssumptions(assumed, { key: 'rate:USD', value: '10' }, null)?.rate('EUR')).toBe(1);
+    expect(changedAssumptions(assumed, { key: 'hour-value', value: '7' }, null)).toMatchObject({
+      hourValue: 7,
+      forecast: assumed.forecast,
+    });
+    expect(changedAssumptions(assumed, { key: 'foreign-cards:kites', value: '7' }, null)).toBe(assumed);
   });
 
   it.each(['growth:kites', 'season:kites', 'churn:kites', 'quantity:contacts'])('is not, for %s', (key) => {
-    expect(changedLevel(level, { key, value: '1' }, null)).toBeNull();
+    expect(changedAssumptions(assumed, { key, value: '1' }, null)).toBeNull();
   });
 });
 

@@ -15,11 +15,11 @@ export interface SpecialOffer {
   /** What it saves its cheapest candidate over the horizon. */
   readonly saves: string;
   /** Who is cheapest without it, all others as they are, and by how much; null for nobody. */
-  readonly without: Standing | null;
+  readonly without: Lead | null;
 }
 
 /** Who is cheapest, and by how much. */
-export interface Standing {
+export interface Lead {
   readonly first: string;
   readonly total: string;
   readonly second: string | null;
@@ -29,10 +29,10 @@ export interface Standing {
 /** The special offers of a decision, and who would be cheapest with some of them off. */
 export interface OffersLookedAt {
   readonly offers: readonly SpecialOffer[];
-  readonly withAll: Standing | null;
-  readonly withoutAll: Standing | null;
+  readonly withAll: Lead | null;
+  readonly withoutAll: Lead | null;
   /** With the offers off that were asked for. */
-  readonly asAsked: Standing | null;
+  readonly asAsked: Lead | null;
 }
 
 /**
@@ -48,12 +48,12 @@ export function lookAtOffers(file: DecisionFile, off: readonly string[]): Offers
     const without = priceDecision(withoutOffers(file, [offer.id]));
     const savings = offer.candidates.map((id) => totalOf(without, id).minus(totalOf(priced, id)));
     const most = savings.reduce((a, b) => (b.gt(a) ? b : a), decimal('0'));
-    return { ...offer, saves: moneyText(most, file.currency), without: standingOf(without) };
+    return { ...offer, saves: moneyText(most, file.currency), without: leadIn(without) };
   });
   return {
     offers,
-    withAll: standingOf(priced),
-    withoutAll: standingOf(
+    withAll: leadIn(priced),
+    withoutAll: leadIn(
       priceDecision(
         withoutOffers(
           file,
@@ -61,12 +61,12 @@ export function lookAtOffers(file: DecisionFile, off: readonly string[]): Offers
         ),
       ),
     ),
-    asAsked: standingOf(off.length === 0 ? priced : priceDecision(withoutOffers(file, off))),
+    asAsked: leadIn(off.length === 0 ? priced : priceDecision(withoutOffers(file, off))),
   };
 }
 
 /** Who is cheapest in a priced decision, and by how much. */
-export function standingOf({ result, pricing }: PricedDecision): Standing | null {
+export function leadIn({ result, pricing }: PricedDecision): Lead | null {
   const first = result.candidates.find(({ id }) => id === result.cheapest);
   if (!first) return null;
   const others = result.candidates.filter(({ id }) => id !== first.id);

@@ -1,11 +1,11 @@
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing } from '../pricing/pricing';
-import { type Level, statedLevel } from '../scales/level';
+import { type PricingAssumptions, statedAssumptions } from '../scales/pricing-assumptions';
 import { type Evaluator, evaluator, type PointTotals } from '../scales/evaluate';
 import { prepareCandidates } from '../scales/prepare';
 import { foreignKind } from './assumption';
 import { type Change, keyParts, withChange, withChanges } from './changes';
-import { changedLevel } from './level-change';
+import { changedAssumptions } from './assumption-changes';
 
 /** Looks at a decision under other assumptions, in floating point, thousands of times. */
 export interface PointFinder {
@@ -23,34 +23,34 @@ export interface PointFinder {
 export function pointFinder(file: DecisionFile): PointFinder {
   const foreign = foreignKind(file);
   const stated = at(file);
-  let last: { readonly first: Change; readonly base: Base; readonly level: Level } | null = null;
+  let last: { readonly first: Change; readonly base: Base; readonly assumed: PricingAssumptions } | null = null;
 
   function at(changed: DecisionFile): Base {
     const pricing = preparePricing(changed);
-    return { file: changed, evaluate: evaluator(pricing, prepareCandidates(pricing)), level: statedLevel(pricing.file) };
+    return { file: changed, evaluate: evaluator(pricing, prepareCandidates(pricing)), assumed: statedAssumptions(pricing.file) };
   }
 
-  function based(change: Change): { base: Base; level: Level } {
+  function based(change: Change): { base: Base; assumed: PricingAssumptions } {
     if (last?.first === change) return last;
     const found = changedBase(stated, change);
     last = { first: change, ...found };
     return found;
   }
 
-  function changedBase(from: Base, change: Change): { base: Base; level: Level } {
+  function changedBase(from: Base, change: Change): { base: Base; assumed: PricingAssumptions } {
     if (keyParts(change.key)[0] === 'price') {
       const base = at(withChanges(from.file, [change]));
-      return { base, level: base.level };
+      return { base, assumed: base.assumed };
     }
-    const quick = changedLevel(from.level, change, foreign);
+    const quick = changedAssumptions(from.assumed, change, foreign);
     const base = { ...from, file: withChange(from.file, change) };
-    return quick ? { base, level: quick } : { base, level: statedLevel(base.file) };
+    return quick ? { base, assumed: quick } : { base, assumed: statedAssumptions(base.file) };
   }
 
   return {
     ids: file.candidates.map(({ id }) => id),
     at([first, ...others]) {
-      let { base, level } = first ? based(first) : { base: stated, level: stated.level };
+      let { base, assumed } = first ? based(first) : { base: stated, assumed: stated.assumed };
       let scale = 1;
       for (const change of others) {
         // Orders of all streams are a scale, for which nothing has to be filled in anew.
@@ -58,12 +58,12 @@ export function pointFinder(file: DecisionFile): PointFinder {
           scale = Math.max(0, 1 + Number(change.value) / 100);
           continue;
         }
-        const quick = changedLevel(level, change, foreign);
-        if (quick) level = quick;
-        else ({ base, level } = changedBase({ ...base, level }, change));
+        const quick = changedAssumptions(assumed, change, foreign);
+        if (quick) assumed = quick;
+        else ({ base, assumed } = changedBase({ ...base, assumed }, change));
       }
-      if (filled.get(base.evaluate) !== level) base.evaluate.setLevel(level);
-      filled.set(base.evaluate, level);
+      if (filled.get(base.evaluate) !== assumed) base.evaluate.assume(assumed);
+      filled.set(base.evaluate, assumed);
       return base.evaluate.at(scale);
     },
   };
@@ -72,8 +72,8 @@ export function pointFinder(file: DecisionFile): PointFinder {
 interface Base {
   readonly file: DecisionFile;
   readonly evaluate: Evaluator;
-  readonly level: Level;
+  readonly assumed: PricingAssumptions;
 }
 
 /** The level that each evaluator took up last. */
-const filled = new WeakMap<Evaluator, Level>();
+const filled = new WeakMap<Evaluator, PricingAssumptions>();

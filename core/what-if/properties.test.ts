@@ -12,7 +12,7 @@ import { assumptionsOf } from './assumption';
 import { pairBreakEvens } from './break-evens';
 import { withChanges } from './changes';
 import { judgeInvestment } from './investment';
-import { lookAtOffers, standingOf, withoutOffers } from './offers';
+import { lookAtOffers, leadIn, withoutOffers } from './offers';
 import { payingAhead } from './paying-ahead';
 import { routePlanner } from './route-plan';
 import { plain, turnsIt } from './turns-it';
@@ -110,11 +110,11 @@ describe('offers', () => {
       richDecision,
       (file) => {
         const looked = lookAtOffers(file, []);
-        expect(looked.withAll).toEqual(standingOf(priceDecision(file)));
+        expect(looked.withAll).toEqual(leadIn(priceDecision(file)));
         expect(looked.asAsked).toEqual(looked.withAll);
         const ids = looked.offers.map(({ id }) => id);
-        expect(looked.withoutAll).toEqual(standingOf(priceDecision(withoutOffers(file, ids))));
-        for (const { id, without } of looked.offers) expect(without).toEqual(standingOf(priceDecision(withoutOffers(file, [id]))));
+        expect(looked.withoutAll).toEqual(leadIn(priceDecision(withoutOffers(file, ids))));
+        for (const { id, without } of looked.offers) expect(without).toEqual(leadIn(priceDecision(withoutOffers(file, [id]))));
         expect(lookAtOffers(withoutOffers(file, ids), []).offers).toEqual([]);
       },
       25,

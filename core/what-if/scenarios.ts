@@ -3,7 +3,7 @@ import { averageMonth, type AverageMonth } from '../comparison/average-sales';
 import type { Decision } from '../decision/decision-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { isAbout, keyParts, withChange, withChanges } from './changes';
-import { type Standing, standingOf, withoutOffers } from './offers';
+import { type Lead, leadIn, withoutOffers } from './offers';
 import type { Scenario } from '../decision/what-if-schema';
 
 /** A scenario as it comes out. */
@@ -11,7 +11,7 @@ export interface ScenarioOutcome {
   readonly id: string;
   readonly average: AverageMonth;
   /** Who is cheapest in it, and by how much; null for nobody. */
-  readonly standing: Standing | null;
+  readonly standing: Lead | null;
   /** Every candidate's total, base currency; a lower bound where a price is not known. */
   readonly totals: ReadonlyArray<{
     readonly candidate: string;
@@ -35,7 +35,7 @@ export function scenarioOutcome(file: DecisionFile, scenario: Scenario): Scenari
   return {
     id: scenario.id,
     average: averageMonth(changed, priced.result),
-    standing: standingOf(priced),
+    standing: leadIn(priced),
     totals: priced.result.candidates.map(({ id, total, usable, unknown }) => ({
       candidate: id,
       total,

@@ -62,7 +62,7 @@ export async function withSaves(
 /** Saves a decision under another name. */
 export async function rename(db: Kysely<Database>, id: string, name: string, at: string): Promise<void> {
   const saved = await current(db, id);
-  const { bench, revision } = saved;
+  const { workbench, revision } = saved;
   await saveChange(
     db,
     id,
@@ -70,8 +70,8 @@ export async function rename(db: Kysely<Database>, id: string, name: string, at:
       key: name,
       label: name,
       revision,
-      decision: { ...bench.decision, name },
-      sheets: bench.sheets.map((used) => ({ id: used.id, revision: used.revision })),
+      decision: { ...workbench.decision, name },
+      sheets: workbench.sheets.map((used) => ({ id: used.id, revision: used.revision })),
     },
     at,
   );

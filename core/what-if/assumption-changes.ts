@@ -1,5 +1,5 @@
 import { type NumberStream, scaledStream, withStreams } from '../forecast/number-forecast';
-import type { Level } from '../scales/level';
+import type { PricingAssumptions } from '../scales/pricing-assumptions';
 import { type Change, keyParts } from './changes';
 
 /**
@@ -8,14 +8,14 @@ import { type Change, keyParts } from './changes';
  * @param foreign - the kind of card that stands for customers abroad
  * @returns null for assumptions that need the forecast to be worked out anew (growth, season, churn, quantities)
  */
-export function changedLevel(level: Level, { key, value }: Change, foreign: string | null): Level | null {
+export function changedAssumptions(assumed: PricingAssumptions, { key, value }: Change, foreign: string | null): PricingAssumptions | null {
   const [kind, of] = keyParts(key);
   const amount = Number(value);
-  const streams = (change: (stream: NumberStream) => NumberStream): Level => ({
-    ...level,
+  const streams = (change: (stream: NumberStream) => NumberStream): PricingAssumptions => ({
+    ...assumed,
     forecast: withStreams(
-      level.forecast,
-      level.forecast.streams.map((one) => (of === null || one.stream.id === of ? change(one) : one)),
+      assumed.forecast,
+      assumed.forecast.streams.map((one) => (of === null || one.stream.id === of ? change(one) : one)),
     ),
   });
   const factor = Math.max(0, 1 + amount / 100);
@@ -27,11 +27,11 @@ export function changedLevel(level: Level, { key, value }: Change, foreign: stri
     case 'refunds':
       return streams((stream) => ({ ...stream, refunded: Math.min(1, Math.max(0, stream.refunded + amount / 100)) }));
     case 'foreign-cards':
-      return foreign === null ? level : streams((stream) => ({ ...stream, cards: foreignCards(stream.cards, foreign, amount / 100) }));
+      return foreign === null ? assumed : streams((stream) => ({ ...stream, cards: foreignCards(stream.cards, foreign, amount / 100) }));
     case 'rate':
-      return { ...level, rate: (currency) => level.rate(currency) * (currency === of ? Math.max(factor, 1e-12) : 1) };
+      return { ...assumed, rate: (currency) => assumed.rate(currency) * (currency === of ? Math.max(factor, 1e-12) : 1) };
     case 'hour-value':
-      return { ...level, hourValue: amount };
+      return { ...assumed, hourValue: amount };
     default:
       return null;
   }

@@ -8,7 +8,7 @@ import { FormMaker, type Line } from './level-form';
 import type { PreparedCharge } from './prepare';
 
 /** What totals are worked out from besides the candidates themselves, in floating point. */
-export interface Level {
+export interface PricingAssumptions {
   readonly forecast: NumberForecast;
   /** Base units for one unit of a currency. */
   rate(currency: string): number;
@@ -19,7 +19,7 @@ export interface Level {
 }
 
 /** The level that a decision file states. */
-export function statedLevel(file: DecisionFile): Level {
+export function statedAssumptions(file: DecisionFile): PricingAssumptions {
   const rates = new Map(Object.entries(file.rates ?? {}).map(([code, rate]) => [code, Number(rate)]));
   return {
     forecast: numberForecast(file),
@@ -30,7 +30,7 @@ export function statedLevel(file: DecisionFile): Level {
 }
 
 /** A level as candidates with a lift have it, with the forms of what they have in common. */
-export interface LiftedLevel {
+export interface LiftedAssumptions {
   readonly maker: FormMaker;
   charge(prepared: PreparedCharge): CompiledCharge;
   /** What is left of sales before costs, by month, as a form (decision file §7, `keep`). */
@@ -38,19 +38,19 @@ export interface LiftedLevel {
 }
 
 /** Takes up a level; what candidates have alike is made once. */
-export function liftedLevels(level: Level): (lift: Lift | undefined) => LiftedLevel {
-  const known = new Map<string, LiftedLevel>();
+export function liftedAssumptions(assumed: PricingAssumptions): (lift: Lift | undefined) => LiftedAssumptions {
+  const known = new Map<string, LiftedAssumptions>();
   return (lift) => {
     const key = liftKey(lift);
-    const found = known.get(key) ?? liftedLevel(level, key === '' ? undefined : lift);
+    const found = known.get(key) ?? assumedWithLift(assumed, key === '' ? undefined : lift);
     known.set(key, found);
     return found;
   };
 }
 
-function liftedLevel(level: Level, lift: Lift | undefined): LiftedLevel {
-  const forecast = lift === undefined ? level.forecast : liftedForecast(level.forecast, lift);
-  const maker = new FormMaker({ forecast, rate: level.rate });
+function assumedWithLift(assumed: PricingAssumptions, lift: Lift | undefined): LiftedAssumptions {
+  const forecast = lift === undefined ? assumed.forecast : liftedForecast(assumed.forecast, lift);
+  const maker = new FormMaker({ forecast, rate: assumed.rate });
   const make = (prepared: PreparedCharge, weight: number): CompiledCharge => {
     const form = maker.form(prepared.amount);
     return { form: prepared.counting ? { is: 'scaled', of: form, by: prepared.counting } : form, weight };
@@ -60,7 +60,7 @@ function liftedLevel(level: Level, lift: Lift | undefined): LiftedLevel {
     maker,
     charge(prepared) {
       const { amount, currency, taxExcluded, isCredit } = prepared;
-      const weight = level.rate(currency) * (taxExcluded ? level.tax : 1) * (isCredit ? -1 : 1);
+      const weight = assumed.rate(currency) * (taxExcluded ? assumed.tax : 1) * (isCredit ? -1 : 1);
       const alike = charges.get(amount) ?? [];
       const found = alike.find((one) => one.weight === weight);
       if (found) return found;
