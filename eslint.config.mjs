@@ -3,7 +3,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['node_modules', 'build', '.react-router', '.demo', 'test-results', 'playwright-report'] },
+  { ignores: ['node_modules', 'build', '.mutants', '.react-router', '.demo', 'test-results', 'playwright-report'] },
   eslint.configs.recommended,
   { rules: { 'no-nested-ternary': 'error' } },
   {

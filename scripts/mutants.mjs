@@ -19,21 +19,22 @@ const WANTED = {
   'core/verdict': 75,
   'core/dates': 75,
 };
-const REPORTS = join(root, 'build/mutants');
+const REPORTS = join(root, '.mutants');
 
 ensureInstalled();
 mkdirSync(REPORTS, { recursive: true });
 const asked = process.argv.slice(2);
 const rows = (asked.length > 0 ? asked : Object.keys(WANTED)).map((folder) => ({ folder, ...judged(folder) }));
 console.log('\n| folder | mutants | noticed | wanted |\n| --- | ---: | ---: | ---: |');
-for (const { folder, mutants, percent } of rows) console.log(`| ${folder} | ${mutants} | ${percent.toFixed(1)} % | ${wantedOf(folder)} % |`);
+for (const { folder, mutants, percent } of rows)
+  console.log(`| ${folder} | ${mutants} | ${percent.toFixed(1)} % | ${wantedOf(folder)} % |`);
 if (rows.some(({ folder, percent }) => percent < wantedOf(folder))) process.exitCode = 1;
 
 function wantedOf(path) {
   return WANTED[Object.keys(WANTED).find((folder) => path.startsWith(folder)) ?? ''] ?? 75;
 }
 
-/** Mutates a folder, or one file, and lists what was not noticed in build/mutants. */
+/** Mutates a folder, or one file, and lists what was not noticed in .mutants. */
 function judged(path) {
   const isFile = path.endsWith('.ts');
   const name = path.replaceAll('/', '-');
@@ -54,8 +55,8 @@ function judged(path) {
       timeoutMS: 20_000,
       reporters: ['progress-append-only', 'json'],
       jsonReporter: { fileName: json },
-      tempDirName: 'build/mutants/sandbox',
-      ignorePatterns: ['build', '.demo', 'docs', 'e2e', 'test-results', 'app', 'bench', 'torture'],
+      tempDirName: '.mutants/sandbox',
+      ignorePatterns: ['build', '.mutants', '.demo', 'docs', 'e2e', 'test-results', 'app', 'bench', 'torture'],
       checkers: [],
       allowConsoleColors: false,
       disableTypeChecks: true,

@@ -1,7 +1,7 @@
-import { Fragment } from 'react';
 import { ACTUAL_BOUNDS } from '#core/afterwards/actual-figures';
 import type { ActualMonth, Actuals } from '#core/decision/actuals-schema';
 import type { MonthAgainst } from '#core/afterwards/against-forecast';
+import { DataTable } from '../components/data-table';
 import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
@@ -34,59 +34,45 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
       return { ...one, actuals: Object.keys(changed).length === 0 ? others : { ...others, [month]: changed } };
     });
   return (
-    <div className="wide-scroll">
-      <table className="plain-table actuals">
-        <thead>
-          <tr>
-            <th scope="col">Month</th>
-            {FIGURES.map(({ what, name }) => (
-              <th scope="col" key={what} className="figure-cell">
-                {name}
-              </th>
-            ))}
-            <th scope="col" className="figure-cell">
-              Against forecast
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {months.map((month) => {
-            const found = against.find((one) => one.month === month);
-            return (
-              <Fragment key={month}>
-                <tr>
-                  <th scope="row">{write.month(month)}</th>
-                  {FIGURES.map(({ what, name }) => (
-                    <td key={what} className="figure-cell">
-                      <NumberField
-                        fieldKey={`actuals.${month}.${what}`}
-                        label={`${name}, ${write.month(month)}`}
-                        labelHidden
-                        optional
-                        value={actuals[month]?.[what]}
-                        range={{ wanted: what === 'orders' ? 'a number of orders' : `an amount in ${currency}`, ...ACTUAL_BOUNDS[what] }}
-                        onChange={(value) => set(month, what, value)}
-                      />
-                    </td>
-                  ))}
-                  <td className="figure-cell">{found?.difference != null && <b>{write.difference(found.difference)}</b>}</td>
-                </tr>
-                {found && (
-                  <tr className="explained">
-                    <td colSpan={FIGURES.length + 2}>
-                      expected {write.number(found.expected.orders, 0)} orders, sales of {write.whole(found.expected.sales)}, cost{' '}
-                      {write.whole(found.expected.cost)}
-                      {reasonsWords(found.why, write)
-                        .map((reason) => `; ${reason}`)
-                        .join('')}
-                    </td>
-                  </tr>
-                )}
-              </Fragment>
-            );
-          })}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      className="actuals"
+      rows={months.map((month) => ({ month, found: against.find((one) => one.month === month) }))}
+      keyOf={({ month }) => month}
+      belowClass="explained"
+      below={({ found }) =>
+        found
+          ? `expected ${write.number(found.expected.orders, 0)} orders, sales of ${write.whole(found.expected.sales)}, cost ${write.whole(found.expected.cost)}${reasonsWords(
+              found.why,
+              write,
+            )
+              .map((reason) => `; ${reason}`)
+              .join('')}`
+          : null
+      }
+      columns={[
+        { head: 'Month', kind: 'names-row', cell: ({ month }) => write.month(month) },
+        ...FIGURES.map(({ what, name }) => ({
+          key: what,
+          head: name,
+          kind: 'figures' as const,
+          cell: ({ month }: { month: string }) => (
+            <NumberField
+              fieldKey={`actuals.${month}.${what}`}
+              label={`${name}, ${write.month(month)}`}
+              labelHidden
+              optional
+              value={actuals[month]?.[what]}
+              range={{ wanted: what === 'orders' ? 'a number of orders' : `an amount in ${currency}`, ...ACTUAL_BOUNDS[what] }}
+              onChange={(value) => set(month, what, value)}
+            />
+          ),
+        })),
+        {
+          head: 'Against forecast',
+          kind: 'figures',
+          cell: ({ found }) => found?.difference != null && <b>{write.difference(found.difference)}</b>,
+        },
+      ]}
+    />
   );
 }

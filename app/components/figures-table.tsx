@@ -1,3 +1,5 @@
+import { DataTable } from './data-table';
+
 interface FiguresTableProps {
   /** What stands in the first column. */
   head: string;
@@ -9,31 +11,18 @@ interface FiguresTableProps {
 /** The figures behind a chart, for those who would rather read. */
 export function FiguresTable({ head, columns, rows }: FiguresTableProps) {
   return (
-    <div className="wide-scroll">
-      <table className="plain-table">
-        <thead>
-          <tr>
-            <th scope="col">{head}</th>
-            {columns.map(({ key, name }) => (
-              <th scope="col" className="figure-cell" key={key}>
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ name, figures }) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              {columns.map(({ key }, index) => (
-                <td key={key} className="figure-cell">
-                  {figures[index]}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      rows={rows}
+      keyOf={({ name }) => name}
+      columns={[
+        { head, kind: 'names-row', cell: ({ name }) => name },
+        ...columns.map(({ key, name }, index) => ({
+          key,
+          head: name,
+          kind: 'figures' as const,
+          cell: ({ figures }: { readonly figures: readonly string[] }) => figures[index],
+        })),
+      ]}
+    />
   );
 }

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { type DragEvent, useId, useState } from 'react';
 import { useFetcher } from 'react-router';
+import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import type { ImportPreview } from '../routes/import';
@@ -65,26 +66,18 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
         <h3>
           {name} is not taken in: {preview.problems.length === 1 ? 'one thing is' : `${preview.problems.length} things are`} wrong with it
         </h3>
-        <table className="problems">
-          <thead>
-            <tr>
-              <th scope="col">Where</th>
-              <th scope="col">Found</th>
-              <th scope="col">What is wanted</th>
-            </tr>
-          </thead>
-          <tbody>
-            {preview.problems.slice(0, MOST_SHOWN).map(({ path, found, wanted }, index) => (
-              <tr key={`${path} ${index}`}>
-                <td>
-                  <code>{path || 'the file'}</code>
-                </td>
-                <td>{found}</td>
-                <td>{wanted}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          hasOwnLook
+          className="problems"
+          frame={null}
+          rows={preview.problems.slice(0, MOST_SHOWN)}
+          keyOf={({ path, wanted }) => `${path} ${wanted}`}
+          columns={[
+            { head: 'Where', cell: ({ path }) => <code>{path || 'the file'}</code> },
+            { head: 'Found', cell: ({ found }) => found },
+            { head: 'What is wanted', cell: ({ wanted }) => wanted },
+          ]}
+        />
         {preview.problems.length > MOST_SHOWN && <p>And {preview.problems.length - MOST_SHOWN} more; the command line lists all.</p>}
       </>
     );

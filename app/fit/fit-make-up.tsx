@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import type { FitTable } from '#core/fit/criteria';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import type { Weighed } from './use-fit';
 
@@ -22,26 +23,19 @@ export function FitMakeUp({ table, weighed, onClose }: { table: FitTable; weighe
       <p className="quiet">
         Each criterion adds its points × its weight ÷ {number(all)}, the sum of all weights. What is not known adds nothing.
       </p>
-      <table>
-        <thead>
-          <tr>
-            <td />
-            <th scope="col">points</th>
-            <th scope="col">weight</th>
-            <th scope="col">adds</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ key, label, points, weight, adds }) => (
-            <tr key={key} className={points === null ? 'is-not-known' : ''}>
-              <th scope="row">{label}</th>
-              <td>{points === null ? '?' : number(points, 0)}</td>
-              <td>{number(weight)}</td>
-              <td>{number(adds)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        hasOwnLook
+        frame={null}
+        rows={rows}
+        keyOf={({ key }) => key}
+        rowClass={({ points }) => (points === null ? 'is-not-known' : '')}
+        columns={[
+          { key: 'criterion', head: null, kind: 'names-row', cell: ({ label }) => label },
+          { head: 'points', cell: ({ points }) => (points === null ? '?' : number(points, 0)) },
+          { head: 'weight', cell: ({ weight }) => number(weight) },
+          { head: 'adds', cell: ({ adds }) => number(adds) },
+        ]}
+      />
       <Button size="small" onClick={onClose}>
         Back to the weights
       </Button>

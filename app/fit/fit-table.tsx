@@ -1,4 +1,6 @@
+import type { CandidateResult } from '#core/comparison/candidate-result';
 import type { FirstPlaces } from '#core/fit/stability';
+import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { standingWords } from '../proposals/reason-words';
@@ -18,56 +20,70 @@ export function FitTableView({ weighed, places, open, onOpen }: FitTableViewProp
   const { priced } = useLevel();
   const write = useWriter();
   const { currency } = state.workbench.decision;
+  const resultOf = (candidate: string) => priced.priced.result.candidates.find(({ id }) => id === candidate);
   return (
-    <table className="fits">
-      <thead>
-        <tr>
-          <th scope="col">Candidate</th>
-          <th scope="col">Fit of 100</th>
-          <th scope="col">Total</th>
-          <th scope="col" title="Over all ways of weighing, how often it fits best">
-            First however weighed
-          </th>
-          <td />
-        </tr>
-      </thead>
-      <tbody>
-        {weighed.map((one) => {
-          const share = places.find(({ candidate }) => candidate === one.candidate)?.share;
-          const result = priced.priced.result.candidates.find(({ id }) => id === one.candidate);
-          return (
-            <tr key={one.candidate} className={one.isUsable ? '' : 'is-grey'}>
-              <th scope="row">
-                <CandidateTag id={one.candidate} /> {one.label}
-                {!one.isUsable && result && <small className="problem">{standingWords(result, write.month)}</small>}
-              </th>
-              <td>
-                <button
-                  type="button"
-                  className="figure"
-                  aria-expanded={open === one.candidate}
-                  aria-label={`Fit of ${one.label}: what it is made of`}
-                  onClick={() => onOpen(one.candidate)}
-                >
-                  {one.most > one.fit + 0.5 && <small className="at-least">at least </small>}
-                  {Math.round(one.fit)}
-                </button>
-                <i className="fit-bar" aria-hidden="true">
-                  <i style={{ width: `${one.fit}%` }} />
-                  <i className="fit-open" style={{ width: `${one.most - one.fit}%` }} />
-                </i>
-              </td>
-              <td className="fit-cost">
-                {one.atLeast && <small className="at-least">at least </small>}
-                {write.whole(one.total)} <small>{currency}</small>
-              </td>
-              <td>{share === undefined ? '–' : `${shareWords(share)} of 100`}</td>
-              <td>{one.isUnbeaten && <b className="unbeaten">nobody beats it on both</b>}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <DataTable
+      hasOwnLook
+      className="fits"
+      frame={null}
+      rows={weighed}
+      keyOf={({ candidate }) => candidate}
+      rowClass={({ isUsable }) => (isUsable ? '' : 'is-grey')}
+      columns={[
+        { head: 'Candidate', kind: 'names-row', cell: (one) => <FitName one={one} result={resultOf(one.candidate)} /> },
+        { head: 'Fit of 100', cell: (one) => <FitFigure one={one} isOpen={open === one.candidate} onOpen={onOpen} /> },
+        {
+          head: 'Total',
+          cellClass: 'fit-cost',
+          cell: ({ atLeast, total }) => (
+            <>
+              {atLeast && <small className="at-least">at least </small>}
+              {write.whole(total)} <small>{currency}</small>
+            </>
+          ),
+        },
+        {
+          head: 'First however weighed',
+          title: 'Over all ways of weighing, how often it fits best',
+          cell: ({ candidate }) => {
+            const share = places.find((one) => one.candidate === candidate)?.share;
+            return share === undefined ? '–' : `${shareWords(share)} of 100`;
+          },
+        },
+        { key: 'unbeaten', head: null, cell: ({ isUnbeaten }) => isUnbeaten && <b className="unbeaten">nobody beats it on both</b> },
+      ]}
+    />
+  );
+}
+
+function FitName({ one, result }: { one: Weighed; result: CandidateResult | undefined }) {
+  const write = useWriter();
+  return (
+    <>
+      <CandidateTag id={one.candidate} /> {one.label}
+      {!one.isUsable && result && <small className="problem">{standingWords(result, write.month)}</small>}
+    </>
+  );
+}
+
+function FitFigure({ one, isOpen, onOpen }: { one: Weighed; isOpen: boolean; onOpen(candidate: string): void }) {
+  return (
+    <>
+      <button
+        type="button"
+        className="figure"
+        aria-expanded={isOpen}
+        aria-label={`Fit of ${one.label}: what it is made of`}
+        onClick={() => onOpen(one.candidate)}
+      >
+        {one.most > one.fit + 0.5 && <small className="at-least">at least </small>}
+        {Math.round(one.fit)}
+      </button>
+      <i className="fit-bar" aria-hidden="true">
+        <i style={{ width: `${one.fit}%` }} />
+        <i className="fit-open" style={{ width: `${one.most - one.fit}%` }} />
+      </i>
+    </>
   );
 }
 

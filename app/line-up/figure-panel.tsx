@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { decimal } from '#core/amount/decimal';
 import { breakdownOf } from '#core/comparison/breakdown';
 import { monthSentences } from '#core/explain/month-sentences';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
@@ -88,20 +89,26 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
       )}
       <details>
         <summary>Another month</summary>
-        <table className="month-list">
-          <tbody>
-            {breakdown.byMonth.map(({ month, amount }) => (
-              <tr key={month}>
-                <th scope="row">
-                  <button type="button" className="figure" onClick={() => setChosen(month)}>
-                    {write.month(month)}
-                  </button>
-                </th>
-                <td>{write.money(amount, currency)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          hasOwnLook
+          className="month-list"
+          hideHead
+          frame={null}
+          rows={breakdown.byMonth}
+          keyOf={({ month }) => month}
+          columns={[
+            {
+              head: 'Month',
+              kind: 'names-row',
+              cell: ({ month }) => (
+                <button type="button" className="figure" onClick={() => setChosen(month)}>
+                  {write.month(month)}
+                </button>
+              ),
+            },
+            { head: 'Amount', cell: ({ amount }) => write.money(amount, currency) },
+          ]}
+        />
       </details>
     </>
   );

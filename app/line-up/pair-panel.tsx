@@ -1,5 +1,6 @@
 import { setAgainst, type StatedAnswer } from '#core/comparison/pairwise';
 import { featureWords } from '#core/wording/need-words';
+import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
 import { useWriter } from '../locale/locale';
@@ -46,64 +47,59 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
           </p>
           <h3>In money</h3>
           {pair.money.length === 0 && <p className="quiet">Nothing differs.</p>}
-          <table className="pair-differences">
-            <thead>
-              <tr>
-                <td />
-                <th scope="col">
-                  <CandidateTag id={a} />
-                </th>
-                <th scope="col">
-                  <CandidateTag id={b} />
-                </th>
-                <th scope="col">differs</th>
-              </tr>
-            </thead>
-            <tbody>
-              {pair.money.flatMap(({ bucket, a: first, b: second, difference, lines }) => [
-                <tr key={bucket} className="has-lines">
-                  <th scope="row">{BUCKET_NAMES[bucket].name}</th>
-                  <td>{write.whole(first)}</td>
-                  <td>{write.whole(second)}</td>
-                  <td>
-                    <b>{write.difference(difference)}</b>
-                  </td>
-                </tr>,
-                <tr key={`${bucket} lines`}>
-                  <td colSpan={4} className="lines">
-                    {lines.map(({ of, source, amount }) => {
-                      const candidate = partOf(of);
-                      if (!candidate) return null;
-                      const { name, rate } = sourceWords(pricing, candidate, source, write);
-                      return (
-                        <small key={`${of} ${JSON.stringify(source)}`} className="block">
-                          {of === 'a' ? a : b}: {name}
-                          {rate && `, ${rate}`} = {write.money(amount, currency)}
-                        </small>
-                      );
-                    })}
-                  </td>
-                </tr>,
-              ])}
-            </tbody>
-          </table>
+          <DataTable
+            hasOwnLook
+            className="pair-differences"
+            frame={null}
+            rows={pair.money}
+            keyOf={({ bucket }) => bucket}
+            rowClass={() => 'has-lines'}
+            belowClass="lines"
+            below={({ lines }) =>
+              lines.map(({ of, source, amount }) => {
+                const candidate = partOf(of);
+                if (!candidate) return null;
+                const { name, rate } = sourceWords(pricing, candidate, source, write);
+                return (
+                  <small key={`${of} ${JSON.stringify(source)}`} className="block">
+                    {of === 'a' ? a : b}: {name}
+                    {rate && `, ${rate}`} = {write.money(amount, currency)}
+                  </small>
+                );
+              })
+            }
+            columns={[
+              { key: 'bucket', head: null, kind: 'names-row', cell: ({ bucket }) => BUCKET_NAMES[bucket].name },
+              { key: 'a', head: <CandidateTag id={a} />, cell: ({ a: first }) => write.whole(first) },
+              { key: 'b', head: <CandidateTag id={b} />, cell: ({ b: second }) => write.whole(second) },
+              { head: 'differs', cell: ({ difference }) => <b>{write.difference(difference)}</b> },
+            ]}
+          />
           <h3>In answers</h3>
           {pair.answers.length === 0 ? (
             <p className="quiet">Both say the same to everything that is needed.</p>
           ) : (
-            <table className="pair-differences">
-              <tbody>
-                {pair.answers.map(({ feature, level, a: first, b: second }) => (
-                  <tr key={feature}>
-                    <th scope="row">
+            <DataTable
+              hasOwnLook
+              className="pair-differences"
+              hideHead
+              frame={null}
+              rows={pair.answers}
+              keyOf={({ feature }) => feature}
+              columns={[
+                {
+                  head: 'Need',
+                  kind: 'names-row',
+                  cell: ({ feature, level }) => (
+                    <>
                       {featureWords(feature)} {level === 'must' && <small>must</small>}
-                    </th>
-                    <td>{answerWords(first, write)}</td>
-                    <td>{answerWords(second, write)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+                    </>
+                  ),
+                },
+                { head: 'First', cell: (one) => answerWords(one.a, write) },
+                { head: 'Second', cell: (one) => answerWords(one.b, write) },
+              ]}
+            />
           )}
         </>
       )}

@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { useFetcher } from 'react-router';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import type { RateRow, WatchView } from '../server/watch-view.server';
 import { AddressField } from './address-field';
@@ -41,61 +42,40 @@ export function RatesWatch({ rates, now }: { rates: WatchView['rates']; now: str
         )}
       </p>
       {rows.length > 0 && (
-        <div className="wide-scroll">
-          <table className="plain-table">
-            <thead>
-              <tr>
-                <th scope="col">Decision</th>
-                <th scope="col">Currency</th>
-                <th scope="col" className="figure-cell">
-                  In the decision
-                </th>
-                <th scope="col" className="figure-cell">
-                  Of the day
-                </th>
-                <th scope="col">What it does</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map((row) => (
-                <Rate key={`${row.id} ${row.currency}`} row={row} />
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <DataTable
+          rows={rows}
+          keyOf={({ id, currency }) => `${id} ${currency}`}
+          columns={[
+            { head: 'Decision', kind: 'names-row', cell: ({ name }) => name || 'a decision without a question' },
+            { head: 'Currency', cell: ({ base, currency }) => `${base} for one ${currency}` },
+            { head: 'In the decision', kind: 'figures', cell: ({ rate }) => write.number(rate, 6) },
+            { head: 'Of the day', kind: 'figures', cell: ({ ofDay }) => (ofDay === null ? 'not known' : write.number(ofDay, 6)) },
+            { head: 'What it does', cell: (row) => <RateEffect row={row} /> },
+          ]}
+        />
       )}
     </section>
   );
 }
 
-function Rate({ row }: { row: RateRow }) {
-  const { id, name, base, currency, rate, ofDay, effect } = row;
+/** What the rate of the day would do to a decision, and how to take it over. */
+function RateEffect({ row: { id, currency, rate, ofDay, effect } }: { row: RateRow }) {
   const write = useWriter();
   const fetcher = useFetcher<Answer>();
-  const isOther = ofDay !== null && Number(ofDay) !== Number(rate);
+  if (ofDay === null) return null;
+  if (Number(ofDay) === Number(rate)) return 'the same';
   return (
-    <tr>
-      <th scope="row">{name || 'a decision without a question'}</th>
-      <td>
-        {base} for one {currency}
-      </td>
-      <td className="figure-cell">{write.number(rate, 6)}</td>
-      <td className="figure-cell">{ofDay === null ? 'not known' : write.number(ofDay, 6)}</td>
-      <td>
-        {isOther && effectSentence(effect, write)}
-        {!isOther && ofDay !== null && 'the same'}
-        {isOther && (
-          <fetcher.Form method="post">
-            <input type="hidden" name="intent" value="accept-rate" />
-            <input type="hidden" name="decision" value={id} />
-            <input type="hidden" name="currency" value={currency} />
-            <input type="hidden" name="rate" value={ofDay} />
-            <Button size="small" htmlType="submit" disabled={fetcher.state !== 'idle'}>
-              Take it over
-            </Button>
-          </fetcher.Form>
-        )}
-      </td>
-    </tr>
+    <>
+      {effectSentence(effect, write)}
+      <fetcher.Form method="post">
+        <input type="hidden" name="intent" value="accept-rate" />
+        <input type="hidden" name="decision" value={id} />
+        <input type="hidden" name="currency" value={currency} />
+        <input type="hidden" name="rate" value={ofDay} />
+        <Button size="small" htmlType="submit" disabled={fetcher.state !== 'idle'}>
+          Take it over
+        </Button>
+      </fetcher.Form>
+    </>
   );
 }

@@ -2,6 +2,7 @@ import { Button, Checkbox } from 'antd';
 import { useId, useState } from 'react';
 import { Link, useFetcher } from 'react-router';
 import type { FoundChange } from '#core/price-watch/found-change';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import type { WatchedRow } from '../server/watch-view.server';
 import { AddressField } from './address-field';
@@ -19,6 +20,7 @@ export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; no
   const watched = sheets.filter(({ address }) => address !== null);
   const isLooked = watched.some(({ triedAt }) => triedAt !== null);
   const found = sheets.filter((sheet) => sheet.found.length > 0);
+  const write = useWriter();
   const away = watched.filter(({ problem }) => problem !== null);
   return (
     <section aria-label="Price sheets">
@@ -36,58 +38,55 @@ export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; no
       {found.map((sheet) => (
         <FoundOnSheet key={`${sheet.sheetId} ${sheet.found.map((change) => change.id).join(' ')}`} sheet={sheet} />
       ))}
-      <div className="wide-scroll">
-        <table className="plain-table watched">
-          <thead>
-            <tr>
-              <th scope="col">Price sheet</th>
-              <th scope="col">Address of its pricing page</th>
-              <th scope="col">How it stands</th>
-            </tr>
-          </thead>
-          <tbody>
-            {[...watched, ...sheets.filter(({ address }) => address === null)].map((sheet) => (
-              <WatchedSheetRow key={sheet.sheetId} sheet={sheet} now={now} />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <DataTable
+        className="watched"
+        rows={[...watched, ...sheets.filter(({ address }) => address === null)]}
+        keyOf={({ sheetId }) => sheetId}
+        columns={[
+          {
+            head: 'Price sheet',
+            kind: 'names-row',
+            cell: ({ label, seen, decisions }) => (
+              <>
+                {label}
+                <small className="block quiet">
+                  {seen ? `figures seen ${write.day(seen)}` : 'figures not dated'} ·{' '}
+                  {decisions === 0 ? 'not used' : `in ${decisions} ${decisions === 1 ? 'decision' : 'decisions'}`}
+                </small>
+              </>
+            ),
+          },
+          {
+            head: 'Address of its pricing page',
+            cell: ({ sheetId, label, address }) => (
+              <AddressField kept={address} label={`Address of ${label}`} submits={{ intent: 'address', sheet: sheetId }} />
+            ),
+          },
+          { head: 'How it stands', cell: (sheet) => <PageStanding sheet={sheet} now={now} /> },
+        ]}
+      />
     </section>
   );
 }
 
-function WatchedSheetRow({ sheet, now }: { sheet: WatchedRow; now: string }) {
-  const { sheetId, label, seen, address, triedAt, seenAt, problem, found, decisions } = sheet;
-  const write = useWriter();
+/** How looking at a sheet's page went last. */
+function PageStanding({ sheet, now }: { sheet: WatchedRow; now: string }) {
+  const { sheetId, seen, address, triedAt, seenAt, problem, found } = sheet;
+  if (problem !== null)
+    return (
+      <span className="problem">
+        {triedAt && `${agoWords(triedAt, now)}: `}
+        {problem}
+        {seenAt ? `; read last ${agoWords(seenAt, now)}` : ''}
+      </span>
+    );
+  if (seenAt === null) return address !== null && triedAt === null ? 'not looked at yet' : null;
+  if (found.length > 0) return `${found.length} ${found.length === 1 ? 'change' : 'changes'}, ${agoWords(seenAt, now)}`;
   return (
-    <tr>
-      <th scope="row">
-        {label}
-        <small className="block quiet">
-          {seen ? `figures seen ${write.day(seen)}` : 'figures not dated'} ·{' '}
-          {decisions === 0 ? 'not used' : `in ${decisions} ${decisions === 1 ? 'decision' : 'decisions'}`}
-        </small>
-      </th>
-      <td>
-        <AddressField kept={address} label={`Address of ${label}`} submits={{ intent: 'address', sheet: sheetId }} />
-      </td>
-      <td>
-        {address !== null && triedAt === null && 'not looked at yet'}
-        {problem !== null && (
-          <span className="problem">
-            {triedAt && `${agoWords(triedAt, now)}: `}
-            {problem}
-            {seenAt ? `; read last ${agoWords(seenAt, now)}` : ''}
-          </span>
-        )}
-        {problem === null &&
-          seenAt !== null &&
-          (found.length > 0
-            ? `${found.length} ${found.length === 1 ? 'change' : 'changes'}, ${agoWords(seenAt, now)}`
-            : `as on the sheet, ${agoWords(seenAt, now)}`)}
-        {problem === null && seenAt !== null && found.length === 0 && seen !== seenAt.slice(0, 10) && <NoteSeen sheetId={sheetId} />}
-      </td>
-    </tr>
+    <>
+      as on the sheet, {agoWords(seenAt, now)}
+      {seen !== seenAt.slice(0, 10) && <NoteSeen sheetId={sheetId} />}
+    </>
   );
 }
 
@@ -128,38 +127,25 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
   return (
     <section className="found" aria-labelledby={heading}>
       <h2 id={heading}>{label}</h2>
-      <div className="wide-scroll">
-        <table className="plain-table">
-          <thead>
-            <tr>
-              <th scope="col">Take over</th>
-              <th scope="col">Figure</th>
-              <th scope="col">On the sheet</th>
-              <th scope="col">On the page</th>
-            </tr>
-          </thead>
-          <tbody>
-            {found.map((change) => (
-              <tr key={change.id}>
-                <td>
-                  <Checkbox
-                    aria-label={`Take over: ${change.plan}, ${change.what}`}
-                    checked={!left.has(change.id)}
-                    onChange={() => setLeft((before) => toggled(before, change.id))}
-                  />
-                </td>
-                <th scope="row">
-                  {change.plan}, {change.what}
-                </th>
-                <td>{change.before}</td>
-                <td>
-                  <b>{change.after}</b>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <DataTable
+        rows={found}
+        keyOf={({ id }) => id}
+        columns={[
+          {
+            head: 'Take over',
+            cell: (change) => (
+              <Checkbox
+                aria-label={`Take over: ${change.plan}, ${change.what}`}
+                checked={!left.has(change.id)}
+                onChange={() => setLeft((before) => toggled(before, change.id))}
+              />
+            ),
+          },
+          { head: 'Figure', kind: 'names-row', cell: ({ plan, what }) => `${plan}, ${what}` },
+          { head: 'On the sheet', cell: ({ before }) => before },
+          { head: 'On the page', cell: ({ after }) => <b>{after}</b> },
+        ]}
+      />
       {effects.length > 0 && (
         <ul className="plain-list effects" aria-label="What it does to decisions" aria-busy={isAsking}>
           {effects.map(({ id, name, effect }) => (

@@ -1,6 +1,7 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import type { WatchView } from '../server/watch-view.server';
 
@@ -15,34 +16,18 @@ export function WatchHistory({ history, privateHosts }: Pick<WatchView, 'history
         <h2>What was decided</h2>
         {history.length === 0 && <p className="quiet">Nothing yet. Changes that you take over or leave are kept here.</p>}
         {history.length > 0 && (
-          <div className="wide-scroll">
-            <table className="plain-table">
-              <thead>
-                <tr>
-                  <th scope="col">Day</th>
-                  <th scope="col">Of</th>
-                  <th scope="col">Figure</th>
-                  <th scope="col">Before</th>
-                  <th scope="col">After</th>
-                  <th scope="col">Outcome</th>
-                </tr>
-              </thead>
-              <tbody>
-                {history.map(({ label, plan, what, before, after, outcome, decidedAt }) => (
-                  <tr key={`${decidedAt} ${plan} ${what} ${after}`}>
-                    <td>{write.day(decidedAt.slice(0, 10))}</td>
-                    <td>{label}</td>
-                    <th scope="row">
-                      {plan}, {what}
-                    </th>
-                    <td>{before}</td>
-                    <td>{after}</td>
-                    <td>{outcome === 'accepted' ? 'taken over' : 'left'}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <DataTable
+            rows={history}
+            keyOf={({ decidedAt, plan, what, after }) => `${decidedAt} ${plan} ${what} ${after}`}
+            columns={[
+              { head: 'Day', cell: ({ decidedAt }) => write.day(decidedAt.slice(0, 10)) },
+              { head: 'Of', cell: ({ label }) => label },
+              { head: 'Figure', kind: 'names-row', cell: ({ plan, what }) => `${plan}, ${what}` },
+              { head: 'Before', cell: ({ before }) => before },
+              { head: 'After', cell: ({ after }) => after },
+              { head: 'Outcome', cell: ({ outcome }) => (outcome === 'accepted' ? 'taken over' : 'left') },
+            ]}
+          />
         )}
       </section>
       <section aria-label="Private hosts">

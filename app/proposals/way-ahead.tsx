@@ -26,7 +26,7 @@ export function VendorWay({ offer }: { offer: string }) {
   const { currency } = workbench.decision;
   return (
     <p className="vendor-way">
-      {wayWords(workbench, way, write)} {write.money(way.total, currency)}
+      {wayWords(workbench, way, write)} {write.money(way.total, currency)} in all
       {way.saves === null ? ', while nothing does without a move' : `, ${write.money(way.saves, currency)} less than staying`}
       {Number(ways.moving.within) > 0 ? `; the move is counted at ${write.money(ways.moving.within, currency)}.` : '.'}
     </p>

@@ -1,5 +1,6 @@
-import { Fragment } from 'react';
+import type { Quality } from '#core/decision/quality-schema';
 import { standingOf } from '#core/qualities/standing';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
 import { standingWords } from './quality-words';
@@ -23,69 +24,81 @@ export function QualitiesTable({ vendors, open, onOpen }: QualitiesTableProps) {
   const write = useWriter();
   const { qualities = [] } = decision;
   return (
-    <div className="qualities-scroll">
-      <table className="qualities">
-        <thead>
-          <tr>
-            <th scope="col">What counts</th>
-            {vendors.map(({ id, label }) => (
-              <th key={id} scope="col">
-                {label}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {qualities.map((quality) => (
-            <tr key={quality.id}>
-              <th scope="row">
-                <button
-                  type="button"
-                  className="figure quality-name"
-                  aria-expanded={open?.quality === quality.id && open.offer === null}
-                  onClick={() => onOpen({ quality: quality.id, offer: null })}
-                >
-                  {quality.label || 'without a name'}
-                </button>
-                <small>
-                  weight {write.number(quality.weight)}, {write.number(quality.worst)} to {write.number(quality.best)}
-                </small>
-              </th>
-              {vendors.map(({ id, label }) => {
-                const standing = standingOf(quality, id, decision);
-                return (
-                  <td key={id}>
-                    <button
-                      type="button"
-                      className={`figure ${standing ? '' : 'is-not-known'}`}
-                      aria-expanded={open?.quality === quality.id && open.offer === id}
-                      aria-label={`${quality.label}, ${label}: ${standing ? `${standingWords(quality, standing, write)}, ${Math.round(standing.points)} of 100` : 'not known'}`}
-                      onClick={() => onOpen({ quality: quality.id, offer: id })}
-                    >
-                      {standing ? (
-                        <Fragment>
-                          {standingWords(quality, standing, write)}
-                          {quality.source === 'reviews' && (
-                            <small>
-                              from{' '}
-                              {write.number(String((decision.vendors?.[id]?.reviews ?? []).reduce((sum, { count }) => sum + count, 0)))}
-                            </small>
-                          )}
-                          <i className="points" aria-hidden="true">
-                            <i style={{ width: `${standing.points}%` }} />
-                          </i>
-                        </Fragment>
-                      ) : (
-                        '?'
-                      )}
-                    </button>
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      hasOwnLook
+      className="qualities"
+      frame="qualities-scroll"
+      rows={qualities}
+      keyOf={({ id }) => id}
+      columns={[
+        {
+          head: 'What counts',
+          kind: 'names-row',
+          cell: (quality) => (
+            <>
+              <button
+                type="button"
+                className="figure quality-name"
+                aria-expanded={open?.quality === quality.id && open.offer === null}
+                onClick={() => onOpen({ quality: quality.id, offer: null })}
+              >
+                {quality.label || 'without a name'}
+              </button>
+              <small>
+                weight {write.number(quality.weight)}, {write.number(quality.worst)} to {write.number(quality.best)}
+              </small>
+            </>
+          ),
+        },
+        ...vendors.map((vendor) => ({
+          key: vendor.id,
+          head: vendor.label,
+          cell: (quality: Quality) => (
+            <QualityFigure
+              quality={quality}
+              vendor={vendor}
+              isOpen={open?.quality === quality.id && open?.offer === vendor.id}
+              onOpen={() => onOpen({ quality: quality.id, offer: vendor.id })}
+            />
+          ),
+        })),
+      ]}
+    />
+  );
+}
+
+interface QualityFigureProps {
+  quality: Quality;
+  vendor: NamedOffer;
+  isOpen: boolean;
+  onOpen(): void;
+}
+
+/** How a vendor stands on a quality, and how far that goes on its scale. */
+function QualityFigure({ quality, vendor: { id, label }, isOpen, onOpen }: QualityFigureProps) {
+  const { decision } = useWorkbench().state.workbench;
+  const write = useWriter();
+  const standing = standingOf(quality, id, decision);
+  const words = standing ? `${standingWords(quality, standing, write)}, ${Math.round(standing.points)} of 100` : 'not known';
+  const reviews = (decision.vendors?.[id]?.reviews ?? []).reduce((sum, { count }) => sum + count, 0);
+  return (
+    <button
+      type="button"
+      className={`figure ${standing ? '' : 'is-not-known'}`}
+      aria-expanded={isOpen}
+      aria-label={`${quality.label}, ${label}: ${words}`}
+      onClick={onOpen}
+    >
+      {!standing && '?'}
+      {standing && (
+        <>
+          {standingWords(quality, standing, write)}
+          {quality.source === 'reviews' && <small>from {write.number(String(reviews))}</small>}
+          <i className="points" aria-hidden="true">
+            <i style={{ width: `${standing.points}%` }} />
+          </i>
+        </>
+      )}
+    </button>
   );
 }

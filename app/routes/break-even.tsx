@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { decimal } from '#core/amount/decimal';
 import { LEVELS, nearestPoint, type PairBreakEven } from '#core/what-if/break-evens';
+import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
 import { Fold } from '../components/fold';
@@ -52,28 +53,35 @@ function Pairs() {
           />
         </div>
         <Working {...working} />
-        <div className="wide-scroll">
-          <table className="plain-table pair-table">
-            <thead>
-              <tr>
-                <th scope="col">Against {nameOf(first)}</th>
-                <th scope="col" className="figure-cell">
-                  Changes at, a month
-                </th>
-                <th scope="col" className="figure-cell">
-                  Orders
-                </th>
-                <th scope="col">Reached</th>
-                <th scope="col">Verdict</th>
-              </tr>
-            </thead>
-            <tbody>
-              {between.map((pair) => (
-                <PairRow key={`${pair.a} ${pair.b}`} pair={pair} first={first} isChosen={pair === chosen} onChoose={setOther} />
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <DataTable
+          className="pair-table"
+          rows={between.map((pair) => ({ pair, other: pair.a === first ? pair.b : pair.a, point: nearestPoint(pair.points) }))}
+          keyOf={({ pair }) => `${pair.a} ${pair.b}`}
+          rowClass={({ pair }) => (pair === chosen ? 'is-chosen' : '')}
+          columns={[
+            {
+              head: `Against ${nameOf(first)}`,
+              kind: 'names-row',
+              cell: ({ pair, other: one }) => (
+                <button type="button" className="candidate-line" aria-pressed={pair === chosen} onClick={() => setOther(one)}>
+                  <CandidateTag id={one} /> <b>{nameOf(one)}</b>
+                </button>
+              ),
+            },
+            { head: 'Changes at, a month', kind: 'figures', cell: ({ point }) => (point ? write.whole(point.monthlySales) : '–') },
+            { head: 'Orders', kind: 'figures', cell: ({ point }) => (point ? write.number(point.monthlyOrders, 1) : '–') },
+            { head: 'Reached', cell: ({ point }) => (point ? reachedWords(point.reached, write) : '–') },
+            {
+              head: 'Verdict',
+              cell: ({ pair, point }) => (
+                <>
+                  {point ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}` : neverTurns(pair.now, first)}
+                  {pair.points.length > 1 && <small> {pair.points.length} times</small>}
+                </>
+              ),
+            },
+          ]}
+        />
         <Fold summary={`Every pair: ${(pairs ?? []).length}`}>
           <PairMatrix
             pairs={pairs ?? []}
@@ -116,40 +124,6 @@ function Pairs() {
         </p>
       </aside>
     </>
-  );
-}
-
-function PairRow({
-  pair,
-  first,
-  isChosen,
-  onChoose,
-}: {
-  pair: PairBreakEven;
-  first: string;
-  isChosen: boolean;
-  onChoose(other: string): void;
-}) {
-  const { nameOf } = useAskedDecision();
-  const write = useWriter();
-  const other = pair.a === first ? pair.b : pair.a;
-  const point = nearestPoint(pair.points);
-  const verdict = point ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}` : neverTurns(pair.now, first);
-  return (
-    <tr className={isChosen ? 'is-chosen' : ''}>
-      <th scope="row">
-        <button type="button" className="candidate-line" aria-pressed={isChosen} onClick={() => onChoose(other)}>
-          <CandidateTag id={other} /> <b>{nameOf(other)}</b>
-        </button>
-      </th>
-      <td className="figure-cell">{point ? write.whole(point.monthlySales) : '–'}</td>
-      <td className="figure-cell">{point ? write.number(point.monthlyOrders, 1) : '–'}</td>
-      <td>{point ? reachedWords(point.reached, write) : '–'}</td>
-      <td>
-        {verdict}
-        {pair.points.length > 1 && <small> {pair.points.length} times</small>}
-      </td>
-    </tr>
   );
 }
 

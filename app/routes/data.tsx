@@ -5,6 +5,7 @@ import * as z from 'zod';
 import { listBackUps } from '#data/back-ups';
 import { dataFolder, dataPaths } from '#data/data-folder';
 import { DAYS_KEPT_AFTER_DELETING, deletedDecisions, removeForGood, setDeleted } from '#data/decision-list';
+import { DataTable } from '../components/data-table';
 import { ListPage } from '../components/list-page';
 import { ImportEverything } from '../data/import-everything';
 import { useWriter } from '../locale/locale';
@@ -101,31 +102,15 @@ function BackUps({
 }) {
   const write = useWriter();
   return (
-    <div className="wide-scroll">
-      <table className="plain-table">
-        <thead>
-          <tr>
-            <th scope="col">Day</th>
-            <th scope="col">File</th>
-            <th scope="col" className="figure-cell">
-              Size
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {backUps.map(({ name, day, bytes, kind }) => (
-            <tr key={name}>
-              <td>
-                {write.day(day)}
-                {kind === 'before-upgrade' && ', before a new version'}
-              </td>
-              <td>{name}</td>
-              <td className="figure-cell">{size(bytes)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      rows={backUps}
+      keyOf={({ name }) => name}
+      columns={[
+        { head: 'Day', cell: ({ day, kind }) => `${write.day(day)}${kind === 'before-upgrade' ? ', before a new version' : ''}` },
+        { head: 'File', cell: ({ name }) => name },
+        { head: 'Size', kind: 'figures', cell: ({ bytes }) => size(bytes) },
+      ]}
+    />
   );
 }
 

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { type DateThatMatters, datesThatMatter, daysLeft } from '#core/dates/dates-that-matter';
 import { type DatesNoted, USUAL_LOOK_AGAIN_DAYS, USUAL_REMINDER_DAYS } from '#core/decision/dates-schema';
 import { verdictName } from '#core/verdict/verdict-name';
+import { DataTable } from '../components/data-table';
 import { DayField } from '../components/day-field';
 import { Fold } from '../components/fold';
 import { NumberField } from '../components/number-field';
@@ -111,42 +112,42 @@ function DatesTable({ dates, today, to }: { dates: readonly DateThatMatters[]; t
   const write = useWriter();
   const { currency } = state.workbench.decision;
   return (
-    <div className="wide-scroll">
-      <table className="plain-table dates">
-        <thead>
-          <tr>
-            <th scope="col">Day</th>
-            <th scope="col">What, and why</th>
-            <th scope="col" className="figure-cell">
-              At stake
-            </th>
-            <th scope="col">
-              <span className="visually-hidden">Calendar</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {dates.map((date) => (
-            <tr key={date.id}>
-              <th scope="row">
-                {write.day(date.on)}
-                <small className="block quiet">{daysLeftWords(daysLeft(date, today))}</small>
-              </th>
-              <td>
-                <b>{dateTitle(date)}</b>
-                <small className="block quiet">{dateReason(date, currency, write)}</small>
-              </td>
-              <td className="figure-cell">{date.atStake === null ? '' : write.money(date.atStake, currency)}</td>
-              <td>
-                <CalendarLink to={`${to}?only=${encodeURIComponent(date.id)}`} label={`${dateTitle(date)}: calendar file`}>
-                  calendar
-                </CalendarLink>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      className="dates"
+      rows={dates}
+      keyOf={({ id }) => id}
+      columns={[
+        {
+          head: 'Day',
+          kind: 'names-row',
+          cell: (date) => (
+            <>
+              {write.day(date.on)}
+              <small className="block quiet">{daysLeftWords(daysLeft(date, today))}</small>
+            </>
+          ),
+        },
+        {
+          head: 'What, and why',
+          cell: (date) => (
+            <>
+              <b>{dateTitle(date)}</b>
+              <small className="block quiet">{dateReason(date, currency, write)}</small>
+            </>
+          ),
+        },
+        { head: 'At stake', kind: 'figures', cell: ({ atStake }) => (atStake === null ? '' : write.money(atStake, currency)) },
+        {
+          key: 'calendar',
+          head: <span className="visually-hidden">Calendar</span>,
+          cell: (date) => (
+            <CalendarLink to={`${to}?only=${encodeURIComponent(date.id)}`} label={`${dateTitle(date)}: calendar file`}>
+              calendar
+            </CalendarLink>
+          ),
+        },
+      ]}
+    />
   );
 }
 

@@ -4,12 +4,13 @@ import { useRouteLoaderData } from 'react-router';
 import { daysBetween } from '#core/calendar/day';
 import { withTask, withVendor } from '#core/qualities/edit-qualities';
 import { trialResult } from '#core/qualities/trial';
+import { DataTable } from '../components/data-table';
 import { ChoiceField } from '../components/choice-field';
 import { DayField } from '../components/day-field';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { DiaryCell } from '../qualities/diary-cell';
-import { useVendors } from '../qualities/vendors';
+import { type NamedOffer, useVendors } from '../qualities/vendors';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -32,60 +33,21 @@ export default function Diary() {
         The same tasks with every vendor, so that marks can be compared. What a quality takes from the diary is the mean of a vendor’s
         marks.
       </p>
-      <div className="qualities-scroll">
-        <table className="diary">
-          <thead>
-            <tr>
-              <th scope="col">Task</th>
-              {shown.map(({ id, label }) => (
-                <th scope="col" key={id}>
-                  {label}
-                  <DayField
-                    label="Trial ends on"
-                    value={vendors[id]?.trialEnds}
-                    onChange={(day) =>
-                      edits.decision(`vendor.${id}.trial-ends`, `the trial of ${label}`, (one) =>
-                        withVendor(one, id, ({ trialEnds: _former, ...notes }) =>
-                          day === undefined ? notes : { ...notes, trialEnds: day },
-                        ),
-                      )
-                    }
-                  />
-                  <TrialLeft ends={vendors[id]?.trialEnds} today={today} />
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {tasks.map((task) => (
-              <tr key={task.id}>
-                <th scope="row">
-                  <TextField
-                    label="Task"
-                    labelHidden
-                    long={1}
-                    value={task.label}
-                    placeholder="what is to be done"
-                    autoFocus={task.label === ''}
-                    onChange={(label) =>
-                      edits.decision(`task.${task.id}`, 'a task', (one) => withTask(one, task.id, (former) => ({ ...former, label })))
-                    }
-                  />
-                  <Button
-                    type="text"
-                    size="small"
-                    aria-label={`Remove the task: ${task.label}`}
-                    onClick={() => edits.decision(`task.${task.id}.removed`, 'a task removed', (one) => withTask(one, task.id, () => null))}
-                  >
-                    remove
-                  </Button>
-                </th>
-                {shown.map((vendor) => (
-                  <DiaryCell key={vendor.id} task={task} vendor={vendor} today={today} />
-                ))}
-              </tr>
-            ))}
-          </tbody>
+      <DataTable
+        hasOwnLook
+        className="diary"
+        frame="qualities-scroll"
+        rows={tasks}
+        keyOf={({ id }) => id}
+        columns={[
+          { head: 'Task', kind: 'names-row', cell: (task) => <TaskName task={task} /> },
+          ...shown.map((vendor) => ({
+            key: vendor.id,
+            head: <TrialHead vendor={vendor} ends={vendors[vendor.id]?.trialEnds} today={today} />,
+            cell: (task: (typeof tasks)[number]) => <DiaryCell task={task} vendor={vendor} today={today} />,
+          })),
+        ]}
+        foot={
           <tfoot>
             <tr>
               <th scope="row">All together</th>
@@ -102,8 +64,8 @@ export default function Diary() {
               })}
             </tr>
           </tfoot>
-        </table>
-      </div>
+        }
+      />
       <div className="add-row">
         <Button
           onClick={() =>
@@ -123,6 +85,52 @@ export default function Diary() {
         )}
       </div>
     </main>
+  );
+}
+
+function TaskName({ task }: { task: { readonly id: string; readonly label: string } }) {
+  const edits = useEdits();
+  return (
+    <>
+      <TextField
+        label="Task"
+        labelHidden
+        long={1}
+        value={task.label}
+        placeholder="what is to be done"
+        autoFocus={task.label === ''}
+        onChange={(label) =>
+          edits.decision(`task.${task.id}`, 'a task', (one) => withTask(one, task.id, (former) => ({ ...former, label })))
+        }
+      />
+      <Button
+        type="text"
+        size="small"
+        aria-label={`Remove the task: ${task.label}`}
+        onClick={() => edits.decision(`task.${task.id}.removed`, 'a task removed', (one) => withTask(one, task.id, () => null))}
+      >
+        remove
+      </Button>
+    </>
+  );
+}
+
+function TrialHead({ vendor: { id, label }, ends, today }: { vendor: NamedOffer; ends: string | undefined; today: string }) {
+  const edits = useEdits();
+  return (
+    <>
+      {label}
+      <DayField
+        label="Trial ends on"
+        value={ends}
+        onChange={(day) =>
+          edits.decision(`vendor.${id}.trial-ends`, `the trial of ${label}`, (one) =>
+            withVendor(one, id, ({ trialEnds: _former, ...notes }) => (day === undefined ? notes : { ...notes, trialEnds: day })),
+          )
+        }
+      />
+      <TrialLeft ends={ends} today={today} />
+    </>
   );
 }
 

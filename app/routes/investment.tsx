@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { useMemo } from 'react';
 import { broughtOrders, type InvestmentJudged, type InvestmentOutcome } from '#core/what-if/investment';
 import type { Investment } from '#core/decision/investment-schema';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { investmentSentence } from '../what-if/answer-words';
@@ -113,38 +114,31 @@ const PART_WORDS = [
 function InvestmentTable({ judged, months }: { judged: InvestmentJudged; months: number }) {
   const { file } = useAskedDecision();
   const write = useWriter();
-  const row = (title: string, cell: (one: InvestmentOutcome) => string, className = '') => (
-    <tr key={title} className={className}>
-      <th scope="row">{title}</th>
-      {judged.outcomes.map((one) => (
-        <td key={one.version} className="figure-cell">
-          {cell(one)}
-        </td>
-      ))}
-    </tr>
-  );
+  const rows: ReadonlyArray<{ title: string; cell(one: InvestmentOutcome): string; isSum?: boolean }> = [
+    { title: 'More online orders', cell: ({ lift, extraOrders }) => `${write.number(lift)} % (${write.number(extraOrders, 0)})` },
+    ...PART_WORDS.map(([part, title]) => ({
+      title,
+      cell: ({ parts }: InvestmentOutcome) => signed(parts[part], file.currency, write),
+    })),
+    { title: 'What you keep more', cell: ({ keptMore }) => signed(keptMore, file.currency, write), isSum: true },
+    { title: 'Paid for itself in', cell: ({ payback }) => (payback ? write.month(payback) : 'not in this time') },
+    { title: 'After three years', cell: ({ threeYears }) => write.difference(threeYears) },
+  ];
   return (
-    <div className="wide-scroll">
-      <table className="plain-table">
-        <thead>
-          <tr>
-            <th scope="col">Against doing it yourself, {months} months</th>
-            {judged.outcomes.map(({ version }) => (
-              <th scope="col" className="figure-cell" key={version}>
-                {VERSION_WORDS[version]}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {row('More online orders', ({ lift, extraOrders }) => `${write.number(lift)} % (${write.number(extraOrders, 0)})`)}
-          {PART_WORDS.map(([part, title]) => row(title, ({ parts }) => signed(parts[part], file.currency, write)))}
-          {row('What you keep more', ({ keptMore }) => signed(keptMore, file.currency, write), 'is-sum')}
-          {row('Paid for itself in', ({ payback }) => (payback ? write.month(payback) : 'not in this time'))}
-          {row('After three years', ({ threeYears }) => write.difference(threeYears))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      rows={rows}
+      keyOf={({ title }) => title}
+      rowClass={({ isSum }) => (isSum ? 'is-sum' : '')}
+      columns={[
+        { head: `Against doing it yourself, ${months} months`, kind: 'names-row', cell: ({ title }) => title },
+        ...judged.outcomes.map((one) => ({
+          key: one.version,
+          head: VERSION_WORDS[one.version],
+          kind: 'figures' as const,
+          cell: ({ cell }: (typeof rows)[number]) => cell(one),
+        })),
+      ]}
+    />
   );
 }
 

@@ -5,6 +5,7 @@ import type { CheapestMap, MapAxis } from '#core/what-if/map';
 import { leadIn } from '#core/what-if/offers';
 import { inScenario } from '#core/what-if/scenarios';
 import { plain } from '#core/what-if/turns-it';
+import { DataTable } from '../components/data-table';
 import { ChoiceField } from '../components/choice-field';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
@@ -168,31 +169,22 @@ function MapTable({ map, x, y }: MapAxes & { map: CheapestMap }) {
       ] ?? -1
     ] ?? null;
   return (
-    <div className="wide-scroll">
-      <table className="plain-table">
-        <thead>
-          <tr>
-            <th scope="col">
-              {y.assumption.label} down, {x.assumption.label} across
-            </th>
-            {columns.map((value) => (
-              <th scope="col" key={value}>
-                {changeWords(x.assumption, value, write)}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((value, row) => (
-            <tr key={value}>
-              <th scope="row">{changeWords(y.assumption, value, write)}</th>
-              {columns.map((one, column) => (
-                <td key={one}>{nameOf(winner(column, row))}</td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      rows={rows.map((value, row) => ({ value, row }))}
+      keyOf={({ value }) => value}
+      columns={[
+        {
+          key: 'down',
+          head: `${y.assumption.label} down, ${x.assumption.label} across`,
+          kind: 'names-row',
+          cell: ({ value }) => changeWords(y.assumption, value, write),
+        },
+        ...columns.map((value, column) => ({
+          key: value,
+          head: changeWords(x.assumption, value, write),
+          cell: ({ row }: { row: number }) => nameOf(winner(column, row)),
+        })),
+      ]}
+    />
   );
 }

@@ -1,7 +1,9 @@
 import { Button } from 'antd';
 import { useId, useState } from 'react';
-import { differentConditions, pageSpeed } from '#core/page-speed/compare';
+import type { Measurement } from '#core/decision/measurement-schema';
+import { differentConditions, type PageSpeed as PageSpeedFigures, pageSpeed } from '#core/page-speed/compare';
 import { withVendor } from '#core/qualities/edit-qualities';
+import { DataTable } from '../components/data-table';
 import { ChoiceField } from '../components/choice-field';
 import { useWriter } from '../locale/locale';
 import { useRecordings } from '../qualities/use-recordings';
@@ -12,7 +14,6 @@ import { useWorkbench } from '../workbench/workbench-context';
 /** Recordings of vendors' demo pages, computed and set side by side. */
 export default function PageSpeed() {
   const { decision } = useWorkbench().state.workbench;
-  const edits = useEdits();
   const write = useWriter();
   const vendors = useVendors();
   const id = useId();
@@ -73,83 +74,111 @@ export default function PageSpeed() {
         </p>
       ))}
       {measured.length > 0 && (
-        <div className="qualities-scroll">
-          <table className="speeds">
-            <thead>
-              <tr>
-                <th scope="col">Vendor</th>
-                <th scope="col">Loaded after</th>
-                <th scope="col">Content after</th>
-                <th scope="col">Over the network</th>
-                <th scope="col">Requests</th>
-                <th scope="col">Other sites called</th>
-                <th scope="col">Recorded</th>
-                <td />
-              </tr>
-            </thead>
-            {measured.map(({ id: offer, label, measurements, speed }) => (
-              <tbody key={offer}>
-                {measurements.length > 1 && (
-                  <tr className="is-middle">
-                    <th scope="row">{label}</th>
-                    <td>{seconds(speed.loadMs)}</td>
-                    <td />
-                    <td>{size(speed.bytes)}</td>
-                    <td>{speed.requests}</td>
-                    <td>{speed.thirdParties.length}</td>
-                    <td colSpan={2}>the middle of {speed.recordings}</td>
-                  </tr>
-                )}
-                {measurements.map((one) => (
-                  <tr key={one.id}>
-                    <th scope="row">
-                      {measurements.length > 1 ? '' : label}
-                      <small>{one.page}</small>
-                    </th>
-                    <td>
-                      {seconds(one.loadMs)}
-                      <i className="load-bar" aria-hidden="true" style={{ width: `${((one.loadMs ?? 0) / slowest) * 100}%` }} />
-                    </td>
-                    <td>{seconds(one.contentMs)}</td>
-                    <td>{size(one.bytes)}</td>
-                    <td>
-                      {one.requests}
-                      {one.cached > 0 && <small>{one.cached} from its own store</small>}
-                      {one.failed > 0 && <small className="lacks">{one.failed} failed</small>}
-                    </td>
-                    <td>
-                      {one.thirdParties.length === 0
-                        ? 'none'
-                        : one.thirdParties.map(({ host, requests }) => <small key={host}>{`${host} (${requests})`}</small>)}
-                    </td>
-                    <td>
-                      {one.at === null ? 'not dated' : write.day(one.at)}
-                      <small>{one.browser}</small>
-                    </td>
-                    <td>
-                      <Button
-                        type="text"
-                        size="small"
-                        aria-label={`Remove the recording ${one.file} of ${label}`}
-                        onClick={() =>
-                          edits.decision(`vendor.${offer}.recording.removed`, 'a recording removed', (decided) =>
-                            withVendor(decided, offer, (notes) => ({
-                              ...notes,
-                              measurements: (notes.measurements ?? []).filter((other) => other.id !== one.id),
-                            })),
-                          )
-                        }
-                      >
-                        remove
-                      </Button>
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            ))}
-          </table>
-        </div>
+        <DataTable
+          hasOwnLook
+          className="speeds"
+          frame="qualities-scroll"
+          rows={measured.flatMap(rowsOf)}
+          keyOf={({ vendor, one }) => `${vendor.id} ${one?.id ?? 'middle'}`}
+          rowClass={({ one }) => (one ? '' : 'is-middle')}
+          insteadOf={({ one, vendor }) => (one ? null : { from: 6, content: `the middle of ${vendor.speed.recordings}` })}
+          columns={[
+            {
+              head: 'Vendor',
+              kind: 'names-row',
+              cell: ({ vendor, one, isAlone }) => (
+                <>
+                  {(one === null || isAlone) && vendor.label}
+                  {one && <small>{one.page}</small>}
+                </>
+              ),
+            },
+            {
+              head: 'Loaded after',
+              cell: ({ vendor, one }) => (
+                <>
+                  {seconds((one ?? vendor.speed).loadMs)}
+                  {one && <i className="load-bar" aria-hidden="true" style={{ width: `${((one.loadMs ?? 0) / slowest) * 100}%` }} />}
+                </>
+              ),
+            },
+            { head: 'Content after', cell: ({ one }) => one && seconds(one.contentMs) },
+            { head: 'Over the network', cell: ({ vendor, one }) => size((one ?? vendor.speed).bytes) },
+            {
+              head: 'Requests',
+              cell: ({ vendor, one }) => (
+                <>
+                  {(one ?? vendor.speed).requests}
+                  {one && one.cached > 0 && <small>{one.cached} from its own store</small>}
+                  {one && one.failed > 0 && <small className="lacks">{one.failed} failed</small>}
+                </>
+              ),
+            },
+            {
+              head: 'Other sites called',
+              cell: ({ vendor, one }) => (one ? <OtherSites sites={one.thirdParties} /> : vendor.speed.thirdParties.length),
+            },
+            {
+              head: 'Recorded',
+              cell: ({ one }) =>
+                one && (
+                  <>
+                    {one.at === null ? 'not dated' : write.day(one.at)}
+                    <small>{one.browser}</small>
+                  </>
+                ),
+            },
+            { key: 'remove', head: null, cell: ({ vendor, one }) => one && <RemoveRecording vendor={vendor} recording={one} /> },
+          ]}
+        />
       )}
     </main>
+  );
+}
+
+type Vendor = ReturnType<typeof useVendors>[number];
+
+interface MeasuredVendor extends Vendor {
+  readonly measurements: readonly Measurement[];
+  readonly speed: PageSpeedFigures;
+}
+
+interface SpeedRow {
+  readonly vendor: MeasuredVendor;
+  /** Null for the middle of several. */
+  readonly one: Measurement | null;
+  readonly isAlone: boolean;
+}
+
+/** The recordings of a vendor, under what lies in their middle where there are several. */
+function rowsOf(vendor: MeasuredVendor): SpeedRow[] {
+  const isAlone = vendor.measurements.length === 1;
+  const each = vendor.measurements.map((one): SpeedRow => ({ vendor, one, isAlone }));
+  return isAlone ? each : [{ vendor, one: null, isAlone }, ...each];
+}
+
+function OtherSites({ sites }: { sites: Measurement['thirdParties'] }) {
+  if (sites.length === 0) return 'none';
+  return sites.map(({ host, requests }) => <small key={host}>{`${host} (${requests})`}</small>);
+}
+
+function RemoveRecording({ vendor: { id, label }, recording }: { vendor: Vendor; recording: Measurement }) {
+  const edits = useEdits();
+  return (
+    <Button
+      type="text"
+      size="small"
+      aria-label={`Remove the recording ${recording.file} of ${label}`}
+      onClick={() =>
+        edits.decision(`vendor.${id}.recording.removed`, 'a recording removed', (decided) =>
+          withVendor(decided, id, (notes) => ({
+            ...notes,
+            measurements: (notes.measurements ?? []).filter((other) => other.id !== recording.id),
+          })),
+        )
+      }
+    >
+      remove
+    </Button>
   );
 }

@@ -4,6 +4,7 @@ import { withOtherTerm } from '#core/decision/candidates';
 import type { PayingOption } from '#core/what-if/paying-ahead';
 import { termWords } from '#core/wording/term-words';
 import { addMonths } from '#core/calendar/month';
+import { DataTable } from '../components/data-table';
 import { ChoiceField } from '../components/choice-field';
 import { FiguresTable } from '../components/figures-table';
 import { Fold } from '../components/fold';
@@ -60,44 +61,48 @@ function Paying() {
               options={(all ?? []).map(({ candidate }) => ({ value: candidate, label: `${candidate} ${nameOf(candidate)}` }))}
               onChange={setChosen}
             />
-            <div className="wide-scroll">
-              <table className="plain-table">
-                <thead>
-                  <tr>
-                    <th scope="col">Paid</th>
-                    <th scope="col" className="figure-cell">
-                      Over {file.months} months
-                    </th>
-                    <th scope="col" className="figure-cell">
-                      Saves
-                    </th>
-                    <th scope="col" className="figure-cell">
-                      Out of pocket early
-                    </th>
-                    <th scope="col" className="figure-cell">
-                      Lost at worst, leaving early
-                    </th>
-                    <th scope="col">Pays from</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {shown.options.map((option, index) => (
-                    <OptionRow
-                      key={option.term}
-                      option={option}
-                      isShortest={index === 0}
-                      isNow={option.term === shown.now}
-                      isStanding={file.candidates.some(({ plans }) => plans[0]?.plan === shown.plan && plans[0].term === option.term)}
-                      onTake={() =>
-                        edits.decision(`candidates.${shown.plan}.${option.term}`, 'another way of paying', (one) =>
-                          withOtherTerm(one, shown.candidate, option.term),
-                        )
-                      }
-                    />
-                  ))}
-                </tbody>
-              </table>
-            </div>
+            <DataTable
+              rows={shown.options}
+              keyOf={({ term }) => term}
+              rowClass={({ term }) => (term === shown.now ? 'is-chosen' : '')}
+              insteadOf={(option) => (option === shown.options[0] ? { from: 2, content: 'the others are set against this' } : null)}
+              columns={[
+                {
+                  head: 'Paid',
+                  kind: 'names-row',
+                  cell: ({ months, term }) => (
+                    <>
+                      {termWords(months)} {term === shown.now && <small>as it stands in the line-up</small>}
+                    </>
+                  ),
+                },
+                { head: `Over ${file.months} months`, kind: 'figures', cell: ({ total }) => write.money(total, file.currency) },
+                { head: 'Saves', kind: 'figures', cell: ({ saving }) => write.difference(saving) },
+                { head: 'Out of pocket early', kind: 'figures', cell: ({ outEarly }) => write.whole(outEarly) },
+                { head: 'Lost at worst, leaving early', kind: 'figures', cell: ({ worst }) => worstWords(worst, write) },
+                {
+                  head: 'Pays from',
+                  cell: ({ term, breakEven }) => (
+                    <>
+                      {breakEvenWords(breakEven, file.start, write)}
+                      {!file.candidates.some(({ plans }) => plans[0]?.plan === shown.plan && plans[0].term === term) && (
+                        <Button
+                          type="link"
+                          size="small"
+                          onClick={() =>
+                            edits.decision(`candidates.${shown.plan}.${term}`, 'another way of paying', (one) =>
+                              withOtherTerm(one, shown.candidate, term),
+                            )
+                          }
+                        >
+                          put it into the line-up
+                        </Button>
+                      )}
+                    </>
+                  ),
+                },
+              ]}
+            />
             <LeavingChart paying={shown} />
             <Fold summary="Month by month">
               <FiguresTable
@@ -128,51 +133,8 @@ function Paying() {
   );
 }
 
-function OptionRow({
-  option,
-  isShortest,
-  isNow,
-  isStanding,
-  onTake,
-}: {
-  option: PayingOption;
-  isShortest: boolean;
-  isNow: boolean;
-  isStanding: boolean;
-  onTake(): void;
-}) {
-  const { file } = useAskedDecision();
-  const write = useWriter();
-  const { months, total, saving, outEarly, worst, breakEven } = option;
-  return (
-    <tr className={isNow ? 'is-chosen' : ''}>
-      <th scope="row">
-        {termWords(months)} {isNow && <small>as it stands in the line-up</small>}
-      </th>
-      <td className="figure-cell">{write.money(total, file.currency)}</td>
-      {isShortest ? (
-        <td colSpan={4} className="quiet">
-          the others are set against this
-        </td>
-      ) : (
-        <>
-          <td className="figure-cell">{write.difference(saving)}</td>
-          <td className="figure-cell">{write.whole(outEarly)}</td>
-          <td className="figure-cell">
-            {worst ? `${write.whole(worst.loss)} after ${worst.months} ${worst.months === 1 ? 'month' : 'months'}` : 'nothing'}
-          </td>
-          <td>
-            {breakEvenWords(breakEven, file.start, write)}
-            {!isStanding && (
-              <Button type="link" size="small" onClick={onTake}>
-                put it into the line-up
-              </Button>
-            )}
-          </td>
-        </>
-      )}
-    </tr>
-  );
+function worstWords(worst: PayingOption['worst'], write: Writer): string {
+  return worst ? `${write.whole(worst.loss)} after ${worst.months} ${worst.months === 1 ? 'month' : 'months'}` : 'nothing';
 }
 
 function breakEvenWords(breakEven: number | null, start: string, write: Writer): string {

@@ -2,6 +2,7 @@ import { Checkbox } from 'antd';
 import { useMemo } from 'react';
 import { leftOutOf, type RoutePlan } from '#core/what-if/route-plan';
 import { type MovingCosts, USUAL_MOVING } from '#core/route/moving-costs';
+import { DataTable } from '../components/data-table';
 import { ChoiceField } from '../components/choice-field';
 import { CandidateTag, candidateColour } from '../components/candidate-tag';
 import { Fold } from '../components/fold';
@@ -99,24 +100,16 @@ function RouteTable({ plan }: { plan: RoutePlan }) {
   const { nameOf } = useAskedDecision();
   const write = useWriter();
   return (
-    <table className="plain-table">
-      <thead>
-        <tr>
-          <th scope="col">From</th>
-          <th scope="col">With</th>
-          <th scope="col">Months</th>
-        </tr>
-      </thead>
-      <tbody>
-        {plan.segments.map(({ candidate, from, months }) => (
-          <tr key={from}>
-            <th scope="row">{write.month(from)}</th>
-            <td>{nameOf(candidate)}</td>
-            <td className="figure-cell">{months}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      frame={null}
+      rows={plan.segments}
+      keyOf={({ from }) => from}
+      columns={[
+        { head: 'From', kind: 'names-row', cell: ({ from }) => write.month(from) },
+        { head: 'With', cell: ({ candidate }) => nameOf(candidate) },
+        { head: 'Months', kind: 'figures', cell: ({ months }) => months },
+      ]}
+    />
   );
 }
 

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { withoutScenario, withScenario, withScenarioTakenOver, type ScenarioOutcome } from '#core/what-if/scenarios';
 import type { Scenario } from '#core/decision/what-if-schema';
 import { keyParts } from '#core/what-if/changes';
+import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
@@ -55,34 +56,35 @@ export default function Scenarios() {
           <p className="says">{scenariosSentence(outcomes ?? [], scenarios, nameOf)}</p>
         )}
         {scenarios.length > 0 && (
-          <div className="wide-scroll">
-            <table className="plain-table scenarios">
-              <thead>
-                <tr>
-                  <th scope="col">Scenario</th>
-                  <th scope="col" className="figure-cell">
-                    Sales a month
-                  </th>
-                  <th scope="col">Cheapest</th>
-                  <th scope="col" className="figure-cell">
-                    Total
-                  </th>
-                  <th scope="col">Ahead of</th>
-                </tr>
-              </thead>
-              <tbody>
-                {all.map((scenario) => (
-                  <ScenarioRow
-                    key={scenario.id}
+          <DataTable
+            className="scenarios"
+            rows={all.map((scenario) => ({ scenario, outcome: outcomes?.find(({ id }) => id === scenario.id) }))}
+            keyOf={({ scenario }) => scenario.id}
+            rowClass={({ scenario }) => (scenario.id === open ? 'is-chosen' : '')}
+            columns={[
+              {
+                head: 'Scenario',
+                kind: 'names-row',
+                cell: ({ scenario }) => (
+                  <ScenarioName
                     scenario={scenario}
-                    outcome={outcomes?.find(({ id }) => id === scenario.id)}
                     isOpen={scenario.id === open}
                     onOpen={() => setOpen(scenario.id === open || scenario === AS_IT_IS ? null : scenario.id)}
                   />
-                ))}
-              </tbody>
-            </table>
-          </div>
+                ),
+              },
+              { head: 'Sales a month', kind: 'figures', cell: ({ outcome }) => (outcome ? write.whole(outcome.average.sales) : '…') },
+              { head: 'Cheapest', cell: ({ outcome }) => <ScenarioLeader outcome={outcome} /> },
+              { head: 'Total', kind: 'figures', cell: ({ outcome }) => (outcome?.standing ? write.whole(outcome.standing.total) : '–') },
+              {
+                head: 'Ahead of',
+                cell: ({ outcome }) =>
+                  outcome?.standing?.margin == null
+                    ? '–'
+                    : `${nameOf(outcome.standing.second)}, by ${write.whole(outcome.standing.margin)}`,
+              },
+            ]}
+          />
         )}
         {scale !== 1 && <KeepLevel scale={scale} suggestion={`Sales of ${write.whole(tried.average.sales)} a month, as tried`} />}
         <p className="add-row">
@@ -109,54 +111,39 @@ export default function Scenarios() {
   );
 }
 
-function ScenarioRow({
-  scenario,
-  outcome,
-  isOpen,
-  onOpen,
-}: {
-  scenario: Scenario;
-  outcome: ScenarioOutcome | undefined;
-  isOpen: boolean;
-  onOpen(): void;
-}) {
-  const { nameOf } = useAskedDecision();
+function ScenarioName({ scenario, isOpen, onOpen }: { scenario: Scenario; isOpen: boolean; onOpen(): void }) {
   const { find } = useAssumptions();
   const write = useWriter();
-  const standing = outcome?.standing;
+  const off = scenario.offersOff?.length ?? 0;
   const words = [
     ...scenario.changes.map(({ key, value }) => {
       const assumption = find(key);
       return assumption ? `${assumption.label} ${changeWords(assumption, Number(value), write)}` : 'something that is not there any more';
     }),
-    ...(scenario.offersOff?.length
-      ? [`without ${scenario.offersOff.length === 1 ? 'a special offer' : `${scenario.offersOff.length} special offers`}`]
-      : []),
+    ...(off > 0 ? [`without ${off === 1 ? 'a special offer' : `${off} special offers`}`] : []),
   ];
   return (
-    <tr className={isOpen ? 'is-chosen' : ''}>
-      <th scope="row">
-        {scenario === AS_IT_IS ? (
+    <>
+      {scenario === AS_IT_IS ? (
+        <b>{scenario.name}</b>
+      ) : (
+        <button type="button" className="candidate-line" aria-expanded={isOpen} onClick={onOpen}>
           <b>{scenario.name}</b>
-        ) : (
-          <button type="button" className="candidate-line" aria-expanded={isOpen} onClick={onOpen}>
-            <b>{scenario.name}</b>
-          </button>
-        )}
-        {words.length > 0 && <small className="block">{words.join('; ')}</small>}
-      </th>
-      <td className="figure-cell">{outcome ? write.whole(outcome.average.sales) : '…'}</td>
-      <td>
-        {standing && (
-          <>
-            <CandidateTag id={standing.first} /> {nameOf(standing.first)}
-          </>
-        )}
-        {!standing && (outcome ? 'nobody can be chosen' : '…')}
-      </td>
-      <td className="figure-cell">{standing ? write.whole(standing.total) : '–'}</td>
-      <td>{standing?.margin == null ? '–' : `${nameOf(standing.second)}, by ${write.whole(standing.margin)}`}</td>
-    </tr>
+        </button>
+      )}
+      {words.length > 0 && <small className="block">{words.join('; ')}</small>}
+    </>
+  );
+}
+
+function ScenarioLeader({ outcome }: { outcome: ScenarioOutcome | undefined }) {
+  const { nameOf } = useAskedDecision();
+  if (!outcome) return '…';
+  if (!outcome.standing) return 'nobody can be chosen';
+  return (
+    <>
+      <CandidateTag id={outcome.standing.first} /> {nameOf(outcome.standing.first)}
+    </>
   );
 }
 

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { GapAt } from '#core/what-if/turns-it';
 import { plain } from '#core/what-if/turns-it';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import type { Writer } from '../locale/writer';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
@@ -52,47 +53,47 @@ function Turns() {
             ) : (
               <TurnsChart found={found} varied={varied} />
             )}
-            <div className="wide-scroll">
-              <table className="plain-table turns">
-                <thead>
-                  <tr>
-                    <th scope="col">Assumption</th>
-                    <th scope="col">Now</th>
-                    <th scope="col">At the lower end</th>
-                    <th scope="col">At the upper end</th>
-                    <th scope="col">Turns at</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {found.turns.map((one) => {
-                    const of = varied.find(({ assumption }) => assumption.key === one.key);
-                    if (!of) return null;
-                    return (
-                      <tr key={one.key} className={one.key === opened?.assumption.key ? 'is-chosen' : ''}>
-                        <th scope="row">
-                          <button
-                            type="button"
-                            className="candidate-line"
-                            aria-pressed={one.key === opened?.assumption.key}
-                            onClick={() => setOpen(one.key)}
-                          >
-                            {of.assumption.label}
-                          </button>
-                        </th>
-                        <td>{nowWords(of.assumption, write)}</td>
-                        <End at={one.low} words={changeWords(of.assumption, of.low, write)} first={found.first} />
-                        <End at={one.high} words={changeWords(of.assumption, of.high, write)} first={found.first} />
-                        <td>
-                          {[one.below, one.above]
-                            .flatMap((turning) => (turning ? [turningWords(of.assumption, turning, nameOf, write)] : []))
-                            .join('; ') || 'not in this range'}
-                        </td>
-                      </tr>
-                    );
-                  })}
-                </tbody>
-              </table>
-            </div>
+            <DataTable
+              className="turns"
+              rows={found.turns.flatMap((turn) => {
+                const of = varied.find(({ assumption }) => assumption.key === turn.key);
+                return of ? [{ turn, of }] : [];
+              })}
+              keyOf={({ turn }) => turn.key}
+              rowClass={({ turn }) => (turn.key === opened?.assumption.key ? 'is-chosen' : '')}
+              columns={[
+                {
+                  head: 'Assumption',
+                  kind: 'names-row',
+                  cell: ({ turn, of }) => (
+                    <button
+                      type="button"
+                      className="candidate-line"
+                      aria-pressed={turn.key === opened?.assumption.key}
+                      onClick={() => setOpen(turn.key)}
+                    >
+                      {of.assumption.label}
+                    </button>
+                  ),
+                },
+                { head: 'Now', cell: ({ of }) => nowWords(of.assumption, write) },
+                {
+                  head: 'At the lower end',
+                  cell: ({ turn, of }) => <End at={turn.low} words={changeWords(of.assumption, of.low, write)} first={found.first} />,
+                },
+                {
+                  head: 'At the upper end',
+                  cell: ({ turn, of }) => <End at={turn.high} words={changeWords(of.assumption, of.high, write)} first={found.first} />,
+                },
+                {
+                  head: 'Turns at',
+                  cell: ({ turn, of }) =>
+                    [turn.below, turn.above]
+                      .flatMap((turning) => (turning ? [turningWords(of.assumption, turning, nameOf, write)] : []))
+                      .join('; ') || 'not in this range',
+                },
+              ]}
+            />
           </>
         )}
         <Working {...working} />
@@ -137,11 +138,11 @@ function End({ at: { gap, winner }, words, first }: { at: GapAt; words: string; 
   const { nameOf } = useAskedDecision();
   const write = useWriter();
   return (
-    <td>
+    <>
       <small>{words}</small>
       <br />
       {endWords({ winner, first, gap }, nameOf, write)}
-    </td>
+    </>
   );
 }
 

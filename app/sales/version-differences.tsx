@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { differencesOf, type VersionName } from '#core/forecast/versions';
 import type { Differences, StreamDifferences } from '#core/forecast/versions-schema';
+import { DataTable } from '../components/data-table';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
@@ -43,6 +44,19 @@ export function VersionDifferences() {
           : { ...differences, streams: { ...differences.streams, [shown]: withField(differences.streams?.[shown] ?? {}, field, value) } };
       return { ...one, versions: { ...one.versions, [version]: next } };
     });
+  const difference = (version: 'cautious' | 'hopeful', { field, label, unit }: (typeof FIELDS)[number]) => (
+    <NumberField
+      fieldKey={`versions.${version}.${shown}.${field}`}
+      label={`${label}, ${version}`}
+      labelHidden
+      optional
+      suffix={unit}
+      placeholder={shown === ALL ? 'the same' : 'as for all'}
+      value={stated(version, field)}
+      range={RANGE}
+      onChange={(value) => change(version, field, value)}
+    />
+  );
   return (
     <section className="versions" aria-label="Three versions">
       <h2>Cautious, expected, hopeful</h2>
@@ -58,50 +72,20 @@ export function VersionDifferences() {
           onChange={setStream}
         />
       )}
-      <table className="versions-table">
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="visually-hidden">What differs</span>
-            </th>
-            <th scope="col">cautious</th>
-            <th scope="col">expected</th>
-            <th scope="col">hopeful</th>
-          </tr>
-        </thead>
-        <tbody>
-          {FIELDS.filter(({ field }) => field !== 'churn' || streams.some(({ subscribers }) => subscribers)).map(
-            ({ field, label, unit }) => (
-              <tr key={field}>
-                <th scope="row">{label}</th>
-                {(['cautious', 'hopeful'] as const).flatMap((version, index) => [
-                  ...(index === 1
-                    ? [
-                        <td key="expected" className="quiet">
-                          as above
-                        </td>,
-                      ]
-                    : []),
-                  <td key={version}>
-                    <NumberField
-                      fieldKey={`versions.${version}.${shown}.${field}`}
-                      label={`${label}, ${version}`}
-                      labelHidden
-                      optional
-                      suffix={unit}
-                      placeholder={shown === ALL ? 'the same' : 'as for all'}
-                      value={stated(version, field)}
-                      range={RANGE}
-                      onChange={(value) => change(version, field, value)}
-                    />
-                  </td>,
-                ])}
-              </tr>
-            ),
-          )}
-        </tbody>
-        <Outcomes />
-      </table>
+      <DataTable
+        hasOwnLook
+        className="versions-table"
+        frame={null}
+        rows={FIELDS.filter(({ field }) => field !== 'churn' || streams.some(({ subscribers }) => subscribers))}
+        keyOf={({ field }) => field}
+        columns={[
+          { key: 'field', head: <span className="visually-hidden">What differs</span>, kind: 'names-row', cell: ({ label }) => label },
+          { head: 'cautious', cell: (row) => difference('cautious', row) },
+          { head: 'expected', cellClass: 'quiet', cell: () => 'as above' },
+          { head: 'hopeful', cell: (row) => difference('hopeful', row) },
+        ]}
+        foot={<Outcomes />}
+      />
     </section>
   );
 }

@@ -1,4 +1,5 @@
 import type { Condition } from '#core/decision/conditions-schema';
+import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { conditionWords, winnerWords } from './verdict-words';
@@ -18,40 +19,34 @@ export function ConditionsTable({ conditions, chosen, nameOf }: ConditionsTableP
   const write = useWriter();
   const figure = (text: string | undefined) => (text === undefined ? '' : write.whole(text));
   return (
-    <div className="wide-scroll">
-      <table className="plain-table conditions">
-        <thead>
-          <tr>
-            <th scope="col">Condition</th>
-            <th scope="col">Costs least</th>
-            <th scope="col" className="figure-cell">
-              Total
-            </th>
-            <th scope="col" className="figure-cell">
-              Less than the next
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {shownConditions(conditions).map((condition) => {
-            const isOther = condition.winner === null || !chosen.includes(condition.winner);
-            return (
-              <tr key={conditionWords(condition, write)} className={isOther ? 'is-other' : ''}>
-                <th scope="row">
-                  {conditionWords(condition, write)}
-                  {condition.kind === 'sales' && condition.isForecast && <small> your forecast</small>}
-                </th>
-                <td>
-                  {condition.winner !== null && <CandidateTag id={condition.winner} />} {winnerWords(condition, nameOf)}
-                </td>
-                <td className="figure-cell">{figure(condition.total)}</td>
-                <td className="figure-cell">{figure(condition.margin)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      className="conditions"
+      rows={shownConditions(conditions)}
+      keyOf={(condition) => conditionWords(condition, write)}
+      rowClass={({ winner }) => (winner === null || !chosen.includes(winner) ? 'is-other' : '')}
+      columns={[
+        {
+          head: 'Condition',
+          kind: 'names-row',
+          cell: (condition) => (
+            <>
+              {conditionWords(condition, write)}
+              {condition.kind === 'sales' && condition.isForecast && <small> your forecast</small>}
+            </>
+          ),
+        },
+        {
+          head: 'Costs least',
+          cell: (condition) => (
+            <>
+              {condition.winner !== null && <CandidateTag id={condition.winner} />} {winnerWords(condition, nameOf)}
+            </>
+          ),
+        },
+        { head: 'Total', kind: 'figures', cell: ({ total }) => figure(total) },
+        { head: 'Less than the next', kind: 'figures', cell: ({ margin }) => figure(margin) },
+      ]}
+    />
   );
 }
 

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
+import { DataTable } from '../components/data-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { ConditionsTable } from './conditions-table';
@@ -36,20 +37,21 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
             <li key={`${threshold.key} ${threshold.at}`}>{thresholdWords(threshold, nameOf, write)}</li>
           ))}
         </ul>
-        <table className="plain-table">
-          <tbody>
-            {verdict.totals.map(({ candidate, label, total, atLeast, usable }) => (
-              <tr key={candidate}>
-                <th scope="row">{label}</th>
-                <td className="figure-cell">
-                  {atLeast && 'at least '}
-                  {write.money(total, verdict.currency)}
-                </td>
-                <td>{usable ? '' : 'cannot be chosen'}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          hideHead
+          frame={null}
+          rows={verdict.totals}
+          keyOf={({ candidate }) => candidate}
+          columns={[
+            { head: 'Candidate', kind: 'names-row', cell: ({ label }) => label },
+            {
+              head: 'Total',
+              kind: 'figures',
+              cell: ({ total, atLeast }) => `${atLeast ? 'at least ' : ''}${write.money(total, verdict.currency)}`,
+            },
+            { head: 'Standing', cell: ({ usable }) => (usable ? '' : 'cannot be chosen') },
+          ]}
+        />
         <p className="quiet">
           Price sheets: {verdict.sheets.map(({ label, seen }) => `${label} (${seen ? `seen ${write.day(seen)}` : 'not dated'})`).join(', ')}
           .

@@ -1,5 +1,6 @@
 import { compareVerdicts } from '#core/verdict/compare-verdicts';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
+import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import { conditionWords, partsWords, thresholdWords, winnerWords } from './verdict-words';
 
@@ -38,6 +39,7 @@ export function VerdictDifferenceView({ before, after }: { before: GivenVerdict;
     return margin === null ? 'nothing to set against' : write.whole(margin);
   }
 
+  const thereOrNot = (total: string | null) => (total === null ? 'not there' : write.whole(total));
   return (
     <section className="verdict-difference" aria-label={`From ${write.day(before.on)} to ${write.day(after.on)}`}>
       <ul className="plain-list">
@@ -46,34 +48,16 @@ export function VerdictDifferenceView({ before, after }: { before: GivenVerdict;
         ))}
       </ul>
       {difference.totals.length > 0 && (
-        <div className="wide-scroll">
-          <table className="plain-table">
-            <thead>
-              <tr>
-                <th scope="col">Total</th>
-                <th scope="col" className="figure-cell">
-                  {write.day(before.on)}
-                </th>
-                <th scope="col" className="figure-cell">
-                  {write.day(after.on)}
-                </th>
-                <th scope="col" className="figure-cell">
-                  Difference
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {difference.totals.map((one) => (
-                <tr key={one.candidate}>
-                  <th scope="row">{one.label}</th>
-                  <td className="figure-cell">{one.before === null ? 'not there' : write.whole(one.before)}</td>
-                  <td className="figure-cell">{one.after === null ? 'not there' : write.whole(one.after)}</td>
-                  <td className="figure-cell">{one.difference === null ? '' : write.difference(one.difference)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <DataTable
+          rows={difference.totals}
+          keyOf={({ candidate }) => candidate}
+          columns={[
+            { head: 'Total', kind: 'names-row', cell: ({ label }) => label },
+            { key: 'before', head: write.day(before.on), kind: 'figures', cell: (one) => thereOrNot(one.before) },
+            { key: 'after', head: write.day(after.on), kind: 'figures', cell: (one) => thereOrNot(one.after) },
+            { head: 'Difference', kind: 'figures', cell: (one) => (one.difference === null ? '' : write.difference(one.difference)) },
+          ]}
+        />
       )}
       {difference.conditions.length > 0 && (
         <ul className="plain-list">

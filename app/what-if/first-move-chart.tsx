@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import type { RoutePlan } from '#core/what-if/route-plan';
+import { DataTable } from '../components/data-table';
 import { Chart } from '../components/chart';
 import { amountAxis, baseOption, hoverOption, monthAxis } from '../components/chart-option';
 import { useChartColours } from '../components/chart-colours';
@@ -63,16 +64,17 @@ export function FirstMoveChart({ plan }: { plan: RoutePlan }) {
       </p>
       <Chart label="What the way costs by the month of the first move; the figures stand in the table below" height={190} option={option} />
       <Fold summary="Month by month">
-        <table className="plain-table">
-          <tbody>
-            {firstMove.map(({ month, total: cost }) => (
-              <tr key={month} className={month === best ? 'is-chosen' : ''}>
-                <th scope="row">{write.month(month)}</th>
-                <td className="figure-cell">{cost === null ? 'not possible: outgrown' : write.whole(cost)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          hideHead
+          frame={null}
+          rows={firstMove}
+          keyOf={({ month }) => month}
+          rowClass={({ month }) => (month === best ? 'is-chosen' : '')}
+          columns={[
+            { head: 'Month', kind: 'names-row', cell: ({ month }) => write.month(month) },
+            { head: 'Cost', kind: 'figures', cell: ({ total: cost }) => (cost === null ? 'not possible: outgrown' : write.whole(cost)) },
+          ]}
+        />
       </Fold>
     </>
   );
