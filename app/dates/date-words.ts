@@ -1,4 +1,4 @@
-import type { DateThatMatters } from '#core/dates/dates-that-matter';
+import type { DateThatMatters } from '#core/dates/date-that-matters';
 import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
 

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { type DateThatMatters, datesThatMatter, daysLeft } from '#core/dates/dates-that-matter';
+import { datesThatMatter, daysLeft } from '#core/dates/dates-that-matter';
+import type { DateThatMatters } from '#core/dates/date-that-matters';
 import { type DatesNoted, USUAL_LOOK_AGAIN_DAYS, USUAL_REMINDER_DAYS } from '#core/decision/dates-schema';
 import { verdictName } from '#core/verdict/verdict-name';
 import { DataTable } from '../components/data-table';

@@ -12,7 +12,7 @@ import { decidedChanges, type DecidedChange, type WatchedSheet, watchedSheets } 
 import type { Database } from '#data/schema';
 import { readSetting } from '#data/settings';
 import { decisionsUsing, listSheets, loadSheet, newestSheetRevision } from '#data/sheets';
-import { liveBench } from './live-bench.server';
+import { liveWorkbench } from './live-workbench.server';
 
 /** What a change would do to one decision. */
 export interface DecisionEffect {
@@ -77,12 +77,12 @@ const MOST_HISTORY = 100;
 /** Everything that the price watch shows. */
 export async function watchView(db: Kysely<Database>): Promise<WatchView> {
   const watched = new Map((await watchedSheets(db)).map((one) => [one.sheetId, one]));
-  const benchOf = benchesOf(db);
+  const workbenchOf = workbenchesOf(db);
   const sheets: WatchedRow[] = [];
   for (const { id, sheet } of await listSheets(db)) {
     const own = watched.get(id);
     const users = await decisionsUsing(db, id);
-    const effects = own && own.found.length > 0 ? await effectsOf(own, own.found, sheet, users, benchOf) : [];
+    const effects = own && own.found.length > 0 ? await effectsOf(own, own.found, sheet, users, workbenchOf) : [];
     sheets.push({
       sheetId: id,
       label: sheetLabel(sheet),
@@ -105,7 +105,7 @@ export async function watchView(db: Kysely<Database>): Promise<WatchView> {
       seenAt: looked?.seenAt ?? null,
       problem: looked?.problem ?? null,
       day: looked?.rates?.day ?? null,
-      rows: await rateRows(db, looked?.rates ?? null, benchOf),
+      rows: await rateRows(db, looked?.rates ?? null, workbenchOf),
     },
     privateHosts: (await readSetting(db, 'privateHosts')) ?? [],
     history: await decidedChanges(db, MOST_HISTORY),
@@ -127,17 +127,17 @@ export async function effectsOfChanges(
   const sheet = own && (await loadSheet(db, sheetId, await newestSheetRevision(db, sheetId)));
   const chosen = own?.found.filter(({ id }) => changes.includes(id)) ?? [];
   if (!own || !sheet || chosen.length < changes.length) return null;
-  return effectsOf(own, chosen, sheet, await decisionsUsing(db, sheetId), benchesOf(db));
+  return effectsOf(own, chosen, sheet, await decisionsUsing(db, sheetId), workbenchesOf(db));
 }
 
-type BenchOf = (id: string) => Promise<Workbench | undefined>;
+type WorkbenchOf = (id: string) => Promise<Workbench | undefined>;
 
 /** Decisions by id, each read once. */
-function benchesOf(db: Kysely<Database>): BenchOf {
+function workbenchesOf(db: Kysely<Database>): WorkbenchOf {
   const workbenches = new Map<string, Workbench>();
   return async (id) => {
     const saved = workbenches.has(id) ? undefined : await loadWorkbench(db, id);
-    if (saved) workbenches.set(id, liveBench(saved.workbench));
+    if (saved) workbenches.set(id, liveWorkbench(saved.workbench));
     return workbenches.get(id);
   };
 }
@@ -147,12 +147,12 @@ async function effectsOf(
   changes: readonly FoundChange[],
   sheet: PriceSheet,
   users: readonly string[],
-  benchOf: BenchOf,
+  workbenchOf: WorkbenchOf,
 ): Promise<DecisionEffect[]> {
   const after = withFoundChanges(sheet, changes, { address: own.address, on: (own.seenAt ?? '').slice(0, 10) });
   const effects: DecisionEffect[] = [];
   for (const user of users) {
-    const workbench = await benchOf(user);
+    const workbench = await workbenchOf(user);
     if (workbench)
       effects.push(
         effectOn(user, workbench, {
@@ -168,10 +168,10 @@ function effectOn(id: string, before: Workbench, after: Workbench): DecisionEffe
   return { id, name: before.decision.name, currency: before.decision.currency, effect: effectOnDecision(before, after) };
 }
 
-async function rateRows(db: Kysely<Database>, rates: DailyRates | null, benchOf: BenchOf): Promise<RateRow[]> {
+async function rateRows(db: Kysely<Database>, rates: DailyRates | null, workbenchOf: WorkbenchOf): Promise<RateRow[]> {
   const rows: RateRow[] = [];
   for (const { id, archivedAt } of await listDecisions(db)) {
-    const workbench = archivedAt === null ? await benchOf(id) : undefined;
+    const workbench = archivedAt === null ? await workbenchOf(id) : undefined;
     if (!workbench) continue;
     const { name, currency: base, rates: own = {} } = workbench.decision;
     for (const [currency, rate] of Object.entries(own)) {

@@ -1,7 +1,7 @@
 import { createContext, type ReactNode, useContext, useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useLocation, useRevalidator } from 'react-router';
 import { assembleDecisionFile, type HeldBack } from '#core/assembly/assemble';
-import { benchInVersion, type Workbench } from '#core/decision/workbench';
+import { workbenchInVersion, type Workbench } from '#core/decision/workbench';
 import type { DecisionFile } from '#core/decision-file/schema';
 import type { VersionName } from '#core/forecast/versions';
 import { type AverageMonth, averageMonth } from '#core/comparison/average-sales';
@@ -65,8 +65,8 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
   const live = useMemo(() => withFollowed(kept.workbench, proposals), [kept.workbench, proposals]);
   const state = useMemo(() => (live === kept.workbench ? kept : { ...kept, workbench: live }), [kept, live]);
   // On a price sheet the cell is painted first, the totals right after it; elsewhere the totals are what is looked at.
-  const settledBench = useAfterPaint(live);
-  const workbench = useLocation().pathname.includes('/sheets/') ? settledBench : live;
+  const settledWorkbench = useAfterPaint(live);
+  const workbench = useLocation().pathname.includes('/sheets/') ? settledWorkbench : live;
   const atForecast = useMemo(() => price(workbench, version), [workbench, version]);
   const levels = useMemo(() => levelsFrom(atForecast), [atForecast]);
   const priced = useMemo(() => (scale === 1 ? atForecast : levels(scale)), [atForecast, levels, scale]);
@@ -135,7 +135,7 @@ const lastPriced = new Map<VersionName, { readonly written: string; readonly pri
 /** Prices a workbench the same way on the server and in the browser. */
 export function price(workbench: Workbench, version: VersionName = 'expected'): Priced {
   const versions = pricedBenches.get(workbench) ?? new Map<VersionName, Priced>();
-  const priced = versions.get(version) ?? pricedOnce(benchInVersion(workbench, version), version);
+  const priced = versions.get(version) ?? pricedOnce(workbenchInVersion(workbench, version), version);
   pricedBenches.set(workbench, versions.set(version, priced));
   return priced;
 }

@@ -5,7 +5,7 @@ import type { DecisionFile } from '../decision-file/schema';
 import type { Bucket } from '../pricing/ledger-line';
 import { ledgerOf } from '../pricing/ledger';
 import { preparePricing, type Pricing } from '../pricing/pricing';
-import type { Used } from '../dates/dates-that-matter';
+import type { Used } from '../dates/date-that-matters';
 import { withOnlyStreams } from '../verdict/together';
 import { withChanges } from '../what-if/changes';
 import type { Actuals } from '../decision/actuals-schema';

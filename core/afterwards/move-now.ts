@@ -3,7 +3,7 @@ import { minorDigits, roundMoney } from '../amount/currencies';
 import { minorText } from '../amount/minor-units';
 import { addMonths, type Month } from '../calendar/month';
 import type { DecisionFile } from '../decision-file/schema';
-import type { Used } from '../dates/dates-that-matter';
+import type { Used } from '../dates/date-that-matters';
 import { preparePricing } from '../pricing/pricing';
 import { type PlannedSegment, routeSolver } from '../route/cheapest-route';
 import { withChanges } from '../what-if/changes';

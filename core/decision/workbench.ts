@@ -18,7 +18,7 @@ export interface Workbench {
 }
 
 /** The workbench with its expected sales in one of their versions. */
-export function benchInVersion(workbench: Workbench, version: VersionName): Workbench {
+export function workbenchInVersion(workbench: Workbench, version: VersionName): Workbench {
   if (version === 'expected') return workbench;
   const { forecast, versions } = workbench.decision;
   return { ...workbench, decision: { ...workbench.decision, forecast: inVersion(forecast, differencesOf(versions, version)) } };

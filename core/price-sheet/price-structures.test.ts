@@ -10,7 +10,7 @@ import { QUANTITIES, type Structure, type StructureCandidate, STRUCTURES } from 
 
 const known = Object.keys(QUANTITIES);
 
-function benchOf({ plans, addons = {}, processor, answers = [], currency = 'EUR', months = 12, candidates }: Structure): Workbench {
+function workbenchOf({ plans, addons = {}, processor, answers = [], currency = 'EUR', months = 12, candidates }: Structure): Workbench {
   const sheet = typedSheet('Vendor', plans, { currency, answers, known, addons });
   const parts = partsOf(sheet);
   const taken = (name: string) => {
@@ -51,7 +51,7 @@ describe('price structures', () => {
   });
 
   it.each(STRUCTURES)('$number $name: typed as its page says it, it comes to what it must', (structure) => {
-    const { file, heldBack } = assembleDecisionFile(benchOf(structure));
+    const { file, heldBack } = assembleDecisionFile(workbenchOf(structure));
     expect(heldBack).toEqual([]);
     const { candidates } = priceDecision(readDecisionFile(file)).result;
     expect(candidates.map(({ total, outgrown, unknown }) => ({ total, outgrown: outgrown?.limit, isAtLeast: unknown.length > 0 }))).toEqual(
@@ -60,7 +60,7 @@ describe('price structures', () => {
   });
 
   it.each(STRUCTURES)('$number $name: can be explained in a sentence for each figure', (structure) => {
-    for (const { sheet } of benchOf(structure).sheets)
+    for (const { sheet } of workbenchOf(structure).sheets)
       for (const part of columnsOf(sheet)) {
         for (const { id: _id, ...term } of part.terms ?? [])
           expect(statementSentence({ kind: 'term', term }, withPoint)).toMatch(/(by the|once|every)/);

@@ -3,7 +3,7 @@ import { moneyText } from '../amount/currencies';
 import { priceDecision } from '../comparison/decision-result';
 import { lineUp } from '../comparison/line-up';
 import { assembleDecisionFile } from '../assembly/assemble';
-import { benchInVersion, type Workbench } from '../decision/workbench';
+import { workbenchInVersion, type Workbench } from '../decision/workbench';
 import { type Chosen, chosenNow, proposedChoice } from '../verdict/give';
 import { choiceOf, type Since, since } from '../verdict/since';
 import type { Choice, VerdictPart } from '../decision/verdict-schema';
@@ -28,10 +28,10 @@ export interface EffectOnDecision {
 export function effectOnDecision(before: Workbench, after: Workbench): EffectOnDecision | null {
   const verdict = before.decision.verdicts?.at(-1);
   const version = verdict?.version ?? 'expected';
-  const then = comesTo(benchInVersion(before, version));
+  const then = comesTo(workbenchInVersion(before, version));
   const choice: Choice | null = verdict ? choiceOf(verdict, before.decision.forecast.streams) : proposedChoice(then.priced);
   if (!choice) return null;
-  const now = comesTo(benchInVersion(after, version));
+  const now = comesTo(workbenchInVersion(after, version));
   const [chosenThen, chosenAfter] = [chosen(then, choice), chosen(now, choice)];
   const parts = verdict?.parts ?? chosenThen?.parts ?? [];
   const asOfNow = {

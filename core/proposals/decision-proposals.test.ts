@@ -23,7 +23,7 @@ const oakum = typedSheet('Oakum', { Shared: '3/mo, own domain: yes, checkout: no
 const saltwort = typedSheet('Saltwort', { Shop: '6/mo, checkout: yes, own domain: no', Fancy: '4/mo, own domain: no, checkout: no' });
 const tally = typedProcessor('Tally', '1.5% + 10c per order', { answers: FEE });
 
-function benchOf(sheets: readonly PriceSheet[], features: readonly string[], more: Partial<Workbench['decision']> = {}): Workbench {
+function workbenchOf(sheets: readonly PriceSheet[], features: readonly string[], more: Partial<Workbench['decision']> = {}): Workbench {
   return {
     decision: smallDecision({ needs: features.map((feature) => ({ feature, level: 'must' as const })), ...more }, '10'),
     sheets: sheets.map((sheet, index) => ({ id: `s${index}`, revision: 1, sheet })),
@@ -43,18 +43,18 @@ const proposed = (workbench: Workbench) =>
 describe('what is proposed for a decision', () => {
   it('is the cheapest way of each vendor; a platform without a fee for payments takes none itself', () => {
     // Tidewrack: 120 + 2 % of 1200. Oakum: 36 + 1.5 % of 1200 + 120 × 0.10 through Tally.
-    expect(proposed(benchOf([tidewrack, oakum, tally], []))).toEqual({
+    expect(proposed(workbenchOf([tidewrack, oakum, tally], []))).toEqual({
       Tidewrack: 'tidewrack-small own 144.00',
       Oakum: 'oakum-shared tally-tally 66.00',
     });
-    expect(proposed(benchOf([oakum], []))).toEqual({ Oakum: 'oakum-shared own 36.00' });
+    expect(proposed(workbenchOf([oakum], []))).toEqual({ Oakum: 'oakum-shared own 36.00' });
   });
 
   it('counts what is owned as met, and as a cost from when it is paid until', () => {
     const owned = [{ id: 'mail', label: 'Mailing tool', features: ['mailings'], amount: '20', months: 1, paidUntil: '2027-06' }];
-    expect(proposed(benchOf([tidewrack], ['mailings']))['Tidewrack']).toBe('tidewrack-plus own 432.00');
+    expect(proposed(workbenchOf([tidewrack], ['mailings']))['Tidewrack']).toBe('tidewrack-plus own 432.00');
     // Small with the tool from July: 144 + 6 × 20. It comes to the candidate by itself, and costs there the same.
-    const workbench = benchOf([tidewrack], ['mailings'], { owned });
+    const workbench = workbenchOf([tidewrack], ['mailings'], { owned });
     expect(proposed(workbench)['Tidewrack']).toBe('tidewrack-small own 264.00');
     const made = decisionProposals(workbench).vendors[0]?.proposed?.made;
     const { file } = assembleDecisionFile({
@@ -64,7 +64,7 @@ describe('what is proposed for a decision', () => {
     expect(priceDecision(readDecisionFile(file)).result.candidates[0]).toMatchObject({ total: '264.00', usable: true });
     expect(
       proposed(
-        benchOf([tidewrack], ['mailings'], {
+        workbenchOf([tidewrack], ['mailings'], {
           owned: [{ ...owned[0], id: 'm', label: 'm', features: ['mailings'], amount: '60', months: 1 }],
         }),
       )['Tidewrack'],
@@ -72,7 +72,7 @@ describe('what is proposed for a decision', () => {
   });
 
   it('where none does the job alone, is the cheapest pair that does', () => {
-    const workbench = benchOf([oakum, saltwort, tally], ['checkout', 'own-domain']);
+    const workbench = workbenchOf([oakum, saltwort, tally], ['checkout', 'own-domain']);
     const { vendors, pair } = decisionProposals(workbench);
     expect(vendors.map(({ proposed: alone }) => alone)).toEqual([null, null]);
     expect(pair).toMatchObject({
@@ -80,14 +80,14 @@ describe('what is proposed for a decision', () => {
       made: { plans: [{ plan: 'oakum-shared' }, { plan: 'saltwort-shop' }], payments: 'tally-tally' },
       total: '138.00',
     });
-    expect(decisionProposals(benchOf([oakum, tidewrack, tally], ['own-domain'])).pair).toBeNull();
-    expect(decisionProposals(benchOf([oakum, saltwort], ['own-domain', 'checkout', 'moon'])).pair).toBeNull();
+    expect(decisionProposals(workbenchOf([oakum, tidewrack, tally], ['own-domain'])).pair).toBeNull();
+    expect(decisionProposals(workbenchOf([oakum, saltwort], ['own-domain', 'checkout', 'moon'])).pair).toBeNull();
   });
 });
 
 describe('what is bought twice', () => {
   it('is what several parts of a candidate have', () => {
-    const workbench = benchOf([tidewrack, oakum, saltwort], []);
+    const workbench = workbenchOf([tidewrack, oakum, saltwort], []);
     const plan = (id: string, term: string) => ({ plan: id, term });
     const terms = decisionProposals(workbench).vendors.map(({ proposed: found }) => found?.made.plans[0]?.term ?? '');
     const candidate = {
@@ -101,11 +101,11 @@ describe('what is bought twice', () => {
       { feature: 'mailings', parts: ['Tidewrack Plus', 'Mailing tool'] },
     ]);
     const asked = (features: string[]) =>
-      superfluousParts(assembleDecisionFile(benchOf([tidewrack, oakum, saltwort], features)).file, candidate);
+      superfluousParts(assembleDecisionFile(workbenchOf([tidewrack, oakum, saltwort], features)).file, candidate);
     expect(asked(['mailings'])).toEqual(['Tidewrack Plus', 'Mailing tool']);
     expect(asked(['mailings', 'checkout'])).toEqual(['Tidewrack Plus', 'Saltwort Shop', 'Mailing tool']);
     expect(
-      superfluousParts(assembleDecisionFile(benchOf([tidewrack], ['mailings'])).file, {
+      superfluousParts(assembleDecisionFile(workbenchOf([tidewrack], ['mailings'])).file, {
         ...candidate,
         plans: [plan('tidewrack-plus', terms[0] ?? '')],
         extras: [],
@@ -117,7 +117,7 @@ describe('what is bought twice', () => {
 describe('a candidate that follows', () => {
   const candidate = { id: 'A', label: 'Tidewrack Small', plans: [{ plan: 'tidewrack-small', term: 'tidewrack-0' }], hours: { setup: '5' } };
   const followed = { candidate: 'A', offer: 'tidewrack', seen: { on: '2026-11-25', made: 'by the month', total: '144.00' } };
-  const workbench = benchOf([tidewrack], ['mailings'], { candidates: [candidate], followed: [followed] });
+  const workbench = workbenchOf([tidewrack], ['mailings'], { candidates: [candidate], followed: [followed] });
 
   it('is made of what is proposed now, keeps what else it has, and its own name goes along', () => {
     const live = withFollowed(workbench, decisionProposals(workbench)).decision.candidates[0];
@@ -129,7 +129,7 @@ describe('a candidate that follows', () => {
   it('stays as it is where it is pinned, or nothing is proposed', () => {
     const pinned = { ...workbench, decision: { ...workbench.decision, followed: [{ ...followed, pinned: true }] } };
     expect(withFollowed(pinned, decisionProposals(pinned))).toBe(pinned);
-    const impossible = benchOf([tidewrack], ['moon'], { candidates: [candidate], followed: [followed] });
+    const impossible = workbenchOf([tidewrack], ['moon'], { candidates: [candidate], followed: [followed] });
     expect(withFollowed(impossible, decisionProposals(impossible))).toBe(impossible);
   });
 });
@@ -156,7 +156,7 @@ describe('what is to find out', () => {
 
   it('begins with what could change which is cheapest, by how much', () => {
     // Plus is the cheapest that is known: 432. Cheap would be 60 + 24 = 84 if it had mailings.
-    expect(questions(benchOf([tidewrack, silent], ['mailings']))).toEqual([
+    expect(questions(workbenchOf([tidewrack, silent], ['mailings']))).toEqual([
       'Silent Cheap: mailings cheapest 348',
       'Silent Dear: mailings none',
       'Silent Asking: what it costs none',
@@ -164,11 +164,11 @@ describe('what is to find out', () => {
   });
 
   it('says so where nothing can be used yet', () => {
-    expect(questions(benchOf([silent], ['mailings']))[0]).toBe('Silent Cheap: mailings cheapest null');
+    expect(questions(workbenchOf([silent], ['mailings']))[0]).toBe('Silent Cheap: mailings cheapest null');
   });
 
   it('goes on with prices of candidates that might be cheapest, and with what could change which fits best', () => {
-    const workbench = benchOf([tidewrack, silent], ['mailings'], {
+    const workbench = workbenchOf([tidewrack, silent], ['mailings'], {
       needs: [
         { feature: 'mailings', level: 'must' },
         { feature: 'stamps', level: 'want' },

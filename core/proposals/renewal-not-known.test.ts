@@ -9,7 +9,7 @@ import { isOnlyRenewalOpen } from './renewal-not-known';
 const open = { id: 'm', months: 1, price: null, intro: { price: '3', periods: 3 } } satisfies Term;
 
 /** Seed with the terms given, beside Plus of the same vendor and another vendor's plan where they have a price. */
-function benchOf(
+function workbenchOf(
   terms: readonly Term[],
   { plus, other, range }: { plus?: string; other?: string; range?: [string, string] } = {},
 ): Workbench {
@@ -45,7 +45,7 @@ describe('a renewal price that is not known', () => {
   });
 
   it('is counted as nothing, and told up to where the plan is the cheaper one', () => {
-    const vendor = tidewrack(benchOf([open], { plus: '12/mo' }));
+    const vendor = tidewrack(workbenchOf([open], { plus: '12/mo' }));
     // 3 × 3.00, then 9 payments; Plus costs 144: (144 − 9) ÷ 9.
     expect(vendor?.proposed?.total).toBe('144.00');
     expect(vendor?.renewals).toMatchObject([{ plan: 'tidewrack-seed', atLeast: '9.00', months: 1, currency: 'EUR', below: '15' }]);
@@ -53,26 +53,26 @@ describe('a renewal price that is not known', () => {
   });
 
   it('is taken at the least that somebody assumes', () => {
-    const vendor = tidewrack(benchOf([open], { plus: '12/mo', range: ['11', '20'] }));
+    const vendor = tidewrack(workbenchOf([open], { plus: '12/mo', range: ['11', '20'] }));
     expect(vendor?.renewals).toMatchObject([{ atLeast: '108.00', below: '15' }]);
-    expect(tidewrack(benchOf([open], { plus: '12/mo', range: ['15', '20'] }))?.renewals).toMatchObject([
+    expect(tidewrack(workbenchOf([open], { plus: '12/mo', range: ['15', '20'] }))?.renewals).toMatchObject([
       { atLeast: '144.00', below: null },
     ]);
   });
 
   it('keeps a vendor in view of which nothing else can be proposed, set against the others', () => {
-    const vendor = tidewrack(benchOf([open], { other: '2/mo' }));
+    const vendor = tidewrack(workbenchOf([open], { other: '2/mo' }));
     expect(vendor?.proposed).toBeNull();
     // 24 for Quick: (24 − 9) ÷ 9, to the cent.
     expect(vendor?.renewals).toMatchObject([{ atLeast: '9.00', below: '1.67' }]);
-    expect(tidewrack(benchOf([open]))?.renewals).toMatchObject([{ atLeast: '9.00', below: null }]);
+    expect(tidewrack(workbenchOf([open]))?.renewals).toMatchObject([{ atLeast: '9.00', below: null }]);
   });
 
   it('takes the term of which the least is known to be paid, and plans without an open one have none', () => {
     const year = { id: 'y', months: 6, price: '4', renewal: { months: 1, price: null } } satisfies Term;
-    expect(tidewrack(benchOf([open, year], { plus: '12/mo' }))?.renewals).toMatchObject([
+    expect(tidewrack(workbenchOf([open, year], { plus: '12/mo' }))?.renewals).toMatchObject([
       { atLeast: '4.00', months: 1, below: '23.33', made: { plans: [{ plan: 'tidewrack-seed', term: 'y' }] } },
     ]);
-    expect(tidewrack(benchOf([{ id: 'm', months: 1, price: '5' }]))?.renewals).toEqual([]);
+    expect(tidewrack(workbenchOf([{ id: 'm', months: 1, price: '5' }]))?.renewals).toEqual([]);
   });
 });

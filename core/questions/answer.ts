@@ -1,7 +1,7 @@
 import type { Actuals } from '../decision/actuals-schema';
 import { type AgainstForecast, againstForecast } from '../afterwards/against-forecast';
 import { type MoveAdvice, moveNow } from '../afterwards/move-now';
-import type { Used } from '../dates/dates-that-matter';
+import type { Used } from '../dates/date-that-matters';
 import type { DecisionFile } from '../decision-file/schema';
 import { type PairBreakEven, pairBreakEvens } from '../what-if/break-evens';
 import { type InvestmentJudged, judgeInvestment } from '../what-if/investment';

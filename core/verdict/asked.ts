@@ -1,5 +1,5 @@
 import { assembleDecisionFile } from '../assembly/assemble';
-import { benchInVersion, type Workbench } from '../decision/workbench';
+import { workbenchInVersion, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import { VERSION_NAMES, type VersionName } from '../forecast/versions';
 import { assumptionsOf } from '../what-if/assumption';
@@ -17,7 +17,7 @@ export function verdictAsked(workbench: Workbench, file: DecisionFile, version: 
   return {
     others: VERSION_NAMES.filter((other) => other !== version).map((other) => ({
       version: other,
-      file: assembleDecisionFile(benchInVersion(workbench, other)).file,
+      file: assembleDecisionFile(workbenchInVersion(workbench, other)).file,
     })),
     varied: assumptionsOf(file).map((assumption) => {
       const [low, high] = whatIf?.ranges?.[assumption.key] ?? assumption.usual.map(String);

@@ -20,7 +20,7 @@ import { priceTogether } from './together';
 import { choiceSchema, type Choice, givenVerdictSchema } from '../decision/verdict-schema';
 import { verdictName } from './verdict-name';
 
-function benchOf(file: DecisionFile, seen: string | undefined = '2026-11-01'): Workbench {
+function workbenchOf(file: DecisionFile, seen: string | undefined = '2026-11-01'): Workbench {
   let next = 0;
   return takeApart(file, () => `s${next++}`, seen);
 }
@@ -57,7 +57,7 @@ const grown = kiteDecision({
 
 describe('a verdict', () => {
   it('proposes the cheapest, with the runner-up and by how much', () => {
-    const from = giving(benchOf(kiteDecision()));
+    const from = giving(workbenchOf(kiteDecision()));
     const choice = proposedChoice(from.priced);
     expect(choice?.candidates).toEqual(['B']);
     expect(choice && chosenNow(from, choice)).toEqual({
@@ -70,7 +70,7 @@ describe('a verdict', () => {
   });
 
   it('keeps everything it rests on, and can be kept itself', () => {
-    const verdict = given(benchOf(grown), BIRCH);
+    const verdict = given(workbenchOf(grown), BIRCH);
     expect(givenVerdictSchema.safeParse(verdict).error?.issues).toBeUndefined();
     expect(verdict).toMatchObject({
       on: '2026-11-25',
@@ -92,14 +92,14 @@ describe('a verdict', () => {
   });
 
   it('may be against the cheapest: the margin is then less than nothing', () => {
-    expect(given(benchOf(grown), { ...BIRCH, candidates: ['A'] }).runnerUp).toMatchObject({ candidate: 'B' });
-    expect(Number(given(benchOf(grown), { ...BIRCH, candidates: ['A'] }).runnerUp?.margin)).toBeLessThan(0);
+    expect(given(workbenchOf(grown), { ...BIRCH, candidates: ['A'] }).runnerUp).toMatchObject({ candidate: 'B' });
+    expect(Number(given(workbenchOf(grown), { ...BIRCH, candidates: ['A'] }).runnerUp?.margin)).toBeLessThan(0);
   });
 
   it('is no verdict where what was chosen is not there', () => {
-    expect(giveVerdict(giving(benchOf(grown)), { ...BIRCH, candidates: ['Z'] }, 'v')).toBeNull();
-    expect(giveVerdict(giving(benchOf(grown)), { ...BIRCH, candidates: [] }, 'v')).toBeNull();
-    expect(giveVerdict(giving(benchOf({ ...grown, candidates: [] })), { kind: 'route', candidates: [], reason: '' }, 'v')).toBeNull();
+    expect(giveVerdict(giving(workbenchOf(grown)), { ...BIRCH, candidates: ['Z'] }, 'v')).toBeNull();
+    expect(giveVerdict(giving(workbenchOf(grown)), { ...BIRCH, candidates: [] }, 'v')).toBeNull();
+    expect(giveVerdict(giving(workbenchOf({ ...grown, candidates: [] })), { kind: 'route', candidates: [], reason: '' }, 'v')).toBeNull();
   });
 
   it('reads a choice of before there were verdicts', () => {
@@ -158,7 +158,7 @@ describe('two together', () => {
   });
 
   it('is a choice like any other, set against the best single candidate', () => {
-    const workbench = benchOf(kiteDecision({ forecast: { streams } }));
+    const workbench = workbenchOf(kiteDecision({ forecast: { streams } }));
     const verdict = given(workbench, { kind: 'together', candidates: ['B', 'A'], streams: ['club'], reason: '' });
     // Birch alone: 12 × (30 + 10 + 2) = 504.
     expect(verdict).toMatchObject({ total: '720.00', runnerUp: { candidate: 'B', total: '504.00', margin: '-216.00' } });
@@ -173,10 +173,10 @@ describe('two together', () => {
 });
 
 describe('what happens to a verdict afterwards', () => {
-  const workbench = benchOf(grown);
+  const workbench = workbenchOf(grown);
   const verdict = given(workbench, BIRCH);
   const dearer = (price: string) =>
-    benchOf({
+    workbenchOf({
       ...grown,
       offers: grown.offers.map((offer) =>
         offer.id === 'b' ? { ...offer, plans: offer.plans.map((plan) => ({ ...plan, terms: [{ id: 'm', months: 1, price }] })) } : offer,
@@ -247,7 +247,7 @@ describe('what is still open', () => {
     openQuestions(workbench, priceDecision(assembleDecisionFile(workbench).file), mayWin, today).map(({ kind }) => kind);
 
   it('with little data: one candidate, one guess, nothing dated', () => {
-    const workbench = benchOf(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), '');
+    const workbench = workbenchOf(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), '');
     const undated = {
       ...workbench,
       sheets: workbench.sheets.map(({ sheet, ...used }) => ({ ...used, sheet: { ...sheet, seen: undefined } })),
@@ -257,8 +257,8 @@ describe('what is still open', () => {
   });
 
   it('with more: old sheets, unknown prices, leads that are too small', () => {
-    expect(kinds(benchOf(grown), '2027-06-01')).toContain('old-sheet');
-    const unknown = benchOf({
+    expect(kinds(workbenchOf(grown), '2027-06-01')).toContain('old-sheet');
+    const unknown = workbenchOf({
       ...grown,
       offers: grown.offers.map((offer) =>
         offer.id === 'a'

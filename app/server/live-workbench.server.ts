@@ -5,7 +5,7 @@ import { withFollowed } from '#core/proposals/followed';
 import { database } from './database.server';
 
 /** A decision as a person sees it: candidates that follow a proposal are made of what is proposed. */
-export function liveBench(workbench: Workbench): Workbench {
+export function liveWorkbench(workbench: Workbench): Workbench {
   const follows = (workbench.decision.followed ?? []).some(({ pinned }) => !pinned);
   return follows ? withFollowed(workbench, decisionProposals(workbench)) : workbench;
 }
@@ -19,5 +19,5 @@ export async function openDecision(id: string, revision?: number): Promise<Saved
   const db = await database();
   const saved = revision === undefined ? await loadWorkbench(db, id) : await loadWorkbenchAt(db, id, revision);
   if (!saved) throw new Response('There is no such decision', { status: 404 });
-  return { ...saved, workbench: liveBench(saved.workbench) };
+  return { ...saved, workbench: liveWorkbench(saved.workbench) };
 }
