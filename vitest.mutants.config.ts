@@ -1,11 +1,11 @@
 import { defineConfig } from 'vitest/config';
 
-/** The tests beside the folder that is being mutated, and the worked cases. */
+/** Only the tests that stand beside the code that is being mutated. */
 const folder = process.env['VENALIS_MUTATED'] ?? 'core';
 
 export default defineConfig({
   test: {
-    include: [`${folder}/**/*.test.ts`, 'core/cases/*.test.ts'],
+    include: [`${folder}/**/*.test.ts`],
     environment: 'node',
     testTimeout: 60_000,
     setupFiles: ['scripts/property-seed.ts'],

@@ -1,4 +1,11 @@
-import { index, route, type RouteConfig } from '@react-router/dev/routes';
+import { index, route, type RouteConfig, type RouteConfigEntry } from '@react-router/dev/routes';
+import { type PlaceLeaf, PLACES } from './workbench/place-registry';
+
+function leafRoutes(place: (typeof PLACES)[number]): RouteConfigEntry[] {
+  if (place.path === 'sheets') return [index('routes/sheets-home.tsx'), route(':sheetId', 'routes/sheet.tsx')];
+  const leaves: readonly PlaceLeaf[] = 'leaves' in place ? place.leaves : [];
+  return leaves.map(({ path, module }) => (path === '' ? index(module) : route(path, module)));
+}
 
 export default [
   index('routes/home.ts'),
@@ -23,34 +30,7 @@ export default [
   route('decisions/:decisionId/step', 'routes/step.ts'),
   route('decisions/:decisionId', 'routes/workbench.tsx', [
     index('routes/workbench-home.ts'),
-    route('frame', 'routes/frame.tsx'),
-    route('sales', 'routes/sales.tsx'),
-    route('needs', 'routes/needs.tsx', [index('routes/needs-list.tsx'), route('answers', 'routes/answers.tsx')]),
-    route('sheets', 'routes/sheets.tsx', [index('routes/sheets-home.tsx'), route(':sheetId', 'routes/sheet.tsx')]),
-    route('qualities', 'routes/qualities.tsx', [
-      index('routes/qualities-marks.tsx'),
-      route('diary', 'routes/diary.tsx'),
-      route('speed', 'routes/page-speed.tsx'),
-    ]),
-    route('candidates', 'routes/candidates.tsx'),
-    route('line-up', 'routes/line-up.tsx'),
-    route('fit', 'routes/fit.tsx'),
-    route('what-if', 'routes/what-if.tsx', [
-      index('routes/break-even.tsx'),
-      route('map', 'routes/map.tsx'),
-      route('route', 'routes/route.tsx'),
-      route('turns-it', 'routes/turns-it.tsx'),
-      route('paying-ahead', 'routes/paying-ahead.tsx'),
-      route('offers', 'routes/special-offers.tsx'),
-      route('investment', 'routes/investment.tsx'),
-      route('scenarios', 'routes/scenarios.tsx'),
-    ]),
-    route('verdict', 'routes/verdict.tsx', [
-      index('routes/verdict-home.tsx'),
-      route('dates', 'routes/dates.tsx'),
-      route('report', 'routes/report.tsx'),
-      route('afterwards', 'routes/afterwards.tsx'),
-    ]),
+    ...PLACES.map((place) => route(place.path, place.module, leafRoutes(place))),
   ]),
   route('*', 'routes/not-found.tsx'),
 ] satisfies RouteConfig;

@@ -1,25 +1,23 @@
 import { NavLink, Outlet } from 'react-router';
+import { type LeafyPlace, leavesOf } from '../workbench/place-registry';
 import { useWorkbench } from '../workbench/workbench-context';
 
-interface Leaf {
-  /** Below the place; empty for the first. */
-  readonly path: string;
-  readonly name: string;
-  /** How much it holds, where that is worth saying. */
-  readonly count?: number;
-}
-
-/** A place of several leaves: their names above, the chosen one below. */
-export function Leaves({ place, name, leaves }: { place: string; name: string; leaves: readonly Leaf[] }) {
+/**
+ * A place of several leaves: their names above, the chosen one below.
+ *
+ * @param counts - how much a leaf holds, by its path, where that is worth saying
+ */
+export function Leaves({ place, counts = {} }: { place: LeafyPlace; counts?: Readonly<Record<string, number>> }) {
   const { decisionId } = useWorkbench();
   const to = `/decisions/${decisionId}/${place}`;
+  const { name, leaves } = leavesOf(place);
   return (
     <div className="leaves">
       <nav className="leaf-tabs" aria-label={name}>
-        {leaves.map(({ path, name: leaf, count = 0 }) => (
+        {leaves.map(({ path, name: leaf }) => (
           <NavLink key={path} end to={path === '' ? to : `${to}/${path}`}>
             {leaf}
-            {count > 0 ? ` (${count})` : ''}
+            {(counts[path] ?? 0) > 0 ? ` (${counts[path] ?? 0})` : ''}
           </NavLink>
         ))}
       </nav>

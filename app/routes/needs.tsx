@@ -13,14 +13,5 @@ export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
 
 /** What the seller needs, and what plans say to it. */
 export default function Needs() {
-  return (
-    <Leaves
-      place="needs"
-      name="Needs"
-      leaves={[
-        { path: '', name: 'What is needed' },
-        { path: 'answers', name: 'What plans say to it' },
-      ]}
-    />
-  );
+  return <Leaves place="needs" />;
 }

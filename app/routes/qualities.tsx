@@ -13,15 +13,5 @@ export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
 
 /** What is not money: marks, the trial diary, page speed. */
 export default function Qualities() {
-  return (
-    <Leaves
-      place="qualities"
-      name="Qualities"
-      leaves={[
-        { path: '', name: 'What counts' },
-        { path: 'diary', name: 'Trial diary' },
-        { path: 'speed', name: 'Page speed' },
-      ]}
-    />
-  );
+  return <Leaves place="qualities" />;
 }

@@ -4,16 +4,5 @@ import { useWorkbench } from '../workbench/workbench-context';
 /** The verdict, what follows from it, and how it turned out. */
 export default function VerdictPlace() {
   const given = useWorkbench().state.workbench.decision.verdicts?.length ?? 0;
-  return (
-    <Leaves
-      place="verdict"
-      name="Verdict"
-      leaves={[
-        { path: '', name: 'Verdict', count: given > 1 ? given : 0 },
-        { path: 'dates', name: 'Dates' },
-        { path: 'report', name: 'Report and files' },
-        { path: 'afterwards', name: 'Afterwards' },
-      ]}
-    />
-  );
+  return <Leaves place="verdict" counts={{ '': given > 1 ? given : 0 }} />;
 }

@@ -4,67 +4,75 @@ import { standingOf } from '#core/qualities/standing';
 import { gapsOf } from '#core/price-sheet/gaps';
 import { verdictName } from '#core/verdict/verdict-name';
 import type { Writer } from '../locale/writer';
+import { type PlacePath, PLACES } from './place-registry';
 import type { Priced } from './workbench-context';
 
-/** A place on the workbench, with what it holds or lacks in a few words. */
-export interface Place {
-  readonly path: string;
-  readonly name: string;
+/** What a place holds or lacks, in a few words. */
+interface Holding {
   readonly holds: string;
   /** Whether something is missing there. */
   readonly lacks: boolean;
 }
 
-const count = (number: number, one: string, many: string) => `${number} ${number === 1 ? one : many}`;
+/** A place on the workbench, with what it holds. */
+export interface Place extends Holding {
+  readonly path: PlacePath;
+  readonly name: string;
+}
 
-/** The places of the workbench in the order in which people mostly go through them. */
-export function placesOf({ decision, sheets }: Workbench, { average, lineUp, heldBack }: Priced, write: Writer): Place[] {
-  const { currency, months, forecast, verdicts } = decision;
-  const streams = count(forecast.streams.length, 'stream', 'streams');
-  const noSales = Number(average.sales) === 0;
-  const rateMissing = heldBack.some(({ obstacle }) => obstacle.kind === 'rate');
-  const gaps = sheets.reduce((sum, { sheet }) => sum + gapsOf(sheet), 0);
-  return [
-    { path: 'frame', name: 'Frame', holds: rateMissing ? 'a rate is wanted' : `${months} months, ${currency}`, lacks: rateMissing },
-    {
-      path: 'sales',
-      name: 'Expected sales',
-      holds: noSales ? 'nothing yet' : `${streams} · ${write.whole(average.sales)} a month`,
-      lacks: noSales,
-    },
-    { path: 'needs', name: 'Needs', ...needsHold(decision, sheets) },
-    {
-      path: 'sheets',
-      name: 'Price sheets',
-      holds:
-        sheets.length === 0
-          ? 'none yet'
-          : `${count(sheets.length, 'sheet', 'sheets')}${gaps > 0 ? ` · ${count(gaps, 'gap', 'gaps')}` : ''}`,
-      lacks: sheets.length === 0 || gaps > 0,
-    },
-    { path: 'qualities', name: 'Qualities', ...qualitiesHold(decision, sheets) },
-    { path: 'candidates', name: 'Candidates', holds: candidatesHold(decision), lacks: decision.candidates.length === 0 },
-    {
-      path: 'line-up',
-      name: 'Line-up',
-      holds: lineUp.leader ? `${lineUp.leader.label}: ${write.whole(lineUp.leader.result.total)}` : 'nothing to choose yet',
-      lacks: lineUp.columns.length === 0,
-    },
-    { path: 'fit', name: 'Fit and cost', ...fitHolds(decision) },
-    { path: 'what-if', name: 'What if', holds: scenariosHold(decision), lacks: false },
-    { path: 'verdict', name: 'Verdict', holds: verdictName(verdicts) ?? 'open', lacks: false },
-  ];
+interface Looked {
+  readonly workbench: Workbench;
+  readonly priced: Priced;
+  readonly write: Writer;
+}
+
+const count = (number: number, one: string, many: string) => `${number} ${number === 1 ? one : many}`;
+const full = (holds: string): Holding => ({ holds, lacks: false });
+
+/** What each place says of itself. */
+const HOLDS = {
+  frame({ workbench: { decision }, priced: { heldBack } }) {
+    const rateMissing = heldBack.some(({ obstacle }) => obstacle.kind === 'rate');
+    return { holds: rateMissing ? 'a rate is wanted' : `${decision.months} months, ${decision.currency}`, lacks: rateMissing };
+  },
+  sales({ workbench: { decision }, priced: { average }, write }) {
+    if (Number(average.sales) === 0) return { holds: 'nothing yet', lacks: true };
+    return full(`${count(decision.forecast.streams.length, 'stream', 'streams')} · ${write.whole(average.sales)} a month`);
+  },
+  needs: ({ workbench: { decision, sheets } }) => needsHold(decision, sheets),
+  sheets({ workbench: { sheets } }) {
+    if (sheets.length === 0) return { holds: 'none yet', lacks: true };
+    const gaps = sheets.reduce((sum, { sheet }) => sum + gapsOf(sheet), 0);
+    return {
+      holds: `${count(sheets.length, 'sheet', 'sheets')}${gaps > 0 ? ` · ${count(gaps, 'gap', 'gaps')}` : ''}`,
+      lacks: gaps > 0,
+    };
+  },
+  qualities: ({ workbench: { decision, sheets } }) => qualitiesHold(decision, sheets),
+  candidates: ({ workbench: { decision } }) => ({ holds: candidatesHold(decision), lacks: decision.candidates.length === 0 }),
+  'line-up': ({ priced: { lineUp }, write }) => ({
+    holds: lineUp.leader ? `${lineUp.leader.label}: ${write.whole(lineUp.leader.result.total)}` : 'nothing to choose yet',
+    lacks: lineUp.columns.length === 0,
+  }),
+  fit: ({ workbench: { decision } }) => fitHolds(decision),
+  'what-if': ({ workbench: { decision } }) => full(scenariosHold(decision)),
+  verdict: ({ workbench: { decision } }) => full(verdictName(decision.verdicts) ?? 'open'),
+} satisfies Record<PlacePath, (looked: Looked) => Holding>;
+
+/** The places of the workbench in their order, each with what it holds. */
+export function placesOf(workbench: Workbench, priced: Priced, write: Writer): Place[] {
+  return PLACES.map(({ path, name }) => ({ path, name, ...HOLDS[path]({ workbench, priced, write }) }));
 }
 
 /** How many needs there are, and how many answers are wanting. */
-function needsHold({ needs = [] }: Workbench['decision'], sheets: Workbench['sheets']): Pick<Place, 'holds' | 'lacks'> {
+function needsHold({ needs = [] }: Workbench['decision'], sheets: Workbench['sheets']): Holding {
   const open = askedVendors(sheets).reduce((sum, { plans }) => sum + unansweredOf(needs, plans), 0);
   if (needs.length === 0) return { holds: 'none yet', lacks: false };
   return { holds: `${count(needs.length, 'need', 'needs')}${open > 0 ? ` · ${open} to find out` : ''}`, lacks: open > 0 };
 }
 
 /** How many qualities are weighed, and how many figures of vendors are wanting. */
-function qualitiesHold(decision: Workbench['decision'], sheets: Workbench['sheets']): Pick<Place, 'holds' | 'lacks'> {
+function qualitiesHold(decision: Workbench['decision'], sheets: Workbench['sheets']): Holding {
   const { qualities = [] } = decision;
   if (qualities.length === 0) return { holds: 'none yet', lacks: false };
   const offers = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer.id] : []));
@@ -86,7 +94,7 @@ function scenariosHold({ whatIf }: Workbench['decision']): string {
 }
 
 /** How many things fit is weighed by. */
-function fitHolds({ needs = [], qualities = [] }: Workbench['decision']): Pick<Place, 'holds' | 'lacks'> {
+function fitHolds({ needs = [], qualities = [] }: Workbench['decision']): Holding {
   const weighed = [...needs.filter(({ level }) => level === 'want'), ...qualities].filter(({ weight = '1' }) => Number(weight) > 0).length;
   return { holds: weighed === 0 ? 'nothing weighed yet' : `${count(weighed, 'thing', 'things')} weighed`, lacks: false };
 }

@@ -39,7 +39,9 @@ describe('dates of a charge', () => {
   it('outside of them it costs nothing, not even its least, and counts nothing', () => {
     expect(amountsOver({ ...each, monthlyMin: '5', from: '2027-02', until: '2027-03' }, [1, 1, 4, 4])).toEqual(['0', '5', '8', '0']);
     const packs: Charge = { id: 'c', label: '', how: 'prepaid', on: 'q', size: '10', each: '8', from: '2027-02' };
-    expect(amountsOver(packs, [9, 9, 9])).toEqual(['0', '8', '8']);
+    // What was counted before it exists uses nothing up: 5 in February is the first pack, 14 by March the second.
+    expect(amountsOver(packs, [5, 5, 9])).toEqual(['0', '8', '8']);
+    expect(amountsOver({ ...packs, from: '2027-01', until: '2027-02' }, [5, 5, 9])).toEqual(['8', '0', '0']);
   });
 
   it('may be open at either end', () => {
@@ -87,7 +89,10 @@ describe('what is wrong with a charge', () => {
     expect(wrong({ ...each, only: { streams: ['kites'] }, monthlyMin: '1', monthlyCap: '1', from: '2027-01', until: '2027-01' })).toEqual(
       [],
     );
-    expect(wrong({ ...each, free: null })).toEqual([]);
+    expect(wrong({ ...each, free: null, only: { kinds: ['goods'] } })).toEqual([]);
+    expect(wrong({ ...each, free: '3', monthlyMin: '5' })).toEqual([]);
+    expect(wrong({ ...each, monthlyCap: '5', from: '2027-05' })).toEqual([]);
+    expect(wrong({ ...each, monthlyMin: '5', monthlyCap: null, until: '2027-05' })).toEqual([]);
     expect(wrong({ ...each, credit: true, against: 'plan' })).toEqual([]);
   });
 

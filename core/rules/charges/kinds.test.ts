@@ -59,6 +59,10 @@ describe('kinds of charges', () => {
     expect(amountsOver({ ...charge, least: '0.6' }, [4])).toEqual(['2.4']);
     expect(amountsOver({ ...charge, most: '0.4' }, [4])).toEqual(['1.6']);
     expect(amountsOver({ ...charge, least: '0.1', most: '0.9' }, [4])).toEqual(['2']);
+    expect(amountsOver({ ...charge, least: null, most: '0.4' }, [4])).toEqual(['1.6']);
+    // With bounds every stream’s orders are looked at, without them all sales together.
+    expect(ruleOver(charge).amount.is).toBe('sum');
+    expect(ruleOver({ ...charge, least: '0.6' }).amount.is).toBe('product');
     expect(places({ ...charge, least: '0.6', most: '0.7' })).toEqual([
       'charge c each',
       'charge c least',

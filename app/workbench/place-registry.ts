@@ -1,0 +1,84 @@
+/** A leaf of a place: below its address, empty for the first. */
+export interface PlaceLeaf {
+  readonly path: string;
+  readonly name: string;
+  /** The module that shows it. */
+  readonly module: `routes/${string}`;
+}
+
+interface RegisteredPlace {
+  readonly path: string;
+  readonly name: string;
+  readonly module: `routes/${string}`;
+  readonly leaves?: readonly PlaceLeaf[];
+}
+
+/**
+ * Every place of the workbench, in the order in which people mostly go through them: its address, its name and the module
+ * that shows it. Routes, the row of places and the tabs of their leaves are made from this; what a place says of itself
+ * in the row stands in `places.ts`, where the compiler asks for it.
+ */
+export const PLACES = [
+  { path: 'frame', name: 'Frame', module: 'routes/frame.tsx' },
+  { path: 'sales', name: 'Expected sales', module: 'routes/sales.tsx' },
+  {
+    path: 'needs',
+    name: 'Needs',
+    module: 'routes/needs.tsx',
+    leaves: [
+      { path: '', name: 'What is needed', module: 'routes/needs-list.tsx' },
+      { path: 'answers', name: 'What plans say to it', module: 'routes/answers.tsx' },
+    ],
+  },
+  { path: 'sheets', name: 'Price sheets', module: 'routes/sheets.tsx' },
+  {
+    path: 'qualities',
+    name: 'Qualities',
+    module: 'routes/qualities.tsx',
+    leaves: [
+      { path: '', name: 'What counts', module: 'routes/qualities-marks.tsx' },
+      { path: 'diary', name: 'Trial diary', module: 'routes/diary.tsx' },
+      { path: 'speed', name: 'Page speed', module: 'routes/page-speed.tsx' },
+    ],
+  },
+  { path: 'candidates', name: 'Candidates', module: 'routes/candidates.tsx' },
+  { path: 'line-up', name: 'Line-up', module: 'routes/line-up.tsx' },
+  { path: 'fit', name: 'Fit and cost', module: 'routes/fit.tsx' },
+  {
+    path: 'what-if',
+    name: 'What if',
+    module: 'routes/what-if.tsx',
+    leaves: [
+      { path: '', name: 'Break-even', module: 'routes/break-even.tsx' },
+      { path: 'map', name: 'Map', module: 'routes/map.tsx' },
+      { path: 'route', name: 'Route', module: 'routes/route.tsx' },
+      { path: 'turns-it', name: 'What turns it', module: 'routes/turns-it.tsx' },
+      { path: 'paying-ahead', name: 'Paying ahead', module: 'routes/paying-ahead.tsx' },
+      { path: 'offers', name: 'Offers', module: 'routes/special-offers.tsx' },
+      { path: 'investment', name: 'Bigger investment', module: 'routes/investment.tsx' },
+      { path: 'scenarios', name: 'Scenarios', module: 'routes/scenarios.tsx' },
+    ],
+  },
+  {
+    path: 'verdict',
+    name: 'Verdict',
+    module: 'routes/verdict.tsx',
+    leaves: [
+      { path: '', name: 'Verdict', module: 'routes/verdict-home.tsx' },
+      { path: 'dates', name: 'Dates', module: 'routes/dates.tsx' },
+      { path: 'report', name: 'Report and files', module: 'routes/report.tsx' },
+      { path: 'afterwards', name: 'Afterwards', module: 'routes/afterwards.tsx' },
+    ],
+  },
+] as const satisfies readonly RegisteredPlace[];
+
+export type PlacePath = (typeof PLACES)[number]['path'];
+
+/** The places that have leaves. */
+export type LeafyPlace = Extract<(typeof PLACES)[number], { readonly leaves: readonly PlaceLeaf[] }>['path'];
+
+/** The name of a place with its leaves. */
+export function leavesOf(path: LeafyPlace): { readonly name: string; readonly leaves: readonly PlaceLeaf[] } {
+  const place = PLACES.find((one) => one.path === path);
+  return { name: place?.name ?? path, leaves: place && 'leaves' in place ? place.leaves : [] };
+}
