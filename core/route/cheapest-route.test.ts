@@ -60,6 +60,91 @@ describe('what a given way comes to', () => {
   });
 });
 
+describe('solving', () => {
+  it('finds the way that keeps most, though it is not the one that costs least', () => {
+    const lifted = prepared({
+      candidates: [
+        { id: 'A', label: 'Alder', plans: [{ plan: 'pa', term: 'm' }], lift: '20' },
+        { id: 'B', label: 'Birch', plans: [{ plan: 'pb', term: 'm' }] },
+      ],
+    });
+    const bestBy = (by: 'cost' | 'keep') => routeSolver(lifted, lifted.file.candidates, by).solve(FREE);
+    expect(bestBy('cost')).toEqual({ cost: 48_000, segments: [{ candidate: 'B', from: 0, to: 12 }] });
+    // 70 a month, less the 100 that a fifth more orders brings.
+    expect(bestBy('keep')).toEqual({ cost: 12 * (7000 - 10_000), segments: [{ candidate: 'A', from: 0, to: 12 }] });
+  });
+
+  it('counts what all have in common once, in the answer as in the price of its way', () => {
+    const sharing = prepared({
+      candidates: ['1', '2'].map((amount) => ({
+        id: `Y${amount}`,
+        label: amount,
+        plans: [{ plan: 'pa', term: 'y' }],
+        extras: [{ label: 'Tool', amount, months: 1 }],
+      })),
+    });
+    const solver = routeSolver(sharing, sharing.file.candidates);
+    const found = solver.solve(FREE);
+    // The yearly 96 once, fees of 50 and the tool every month.
+    expect(found?.cost).toBe(9600 + 12 * 5100);
+    expect(found && solver.costOf(found.segments, FREE)).toBe(found?.cost);
+    const split = [
+      { candidate: 'Y1', from: 0, to: 6 },
+      { candidate: 'Y2', from: 6, to: 12 },
+    ];
+    expect(solver.costOf(split, FREE)).toBe(9600 + 6 * 5100 + 6 * 5200);
+  });
+
+  it('does not let a plan run through that a credit pays for', () => {
+    const [alder, birch] = kiteDecision().offers;
+    const [plan] = alder?.plans ?? [];
+    if (!alder || !birch || !plan) throw new Error('two offers are expected');
+    const credit = { id: 'back', label: 'Back', how: 'per-order' as const, each: '0', credit: true, against: 'plan' as const };
+    const crediting = prepared({
+      offers: [{ ...alder, plans: [{ ...plan, charges: [...(plan.charges ?? []), credit] }] }, birch],
+      candidates: ['1', '2'].map((amount) => ({
+        id: `Y${amount}`,
+        label: amount,
+        plans: [{ plan: 'pa', term: 'y' }],
+        extras: [{ label: 'Tool', amount, months: 1 }],
+      })),
+    });
+    const split = [
+      { candidate: 'Y1', from: 0, to: 6 },
+      { candidate: 'Y2', from: 6, to: 12 },
+    ];
+    // Joined anew in the middle: the yearly 96 falls due twice.
+    expect(routeSolver(crediting, crediting.file.candidates).costOf(split, FREE)).toBe(2 * 9600 + 6 * 5100 + 6 * 5200);
+  });
+
+  it('adds what moving to another offer loses', () => {
+    const club = prepared({
+      forecast: {
+        streams: [
+          { id: 'club', label: 'Club', kind: 'subscription', orderValue: '10', subscribers: { start: '100', joins: '0', churn: '0' } },
+        ],
+      },
+    });
+    const way = [
+      { candidate: 'A', from: 0, to: 11 },
+      { candidate: 'B', from: 11, to: 12 },
+    ];
+    // In the last month a tenth of 100 would each have brought 10.
+    const found = routeSolver(club, club.file.candidates).priced(way, { ...FREE, between: 300, loses: '10' });
+    expect(found).toEqual({ paid: 11 * 6000 + 4000 + 300, lost: 10_000, brought: 0, cost: 11 * 6000 + 4000 + 300 + 10_000 });
+  });
+
+  it('says which candidate there is not', () => {
+    expect(() => cheapestRoute({ ...pricingAsking(['A', 'ghost']) })).toThrow('There is no candidate ghost');
+  });
+});
+
+/** A prepared file whose question was never checked. */
+function pricingAsking(candidates: string[]) {
+  const pricing = prepared();
+  return { ...pricing, file: { ...pricing.file, route: { candidates, within: '0', between: '0' } } };
+}
+
 describe('in which months a candidate can be used', () => {
   it('is until a must is needed that it does not meet', () => {
     const pricing = prepared({ needs: [{ feature: 'x', level: 'must', from: '2027-03' }] });

@@ -82,6 +82,16 @@ describe('cheapestSequence', () => {
     expect(sequence?.cost).toBe(2 + 80 + 2 + 2);
   });
 
+  it('goes on to a third rather than back to the first, where going back would be cheapest', () => {
+    const offers = [offer('x', [1, 10, 1]), offer('y', [10, 1, 5]), offer('z', [10, 10, 4])];
+    const sequence = cheapestSequence(offers, 3, () => 0, 2);
+    expect(sequence?.cost).toBe(1 + 1 + 4);
+    expect(sequence?.blocks.map(({ segments }) => segments[0]?.candidate)).toEqual(['x', 'y', 'z']);
+    // Two that would be gone back to: from x to y, and from y to x again.
+    const twice = [offer('x', [1, 9, 1, 9]), offer('y', [9, 1, 9, 1]), offer('z', [9, 9, 3, 9]), offer('w', [9, 9, 9, 4])];
+    expect(cheapestSequence(twice, 4, () => 0, 3)?.blocks.map(({ segments }) => segments[0]?.candidate)).toEqual(['x', 'y', 'z', 'w']);
+  });
+
   it('moves no more often than it may', () => {
     expect(cheapestSequence([summer, winter, steady], 8, () => 1, 0)?.cost).toBe(160);
     // One move: two months of summer, then six of winter, two of them dear.
