@@ -32,8 +32,18 @@ describe('ways of a decision', () => {
       total: '426.00',
       saves: '12.00',
       segments: [
-        { offer: 'tidewrack', from: '2027-01', months: 2, made: { plans: [{ plan: 'tidewrack-small', term: expect.any(String) }] } },
-        { offer: 'tidewrack', from: '2027-03', months: 10, made: { plans: [{ plan: 'tidewrack-plus', term: expect.any(String) }] } },
+        {
+          offer: 'tidewrack',
+          from: '2027-01',
+          months: 2,
+          made: { plans: [{ plan: 'tidewrack-small', term: expect.any(String) as string }] },
+        },
+        {
+          offer: 'tidewrack',
+          from: '2027-03',
+          months: 10,
+          made: { plans: [{ plan: 'tidewrack-plus', term: expect.any(String) as string }] },
+        },
       ],
     });
     expect(across).toBeNull();

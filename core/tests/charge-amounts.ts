@@ -60,7 +60,7 @@ export const amountsOver = (charge: Charge, quantities: readonly number[]) => va
 /** The figures of a document that an expression rests on, as `line id field`. */
 export function placesIn(expression: Expression): string[] {
   if (expression.is === 'figure') return expression.at ? [`${expression.at.line} ${expression.at.id} ${expression.at.field}`] : [];
-  const inBands =
-    expression.is === 'bands' ? expression.bands.flatMap((band) => Object.values(band).flatMap((one) => (one ? placesIn(one) : []))) : [];
+  const stated = expression.is === 'bands' ? expression.bands.flatMap(({ upTo, each, percent, flat }) => [upTo, each, percent, flat]) : [];
+  const inBands = stated.flatMap((one) => (one ? placesIn(one) : []));
   return [...inBands, ...partsOf(expression).flatMap(placesIn)];
 }
