@@ -28,11 +28,11 @@ test('every place opens while the server is away, and what is typed there is sav
       .getByRole('navigation', { name: 'Places' })
       .getByRole('link', { name: new RegExp(`^${place}`) })
       .click();
-    await expect(page.locator('.bench-body').getByRole('heading', { name: heading }).first()).toBeVisible();
+    await expect(page.locator('.workbench-body').getByRole('heading', { name: heading }).first()).toBeVisible();
   }
   for (const place of ['Dates', 'Afterwards']) {
     await page
-      .locator('.bench-body')
+      .locator('.workbench-body')
       .getByRole('link', { name: new RegExp(`^${place}`) })
       .first()
       .click();

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 export function ListPage({ title, children }: { title: string; children: ReactNode }) {
   return (
     <div className="list-page">
-      <header className="bench-head">
+      <header className="workbench-head">
         <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
           Venalis<i>.</i>
         </Link>

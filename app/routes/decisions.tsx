@@ -83,13 +83,13 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
   const [inUse, archived] = [decisions.filter(({ isArchived }) => !isArchived), decisions.filter(({ isArchived }) => isArchived)];
   return (
     <div className="list-page">
-      <header className="bench-head">
+      <header className="workbench-head">
         <span className="brand">
           Venalis<i>.</i>
         </span>
         <h1>Your decisions</h1>
         {isSignedIn && (
-          <form method="post" action="/sign-out" className="bench-signs">
+          <form method="post" action="/sign-out" className="workbench-signs">
             <Button size="small" type="text" htmlType="submit">
               Sign out
             </Button>

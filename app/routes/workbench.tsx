@@ -60,14 +60,14 @@ function Workbench() {
   const places = placesOf(state.workbench, atForecast, write);
   useFreshnessOnReturn();
   return (
-    <div className="bench">
-      <header className="bench-head">
+    <div className="workbench">
+      <header className="workbench-head">
         <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
           Venalis<i>.</i>
         </Link>
         <h1>{state.workbench.decision.name || 'Untitled decision'}</h1>
         <VersionSwitch />
-        <div className="bench-signs">
+        <div className="workbench-signs">
           <SavedSign />
           <Shortcuts places={places} />
         </div>
@@ -75,7 +75,7 @@ function Workbench() {
       <ConflictNotice />
       <LeftDrafts />
       <StandingStrip />
-      <div className="bench-body">
+      <div className="workbench-body">
         <nav className="places" aria-label="Places">
           <ul>
             {places.map(({ path, name, holds, lacks }) => (

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
 import { openLog } from './log';
 import type { AskedRequest } from './request-messages';
-import { isLong, type RequestPool, requestPool } from './request-pool';
+import { laneOf, type RequestPool, requestPool } from './request-pool';
 
 const asked = (path: string, bytes = 0): AskedRequest => ({
   url: `http://127.0.0.1${path}`,
@@ -62,16 +62,16 @@ describe('threads that answer requests', () => {
   });
 
   it.each([
-    ['/decisions/a/line-up', 0, false],
-    ['/decisions/a/save', 1_000, false],
-    ['/decisions/a/save', 300_000, true],
-    ['/decisions/a/report/pdf', 0, true],
-    ['/decisions/a/workbook.xlsx', 0, true],
-    ['/watch', 0, true],
-    ['/watch.data', 0, true],
-    ['/watchtower', 0, false],
-    ['/decisions/import', 0, true],
-  ])('%s with %i bytes is long: %s', (path, bytes, expected) => {
-    expect(isLong(asked(path, bytes))).toBe(expected);
+    ['/decisions/a/line-up', 0, null],
+    ['/decisions/a/save', 1_000, null],
+    ['/decisions/a/save', 300_000, 'reading'],
+    ['/decisions/a/report/pdf', 0, 'heavy'],
+    ['/decisions/a/workbook.xlsx', 0, 'heavy'],
+    ['/watch', 0, 'heavy'],
+    ['/watch.data', 0, 'heavy'],
+    ['/watchtower', 0, null],
+    ['/decisions/import', 0, 'reading'],
+  ])('%s with %i bytes has threads of its own: %s', (path, bytes, expected) => {
+    expect(laneOf(asked(path, bytes))).toBe(expected);
   });
 });

@@ -12,15 +12,14 @@ export interface RequestPool {
   close(): Promise<void>;
 }
 
-/** Requests that are known to take their time have threads of their own, so that nobody waits behind them. */
-const LONG_PATHS = [
-  /\/report(\/|\.data|$)/,
-  /^\/watch(\/|\.data|$)/,
-  /^\/decisions\/import/,
-  /^\/read-/,
-  /\.(xlsx|ics)(\.data)?$/,
-  /^\/data(\/|\.data|$)/,
-];
+/**
+ * Requests that are known to take their time have threads of their own, so that nobody waits behind them; and what only
+ * reads something in does not wait behind reports and pages of others, which can take many seconds.
+ */
+const LONG_PATHS = {
+  heavy: [/\/report(\/|\.data|$)/, /^\/watch(\/|\.data|$)/, /\.xlsx(\.data)?$/],
+  reading: [/^\/decisions\/import/, /^\/read-/, /\.ics(\.data)?$/, /^\/data(\/|\.data|$)/],
+} as const;
 const LARGE_BYTES = 256 * 1024;
 /** How long a request may take before it is ended, in milliseconds. */
 export interface TimeLimits {
@@ -33,13 +32,14 @@ const TIME_LIMITS: TimeLimits = { usualMs: 10_000, longMs: 60_000 };
 const MOST_HEAP_MB = 1_024;
 const MOST_WAITING = 2_000;
 const LONG_READY_MS = 3_000;
-/** So many requests that take long are answered at once: a core is left for all others. */
-const longThreads = () => Math.max(1, Math.min(2, availableParallelism() - 1));
 
-/** Whether a request is one of those that may take long. */
-export function isLong({ url, body }: Pick<AskedRequest, 'url' | 'body'>): boolean {
+type Lane = keyof typeof LONG_PATHS;
+
+/** With which of those that may take long a request is answered; null for all others. */
+export function laneOf({ url, body }: Pick<AskedRequest, 'url' | 'body'>): Lane | null {
   const { pathname } = new URL(url);
-  return (body?.length ?? 0) > LARGE_BYTES || LONG_PATHS.some((pattern) => pattern.test(pathname));
+  if (LONG_PATHS.heavy.some((pattern) => pattern.test(pathname))) return 'heavy';
+  return (body?.length ?? 0) > LARGE_BYTES || LONG_PATHS.reading.some((pattern) => pattern.test(pathname)) ? 'reading' : null;
 }
 
 /**
@@ -61,14 +61,19 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
   // A thread that fails between two requests is replaced; nobody waits for it.
   const watched = (pool: Piscina) => pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
   watched(usual);
-  let long: Piscina | undefined;
-  const forLong = () => (long ??= watched(new Piscina({ ...shared, minThreads: 1, maxThreads: longThreads(), idleTimeout: 120_000 })));
+  const lanes = new Map<Lane, Piscina>();
+  const laneFor = (lane: Lane) => {
+    const pool = lanes.get(lane) ?? watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 1, idleTimeout: 120_000 }));
+    lanes.set(lane, pool);
+    return pool;
+  };
   // Loading them takes what the first request needs more.
-  const later = threads > 1 ? setTimeout(forLong, LONG_READY_MS) : undefined;
+  const later = threads > 1 ? setTimeout(() => laneFor('heavy'), LONG_READY_MS) : undefined;
   later?.unref();
   return {
     async answer(asked) {
-      const [pool, limit] = isLong(asked) ? [forLong(), limits.longMs] : [usual, limits.usualMs];
+      const lane = laneOf(asked);
+      const [pool, limit] = lane ? [laneFor(lane), limits.longMs] : [usual, limits.usualMs];
       const signal = AbortSignal.timeout(limit);
       try {
         return (await pool.run(asked, { signal })) as GivenAnswer;
@@ -80,7 +85,7 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
     },
     async close() {
       clearTimeout(later);
-      const pools = long ? [usual, long] : [usual];
+      const pools = [usual, ...lanes.values()];
       await Promise.all(pools.map((pool) => pool.close({ force: true })));
       await Promise.all(pools.map((pool) => pool.destroy()));
     },

@@ -26,9 +26,18 @@ const term = (id: string): fc.Arbitrary<Term> =>
     })
     .map(({ intro, trialDays, ...rest }) => ({ id, ...rest, ...(intro ? { intro } : {}), ...(trialDays ? { trialDays } : {}) }));
 
-const allowance = fc.oneof(money(100), fc.record({ per: fc.constantFrom('orders', 'contacts'), ratio: money(2) }));
+/** So much free, or so much for each of a quantity. */
+export const allowance = fc.oneof(
+  money(100),
+  fc.record({ per: fc.constantFrom('orders', 'contacts', 'sales', 'subscribers'), ratio: money(2) }),
+);
 
-const bands = fc.uniqueArray(fc.integer({ min: 1, max: 400 }), { minLength: 1, maxLength: 3 }).chain((edges) => {
+/** Quantities that forecasts reach exactly, so that edges, packages and limits are met on the spot. */
+const EXACT = [10, 40, 80];
+
+const edge = fc.oneof({ weight: 3, arbitrary: fc.integer({ min: 1, max: 400 }) }, { weight: 1, arbitrary: fc.constantFrom(...EXACT) });
+
+const bands = fc.uniqueArray(edge, { minLength: 1, maxLength: 3 }).chain((edges) => {
   const tops = [...[...edges].sort((a, b) => a - b).map(String), null];
   return fc.tuple(...tops.map((upTo) => fc.record({ upTo: fc.constant(upTo), each: money(3), flat: money(30) })));
 });
@@ -51,7 +60,7 @@ export const charge = (id: string): fc.Arbitrary<Charge> => {
       ...common,
       how: fc.constant('package' as const),
       on,
-      size: fc.constantFrom('1', '10', '37'),
+      size: fc.constantFrom('1', '10', '37', '40'),
       each: money(9),
       free: allowance,
     }),

@@ -3,7 +3,7 @@ import type { Candidate } from '../decision-file/candidate-schema';
 import type { Stream } from '../decision-file/forecast-schema';
 import type { Charge, Plan } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
-import { charge, money } from './random-decision';
+import { allowance, charge, money } from './random-decision';
 
 const maybe = <Value>(arbitrary: fc.Arbitrary<Value>) => fc.option(arbitrary, { nil: undefined });
 const some = <Value>(...values: Value[]) => fc.subarray(values, { minLength: 1 });
@@ -25,6 +25,13 @@ const only = fc
   })
   .map(stated);
 
+/** One time in four. */
+const rarely = <Value>(arbitrary: fc.Arbitrary<Value>) =>
+  fc.oneof({ weight: 3, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary });
+
+/** Which of the amounts that a charge states is not known, if any is. */
+const notKnown = fc.oneof({ weight: 7, arbitrary: fc.constant(null) }, { weight: 1, arbitrary: fc.nat(20) });
+
 /** A charge of any kind, narrowed, bounded, in the seller's favour, or not known. */
 const richCharge = (id: string): fc.Arbitrary<Charge> =>
   fc
@@ -40,16 +47,45 @@ const richCharge = (id: string): fc.Arbitrary<Charge> =>
         taxExcluded: maybe(fc.boolean()),
         bucket: maybe(fc.constantFrom('payment' as const, 'usage' as const)),
       }),
-      fc.integer({ min: 0, max: 14 }),
+      fc.record({ least: rarely(fc.constant('0.50')), most: rarely(fc.constant('2.20')), free: rarely(allowance) }),
+      fc.record({ closed: rarely(fc.constant(true)), percent: rarely(fc.constant('1.5')) }),
+      notKnown,
     )
-    .map(([plain, more, chance]) => {
-      const whole = { ...plain, ...stated(more) };
-      if (chance === 0 && whole.how === 'per-order') return { ...whole, percent: null };
-      if (chance === 1 && whole.how === 'per-order') return { ...whole, least: '0.50', most: '2.20' };
-      if (chance === 2 && whole.how === 'per-order') return { ...whole, free: { per: 'orders', ratio: '0.3' } };
-      if (chance === 3 && whole.how === 'volume') return { ...whole, bands: [...whole.bands.slice(0, -1), { upTo: '5000', each: '0.5' }] };
-      return whole;
-    });
+    .map(([plain, more, ofOrders, ofBands, open]) => withNotKnown(withOwn({ ...plain, ...stated(more) }, stated(ofOrders), ofBands), open));
+
+type OfOrders = { least?: string; most?: string; free?: NonNullable<Extract<Charge, { how: 'per-order' }>['free']> };
+
+/** What only some kinds have, each field by itself. */
+function withOwn(
+  whole: Charge,
+  ofOrders: OfOrders,
+  { closed, percent }: { closed?: true | undefined; percent?: string | undefined },
+): Charge {
+  if (whole.how === 'per-order') return { ...whole, ...ofOrders };
+  if (whole.how === 'per-unit') return percent ? { ...whole, percent } : whole;
+  if (whole.how !== 'volume' && whole.how !== 'graduated') return whole;
+  const bands = whole.bands.map((band, index) => (percent && index === 0 ? { ...band, percent } : band));
+  return { ...whole, bands: closed ? [...bands.slice(0, -1), { upTo: '5000', each: '0.5' }] : bands };
+}
+
+const NULLABLE = ['percent', 'each', 'least', 'most', 'size', 'free', 'monthlyMin', 'monthlyCap', 'totalCap'] as const;
+
+function withNotKnown(whole: Charge, open: number | null): Charge {
+  if (open === null) return whole;
+  const own = NULLABLE.filter((field) => field in whole);
+  const inBands =
+    'bands' in whole
+      ? whole.bands.flatMap((band, index) =>
+          (['each', 'percent', 'flat'] as const).filter((field) => band[field] !== undefined).map((field) => ({ index, field })),
+        )
+      : [];
+  const at = open % Math.max(1, own.length + inBands.length);
+  const field = own[at];
+  if (field) return { ...whole, [field]: null };
+  const inBand = inBands[at - own.length];
+  if (!inBand || !('bands' in whole)) return whole;
+  return { ...whole, bands: whole.bands.map((band, index) => (index === inBand.index ? { ...band, [inBand.field]: null } : band)) };
+}
 
 const streams = fc
   .record({
@@ -107,7 +143,7 @@ const plan = (id: string): fc.Arbitrary<Plan> =>
       ),
       trialDays: maybe(fc.constantFrom(29, 30, 61)),
       charges: fc.tuple(richCharge(`${id}-a`), richCharge(`${id}-b`), richCharge(`${id}-c`)),
-      limits: maybe(fc.record({ orders: money(400), sales: money(20_000), visits: money(9000) })),
+      limits: maybe(fc.record({ orders: fc.oneof(money(400), fc.constantFrom('80', '93.7')), sales: money(20_000), visits: money(9000) })),
       gift: feature,
       seats: feature,
       once: fc.array(money(99), { maxLength: 2 }),
