@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { readDecisionFile } from '../decision-file/read';
 import type { DecisionFile } from '../decision-file/schema';
 import type { Candidate } from '../decision-file/candidate-schema';
-import { preparePricing } from '../pricing/pricing';
 import type { Term } from '../rules/terms/term';
+import { onePlan, withPlan } from '../tests/one-plan';
 import { runThroughCost, segmentDues, taxOn } from './segment-dues';
 
 interface Made {
@@ -13,50 +12,26 @@ interface Made {
   readonly taxExcluded?: boolean;
 }
 
+/** A plan at 120 a year, 7 on joining, 10 % and 1 of each of ten orders of 10.00 a month, over a year. */
 function pricingOf({ term = {}, file = {}, taxExcluded = false }: Made) {
-  return preparePricing(
-    readDecisionFile({
-      format: 'venalis.decision',
-      version: 2,
-      name: 'q',
-      currency: 'EUR',
-      start: '2027-01',
-      months: 12,
-      forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orders: '10', orderValue: '10' }] },
-      offers: [
-        {
-          id: 'o',
-          vendor: 'v',
-          label: 'v',
-          kind: 'k',
-          plans: [
-            {
-              id: 'p',
-              label: 'p',
-              currency: 'EUR',
-              taxExcluded,
-              terms: [{ id: 't', months: 12, price: '120', ...term }],
-              once: [{ label: 'Joining', amount: '7' }],
-              charges: [
-                { id: 'c', label: 'c', how: 'per-order', percent: '10' },
-                { id: 'x', label: 'x', how: 'per-order', each: '1' },
-              ],
-            },
-          ],
-        },
+  return onePlan({
+    plan: {
+      taxExcluded,
+      terms: [{ id: 't', months: 12, price: '120', ...term }],
+      once: [{ label: 'Joining', amount: '7' }],
+      charges: [
+        { id: 'c', label: 'c', how: 'per-order', percent: '10' },
+        { id: 'x', label: 'x', how: 'per-order', each: '1' },
       ],
-      candidates: [],
-      ...file,
-    }),
-  );
+    },
+    file: { months: 12, ...file },
+  });
 }
-
-const usedBy = (more: Partial<Candidate> = {}): Candidate => ({ id: 'A', label: 'A', plans: [{ plan: 'p', term: 't' }], ...more });
 
 /** What is due in each month joined in one, and what leaving in another adds; only the charge of 10 % counts. */
 function duesOf(made: Made, from: number, { moved = false, left = 12 } = {}) {
   const pricing = pricingOf(made);
-  const candidate = usedBy(made.candidate);
+  const candidate = withPlan(made.candidate);
   const { dues, leaving } = segmentDues(pricing, candidate, { paid: candidate, counts: ({ charge }) => charge.id === 'c' })(from, moved);
   return { all: dues.map(({ all }) => all), taxed: dues.map(({ taxExcluded }) => taxExcluded), leaving: leaving(left) };
 }
@@ -110,9 +85,9 @@ describe('leaving before the end', () => {
 describe('what runs through', () => {
   it('is paid from joining to leaving, with tax lines of its own', () => {
     const made = { taxExcluded: true, file: { feeTax: '10' } };
-    expect(runThroughCost(pricingOf(made), usedBy())).toBe(12_000 + 700 + 1270);
+    expect(runThroughCost(pricingOf(made), withPlan())).toBe(12_000 + 700 + 1270);
     const monthly = { term: { months: 1, price: '9.95' } };
-    expect(runThroughCost(pricingOf({ ...made, ...monthly }), usedBy(), 2, 5)).toBe(1695 + 170 + 2 * (995 + 100));
-    expect(runThroughCost(pricingOf({ term: { prorated: true } }), usedBy(), 0, 6)).toBe(6000 + 700);
+    expect(runThroughCost(pricingOf({ ...made, ...monthly }), withPlan(), 2, 5)).toBe(1695 + 170 + 2 * (995 + 100));
+    expect(runThroughCost(pricingOf({ term: { prorated: true } }), withPlan(), 0, 6)).toBe(6000 + 700);
   });
 });
