@@ -18,7 +18,7 @@ export function DiaryCell({ task, vendor, today }: { task: Task; vendor: NamedOf
       withVendor(one, vendor.id, (notes) => withTried(notes, task.id, { [field]: value, on: tried?.on ?? today })),
     );
   return (
-    <td className="diary-cell">
+    <>
       <div className="diary-figures">
         <NumberField
           fieldKey={`${key}.minutes`}
@@ -49,6 +49,6 @@ export function DiaryCell({ task, vendor, today }: { task: Task; vendor: NamedOf
         placeholder="note"
         onChange={(note) => change('note', note === '' ? undefined : note)}
       />
-    </td>
+    </>
   );
 }

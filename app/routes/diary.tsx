@@ -43,6 +43,7 @@ export default function Diary() {
           { head: 'Task', kind: 'names-row', cell: (task) => <TaskName task={task} /> },
           ...shown.map((vendor) => ({
             key: vendor.id,
+            cellClass: 'diary-cell',
             head: <TrialHead vendor={vendor} ends={vendors[vendor.id]?.trialEnds} today={today} />,
             cell: (task: (typeof tasks)[number]) => <DiaryCell task={task} vendor={vendor} today={today} />,
           })),
