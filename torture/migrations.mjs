@@ -47,7 +47,7 @@ export async function migrations({ rounds, seed }) {
       const db = await openDatabase(file);
       const saved = of === 'none' ? null : await loadWorkbench(db, 'larkfell-kites');
       await db.destroy();
-      return of === 'none' || saved?.bench.decision.name === NEWEST_NAME;
+      return of === 'none' || saved?.workbench.decision.name === NEWEST_NAME;
     }
   }
   return {
