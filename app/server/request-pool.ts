@@ -43,6 +43,7 @@ const NOBODYS_REQUEST: AskedRequest = {
 };
 
 type Lane = keyof typeof LONG_PATHS;
+const ALL_LANES: readonly Lane[] = ['heavy', 'reading'];
 
 /** With which of those that may take long a request is answered; null for all others. */
 export function laneOf({ url, body }: Pick<AskedRequest, 'url' | 'body'>): Lane | null {
@@ -70,24 +71,36 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
   // A thread that fails between two requests is replaced; nobody waits for it.
   const watched = (pool: Piscina) => pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
   watched(usual);
-  const lanes = new Map<Lane, Piscina>();
-  const laneFor = (lane: Lane) => {
-    const pool = lanes.get(lane) ?? watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 1, idleTimeout: 120_000 }));
+  const pools = [usual];
+  const warmedUp = (pool: Piscina) =>
+    pool.run(NOBODYS_REQUEST).then(
+      () => undefined,
+      () => undefined,
+    );
+  // Loading the application takes seconds on a busy machine; that is not the first request's fault.
+  const loaded = warmedUp(usual);
+  // One lane loads after the other: two at once take the processors from those who are served meanwhile.
+  let loading: Promise<unknown> = loaded;
+  const lanes = new Map<Lane, Promise<Piscina>>();
+  const laneFor = (lane: Lane): Promise<Piscina> => {
+    const found = lanes.get(lane);
+    if (found) return found;
+    const pool = loading.then(async () => {
+      const made = watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 1, idleTimeout: 120_000 }));
+      pools.push(made);
+      await warmedUp(made);
+      return made;
+    });
+    loading = pool;
     lanes.set(lane, pool);
     return pool;
   };
-  // Loading the application takes seconds on a busy machine; that is not the first request's fault.
-  const loaded = usual.run(NOBODYS_REQUEST).then(
-    () => undefined,
-    () => undefined,
-  );
-  // Loading the others takes what the first request needs more.
-  const later = threads > 1 ? setTimeout(() => laneFor('heavy'), LONG_READY_MS) : undefined;
+  const later = threads > 1 ? setTimeout(() => ALL_LANES.forEach((lane) => void laneFor(lane)), LONG_READY_MS) : undefined;
   later?.unref();
   return {
     async answer(asked) {
       const lane = laneOf(asked);
-      const [pool, limit] = lane ? [laneFor(lane), limits.longMs] : [usual, limits.usualMs];
+      const [pool, limit] = lane ? [await laneFor(lane), limits.longMs] : [usual, limits.usualMs];
       if (!lane) await loaded;
       const signal = AbortSignal.timeout(limit);
       try {
@@ -100,7 +113,6 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
     },
     async close() {
       clearTimeout(later);
-      const pools = [usual, ...lanes.values()];
       await Promise.all(pools.map((pool) => pool.close({ force: true })));
       await Promise.all(pools.map((pool) => pool.destroy()));
     },

@@ -1,0 +1,252 @@
+import { decimal } from '../amount/decimal';
+import type { StatedTerm, Statement } from '../price-phrase/statement';
+import type { Fact } from './page-reading';
+import type { PricePiece } from './price-pieces';
+
+/** What a page says about all its prices. */
+export interface PriceHints {
+  /** Months that prices without any words are for; null where the page does not say. */
+  readonly usualPer: number | null;
+  /** Months paid at once, where the page says so of all its prices. */
+  readonly paidAtOnce: number | null;
+  /** Whether prices by the month can be had beside those paid by the year. */
+  readonly hasMonthly: boolean;
+  /** Whether the page says that the full price is paid later. */
+  readonly returnsToFull: boolean;
+}
+
+/** A price that can be meant in several ways. */
+export interface PriceDoubt {
+  readonly about: 'period' | 'crossed-out' | 'two-prices';
+  readonly lines: readonly number[];
+  readonly options: ReadonlyArray<{ readonly label: string; readonly statements: readonly Statement[] }>;
+}
+
+export interface AssembledPrices {
+  readonly facts: Fact[];
+  readonly doubts: PriceDoubt[];
+  /** Lines whose amounts say nothing of their own, and why. */
+  readonly aside: Array<{ readonly line: number; readonly why: string }>;
+}
+
+const A_YEAR = 12;
+
+/**
+ * Puts the prices of one plan together from the pieces the page shows: what is paid, how often, at first and later.
+ * Shown × months has to give a stated total; where it does not, it is asked.
+ *
+ * @example assemblePrices(pricePieces([{ line: 1, plain: '¤13 /month billed annually' }]), hints) // 156 for 12 months
+ */
+export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints): AssembledPrices {
+  const assembled: AssembledPrices = { facts: [], doubts: [], aside: [] };
+  const told = pieces.filter(({ isCrossedOut }) => !isCrossedOut);
+  const renewals = told.filter(({ isRenewal }) => isRenewal);
+  const current = told.filter(({ isRenewal, isOnce }) => !isRenewal && !isOnce);
+  const [renewal] = renewals;
+  const isIntroduced = renewal !== undefined && introduced(current, renewal, hints, assembled);
+  if (!isIntroduced) plainTerms(current, hints, assembled);
+  else for (const piece of renewals) assembled.aside.push({ line: piece.line, why: 'the price at renewal, which stands at its term' });
+  for (const piece of told.filter(({ isOnce }) => isOnce)) addTerm(assembled, { months: 0, price: piece.amount }, [piece.line]);
+  for (const piece of pieces.filter(({ isCrossedOut }) => isCrossedOut)) crossedOut(piece, pieces, hints, isIntroduced, assembled);
+  return assembled;
+}
+
+/** A price for a length is stated once; said again it is confirmed, said differently it is asked. */
+function addTerm({ facts, doubts }: AssembledPrices, term: StatedTerm, lines: readonly number[]): void {
+  const at = facts.findIndex(({ statement }) => statement.kind === 'term' && statement.term.months === term.months);
+  const found = facts[at];
+  if (found?.statement.kind !== 'term') {
+    facts.push({ statement: { kind: 'term', term }, lines });
+    return;
+  }
+  const former = found.statement.term;
+  if (isSame(former.price, term.price)) facts[at] = { ...found, lines: [...found.lines, ...lines] };
+  else if (isRounded(former, term)) facts[at] = { ...found, lines: [...found.lines, ...lines] };
+  else {
+    doubts.push({
+      about: 'two-prices',
+      lines: [...found.lines, ...lines],
+      options: [former, term].map((one) => ({ label: one.price ?? 'not stated', statements: [{ kind: 'term', term: one }] })),
+    });
+    facts.splice(at, 1);
+  }
+}
+
+function hasTerm({ facts }: AssembledPrices, months: number): boolean {
+  return facts.some(({ statement }) => statement.kind === 'term' && statement.term.months === months);
+}
+
+function isSame(one: string | null, other: string | null): boolean {
+  return one === null || other === null ? one === other : decimal(one).eq(other);
+}
+
+/** Whether two prices for several months are the same but for the rounding of a month's share. */
+function isRounded({ months, price }: StatedTerm, other: StatedTerm): boolean {
+  if (months <= 1 || price === null || other.price === null) return false;
+  const difference = decimal(price).minus(other.price).abs();
+  const isWhole = decimal(other.price).div(months).isInteger() || decimal(price).div(months).isInteger();
+  return difference.lte(decimal(months).times(isWhole ? '0.5' : '0.01'));
+}
+
+const times = (amount: string | null, months: number, per: number): string | null =>
+  amount === null ? null : decimal(amount).times(months).div(per).toFixed();
+
+/** What a piece comes to for a number of months: its own amount where it is what is paid at once. */
+function overMonths({ amount, per, isTotal }: PricePiece, months: number): string | null {
+  return isTotal || per === null ? amount : times(amount, months, per);
+}
+
+/**
+ * A lower price at first and a renewal price: paid ahead for a time ("$82.44 for 36 months, renews at $7.49/mo"), or at
+ * each payment ("4.99 a month for 12 months, then 9.99").
+ *
+ * @returns false if the pieces do not say what is lower at first
+ */
+function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: PriceHints, assembled: AssembledPrices): boolean {
+  const total = current.find(({ isTotal }) => isTotal);
+  const shown =
+    current.find((piece) => piece !== total && (piece.per !== null || piece.first !== null)) ?? current.find((piece) => piece !== total);
+  const lead = shown ?? total;
+  if (!lead) return false;
+  const ahead = monthsAhead(total, shown, hints);
+  const renewalPer = renewal.per ?? shown?.per ?? 1;
+  const lines = [...new Set([lead.line, ...(total ? [total.line] : []), renewal.line])];
+  const rest = current.filter((piece) => piece !== total && piece !== shown && !isAlike(piece, shown));
+  if (ahead !== null && ahead > 1) {
+    const price = total ? total.amount : times(lead.amount, ahead, lead.per ?? 1);
+    addTerm(assembled, { months: ahead, price: times(renewal.amount, ahead, renewalPer), intro: { price, periods: 1 } }, lines);
+  } else {
+    const per = shown?.per ?? renewalPer;
+    const periods = lead.first === null ? 1 : Math.max(1, Math.round(lead.first / per));
+    addTerm(assembled, { months: per, price: times(renewal.amount, per, renewalPer), intro: { price: lead.amount, periods } }, lines);
+  }
+  plainTerms(rest, hints, assembled);
+  return true;
+}
+
+/** For how many months the lower price is paid at once; null if it is paid bit by bit. */
+function monthsAhead(total: PricePiece | undefined, shown: PricePiece | undefined, hints: PriceHints): number | null {
+  if (total)
+    return total.first ?? (total.billed !== null && total.billed > 1 ? total.billed : null) ?? shown?.first ?? hints.paidAtOnce ?? A_YEAR;
+  if (shown?.billed != null && shown.billed > 1) return shown.billed;
+  return shown?.per === 1 && shown.first === null ? hints.paidAtOnce : null;
+}
+
+function isAlike(piece: PricePiece, shown: PricePiece | undefined): boolean {
+  return shown !== undefined && isSame(piece.amount, shown.amount) && piece.per === shown.per;
+}
+
+/** Terms whose price stays. */
+function plainTerms(current: readonly PricePiece[], hints: PriceHints, assembled: AssembledPrices): void {
+  const totals = current.filter(({ isTotal, per, billed }) => isTotal || (per === null && billed !== null && billed > 1));
+  const used = new Set<PricePiece>();
+  for (const piece of current) {
+    if (totals.includes(piece) && !isSwitchedShare(piece, current)) continue;
+    const { amount, per, billed, first, line } = isSwitchedShare(piece, current) ? { ...piece, per: 1 } : piece;
+    if (first !== null && per === null && billed === null) introduction(piece, assembled);
+    else if (first !== null && per === 1 && billed === null && first > 1) introduction(piece, assembled);
+    else if (billed !== null && billed > 1 && per !== null && per < billed) {
+      const total = totals.find((one) => !used.has(one) && monthsOf(one, billed) === billed && fits(one, amount, billed / per));
+      if (total) used.add(total);
+      addTerm(assembled, { months: billed, price: total?.amount ?? times(amount, billed, per) }, total ? [line, total.line] : [line]);
+    } else if (per !== null) shownFor(piece, per, totals, used, assembled);
+    else if (billed === 1) addTerm(assembled, { months: 1, price: amount }, [line]);
+    else withoutPeriod(piece, hints, assembled);
+  }
+  for (const total of totals) {
+    if (used.has(total) || isSwitchedShare(total, current)) continue;
+    addTerm(assembled, { months: monthsOf(total, A_YEAR), price: total.amount }, [total.line]);
+  }
+}
+
+/** "11 € a month" beside "132 € yearly": what is shown by the month is the share of what is paid by the year. */
+function shownFor(piece: PricePiece, per: number, totals: readonly PricePiece[], used: Set<PricePiece>, assembled: AssembledPrices): void {
+  const { amount, billed, line } = piece;
+  const total =
+    billed === null && per === 1
+      ? totals.find((one) => !used.has(one) && one.isTotal && fits(one, amount, monthsOf(one, A_YEAR)))
+      : undefined;
+  if (total) {
+    used.add(total);
+    addTerm(assembled, { months: monthsOf(total, A_YEAR), price: total.amount }, [line, total.line]);
+  } else addTerm(assembled, { months: per, price: amount }, [line]);
+}
+
+/** A price by the year behind a switch is often quoted by the month. */
+function isSwitchedShare(piece: PricePiece, current: readonly PricePiece[]): boolean {
+  if (!piece.isSwitched || piece.per !== null || piece.billed !== A_YEAR || piece.amount === null) return false;
+  const monthly = current.find((one) => one.per === 1 && one.amount !== null && (one.billed === null || one.billed === 1));
+  return monthly?.amount != null && decimal(piece.amount).lte(monthly.amount);
+}
+
+function monthsOf({ billed, first }: PricePiece, usual: number): number {
+  return (billed !== null && billed > 1 ? billed : null) ?? first ?? usual;
+}
+
+/** Whether a stated total is what is shown times the months, but for the rounding of what is shown. */
+function fits(total: PricePiece, shown: string | null, payments: number): boolean {
+  if (total.amount === null || shown === null) return false;
+  const step = shown.includes('.') ? '0.01' : '0.5';
+  return decimal(shown).times(payments).minus(total.amount).abs().lte(decimal(step).times(payments));
+}
+
+function introduction({ amount, first, line }: PricePiece, { facts }: AssembledPrices): void {
+  if (amount === null || first === null) return;
+  facts.push({ statement: { kind: 'introduction', intro: { price: amount }, time: { months: first } }, lines: [line] });
+}
+
+function withoutPeriod({ amount, line }: PricePiece, { usualPer }: PriceHints, assembled: AssembledPrices): void {
+  if (amount === null || decimal(amount).isZero()) addTerm(assembled, { months: 1, price: amount }, [line]);
+  else if (usualPer !== null) addTerm(assembled, { months: usualPer, price: amount }, [line]);
+  else
+    assembled.doubts.push({
+      about: 'period',
+      lines: [line],
+      options: [
+        ['a month', 1],
+        ['a year', A_YEAR],
+        ['once, for good', 0],
+      ].map(([label, months]) => ({ label: `${label}`, statements: [{ kind: 'term', term: { months: Number(months), price: amount } }] })),
+    });
+}
+
+/** What a crossed-out price is: the price by the month, the full price that is paid later, or only a list price. */
+function crossedOut(
+  piece: PricePiece,
+  pieces: readonly PricePiece[],
+  hints: PriceHints,
+  isIntroduced: boolean,
+  assembled: AssembledPrices,
+): void {
+  const shown = pieces.slice(pieces.indexOf(piece) + 1).find(({ isCrossedOut }) => !isCrossedOut);
+  const put = (why: string) => assembled.aside.push({ line: piece.line, why });
+  if (isIntroduced || !shown || piece.amount === null) return void put('a crossed-out price; what is paid stands beside it');
+  if (shown.first !== null && shown.per !== null) return void put('a crossed-out price; what is paid stands beside it');
+  const per = piece.per ?? shown.per ?? 1;
+  const isYearlyShare = per === 1 && (shown.billed ?? 1) >= A_YEAR;
+  if (isYearlyShare) {
+    if (hasTerm(assembled, 1)) put('said at the price by the month');
+    else if (hints.hasMonthly) addTerm(assembled, { months: 1, price: piece.amount }, [piece.line]);
+    else put('a crossed-out price; what is paid stands beside it');
+    return;
+  }
+  const at = assembled.facts.findIndex(
+    ({ statement }) => statement.kind === 'term' && statement.term.months === per && isSame(statement.term.price, shown.amount),
+  );
+  const found = assembled.facts[at];
+  if (!found || found.statement.kind !== 'term') return void put('a crossed-out price; what is paid stands beside it');
+  const lower = found.statement.term;
+  const returns: StatedTerm = { months: per, price: piece.amount, intro: { price: lower.price, periods: 1 } };
+  if (hints.returnsToFull) assembled.facts[at] = { statement: { kind: 'term', term: returns }, lines: [...found.lines, piece.line] };
+  else {
+    assembled.facts.splice(at, 1);
+    assembled.doubts.push({
+      about: 'crossed-out',
+      lines: [...found.lines, piece.line],
+      options: [
+        { label: `first ${lower.price}, later ${piece.amount}`, statements: [{ kind: 'term', term: returns }] },
+        { label: `${lower.price} for as long as it is kept`, statements: [{ kind: 'term', term: lower }] },
+      ],
+    });
+  }
+}

@@ -1,0 +1,154 @@
+import type { StatedCharge, Statement } from '../price-phrase/statement';
+import type { Bucket } from '../price-phrase/vocabulary';
+
+/** A fee that a page states, or a choice of what it can mean. */
+export interface StatedFee {
+  readonly statement: Extract<Statement, { kind: 'charge' }>;
+  /** A region's cards, which may be all of the seller's or only some: asked. */
+  readonly isRegional?: true;
+}
+
+const RATE =
+  /(\d+(?:\.\d+)?)%(?:\s*(?:\+|plus|and|&)\s*¤(\d+(?:\.\d+)?))?|¤(\d+(?:\.\d+)?)(?=\s*(?:\/|per|each|for each|for every|a|an)\s*(?:order|sale|transaction|booking|payment|charge)s?\b)/g;
+/** Percentages that are no fees. */
+const NO_FEE =
+  /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund)\b/;
+const OUTSIDE =
+  /\b(3rd|third|other|another|external|outside|your own|own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing)\b|\bwithout \w+ pay(ments)?\b/;
+const IN_PERSON =
+  /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|chip|contactless|keyed)\b/;
+const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
+const ABROAD = /\b(international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|others?|all other|rest of the world|outside)\b/;
+const REGION = /\b(european|eea|eu|sepa|north american|asian)\b/;
+const AT_HOME = /\b(domestic|local|national|home|us|uk|own currency|own country)\b/;
+const PLATFORM =
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|revenue share|of (what you earn|revenue|sales|your sales|turnover|takings|earnings)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
+const CARDS = /\b(cards?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
+const OTHER_WAYS =
+  /\b(direct debit|bank debit|debit|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;
+const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
+const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
+const NONE = /^(?:no|zero|without|none|nothing)\b/;
+const NO_PLATFORM_FEE =
+  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|sales? fees?|selling fees?|commissions?|platform fees?|fees? on sales|fee per sale|share of (?:your |each )?sales?)\b/;
+
+/** What a fee's words are read with. */
+export interface FeeSurroundings {
+  /** The heading of its row or section, in small letters; '' without one. */
+  readonly heading: string;
+  /** Whether its own words are the fee's name, as on a processor's page. */
+  readonly isProcessor?: boolean;
+}
+
+/**
+ * The fees that a line states: of sales, of payments, by the kind of card, the channel and who processes them. Fees that
+ * differ in any of these stay apart.
+ *
+ * @param plain - the line in plain figures
+ * @example feesIn('2.9% + ¤0.3 online', { heading: 'card rates' }) // a card fee on orders of the own site
+ */
+export function feesIn(plain: string, { heading, isProcessor = false }: FeeSurroundings): StatedFee[] {
+  const text = plain.toLowerCase();
+  const rates = [...text.matchAll(RATE)];
+  const found = rates.flatMap((match, index): StatedFee[] => {
+    const [written, percent, fixed, each] = match;
+    const end = rates[index + 1]?.index ?? text.length;
+    const after = text.slice(match.index + written.length, end);
+    // "1.5% for domestic cards and 3.4% for others": what stands before a later rate belongs to the former.
+    const before = index === 0 ? text.slice(0, match.index) : '';
+    const own = `${before} ${after}`;
+    if (NO_FEE.test(own) && !PLATFORM.test(own)) return [];
+    const words = `${heading} ${own}`;
+    if (
+      !isProcessor &&
+      !CARDS.test(words) &&
+      !PLATFORM.test(words) &&
+      !OUTSIDE.test(words) &&
+      !/\bfees?\b|\brates?\b|\bper (order|transaction|booking)\b/.test(words)
+    )
+      return [];
+    const label = isProcessor ? labelOf(before, after, heading) : '';
+    return [feeOf({ percent, fixed: fixed ?? each }, own, words, label)];
+  });
+  if (found.length > 0) return found;
+  return NO_PLATFORM_FEE.test(text) || (NONE.test(text) && PLATFORM.test(heading)) ? [noFee()] : [];
+}
+
+function noFee(): StatedFee {
+  return { statement: { kind: 'charge', charge: { label: 'Sales fee', bucket: 'transaction', how: 'per-order', percent: '0' } } };
+}
+
+function feeOf(
+  { percent, fixed }: { percent: string | undefined; fixed: string | undefined },
+  own: string,
+  words: string,
+  label: string,
+): StatedFee {
+  const bucket = bucketOf(own, words, percent !== undefined && fixed !== undefined);
+  const only = onlyOf(own, words);
+  const [most, least] = [AT_MOST.exec(own)?.[1], AT_LEAST.exec(own)?.[1]];
+  const other = OTHER_WAYS.exec(words)?.[0] ?? '';
+  const charge = {
+    label: label || usualLabel(bucket, only, other),
+    bucket,
+    how: 'per-order',
+    ...(percent === undefined ? {} : { percent }),
+    ...(fixed === undefined ? {} : { each: fixed }),
+    ...(most === undefined ? {} : { most }),
+    ...(least === undefined ? {} : { least }),
+    ...(only ? { only } : {}),
+  } as StatedCharge;
+  const isRegional = REGION.test(own) && !AT_HOME.test(own) && !only?.cards;
+  return { statement: { kind: 'charge', charge }, ...(isRegional ? { isRegional } : {}) };
+}
+
+function bucketOf(own: string, words: string, hasBoth: boolean): Bucket {
+  if (OUTSIDE.test(words)) return 'transaction';
+  if (/\b(transaction fees?|commission|platform|sales? fees?|our share)\b/.test(own)) return 'transaction';
+  if (CARDS.test(own) && !/of payments from/.test(own)) return 'payment';
+  if (PLATFORM.test(words)) return hasBoth && CARDS.test(words) ? 'payment' : 'transaction';
+  if (CARDS.test(words) || hasBoth || IN_PERSON.test(words)) return 'payment';
+  return 'transaction';
+}
+
+function onlyOf(own: string, words: string): NonNullable<StatedCharge['only']> | undefined {
+  if (OUTSIDE.test(words)) return { payments: 'outside' };
+  // What the fee's own words say goes before its heading's.
+  const said = IN_PERSON.test(own) || ONLINE.test(own) || ABROAD.test(own) || AT_HOME.test(own) ? own : words;
+  if (IN_PERSON.test(said)) return { channels: ['in-person'] };
+  const cards = cardsOf(said);
+  if (cards) return { cards: [cards] };
+  return ONLINE.test(said) && /\b(online (card )?(rate|rates|fee|fees|payments?|sales?)|online$|online\b)/.test(said)
+    ? { channels: ['own-site'] }
+    : undefined;
+}
+
+function cardsOf(words: string): 'international' | 'domestic' | null {
+  if (ABROAD.test(words) && !OUTSIDE.test(words)) return 'international';
+  return AT_HOME.test(words) && CARDS.test(words) ? 'domestic' : null;
+}
+
+function usualLabel(bucket: Bucket, only: StatedCharge['only'], other: string): string {
+  if (only?.payments === 'outside') return 'With an outside processor';
+  if (other !== '' && bucket === 'payment') return capital(other);
+  if (only?.channels?.includes('in-person')) return 'Cards in person';
+  if (only?.cards?.includes('international')) return 'Cards from abroad';
+  if (only?.cards?.includes('domestic')) return 'Domestic cards';
+  return bucket === 'payment' ? 'Card fee' : 'Sales fee';
+}
+
+/** On a processor's page each rate has a name: before it, behind it, or as the heading above it. */
+function labelOf(before: string, after: string, heading: string): string {
+  const tidy = (words: string) =>
+    words
+      .replace(/\b(at most|at least|per|for|on|of|each|paid|from)\b.*$|[(),:;+–-]/g, ' ')
+      .replace(/¤[\d.]+/g, ' ')
+      .replace(/\s+/g, ' ')
+      .trim();
+  const label = tidy(before) || heading || tidy(after);
+  return capital(label).slice(0, 60);
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

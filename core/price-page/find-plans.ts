@@ -1,0 +1,234 @@
+import type { PageLine } from './page-blocks';
+import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
+
+/** A line with its words in plain figures. */
+export interface PlainLine extends PageLine {
+  readonly plain: string;
+}
+
+/** The stretch of a page that is about one plan. */
+export interface PlanCard {
+  readonly name: string;
+  readonly nameLine: number;
+  /** All lines of the card but its name. */
+  readonly lines: readonly PlainLine[];
+}
+
+export interface FoundPlans {
+  readonly cards: readonly PlanCard[];
+  /** Lines outside the cards, in the page's order. */
+  readonly rest: readonly PlainLine[];
+}
+
+/** Words that begin what praises a plan rather than names it. */
+const TAGLINE =
+  /^(?:for|to|the|a|an|your|our|ideal|perfect|great|launch|turn|everything|all you|build|sell|take|win|grow|scale|start|reach|learn|with|when|if|most|more|get|no)\b/i;
+/** How far above its price a plan's name stands at most, not counting badges. */
+const FARTHEST = 4;
+
+interface Head {
+  readonly name: number;
+  readonly price: number;
+}
+
+/**
+ * Finds the plans of a page by repetition: blocks that begin with a name and a price, one after the other (the idea of
+ * repeated sibling records in web data extraction: MDR of Liu, Grossman and Zhai 2003, and its successors; docs/pricing-pages.md).
+ * A name counts more where the page says it again: in a button, above a column, in an answer.
+ */
+export function findPlans(lines: readonly PlainLine[]): FoundPlans {
+  const said = wordsSaidAgain(lines);
+  const anchors = priceAnchors(lines);
+  const heads = anchors.flatMap((price): Head[] => {
+    const name = nameAbove(lines, price, said);
+    return name === null ? [] : [{ name, price }];
+  });
+  const plans = ofOneRun(lines, heads);
+  if (plans.length === 0) return { cards: [], rest: lines };
+  const cards = plans.map(({ name }, index): PlanCard => {
+    const next = plans[index + 1];
+    const end = next ? startOf(lines, next.name) : endOfLast(lines, plans, index);
+    const own = lines[name];
+    return {
+      name: nameWords(own?.text ?? ''),
+      nameLine: own?.line ?? 0,
+      lines: lines.slice(startOf(lines, name), end).filter((one) => one !== own),
+    };
+  });
+  const inCards = new Set(cards.flatMap(({ nameLine, lines: own }) => [nameLine, ...own.map(({ line }) => line)]));
+  return { cards, rest: lines.filter(({ line }) => !inCards.has(line)) };
+}
+
+/** A plan's name without what surrounds it: "Blaze plan" is Blaze. */
+export function nameWords(text: string): string {
+  return text
+    .replace(/^(?:the|our)\s+/i, '')
+    .replace(/\s+(?:plan|package|tarif)$/i, '')
+    .trim();
+}
+
+/** Words that stand on the page more than once, or in a button: they can be names. */
+function wordsSaidAgain(lines: readonly PlainLine[]): ReadonlyMap<string, number> {
+  const counts = new Map<string, number>();
+  const count = (words: string, weight: number) => counts.set(words.toLowerCase(), (counts.get(words.toLowerCase()) ?? 0) + weight);
+  for (const { text } of lines) {
+    count(text, 1);
+    const named =
+      /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?(\p{Lu}[\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/iu.exec(
+        text,
+      )?.[1];
+    if (named !== undefined && !/^(?:started|start|it|now|in touch|free)/i.test(named)) count(named, 1);
+  }
+  return counts;
+}
+
+/** Lines at which a price begins: an amount or "Free", with no other price line right before it. */
+function priceAnchors(lines: readonly PlainLine[]): number[] {
+  return lines.flatMap(({ plain, role }, at) => {
+    if (role === 'navigation' || role === 'footer') return [];
+    const begins = isPriceLine(plain) || wordPrice(plain) !== null || isOffer(plain);
+    if (!begins) return [];
+    let before = at - 1;
+    while (before >= 0 && (isBadge(lines[before]?.plain ?? '') || isLeadIn(lines[before]?.plain ?? ''))) before -= 1;
+    const previous = lines[before]?.plain ?? '';
+    const continues = isPriceLine(previous) || isPriceTail(previous) || (isOffer(previous) && lines[before]?.opens !== true);
+    return continues && wordPrice(previous) === null ? [] : [at];
+  });
+}
+
+/** "$39 a month billed monthly, $33 a month billed yearly", "14 € a month for 1,000 contacts": a price with words behind it. */
+function isOffer(plain: string): boolean {
+  if (
+    !/^(?:from |only |just )?¤\d[\d.]*\s*(?:usd|eur|gbp)?\s*(?:\/|per|a|an|each)\s?(?:month|mo|year|yr|m|y|quarter)\b/i.test(plain) ||
+    plain.length > 80
+  )
+    return false;
+  return !/\b(?:additional|extra|further|each)\b|\bper (?!month|year)/i.test(plain);
+}
+
+/** "From", "Starts at" on a line of their own. */
+function isLeadIn(plain: string): boolean {
+  return /^(?:from|starts? at|starts? from|starting at|only|just|now|price)$/i.test(plain);
+}
+
+/** Where the name of the plan stands whose price begins at a line; null if nothing above reads as one. */
+function nameAbove(lines: readonly PlainLine[], price: number, said: ReadonlyMap<string, number>): number | null {
+  let best: { at: number; score: number } | null = null;
+  let steps = 0;
+  for (let at = price - 1; at >= 0 && steps < FARTHEST; at -= 1) {
+    const line = lines[at];
+    if (!line) break;
+    const { plain, text } = line;
+    if (line.role === 'navigation' || sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain)) {
+      if (wordPrice(plain) !== 'free' || !isNameLike(lines, at)) break;
+    }
+    if (isBadge(plain) || isLeadIn(plain)) {
+      if (line.opens) steps = FARTHEST;
+      continue;
+    }
+    steps += 1;
+    const isName = canBeName(text, plain) || isNameLike(lines, at);
+    if (isName) {
+      const score = nameScore(line, said, steps);
+      if (!best || score > best.score) best = { at, score };
+    } else if (/^[✓✗•]|^\d/.test(plain) && steps === 1) break;
+    if (line.opens) break;
+  }
+  return best && best.score > 0 ? best.at : null;
+}
+
+/** "Free" is a name where a price follows it. */
+function isNameLike(lines: readonly PlainLine[], at: number): boolean {
+  const [own, next] = [lines[at], lines[at + 1]];
+  return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
+}
+
+function nameScore(line: PlainLine, said: ReadonlyMap<string, number>, steps: number): number {
+  const { text, plain } = line;
+  const words = plain.split(' ').length;
+  const again = said.get(text.toLowerCase()) ?? said.get(nameWords(text).toLowerCase()) ?? 1;
+  return (
+    3 +
+    (again > 1 ? 3 : 0) +
+    (line.role === 'heading' ? 3 : 0) +
+    (line.opens ? 2 : 0) -
+    (TAGLINE.test(plain) && again <= 1 ? 3 : 0) -
+    (words > 2 ? words - 2 : 0) -
+    (isButton(plain) && again <= 1 ? 2 : 0) -
+    (/\d/.test(plain) ? 1 : 0) -
+    (steps - 1) * 0.5 -
+    (/^\p{Ll}/u.test(text) ? 2 : 0)
+  );
+}
+
+/**
+ * The heads that belong to one run of plans: from the first on, until a section of another kind begins. A price under
+ * such a heading is an add-on's.
+ */
+function ofOneRun(lines: readonly PlainLine[], heads: readonly Head[]): Head[] {
+  const run: Head[] = [];
+  for (const head of heads) {
+    const previous = run.at(-1);
+    if (previous && head.name <= previous.price) continue;
+    const since = lines.slice(previous ? previous.price : 0, head.name);
+    const sections = since.map(({ plain }) => sectionOf(plain)).filter((kind) => kind !== null && kind !== 'comparison');
+    const isApart = sections.length > 0 && previous !== undefined;
+    if (isApart || since.some(({ plain }) => isQuestion(plain) && previous !== undefined)) break;
+    if (previous === undefined && sections.includes('addons')) break;
+    run.push(head);
+  }
+  return run.length >= 2 || (run.length === 1 && hasList(lines, run)) ? run : [];
+}
+
+/** One plan alone is one only if something is listed under it. */
+function hasList(lines: readonly PlainLine[], [head]: readonly Head[]): boolean {
+  const after = head ? lines.slice(head.price + 1, head.price + 12) : [];
+  return after.filter(({ plain }) => !isSentence(plain) && !isPriced(plain)).length >= 2;
+}
+
+/** A badge right above a name belongs to its card. */
+function startOf(lines: readonly PlainLine[], name: number): number {
+  let start = name;
+  while (start > 0 && isBadge(lines[start - 1]?.plain ?? '')) start -= 1;
+  return start;
+}
+
+/** The last card ends where something else begins: a section, a sentence, words about all plans, a table's cells. */
+function endOfLast(lines: readonly PlainLine[], plans: readonly Head[], index: number): number {
+  const head = plans[index];
+  if (!head) return lines.length;
+  const lengths = plans.slice(0, -1).map(({ name }, at) => (plans[at + 1]?.name ?? name) - name);
+  const longest = Math.max(8, ...lengths);
+  const endsWithButton = plans.slice(0, -1).every((_, at) => lastIsButton(lines, plans, at)) && plans.length > 1;
+  let end = head.price + 1;
+  for (; end < lines.length; end += 1) {
+    const line = lines[end];
+    const before = lines[end - 1];
+    if (!line || (endsWithButton && before && end - 1 > head.price && isButton(before.plain))) break;
+    if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
+    if (endsCard(line, lines, end) || end - head.name > longest + 6) break;
+  }
+  return end;
+}
+
+function lastIsButton(lines: readonly PlainLine[], plans: readonly Head[], at: number): boolean {
+  const next = plans[at + 1];
+  const last = next ? lines[startOf(lines, next.name) - 1] : undefined;
+  return last !== undefined && isButton(last.plain);
+}
+
+const ABOUT_ALL =
+  /\b(?:all|every|each|any) (?:paid )?(?:plans?|of (?:our|the) plans|packages?|servers?|prices)\b|\bmoney[- ]back\b|\bfree trial\b(?=.*\b(?:plan|all|every)\b)|^(?:prices|yearly|pay (?:yearly|annually|for)|not happy|try it|try (?:any|every))\b/i;
+
+function endsCard(line: PlainLine, lines: readonly PlainLine[], at: number): boolean {
+  const { plain, text, role } = line;
+  if (role === 'footer' || role === 'navigation' || role === 'heading') return true;
+  if (sectionOf(plain) !== null || isQuestion(plain)) return true;
+  if (isPriced(plain)) return false;
+  if (/^[✓✔✗✘•]/.test(text) || role === 'item') return false;
+  if (ABOUT_ALL.test(plain) || (isSentence(plain) && /[.!]$/.test(plain) && plain.split(' ').length > 5)) return true;
+  // A line with marks alone behind it is a row of a table.
+  const next = lines.slice(at + 1, at + 3).map((one) => one.plain);
+  return next.length === 2 && next.every(isMark) && isCell(plain);
+}

@@ -1,0 +1,254 @@
+import { Parser } from 'htmlparser2';
+import { CROSSED_OUT, type LineRole, MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
+
+/** No page that states prices nests this deep; one that does is read no further, for every level slows the parser down. */
+const DEEPEST = 600;
+/** Characters that are read before the depth is looked at again. */
+const CHUNK = 16_384;
+const MOST_SCRIPT = 2_000_000;
+
+const BLOCK_TAGS = new Set(
+  'address article aside blockquote body button caption dd div dl dt fieldset figcaption figure footer form h1 h2 h3 h4 h5 h6 header hr label legend li main nav ol option p section select small summary table tbody tfoot thead tr ul'.split(
+    ' ',
+  ),
+);
+const OPENING_TAGS = new Set(['article', 'section', 'ul', 'ol', 'div', 'li', 'header', 'footer', 'main', 'table']);
+const SILENT_TAGS = new Set(['style', 'template', 'noscript', 'iframe', 'object']);
+const VOID_TAGS = new Set('area base br col embed hr img input link meta source track wbr'.split(' '));
+const CROSSED_TAGS = new Set(['del', 's', 'strike']);
+const SIGNS: ReadonlyArray<readonly [RegExp, string]> = [
+  [/\b(not|no|cross|times|close|minus|excluded|without|unavailable|false)\b/, '✗'],
+  [/\b(yes|check|checked|checkmark|tick|included|available|done|ok|true)\b/, '✓'],
+];
+
+interface Open {
+  readonly tag: string;
+  readonly role?: LineRole | undefined;
+  readonly isCrossed: boolean;
+  readonly isHidden: boolean;
+  readonly isSilent: boolean;
+  /** What a hidden element's names say of when its price holds. */
+  readonly cycle: string | null;
+  readonly isSup: boolean;
+}
+
+/**
+ * Cuts a saved, copied or fetched page into lines and tables in reading order. Nothing of it is ever executed; what is
+ * hidden is left out, but for the prices of the other way of paying, which pages hide behind a switch.
+ */
+export function htmlBlocks(html: string): PageBlocks {
+  const reader = new BlockReader();
+  const parser = new Parser(
+    {
+      onopentag: (name, attributes) => reader.open(name, attributes),
+      ontext: (text) => reader.say(text),
+      onclosetag: (name) => reader.close(name),
+    },
+    { decodeEntities: true, lowerCaseTags: true, lowerCaseAttributeNames: true },
+  );
+  let at = 0;
+  for (; at < html.length && reader.depth <= DEEPEST && reader.isHungry; at += CHUNK) parser.write(html.slice(at, at + CHUNK));
+  if (at >= html.length && reader.depth <= DEEPEST) parser.end();
+  return reader.result(at < html.length);
+}
+
+class BlockReader {
+  private readonly blocks: PageBlock[] = [];
+  private readonly stack: Open[] = [];
+  private readonly linkedData: string[] = [];
+  private readonly scriptData: string[] = [];
+  private script: { readonly isLinked: boolean; text: string } | null = null;
+  private title = '';
+  private text = '';
+  private hidden: Array<{ cycle: string; text: string }> = [];
+  private line = 0;
+  private opens = true;
+  private readonly tables: Array<{
+    line: number;
+    caption: string;
+    rows: Array<{ line: number; cells: string[]; isGroup: boolean }>;
+    span: number;
+  }> = [];
+  /** The cell that is being read; null outside of cells. */
+  private cell: string | null = null;
+
+  get depth(): number {
+    return this.stack.length;
+  }
+
+  get isHungry(): boolean {
+    return this.line < MOST_LINES;
+  }
+
+  open(tag: string, attributes: Readonly<Record<string, string>>): void {
+    if (tag === 'script') {
+      const type = (attributes['type'] ?? '').trim().toLowerCase();
+      this.script = { isLinked: type === 'application/ld+json', text: '' };
+      return;
+    }
+    if (tag === 'br') return this.breakLine();
+    const names = `${attributes['class'] ?? ''} ${attributes['data-cycle'] ?? ''} ${attributes['data-period'] ?? ''} ${attributes['data-billing'] ?? ''} ${attributes['id'] ?? ''}`;
+    if (BLOCK_TAGS.has(tag)) this.breakLine();
+    if (OPENING_TAGS.has(tag)) this.opens = true;
+    this.openTable(tag, attributes);
+    this.sayIcon(tag, attributes, names);
+    if (VOID_TAGS.has(tag)) return;
+    const style = attributes['style'] ?? '';
+    const isHidden =
+      'hidden' in attributes ||
+      /display:\s*none|visibility:\s*hidden/.test(style) ||
+      (attributes['aria-hidden'] === 'true' && tag !== 'svg');
+    this.stack.push({
+      tag,
+      role: this.isWithin('article', 'section', 'main') && tag === 'header' ? undefined : roleOf(tag, attributes, names),
+      isCrossed:
+        CROSSED_TAGS.has(tag) || /line-through/.test(style) || /\b(old|was|strike|strikethrough|crossed|price-before)\b/.test(names),
+      isHidden,
+      isSilent: SILENT_TAGS.has(tag) || tag === 'svg' || tag === 'title',
+      cycle: cycleOf(names),
+      isSup: tag === 'sup',
+    });
+    if (this.stack.at(-1)?.isCrossed) this.say(CROSSED_OUT.open);
+  }
+
+  say(text: string): void {
+    if (this.script) {
+      if (this.script.text.length < MOST_SCRIPT) this.script.text += text;
+      return;
+    }
+    const inside = this.stack.at(-1);
+    if (inside?.tag === 'title') this.title += text;
+    if (this.stack.some(({ isSilent }) => isSilent)) return;
+    const hiding = this.stack.find(({ isHidden }) => isHidden);
+    if (hiding) {
+      const cycle = [...this.stack].reverse().find((one) => one.cycle !== null)?.cycle;
+      if (cycle) this.hidden.push({ cycle, text });
+      return;
+    }
+    if (inside?.isSup) return this.sayRaised(text);
+    this.text += text;
+  }
+
+  close(tag: string): void {
+    if (tag === 'script') return this.closeScript();
+    if (VOID_TAGS.has(tag)) return;
+    const at = this.stack.map((one) => one.tag).lastIndexOf(tag);
+    if (at < 0) return;
+    if (this.stack[at]?.isCrossed) this.say(CROSSED_OUT.close);
+    if (BLOCK_TAGS.has(tag)) this.breakLine();
+    this.stack.length = at;
+    this.closeTable(tag);
+  }
+
+  result(isCut: boolean): PageBlocks {
+    this.breakLine();
+    while (this.tables.length > 0) this.endTable();
+    const leftOut = isCut ? 'the rest of the page, which is longer or nests deeper than any page with prices' : null;
+    return {
+      blocks: this.blocks,
+      linkedData: this.linkedData,
+      scriptData: this.scriptData,
+      title: this.title.replace(/\s+/g, ' ').trim().slice(0, 200),
+      leftOut,
+    };
+  }
+
+  private isWithin(...tags: readonly string[]): boolean {
+    return this.stack.some(({ tag }) => tags.includes(tag));
+  }
+
+  /** "9" raised behind "19" are its cents; a single figure is a footnote's. */
+  private sayRaised(text: string): void {
+    const raised = text.trim();
+    if (/^\d{2}$/.test(raised) && /\d$/.test(this.text)) this.text += `.${raised}`;
+    else if (!/^(\d|[*†‡])$/.test(raised)) this.text += text;
+  }
+
+  private sayIcon(tag: string, attributes: Readonly<Record<string, string>>, names: string): void {
+    const isCell = tag === 'td' || tag === 'th';
+    if (!isCell && !['img', 'svg', 'i', 'span', 'use'].includes(tag)) return;
+    const label = attributes['aria-label'] ?? attributes['alt'] ?? (tag === 'i' ? names.replace(/[-_]/g, ' ') : '');
+    if (label === '' || (tag === 'span' && label.length > 20)) return;
+    const sign = SIGNS.find(([pattern]) => pattern.test(label.toLowerCase()))?.[1];
+    if (sign) this.text += `${sign} `;
+  }
+
+  private openTable(tag: string, { colspan }: Readonly<Record<string, string>>): void {
+    if (tag === 'table') this.tables.push({ line: this.line + 1, caption: '', rows: [], span: 1 });
+    const table = this.tables.at(-1);
+    if (!table) return;
+    if (tag === 'tr') table.rows.push({ line: ++this.line, cells: [], isGroup: false });
+    if (tag === 'td' || tag === 'th') {
+      table.span = Math.min(20, Math.max(1, Number(colspan) || 1));
+      this.text = '';
+      this.cell = '';
+    }
+  }
+
+  private closeTable(tag: string): void {
+    const table = this.tables.at(-1);
+    if (!table) return;
+    if (tag === 'td' || tag === 'th') {
+      const row = table.rows.at(-1);
+      // A cell over several columns is a heading of its rows, or holds for all of them.
+      row?.cells.push((this.cell ?? '').trim(), ...Array<string>(table.span - 1).fill(''));
+      this.cell = null;
+    } else if (tag === 'caption') table.caption = this.blocks.at(-1)?.kind === 'line' ? takeText(this.blocks) : '';
+    else if (tag === 'table') this.endTable();
+  }
+
+  private endTable(): void {
+    const table = this.tables.pop();
+    if (!table) return;
+    const rows: PageRow[] = table.rows.filter(({ cells }) => cells.some((cell) => cell !== ''));
+    if (rows.length > 0 && rows.some(({ cells }) => cells.length > 1))
+      this.blocks.push({ kind: 'table', line: table.line, rows, ...(table.caption === '' ? {} : { caption: table.caption }) });
+    else for (const { line, cells } of rows) this.blocks.push({ kind: 'line', line, text: cells.join(' ').trim() });
+  }
+
+  private closeScript(): void {
+    if (this.script?.isLinked) this.linkedData.push(this.script.text);
+    else if (this.script && /[{[]/.test(this.script.text)) this.scriptData.push(this.script.text);
+    this.script = null;
+  }
+
+  private breakLine(): void {
+    const shown = this.text.replace(/\s+/g, ' ').trim();
+    const cycles = new Map<string, string>();
+    for (const { cycle, text } of this.hidden) cycles.set(cycle, `${cycles.get(cycle) ?? ''}${text}`);
+    const besides = [...cycles].map(([cycle, text]) => `${cycle}: ${text.replace(/\s+/g, ' ').trim()}`).filter((one) => /\d/.test(one));
+    this.hidden = [];
+    this.text = '';
+    for (const text of [shown, ...besides]) if (text.replace(/[\uE000\uE001\s]/g, '') !== '') this.addLine(text);
+  }
+
+  private addLine(text: string): void {
+    if (this.cell !== null) {
+      this.cell += `${this.cell === '' ? '' : '\n'}${text}`;
+      return;
+    }
+    const roles = this.stack.flatMap(({ role: one }) => (one ? [one] : []));
+    const role = roles.find((one) => one === 'navigation' || one === 'footer') ?? roles.at(-1);
+    this.line += 1;
+    this.blocks.push({ kind: 'line', line: this.line, text, ...(role ? { role } : {}), ...(this.opens ? { opens: true } : {}) });
+    this.opens = false;
+  }
+}
+
+function takeText(blocks: PageBlock[]): string {
+  const last = blocks.pop();
+  return last?.kind === 'line' ? last.text : '';
+}
+
+function cycleOf(names: string): string | null {
+  if (/\b(year|yearly|annual|annually)\b/i.test(names)) return 'yearly';
+  return /\b(month|monthly)\b/i.test(names) ? 'monthly' : null;
+}
+
+function roleOf(tag: string, attributes: Readonly<Record<string, string>>, names: string): LineRole | undefined {
+  if (/^h[1-6]$/.test(tag) || tag === 'dt' || tag === 'caption') return 'heading';
+  if (tag === 'li') return 'item';
+  if (tag === 'button' || attributes['role'] === 'button' || /\b(btn|button|cta)\b/.test(names)) return 'button';
+  if (tag === 'nav' || tag === 'header' || tag === 'option') return 'navigation';
+  return tag === 'footer' ? 'footer' : undefined;
+}

@@ -1,0 +1,93 @@
+import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
+
+/** What a part of a page is about. */
+export type SectionKind = 'addons' | 'comparison' | 'fees' | 'questions' | 'every plan' | 'lifetime' | 'other';
+
+const BADGE =
+  /^(?:[★☆✨🔥]\s*)?(?:most (?:popular|chosen|loved|picked|bought)|popular(?: choice)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|save \d+%.*|-?\d+% off|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|great for \w+|limited(?: time)? offer|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by most)[.!]?$/i;
+const BUTTON =
+  /^(?:start|try|get|choose|buy|order|select|sign up|subscribe|book|contact|talk|add to|begin|join|open|learn|read|see|view|deploy|upgrade|request|download|go|pick|take|create|claim|continue|compare|show|build|launch|jetzt|choisir|commander|elegir|scegli|kies|bestellen|demo|shop now|let['’]?s)\b.{0,40}$/i;
+const MENU =
+  /^(?:skip to .*|zum inhalt|menu|close|home|pricing|prices|plans?|features?|templates|help|help centre|support|log ?in|sign ?in|sign ?up|docs|blog|about|account|basket.*|cart.*|english|deutsch|terms|privacy|imprint|impressum|datenschutz|data protection|accept all|only necessary|cookie.*|©.*|call us.*|monthly|yearly|annual|annually|per month|per year|pay monthly|pay yearly|billed monthly|billed annually|bill monthly|lifetime|or)$/i;
+const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
+  [
+    /^(?:faqs?|frequently asked.*|(?:some |common |your |more |other )?questions.*|q ?& ?a|good to know|need to know|answers.*|still have questions.*|help.*questions.*|fragen.*|questions fréquentes)$/,
+    'questions',
+  ],
+  [
+    /^(?:(?:optional|handy|useful|popular|paid|available|extra|more)\s+)?(?:add[- ]?ons?|extras?|options?|hardware|apps|add something|boosters?|top[- ]?ups?|power[- ]?ups?|services|additional services|extra services|accessories|modules)\b.{0,40}$/,
+    'addons',
+  ],
+  [
+    /^(?:more for|good to have|on top|need a hand|need more|add to your|also available|things to add|nice to have|get more|want more|go further).{0,40}$/,
+    'addons',
+  ],
+  [
+    /^(?:(?:compare|comparison|detailed|full|all)\b.{0,40}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
+    'comparison',
+  ],
+  [
+    /^(?:(?:credit )?cards? (?:rates?|fees?)|processing (?:fees?|rates?)|payment (?:fees?|processing|rates?|costs?)|payments?|transaction fees?|usage(?: fees?)?|platform fees?|selling fees?|sales fees?|rates?|fees?|commission|what it costs per sale|costs? per sale|online payments?|in person|in store|online)$/,
+    'fees',
+  ],
+  [
+    /^(?:what (?:every|all) .{0,20}(?:has|have|includes?|gets?|comes with)|(?:every|all|each) .{0,24}(?:includes?|including|have|has|gets?|comes? with):?|included (?:everywhere|in (?:every|all).*|with (?:every|all).*)|on every plan|in every plan|every plan has)$/,
+    'every plan',
+  ],
+  [/^(?:lifetime|one-time|buy once|pay once).{0,30}$/, 'lifetime'],
+];
+
+/** Of what kind a section is that a line heads; null if it is no heading of a known kind. */
+export function sectionOf(plain: string): SectionKind | null {
+  const text = plain
+    .toLowerCase()
+    .replace(/[:.!]+$/, '')
+    .trim();
+  if (text.length > 60 || /¤\d/.test(text)) return null;
+  return SECTIONS.find(([pattern]) => pattern.test(text))?.[1] ?? null;
+}
+
+export function isBadge(plain: string): boolean {
+  return BADGE.test(plain.trim());
+}
+
+export function isButton(plain: string): boolean {
+  return BUTTON.test(plain) && !/\d/.test(plain) && plain.split(' ').length <= 6;
+}
+
+export function isMenu(plain: string): boolean {
+  return MENU.test(plain.trim());
+}
+
+/** A whole sentence: long, or ended by a full stop. */
+export function isSentence(plain: string): boolean {
+  const words = plain.split(' ').length;
+  return (/[.!?]$/.test(plain) && words >= 4) || words > 11;
+}
+
+export function isQuestion(plain: string): boolean {
+  return /\?$/.test(plain) && plain.split(' ').length >= 2;
+}
+
+/** Whether a line belongs to the price of a plan. */
+export function isPriced(plain: string): boolean {
+  return isPriceLine(plain) || isPriceTail(plain) || wordPrice(plain) !== null;
+}
+
+/** A line that can be the name of a plan: a few words, no sentence, no figures of its own. */
+export function canBeName(text: string, plain: string): boolean {
+  const words = plain.split(' ');
+  if (plain.length > 40 || words.length > 5 || /[¤%?!✓✗✔✘×•:]/.test(text) || /[.,]$/.test(text)) return false;
+  if (isBadge(plain) || isMenu(plain) || sectionOf(plain) !== null) return false;
+  return /\p{L}/u.test(plain) && !isPriced(plain) && !/^(?:from|up to|everything|includes?|or|and|\d+ )\b/i.test(plain);
+}
+
+/** A cell of a table: a tick, a dash, a figure or a few words. */
+export function isCell(text: string): boolean {
+  return text === '' || /^[✓✔☑✗✘✖×❌—–-]$/u.test(text) || (text.split(' ').length <= 6 && !/[.?!:]$/.test(text));
+}
+
+/** A cell that can be nothing but a cell. */
+export function isMark(text: string): boolean {
+  return /^(?:[✓✔☑✅✗✘✖×❌—–-]|yes|no|included|not included|unlimited)$/iu.test(text);
+}

@@ -1,0 +1,136 @@
+import type { Statement } from '../price-phrase/statement';
+import { slugOf } from '../price-phrase/vocabulary';
+import { bareNoun, countedThing, inQuantity } from './counted-things';
+import { feesIn } from './fees';
+import { unitChargeIn } from './unit-charges';
+import { dayStatements } from './whole-page';
+
+/** What an item of a plan's list states, and what of it is only words. */
+export interface ReadItem {
+  readonly statements: readonly Statement[];
+  /** Why it states nothing. */
+  readonly why?: string;
+}
+
+const TICK = /^(?:[✓✔☑✅]|√)\s*/u;
+const CROSS = /^(?:[✗✘✖☒❌×✕]|[–—-](?=\s\p{L}))\s*/u;
+const BULLET = /^[•·*▪◦‣►»+]\s*(?=[\p{L}\d¤])/u;
+const NOT_THERE =
+  /^(?:no|not|without|excludes?|excluding)\s+(?!limits?\b|transaction|sales? fee|commission|fees?\b|set-?up|minimum|contract|credit card|card needed)/i;
+const UNLIMITED = /\b(?:unlimited|no limit(?: on)?|limitless|unmetered|without limit)\b/i;
+/** A heading of a list, or a hint at the plan before. */
+const NO_ITEM =
+  /^(?:everything (?:in|from)|all (?:of|in|the features of) \S+(?: \S+)?(?:,| and|:)? ?(?:plus|and)|includes?:?$|including:?$|what stands out|top features|key features|highlights|features:?$|plus:?$|you get:?$|what you get)/i;
+
+/** Whether an item is ticked, crossed or only listed, and its words. */
+export function markOf(text: string): { readonly isThere: boolean; readonly isMarked: boolean; readonly words: string } {
+  if (TICK.test(text)) return { isThere: true, isMarked: true, words: text.replace(TICK, '') };
+  if (CROSS.test(text)) return { isThere: false, isMarked: true, words: text.replace(CROSS, '') };
+  return { isThere: true, isMarked: false, words: text.replace(BULLET, '') };
+}
+
+/**
+ * What an item of a plan's list states: a limit, a fee, a price for more, or that something is there or not.
+ *
+ * @param plain - the item in plain figures
+ * @example readItem('Up to 20 products') // at most 20 products
+ */
+export function readItem(plain: string): ReadItem {
+  const { isThere, words } = markOf(plain);
+  const text = words.replace(/[*†‡]+$/, '').trim();
+  if (text === '') return { statements: [], why: 'a sign without words' };
+  if (NO_ITEM.test(text)) return { statements: [], why: 'what other plans have too' };
+  if (!isThere) return { statements: [feature(text, false)] };
+  const fees = feesIn(text, { heading: '' });
+  const days = dayStatements(text, '');
+  const unit = unitChargeIn(text);
+  if (unit) return { statements: [...(unit.charge.how === 'per-unit' && /\bfree\b/.test(text) ? [] : []), unit] };
+  if (days.length > 0) return { statements: days };
+  const [fee] = fees;
+  if (fee) return { statements: [...fees.map(({ statement }) => statement), ...featureBeside(text)] };
+  if (NOT_THERE.test(text)) return { statements: [feature(text.replace(NOT_THERE, ''), false)] };
+  const limits = limitsIn(text);
+  return limits.length > 0 ? { statements: limits } : { statements: [feature(text, true)] };
+}
+
+/** "Online payments, 2% fee" says that there are online payments, too. */
+function featureBeside(text: string): Statement[] {
+  const before = /^(\p{L}[\p{L} -]{2,40}?)(?:,| with| without)\s/u.exec(text)?.[1];
+  return before !== undefined && !/\bfees?\b|commission/i.test(before) ? [feature(before, true)] : [];
+}
+
+/** All limits that an item states; "unlimited products, storage and bandwidth" states three. */
+export function limitsIn(text: string, heading = ''): Statement[] {
+  if (UNLIMITED.test(text)) return unlimitedIn(text, heading);
+  const uptime = /(\d+(?:\.\d+)?)%\s*(uptime|availability)|\b(uptime|availability)\b.*?(\d+(?:\.\d+)?)%/i.exec(text);
+  if (uptime) return [{ kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[4] ?? null }];
+  const parts = text.split(/,\s+(?=\d)|\s+(?:and|\+)\s+(?=\d)/);
+  return parts.flatMap((part) => limitIn(part, heading) ?? []);
+}
+
+const BEFORE_COUNT = /\b(?:up to|max(?:imum)?(?: of)?|at most|includes?|for|with|limit(?:ed)? to|no more than)\s+(?=¤?\d)/i;
+
+function limitIn(part: string, heading: string): Statement | null {
+  const figure = /(?<![\p{L}\d.¤%/-])(¤?)(\d+(?:\.\d+)?)(?!\s*%)(?![\d/]|-?(?:st|nd|rd|th)\b)[\s-]*(?:×\s*)?(\p{L}[^()]*)?/u.exec(part);
+  if (!figure) return null;
+  const [, isMoney, amount = '', behind = ''] = figure;
+  const before = part.slice(0, figure.index).trim();
+  if (isMoney) return moneyLimit(part, amount, before || heading);
+  const noun = behind.replace(/\s*\b(?:and|for|in|on|with|per|to)\b(?! (?:video|storage|bandwidth)).*$/i, '').trim();
+  const isTime = /^(?:days?|weeks?|months?|years?|st|nd|rd|th|st level)\b/i.test(noun);
+  if (isTime) return null;
+  const named = BEFORE_COUNT.test(part.slice(0, figure.index + 2)) && before !== '';
+  const subject =
+    noun !== '' ? noun : before.replace(/\b(?:up to|max(?:imum)?(?: of)?|at most|includes?|for|with)$/i, '').replace(/[:–-]\s*$/, '');
+  const thing = countedThing(withUnit(subject, noun, before), heading);
+  if (!thing || (thing.quantity === 'unnamed' && !named)) return null;
+  return { kind: 'limit', quantity: thing.quantity, most: inQuantity(amount, thing), ...(isByYear(part) ? { yearly: true as const } : {}) };
+}
+
+/** "Bandwidth 1 TB" counts bandwidth, in TB. */
+function withUnit(subject: string, noun: string, before: string): string {
+  const isOnlyUnit = /^(?:gb|tb|mb|hours?|minutes?)\.?$/i.test(noun.trim());
+  return isOnlyUnit && before !== '' ? `${noun} ${bareNoun(before)}` : subject;
+}
+
+function isByYear(text: string): boolean {
+  return /(?:\/|per|a|each)\s?(?:yr|year)\b/i.test(text);
+}
+
+/** "Online sales up to ¤60000/yr" is a limit on sales. */
+function moneyLimit(part: string, amount: string, before: string): Statement | null {
+  if (!/\b(sales|revenue|turnover|volume|takings)\b/i.test(before)) return null;
+  return { kind: 'limit', quantity: 'sales', most: amount, ...(isByYear(part) ? { yearly: true as const } : {}) };
+}
+
+function unlimitedIn(text: string, heading: string): Statement[] {
+  const noun = text
+    .replace(UNLIMITED, '')
+    .replace(/^\s*(?:of|on)\s+/i, '')
+    .trim();
+  const subjects = noun === '' ? [heading] : noun.split(/,\s*|\s+(?:and|&)\s+/).filter((one) => one.trim() !== '');
+  return subjects.flatMap((subject): Statement[] => {
+    const thing = countedThing(lastNoun(subject), heading);
+    return thing ? [{ kind: 'limit', quantity: thing.quantity, most: true }] : [];
+  });
+}
+
+/** "Shop with unlimited products" is about products. */
+function lastNoun(subject: string): string {
+  return /\bwith\s+(\p{L}.*)$/u.exec(subject)?.[1] ?? subject;
+}
+
+export function feature(words: string, isThere: boolean): Statement {
+  return { kind: 'feature', feature: featureName(words), value: isThere };
+}
+
+/** What a feature is called: its words without what only praises or limits it. */
+export function featureName(words: string): string {
+  const bare = words
+    .replace(/\([^)]*\)/g, ' ')
+    .replace(/^(?:a|an|the|your|our)\s+/i, '')
+    .replace(/\s+(?:for (?:the first |a |one |\d+ )?(?:year|years|month)|for (?:a|one) year|included|for free|at no extra cost)\b.*$/i, '')
+    .replace(/[.,;:!*]+$/, '')
+    .trim();
+  return slugOf(bare === '' ? words : bare);
+}

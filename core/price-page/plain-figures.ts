@@ -1,0 +1,119 @@
+import { decimal, HUNDRED } from '../amount/decimal';
+import { inEnglish, languageOf, type PageLanguage } from './foreign-words';
+import { CROSSED_OUT } from './page-blocks';
+
+/** How a page writes its figures; decided once for all of it. */
+export interface FigureFormat {
+  readonly decimalSign: '.' | ',';
+  /** An ISO 4217 code that the page names, or that its only sign stands for; null where it does not say. */
+  readonly currency: string | null;
+  /** Whether bare figures beside a period are prices, as on pages without any currency sign. */
+  readonly hasSigns: boolean;
+  readonly language: PageLanguage | null;
+}
+
+const SIGN_CURRENCIES: Readonly<Record<string, string>> = { '€': 'EUR', '£': 'GBP', '¥': 'JPY', '₹': 'INR' };
+const NUMBER = String.raw`\d+(?:[.,'’]\d+|[ \u00a0\u202f]\d{3}(?!\d))*`;
+const SIGN = String.raw`(?:(?:US|CA|AU|NZ|HK|S)?\$|€|£|¥|₹)`;
+const CODE = String.raw`(?:EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR|euros?|dollars?|pounds?)`;
+
+/** Decides how the figures of a page are written. */
+export function figureFormatOf(text: string): FigureFormat {
+  const count = (pattern: RegExp) => text.match(pattern)?.length ?? 0;
+  const commas = count(/\d,\d{1,2}(?!\d)/g) + count(/\d\.\d{3}(?!\d)/g);
+  const points = count(/\d\.\d{1,2}(?!\d)/g) + count(/\d,\d{3}(?!\d)/g);
+  const codes = [...new Set(text.match(/\b(EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR)\b/g) ?? [])];
+  const signs = [...new Set(text.match(/[$€£¥₹]/g) ?? [])];
+  const [code] = codes;
+  const [sign = ''] = signs;
+  const bySign = signs.length === 1 ? (SIGN_CURRENCIES[sign] ?? null) : null;
+  return {
+    decimalSign: commas > points ? ',' : '.',
+    currency: codes.length === 1 && code !== undefined ? code : bySign,
+    hasSigns: signs.length > 0 || codes.length > 0 || new RegExp(`\\d\\s?${CODE}\\b`).test(text),
+    language: languageOf(text),
+  };
+}
+
+/**
+ * A line with its figures written alike: "1,200" is `1200`, "25k" `25000`, and an amount of money is a figure behind
+ * `¤` whichever way the page writes it.
+ *
+ * @example plainText('2,9 % + 30 ct', format) // '2.9% + ¤0.3'
+ */
+export function plainText(text: string, format: FigureFormat): string {
+  const { decimalSign, hasSigns, language } = format;
+  const words = inEnglish(text.replace(/[\u00a0\u202f\t]/g, ' '), language)
+    .replace(/[‐‑]/g, '-')
+    .replace(/½/g, '.5');
+  const figures = words.replace(
+    new RegExp(`(?<![\\p{L}\\d])${NUMBER}(\\s?[kK]\\b|M\\b(?!B))?`, 'gu'),
+    (written, thousands: string | undefined) => plainFigure(written, thousands, decimalSign),
+  );
+  const withMoney = figures
+    .replace(new RegExp(`${SIGN}\\s?(\\d*\\.?\\d+)(?:\\s?${CODE}\\b)?`, 'g'), (_, amount: string) => money(amount))
+    .replace(new RegExp(`(?<![¤\\d.])(\\d+(?:\\.\\d+)?)\\s?(?:[€£¥₹]|\\$|${CODE}\\b)`, 'g'), (_, amount: string) => money(amount))
+    .replace(new RegExp(`\\b(?:EUR|USD|GBP|CHF|CAD|AUD)\\s?(\\d+(?:\\.\\d+)?)`, 'g'), (_, amount: string) => money(amount))
+    .replace(/(?<![¤\d.])(\d+(?:\.\d+)?)\s?(?:¢|ct\b|cents?\b|p\b(?!\.))(?:\s?(?:USD|EUR|GBP)\b)?/g, (_, amount: string) =>
+      money(hundredth(amount)),
+    )
+    .replace(/([+&]\s?)(\d+)c\b/g, (_, before: string, amount: string) => `${before}${money(hundredth(amount))}`)
+    .replace(/(¤[\d.]+)(?:,-|,–|\.-)/g, '$1');
+  const priced = hasSigns
+    ? withMoney
+    : withMoney.replace(
+        /(?<![¤\d.%])\b(\d+(?:\.\d+)?)(?=\s?(?:\/|per |an? )\s?(?:mo|month|yr|year|m|y)\b)|(?<=\b(?:then|plus|for) )(\d+\.\d{1,4})(?= each\b)/g,
+        (amount) => money(amount),
+      );
+  return priced
+    .replace(/(\d)\s+%/g, '$1%')
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
+/** All amounts of money of a line in plain figures, in its order. */
+export function amountsIn(plain: string): string[] {
+  return [...plain.matchAll(/¤(\d+(?:\.\d+)?)/g)].map(([, amount = '']) => amount);
+}
+
+/** All figures of a line in plain figures, money or not; parts of words ("3rd", "A4") are none. */
+export function figuresIn(plain: string): string[] {
+  return [...plain.matchAll(/(?<![\p{L}\d./-])(\d+(?:\.\d+)?)(?![\p{L}\d]|[.-]?\p{L}{2,}-)/gu)].map(([, figure = '']) => figure);
+}
+
+/** What a line says without the marks of crossed-out prices. */
+export function withoutMarks(plain: string): string {
+  return plain.replaceAll(CROSSED_OUT.open, '').replaceAll(CROSSED_OUT.close, '').replace(/\s+/g, ' ').trim();
+}
+
+function money(amount: string): string {
+  return `¤${amount.startsWith('.') ? `0${amount}` : amount}`;
+}
+
+function hundredth(amount: string): string {
+  return decimal(amount).div(HUNDRED).toFixed();
+}
+
+/** A number as it is written, in plain figures; "24/7" and "3 000" keep their parts. */
+function plainFigure(written: string, thousands: string | undefined, decimalSign: '.' | ','): string {
+  const digits = (thousands ? written.slice(0, -thousands.length) : written).trim();
+  const group = decimalSign === '.' ? ',' : '.';
+  const plain = isGrouped(digits, group)
+    ? digits.replaceAll(group, '').replace(decimalSign, '.')
+    : digits.replace(/['’ \u00a0\u202f](?=\d{3}(?!\d))/g, '').replace(decimalSign === ',' ? /,(?=\d)/ : /\.(?=\d)/, '.');
+  const parts = /^\d+(?:\.\d+)?$/.test(plain) ? plain : otherwise(digits);
+  if (!thousands || !/^\d+(?:\.\d+)?$/.test(parts)) return parts + (thousands ?? '');
+  return decimal(parts)
+    .times(thousands.trim().toLowerCase() === 'k' ? 1_000 : 1_000_000)
+    .toFixed();
+}
+
+function isGrouped(digits: string, group: string): boolean {
+  return new RegExp(`^\\d{1,3}(?:\\${group}\\d{3})+(?:[.,]\\d+)?$`).test(digits);
+}
+
+/** A figure that does not fit the page's way of writing: "12,50" on a page with points, "2 5" that is two figures. */
+function otherwise(digits: string): string {
+  if (/^\d+,\d{1,2}$/.test(digits)) return digits.replace(',', '.');
+  return digits.replace(/^(\d+)\.(\d{1,2})$/, '$1.$2');
+}

@@ -1,0 +1,205 @@
+import { decimal } from '../amount/decimal';
+import { CROSSED_OUT } from './page-blocks';
+
+/** One amount of a price as the page shows it, and what its words say of it. */
+export interface PricePiece {
+  /** Null: has to be asked for. */
+  readonly amount: string | null;
+  readonly line: number;
+  readonly isCrossedOut: boolean;
+  /** For how many months the amount is quoted; null where nothing says. */
+  readonly per: number | null;
+  /** How many months are paid at once; null where nothing says. */
+  readonly billed: number | null;
+  /** Whether it is what is paid at once, as in "billed $144 yearly". */
+  readonly isTotal: boolean;
+  /** For how many months from joining it holds. */
+  readonly first: number | null;
+  readonly isRenewal: boolean;
+  readonly isOnce: boolean;
+  /** Comes from behind a switch between monthly and yearly prices. */
+  readonly isSwitched: boolean;
+}
+
+/** A line that has to do with a plan's price. */
+export interface PriceLine {
+  readonly line: number;
+  readonly plain: string;
+}
+
+const UNIT_MONTHS: Readonly<Record<string, number>> = {
+  month: 1,
+  months: 1,
+  mo: 1,
+  mth: 1,
+  m: 1,
+  monthly: 1,
+  quarter: 3,
+  quarters: 3,
+  quarterly: 3,
+  year: 12,
+  years: 12,
+  yr: 12,
+  yrs: 12,
+  y: 12,
+  annum: 12,
+  annual: 12,
+  annually: 12,
+  yearly: 12,
+  biennially: 24,
+};
+const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, twelve: 12 };
+const COUNT = String.raw`(\d+|one|two|three|four|five|six|twelve)`;
+const UNIT = String.raw`(months?|mo|mth|m|quarters?|years?|yrs?|y|annum)`;
+const PER = new RegExp(String.raw`^[\s;,)]*(?:usd|eur|gbp)?\s*(?:\/|per|a|an|each|every|by the)\s?(?:${COUNT}[ -])?${UNIT}\b`);
+const PER_ADVERB = /^[\s;,)]*(?:usd|eur|gbp)?\s*(monthly|yearly|annually|quarterly)\b/;
+const BILLED = new RegExp(
+  String.raw`\b(?:billed|paid|charged|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront)\s+)?(?:(?:by the|every|each|per|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
+);
+const MONTH_BY_MONTH = /\b(?:month[- ]to[- ]month|month[- ]by[- ]month|by the month|no contract|rolling)\b/;
+const YEARLY_BILLING = /\b(?:annual|yearly) (?:billing|payment|plan|contract|commitment)\b/;
+const FIRST = new RegExp(String.raw`\b(?:for|in|during)?\s*(?:the |your )?first (?:${COUNT} )?(months?|years?|terms?)\b`);
+const FOR_MONTHS = new RegExp(String.raw`^[\s;,]*(?:(?:\/|per|a)\s?(?:month|mo))?[\s;,]*for (?:${COUNT}) (months?|years?)\b`);
+const ONCE =
+  /^[\s;,)]*(?:one-?time|one-?off|once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
+const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
+const RENEWAL_BEFORE =
+  /\b(?:then|renews?(?: yearly| annually)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?)?\s*:?\s*(?:only)?\s*$/;
+const TOTAL_BEFORE = /\b(?:billed|paid|charged|total|totalling|payment of|due today|you pay)\b[^;]{0,24}$/;
+const CROSSED_BEFORE = /\b(?:was|instead of|normally|usually|rrp|list price|before)\s*:?\s*$/;
+const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
+
+/**
+ * The amounts of the lines about a plan's price, with what stands around them. A line's words may belong to the amount
+ * on the line before ("$13", "/month", "billed annually").
+ */
+export function pricePieces(lines: readonly PriceLine[]): PricePiece[] {
+  const { text, lineAt } = joined(lines);
+  const amounts = [...text.matchAll(/(\uE000)?\s*¤(\d+(?:\.\d+)?)\s*(\uE001)?/g)];
+  const pieces = amounts.map((match, index) => {
+    const end = amounts[index + 1]?.index ?? text.length;
+    const start = index === 0 ? 0 : (amounts[index - 1]?.index ?? 0) + (amounts[index - 1]?.[0].length ?? 0);
+    const before = text.slice(start, match.index);
+    const after = text.slice(match.index + match[0].length, end);
+    return pieceOf(match[2] ?? '0', lineAt(match.index + match[0].indexOf('¤')), match[1] !== undefined, lastClause(before), after);
+  });
+  return withCrossedOut(pieces);
+}
+
+function joined(lines: readonly PriceLine[]): { text: string; lineAt: (index: number) => number } {
+  let text = '';
+  const starts: Array<readonly [at: number, line: number]> = [];
+  for (const { line, plain } of lines) {
+    starts.push([text.length, line]);
+    text += `${plain.toLowerCase()}; `;
+  }
+  return { text, lineAt: (index) => [...starts].reverse().find(([at]) => at <= index)?.[1] ?? 0 };
+}
+
+/** Of what stands before an amount, the words that belong to it. */
+function lastClause(before: string): string {
+  const cut = before.replace(/[\uE000\uE001]/g, '');
+  const at = Math.max(
+    cut.lastIndexOf(', '),
+    cut.lastIndexOf('('),
+    cut.lastIndexOf('; ', cut.trimEnd().length - 2),
+    cut.lastIndexOf(' or '),
+  );
+  return at < 0 ? cut : cut.slice(at + 1);
+}
+
+function pieceOf(amount: string, line: number, isMarked: boolean, before: string, after: string): PricePiece {
+  const switched = SWITCH_BEFORE.exec(before)?.[1];
+  const per = perIn(after);
+  const billed = switched === undefined ? billedIn(after, before) : switched === 'yearly' ? 12 : 1;
+  const first = firstIn(after) ?? firstIn(before);
+  const isOnce = (ONCE.test(after) || ONCE_BEFORE.test(before)) && per === null;
+  const isRenewal = RENEWAL_BEFORE.test(before);
+  return {
+    amount,
+    line,
+    isCrossedOut: isMarked || CROSSED_BEFORE.test(before),
+    per,
+    billed: isOnce ? null : billed,
+    isTotal:
+      !isOnce &&
+      !isRenewal &&
+      ((TOTAL_BEFORE.test(before) && (per === null || per === billed)) ||
+        (per === null && first !== null && first > 1 && /^[\s;,]*for the first/.test(after))),
+    first,
+    isRenewal,
+    isOnce,
+    isSwitched: switched !== undefined,
+  };
+}
+
+function perIn(after: string): number | null {
+  const per = PER.exec(after);
+  if (per) return countOf(per[1]) * (UNIT_MONTHS[per[2] ?? 'month'] ?? 1);
+  const adverb = PER_ADVERB.exec(after)?.[1];
+  return adverb === undefined ? null : (UNIT_MONTHS[adverb] ?? null);
+}
+
+function billedIn(after: string, before: string): number | null {
+  const [clause = ''] = after.split(/\b(?:or|then)\b/);
+  const found = BILLED.exec(clause) ?? BILLED.exec(before);
+  if (found) return countOf(found[1]) * (UNIT_MONTHS[found[2] ?? 'month'] ?? 1);
+  if (MONTH_BY_MONTH.test(clause)) return 1;
+  if (YEARLY_BILLING.test(clause)) return 12;
+  const adverb = /^[\s;,)]*(?:usd|eur|gbp)?\s*(?:\/|per|a)?\s?(?:month|mo)?[\s;,]*(?:on|with)?\s*(\d+)-year term\b/.exec(after)?.[1];
+  return adverb === undefined ? null : Number(adverb) * 12;
+}
+
+function firstIn(words: string): number | null {
+  const first = FIRST.exec(words) ?? FOR_MONTHS.exec(words);
+  if (!first) return null;
+  return countOf(first[1]) * (UNIT_MONTHS[first[2] ?? 'month'] ?? 1);
+}
+
+function countOf(words: string | undefined): number {
+  return words === undefined ? 1 : (COUNTS[words] ?? Number(words));
+}
+
+/** A bare amount right before a lower one is what the page crosses out, which a copied text does not show. */
+function withCrossedOut(pieces: readonly PricePiece[]): PricePiece[] {
+  return pieces.map((piece, index) => {
+    const next = pieces[index + 1];
+    const isBare =
+      piece.per === null && piece.billed === null && piece.first === null && !piece.isTotal && !piece.isRenewal && !piece.isOnce;
+    const isLower = next !== undefined && next.amount !== null && piece.amount !== null && decimal(next.amount).lt(piece.amount);
+    const isNear = next !== undefined && next.line - piece.line <= 1 && !next.isTotal && !next.isRenewal && !next.isSwitched;
+    return isBare && isLower && isNear && !piece.isSwitched ? { ...piece, isCrossedOut: true } : piece;
+  });
+}
+
+const STUFF =
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|normally|renews?|renewal|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+
+/** Whether a line is nothing but an amount and words about how it is paid. */
+export function isPriceLine(plain: string): boolean {
+  const text = plain.toLowerCase();
+  if (!/¤\d/.test(text)) return false;
+  if (/%\s*\+|\+\s*¤|¤[\d.]+ (?:per|each|\/) ?(?:order|sale|transaction|booking)/.test(text)) return false;
+  return text.replace(STUFF, ' ').trim() === '';
+}
+
+/** Whether a line only says how an amount on the line before is paid: "/month", "billed annually". */
+export function isPriceTail(plain: string): boolean {
+  const text = plain.toLowerCase();
+  if (/¤/.test(text) || text.length > 60) return false;
+  return (
+    /^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
+      text,
+    ) && text.replace(STUFF, ' ').trim() === ''
+  );
+}
+
+const NO_PRICE =
+  /^(?:custom(?:[ -]?(?:pricing|price|quote|plan))?|let['’]?s talk|talk to (?:us|sales)|contact (?:us|sales)(?: for (?:a )?(?:price|pricing|quote))?|(?:price )?on request|prices? by agreement|tailored(?: pricing)?|get a quote|request a quote|ask us|individual(?:ly)?(?: price| pricing)?|bespoke|by quote|price by arrangement)[.!]?$/i;
+const FREE = /^(?:free(?: forever| for ever)?|forever free|free plan|gratis|¤0|¤0\.00)[.!]?$/i;
+
+/** Whether a line says in words what a plan costs: nothing, or that it has to be asked for. */
+export function wordPrice(plain: string): 'free' | 'asked for' | null {
+  if (NO_PRICE.test(plain)) return 'asked for';
+  return FREE.test(plain) ? 'free' : null;
+}

@@ -1,0 +1,51 @@
+import { MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
+
+/** Rows of a table in a text have at least so many cells. */
+const LEAST_CELLS = 2;
+
+/**
+ * Cuts a pasted text into lines and tables: lines with tabs, or with bars, that follow each other are one table.
+ *
+ * @param text - a page as a browser copies it, or as somebody typed it
+ */
+export function textBlocks(text: string): PageBlocks {
+  const lines = text.replace(/\r\n?/g, '\n').split('\n');
+  const read = lines.slice(0, MOST_LINES);
+  const blocks: PageBlock[] = [];
+  let rows: PageRow[] = [];
+  let opens = true;
+  const closeTable = () => {
+    const [first] = rows;
+    if (!first) return;
+    if (rows.length > 1) blocks.push({ kind: 'table', line: first.line, rows });
+    else for (const cell of first.cells) if (cell !== '') blocks.push({ kind: 'line', line: first.line, text: cell, role: 'navigation' });
+    rows = [];
+  };
+  for (const [index, raw] of read.entries()) {
+    const cells = cellsOf(raw);
+    if (cells.length >= LEAST_CELLS) rows.push({ line: index + 1, cells });
+    else {
+      closeTable();
+      const shown = raw.replace(/\s+/g, ' ').trim();
+      if (shown !== '') blocks.push({ kind: 'line', line: index + 1, text: shown, ...(opens ? { opens } : {}) });
+      opens = shown === '';
+    }
+  }
+  closeTable();
+  const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
+  return { blocks, linkedData: [], scriptData: [], title: '', leftOut };
+}
+
+/** The cells of a line with tabs or bars; one cell for any other line. */
+function cellsOf(line: string): string[] {
+  const tidy = (cell: string) => cell.replace(/\s+/g, ' ').trim();
+  if (line.includes('\t'))
+    return line
+      .replace(/[\r\n]+$/, '')
+      .split('\t')
+      .map(tidy);
+  if (!line.includes('|')) return [line];
+  if (/^[\s|:-]+$/.test(line)) return [];
+  const inner = line.trim().replace(/^\||\|$/g, '');
+  return inner.split('|').map(tidy);
+}

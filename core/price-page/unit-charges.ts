@@ -1,0 +1,112 @@
+import type { Statement } from '../price-phrase/statement';
+import { countedThing } from './counted-things';
+import { capital } from './fees';
+import { decimal } from '../amount/decimal';
+
+type ChargeStatement = Extract<Statement, { kind: 'charge' }>;
+
+const EXTRA = String.raw`(?:additional|extra|further|more|overage)`;
+const PER = String.raw`(?:\/|per|for each|for every|each|for|a|an)`;
+/** "¤1 per extra hour of video", "¤0.06 per additional label", "¤0.5 per active subscriber". */
+const PER_ONE = new RegExp(
+  `¤(\\d+(?:\\.\\d+)?)(?:\\s*(?:\\/|per|a) ?(?:mo|month))?\\s*${PER}\\s*(${EXTRA}\\s+)?(\\p{L}[\\p{L} -]{0,40})`,
+  'u',
+);
+/** "¤15 per month for each 1000 above your limit", "¤4 for each 1000". */
+const PER_PACK = new RegExp(
+  `¤(\\d+(?:\\.\\d+)?)(?:\\s*(?:\\/|per|a) ?(?:mo|month))?(?:\\s+more)?\\s*(?:${PER})\\s*(?:${EXTRA}\\s+)?¤?(\\d+)(?:\\s+(?:${EXTRA}\\s+)?(\\p{L}[\\p{L} -]{0,40}))?`,
+  'u',
+);
+const FREE_FIRST =
+  /\b(?:the )?first ¤?(\d+(?:\.\d+)?) (\p{L}[\p{L} -]{0,40}?)(?: an? month| per month)? (?:is|are|come) (?:free|included)/u;
+const ABOVE = /\b(?:above|beyond|over|after) (?:the first )?(\d+(?:\.\d+)?) ?(gb|tb|[a-z]+)?/;
+const A_TIME = /^(?:active |new |started )*(?:month|mo|year|yr|day|week|hour|quarter|annum|server|minute|m|y)\b(?! of)/;
+const AN_ORDER = /^(?:orders?|sales?|transactions?|bookings?|payments?|charges?|purchases?)\b/;
+
+/**
+ * What a line charges for each of something: overage, a price per subscriber, per label, per GB.
+ *
+ * @param plain - the line in plain figures
+ * @param heading - what it stands under, or asks about
+ */
+export function unitChargeIn(plain: string, heading = ''): ChargeStatement | null {
+  const text = plain.toLowerCase();
+  const first = FREE_FIRST.exec(text);
+  return packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
+}
+
+function packIn(text: string, heading: string): ChargeStatement | null {
+  const pack = PER_PACK.exec(text);
+  if (!pack) return null;
+  const [, each = '', size = '', noun = ''] = pack;
+  if (decimal(size).lte(1) || A_TIME.test(noun) || /^(months?|years?|days?)\b/.test(noun)) return null;
+  const before = text.slice(0, pack.index);
+  const named = /^(?:above|beyond|over)\b/.test(noun) ? '' : noun.replace(/\b(?:above|beyond|over|in addition)\b.*$/, '');
+  const thing = countedThing(named.trim() || subjectOf(before) || heading);
+  if (!thing) return null;
+  const isOverage = new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over)\\b`).test(text);
+  return {
+    kind: 'charge',
+    charge: {
+      label: labelFor(thing.quantity),
+      bucket: bucketFor(thing.quantity),
+      how: 'package',
+      ...on(thing.quantity),
+      each,
+      size: decimal(size).times(thing.factor).toFixed(),
+    },
+    ...(isOverage ? { beyond: true } : {}),
+  };
+}
+
+function oneIn(text: string, heading: string, first: string | undefined): ChargeStatement | null {
+  const one = PER_ONE.exec(text);
+  if (!one) return null;
+  const [, price = '', extra, words = ''] = one;
+  const noun = words.replace(/\b(?:above|beyond|over|and|with|when|at|if|on)\b.*$/, '').trim();
+  if (noun === '' || A_TIME.test(noun)) return null;
+  const rest = text.slice(one.index);
+  const above = ABOVE.exec(rest);
+  const isOfOrders = AN_ORDER.test(noun);
+  if (isOfOrders && first === undefined && extra === undefined) return null;
+  const thing = isOfOrders ? { quantity: 'orders', factor: '1' } : countedThing(withSubject(noun, text.slice(0, one.index), heading));
+  if (!thing) return null;
+  const free = first ?? above?.[1];
+  const isOverage = extra !== undefined || new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over|then)\\b`).test(text);
+  const each = thing.factor === '1' ? price : decimal(price).div(thing.factor).toSignificantDigits(12).toFixed();
+  return {
+    kind: 'charge',
+    charge: {
+      label: labelFor(thing.quantity),
+      bucket: bucketFor(thing.quantity),
+      how: 'per-unit',
+      ...on(thing.quantity),
+      each,
+      ...(free === undefined ? {} : { free }),
+    },
+    ...(isOverage && free === undefined ? { beyond: true } : {}),
+  };
+}
+
+/** "Traffic beyond that costs ¤1 per TB" is about traffic, "Additional bandwidth ¤0.01 per GB" about bandwidth. */
+function withSubject(noun: string, before: string, heading: string): string {
+  if (!/^(?:gb|tb|mb|unit|one|piece)\b/.test(noun)) return noun;
+  return `${noun} ${subjectOf(before) || heading}`;
+}
+
+function subjectOf(before: string): string {
+  return before
+    .replace(new RegExp(`\\b(?:${EXTRA}|costs?|is|are|that|beyond|above|we charge|then|charged at|price of|from)\\b|[:+,.–-]`, 'g'), ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
+const on = (quantity: string) => (quantity === 'orders' ? {} : { on: quantity });
+
+function bucketFor(quantity: string): 'transaction' | 'usage' {
+  return quantity === 'orders' || quantity === 'sales' ? 'transaction' : 'usage';
+}
+
+function labelFor(quantity: string): string {
+  return capital(quantity.replaceAll('-', ' '));
+}

@@ -1,0 +1,99 @@
+import type { Statement } from '../price-phrase/statement';
+
+const DAYS = String.raw`(\d+)[- ](days?|weeks?|months?)`;
+const TRIAL: readonly RegExp[] = [
+  new RegExp(`\\b${DAYS}[- ](?:free[- ])?trial\\b`),
+  new RegExp(`\\bfree[- ]trial(?: of| for|:| lasts| period of)?\\s*(?:\\w+ )?${DAYS}\\b`),
+  new RegExp(`\\btrial\\b[^.]{0,30}?(?:of|for|:|lasts|is|period)?\\s*${DAYS}\\b`),
+  new RegExp(`\\b(?:try|test|use|tried)\\b[^.]{0,40}?\\bfor ${DAYS}\\b`),
+  new RegExp(`\\b(?:try|test)\\b[^.]{0,30}?${DAYS}[- ]free\\b`),
+  new RegExp(`\\bfree for(?: the first)? ${DAYS}\\b`),
+  new RegExp(`\\b${DAYS} free\\b`),
+  new RegExp(`\\b${DAYS} (?:to try|of trial|trial)\\b`),
+  new RegExp(`\\b(?:starts?|begins?|comes?) with ${DAYS} free\\b`),
+  new RegExp(`\\bfree ${DAYS} trial\\b`),
+  new RegExp(`\\bfree trial (?:of )?${DAYS}\\b`),
+];
+const REFUND: readonly RegExp[] = [
+  new RegExp(`\\b${DAYS}[- ](?:money[- ]?back|refund|full refund|return)`),
+  new RegExp(`\\b(?:money[- ]?back|refund|refunds|refunded|refundable|returned|money back)\\b[^.]{0,60}?${DAYS}\\b`),
+  new RegExp(`\\b${DAYS}\\b[^.]{0,60}?\\b(?:money back|refund|refunded|change your mind|money-back)`),
+  new RegExp(`\\b(?:refund|refunds|money back|happy)\\b[^?]*${DAYS}`),
+];
+const NO_REFUND = /\b(?:no refunds?|not refunded|do not (?:give|offer) refunds?|non-refundable)\b/;
+const ASKS_REFUND = /\b(?:refunds?|money back|don'?t like|not happy|change my mind)\b/;
+const ASKS_TRIAL = /\btrial\b/;
+
+/** Days of trial and days in which money is given back, as a sentence states them; weeks count seven days. */
+export function dayStatements(plain: string, question: string): Statement[] {
+  const text = plain.toLowerCase().replace(/\bone month\b/, '30 days');
+  const trial = daysIn(text, TRIAL) ?? (ASKS_TRIAL.test(question.toLowerCase()) ? bareDays(text) : null);
+  const isRefund = !NO_REFUND.test(text) || new RegExp(`refund(?:ed|s)? (?:in|within) ${DAYS}`).test(text);
+  const refund = isRefund ? (daysIn(text, REFUND) ?? (ASKS_REFUND.test(question.toLowerCase()) ? bareDays(text) : null)) : null;
+  const isOnlyRefund = refund !== null && trial === refund && !/\btrial|\bfree\b|\btry\b/.test(text);
+  return [
+    ...(trial !== null && !isOnlyRefund ? [{ kind: 'trial', days: trial } as const] : []),
+    ...(refund !== null ? [{ kind: 'refund', days: refund } as const] : []),
+  ];
+}
+
+function daysIn(text: string, patterns: readonly RegExp[]): number | null {
+  for (const pattern of patterns) {
+    const [, count, unit = ''] = pattern.exec(text) ?? [];
+    if (count !== undefined) return inDays(Number(count), unit);
+  }
+  return null;
+}
+
+function bareDays(text: string): number | null {
+  const [, count, unit = ''] = new RegExp(DAYS).exec(text) ?? [];
+  return count === undefined ? null : inDays(Number(count), unit);
+}
+
+function inDays(count: number, unit: string): number | null {
+  if (unit.startsWith('week')) return count * 7;
+  return unit.startsWith('month') ? (count <= 3 ? count * 30 : null) : count;
+}
+
+/** Whether prices are stated without or with tax; null where a line does not say. */
+export function taxStatedIn(plain: string): boolean | null {
+  const text = plain.toLowerCase();
+  if (!/\b(vat|tax|taxes|gst|mwst)\b/.test(text)) return null;
+  if (
+    /\b(exclud\w*|excl\.?|without|plus|before|not includ\w*|do not include|no\. |\+|is added|are added|ex)\b[^.]{0,25}\b(vat|tax|taxes|gst)\b|\b(vat|tax|taxes)\b[^.]{0,20}\b(excluded|extra|is added|are added|not included)\b/.test(
+      text,
+    )
+  )
+    return true;
+  return /\b(includ\w*|incl\.?|with)\b[^.]{0,25}\b(vat|tax|taxes|gst)\b|\b(vat|tax|taxes)\b[^.]{0,20}\b(included)\b/.test(text)
+    ? false
+    : null;
+}
+
+/** Whether a line says that joining costs nothing. */
+export function isWithoutJoiningFee(plain: string): boolean {
+  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set-?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b/i.test(
+    plain,
+  );
+}
+
+/** What paying by the year saves, as a line advertises it: months free, or a rounded percentage. */
+export interface YearlySaving {
+  readonly monthsFree?: number;
+  readonly percent?: string;
+}
+
+/** @example yearlySavingIn('Pay yearly – 2 months free') // { monthsFree: 2 } */
+export function yearlySavingIn(plain: string): YearlySaving | null {
+  const text = plain.toLowerCase();
+  if (!/\b(year|yearly|annual|annually|12 months)\b/.test(text)) return null;
+  const months = /\b(\d+|one|two|three) months? (?:for )?free\b|\bget (\d+|one|two|three) months? free\b/.exec(text);
+  const count = months?.[1] ?? months?.[2];
+  if (count !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[count] ?? Number(count) };
+  const percent =
+    /\bsav(?:e|es|ing|ings)\b[^.%]{0,20}?(\d+(?:\.\d+)?)%|(?:^|[^\d.])[-−–] ?(\d+(?:\.\d+)?)%|(\d+(?:\.\d+)?)% (?:off|less|cheaper|discount)/.exec(
+      text,
+    );
+  const found = percent?.[1] ?? percent?.[2] ?? percent?.[3];
+  return found === undefined ? null : { percent: found };
+}
