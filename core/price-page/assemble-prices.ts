@@ -91,11 +91,6 @@ function isRounded({ months, price }: StatedTerm, other: StatedTerm): boolean {
 const times = (amount: string | null, months: number, per: number): string | null =>
   amount === null ? null : decimal(amount).times(months).div(per).toFixed();
 
-/** What a piece comes to for a number of months: its own amount where it is what is paid at once. */
-function overMonths({ amount, per, isTotal }: PricePiece, months: number): string | null {
-  return isTotal || per === null ? amount : times(amount, months, per);
-}
-
 /**
  * A lower price at first and a renewal price: paid ahead for a time ("$82.44 for 36 months, renews at $7.49/mo"), or at
  * each payment ("4.99 a month for 12 months, then 9.99").

@@ -56,7 +56,7 @@ const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
     preise: 'prices',
     ja: 'yes',
     nein: 'no',
-    kein(?:e[rn]?)?: 'no',
+    'kein(?:e[rn]?)?': 'no',
   }),
   fr: entries({
     'satisfait ou remboursé': 'money back',
@@ -172,7 +172,7 @@ const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
     leden: 'members',
     winkel: 'shop',
     'onbeperkte?': 'unlimited',
-    'tot': 'up to',
+    tot: 'up to',
     gratis: 'free',
     inbegrepen: 'included',
     daarna: 'then',

@@ -1,5 +1,4 @@
 import { decimal } from '../amount/decimal';
-import { CROSSED_OUT } from './page-blocks';
 
 /** One amount of a price as the page shows it, and what its words say of it. */
 export interface PricePiece {
