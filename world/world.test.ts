@@ -2,7 +2,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { readDailyRates } from '../core/exchange-rates/daily-rates';
-import { readLinkedData } from '../core/sheet-import/linked-data';
+import { readLinkedData } from '../core/price-page/linked-data';
 import { readWebPage } from '../core/sheet-import/web-page';
 import { CATALOGUE, pageOn, ratesOn } from './catalogue';
 import { FIRST_DAY, worldServer } from './server';

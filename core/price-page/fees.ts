@@ -152,3 +152,8 @@ function labelOf(before: string, after: string, heading: string): string {
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
+
+/** Whether a line is a rate of sales or payments, and no price of a plan. */
+export function isRate(plain: string): boolean {
+  return /\d%/.test(plain) || /¤[\d.]+\s*(?:\/|per|each) ?(?:order|sale|transaction|booking|payment|subscriber|member)/i.test(plain);
+}

@@ -63,7 +63,7 @@ const ONCE =
   /^[\s;,)]*(?:one-?time|one-?off|once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
 const RENEWAL_BEFORE =
-  /\b(?:then|renews?(?: yearly| annually)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?)?\s*:?\s*(?:only)?\s*$/;
+  /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
 const TOTAL_BEFORE = /\b(?:billed|paid|charged|total|totalling|payment of|due today|you pay)\b[^;]{0,24}$/;
 const CROSSED_BEFORE = /\b(?:was|instead of|normally|usually|rrp|list price|before)\s*:?\s*$/;
 const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;

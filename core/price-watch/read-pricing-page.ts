@@ -8,7 +8,7 @@ import { chargeKind, rowOf } from '../price-sheet/grid-rows';
 import { columnsOf, type Part } from '../price-sheet/parts';
 import { readCell } from '../price-sheet/read-cell';
 import { termWords } from '../wording/term-words';
-import { type LinkedOffers, readLinkedData } from '../sheet-import/linked-data';
+import { type LinkedOffers, readLinkedData } from '../price-page/linked-data';
 import type { Table } from '../sheet-import/table';
 import { readWebPage } from '../sheet-import/web-page';
 import type { FoundChange } from './found-change';

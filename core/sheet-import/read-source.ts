@@ -1,7 +1,7 @@
 import { type PriceSheet, priceSheetSchema } from '../decision/price-sheet';
 import { type Problem, problemsOf } from '../fields/problems';
 import { structureProblems } from '../fields/structure';
-import { type LinkedOffers, readLinkedData } from './linked-data';
+import { type LinkedOffers, readLinkedData } from '../price-page/linked-data';
 import { SHEET_FORMAT } from './sheet-file';
 import { delimitedTable, type ReadTable } from './table';
 import { readWebPage } from './web-page';

@@ -1,0 +1,88 @@
+import type { PlainLine } from './find-plans';
+import { isBadge, isButton, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { isPriceLine, isPriceTail, type PricePiece, pricePieces } from './price-pieces';
+import { unitChargeIn } from './unit-charges';
+import type { Statement } from '../price-phrase/statement';
+
+/** Something sold beside the plans, as its lines state it. */
+export interface StatedAddon {
+  readonly name: string;
+  readonly line: number;
+  readonly pieces: readonly PricePiece[];
+  readonly charge: Extract<Statement, { kind: 'charge' }> | null;
+  /** How many lines it takes up. */
+  readonly length: number;
+}
+
+const ONE_LINE =
+  /^(?:extras?:\s*|add-?ons?:\s*)?(\p{L}[\p{L}\d\s’'/&+-]{2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
+const NO_NAME = /^(?:from|or|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more|less|with|if)\b|\b(?:plans?|per month|renews|saves?|included|instead|trial)\b/i;
+
+/**
+ * An add-on on one line ("Extra mailbox: 1.50 per month") or as a name with its price below.
+ *
+ * @param isListed - whether the line stands under a heading for add-ons, where a name may stand alone
+ */
+export function addonAt(lines: readonly PlainLine[], at: number, isListed: boolean): StatedAddon | null {
+  const line = lines[at];
+  if (!line) return null;
+  return onOneLine(line) ?? (isListed ? overLines(lines, at) : null);
+}
+
+function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
+  const match = ONE_LINE.exec(plain.replace(/^[•✓✔+]\s*/u, ''));
+  const [, name = '', , price = ''] = match ?? [];
+  if (!match || NO_NAME.test(name) || name.split(' ').length > 6 || isQuestion(plain)) return null;
+  const charge = unitCharge(price, name);
+  if (!charge && !isAddonPrice(price)) return null;
+  return { name: tidyName(name), line, pieces: charge ? [] : pricePieces([{ line, plain: price }]), charge, length: 1 };
+}
+
+function isAddonPrice(price: string): boolean {
+  const bare = price.replace(/\b(?:each|per (?:site|website|server|shop|app|user|account)|for \d+ [\p{L} -]+|and till|plus vat|a till|more)\b/giu, ' ').replace(/\s+/g, ' ').trim();
+  return /^¤\d/.test(bare) && isPriceLine(bare.replace(/[.!]$/, ''));
+}
+
+/** A price for each of something that is counted: per GB, per hour; "each" alone means each one of the add-on. */
+function unitCharge(price: string, name: string): Extract<Statement, { kind: 'charge' }> | null {
+  if (/¤[\d.]+\s*(?:\/|per|a) ?(?:month|mo)\s*(?:each|per (?:site|website|server|shop|app|account))?\.?$/i.test(price)) return null;
+  const charge = unitChargeIn(price, name);
+  return charge && !/^(?:site|server|app|shop|account|website)s?$/.test(charge.charge.on ?? 'orders') ? { ...charge, beyond: false } : null;
+}
+
+function overLines(lines: readonly PlainLine[], at: number): StatedAddon | null {
+  const head = lines[at];
+  if (!head || !canHeadAddon(head)) return null;
+  const own: PlainLine[] = [];
+  let described = 0;
+  for (let next = at + 1; next < lines.length && next <= at + 6; next += 1) {
+    const line = lines[next];
+    if (!line || sectionOf(line.plain) !== null || isQuestion(line.plain)) break;
+    if (isPriceLike(line.plain)) own.push(line);
+    else if (own.length > 0 || described >= 2) break;
+    else described += 1;
+  }
+  if (own.length === 0) return null;
+  const last = own.at(-1);
+  const length = lines.findIndex((one) => one === last) - at + 1;
+  const texts = own.map(({ plain, line }) => ({ line, plain: plain.replace(/^\+\s*/, '') }));
+  const [first] = texts;
+  const charge = first && texts.length === 1 ? unitCharge(first.plain, head.plain) : null;
+  return { name: tidyName(head.plain), line: head.line, pieces: charge ? [] : pricePieces(texts), charge, length };
+}
+
+function isPriceLike(plain: string): boolean {
+  if (isPriceTail(plain)) return true;
+  if (!/¤\d/.test(plain)) return false;
+  const bare = plain.replace(/^\+\s*/, '').replace(/\b(?:set-?up fee|one-time fee of|fee of|one-time setup|setup|per (?:app|site|server|shop|user)|each|for \d+ [\p{L} ]+)\b/giu, ' ').replace(/\s+/g, ' ').trim();
+  return isPriceLine(bare) || /^(?:from )?¤[\d.]+\s*(?:\/|per)/i.test(plain);
+}
+
+function canHeadAddon({ plain, role }: PlainLine): boolean {
+  if (role === 'navigation' || role === 'footer' || isBadge(plain) || isQuestion(plain) || isSentence(plain)) return false;
+  return !/¤|\d%/.test(plain) && plain.split(' ').length <= 7 && sectionOf(plain) === null && !(isButton(plain) && plain.split(' ').length <= 2);
+}
+
+function tidyName(name: string): string {
+  return name.replace(/\s*\([^)]*\)\s*/g, ' ').replace(/^[•✓+]\s*/u, '').replace(/[:\s–—-]+$/u, '').trim();
+}

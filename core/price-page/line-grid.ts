@@ -1,0 +1,98 @@
+import type { PlainLine } from './find-plans';
+import { nameWords } from './find-plans';
+import { isCell, isMark, isQuestion, isSentence, sectionOf } from './line-kinds';
+import type { PlanTable, TableRow } from './page-tables';
+
+/** A table that was copied a cell a line, and the lines it takes up. */
+export interface LineGrid {
+  readonly table: PlanTable;
+  readonly from: number;
+  readonly to: number;
+  /** Headings of groups of rows. */
+  readonly groups: readonly number[];
+}
+
+/**
+ * Finds tables that a browser copied a cell a line: a run of plans' names, then again and again a heading with exactly
+ * as many cells.
+ */
+export function findLineGrids(lines: readonly PlainLine[], plans: readonly string[]): LineGrid[] {
+  const grids: LineGrid[] = [];
+  for (let at = 0; at < lines.length; at += 1) {
+    const names = namesFrom(lines, at, plans);
+    if (names.length < 2) continue;
+    const grid = gridFrom(lines, at, names);
+    if (!grid) continue;
+    grids.push(grid);
+    at = grid.to - 1;
+  }
+  return grids;
+}
+
+/** The run of different plans' names that begins at a line. */
+function namesFrom(lines: readonly PlainLine[], start: number, plans: readonly string[]): string[] {
+  const names: string[] = [];
+  for (let at = start; at < lines.length && names.length < plans.length; at += 1) {
+    const said = nameWords(lines[at]?.text ?? '').toLowerCase();
+    const plan = plans.find((name) => name.toLowerCase() === said);
+    if (plan === undefined || names.includes(plan)) break;
+    names.push(plan);
+  }
+  return names;
+}
+
+function gridFrom(lines: readonly PlainLine[], start: number, names: readonly string[]): LineGrid | null {
+  const count = names.length;
+  const rows: TableRow[] = [];
+  const groups: number[] = [];
+  let at = start + count;
+  while (at + count < lines.length) {
+    const heading = lines[at];
+    if (!heading) break;
+    const kind = sectionOf(heading.plain);
+    if (kind !== null && kind !== 'fees' && kind !== 'comparison') break;
+    if (isQuestion(heading.plain) || isMark(heading.plain) || heading.role === 'footer') break;
+    const [own, next] = [cellScore(lines, at, count), cellScore(lines, at + 1, count)];
+    if (own < count && next > own && next > 0 && isShort(heading)) {
+      groups.push(heading.line);
+      at += 1;
+      continue;
+    }
+    if (own < 1 || !cellsOf(lines, at, count).every(({ plain }) => isCell(plain))) {
+      if (own === 0 && areWords(lines, at, count) && cellScore(lines, at + count + 1, count) > 0) {
+        rows.push(rowAt(lines, at, count));
+        at += count + 1;
+        continue;
+      }
+      break;
+    }
+    rows.push(rowAt(lines, at, count));
+    at += count + 1;
+  }
+  const table: PlanTable = { names, heads: names.map(() => []), rows, line: lines[start]?.line ?? 0 };
+  return rows.length === 0 ? null : { table, from: start, to: at, groups };
+}
+
+function rowAt(lines: readonly PlainLine[], at: number, count: number): TableRow {
+  const { plain, line } = lines[at] ?? { plain: '', line: 0 };
+  return { heading: plain, line, cells: cellsOf(lines, at, count).map((cell) => ({ plain: cell.plain, line: cell.line })) };
+}
+
+function cellsOf(lines: readonly PlainLine[], at: number, count: number): readonly PlainLine[] {
+  return lines.slice(at + 1, at + 1 + count);
+}
+
+/** How many of the lines behind a heading read as nothing but cells. */
+function cellScore(lines: readonly PlainLine[], at: number, count: number): number {
+  const cells = cellsOf(lines, at, count);
+  if (cells.length < count) return 0;
+  return cells.filter(({ plain }) => isMark(plain) || /^[^\p{L}]*\d/u.test(plain) || /^(?:up to|free|custom|add-?on|none|¤)/i.test(plain)).length;
+}
+
+function areWords(lines: readonly PlainLine[], at: number, count: number): boolean {
+  return cellsOf(lines, at, count).every(({ plain }) => isCell(plain) && !isSentence(plain) && sectionOf(plain) === null);
+}
+
+function isShort({ plain }: PlainLine): boolean {
+  return plain.split(' ').length <= 6 && !isSentence(plain);
+}

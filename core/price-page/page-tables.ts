@@ -1,0 +1,146 @@
+import type { StatedCharge, Statement } from '../price-phrase/statement';
+import { countedThing } from './counted-things';
+import { nameWords } from './find-plans';
+import { isBadge, isButton } from './line-kinds';
+import type { PageTable } from './page-blocks';
+import { type CellReading, readCell, rowKindOf } from './table-row';
+
+/** A table with its cells in plain figures, by plan. */
+export interface PlanTable {
+  readonly names: readonly string[];
+  /** Lines under a name in the table's head: its price, as a card has it. */
+  readonly heads: ReadonlyArray<ReadonlyArray<{ readonly line: number; readonly plain: string }>>;
+  readonly rows: readonly TableRow[];
+  readonly line: number;
+}
+
+export interface TableRow {
+  readonly heading: string;
+  readonly line: number;
+  readonly cells: ReadonlyArray<{ readonly plain: string; readonly line: number }>;
+}
+
+const PLAN_HEADING = /^(?:name|plans?|packages?|server|type|size|tarif|tier|edition|model|feature|features|)$/i;
+const ATTRIBUTE =
+  /\b(?:price|month|monthly|year|yearly|hour|hourly|cpu|vcpu|cores?|ram|memory|disk|ssd|storage|traffic|transfer|bandwidth|users?|labels?|included|contacts|emails?|products|fee|rate|staff|each|further|orders)\b/i;
+
+/**
+ * A table as columns of plans: with plans as its rows it is turned. Null where it is not about plans.
+ *
+ * @param plain - writes a cell in plain figures
+ * @param known - names of plans that the page has named before
+ */
+export function planTable(table: PageTable, plain: (text: string) => string, known: readonly string[]): PlanTable | null {
+  const rows = table.rows.map(({ line, cells }) => ({ line, cells: cells.map((cell) => cell.split('\n').map(plain).join('\n')) }));
+  const [head, ...body] = rows;
+  if (!head || body.length === 0) return null;
+  const width = Math.max(...rows.map(({ cells }) => cells.length));
+  if (width < 2) return null;
+  if (arePlansInRows(head.cells, body, known)) return turned(head, body, table.line);
+  const names = head.cells.slice(1).map(columnName);
+  const areNamed = names.length > 0 && names.every((name) => name !== '');
+  if (!areNamed || head.cells.slice(1).some((cell) => /^[¤\d]/.test(cell))) return null;
+  return {
+    names,
+    heads: head.cells.slice(1).map((cell) => headLines(cell, head.line)),
+    rows: body.map(({ line, cells }) => ({
+      heading: (cells[0] ?? '').replaceAll('\n', ' '),
+      line,
+      cells: names.map((_, column) => ({ plain: (cells[column + 1] ?? '').trim(), line })),
+    })),
+    line: table.line,
+  };
+}
+
+/** What a column is called: its first line, without a badge beside it. */
+function columnName(cell: string): string {
+  const [first = '', second = ''] = cell.split('\n');
+  const name = isBadge(first) ? second : first;
+  return nameWords(name.replace(/\s+(?:most popular|best value|popular|recommended|best seller|our tip|new)$/i, '').trim());
+}
+
+function headLines(cell: string, line: number): Array<{ line: number; plain: string }> {
+  return cell
+    .split('\n')
+    .slice(1)
+    .filter((one) => !isBadge(one) && !isButton(one))
+    .map((plain) => ({ line, plain }));
+}
+
+function arePlansInRows(head: readonly string[], body: ReadonlyArray<{ readonly cells: readonly string[] }>, known: readonly string[]): boolean {
+  const isKnown = (name: string) => known.some((one) => one.toLowerCase() === nameWords(name).toLowerCase());
+  const firsts = body.map(({ cells }) => cells[0] ?? '');
+  if (firsts.length > 0 && known.length > 0 && firsts.filter(isKnown).length >= Math.ceil(firsts.length / 2)) return true;
+  if (head.slice(1).some((cell) => isKnown(columnName(cell)))) return false;
+  const attributes = head.slice(1).filter((cell) => ATTRIBUTE.test(cell)).length;
+  const inFirst = firsts.filter((cell) => ATTRIBUTE.test(cell)).length;
+  return PLAN_HEADING.test(head[0] ?? '') && attributes >= 2 && inFirst < firsts.length / 2 && firsts.every((name) => name !== '' && !/^[¤\d]/.test(name));
+}
+
+function turned(head: { readonly cells: readonly string[] }, body: ReadonlyArray<{ readonly line: number; readonly cells: readonly string[] }>, line: number): PlanTable {
+  return {
+    names: body.map(({ cells }) => columnName(cells[0] ?? '')),
+    heads: body.map(() => []),
+    rows: head.cells.slice(1).map((heading, column) => ({
+      heading,
+      line,
+      cells: body.map((row) => ({ plain: (row.cells[column + 1] ?? '').trim(), line: row.line })),
+    })),
+    line,
+  };
+}
+
+/** Steps of a price by how many there are: what each plan costs up to so many contacts. */
+export interface PriceSteps {
+  readonly quantity: string;
+  readonly names: readonly string[];
+  /** A charge for each plan that has steps, with the lines it stands on. */
+  readonly charges: ReadonlyArray<{ readonly plan: string; readonly statement: Statement; readonly lines: readonly number[] }>;
+  /** Rows without a figure of their own. */
+  readonly beyond: readonly number[];
+}
+
+const STEP = /^(?:up to |to |≤ ?|\d+ ?[-–] ?)?(\d+)(?:\+)?(?: \p{L}+)?$/u;
+const BEYOND = /^(?:more|over|above|beyond|from \d+|\d+ ?\+|larger|bigger)\b/;
+
+/** Reads a table whose rows are steps of a quantity: "up to 500 | 7 € | 13 €"; null for any other table. */
+export function priceSteps(table: PlanTable, quantityHeading: string): PriceSteps | null {
+  const thing = countedThing(quantityHeading);
+  if (!thing || table.rows.length < 2) return null;
+  const steps = table.rows.filter(({ heading }) => STEP.test(heading.trim()));
+  const isPriced = steps.every(({ cells }) => cells.every(({ plain }) => plain === '' || /^[–—-]$/.test(plain) || /¤\d/.test(plain)));
+  if (steps.length < 2 || !isPriced || steps.length < table.rows.length - 1) return null;
+  const charges = table.names.flatMap((plan, column) => {
+    const bands = steps.flatMap(({ heading, cells }) => {
+      const amount = /¤(\d+(?:\.\d+)?)/.exec(cells[column]?.plain ?? '')?.[1];
+      const upTo = STEP.exec(heading.trim())?.[1];
+      return amount === undefined || upTo === undefined ? [] : [{ upTo, flat: amount }];
+    });
+    if (bands.length === 0) return [];
+    return [{ plan, statement: stepCharge(thing.quantity, bands), lines: steps.map(({ line }) => line) }];
+  });
+  return {
+    quantity: thing.quantity,
+    names: table.names,
+    charges,
+    beyond: table.rows.filter(({ heading }) => BEYOND.test(heading.toLowerCase())).map(({ line }) => line),
+  };
+}
+
+/** A price for all of a quantity, by the step it falls into (decision-file.md §4, `volume`). */
+export function stepCharge(quantity: string, bands: ReadonlyArray<{ readonly upTo: string; readonly flat: string }>): Statement {
+  const charge: StatedCharge = {
+    label: `Price by ${quantity.replaceAll('-', ' ')}`,
+    bucket: 'usage',
+    on: quantity,
+    how: 'volume',
+    bands: bands.map(({ upTo, flat }) => ({ upTo, flat })),
+  };
+  return { kind: 'charge', charge };
+}
+
+/** What all cells of a row state, by column. */
+export function readRow({ heading, cells }: TableRow): CellReading[] {
+  const kind = rowKindOf(heading, cells.map(({ plain }) => plain));
+  return cells.map((cell) => readCell(heading, cell, kind));
+}

@@ -1,0 +1,89 @@
+import { isRate } from './fees';
+import { type PlanCard, type PlainLine } from './find-plans';
+import { isBadge, isButton, isMenu } from './line-kinds';
+import { markOf, readItem } from './list-items';
+import { stepCharge } from './page-tables';
+import { isPriceLine, isPriceTail, type PriceLine, pricePieces, wordPrice } from './price-pieces';
+import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
+import { countedThing } from './counted-things';
+import { dayStatements } from './whole-page';
+
+/** Reads the stretch of a page that is about one plan: its prices first, then what is in it. */
+export function readCard(card: PlanCard, builder: ReadingBuilder): void {
+  const plan = builder.plan(card.name, card.nameLine);
+  const steps = readSteps(card.lines, plan, builder);
+  const isStep = (line: PlainLine) => steps.includes(line);
+  const priceLines: PriceLine[] = [];
+  let hasPrice = false;
+  for (const [at, line] of card.lines.entries()) {
+    const { plain } = line;
+    if (isStep(line)) continue;
+    const word = wordPrice(plain);
+    if (isOfPrice(line) || (word === 'free' && !hasPrice)) {
+      priceLines.push({ line: line.line, plain: word === 'free' ? '¤0 per month' : priceWords(plain) });
+      hasPrice ||= /¤/.test(plain) || word === 'free';
+      readBeside(line, plan, builder);
+    } else if (word === 'asked for' && !hasPrice) {
+      builder.price(plan, [notStated(line.line)]);
+      hasPrice = true;
+    } else readLine(line, card.lines[at - 1], hasPrice, plan, builder);
+  }
+  builder.use(...priceLines.map(({ line }) => line));
+  builder.price(plan, pricePieces(priceLines));
+}
+
+function notStated(line: number) {
+  return { amount: null, line, isCrossedOut: false, per: 1, billed: null, isTotal: false, first: null, isRenewal: false, isOnce: false, isSwitched: false };
+}
+
+const PRICE_BEGINS =
+  /^(?:(?:from|only|just|now|or|then|plus|starts? at|starting at|renews? (?:at|for)|renewal(?: price)?|regular price|normally|billed(?: as)?(?: one payment of)?|paid(?: as)?|yearly:|monthly:|after that|introductory price)\s*:?\s*)*[\uE000]?\s*¤\d[\d.]*[\uE001]?\s*(?:usd|eur|gbp)?\s*(?:(?:\/|per|a|an|each|every|for)\s?(?:the )?(?:first )?(?:\d+ )?(?:month|months|mo|year|years|yr|m|y|quarter)\b|billed|paid|once|one-time|when|for the first|$)/i;
+
+/** A line with an amount that is the plan's price, perhaps with words about something else behind it. */
+function isOfPrice({ plain }: PlainLine): boolean {
+  if (isPriceLine(plain) || isPriceTail(plain)) return true;
+  if (!/¤\d/.test(plain) || isRate(plain)) return false;
+  if (/\b(?:additional|extra|further|overage)\b/i.test(plain) || /^(?:plus|\+)/i.test(plain)) return false;
+  return PRICE_BEGINS.test(plain);
+}
+
+/** Words about how many a price is for do not belong to the price. */
+function priceWords(plain: string): string {
+  return plain.replace(/\bfor (?:up to )?\d+ (?!months?|years?|days?)\p{L}+.*$/iu, '').replace(/\(\d+ months? free\)/i, '').trim();
+}
+
+/** "/month for 5,000 contacts" is a price and a limit. */
+function readBeside({ plain, line }: PlainLine, plan: PlanBeingRead, builder: ReadingBuilder): void {
+  const counted = /\bfor (?:up to )?(\d+) (?!months?|years?|days?)(\p{L}[\p{L} ]*)$/iu.exec(plain);
+  const thing = counted && countedThing(counted[2] ?? '');
+  if (counted && thing) builder.state(plan, { kind: 'limit', quantity: thing.quantity, most: counted[1] ?? '0' }, line);
+}
+
+function readLine(line: PlainLine, before: PlainLine | undefined, hasPrice: boolean, plan: PlanBeingRead, builder: ReadingBuilder): void {
+  const { plain, line: at } = line;
+  if (isBadge(plain) || isMenu(plain)) return builder.putAside(at, 'a badge');
+  const days = dayStatements(plain, '');
+  if (days.length > 0) return days.forEach((statement) => builder.state(plan, statement, at));
+  if (isButton(plain) || line.role === 'button') return builder.putAside(at, 'button');
+  if (/^[✓✔✗✘×—–-]$/u.test(plain)) return builder.putAside(at, 'the sign of the next line');
+  if (!hasPrice && !markOf(plain).isMarked && !/\d/.test(plain)) return builder.putAside(at, 'praise');
+  const sign = before && /^[✓✔✗✘×—–-]$/u.test(before.plain) ? before.plain : null;
+  const item = readItem(sign === null ? plain : `${sign} ${plain}`);
+  if (item.statements.length === 0) return builder.putAside(at, item.why ?? 'only words');
+  for (const statement of item.statements) builder.state(plan, statement, at);
+}
+
+const STEP_LINE = /^¤(\d+(?:\.\d+)?)\s*(?:\/|per|a) ?(?:month|mo) (?:for|up to) (?:up to )?(\d+) (\p{L}[\p{L} ]*)$/iu;
+
+/** Several prices by how many there are: "€14 a month for 1,000 contacts" again and again. */
+function readSteps(lines: readonly PlainLine[], plan: PlanBeingRead, builder: ReadingBuilder): PlainLine[] {
+  const steps = lines.flatMap((line) => {
+    const [, flat = '', upTo = '', noun = ''] = STEP_LINE.exec(line.plain) ?? [];
+    const thing = flat === '' ? null : countedThing(noun);
+    return thing ? [{ line, flat, upTo, quantity: thing.quantity }] : [];
+  });
+  const [first] = steps;
+  if (!first || steps.length < 2 || steps.some(({ quantity }) => quantity !== first.quantity)) return [];
+  builder.state(plan, stepCharge(first.quantity, steps), ...steps.map(({ line }) => line.line));
+  return steps.map(({ line }) => line);
+}

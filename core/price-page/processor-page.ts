@@ -1,0 +1,61 @@
+import { addonAt } from './add-ons';
+import { feesIn } from './fees';
+import type { PlainLine } from './find-plans';
+import { isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
+import type { ReadingBuilder } from './reading-builder';
+import type { WholePage } from './rest-of-page';
+import { isWithoutJoiningFee, taxStatedIn } from './whole-page';
+
+/** Sections of a processor's page whose rates are not those of taking a payment. */
+const BESIDES = /\b(?:conversion|chargeback|payout|refunds?|dispute|volume)\b/i;
+
+/**
+ * Reads the page of a payment processor, which has rates and no plans: each under its own name, the channel and the
+ * kind of card that its heading or its line names.
+ */
+export function readProcessor(lines: readonly PlainLine[], builder: ReadingBuilder, whole: WholePage): void {
+  const processor = builder.plan('', 0);
+  let [channel, heading] = ['', ''];
+  for (let at = 0; at < lines.length; at += 1) {
+    const line = lines[at];
+    if (!line) continue;
+    const { plain } = line;
+    if (line.role === 'navigation' || line.role === 'footer' || isMenu(plain) || isButton(plain)) {
+      builder.putAside(line.line, 'menu');
+      continue;
+    }
+    whole.taxExcluded ??= taxStatedIn(plain);
+    if (isWithoutJoiningFee(plain) || /\bno monthly fees?\b/i.test(plain)) readNoFees(plain, line.line, builder);
+    const fees = feesIn(plain, { heading: `${channel} ${heading}`.trim(), isProcessor: true });
+    if (fees.length > 0 && !BESIDES.test(`${plain} ${heading}`)) {
+      for (const { statement } of fees) {
+        const { charge } = statement;
+        const label = /\p{L}/u.test(plain.replace(/¤/g, '')) ? charge.label : heading;
+        builder.state(processor, { ...statement, charge: { ...charge, label: tidyLabel(label || heading || charge.label) } }, line.line);
+      }
+      continue;
+    }
+    const addon = BESIDES.test(plain) ? null : addonAt(lines, at, true);
+    if (addon && !/%/.test(plain)) {
+      builder.price(builder.addon(addon.name, line.line), addon.pieces);
+      for (const { line: own } of lines.slice(at, at + addon.length)) builder.use(own);
+      at += addon.length - 1;
+    } else if (!/\d/.test(plain)) {
+      if (isChannel(plain)) channel = plain.toLowerCase();
+      heading = sectionOf(plain) !== null || isQuestion(plain) || isChannel(plain) ? '' : plain.toLowerCase();
+    }
+  }
+}
+
+function isChannel(plain: string): boolean {
+  return /^(?:online(?: payments?)?|in person|in store|in-store|on the go|at the (?:till|counter)|other|more|payments?)$/i.test(plain);
+}
+
+function tidyLabel(label: string): string {
+  const tidy = label.replace(/\s+/g, ' ').trim();
+  return (tidy.charAt(0).toUpperCase() + tidy.slice(1)).slice(0, 60);
+}
+
+function readNoFees(plain: string, line: number, builder: ReadingBuilder): void {
+  builder.putAside(line, /monthly/i.test(plain) ? 'nothing to pay by the month or for joining' : 'nothing to pay for joining');
+}

@@ -1,0 +1,227 @@
+import { decimal } from '../amount/decimal';
+import type { Statement } from '../price-phrase/statement';
+import { assemblePrices, type PriceDoubt } from './assemble-prices';
+import { feesIn } from './fees';
+import { type PlainLine, findPlans } from './find-plans';
+import { htmlBlocks } from './html-blocks';
+import { readLinkedData } from './linked-data';
+import { findLineGrids } from './line-grid';
+import { isMenu } from './line-kinds';
+import type { PageBlocks, PageTable } from './page-blocks';
+import { shownText } from './page-blocks';
+import { readScriptData } from './page-data';
+import type { PageReading } from './page-reading';
+import { readCard } from './plan-card';
+import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
+import { planTable } from './page-tables';
+import { readPlanTable, readPriceList } from './read-table';
+import { ReadingBuilder, type ReadLine } from './reading-builder';
+import { readProcessor } from './processor-page';
+import { readRest, type WholePage } from './rest-of-page';
+import { textBlocks } from './text-blocks';
+import { vendorOf } from './vendor-name';
+
+/** What is known about a page besides its text. */
+export interface PageContext {
+  /** The currency that bare figures are in. */
+  readonly currency?: string;
+}
+
+/** Whether a text is HTML. */
+export function isHtml(text: string): boolean {
+  return /^\s*(?:<!doctype html|<html|<meta|<div|<table|<body|<!--)/i.test(text) || /<(?:table|div|li|td|h[1-6])\b[^>]*>/i.test(text.slice(0, 5_000));
+}
+
+/**
+ * Reads a whole pricing page: pasted text, copied or saved HTML.
+ *
+ * Nothing is guessed in silence: every line with a figure, a tick or a count ends as a fact, as something asked, open,
+ * or put aside with a reason.
+ *
+ * @param source - the page as it was pasted or saved
+ */
+export function readPricePage(source: string, context: PageContext = {}): PageReading {
+  return readBlocks(isHtml(source) ? htmlBlocks(source) : textBlocks(source), context);
+}
+
+/** Reads a page that has been cut into its lines and tables. */
+export function readBlocks(page: PageBlocks, context: PageContext = {}): PageReading {
+  const format = figureFormatOf(allText(page));
+  const lines = page.blocks.flatMap((block): PlainLine[] => (block.kind === 'line' ? [{ ...block, plain: plainText(block.text, format) }] : []));
+  const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
+  const builder = new ReadingBuilder(linesOf(lines, tables, format));
+  const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, usualPer: null, hasMonthly: false };
+  const { cards, rest } = findPlans(lines);
+  for (const card of cards) readCard(card, builder);
+  readTables(tables, rest, format, builder, whole);
+  const data = readData(page, builder);
+  if (builder.plans.length === 0 && isProcessorPage(rest)) readProcessor(rest, builder, whole);
+  else {
+    for (const grid of findLineGrids(rest, builder.names())) readPlanTable(grid.table, builder, { groups: grid.groups });
+    readRest(rest, builder, whole);
+  }
+  return finished(builder, whole, page, lines, format, context, data);
+}
+
+function allText({ blocks, title }: PageBlocks): string {
+  const texts = blocks.map((block) => (block.kind === 'line' ? block.text : block.rows.map(({ cells }) => cells.join('\n')).join('\n')));
+  return [title, ...texts].join('\n');
+}
+
+function linesOf(lines: readonly PlainLine[], tables: readonly PageTable[], format: FigureFormat): Map<number, ReadLine> {
+  const all = new Map<number, ReadLine>(lines.map(({ line, text, plain }) => [line, { text: shownText(text), plain }]));
+  for (const { rows } of tables)
+    for (const { line, cells } of rows) {
+      const text = shownText(cells.join(' | ').replaceAll('\n', ' '));
+      all.set(line, { text, plain: plainText(text, format) });
+    }
+  return all;
+}
+
+/** Tables: plans in columns or rows, steps of a price, or a list of names with prices. */
+function readTables(tables: readonly PageTable[], rest: readonly PlainLine[], format: FigureFormat, builder: ReadingBuilder, whole: WholePage): void {
+  const plain = (text: string) => plainText(text, format);
+  for (const table of tables) {
+    const plans = planTable(table, plain, builder.names());
+    const heading = [...rest].reverse().find(({ line }) => line < table.line)?.plain ?? '';
+    if (plans) readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);
+    else readPriceList(table, plain, heading, builder);
+  }
+}
+
+/** Data in the page's scripts: where the page itself shows no plans they are read from it, else they confirm it. */
+function readData(page: PageBlocks, builder: ReadingBuilder): { vendor: string; currency: string | null } {
+  const linked = readLinkedData(page.linkedData);
+  if (builder.plans.length > 0) return { vendor: linked?.vendor ?? '', currency: null };
+  const script = readScriptData(page.scriptData);
+  for (const { plan, clauses } of linked?.plans ?? []) {
+    const added = builder.plan(plan, 0);
+    for (const clause of clauses) if (clause.kind === 'read') for (const statement of clause.statements) builder.state(added, statement, 0);
+  }
+  if (builder.plans.length > 0) return { vendor: linked?.vendor ?? '', currency: null };
+  for (const { name, statements } of script.plans) {
+    const added = builder.plan(name, 0);
+    for (const statement of statements) builder.state(added, statement, 0);
+  }
+  for (const { name, statements } of script.addons) {
+    const added = builder.addon(name, 0);
+    for (const statement of statements) builder.state(added, statement, 0);
+  }
+  readAnswers(script.answers, builder);
+  return { vendor: script.vendor, currency: script.currency };
+}
+
+function readAnswers(answers: ReadonlyArray<{ readonly question: string; readonly answer: string }>, builder: ReadingBuilder): void {
+  const lines = answers.flatMap(({ question, answer }, index): PlainLine[] => [
+    { kind: 'line', line: -2 * index - 1, text: question, plain: question },
+    { kind: 'line', line: -2 * index - 2, text: answer, plain: answer },
+  ]);
+  const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, usualPer: null, hasMonthly: false };
+  readRest(lines, builder, whole);
+}
+
+/** A page without plans but with several rates is a payment processor's. */
+function isProcessorPage(lines: readonly PlainLine[]): boolean {
+  return lines.filter(({ plain }) => feesIn(plain, { heading: 'card', isProcessor: true }).length > 0).length >= 2;
+}
+
+function finished(
+  builder: ReadingBuilder,
+  whole: WholePage,
+  page: PageBlocks,
+  lines: readonly PlainLine[],
+  format: FigureFormat,
+  context: PageContext,
+  data: { vendor: string; currency: string | null },
+): PageReading {
+  assembleAll(builder, whole);
+  const said = new Set([...builder.plans, ...builder.addons].flatMap(({ facts }) => facts.flatMap(({ statement }) => amountsOf(statement))));
+  const known = (amount: string) => said.has(amount) || builder.plans.some(({ pieces }) => pieces.some((piece) => piece.amount === amount));
+  const { open, aside } = builder.remainder(known);
+  const shown = lines.filter(({ plain, role }) => role !== 'navigation' && !isMenu(plain));
+  return {
+    vendor: data.vendor || vendorOf(shown, page.title, builder.names()),
+    isProcessor: builder.plans.length === 1 && builder.plans[0]?.name === '',
+    currency: data.currency ?? format.currency ?? (format.hasSigns ? null : (context.currency ?? null)),
+    taxExcluded: whole.taxExcluded,
+    plans: builder.finishedPlans(),
+    addons: builder.finishedAddons(),
+    asked: builder.asked,
+    open,
+    aside,
+    lines: shownLines(lines, page, format),
+    leftOut: page.leftOut,
+  };
+}
+
+function shownLines(lines: readonly PlainLine[], page: PageBlocks, format: FigureFormat) {
+  const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
+  return [...linesOf(lines, tables, format)].map(([line, { text }]) => ({ line, text })).sort((a, b) => a.line - b.line);
+}
+
+function amountsOf(statement: Statement): string[] {
+  if (statement.kind === 'term') return [statement.term.price ?? '', statement.term.intro && 'price' in statement.term.intro ? (statement.term.intro.price ?? '') : ''];
+  return statement.kind === 'joining' ? [statement.amount] : [];
+}
+
+const DOUBTS: Readonly<Record<PriceDoubt['about'], string>> = {
+  period: 'The page does not say how often this is paid. What is it the price of?',
+  'crossed-out': 'A higher price is crossed out. Is it what is paid later?',
+  'two-prices': 'The page states two prices. Which one holds?',
+};
+
+/** Prices are put together last, when everything that bears on them has been read; a doubt is asked once for all plans. */
+function assembleAll(builder: ReadingBuilder, whole: WholePage): void {
+  const hints = { usualPer: whole.usualPer, paidAtOnce: whole.paidAtOnce, hasMonthly: whole.hasMonthly, returnsToFull: whole.returnsToFull };
+  const doubts: Array<{ plan: string; doubt: PriceDoubt }> = [];
+  for (const plan of [...builder.plans, ...builder.addons]) {
+    const isAddon = builder.addons.includes(plan);
+    const { facts, doubts: own, aside } = assemblePrices(plan.pieces, isAddon ? { ...hints, usualPer: hints.usualPer ?? 0 } : hints);
+    plan.facts.unshift(...facts.filter(({ statement }) => statement.kind !== 'introduction'));
+    plan.facts.push(...facts.filter(({ statement }) => statement.kind === 'introduction'));
+    for (const { line, why } of aside) builder.putAside(line, why);
+    doubts.push(...own.map((doubt) => ({ plan: plan.name, doubt })));
+  }
+  for (const about of ['period', 'crossed-out', 'two-prices'] as const) askTogether(builder, about, doubts.filter(({ doubt }) => doubt.about === about));
+  fromSaving(builder, whole);
+}
+
+function askTogether(builder: ReadingBuilder, about: PriceDoubt['about'], doubts: ReadonlyArray<{ readonly plan: string; readonly doubt: PriceDoubt }>): void {
+  const [first] = doubts;
+  if (!first) return;
+  const options = first.doubt.options.map(({ label }, index) => ({
+    label,
+    statements: doubts.flatMap(({ plan, doubt }) => (doubt.options[index]?.statements ?? []).map((statement) => ({ plan, statement }))),
+  }));
+  builder.ask(
+    DOUBTS[about],
+    doubts.flatMap(({ doubt }) => doubt.lines),
+    doubts.map(({ plan }) => plan),
+    options,
+  );
+}
+
+/** Months free give the price by the year; a rounded percentage does not: it is asked. */
+function fromSaving(builder: ReadingBuilder, { saving }: WholePage): void {
+  if (!saving) return;
+  const { line } = saving;
+  const yearly = builder.plans.flatMap((plan) => {
+    const monthly = plan.facts.flatMap(({ statement }) => (statement.kind === 'term' && statement.term.months === 1 ? [statement.term.price] : []))[0];
+    const hasLonger = plan.facts.some(({ statement }) => statement.kind === 'term' && statement.term.months >= 12);
+    return monthly == null || Number(monthly) === 0 || hasLonger ? [] : [{ plan, monthly }];
+  });
+  if (yearly.length === 0) return;
+  if (saving.monthsFree !== undefined) {
+    const paid = 12 - saving.monthsFree;
+    for (const { plan, monthly } of yearly) builder.state(plan, { kind: 'term', term: { months: 12, price: decimal(monthly).times(paid).toFixed() } }, line);
+    return;
+  }
+  const percent = saving.percent ?? '0';
+  builder.ask(`Paying by the year saves ${percent} %, the page says. Is that taken off exactly?`, [line], yearly.map(({ plan }) => plan.name), [
+    {
+      label: `yes, ${percent} % less than twelve months`,
+      statements: yearly.map(({ plan, monthly }) => ({ plan: plan.name, statement: { kind: 'term', term: { months: 12, price: decimal(monthly).times(12).times(decimal(100).minus(percent)).div(100).toFixed() } } })),
+    },
+    { label: 'leave the price by the year open', statements: [] },
+  ]);
+}

@@ -1,0 +1,90 @@
+import { decimal } from '../amount/decimal';
+import { isButton } from './line-kinds';
+import type { PageTable } from './page-blocks';
+import { type PlanTable, priceSteps, readRow } from './page-tables';
+import { addonAt } from './add-ons';
+import { pricePieces, wordPrice } from './price-pieces';
+import type { ReadingBuilder } from './reading-builder';
+import type { WholePage } from './rest-of-page';
+
+/** What surrounds a table of plans. */
+interface TableSurroundings {
+  /** What stands in its corner. */
+  readonly head?: string;
+  /** Lines that head groups of rows. */
+  readonly groups: readonly number[];
+}
+
+/** Reads a table of plans, whether its plans have been named before or not. */
+export function readPlanTable(table: PlanTable, builder: ReadingBuilder, { head = '', groups }: TableSurroundings, whole?: WholePage): void {
+  builder.use(table.line);
+  for (const line of groups) builder.putAside(line, 'heading');
+  const steps = priceSteps(table, head);
+  const known = builder.names();
+  const plans = table.names.map((name) => builder.plan(matching(name, known), table.line));
+  if (steps) return readPriceSteps(steps, builder);
+  for (const [column, lines] of table.heads.entries()) {
+    const plan = plans[column];
+    if (plan) builder.price(plan, pricePieces(lines.map((one) => (wordPrice(one.plain) === 'free' ? { ...one, plain: '¤0 per month' } : one))));
+  }
+  for (const row of table.rows) {
+    const told = row.cells.filter(({ plain }) => plain !== '');
+    if (told.length === 0 || told.every(({ plain }) => isButton(plain))) {
+      builder.putAside(row.line, told.length === 0 ? 'heading' : 'button');
+      continue;
+    }
+    noticeMonthly(row.heading, whole);
+    builder.use(row.line);
+    for (const [column, cell] of readRow(row).entries()) {
+      const plan = plans[column];
+      const line = row.cells[column]?.line ?? row.line;
+      if (!plan) continue;
+      for (const statement of cell.statements) builder.state(plan, statement, line);
+      builder.price(plan, cell.pieces);
+      if (cell.addon) builder.price(builder.addon(cell.addon.name, line), cell.addon.pieces);
+      if (cell.why !== undefined && line !== row.line) builder.putAside(line, cell.why);
+    }
+  }
+}
+
+function matching(name: string, known: readonly string[]): string {
+  return known.find((one) => one.toLowerCase() === name.toLowerCase()) ?? name;
+}
+
+function noticeMonthly(heading: string, whole: WholePage | undefined): void {
+  if (whole && /\bmonthly\b/i.test(heading)) whole.hasMonthly = true;
+}
+
+/** Steps of a price that a plan has besides its own price are asked about: they may come in its place. */
+function readPriceSteps(steps: NonNullable<ReturnType<typeof priceSteps>>, builder: ReadingBuilder): void {
+  const priced = steps.charges.filter(({ plan }) => builder.plans.some((one) => one.name.toLowerCase() === plan.toLowerCase() && one.pieces.length > 0));
+  for (const { plan: name, statement, lines } of steps.charges) {
+    if (priced.length > 0) break;
+    builder.state(builder.plan(name, lines[0] ?? 0), statement, ...lines);
+  }
+  for (const line of steps.beyond) builder.putAside(line, 'beyond the last step, to be asked for');
+  if (priced.length === 0) return;
+  builder.ask(
+    `The price goes up with ${steps.quantity.replaceAll('-', ' ')}. Do these steps take the place of the plan’s own price?`,
+    priced.flatMap(({ lines }) => [...lines]),
+    priced.map(({ plan }) => plan),
+    [
+      { label: 'yes, each step is the whole price', statements: priced.map(({ plan, statement }) => ({ plan, statement })) },
+      { label: 'leave the steps out', statements: [] },
+    ],
+  );
+}
+
+/** A table of names and prices that is not about plans: add-ons, one a row. */
+export function readPriceList(table: PageTable, plain: (text: string) => string, _heading: string, builder: ReadingBuilder): void {
+  for (const { line, cells } of table.rows) {
+    const [name = '', ...rest] = cells.map((cell) => plain(cell.replaceAll('\n', ' ')));
+    const price = rest.find((cell) => /¤\d/.test(cell));
+    if (price === undefined) continue;
+    const addon = addonAt([{ kind: 'line', line, text: name, plain: `${name}: ${price}` }], 0, true);
+    if (!addon || decimal(addon.length).lt(1)) continue;
+    const added = builder.addon(addon.name, line);
+    if (addon.charge) builder.state(added, addon.charge, line);
+    builder.price(added, addon.pieces);
+  }
+}

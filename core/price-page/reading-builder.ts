@@ -1,0 +1,141 @@
+import type { Statement } from '../price-phrase/statement';
+import { amountsIn, figuresIn } from './plain-figures';
+import type { Fact, PageAddon, PageOption, PagePlan, PageQuestion, PageRemainder, PutAside } from './page-reading';
+import type { PricePiece } from './price-pieces';
+
+interface PlanBeingRead {
+  readonly name: string;
+  readonly line: number;
+  readonly facts: Fact[];
+  readonly pieces: PricePiece[];
+}
+
+/** A line of the page as it is read: its own words and its plain figures. */
+export interface ReadLine {
+  readonly text: string;
+  readonly plain: string;
+}
+
+/** Collects what the lines of a page state, and what became of each line. */
+export class ReadingBuilder {
+  readonly plans: PlanBeingRead[] = [];
+  readonly addons: PlanBeingRead[] = [];
+  readonly asked: PageQuestion[] = [];
+  private readonly open = new Map<number, string>();
+  private readonly aside = new Map<number, PutAside>();
+  private readonly used = new Set<number>();
+
+  constructor(private readonly lines: ReadonlyMap<number, ReadLine>) {}
+
+  /** The plan of a name, which is added if it is not there yet. */
+  plan(name: string, line: number): PlanBeingRead {
+    const found = this.plans.find((one) => one.name.toLowerCase() === name.toLowerCase());
+    if (found) return found;
+    const added = { name, line, facts: [], pieces: [] };
+    this.plans.push(added);
+    this.used.add(line);
+    return added;
+  }
+
+  names(): string[] {
+    return this.plans.map(({ name }) => name);
+  }
+
+  /** Puts a fact on a plan, if it has none that says the same thing. */
+  state(plan: PlanBeingRead, statement: Statement, ...lines: readonly number[]): void {
+    for (const line of lines) this.used.add(line);
+    const same = plan.facts.find((fact) => isAbout(fact.statement, statement));
+    if (!same) plan.facts.push({ statement, lines });
+  }
+
+  price(plan: PlanBeingRead, pieces: readonly PricePiece[]): void {
+    for (const piece of pieces) this.used.add(piece.line);
+    plan.pieces.push(...pieces);
+  }
+
+  addon(name: string, line: number): PlanBeingRead {
+    const found = this.addons.find((one) => one.name.toLowerCase() === name.toLowerCase());
+    this.used.add(line);
+    if (found) return found;
+    const added = { name, line, facts: [], pieces: [] };
+    this.addons.push(added);
+    return added;
+  }
+
+  use(...lines: readonly number[]): void {
+    for (const line of lines) this.used.add(line);
+  }
+
+  ask(question: string, lines: readonly number[], plans: readonly string[], options: readonly PageOption[]): void {
+    const text = [...new Set(lines)].map((line) => this.lines.get(line)?.text ?? '').join(' · ');
+    this.asked.push({ question, text, lines: [...new Set(lines)], plans, options });
+  }
+
+  putAside(line: number, why: string): void {
+    this.aside.set(line, { line, text: this.lines.get(line)?.text ?? '', why });
+  }
+
+  leaveOpen(line: number): void {
+    this.open.set(line, this.lines.get(line)?.text ?? '');
+  }
+
+  isSettled(line: number): boolean {
+    return this.used.has(line) || this.aside.has(line) || this.open.has(line) || this.asked.some(({ lines }) => lines.includes(line));
+  }
+
+  isUsed(line: number): boolean {
+    return this.used.has(line);
+  }
+
+  /** Every line that is in none of the lists yet: with a figure it is open, without one it is only words. */
+  remainder(saidElsewhere: (amount: string) => boolean): { open: PageRemainder[]; aside: PutAside[] } {
+    for (const [line, { plain }] of this.lines) {
+      if (this.isSettled(line)) continue;
+      const figures = figuresIn(plain);
+      const amounts = amountsIn(plain);
+      if (figures.length === 0) this.putAside(line, 'no figure in it');
+      else if (amounts.length > 0 && amounts.length === figures.length && amounts.every(saidElsewhere)) this.putAside(line, 'a figure said before');
+      else this.leaveOpen(line);
+    }
+    const inOrder = <One extends PageRemainder>(all: Iterable<One>) => [...all].sort((a, b) => a.line - b.line);
+    return {
+      open: inOrder([...this.open].map(([line, text]) => ({ line, text }))),
+      aside: inOrder([...this.aside.values()].filter(({ line }) => !this.used.has(line) && !this.open.has(line))),
+    };
+  }
+
+  finishedPlans(): PagePlan[] {
+    return this.plans.map(({ name, line, facts }) => ({ name, line, facts }));
+  }
+
+  finishedAddons(): PageAddon[] {
+    return this.addons.filter(({ facts }) => facts.length > 0).map(({ name, line, facts }) => ({ name, line, facts }));
+  }
+}
+
+export type { PlanBeingRead };
+
+/** Whether two statements are about the same thing of a plan, so that the first one holds. */
+function isAbout(one: Statement, other: Statement): boolean {
+  switch (one.kind) {
+    case 'term':
+      return other.kind === 'term' && other.term.months === one.term.months;
+    case 'limit':
+      return other.kind === 'limit' && other.quantity === one.quantity && other.yearly === one.yearly;
+    case 'feature':
+      return other.kind === 'feature' && other.feature === one.feature;
+    case 'charge':
+      return other.kind === 'charge' && chargeKey(one) === chargeKey(other);
+    case 'introduction':
+      return false;
+    default:
+      return other.kind === one.kind;
+  }
+}
+
+/** A fee is the same fee if its kind, what it is narrowed to and what it counts are the same. */
+function chargeKey({ charge }: Extract<Statement, { kind: 'charge' }>): string {
+  const { bucket = 'transaction', on = 'orders', only = null, label } = charge;
+  const isNamed = bucket === 'payment' && !/^(?:card fee|domestic cards|cards from abroad|cards in person)$/i.test(label);
+  return JSON.stringify([bucket, on, only, isNamed ? label : '']);
+}

@@ -1,0 +1,256 @@
+import { addonAt } from './add-ons';
+import { capital, feesIn } from './fees';
+import type { PlainLine } from './find-plans';
+import { nameWords } from './find-plans';
+import { isBadge, isButton, isMenu, isQuestion, type SectionKind, sectionOf } from './line-kinds';
+import { markOf, readItem } from './list-items';
+import { namedPrices } from './named-prices';
+import type { PageOption } from './page-reading';
+import { isPriceLine } from './price-pieces';
+import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
+import { unitChargeIn } from './unit-charges';
+import { dayStatements, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './whole-page';
+
+/** What the lines outside the plans say of the whole page. */
+export interface WholePage {
+  taxExcluded: boolean | null;
+  saving: (YearlySaving & { readonly line: number }) | null;
+  returnsToFull: boolean;
+  paidAtOnce: number | null;
+  usualPer: number | null;
+  hasMonthly: boolean;
+}
+
+interface Place {
+  section: SectionKind | null;
+  /** The last heading, in plain figures. */
+  heading: string;
+  question: string;
+  /** The plan whose name stood alone on the line before. */
+  about: string | null;
+}
+
+/**
+ * Reads what stands outside the plans: sections of fees and add-ons, sentences about all plans or the ones they name,
+ * questions with their answers. Answers only add what nothing else states, or confirm it.
+ */
+export function readRest(lines: readonly PlainLine[], builder: ReadingBuilder, page: WholePage): void {
+  const place: Place = { section: null, heading: '', question: '', about: null };
+  for (let at = 0; at < lines.length; at += 1) {
+    const line = lines[at];
+    if (!line || builder.isUsed(line.line)) continue;
+    if (isNoContent(line)) {
+      builder.putAside(line.line, line.role === 'navigation' || isMenu(line.plain) ? 'menu' : 'button');
+      noticeSwitches(line, page);
+      continue;
+    }
+    if (enters(line, lines[at + 1], place, builder)) continue;
+    at += readStatements(lines, at, place, builder, page);
+  }
+}
+
+function isNoContent({ plain, role }: PlainLine): boolean {
+  if (role === 'navigation' || role === 'footer') return true;
+  return isMenu(plain) || isBadge(plain) || (isButton(plain) && !/\?$/.test(plain)) || (role === 'button' && !/\d/.test(plain));
+}
+
+/** "Monthly" beside "Yearly" is a switch between two ways of paying. */
+function noticeSwitches({ plain }: PlainLine, page: WholePage): void {
+  if (/^(?:(?:pay|bill(?:ed)?) )?(?:monthly|month to month)$|^per month$/i.test(plain)) page.hasMonthly = true;
+}
+
+/** Headings, questions and plans' names set what the next lines are about. */
+function enters(line: PlainLine, next: PlainLine | undefined, place: Place, builder: ReadingBuilder): boolean {
+  const { plain, text, role } = line;
+  const section = sectionOf(plain);
+  if (section !== null) {
+    place.section = section;
+    place.heading = plain.toLowerCase().replace(/[:.]+$/, '');
+    place.question = '';
+    place.about = null;
+    builder.putAside(line.line, 'heading');
+    return true;
+  }
+  if (isQuestion(plain)) {
+    place.question = plain;
+    place.about = null;
+    builder.putAside(line.line, 'question');
+    return true;
+  }
+  const name = builder.names().find((one) => one.toLowerCase() === nameWords(text).toLowerCase());
+  if (name !== undefined && next && !/^\p{L}+$/u.test(next.plain)) {
+    place.about = name;
+    builder.putAside(line.line, 'heading');
+    return true;
+  }
+  if (role === 'heading' && !/\d/.test(plain)) {
+    place.heading = plain.toLowerCase();
+    place.question = '';
+    return false;
+  }
+  return false;
+}
+
+/** @returns how many lines more than one were read */
+function readStatements(lines: readonly PlainLine[], at: number, place: Place, builder: ReadingBuilder, page: WholePage): number {
+  const line = lines[at];
+  if (!line) return 0;
+  const before = builder.isUsed(line.line);
+  const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
+  wholePageOf(line, place, builder, page);
+  if (place.section === 'every plan' && readEveryPlan(line, builder)) return 0;
+  const hasPrices = readNamedPrices(line, place, builder);
+  if (!hasPrices && readFees(line, place, builder)) return 0;
+  const isUnderHeading = isAddonSection && place.question === '';
+  const addon = hasPrices ? null : addonAt(lines, at, isUnderHeading || isPair(lines, at, place));
+  if (addon && !(isAboutUnits(line.plain) && !isUnderHeading)) {
+    const added = builder.addon(addon.name, addon.line);
+    if (addon.charge) builder.state(added, addon.charge, addon.line);
+    builder.price(added, addon.pieces);
+    for (const { line: own } of lines.slice(at, at + addon.length)) if (!builder.isUsed(own)) builder.putAside(own, 'words about an add-on');
+    return addon.length - 1;
+  }
+  if (!hasPrices && readUnits(line, place, builder)) return 0;
+  if (!before && !builder.isUsed(line.line) && !/\d/.test(line.plain)) builder.putAside(line.line, 'no figure in it');
+  if (!/\d/.test(line.plain) && line.plain.split(' ').length <= 8 && place.section !== 'addons') place.heading = line.plain.toLowerCase();
+  return 0;
+}
+
+/** A definition list's term with its price below reads like an add-on. */
+function isPair(lines: readonly PlainLine[], at: number, { question, section }: Place): boolean {
+  const [own, next] = [lines[at], lines[at + 1]];
+  return own?.role === 'heading' && section !== 'fees' && question === '' && next !== undefined && isPriceLine(next.plain);
+}
+
+/** "Extra contacts: 4 for each 1,000" is a price for more than a plan includes. */
+function isAboutUnits(plain: string): boolean {
+  const charge = unitChargeIn(plain);
+  return charge !== null && (charge.beyond === true || /\b(?:traffic|bandwidth|transfer|contacts|emails|storage)\b/i.test(plain.split('¤')[0] ?? ''));
+}
+
+/** What holds for the whole page: trials, refunds, tax, joining fees, how prices are meant. */
+function wholePageOf({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder, page: WholePage): void {
+  const heading = place.question || (/\b(?:trial|refund|money back)/.test(place.heading) ? place.heading : '');
+  const plans = plansFor(plain, place, builder, 'priced');
+  for (const statement of dayStatements(plain, heading)) for (const plan of plans) builder.state(plan, statement, line);
+  const tax = taxStatedIn(/\bvat\b|\btax/i.test(place.question) ? `VAT ${plain}` : plain);
+  if (tax !== null && page.taxExcluded === null) {
+    page.taxExcluded = tax;
+    builder.putAside(line, 'how prices are stated');
+  }
+  if (isWithoutJoiningFee(plain) || (/\bset-?up (?:fee|cost)/i.test(place.question) && /^no\b/i.test(plain)))
+    for (const plan of plansFor(plain, place, builder, 'every')) builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
+  const saving = yearlySavingIn(plain);
+  if (saving) {
+    page.saving ??= { ...saving, line };
+    builder.putAside(line, 'a saving that follows from the prices');
+  }
+  if (/\brenews?\b[^.]*\b(?:full|regular|standard|normal) price\b|\bfirst (?:term|year|period) only\b/i.test(plain)) page.returnsToFull = true;
+  const atOnce = /\b(?:prices?|rates?) (?:for|are for) (\d+) months? paid (?:at once|upfront|in advance)/i.exec(plain)?.[1];
+  if (atOnce !== undefined) page.paidAtOnce = Number(atOnce);
+  if (/^(?:all )?(?:monthly prices|prices (?:are )?(?:a|per) month)\b/i.test(plain)) page.usualPer = 1;
+  if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
+}
+
+type Scope = 'priced' | 'every';
+
+/** The plans that a sentence is about: those it names, all, all that are paid for; else those that are priced, or all. */
+export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>, builder: ReadingBuilder, usual: Scope): PlanBeingRead[] {
+  const { plans } = builder;
+  if (place.about !== null) return plans.filter(({ name }) => name === place.about);
+  const named = plans.filter(({ name }) => isNamed(name, plain));
+  if (named.length > 0) return named;
+  if (/\b(?:paid|paying) plans?\b/i.test(plain)) return plans.filter((plan) => !isFree(plan));
+  if (/\b(?:any|all|every|each|both|whichever) (?:of (?:our|the) )?(?:\w+ )?(?:plans?|packages?|servers?|prices)\b|\bon every\b/i.test(plain)) return [...plans];
+  return usual === 'every' ? [...plans] : plans.filter((plan) => !isFree(plan) && !isAskedFor(plan));
+}
+
+function isNamed(name: string, plain: string): boolean {
+  if (name.length < 2) return false;
+  const isCommon = /^(?:free|basic|plus|pro|start|plan|small|medium|large)$/i.test(name);
+  return new RegExp(`(?<![\\p{L}\\d])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\d])`, isCommon ? 'u' : 'iu').test(plain);
+}
+
+function isFree({ pieces }: PlanBeingRead): boolean {
+  return pieces.length > 0 && pieces.every(({ amount, isOnce }) => (amount !== null && Number(amount) === 0) || isOnce);
+}
+
+function isAskedFor({ pieces }: PlanBeingRead): boolean {
+  return pieces.length > 0 && pieces.every(({ amount }) => amount === null);
+}
+
+function readEveryPlan({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
+  const item = readItem(plain);
+  if (item.statements.length === 0 || !(markOf(plain).isMarked || plain.split(' ').length <= 6)) return false;
+  for (const plan of builder.plans) for (const statement of item.statements) builder.state(plan, statement, line);
+  return true;
+}
+
+function readNamedPrices({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
+  const priced = builder.plans.filter((plan) => !isFree(plan) && !isAskedFor(plan)).map(({ name }) => name);
+  const prices = namedPrices(plain, line, builder.names(), priced, place.question);
+  for (const { plan, pieces } of prices) {
+    const found = builder.plans.find(({ name }) => name === plan);
+    if (found) builder.price(found, pieces);
+  }
+  return prices.length > 0;
+}
+
+function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
+  const heading = place.about !== null || place.section === 'fees' || place.question === '' ? place.heading : place.question.toLowerCase();
+  const isMeant = place.section === 'fees' || place.about !== null || /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
+  if (!isMeant) return false;
+  const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
+  if (fees.length === 0) return false;
+  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !takesNothing(plan));
+  const regional = fees.filter(({ isRegional }) => isRegional);
+  for (const { statement, isRegional } of fees)
+    if (!isRegional) for (const plan of plans) if (!hasOwnFee(plan, statement.charge.only, statement.charge.bucket ?? 'transaction', line)) builder.state(plan, statement, line);
+  for (const { statement } of regional) askRegion(builder, plans, statement, line);
+  if (regional.length === 0) builder.use(line);
+  return true;
+}
+
+/** A plan with a fee of its own for the same thing does not get the page's general one. */
+function hasOwnFee({ facts }: PlanBeingRead, only: unknown, bucket: string, line: number): boolean {
+  return facts.some(
+    ({ statement, lines }) =>
+      statement.kind === 'charge' &&
+      !lines.includes(line) &&
+      statement.charge.how === 'per-order' &&
+      (statement.charge.bucket ?? 'transaction') === bucket &&
+      JSON.stringify(statement.charge.only ?? null) === JSON.stringify(only ?? null),
+  );
+}
+
+/** A plan on which nothing is sold has no fees of sales. */
+function takesNothing({ facts }: PlanBeingRead): boolean {
+  return facts.some(({ statement }) => statement.kind === 'limit' && statement.quantity === 'orders' && statement.most === '0');
+}
+
+function askRegion(builder: ReadingBuilder, plans: readonly PlanBeingRead[], statement: ReturnType<typeof feesIn>[number]['statement'], line: number): void {
+  const names = plans.map(({ name }) => name);
+  const option = (label: string, only: { cards: string[] } | null): PageOption => ({
+    label,
+    statements: names.map((plan) => ({
+      plan,
+      statement: { ...statement, charge: { ...statement.charge, ...(only ? { only, label: 'Domestic cards' } : {}) } },
+    })),
+  });
+  builder.ask('Whose cards are these, seen from your shop?', [line], names, [
+    option('those of all my customers, unless another fee is named', null),
+    option('those from my own country; others have another fee', { cards: ['domestic'] }),
+  ]);
+}
+
+function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
+  const over = /\b(?:over|more than|exceed|beyond) (?:my|the|your|our) (\p{L}+)/iu.exec(place.question)?.[1] ?? '';
+  const charge = unitChargeIn(plain, over || (place.section === 'addons' ? '' : place.heading));
+  if (!charge) return false;
+  const isGeneral = place.section === 'fees' || charge.beyond === true || charge.charge.on === undefined || over !== '' || 'free' in charge.charge;
+  if (!isGeneral) return false;
+  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !(place.section === 'fees' && takesNothing(plan)));
+  const named = { ...charge, charge: { ...charge.charge, label: capital(charge.charge.label) } };
+  for (const plan of plans) builder.state(plan, named, line);
+  return plans.length > 0;
+}

@@ -1,0 +1,165 @@
+import type { Statement } from '../price-phrase/statement';
+import { countedThing } from './counted-things';
+import { feesIn } from './fees';
+import { feature, featureName, limitsIn } from './list-items';
+import { type PricePiece, pricePieces, wordPrice } from './price-pieces';
+import { unitChargeIn } from './unit-charges';
+import { dayStatements } from './whole-page';
+
+/** A cell of a row, in plain figures. */
+export interface RowCell {
+  readonly plain: string;
+  readonly line: number;
+}
+
+/** What a cell states about its plan, together with its row's heading. */
+export interface CellReading {
+  readonly statements: readonly Statement[];
+  readonly pieces: readonly PricePiece[];
+  /** An add-on that the cell prices. */
+  readonly addon?: { readonly name: string; readonly pieces: readonly PricePiece[] };
+  /** Why the cell states nothing. */
+  readonly why?: string;
+}
+
+const YES = /^(?:[✓✔☑✅]|yes|included|✓ ?included|available|true)$/iu;
+const NO = /^(?:[✗✘✖×❌✕]|no|not included|[–—-]|none|not available|n\/a|not possible)$/iu;
+const PRICE_ROW = /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal)\b/i;
+const HOURLY = /\b(?:hourly|per hour|hour|an hour)\b/i;
+const JOINING = /\b(?:set-?up|joining|activation|onboarding|sign-?up)\b/i;
+const FEE_ROW =
+  /\b(?:fees?|rates?|commission|share of|processing|card payments?|payment provider|provider|gateway|in person|online|invoices?|card on file|international cards?|transactions?|cards?)\b/i;
+const FURTHER = /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\bprice per\b/i;
+const NOT_STATED = /^(?:custom|on request|ask us|contact us|talk to us|individual|by agreement|negotiable)$/i;
+
+const NOTHING: CellReading = { statements: [], pieces: [] };
+
+/**
+ * What a cell states: read with its row's heading, its section and its unit.
+ *
+ * @param heading - the row's heading in plain figures
+ * @param hasFigures - whether other cells of the row hold amounts of money
+ * @example readCell('Video storage', { plain: '5 hours', line: 3 }) // at most 5 hours of video
+ */
+export function readCell(heading: string, cell: RowCell, row: RowKind): CellReading {
+  const { plain } = cell;
+  if (plain === '') return { ...NOTHING, why: 'an empty cell' };
+  if (NOT_STATED.test(plain) && row !== 'price') return { ...NOTHING, why: 'to be asked for' };
+  switch (row) {
+    case 'price':
+      return { statements: [], pieces: pricesOf(heading, cell) };
+    case 'hourly':
+      return { ...NOTHING, why: 'the price by the hour; a whole month is priced beside it' };
+    case 'joining':
+      return joiningOf(plain);
+    case 'trial':
+      return daysOf(heading, plain);
+    case 'fee':
+      return feeOf(heading, plain);
+    case 'further':
+      return furtherOf(heading, plain);
+    case 'other':
+      return otherOf(heading, cell);
+  }
+}
+
+export type RowKind = 'price' | 'hourly' | 'joining' | 'trial' | 'fee' | 'further' | 'other';
+
+/** Of what kind a row is, by its heading and what its cells hold. */
+export function rowKindOf(heading: string, cells: readonly string[]): RowKind {
+  const told = cells.filter((cell) => cell !== '');
+  const isMoney = (cell: string) => /^\D{0,12}[\uE000]?¤\d/.test(cell) || wordPrice(cell) !== null;
+  const hasMoney = told.some((cell) => /¤\d/.test(cell));
+  const hasPercent = told.some((cell) => /\d%/.test(cell));
+  if (JOINING.test(heading) && (hasMoney || told.some((cell) => /^(?:free|none|0|no)$/i.test(cell)))) return 'joining';
+  if (/\btrial\b/i.test(heading) || /\b(?:money[- ]back|refund)/i.test(heading)) return 'trial';
+  if (HOURLY.test(heading) && hasMoney) return 'hourly';
+  if (hasPercent && !/\b(?:uptime|availability|sla)\b/i.test(heading) && !told.every((cell) => /\b(?:off|discount)\b/i.test(cell))) return 'fee';
+  if (FEE_ROW.test(heading) && /\b(?:fees?|commission|share of|rates?)\b/i.test(heading) && told.every((cell) => NO.test(cell) || /^(?:0%?|free)$/i.test(cell)))
+    return 'fee';
+  if (hasMoney && FURTHER.test(heading)) return 'further';
+  const isPriced = told.length > 0 && told.filter(isMoney).length >= Math.ceil(told.length / 2);
+  if (isPriced && (PRICE_ROW.test(heading) || heading === '') && hasMoney) return 'price';
+  return 'other';
+}
+
+/** The heading says what the amounts are for where the cells do not. */
+function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
+  const words = heading.toLowerCase();
+  const word = wordPrice(plain);
+  if (word === 'asked for' || NO.test(plain))
+    return NO.test(plain) ? [] : pricePieces([{ line, plain: '¤0 per month' }]).map((piece) => ({ ...piece, amount: null }));
+  const amounts = word === 'free' ? '¤0' : plain;
+  const isBare = !/(?:\/|per|a|an)\s?(?:month|mo|year|yr|m|y)\b|monthly|yearly|annually/i.test(amounts.split('\n')[0] ?? '');
+  const behind = isBare ? ` ${periodWords(words)}` : '';
+  const before = /\b(?:renewal|renews|regular|afterwards|later)\b/.test(words) ? 'renewal price ' : '';
+  const [first = '', ...more] = amounts.split('\n');
+  return pricePieces([`${before}${first}${behind}`, ...more].map((one) => ({ line, plain: one })));
+}
+
+function periodWords(words: string): string {
+  const paid = /\b(?:paid|billed|when paid|pay) (?:yearly|annually|by the year|for a year)\b/.test(words) ? ' billed yearly' : '';
+  if (/\b(?:a|per|each|\/) ?(?:month|mo)\b|\bmonthly\b|\/month/.test(words) && !/\b(?:paid|billed) monthly\b/.test(words.replace(/\bmonthly price\b/, ''))) return `per month${paid}`;
+  if (paid !== '' && /\bmonth/.test(words)) return `per month${paid}`;
+  if (/\b(?:year|yearly|annual|annually)\b/.test(words)) return 'per year';
+  return /\bmonth/.test(words) ? 'per month' : '';
+}
+
+function joiningOf(plain: string): CellReading {
+  const amount = /¤(\d+(?:\.\d+)?)/.exec(plain)?.[1] ?? (/^(?:free|none|no|0)\b/i.test(plain) || NO.test(plain) ? '0' : undefined);
+  return amount === undefined ? { ...NOTHING, why: 'no amount' } : { statements: [{ kind: 'joining', label: 'Set-up', amount }], pieces: [] };
+}
+
+function daysOf(heading: string, plain: string): CellReading {
+  if (NO.test(plain)) return { ...NOTHING, why: 'no trial' };
+  const statements = dayStatements(`${heading}: ${plain}`, '');
+  return statements.length > 0 ? { statements, pieces: [] } : { ...NOTHING, why: 'no days' };
+}
+
+function feeOf(heading: string, plain: string): CellReading {
+  if (/^(?:not possible|not available|n\/a)$/i.test(plain)) return { ...NOTHING, why: 'not to be had' };
+  if (/^[–—-]$/.test(plain)) return { ...NOTHING, why: 'no fee is named' };
+  const rate = NO.test(plain) || /^(?:0|free)$/i.test(plain) ? '0%' : plain.replace(/^\+/, '');
+  const statements = feesIn(rate, { heading: heading.toLowerCase() }).map(({ statement }) => statement);
+  return statements.length > 0 ? { statements, pieces: [] } : { ...NOTHING, why: 'no rate' };
+}
+
+/** "Each further label: 9p" is a price for more than the plan includes. */
+function furtherOf(heading: string, plain: string): CellReading {
+  const amount = /¤(\d+(?:\.\d+)?)/.exec(plain)?.[0];
+  if (amount === undefined) return { ...NOTHING, why: 'not to be had' };
+  const noun = heading.toLowerCase().replace(/\b(?:each|per|price|for|every|further|additional|extra|more|overage|the|of|an?|cost|beyond that)\b/g, ' ').replace(/\s+/g, ' ').trim();
+  const own = /¤[\d.]+\s*(?:per|\/|for|each)\s*\S+/.test(plain);
+  const charge = unitChargeIn(own ? plain : `${amount} per additional ${noun}`, noun);
+  return charge ? { statements: [charge], pieces: [] } : { ...NOTHING, why: 'no amount for one' };
+}
+
+function otherOf(heading: string, { plain, line }: RowCell): CellReading {
+  if (YES.test(plain)) return { statements: [feature(heading, true)], pieces: [] };
+  if (NO.test(plain)) return { statements: [feature(heading, false)], pieces: [] };
+  if (/^(?:add-?on|optional|extra|at extra cost|paid add-?on)$/i.test(plain)) return { ...NOTHING, why: 'only as an add-on' };
+  const money = /¤\d/.test(plain);
+  if (money && !/\b(?:sales|revenue|turnover)\b/i.test(heading)) {
+    const pieces = pricePieces([{ line, plain }]);
+    return { ...NOTHING, addon: { name: heading, pieces } };
+  }
+  const named = plain.replace(/^[✓✔✗✘]\s*/u, '');
+  const limits = limitsIn(named, heading).map((limit) => withHeading(limit, named, heading));
+  if (limits.length > 0) return { statements: limits, pieces: [] };
+  const isMarked = named !== plain;
+  return { statements: [...(isMarked ? [feature(heading, !/^[✗✘]/.test(plain))] : []), ...namedFeatures(heading, named)], pieces: [] };
+}
+
+/** A size of each file is not what can be stored. */
+function withHeading(limit: Statement, plain: string, heading: string): Statement {
+  if (limit.kind !== 'limit' || !/\bper (?:file|upload|video|page|e-?mail|image)\b/i.test(heading)) return limit;
+  return { ...limit, quantity: countedThing(heading)?.quantity === 'storage' ? featureName(heading) : (limit.quantity ?? plain) };
+}
+
+/** "Daily" under Backups is daily backups; "e-mail and chat" under Support both kinds of support. */
+function namedFeatures(heading: string, plain: string): Statement[] {
+  return plain
+    .split(/,\s*|\s+(?:and|&|\+)\s+/)
+    .filter((one) => one.trim() !== '' && one.split(' ').length <= 5)
+    .map((one) => feature(`${one} ${heading}`, true));
+}
