@@ -159,7 +159,7 @@ function shownFor(piece: PricePiece, per: number, totals: readonly PricePiece[],
   const { amount, billed, line } = piece;
   const total =
     billed === null && per === 1
-      ? totals.find((one) => !used.has(one) && one.isTotal && fits(one, amount, monthsOf(one, A_YEAR)))
+      ? totals.find((one) => !used.has(one) && fits(one, amount, monthsOf(one, A_YEAR)))
       : undefined;
   if (total) {
     used.add(total);

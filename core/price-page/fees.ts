@@ -29,6 +29,7 @@ const OTHER_WAYS =
 const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
+const NO_FEE_AFTER = /\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|sales? fees?|selling fees?|commissions?|platform fees?|fees? on sales|fee per sale|share of (?:your |each )?sales?)\b/;
 
@@ -50,6 +51,8 @@ export interface FeeSurroundings {
 export function feesIn(plain: string, { heading, isProcessor = false }: FeeSurroundings): StatedFee[] {
   const text = plain.toLowerCase();
   const rates = [...text.matchAll(RATE)];
+  const isAboutFees = (words: string) =>
+    CARDS.test(words) || PLATFORM.test(words) || OUTSIDE.test(words) || /\bfees?\b|\brates?\b|\bper (order|transaction|booking)\b/.test(words);
   const found = rates.flatMap((match, index): StatedFee[] => {
     const [written, percent, fixed, each] = match;
     const end = rates[index + 1]?.index ?? text.length;
@@ -59,19 +62,12 @@ export function feesIn(plain: string, { heading, isProcessor = false }: FeeSurro
     const own = `${before} ${after}`;
     if (NO_FEE.test(own) && !PLATFORM.test(own)) return [];
     const words = `${heading} ${own}`;
-    if (
-      !isProcessor &&
-      !CARDS.test(words) &&
-      !PLATFORM.test(words) &&
-      !OUTSIDE.test(words) &&
-      !/\bfees?\b|\brates?\b|\bper (order|transaction|booking)\b/.test(words)
-    )
-      return [];
+    if (!isProcessor && !isAboutFees(`${heading} ${text}`)) return [];
     const label = isProcessor ? labelOf(before, after, heading) : '';
     return [feeOf({ percent, fixed: fixed ?? each }, own, words, label)];
   });
   if (found.length > 0) return found;
-  return NO_PLATFORM_FEE.test(text) || (NONE.test(text) && PLATFORM.test(heading)) ? [noFee()] : [];
+  return NO_PLATFORM_FEE.test(text) || NO_FEE_AFTER.test(text) || (NONE.test(text) && PLATFORM.test(heading)) ? [noFee()] : [];
 }
 
 function noFee(): StatedFee {
@@ -102,10 +98,13 @@ function feeOf(
   return { statement: { kind: 'charge', charge }, ...(isRegional ? { isRegional } : {}) };
 }
 
+const CARD_HEADING = /\b(cards?|processing|payment (fees?|rates?|processing))\b/;
+
 function bucketOf(own: string, words: string, hasBoth: boolean): Bucket {
   if (OUTSIDE.test(words)) return 'transaction';
   if (/\b(transaction fees?|commission|platform|sales? fees?|our share)\b/.test(own)) return 'transaction';
-  if (CARDS.test(own) && !/of payments from/.test(own)) return 'payment';
+  if (/\b(cards?|processing|debit|credit|wallets?|invoices?)\b/.test(own) || (hasBoth && CARDS.test(own))) return 'payment';
+  if (/\bpayments?\b/.test(own) && !hasBoth && !CARD_HEADING.test(words)) return 'transaction';
   if (PLATFORM.test(words)) return hasBoth && CARDS.test(words) ? 'payment' : 'transaction';
   if (CARDS.test(words) || hasBoth || IN_PERSON.test(words)) return 'payment';
   return 'transaction';

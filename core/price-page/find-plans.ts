@@ -38,13 +38,16 @@ interface Head {
  * A name counts more where the page says it again: in a button, above a column, in an answer.
  */
 export function findPlans(lines: readonly PlainLine[]): FoundPlans {
-  const said = wordsSaidAgain(lines);
+  const said = nameEvidence(lines);
   const anchors = priceAnchors(lines);
   const heads = anchors.flatMap((price): Head[] => {
     const name = nameAbove(lines, price, said);
-    return name === null ? [] : [{ name, price }];
+    if (name === null) return [];
+    // Words alone ("Talk to us", "Free") price a plan only under a name that is beyond doubt.
+    return wordPrice(lines[price]?.plain ?? '') !== null && !isFirm(lines[name], said) ? [] : [{ name, price }];
   });
-  const plans = ofOneRun(lines, heads);
+  const firm = heads.filter(({ name }) => isFirm(lines[name], said));
+  const plans = ofOneRun(lines, firm.length >= 2 && firm.length >= heads.length / 2 ? firm : heads);
   if (plans.length === 0) return { cards: [], rest: lines };
   const cards = plans.map(({ name }, index): PlanCard => {
     const next = plans[index + 1];
@@ -68,26 +71,51 @@ export function nameWords(text: string): string {
     .trim();
 }
 
-/** Words that stand on the page more than once, or in a button: they can be names. */
-function wordsSaidAgain(lines: readonly PlainLine[]): ReadonlyMap<string, number> {
+/** What the page says of words that may be a plan's name. */
+interface NameEvidence {
+  /** Words that a button, "everything in …" or a run of names repeats. */
+  readonly named: ReadonlySet<string>;
+  /** How often words are a line of their own. */
+  readonly counts: ReadonlyMap<string, number>;
+}
+
+function nameEvidence(lines: readonly PlainLine[]): NameEvidence {
   const counts = new Map<string, number>();
-  const count = (words: string, weight: number) => counts.set(words.toLowerCase(), (counts.get(words.toLowerCase()) ?? 0) + weight);
-  for (const { text } of lines) {
-    count(text, 1);
-    const named =
-      /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?(\p{Lu}[\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/iu.exec(
-        text,
+  const named = new Set<string>();
+  for (const { text, plain } of lines) {
+    counts.set(text.toLowerCase(), (counts.get(text.toLowerCase()) ?? 0) + 1);
+    const words =
+      /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?(\p{Lu}[\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/u.exec(
+        text.replace(/^(?:Choose|Get|Buy|Select|Start|Begin|Try|Order|Take|Everything|All)/, (word) => word.toLowerCase()),
       )?.[1];
-    if (named !== undefined && !/^(?:started|start|it|now|in touch|free)/i.test(named)) count(named, 1);
+    if (words !== undefined && !/^(?:started|start|it|now|in touch|free)/i.test(words)) named.add(words.toLowerCase());
+    if (/\bplan$/i.test(text) && plain.split(' ').length <= 4) named.add(text.toLowerCase());
   }
-  return counts;
+  for (const name of namesInRuns(lines, counts)) named.add(name);
+  return { named, counts };
+}
+
+/** Lines that follow each other and each stand on the page again are the names above a table. */
+function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, number>): string[] {
+  const found: string[] = [];
+  let run: string[] = [];
+  for (const { text, plain, opens } of lines) {
+    const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1 && canBeName(text, plain) && !isButton(plain) && !isMark(plain);
+    if (isAgain && !run.includes(text.toLowerCase()) && !(opens && run.length > 0)) run.push(text.toLowerCase());
+    else {
+      if (run.length >= 2) found.push(...run);
+      run = isAgain ? [text.toLowerCase()] : [];
+    }
+  }
+  return run.length >= 2 ? [...found, ...run] : found;
 }
 
 /** Lines at which a price begins: an amount or "Free", with no other price line right before it. */
 function priceAnchors(lines: readonly PlainLine[]): number[] {
   return lines.flatMap(({ plain, role }, at) => {
     if (role === 'navigation' || role === 'footer') return [];
-    const begins = isPriceLine(plain) || wordPrice(plain) !== null || isOffer(plain);
+    const isNameOnly = wordPrice(plain) === 'free' && isNameLike(lines, at);
+    const begins = isPriceLine(plain) || (wordPrice(plain) !== null && !isNameOnly) || isOffer(plain) || isOnlyTrial(plain);
     if (!begins) return [];
     let before = at - 1;
     while (before >= 0 && (isBadge(lines[before]?.plain ?? '') || isLeadIn(lines[before]?.plain ?? ''))) before -= 1;
@@ -107,20 +135,25 @@ function isOffer(plain: string): boolean {
   return !/\b(?:additional|extra|further|each)\b|\bper (?!month|year)/i.test(plain);
 }
 
+/** A plan that can only be tried: "Free for 14 days". */
+function isOnlyTrial(plain: string): boolean {
+  return /^free for \d+ (?:days|weeks)$/i.test(plain);
+}
+
 /** "From", "Starts at" on a line of their own. */
 function isLeadIn(plain: string): boolean {
   return /^(?:from|starts? at|starts? from|starting at|only|just|now|price)$/i.test(plain);
 }
 
 /** Where the name of the plan stands whose price begins at a line; null if nothing above reads as one. */
-function nameAbove(lines: readonly PlainLine[], price: number, said: ReadonlyMap<string, number>): number | null {
+function nameAbove(lines: readonly PlainLine[], price: number, said: NameEvidence): number | null {
   let best: { at: number; score: number } | null = null;
   let steps = 0;
   for (let at = price - 1; at >= 0 && steps < FARTHEST; at -= 1) {
     const line = lines[at];
     if (!line) break;
     const { plain, text } = line;
-    if (line.role === 'navigation' || sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain)) {
+    if (line.role === 'navigation' || (sectionOf(plain) !== null && !line.opens) || isPriced(plain) || isQuestion(plain)) {
       if (wordPrice(plain) !== 'free' || !isNameLike(lines, at)) break;
     }
     if (isBadge(plain) || isLeadIn(plain)) {
@@ -128,7 +161,7 @@ function nameAbove(lines: readonly PlainLine[], price: number, said: ReadonlyMap
       continue;
     }
     steps += 1;
-    const isName = canBeName(text, plain) || isNameLike(lines, at);
+    const isName = canBeName(text, plain, line.opens) || isNameLike(lines, at);
     if (isName) {
       const score = nameScore(line, said, steps);
       if (!best || score > best.score) best = { at, score };
@@ -144,22 +177,30 @@ function isNameLike(lines: readonly PlainLine[], at: number): boolean {
   return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
 }
 
-function nameScore(line: PlainLine, said: ReadonlyMap<string, number>, steps: number): number {
+function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: number): number {
   const { text, plain } = line;
   const words = plain.split(' ').length;
-  const again = said.get(text.toLowerCase()) ?? said.get(nameWords(text).toLowerCase()) ?? 1;
+  const isNamed = named.has(text.toLowerCase()) || named.has(nameWords(text).toLowerCase());
+  const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1;
   return (
     3 +
-    (again > 1 ? 3 : 0) +
+    (isNamed ? 4 : 0) +
     (line.role === 'heading' ? 3 : 0) +
     (line.opens ? 2 : 0) -
-    (TAGLINE.test(plain) && again <= 1 ? 3 : 0) -
+    (TAGLINE.test(plain) && !isNamed ? 3 : 0) -
     (words > 2 ? words - 2 : 0) -
-    (isButton(plain) && again <= 1 ? 2 : 0) -
+    (isButton(plain) && !isNamed ? (words > 1 || !line.opens ? 6 : 1) : 0) -
+    (isAgain && !isNamed ? 4 : 0) -
     (/\d/.test(plain) ? 1 : 0) -
-    (steps - 1) * 0.5 -
+    (/^(?:unlimited|no|up to|free \w|\d)/i.test(plain) ? 4 : 0) -
+    (steps - 1) * 0.75 -
     (/^\p{Ll}/u.test(text) ? 2 : 0)
   );
+}
+
+/** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */
+function isFirm(line: PlainLine | undefined, { named }: NameEvidence): boolean {
+  return line !== undefined && (line.opens === true || line.role === 'heading' || named.has(line.text.toLowerCase()) || named.has(nameWords(line.text).toLowerCase()));
 }
 
 /**
@@ -207,9 +248,20 @@ function endOfLast(lines: readonly PlainLine[], plans: readonly Head[], index: n
     const before = lines[end - 1];
     if (!line || (endsWithButton && before && end - 1 > head.price && isButton(before.plain))) break;
     if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
-    if (endsCard(line, lines, end) || end - head.name > longest + 6) break;
+    const isSaidBefore = lines.slice(0, head.name).some((one) => one.text === line.text);
+    if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
+    if (namesPlan(line, plans, lines)) break;
   }
   return end;
+}
+
+/** A sentence that names plans is about more than the last one. */
+function namesPlan({ plain, text }: PlainLine, plans: readonly Head[], lines: readonly PlainLine[]): boolean {
+  if (isButton(plain) || /^(?:everything|all) in\b/i.test(plain) || !/\d/.test(plain)) return false;
+  return plans.some(({ name }) => {
+    const words = nameWords(lines[name]?.text ?? '');
+    return words.length > 2 && text !== words && new RegExp(`(?<!\\p{L})${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?!\\p{L})`, 'u').test(text);
+  });
 }
 
 function lastIsButton(lines: readonly PlainLine[], plans: readonly Head[], at: number): boolean {

@@ -104,7 +104,7 @@ class BlockReader {
       isCrossed:
         CROSSED_TAGS.has(tag) || /line-through/.test(style) || /\b(old|was|strike|strikethrough|crossed|price-before)\b/.test(names),
       isHidden,
-      isSilent: SILENT_TAGS.has(tag) || tag === 'svg' || tag === 'title',
+      isSilent: SILENT_TAGS.has(tag) || tag === 'svg' || tag === 'title' || /\b(tip|tooltip|hint|popover|sr-only|visually-hidden)\b/.test(names),
       cycle: cycleOf(names),
       isSup: tag === 'sup',
     });
@@ -135,7 +135,7 @@ class BlockReader {
     const at = this.stack.map((one) => one.tag).lastIndexOf(tag);
     if (at < 0) return;
     if (this.stack[at]?.isCrossed) this.say(CROSSED_OUT.close);
-    if (BLOCK_TAGS.has(tag)) this.breakLine();
+    if (BLOCK_TAGS.has(tag) || tag === 'td' || tag === 'th') this.breakLine();
     this.stack.length = at;
     this.closeTable(tag);
   }

@@ -1,8 +1,9 @@
 import type { Statement } from '../price-phrase/statement';
-import { slugOf } from '../price-phrase/vocabulary';
+import { isUsualQuantity, slugOf } from '../price-phrase/vocabulary';
 import { bareNoun, countedThing, inQuantity } from './counted-things';
 import { feesIn } from './fees';
 import { unitChargeIn } from './unit-charges';
+import { CROSSED_OUT, shownText } from './page-blocks';
 import { dayStatements } from './whole-page';
 
 /** What an item of a plan's list states, and what of it is only words. */
@@ -24,6 +25,7 @@ const NO_ITEM =
 
 /** Whether an item is ticked, crossed or only listed, and its words. */
 export function markOf(text: string): { readonly isThere: boolean; readonly isMarked: boolean; readonly words: string } {
+  if (text.startsWith(CROSSED_OUT.open) && text.endsWith(CROSSED_OUT.close)) return { isThere: false, isMarked: true, words: shownText(text) };
   if (TICK.test(text)) return { isThere: true, isMarked: true, words: text.replace(TICK, '') };
   if (CROSS.test(text)) return { isThere: false, isMarked: true, words: text.replace(CROSS, '') };
   return { isThere: true, isMarked: false, words: text.replace(BULLET, '') };
@@ -44,13 +46,28 @@ export function readItem(plain: string): ReadItem {
   const fees = feesIn(text, { heading: '' });
   const days = dayStatements(text, '');
   const unit = unitChargeIn(text);
-  if (unit) return { statements: [...(unit.charge.how === 'per-unit' && /\bfree\b/.test(text) ? [] : []), unit] };
+  if (unit) return { statements: [unit] };
   if (days.length > 0) return { statements: days };
   const [fee] = fees;
   if (fee) return { statements: [...fees.map(({ statement }) => statement), ...featureBeside(text)] };
-  if (NOT_THERE.test(text)) return { statements: [feature(text.replace(NOT_THERE, ''), false)] };
-  const limits = limitsIn(text);
-  return limits.length > 0 ? { statements: limits } : { statements: [feature(text, true)] };
+  if (NOT_THERE.test(text)) return { statements: [nothingOf(text.replace(NOT_THERE, ''))] };
+  const limits = limitsIn(text.replace(COUNT_BESIDE, '$1'));
+  return limits.length > 0 ? { statements: [...featureWithLimit(text), ...limits] } : { statements: [feature(text, true)] };
+}
+
+/** "No transactions" is a limit of none, "No branding" a feature that is not there. */
+function nothingOf(words: string): Statement {
+  const noun = bareNoun(words);
+  return isUsualQuantity(noun) ? { kind: 'limit', quantity: countedThing(noun)?.quantity ?? slugOf(noun), most: '0' } : feature(words, false);
+}
+
+/** "Community (1 community)" is about the community. */
+const COUNT_BESIDE = /^(\p{L}[^(\d]*?)\s*\([^)]*\d[^)]*\)$/u;
+
+/** "Live lessons for up to 100 people" says that there are live lessons, and for how many. */
+function featureWithLimit(text: string): Statement[] {
+  const before = /^(\p{L}[\p{L} -]{3,40}?)\s+(?:for|with)\s+(?:up to\s+)?(?:\d|unlimited)/iu.exec(text)?.[1];
+  return before === undefined || /^(?:sell|includes?|host|add|create|unlimited|up to|storage|bandwidth|comes)\b/i.test(before) ? [] : [feature(before, true)];
 }
 
 /** "Online payments, 2% fee" says that there are online payments, too. */
@@ -61,17 +78,19 @@ function featureBeside(text: string): Statement[] {
 
 /** All limits that an item states; "unlimited products, storage and bandwidth" states three. */
 export function limitsIn(text: string, heading = ''): Statement[] {
-  if (UNLIMITED.test(text)) return unlimitedIn(text, heading);
+  if (/^(?:unlimited|unmetered|no limit)/i.test(text) || (UNLIMITED.test(text) && !/\d/.test(text))) return unlimitedIn(text, heading);
   const uptime = /(\d+(?:\.\d+)?)%\s*(uptime|availability)|\b(uptime|availability)\b.*?(\d+(?:\.\d+)?)%/i.exec(text);
   if (uptime) return [{ kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[4] ?? null }];
-  const parts = text.split(/,\s+(?=\d)|\s+(?:and|\+)\s+(?=\d)/);
-  return parts.flatMap((part) => limitIn(part, heading) ?? []);
+  const bare = /\b(?:uptime|availability)\b/i.test(heading) ? /^(\d+(?:\.\d+)?)%$/.exec(text)?.[1] : undefined;
+  if (bare !== undefined) return [{ kind: 'feature', feature: 'uptime', value: bare }];
+  const parts = text.split(/,\s+(?=\d|unlimited)|\s+(?:and|\+)\s+(?=\d|unlimited)/i);
+  return parts.flatMap((part) => (UNLIMITED.test(part) ? unlimitedIn(part, heading) : (limitIn(part, heading) ?? [])));
 }
 
 const BEFORE_COUNT = /\b(?:up to|max(?:imum)?(?: of)?|at most|includes?|for|with|limit(?:ed)? to|no more than)\s+(?=¤?\d)/i;
 
 function limitIn(part: string, heading: string): Statement | null {
-  const figure = /(?<![\p{L}\d.¤%/-])(¤?)(\d+(?:\.\d+)?)(?!\s*%)(?![\d/]|-?(?:st|nd|rd|th)\b)[\s-]*(?:×\s*)?(\p{L}[^()]*)?/u.exec(part);
+  const figure = /(?<![\p{L}\d.¤%/-])(¤?)(\d+(?:\.\d+)?)(?!\s*%)(?!\d|\/\d|-?(?:st|nd|rd|th)\b)[\s-]*(?:×\s*)?(\p{L}[^()]*)?/u.exec(part);
   if (!figure) return null;
   const [, isMoney, amount = '', behind = ''] = figure;
   const before = part.slice(0, figure.index).trim();

@@ -3,7 +3,8 @@ import { countedThing } from './counted-things';
 import { nameWords } from './find-plans';
 import { isBadge, isButton } from './line-kinds';
 import type { PageTable } from './page-blocks';
-import { type CellReading, readCell, rowKindOf } from './table-row';
+import { readItem } from './list-items';
+import { type CellReading, readCell, type RowCell, rowKindOf } from './table-row';
 
 /** A table with its cells in plain figures, by plan. */
 export interface PlanTable {
@@ -37,6 +38,7 @@ export function planTable(table: PageTable, plain: (text: string) => string, kno
   const width = Math.max(...rows.map(({ cells }) => cells.length));
   if (width < 2) return null;
   if (arePlansInRows(head.cells, body, known)) return turned(head, body, table.line);
+  if (isWithoutHeadings(head.cells, body, width)) return planTable({ ...table, rows: table.rows.map((row) => ({ ...row, cells: ['', ...row.cells] })) }, plain, known);
   const names = head.cells.slice(1).map(columnName);
   const areNamed = names.length > 0 && names.every((name) => name !== '');
   if (!areNamed || head.cells.slice(1).some((cell) => /^[¤\d]/.test(cell))) return null;
@@ -50,6 +52,16 @@ export function planTable(table: PageTable, plain: (text: string) => string, kno
     })),
     line: table.line,
   };
+}
+
+/** "Free | Lite | Pro" over rows that begin with a figure: there is no column of headings. */
+function isWithoutHeadings(head: readonly string[], body: ReadonlyArray<{ readonly cells: readonly string[] }>, width: number): boolean {
+  const isData = (cell: string) => /^[✓✔✗✘¤\d–—-]/u.test(cell);
+  return head[0] !== '' && head.length === width && !PLAN_HEADING.test(head[0] ?? '') && !countedThingHeading(head[0] ?? '') && body.filter(({ cells }) => isData(cells[0] ?? '')).length > body.length / 2;
+}
+
+function countedThingHeading(cell: string): boolean {
+  return ATTRIBUTE.test(cell);
 }
 
 /** What a column is called: its first line, without a badge beside it. */
@@ -139,8 +151,21 @@ export function stepCharge(quantity: string, bands: ReadonlyArray<{ readonly upT
   return { kind: 'charge', charge };
 }
 
-/** What all cells of a row state, by column. */
+/** What all cells of a row state, by column; "unlimited" is of what the other cells of the row count. */
 export function readRow({ heading, cells }: TableRow): CellReading[] {
   const kind = rowKindOf(heading, cells.map(({ plain }) => plain));
-  return cells.map((cell) => readCell(heading, cell, kind));
+  const readings = cells.map((cell) => (heading === '' ? readListed(cell) : readCell(heading, cell, kind)));
+  const counted = readings.flatMap(({ statements }) => statements.flatMap((one) => (one.kind === 'limit' && typeof one.most === 'string' ? [one.quantity] : [])));
+  const [quantity] = counted;
+  if (quantity === undefined || new Set(counted).size > 1) return readings;
+  return readings.map((reading) => ({
+    ...reading,
+    statements: reading.statements.map((one) => (one.kind === 'limit' && one.most === true ? { ...one, quantity } : one)),
+  }));
+}
+
+/** A cell of a row without a heading reads like an item of a list. */
+function readListed(cell: RowCell): CellReading {
+  if (/^(?:¤|free$|custom)/i.test(cell.plain)) return readCell('Price', cell, 'price');
+  return { statements: readItem(cell.plain).statements, pieces: [] };
 }

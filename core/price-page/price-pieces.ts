@@ -97,14 +97,14 @@ function joined(lines: readonly PriceLine[]): { text: string; lineAt: (index: nu
 
 /** Of what stands before an amount, the words that belong to it. */
 function lastClause(before: string): string {
-  const cut = before.replace(/[\uE000\uE001]/g, '');
-  const at = Math.max(
-    cut.lastIndexOf(', '),
-    cut.lastIndexOf('('),
-    cut.lastIndexOf('; ', cut.trimEnd().length - 2),
-    cut.lastIndexOf(' or '),
-  );
-  return at < 0 ? cut : cut.slice(at + 1);
+  const cut = `${before.replace(/[\uE000\uE001]/g, '')} `;
+  const lines = cut.split(';');
+  const own = lines.at(-1) ?? '';
+  // A line of its own above an amount belongs to it only if it says nothing else than what the amount is.
+  const above = lines.at(-2) ?? '';
+  if (own.trim() === '') return RENEWAL_BEFORE.test(above) && above.trim().split(' ').length <= 3 ? above : '';
+  const at = Math.max(own.lastIndexOf(', '), own.lastIndexOf('('), own.lastIndexOf(' or '));
+  return at < 0 ? own : own.slice(at + 1);
 }
 
 function pieceOf(amount: string, line: number, isMarked: boolean, before: string, after: string): PricePiece {
@@ -119,11 +119,11 @@ function pieceOf(amount: string, line: number, isMarked: boolean, before: string
     line,
     isCrossedOut: isMarked || CROSSED_BEFORE.test(before),
     per,
-    billed: isOnce ? null : billed,
+    billed: isOnce ? null : (billed ?? (TOTAL_BEFORE.test(before) ? per : null)),
     isTotal:
       !isOnce &&
       !isRenewal &&
-      ((TOTAL_BEFORE.test(before) && (per === null || per === billed)) ||
+      ((TOTAL_BEFORE.test(before) && (per === null || billed === null || per === billed)) ||
         (per === null && first !== null && first > 1 && /^[\s;,]*for the first/.test(after))),
     first,
     isRenewal,

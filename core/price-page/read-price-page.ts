@@ -142,7 +142,7 @@ function finished(
   return {
     vendor: data.vendor || vendorOf(shown, page.title, builder.names()),
     isProcessor: builder.plans.length === 1 && builder.plans[0]?.name === '',
-    currency: data.currency ?? format.currency ?? (format.hasSigns ? null : (context.currency ?? null)),
+    currency: data.currency ?? format.currency ?? context.currency ?? null,
     taxExcluded: whole.taxExcluded,
     plans: builder.finishedPlans(),
     addons: builder.finishedAddons(),

@@ -29,7 +29,7 @@ const HOURLY = /\b(?:hourly|per hour|hour|an hour)\b/i;
 const JOINING = /\b(?:set-?up|joining|activation|onboarding|sign-?up)\b/i;
 const FEE_ROW =
   /\b(?:fees?|rates?|commission|share of|processing|card payments?|payment provider|provider|gateway|in person|online|invoices?|card on file|international cards?|transactions?|cards?)\b/i;
-const FURTHER = /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\bprice per\b/i;
+const FURTHER = /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\bprice per (?!month|year|mo\b|yr\b|hour)/i;
 const NOT_STATED = /^(?:custom|on request|ask us|contact us|talk to us|individual|by agreement|negotiable)$/i;
 
 const NOTHING: CellReading = { statements: [], pieces: [] };

@@ -1,4 +1,5 @@
 import type { Statement } from '../price-phrase/statement';
+import { plural } from '../price-phrase/vocabulary';
 import { countedThing } from './counted-things';
 import { capital } from './fees';
 import { decimal } from '../amount/decimal';
@@ -31,17 +32,32 @@ const AN_ORDER = /^(?:orders?|sales?|transactions?|bookings?|payments?|charges?|
  */
 export function unitChargeIn(plain: string, heading = ''): ChargeStatement | null {
   const text = plain.toLowerCase();
+  const allowance = ALLOWANCE_THEN.exec(text);
+  if (allowance) return afterAllowance(allowance);
   const first = FREE_FIRST.exec(text);
   return packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
+}
+
+/** "400 labels, then ¤0.08 each". */
+const ALLOWANCE_THEN = /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|per \p{L}+)/u;
+
+function afterAllowance([, free = '0', noun = '', each = '0']: RegExpExecArray): ChargeStatement | null {
+  const thing = countedThing(noun);
+  if (!thing) return null;
+  return {
+    kind: 'charge',
+    charge: { label: labelFor(thing.quantity), bucket: bucketFor(thing.quantity), how: 'per-unit', ...on(thing.quantity), each, free },
+  };
 }
 
 function packIn(text: string, heading: string): ChargeStatement | null {
   const pack = PER_PACK.exec(text);
   if (!pack) return null;
   const [, each = '', size = '', noun = ''] = pack;
+  if (/(?:\/|per|a) ?(?:month|mo)\s*for \d/.test(pack[0])) return null;
   if (decimal(size).lte(1) || A_TIME.test(noun) || /^(months?|years?|days?)\b/.test(noun)) return null;
   const before = text.slice(0, pack.index);
-  const named = /^(?:above|beyond|over)\b/.test(noun) ? '' : noun.replace(/\b(?:above|beyond|over|in addition)\b.*$/, '');
+  const named = /^(?:above|beyond|over)\b/.test(noun) ? '' : noun.replace(/^(?:in|of)\s+/, '').replace(/\b(?:above|beyond|over|in addition)\b.*$/, '');
   const thing = countedThing(named.trim() || subjectOf(before) || heading);
   if (!thing) return null;
   const isOverage = new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over)\\b`).test(text);
@@ -69,7 +85,7 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   const above = ABOVE.exec(rest);
   const isOfOrders = AN_ORDER.test(noun);
   if (isOfOrders && first === undefined && extra === undefined) return null;
-  const thing = isOfOrders ? { quantity: 'orders', factor: '1' } : countedThing(withSubject(noun, text.slice(0, one.index), heading));
+  const thing = isOfOrders ? { quantity: 'orders', factor: '1' } : countedThing(inPlural(withSubject(noun, text.slice(0, one.index), heading)));
   if (!thing) return null;
   const free = first ?? above?.[1];
   const isOverage = extra !== undefined || new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over|then)\\b`).test(text);
@@ -86,6 +102,12 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
     },
     ...(isOverage && free === undefined ? { beyond: true } : {}),
   };
+}
+
+/** "Active subscriber" counts subscribers. */
+function inPlural(noun: string): string {
+  const bare = noun.replace(/^(?:active|paying|new|monthly|single)\s+/, '');
+  return /\b(?:of|gb|tb|mb)\b/.test(bare) ? bare : plural(bare);
 }
 
 /** "Traffic beyond that costs ¤1 per TB" is about traffic, "Additional bandwidth ¤0.01 per GB" about bandwidth. */

@@ -1,8 +1,8 @@
 import type { Statement } from '../price-phrase/statement';
 
-const DAYS = String.raw`(\d+)[- ](days?|weeks?|months?)`;
+const DAYS = String.raw`(\d+)[- ](days?|weeks?)`;
 const TRIAL: readonly RegExp[] = [
-  new RegExp(`\\b${DAYS}[- ](?:free[- ])?trial\\b`),
+  new RegExp(String.raw`\b(\d+)[- ](days?|weeks?|months?)[- ](?:free[- ])?trial\b`),
   new RegExp(`\\bfree[- ]trial(?: of| for|:| lasts| period of)?\\s*(?:\\w+ )?${DAYS}\\b`),
   new RegExp(`\\btrial\\b[^.]{0,30}?(?:of|for|:|lasts|is|period)?\\s*${DAYS}\\b`),
   new RegExp(`\\b(?:try|test|use|tried)\\b[^.]{0,40}?\\bfor ${DAYS}\\b`),
@@ -19,6 +19,7 @@ const REFUND: readonly RegExp[] = [
   new RegExp(`\\b(?:money[- ]?back|refund|refunds|refunded|refundable|returned|money back)\\b[^.]{0,60}?${DAYS}\\b`),
   new RegExp(`\\b${DAYS}\\b[^.]{0,60}?\\b(?:money back|refund|refunded|change your mind|money-back)`),
   new RegExp(`\\b(?:refund|refunds|money back|happy)\\b[^?]*${DAYS}`),
+  new RegExp(`\\bno refunds? after ${DAYS}\\b`),
 ];
 const NO_REFUND = /\b(?:no refunds?|not refunded|do not (?:give|offer) refunds?|non-refundable)\b/;
 const ASKS_REFUND = /\b(?:refunds?|money back|don'?t like|not happy|change my mind)\b/;
@@ -26,9 +27,9 @@ const ASKS_TRIAL = /\btrial\b/;
 
 /** Days of trial and days in which money is given back, as a sentence states them; weeks count seven days. */
 export function dayStatements(plain: string, question: string): Statement[] {
-  const text = plain.toLowerCase().replace(/\bone month\b/, '30 days');
+  const text = plain.toLowerCase();
   const trial = daysIn(text, TRIAL) ?? (ASKS_TRIAL.test(question.toLowerCase()) ? bareDays(text) : null);
-  const isRefund = !NO_REFUND.test(text) || new RegExp(`refund(?:ed|s)? (?:in|within) ${DAYS}`).test(text);
+  const isRefund = !NO_REFUND.test(text) || new RegExp(`refund(?:ed|s)? (?:in|within|after) ${DAYS}`).test(text);
   const refund = isRefund ? (daysIn(text, REFUND) ?? (ASKS_REFUND.test(question.toLowerCase()) ? bareDays(text) : null)) : null;
   const isOnlyRefund = refund !== null && trial === refund && !/\btrial|\bfree\b|\btry\b/.test(text);
   return [
@@ -72,7 +73,7 @@ export function taxStatedIn(plain: string): boolean | null {
 
 /** Whether a line says that joining costs nothing. */
 export function isWithoutJoiningFee(plain: string): boolean {
-  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set-?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b/i.test(
+  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b/i.test(
     plain,
   );
 }
