@@ -16,7 +16,8 @@ export interface StatedAddon {
 
 const ONE_LINE =
   /^(?:extras?:\s*|add-?ons?:\s*)?(\p{L}[\p{L}\d\s’'/&+-]{2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
-const NO_NAME = /^(?:from|or|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more|less|with|if)\b|\b(?:plans?|per month|renews|saves?|included|instead|trial)\b/i;
+const NO_NAME =
+  /^(?:from|or|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more|less|with|if)\b|\b(?:plans?|per month|renews|saves?|included|instead|trial)\b/i;
 
 /**
  * An add-on on one line ("Extra mailbox: 1.50 per month") or as a name with its price below.
@@ -39,7 +40,10 @@ function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
 }
 
 function isAddonPrice(price: string): boolean {
-  const bare = price.replace(/\b(?:each|per (?:site|website|server|shop|app|user|account)|for \d+ [\p{L} -]+|and till|plus vat|a till|more)\b/giu, ' ').replace(/\s+/g, ' ').trim();
+  const bare = price
+    .replace(/\b(?:each|per (?:site|website|server|shop|app|user|account)|for \d+ [\p{L} -]+|and till|plus vat|a till|more)\b/giu, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   return /^¤\d/.test(bare) && isPriceLine(bare.replace(/[.!]$/, ''));
 }
 
@@ -74,15 +78,29 @@ function overLines(lines: readonly PlainLine[], at: number): StatedAddon | null 
 function isPriceLike(plain: string): boolean {
   if (isPriceTail(plain)) return true;
   if (!/¤\d/.test(plain)) return false;
-  const bare = plain.replace(/^\+\s*/, '').replace(/\b(?:set-?up fee|one-time fee of|fee of|one-time setup|setup|per (?:app|site|server|shop|user)|each|for \d+ [\p{L} ]+)\b/giu, ' ').replace(/\s+/g, ' ').trim();
+  const bare = plain
+    .replace(/^\+\s*/, '')
+    .replace(
+      /\b(?:set-?up fee|one-time fee of|fee of|one-time setup|setup|per (?:app|site|server|shop|user)|each|for \d+ [\p{L} ]+)\b/giu,
+      ' ',
+    )
+    .replace(/\s+/g, ' ')
+    .trim();
   return isPriceLine(bare) || /^(?:from )?¤[\d.]+\s*(?:\/|per)/i.test(plain);
 }
 
 function canHeadAddon({ plain, role }: PlainLine): boolean {
+  if (/^(?:per|each|a|an)\b/i.test(plain)) return false;
   if (role === 'navigation' || role === 'footer' || isBadge(plain) || isQuestion(plain) || isSentence(plain)) return false;
-  return !/¤|\d%/.test(plain) && plain.split(' ').length <= 7 && sectionOf(plain) === null && !(isButton(plain) && plain.split(' ').length <= 2);
+  return (
+    !/¤|\d%/.test(plain) && plain.split(' ').length <= 7 && sectionOf(plain) === null && !(isButton(plain) && plain.split(' ').length <= 2)
+  );
 }
 
 function tidyName(name: string): string {
-  return name.replace(/\s*\([^)]*\)\s*/g, ' ').replace(/^[•✓+]\s*/u, '').replace(/[:\s–—-]+$/u, '').trim();
+  return name
+    .replace(/\s*\([^)]*\)\s*/g, ' ')
+    .replace(/^[•✓+]\s*/u, '')
+    .replace(/[:\s–—-]+$/u, '')
+    .trim();
 }

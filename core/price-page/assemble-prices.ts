@@ -157,10 +157,7 @@ function plainTerms(current: readonly PricePiece[], hints: PriceHints, assembled
 /** "11 € a month" beside "132 € yearly": what is shown by the month is the share of what is paid by the year. */
 function shownFor(piece: PricePiece, per: number, totals: readonly PricePiece[], used: Set<PricePiece>, assembled: AssembledPrices): void {
   const { amount, billed, line } = piece;
-  const total =
-    billed === null && per === 1
-      ? totals.find((one) => !used.has(one) && fits(one, amount, monthsOf(one, A_YEAR)))
-      : undefined;
+  const total = billed === null && per === 1 ? totals.find((one) => !used.has(one) && fits(one, amount, monthsOf(one, A_YEAR))) : undefined;
   if (total) {
     used.add(total);
     addTerm(assembled, { months: monthsOf(total, A_YEAR), price: total.amount }, [line, total.line]);

@@ -29,7 +29,8 @@ const OTHER_WAYS =
 const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
-const NO_FEE_AFTER = /\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
+const NO_FEE_AFTER =
+  /\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|sales? fees?|selling fees?|commissions?|platform fees?|fees? on sales|fee per sale|share of (?:your |each )?sales?)\b/;
 
@@ -52,7 +53,10 @@ export function feesIn(plain: string, { heading, isProcessor = false }: FeeSurro
   const text = plain.toLowerCase();
   const rates = [...text.matchAll(RATE)];
   const isAboutFees = (words: string) =>
-    CARDS.test(words) || PLATFORM.test(words) || OUTSIDE.test(words) || /\bfees?\b|\brates?\b|\bper (order|transaction|booking)\b/.test(words);
+    CARDS.test(words) ||
+    PLATFORM.test(words) ||
+    OUTSIDE.test(words) ||
+    /\bfees?\b|\brates?\b|\bper (order|transaction|booking)\b/.test(words);
   const found = rates.flatMap((match, index): StatedFee[] => {
     const [written, percent, fixed, each] = match;
     const end = rates[index + 1]?.index ?? text.length;

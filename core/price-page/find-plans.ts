@@ -1,6 +1,7 @@
 import type { PageLine } from './page-blocks';
 import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
+import { dayStatements } from './whole-page';
 
 /** A line with its words in plain figures. */
 export interface PlainLine extends PageLine {
@@ -47,7 +48,7 @@ export function findPlans(lines: readonly PlainLine[]): FoundPlans {
     return wordPrice(lines[price]?.plain ?? '') !== null && !isFirm(lines[name], said) ? [] : [{ name, price }];
   });
   const firm = heads.filter(({ name }) => isFirm(lines[name], said));
-  const plans = ofOneRun(lines, firm.length >= 2 && firm.length >= heads.length / 2 ? firm : heads);
+  const plans = ofOneRun(lines, firm.length >= 2 && firm.length >= heads.length / 2 ? firm : heads, said);
   if (plans.length === 0) return { cards: [], rest: lines };
   const cards = plans.map(({ name }, index): PlanCard => {
     const next = plans[index + 1];
@@ -103,11 +104,18 @@ function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, nu
     const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1 && canBeName(text, plain) && !isButton(plain) && !isMark(plain);
     if (isAgain && !run.includes(text.toLowerCase()) && !(opens && run.length > 0)) run.push(text.toLowerCase());
     else {
-      if (run.length >= 2) found.push(...run);
+      if (run.length >= 2 && areApart(lines, run)) found.push(...run);
       run = isAgain ? [text.toLowerCase()] : [];
     }
   }
-  return run.length >= 2 ? [...found, ...run] : found;
+  return run.length >= 2 && areApart(lines, run) ? [...found, ...run] : found;
+}
+
+/** Names stand apart above their prices; items of a list that the plans share stand together everywhere. */
+function areApart(lines: readonly PlainLine[], [first, second]: readonly string[]): boolean {
+  const places = (words: string | undefined) => lines.flatMap(({ text }, at) => (text.toLowerCase() === words ? [at] : []));
+  const seconds = places(second);
+  return places(first).some((at) => !seconds.some((other) => Math.abs(other - at) <= 1));
 }
 
 /** Lines at which a price begins: an amount or "Free", with no other price line right before it. */
@@ -200,14 +208,17 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
 
 /** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */
 function isFirm(line: PlainLine | undefined, { named }: NameEvidence): boolean {
-  return line !== undefined && (line.opens === true || line.role === 'heading' || named.has(line.text.toLowerCase()) || named.has(nameWords(line.text).toLowerCase()));
+  return (
+    line !== undefined &&
+    (line.opens === true || line.role === 'heading' || named.has(line.text.toLowerCase()) || named.has(nameWords(line.text).toLowerCase()))
+  );
 }
 
 /**
  * The heads that belong to one run of plans: from the first on, until a section of another kind begins. A price under
  * such a heading is an add-on's.
  */
-function ofOneRun(lines: readonly PlainLine[], heads: readonly Head[]): Head[] {
+function ofOneRun(lines: readonly PlainLine[], heads: readonly Head[], said: NameEvidence): Head[] {
   const run: Head[] = [];
   for (const head of heads) {
     const previous = run.at(-1);
@@ -219,7 +230,8 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly Head[]): Head[] {
     if (previous === undefined && sections.includes('addons')) break;
     run.push(head);
   }
-  return run.length >= 2 || (run.length === 1 && hasList(lines, run)) ? run : [];
+  const isAlone = run.length === 1 && isFirm(lines[run[0]?.name ?? -1], said) && hasList(lines, run);
+  return run.length >= 2 || isAlone ? run : [];
 }
 
 /** One plan alone is one only if something is listed under it. */
@@ -251,6 +263,7 @@ function endOfLast(lines: readonly PlainLine[], plans: readonly Head[], index: n
     const isSaidBefore = lines.slice(0, head.name).some((one) => one.text === line.text);
     if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
     if (namesPlan(line, plans, lines)) break;
+    if (plans.length > 1 && dayStatements(line.plain, '').length > 0 && !lines.slice(plans[0]?.name ?? 0, head.name).some((one) => dayStatements(one.plain, '').length > 0)) break;
   }
   return end;
 }
@@ -260,7 +273,11 @@ function namesPlan({ plain, text }: PlainLine, plans: readonly Head[], lines: re
   if (isButton(plain) || /^(?:everything|all) in\b/i.test(plain) || !/\d/.test(plain)) return false;
   return plans.some(({ name }) => {
     const words = nameWords(lines[name]?.text ?? '');
-    return words.length > 2 && text !== words && new RegExp(`(?<!\\p{L})${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?!\\p{L})`, 'u').test(text);
+    return (
+      words.length > 2 &&
+      text !== words &&
+      new RegExp(`(?<!\\p{L})${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?!\\p{L})`, 'u').test(text)
+    );
   });
 }
 

@@ -12,7 +12,7 @@ const BLOCK_TAGS = new Set(
     ' ',
   ),
 );
-const OPENING_TAGS = new Set(['article', 'section', 'ul', 'ol', 'div', 'li', 'header', 'footer', 'main', 'table']);
+const OPENING_TAGS = new Set(['article', 'section', 'header', 'footer', 'main', 'table']);
 const SILENT_TAGS = new Set(['style', 'template', 'noscript', 'iframe', 'object']);
 const VOID_TAGS = new Set('area base br col embed hr img input link meta source track wbr'.split(' '));
 const CROSSED_TAGS = new Set(['del', 's', 'strike']);
@@ -30,6 +30,8 @@ interface Open {
   /** What a hidden element's names say of when its price holds. */
   readonly cycle: string | null;
   readonly isSup: boolean;
+  /** How many lines had been read when it opened. */
+  readonly line: number;
 }
 
 /**
@@ -89,7 +91,10 @@ class BlockReader {
     if (tag === 'br') return this.breakLine();
     const names = `${attributes['class'] ?? ''} ${attributes['data-cycle'] ?? ''} ${attributes['data-period'] ?? ''} ${attributes['data-billing'] ?? ''} ${attributes['id'] ?? ''}`;
     if (BLOCK_TAGS.has(tag)) this.breakLine();
-    if (OPENING_TAGS.has(tag)) this.opens = true;
+    const parent = this.stack.at(-1);
+    // A block within a block that has said nothing yet begins something new.
+    const isContainer = parent !== undefined && ['div', 'li'].includes(parent.tag) && parent.line === this.line && BLOCK_TAGS.has(tag);
+    if (OPENING_TAGS.has(tag) || isContainer) this.opens = true;
     this.openTable(tag, attributes);
     this.sayIcon(tag, attributes, names);
     if (VOID_TAGS.has(tag)) return;
@@ -104,9 +109,11 @@ class BlockReader {
       isCrossed:
         CROSSED_TAGS.has(tag) || /line-through/.test(style) || /\b(old|was|strike|strikethrough|crossed|price-before)\b/.test(names),
       isHidden,
-      isSilent: SILENT_TAGS.has(tag) || tag === 'svg' || tag === 'title' || /\b(tip|tooltip|hint|popover|sr-only|visually-hidden)\b/.test(names),
+      isSilent:
+        SILENT_TAGS.has(tag) || tag === 'svg' || tag === 'title' || /\b(tip|tooltip|hint|popover|sr-only|visually-hidden)\b/.test(names),
       cycle: cycleOf(names),
       isSup: tag === 'sup',
+      line: this.line,
     });
     if (this.stack.at(-1)?.isCrossed) this.say(CROSSED_OUT.open);
   }
@@ -136,6 +143,8 @@ class BlockReader {
     if (at < 0) return;
     if (this.stack[at]?.isCrossed) this.say(CROSSED_OUT.close);
     if (BLOCK_TAGS.has(tag) || tag === 'td' || tag === 'th') this.breakLine();
+    // An empty block is a gap.
+    if (tag === 'div' || tag === 'p') this.opens ||= this.stack[at]?.line === this.line && this.cell === null;
     this.stack.length = at;
     this.closeTable(tag);
   }

@@ -8,7 +8,7 @@ export interface LineGrid {
   readonly table: PlanTable;
   readonly from: number;
   readonly to: number;
-  /** Headings of groups of rows. */
+  /** Lines of its head and of headings of groups of rows. */
   readonly groups: readonly number[];
 }
 
@@ -44,7 +44,7 @@ function namesFrom(lines: readonly PlainLine[], start: number, plans: readonly s
 function gridFrom(lines: readonly PlainLine[], start: number, names: readonly string[]): LineGrid | null {
   const count = names.length;
   const rows: TableRow[] = [];
-  const groups: number[] = [];
+  const groups = lines.slice(start, start + count).map(({ line }) => line);
   let at = start + count;
   while (at + count < lines.length) {
     const heading = lines[at];
@@ -86,7 +86,8 @@ function cellsOf(lines: readonly PlainLine[], at: number, count: number): readon
 function cellScore(lines: readonly PlainLine[], at: number, count: number): number {
   const cells = cellsOf(lines, at, count);
   if (cells.length < count) return 0;
-  return cells.filter(({ plain }) => isMark(plain) || /^[^\p{L}]*\d/u.test(plain) || /^(?:up to|free|custom|add-?on|none|¤)/i.test(plain)).length;
+  return cells.filter(({ plain }) => isMark(plain) || /^[^\p{L}]*\d/u.test(plain) || /^(?:up to|free|custom|add-?on|none|¤)/i.test(plain))
+    .length;
 }
 
 function areWords(lines: readonly PlainLine[], at: number, count: number): boolean {

@@ -15,7 +15,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'questions',
   ],
   [
-    /^(?:(?:optional|handy|useful|popular|paid|available|extra|more)\s+)?(?:add[- ]?ons?|extras?|options?|hardware|apps|add something|boosters?|top[- ]?ups?|power[- ]?ups?|services|additional services|extra services|accessories|modules)\b.{0,40}$/,
+    /^(?:(?:optional|handy|useful|popular|paid|available|extra|more)\s+)?(?:add[- ]?ons?|extras?|options?|hardware$|apps$|add something|boosters?|top[- ]?ups?|power[- ]?ups?|services|additional services|extra services|accessories|modules)\b.{0,40}$/,
     'addons',
   ],
   [
@@ -89,5 +89,5 @@ export function isCell(text: string): boolean {
 
 /** A cell that can be nothing but a cell. */
 export function isMark(text: string): boolean {
-  return /^(?:[✓✔☑✅✗✘✖×❌—–-]|yes|no|included|not included|unlimited)$/iu.test(text);
+  return /^(?:[✓✔☑✅✗✘✖×❌—–-]|yes|no|included|not included|unlimited|unmetered)$/iu.test(text);
 }

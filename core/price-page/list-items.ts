@@ -17,7 +17,7 @@ const TICK = /^(?:[✓✔☑✅]|√)\s*/u;
 const CROSS = /^(?:[✗✘✖☒❌×✕]|[–—-](?=\s\p{L}))\s*/u;
 const BULLET = /^[•·*▪◦‣►»+]\s*(?=[\p{L}\d¤])/u;
 const NOT_THERE =
-  /^(?:no|not|without|excludes?|excluding)\s+(?!limits?\b|transaction|sales? fee|commission|fees?\b|set-?up|minimum|contract|credit card|card needed)/i;
+  /^(?:no|not|without|excludes?|excluding)\s+(?!limits?\b|transaction fees?|transaction costs?|sales? fee|commission|fees?\b|set-?up|minimum|contract|credit card|card needed)/i;
 const UNLIMITED = /\b(?:unlimited|no limit(?: on)?|limitless|unmetered|without limit)\b/i;
 /** A heading of a list, or a hint at the plan before. */
 const NO_ITEM =
@@ -25,7 +25,8 @@ const NO_ITEM =
 
 /** Whether an item is ticked, crossed or only listed, and its words. */
 export function markOf(text: string): { readonly isThere: boolean; readonly isMarked: boolean; readonly words: string } {
-  if (text.startsWith(CROSSED_OUT.open) && text.endsWith(CROSSED_OUT.close)) return { isThere: false, isMarked: true, words: shownText(text) };
+  if (text.startsWith(CROSSED_OUT.open) && text.endsWith(CROSSED_OUT.close))
+    return { isThere: false, isMarked: true, words: shownText(text) };
   if (TICK.test(text)) return { isThere: true, isMarked: true, words: text.replace(TICK, '') };
   if (CROSS.test(text)) return { isThere: false, isMarked: true, words: text.replace(CROSS, '') };
   return { isThere: true, isMarked: false, words: text.replace(BULLET, '') };
@@ -35,17 +36,18 @@ export function markOf(text: string): { readonly isThere: boolean; readonly isMa
  * What an item of a plan's list states: a limit, a fee, a price for more, or that something is there or not.
  *
  * @param plain - the item in plain figures
+ * @param heading - a line above that says what the rates under it are; '' without one
  * @example readItem('Up to 20 products') // at most 20 products
  */
-export function readItem(plain: string): ReadItem {
+export function readItem(plain: string, heading = ''): ReadItem {
   const { isThere, words } = markOf(plain);
   const text = words.replace(/[*†‡]+$/, '').trim();
   if (text === '') return { statements: [], why: 'a sign without words' };
   if (NO_ITEM.test(text)) return { statements: [], why: 'what other plans have too' };
   if (!isThere) return { statements: [feature(text, false)] };
-  const fees = feesIn(text, { heading: '' });
+  const fees = feesIn(text, { heading });
   const days = dayStatements(text, '');
-  const unit = unitChargeIn(text);
+  const unit = /\d%/.test(text) ? null : unitChargeIn(text);
   if (unit) return { statements: [unit] };
   if (days.length > 0) return { statements: days };
   const [fee] = fees;
@@ -58,7 +60,9 @@ export function readItem(plain: string): ReadItem {
 /** "No transactions" is a limit of none, "No branding" a feature that is not there. */
 function nothingOf(words: string): Statement {
   const noun = bareNoun(words);
-  return isUsualQuantity(noun) ? { kind: 'limit', quantity: countedThing(noun)?.quantity ?? slugOf(noun), most: '0' } : feature(words, false);
+  return isUsualQuantity(noun)
+    ? { kind: 'limit', quantity: countedThing(noun)?.quantity ?? slugOf(noun), most: '0' }
+    : feature(words, false);
 }
 
 /** "Community (1 community)" is about the community. */
@@ -67,7 +71,9 @@ const COUNT_BESIDE = /^(\p{L}[^(\d]*?)\s*\([^)]*\d[^)]*\)$/u;
 /** "Live lessons for up to 100 people" says that there are live lessons, and for how many. */
 function featureWithLimit(text: string): Statement[] {
   const before = /^(\p{L}[\p{L} -]{3,40}?)\s+(?:for|with)\s+(?:up to\s+)?(?:\d|unlimited)/iu.exec(text)?.[1];
-  return before === undefined || /^(?:sell|includes?|host|add|create|unlimited|up to|storage|bandwidth|comes)\b/i.test(before) ? [] : [feature(before, true)];
+  return before === undefined || /^(?:sell|includes?|host|add|create|unlimited|up to|storage|bandwidth|comes)\b/i.test(before)
+    ? []
+    : [feature(before, true)];
 }
 
 /** "Online payments, 2% fee" says that there are online payments, too. */

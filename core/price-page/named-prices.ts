@@ -13,7 +13,13 @@ export interface NamedPrice {
  * @param priced - names of the plans that cost something, in the page's order
  * @param question - the question that the sentence answers; '' without one
  */
-export function namedPrices(plain: string, line: number, names: readonly string[], priced: readonly string[], question: string): NamedPrice[] {
+export function namedPrices(
+  plain: string,
+  line: number,
+  names: readonly string[],
+  priced: readonly string[],
+  question: string,
+): NamedPrice[] {
   const text = plain;
   if (!/¤\d/.test(text) || /%\s*\+|\+\s*¤/.test(text)) return [];
   const places = placesOf(text, names);
@@ -27,7 +33,10 @@ export function namedPrices(plain: string, line: number, names: readonly string[
   const lead = text.slice(0, places[0]?.from ?? text.length);
   const [first] = priced;
   if (found.length > 0) {
-    const begins = /\b(?:plans?|prices?) (?:begin|start)s? (?:at|from)\b/i.test(lead) && first !== undefined && !found.some(({ plan }) => plan === first);
+    const begins =
+      /\b(?:plans?|prices?) (?:begin|start)s? (?:at|from)\b/i.test(lead) &&
+      first !== undefined &&
+      !found.some(({ plan }) => plan === first);
     return begins ? [{ plan: first, pieces: piecesIn(lead, line, '') }, ...found] : found;
   }
   return inOrder(text, line, priced, around.all);
@@ -36,8 +45,15 @@ export function namedPrices(plain: string, line: number, names: readonly string[
 function placesOf(text: string, names: readonly string[]): Array<{ name: string; from: number }> {
   const found = [...names]
     .sort((a, b) => b.length - a.length)
-    .flatMap((name) => [...text.matchAll(new RegExp(`(?<![\\p{L}\\d])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\d])`, 'gu'))].map((match) => ({ name, from: match.index })));
-  const apart = found.filter(({ name, from }) => !found.some((other) => other.name.length > name.length && other.from <= from && other.from + other.name.length >= from + name.length));
+    .flatMap((name) =>
+      [...text.matchAll(new RegExp(`(?<![\\p{L}\\d])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\d])`, 'gu'))].map(
+        (match) => ({ name, from: match.index }),
+      ),
+    );
+  const apart = found.filter(
+    ({ name, from }) =>
+      !found.some((other) => other.name.length > name.length && other.from <= from && other.from + other.name.length >= from + name.length),
+  );
   return apart.sort((a, b) => a.from - b.from);
 }
 
@@ -45,16 +61,31 @@ function placesOf(text: string, names: readonly string[]): Array<{ name: string;
 function wordsAround(text: string, question: string): { all: string; question: string } {
   const end = text.slice(text.lastIndexOf('¤')).replace(/^¤[\d.]+/, '');
   const asked = question.toLowerCase();
-  const bill = /\b(?:month[- ]to[- ]month|monthly billing|by the month|billed monthly|pay(?:ing)? monthly|monthly (?:plan|price|billing))/.test(asked) ? ' per month billed monthly' : '';
-  const year = /\b(?:yearly (?:plan|billing|price)|by the year|annual (?:plan|billing)|billed yearly|in advance)/.test(asked) ? ' per year' : '';
-  const period = /\b(?:a|per|each|\/) ?(?:month|year)\b|\bbilled \w+|\bmonthly\b|\byearly\b|\bpaid \w+/i.test(end) ? ` ${end.replace(/[.!]+$/, '')}` : '';
-  const begun = /\b(?:a month|per month|a year|per year)(?: when paid [\p{L} ]+| when billed \p{L}+)?/iu.exec(text.slice(0, text.lastIndexOf('¤')))?.[0];
-  return { all: period || bill || year || (begun === undefined ? '' : ` ${begun}`), question: bill || year || (begun === undefined ? '' : ` ${begun}`) };
+  const bill =
+    /\b(?:month[- ]to[- ]month|monthly billing|by the month|billed monthly|pay(?:ing)? monthly|monthly (?:plan|price|billing))/.test(asked)
+      ? ' per month billed monthly'
+      : '';
+  const year = /\b(?:yearly (?:plan|billing|price)|by the year|annual (?:plan|billing)|billed yearly|in advance)/.test(asked)
+    ? ' per year'
+    : '';
+  const period = /\b(?:a|per|each|\/) ?(?:month|year)\b|\bbilled \w+|\bmonthly\b|\byearly\b|\bpaid \w+/i.test(end)
+    ? ` ${end.replace(/[.!]+$/, '')}`
+    : '';
+  const begun = /\b(?:a month|per month|a year|per year)(?: when paid [\p{L} ]+| when billed \p{L}+)?/iu.exec(
+    text.slice(0, text.lastIndexOf('¤')),
+  )?.[0];
+  return {
+    all: period || bill || year || (begun === undefined ? '' : ` ${begun}`),
+    question: bill || year || (begun === undefined ? '' : ` ${begun}`),
+  };
 }
 
 function piecesIn(segment: string, line: number, usual: string): PricePiece[] {
   const own = segment.replace(/[.,;]?\s*(?:and|,)?\s*$/, '');
-  const isSaid = /\b(?:a|per|each) (?:month|year)\b|\/ ?(?:month|mo|year|yr)\b|\bonce\b|\bone-time\b|\blife(?:time)?\b|\bbilled\b|\bmonthly\b|\byearly\b/i.test(own);
+  const isSaid =
+    /\b(?:a|per|each) (?:month|year)\b|\/ ?(?:month|mo|year|yr)\b|\bonce\b|\bone-time\b|\blife(?:time)?\b|\bbilled\b|\bmonthly\b|\byearly\b/i.test(
+      own,
+    );
   return pricePieces([{ line, plain: isSaid ? own : `${own}${usual}` }]);
 }
 

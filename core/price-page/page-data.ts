@@ -76,7 +76,8 @@ function readState(root: unknown): PageData {
       const nodes = value.filter(isNode).slice(0, MOST_PLANS);
       const priced = nodes.filter((node) => nameOf(node) !== '' && amountsOf(node).length > 0);
       if (/add-?ons?|extras?/i.test(key) && priced.length > 0) addons = priced;
-      else if (priced.length > plans.length && priced.length >= 2 && priced.length >= nodes.length / 2) plans = nodes.filter((node) => nameOf(node) !== '');
+      else if (priced.length > plans.length && priced.length >= 2 && priced.length >= nodes.length / 2)
+        plans = nodes.filter((node) => nameOf(node) !== '');
       for (const node of nodes) {
         const [question, answer] = [node['q'] ?? node['question'], node['a'] ?? node['answer']];
         if (typeof question === 'string' && typeof answer === 'string') answers.push({ question, answer });
@@ -123,7 +124,11 @@ function amountsOf(node: Node): FoundAmount[] {
 function areCents(nodes: readonly Node[]): boolean {
   const amounts = nodes.flatMap(amountsOf).filter(({ amount }) => amount !== 0);
   if (amounts.some(({ isCents }) => isCents)) return true;
-  return amounts.length > 1 && amounts.every(({ amount }) => Number.isInteger(amount) && amount >= 100) && amounts.filter(({ months }) => months === 1).every(({ amount }) => amount % 10 === 0 || amount >= 300);
+  return (
+    amounts.length > 1 &&
+    amounts.every(({ amount }) => Number.isInteger(amount) && amount >= 100) &&
+    amounts.filter(({ months }) => months === 1).every(({ amount }) => amount % 10 === 0 || amount >= 300)
+  );
 }
 
 function statementsOf(node: Node, inCents: boolean): Statement[] {
@@ -134,11 +139,21 @@ function statementsOf(node: Node, inCents: boolean): Statement[] {
 
 function detailsOf(node: Node): Statement[] {
   return Object.entries(node).flatMap(([key, value]): Statement[] => {
-    const words = key.replace(/([a-z])([A-Z])/g, '$1 $2').replace(/[_-]/g, ' ').toLowerCase();
-    if (isNode(value) && /limits?|quota|allowance|included|usage/.test(words)) return Object.entries(value).flatMap(([inner, most]) => limitOf(inner, most));
+    const words = key
+      .replace(/([a-z])([A-Z])/g, '$1 $2')
+      .replace(/[_-]/g, ' ')
+      .toLowerCase();
+    if (isNode(value) && /limits?|quota|allowance|included|usage/.test(words))
+      return Object.entries(value).flatMap(([inner, most]) => limitOf(inner, most));
     if (isNode(value) && /fees?|commission|rates?/.test(words)) return Object.entries(value).flatMap(([inner, rate]) => feeOf(inner, rate));
     if (Array.isArray(value) && /features?|highlights|includes|bullets|perks/.test(words))
-      return value.flatMap((one) => (typeof one === 'string' ? [feature(one, true)] : isNode(one) && nameOf(one) !== '' ? [feature(nameOf(one), one['included'] !== false)] : []));
+      return value.flatMap((one) =>
+        typeof one === 'string'
+          ? [feature(one, true)]
+          : isNode(one) && nameOf(one) !== ''
+            ? [feature(nameOf(one), one['included'] !== false)]
+            : [],
+      );
     if (/trial/.test(words) && typeof value === 'number') return [{ kind: 'trial', days: value }];
     if (/refund|money back/.test(words) && typeof value === 'number') return [{ kind: 'refund', days: value }];
     if (/percent|commission|fee/.test(words) && typeof value === 'number') return feeOf(key, value);
@@ -147,7 +162,11 @@ function detailsOf(node: Node): Statement[] {
 }
 
 function limitOf(key: string, most: unknown): Statement[] {
-  const words = key.replace(/([a-z])([A-Z])/g, '$1 $2').replace(/[_-]/g, ' ').toLowerCase().replace(/^max /, '');
+  const words = key
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+    .replace(/[_-]/g, ' ')
+    .toLowerCase()
+    .replace(/^max /, '');
   const sized = /^(.*?) (gb|tb|mb)$/.exec(words);
   const thing = countedThing(sized ? `${sized[2] ?? ''} ${sized[1] ?? ''}` : words);
   if (!thing) return [];
@@ -162,7 +181,12 @@ function feeOf(key: string, rate: unknown): Statement[] {
   return [
     {
       kind: 'charge',
-      charge: { label: isPayment ? 'Card fee' : 'Sales fee', bucket: isPayment ? 'payment' : 'transaction', how: 'per-order', percent: decimal(rate).toFixed() },
+      charge: {
+        label: isPayment ? 'Card fee' : 'Sales fee',
+        bucket: isPayment ? 'payment' : 'transaction',
+        how: 'per-order',
+        percent: decimal(rate).toFixed(),
+      },
     },
   ];
 }

@@ -38,7 +38,8 @@ export function planTable(table: PageTable, plain: (text: string) => string, kno
   const width = Math.max(...rows.map(({ cells }) => cells.length));
   if (width < 2) return null;
   if (arePlansInRows(head.cells, body, known)) return turned(head, body, table.line);
-  if (isWithoutHeadings(head.cells, body, width)) return planTable({ ...table, rows: table.rows.map((row) => ({ ...row, cells: ['', ...row.cells] })) }, plain, known);
+  if (isWithoutHeadings(head.cells, body, width))
+    return planTable({ ...table, rows: table.rows.map((row) => ({ ...row, cells: ['', ...row.cells] })) }, plain, known);
   const names = head.cells.slice(1).map(columnName);
   const areNamed = names.length > 0 && names.every((name) => name !== '');
   if (!areNamed || head.cells.slice(1).some((cell) => /^[¤\d]/.test(cell))) return null;
@@ -57,7 +58,13 @@ export function planTable(table: PageTable, plain: (text: string) => string, kno
 /** "Free | Lite | Pro" over rows that begin with a figure: there is no column of headings. */
 function isWithoutHeadings(head: readonly string[], body: ReadonlyArray<{ readonly cells: readonly string[] }>, width: number): boolean {
   const isData = (cell: string) => /^[✓✔✗✘¤\d–—-]/u.test(cell);
-  return head[0] !== '' && head.length === width && !PLAN_HEADING.test(head[0] ?? '') && !countedThingHeading(head[0] ?? '') && body.filter(({ cells }) => isData(cells[0] ?? '')).length > body.length / 2;
+  return (
+    head[0] !== '' &&
+    head.length === width &&
+    !PLAN_HEADING.test(head[0] ?? '') &&
+    !countedThingHeading(head[0] ?? '') &&
+    body.filter(({ cells }) => isData(cells[0] ?? '')).length > body.length / 2
+  );
 }
 
 function countedThingHeading(cell: string): boolean {
@@ -79,17 +86,30 @@ function headLines(cell: string, line: number): Array<{ line: number; plain: str
     .map((plain) => ({ line, plain }));
 }
 
-function arePlansInRows(head: readonly string[], body: ReadonlyArray<{ readonly cells: readonly string[] }>, known: readonly string[]): boolean {
+function arePlansInRows(
+  head: readonly string[],
+  body: ReadonlyArray<{ readonly cells: readonly string[] }>,
+  known: readonly string[],
+): boolean {
   const isKnown = (name: string) => known.some((one) => one.toLowerCase() === nameWords(name).toLowerCase());
   const firsts = body.map(({ cells }) => cells[0] ?? '');
   if (firsts.length > 0 && known.length > 0 && firsts.filter(isKnown).length >= Math.ceil(firsts.length / 2)) return true;
   if (head.slice(1).some((cell) => isKnown(columnName(cell)))) return false;
   const attributes = head.slice(1).filter((cell) => ATTRIBUTE.test(cell)).length;
   const inFirst = firsts.filter((cell) => ATTRIBUTE.test(cell)).length;
-  return PLAN_HEADING.test(head[0] ?? '') && attributes >= 2 && inFirst < firsts.length / 2 && firsts.every((name) => name !== '' && !/^[¤\d]/.test(name));
+  return (
+    PLAN_HEADING.test(head[0] ?? '') &&
+    attributes >= 2 &&
+    inFirst < firsts.length / 2 &&
+    firsts.every((name) => name !== '' && !/^[¤\d]/.test(name))
+  );
 }
 
-function turned(head: { readonly cells: readonly string[] }, body: ReadonlyArray<{ readonly line: number; readonly cells: readonly string[] }>, line: number): PlanTable {
+function turned(
+  head: { readonly cells: readonly string[] },
+  body: ReadonlyArray<{ readonly line: number; readonly cells: readonly string[] }>,
+  line: number,
+): PlanTable {
   return {
     names: body.map(({ cells }) => columnName(cells[0] ?? '')),
     heads: body.map(() => []),
@@ -153,9 +173,14 @@ export function stepCharge(quantity: string, bands: ReadonlyArray<{ readonly upT
 
 /** What all cells of a row state, by column; "unlimited" is of what the other cells of the row count. */
 export function readRow({ heading, cells }: TableRow): CellReading[] {
-  const kind = rowKindOf(heading, cells.map(({ plain }) => plain));
+  const kind = rowKindOf(
+    heading,
+    cells.map(({ plain }) => plain),
+  );
   const readings = cells.map((cell) => (heading === '' ? readListed(cell) : readCell(heading, cell, kind)));
-  const counted = readings.flatMap(({ statements }) => statements.flatMap((one) => (one.kind === 'limit' && typeof one.most === 'string' ? [one.quantity] : [])));
+  const counted = readings.flatMap(({ statements }) =>
+    statements.flatMap((one) => (one.kind === 'limit' && typeof one.most === 'string' ? [one.quantity] : [])),
+  );
   const [quantity] = counted;
   if (quantity === undefined || new Set(counted).size > 1) return readings;
   return readings.map((reading) => ({

@@ -14,7 +14,8 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   const steps = readSteps(card.lines, plan, builder);
   const isStep = (line: PlainLine) => steps.includes(line);
   const priceLines: PriceLine[] = [];
-  let hasPrice = false;
+  let hasPrice = steps.length > 0;
+  let heading = '';
   for (const [at, line] of card.lines.entries()) {
     const { plain } = line;
     if (isStep(line)) continue;
@@ -26,14 +27,32 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
     } else if (word === 'asked for' && !hasPrice) {
       builder.price(plan, [notStated(line.line)]);
       hasPrice = true;
-    } else readLine(line, card.lines[at - 1], hasPrice, plan, builder);
+    } else {
+      if (!/\d/.test(plain)) heading = FEE_HEADING.test(plain) ? plain.toLowerCase() : '';
+      readLine(line, card.lines[at - 1], { hasPrice, heading }, plan, builder);
+      hasPrice ||= plan.facts.some(({ statement }) => statement.kind === 'trial');
+    }
   }
   builder.use(...priceLines.map(({ line }) => line));
   builder.price(plan, pricePieces(priceLines));
 }
 
+/** "Card rates starting at" over several rates says what they are. */
+const FEE_HEADING = /\b(?:card|cards|credit card|payment|processing|transaction)\b.*\b(?:rates?|fees?)\b/i;
+
 function notStated(line: number) {
-  return { amount: null, line, isCrossedOut: false, per: 1, billed: null, isTotal: false, first: null, isRenewal: false, isOnce: false, isSwitched: false };
+  return {
+    amount: null,
+    line,
+    isCrossedOut: false,
+    per: 1,
+    billed: null,
+    isTotal: false,
+    first: null,
+    isRenewal: false,
+    isOnce: false,
+    isSwitched: false,
+  };
 }
 
 const PRICE_BEGINS =
@@ -41,7 +60,7 @@ const PRICE_BEGINS =
 
 /** A line with an amount that is the plan's price, perhaps with words about something else behind it. */
 function isOfPrice({ plain }: PlainLine): boolean {
-  if (isPriceLine(plain) || isPriceTail(plain)) return true;
+  if (isPriceLine(plain) || isPriceTail(priceWords(plain))) return true;
   if (!/¤\d/.test(plain) || isRate(plain)) return false;
   if (/\b(?:additional|extra|further|overage)\b/i.test(plain) || /^(?:plus|\+)/i.test(plain)) return false;
   return PRICE_BEGINS.test(plain);
@@ -49,7 +68,10 @@ function isOfPrice({ plain }: PlainLine): boolean {
 
 /** Words about how many a price is for do not belong to the price. */
 function priceWords(plain: string): string {
-  return plain.replace(/\bfor (?:up to )?\d+ (?!months?|years?|days?)\p{L}+.*$/iu, '').replace(/\(\d+ months? free\)/i, '').trim();
+  return plain
+    .replace(/\bfor (?:up to )?\d+ (?!months?|years?|days?)\p{L}+.*$/iu, '')
+    .replace(/\(\d+ months? free\)/i, '')
+    .trim();
 }
 
 /** "/month for 5,000 contacts" is a price and a limit. */
@@ -59,7 +81,7 @@ function readBeside({ plain, line }: PlainLine, plan: PlanBeingRead, builder: Re
   if (counted && thing) builder.state(plan, { kind: 'limit', quantity: thing.quantity, most: counted[1] ?? '0' }, line);
 }
 
-function readLine(line: PlainLine, before: PlainLine | undefined, hasPrice: boolean, plan: PlanBeingRead, builder: ReadingBuilder): void {
+function readLine(line: PlainLine, before: PlainLine | undefined, { hasPrice, heading }: { readonly hasPrice: boolean; readonly heading: string }, plan: PlanBeingRead, builder: ReadingBuilder): void {
   const { plain, line: at } = line;
   if (isBadge(plain) || isMenu(plain)) return builder.putAside(at, 'a badge');
   const days = dayStatements(plain, '');
@@ -68,7 +90,7 @@ function readLine(line: PlainLine, before: PlainLine | undefined, hasPrice: bool
   if (/^[✓✔✗✘×—–-]$/u.test(plain)) return builder.putAside(at, 'the sign of the next line');
   if (!hasPrice && !markOf(plain).isMarked && !/\d/.test(plain)) return builder.putAside(at, 'praise');
   const sign = before && /^[✓✔✗✘×—–-]$/u.test(before.plain) ? before.plain : null;
-  const item = readItem(sign === null ? plain : `${sign} ${plain}`);
+  const item = readItem(sign === null ? plain : `${sign} ${plain}`, heading);
   if (item.statements.length === 0) return builder.putAside(at, item.why ?? 'only words');
   for (const statement of item.statements) builder.state(plan, statement, at);
 }

@@ -29,7 +29,10 @@ export interface PageContext {
 
 /** Whether a text is HTML. */
 export function isHtml(text: string): boolean {
-  return /^\s*(?:<!doctype html|<html|<meta|<div|<table|<body|<!--)/i.test(text) || /<(?:table|div|li|td|h[1-6])\b[^>]*>/i.test(text.slice(0, 5_000));
+  return (
+    /^\s*(?:<!doctype html|<html|<meta|<div|<table|<body|<!--)/i.test(text) ||
+    /<(?:table|div|li|td|h[1-6])\b[^>]*>/i.test(text.slice(0, 5_000))
+  );
 }
 
 /**
@@ -47,7 +50,9 @@ export function readPricePage(source: string, context: PageContext = {}): PageRe
 /** Reads a page that has been cut into its lines and tables. */
 export function readBlocks(page: PageBlocks, context: PageContext = {}): PageReading {
   const format = figureFormatOf(allText(page));
-  const lines = page.blocks.flatMap((block): PlainLine[] => (block.kind === 'line' ? [{ ...block, plain: plainText(block.text, format) }] : []));
+  const lines = page.blocks.flatMap((block): PlainLine[] =>
+    block.kind === 'line' ? [{ ...block, plain: plainText(block.text, format) }] : [],
+  );
   const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
   const builder = new ReadingBuilder(linesOf(lines, tables, format));
   const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, usualPer: null, hasMonthly: false };
@@ -79,7 +84,13 @@ function linesOf(lines: readonly PlainLine[], tables: readonly PageTable[], form
 }
 
 /** Tables: plans in columns or rows, steps of a price, or a list of names with prices. */
-function readTables(tables: readonly PageTable[], rest: readonly PlainLine[], format: FigureFormat, builder: ReadingBuilder, whole: WholePage): void {
+function readTables(
+  tables: readonly PageTable[],
+  rest: readonly PlainLine[],
+  format: FigureFormat,
+  builder: ReadingBuilder,
+  whole: WholePage,
+): void {
   const plain = (text: string) => plainText(text, format);
   for (const table of tables) {
     const plans = planTable(table, plain, builder.names());
@@ -135,7 +146,9 @@ function finished(
   data: { vendor: string; currency: string | null },
 ): PageReading {
   assembleAll(builder, whole);
-  const said = new Set([...builder.plans, ...builder.addons].flatMap(({ facts }) => facts.flatMap(({ statement }) => amountsOf(statement))));
+  const said = new Set(
+    [...builder.plans, ...builder.addons].flatMap(({ facts }) => facts.flatMap(({ statement }) => amountsOf(statement))),
+  );
   const known = (amount: string) => said.has(amount) || builder.plans.some(({ pieces }) => pieces.some((piece) => piece.amount === amount));
   const { open, aside } = builder.remainder(known);
   const shown = lines.filter(({ plain, role }) => role !== 'navigation' && !isMenu(plain));
@@ -160,7 +173,8 @@ function shownLines(lines: readonly PlainLine[], page: PageBlocks, format: Figur
 }
 
 function amountsOf(statement: Statement): string[] {
-  if (statement.kind === 'term') return [statement.term.price ?? '', statement.term.intro && 'price' in statement.term.intro ? (statement.term.intro.price ?? '') : ''];
+  if (statement.kind === 'term')
+    return [statement.term.price ?? '', statement.term.intro && 'price' in statement.term.intro ? (statement.term.intro.price ?? '') : ''];
   return statement.kind === 'joining' ? [statement.amount] : [];
 }
 
@@ -172,7 +186,12 @@ const DOUBTS: Readonly<Record<PriceDoubt['about'], string>> = {
 
 /** Prices are put together last, when everything that bears on them has been read; a doubt is asked once for all plans. */
 function assembleAll(builder: ReadingBuilder, whole: WholePage): void {
-  const hints = { usualPer: whole.usualPer, paidAtOnce: whole.paidAtOnce, hasMonthly: whole.hasMonthly, returnsToFull: whole.returnsToFull };
+  const hints = {
+    usualPer: whole.usualPer,
+    paidAtOnce: whole.paidAtOnce,
+    hasMonthly: whole.hasMonthly,
+    returnsToFull: whole.returnsToFull,
+  };
   const doubts: Array<{ plan: string; doubt: PriceDoubt }> = [];
   for (const plan of [...builder.plans, ...builder.addons]) {
     const isAddon = builder.addons.includes(plan);
@@ -182,11 +201,20 @@ function assembleAll(builder: ReadingBuilder, whole: WholePage): void {
     for (const { line, why } of aside) builder.putAside(line, why);
     doubts.push(...own.map((doubt) => ({ plan: plan.name, doubt })));
   }
-  for (const about of ['period', 'crossed-out', 'two-prices'] as const) askTogether(builder, about, doubts.filter(({ doubt }) => doubt.about === about));
+  for (const about of ['period', 'crossed-out', 'two-prices'] as const)
+    askTogether(
+      builder,
+      about,
+      doubts.filter(({ doubt }) => doubt.about === about),
+    );
   fromSaving(builder, whole);
 }
 
-function askTogether(builder: ReadingBuilder, about: PriceDoubt['about'], doubts: ReadonlyArray<{ readonly plan: string; readonly doubt: PriceDoubt }>): void {
+function askTogether(
+  builder: ReadingBuilder,
+  about: PriceDoubt['about'],
+  doubts: ReadonlyArray<{ readonly plan: string; readonly doubt: PriceDoubt }>,
+): void {
   const [first] = doubts;
   if (!first) return;
   const options = first.doubt.options.map(({ label }, index) => ({
@@ -206,22 +234,36 @@ function fromSaving(builder: ReadingBuilder, { saving }: WholePage): void {
   if (!saving) return;
   const { line } = saving;
   const yearly = builder.plans.flatMap((plan) => {
-    const monthly = plan.facts.flatMap(({ statement }) => (statement.kind === 'term' && statement.term.months === 1 ? [statement.term.price] : []))[0];
+    const monthly = plan.facts.flatMap(({ statement }) =>
+      statement.kind === 'term' && statement.term.months === 1 ? [statement.term.price] : [],
+    )[0];
     const hasLonger = plan.facts.some(({ statement }) => statement.kind === 'term' && statement.term.months >= 12);
     return monthly == null || Number(monthly) === 0 || hasLonger ? [] : [{ plan, monthly }];
   });
   if (yearly.length === 0) return;
   if (saving.monthsFree !== undefined) {
     const paid = 12 - saving.monthsFree;
-    for (const { plan, monthly } of yearly) builder.state(plan, { kind: 'term', term: { months: 12, price: decimal(monthly).times(paid).toFixed() } }, line);
+    for (const { plan, monthly } of yearly)
+      builder.state(plan, { kind: 'term', term: { months: 12, price: decimal(monthly).times(paid).toFixed() } }, line);
     return;
   }
   const percent = saving.percent ?? '0';
-  builder.ask(`Paying by the year saves ${percent} %, the page says. Is that taken off exactly?`, [line], yearly.map(({ plan }) => plan.name), [
-    {
-      label: `yes, ${percent} % less than twelve months`,
-      statements: yearly.map(({ plan, monthly }) => ({ plan: plan.name, statement: { kind: 'term', term: { months: 12, price: decimal(monthly).times(12).times(decimal(100).minus(percent)).div(100).toFixed() } } })),
-    },
-    { label: 'leave the price by the year open', statements: [] },
-  ]);
+  builder.ask(
+    `Paying by the year saves ${percent} %, the page says. Is that taken off exactly?`,
+    [line],
+    yearly.map(({ plan }) => plan.name),
+    [
+      {
+        label: `yes, ${percent} % less than twelve months`,
+        statements: yearly.map(({ plan, monthly }) => ({
+          plan: plan.name,
+          statement: {
+            kind: 'term',
+            term: { months: 12, price: decimal(monthly).times(12).times(decimal(100).minus(percent)).div(100).toFixed() },
+          },
+        })),
+      },
+      { label: 'leave the price by the year open', statements: [] },
+    ],
+  );
 }

@@ -16,16 +16,22 @@ interface TableSurroundings {
 }
 
 /** Reads a table of plans, whether its plans have been named before or not. */
-export function readPlanTable(table: PlanTable, builder: ReadingBuilder, { head = '', groups }: TableSurroundings, whole?: WholePage): void {
+export function readPlanTable(
+  table: PlanTable,
+  builder: ReadingBuilder,
+  { head = '', groups }: TableSurroundings,
+  whole?: WholePage,
+): void {
   builder.use(table.line);
-  for (const line of groups) builder.putAside(line, 'heading');
+  builder.use(...groups);
   const steps = priceSteps(table, head);
   const known = builder.names();
   const plans = table.names.map((name) => builder.plan(matching(name, known), table.line));
   if (steps) return readPriceSteps(steps, builder);
   for (const [column, lines] of table.heads.entries()) {
     const plan = plans[column];
-    if (plan) builder.price(plan, pricePieces(lines.map((one) => (wordPrice(one.plain) === 'free' ? { ...one, plain: '¤0 per month' } : one))));
+    if (plan)
+      builder.price(plan, pricePieces(lines.map((one) => (wordPrice(one.plain) === 'free' ? { ...one, plain: '¤0 per month' } : one))));
   }
   for (const row of table.rows) {
     const told = row.cells.filter(({ plain }) => plain !== '');
@@ -57,7 +63,9 @@ function noticeMonthly(heading: string, whole: WholePage | undefined): void {
 
 /** Steps of a price that a plan has besides its own price are asked about: they may come in its place. */
 function readPriceSteps(steps: NonNullable<ReturnType<typeof priceSteps>>, builder: ReadingBuilder): void {
-  const priced = steps.charges.filter(({ plan }) => builder.plans.some((one) => one.name.toLowerCase() === plan.toLowerCase() && one.pieces.length > 0));
+  const priced = steps.charges.filter(({ plan }) =>
+    builder.plans.some((one) => one.name.toLowerCase() === plan.toLowerCase() && one.pieces.length > 0),
+  );
   for (const { plan: name, statement, lines } of steps.charges) {
     if (priced.length > 0) break;
     builder.state(builder.plan(name, lines[0] ?? 0), statement, ...lines);

@@ -94,7 +94,8 @@ export class ReadingBuilder {
       const figures = figuresIn(plain);
       const amounts = amountsIn(plain);
       if (figures.length === 0) this.putAside(line, 'no figure in it');
-      else if (amounts.length > 0 && amounts.length === figures.length && amounts.every(saidElsewhere)) this.putAside(line, 'a figure said before');
+      else if (amounts.length > 0 && amounts.length === figures.length && amounts.every(saidElsewhere))
+        this.putAside(line, 'a figure said before');
       else this.leaveOpen(line);
     }
     const inOrder = <One extends PageRemainder>(all: Iterable<One>) => [...all].sort((a, b) => a.line - b.line);

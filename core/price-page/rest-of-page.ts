@@ -1,4 +1,6 @@
 import { addonAt } from './add-ons';
+import type { Statement } from '../price-phrase/statement';
+import { countedThing } from './counted-things';
 import { capital, feesIn } from './fees';
 import type { PlainLine } from './find-plans';
 import { nameWords } from './find-plans';
@@ -34,11 +36,12 @@ interface Place {
  * Reads what stands outside the plans: sections of fees and add-ons, sentences about all plans or the ones they name,
  * questions with their answers. Answers only add what nothing else states, or confirm it.
  */
-export function readRest(lines: readonly PlainLine[], builder: ReadingBuilder, page: WholePage): void {
+export function readRest(all: readonly PlainLine[], builder: ReadingBuilder, page: WholePage): void {
+  const lines = all.flatMap(sentencesOf);
   const place: Place = { section: null, heading: '', question: '', about: null };
   for (let at = 0; at < lines.length; at += 1) {
     const line = lines[at];
-    if (!line || builder.isUsed(line.line)) continue;
+    if (!line || (builder.isUsed(line.line) && all.includes(line) && line.line > 0)) continue;
     if (isNoContent(line)) {
       builder.putAside(line.line, line.role === 'navigation' || isMenu(line.plain) ? 'menu' : 'button');
       noticeSwitches(line, page);
@@ -47,6 +50,12 @@ export function readRest(lines: readonly PlainLine[], builder: ReadingBuilder, p
     if (enters(line, lines[at + 1], place, builder)) continue;
     at += readStatements(lines, at, place, builder, page);
   }
+}
+
+/** A line with several sentences says several things. */
+function sentencesOf(line: PlainLine): PlainLine[] {
+  const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!])\s+(?=[\p{Lu}¤])/u);
+  return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
 }
 
 function isNoContent({ plain, role }: PlainLine): boolean {
@@ -98,16 +107,20 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   const before = builder.isUsed(line.line);
   const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
   wholePageOf(line, place, builder, page);
-  if (place.section === 'every plan' && readEveryPlan(line, builder)) return 0;
+  const next = lines[at + 1];
+  const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
+  if (place.section === 'every plan' && !isPriced && readEveryPlan(line, builder)) return 0;
   const hasPrices = readNamedPrices(line, place, builder);
-  if (!hasPrices && readFees(line, place, builder)) return 0;
-  const isUnderHeading = isAddonSection && place.question === '';
+  const isAllowance = !hasPrices && 'free' in (unitChargeIn(line.plain)?.charge ?? {});
+  if (!hasPrices && !isAllowance && readFees(line, place, builder)) return 0;
+  const isUnderHeading = (isAddonSection || (isPriced && place.section === 'every plan')) && place.question === '';
   const addon = hasPrices ? null : addonAt(lines, at, isUnderHeading || isPair(lines, at, place));
   if (addon && !(isAboutUnits(line.plain) && !isUnderHeading)) {
     const added = builder.addon(addon.name, addon.line);
     if (addon.charge) builder.state(added, addon.charge, addon.line);
     builder.price(added, addon.pieces);
-    for (const { line: own } of lines.slice(at, at + addon.length)) if (!builder.isUsed(own)) builder.putAside(own, 'words about an add-on');
+    for (const { line: own } of lines.slice(at, at + addon.length))
+      if (!builder.isUsed(own)) builder.putAside(own, 'words about an add-on');
     return addon.length - 1;
   }
   if (!hasPrices && readUnits(line, place, builder)) return 0;
@@ -119,13 +132,17 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
 /** A definition list's term with its price below reads like an add-on. */
 function isPair(lines: readonly PlainLine[], at: number, { question, section }: Place): boolean {
   const [own, next] = [lines[at], lines[at + 1]];
-  return own?.role === 'heading' && section !== 'fees' && question === '' && next !== undefined && isPriceLine(next.plain);
+  if (own?.role !== 'heading' || section === 'fees' || question !== '' || !next) return false;
+  return isPriceLine(next.plain) && unitChargeIn(next.plain, own.plain) === null;
 }
 
 /** "Extra contacts: 4 for each 1,000" is a price for more than a plan includes. */
 function isAboutUnits(plain: string): boolean {
   const charge = unitChargeIn(plain);
-  return charge !== null && (charge.beyond === true || /\b(?:traffic|bandwidth|transfer|contacts|emails|storage)\b/i.test(plain.split('¤')[0] ?? ''));
+  return (
+    charge !== null &&
+    (charge.beyond === true || /\b(?:traffic|bandwidth|transfer|contacts|emails|storage)\b/i.test(plain.split('¤')[0] ?? ''))
+  );
 }
 
 /** What holds for the whole page: trials, refunds, tax, joining fees, how prices are meant. */
@@ -138,18 +155,38 @@ function wholePageOf({ plain, line }: PlainLine, place: Place, builder: ReadingB
     page.taxExcluded = tax;
     builder.putAside(line, 'how prices are stated');
   }
-  if (isWithoutJoiningFee(plain) || (/\bset-?up (?:fee|cost)/i.test(place.question) && /^no\b/i.test(plain)))
-    for (const plan of plansFor(plain, place, builder, 'every')) builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
+  if (isWithoutJoiningFee(plain) || (/\bset[- ]?up (?:fee|cost)/i.test(place.question) && /^no(?:, never| never|ne)?[.!]?$/i.test(plain)))
+    for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
+      builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
+  const uptime = /(\d+(?:\.\d+)?)% (?:uptime|availability)|\b(?:uptime|availability)\b[^.]{0,20}?(\d+(?:\.\d+)?)%/i.exec(plain);
+  if (uptime) for (const plan of plansFor(plain, place, builder, 'every')) builder.state(plan, { kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[2] ?? null }, line);
+  const shownFor = /\bprices?\b[^.]{0,12}\b(?:are|is)? ?for (\d+) (\p{L}+)\b/iu.exec(plain);
+  const counted = shownFor && countedThing(shownFor[2] ?? '');
+  if (shownFor && counted)
+    for (const plan of plansFor(plain, place, builder, 'priced')) builder.state(plan, { kind: 'limit', quantity: counted.quantity, most: shownFor[1] ?? '0' }, line);
+  const introduction = introductionIn(plain);
+  if (introduction) for (const plan of plansFor(plain, place, builder, 'priced')) builder.state(plan, introduction, line);
   const saving = yearlySavingIn(plain);
   if (saving) {
     page.saving ??= { ...saving, line };
     builder.putAside(line, 'a saving that follows from the prices');
   }
-  if (/\brenews?\b[^.]*\b(?:full|regular|standard|normal) price\b|\bfirst (?:term|year|period) only\b/i.test(plain)) page.returnsToFull = true;
+  if (/\brenews?\b[^.]*\b(?:full|regular|standard|normal) price\b|\bfirst (?:term|year|period) only\b/i.test(plain))
+    page.returnsToFull = true;
   const atOnce = /\b(?:prices?|rates?) (?:for|are for) (\d+) months? paid (?:at once|upfront|in advance)/i.exec(plain)?.[1];
   if (atOnce !== undefined) page.paidAtOnce = Number(atOnce);
   if (/^(?:all )?(?:monthly prices|prices (?:are )?(?:a|per) month)\b/i.test(plain)) page.usualPer = 1;
   if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
+}
+
+/** "Your first 3 months for 1 a month": what every plan that is paid by the month costs at first. */
+function introductionIn(plain: string): Statement | null {
+  const match =
+    /\bfirst (?:(\d+) )?months?\b[^.¤]{0,14}¤(\d+(?:\.\d+)?)(?:\s*(?:\/|a|per) ?month| each)?/i.exec(plain) ??
+    /¤(?<price>\d+(?:\.\d+)?)(?:\s*(?:\/|a|per) ?month)? (?:for|in) (?:the |your )?first (?<months>\d+ )?months?\b/i.exec(plain);
+  if (!match) return null;
+  const months = Number(match.groups?.['months'] ?? (match.groups?.['price'] === undefined ? match[1] : undefined) ?? 1);
+  return { kind: 'introduction', intro: { price: match.groups?.['price'] ?? match[2] ?? '0' }, time: { months } };
 }
 
 type Scope = 'priced' | 'every';
@@ -161,7 +198,10 @@ export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>
   const named = plans.filter(({ name }) => isNamed(name, plain));
   if (named.length > 0) return named;
   if (/\b(?:paid|paying) plans?\b/i.test(plain)) return plans.filter((plan) => !isFree(plan));
-  if (/\b(?:any|all|every|each|both|whichever) (?:of (?:our|the) )?(?:\w+ )?(?:plans?|packages?|servers?|prices)\b|\bon every\b/i.test(plain)) return [...plans];
+  if (
+    /\b(?:any|all|every|each|both|whichever) (?:of (?:our|the) )?(?:\w+ )?(?:plans?|packages?|servers?|prices)\b|\bon every\b/i.test(plain)
+  )
+    return [...plans];
   return usual === 'every' ? [...plans] : plans.filter((plan) => !isFree(plan) && !isAskedFor(plan));
 }
 
@@ -198,17 +238,28 @@ function readNamedPrices({ plain, line }: PlainLine, place: Place, builder: Read
 
 function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
   const heading = place.about !== null || place.section === 'fees' || place.question === '' ? place.heading : place.question.toLowerCase();
-  const isMeant = place.section === 'fees' || place.about !== null || /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
+  const isMeant =
+    place.section === 'fees' ||
+    place.about !== null ||
+    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
   if (!isMeant) return false;
   const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
   if (fees.length === 0) return false;
-  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !takesNothing(plan));
+  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !takesNothing(plan) && !fees.every((fee) => isSaid(plan, fee.statement)));
   const regional = fees.filter(({ isRegional }) => isRegional);
   for (const { statement, isRegional } of fees)
-    if (!isRegional) for (const plan of plans) if (!hasOwnFee(plan, statement.charge.only, statement.charge.bucket ?? 'transaction', line)) builder.state(plan, statement, line);
+    if (!isRegional)
+      for (const plan of plans)
+        if (!hasOwnFee(plan, statement.charge.only, statement.charge.bucket ?? 'transaction', line)) builder.state(plan, statement, line);
   for (const { statement } of regional) askRegion(builder, plans, statement, line);
   if (regional.length === 0) builder.use(line);
   return true;
+}
+
+/** Whether a plan has the very rate already, as answers repeat it. */
+function isSaid({ facts }: PlanBeingRead, { charge }: ReturnType<typeof feesIn>[number]['statement']): boolean {
+  const rate = (one: { percent?: unknown; each?: unknown }) => `${String(one.percent ?? 0)} ${String(one.each ?? 0)}`;
+  return facts.some(({ statement }) => statement.kind === 'charge' && statement.charge.how === 'per-order' && rate(statement.charge) === rate(charge as { percent?: unknown }));
 }
 
 /** A plan with a fee of its own for the same thing does not get the page's general one. */
@@ -228,7 +279,12 @@ function takesNothing({ facts }: PlanBeingRead): boolean {
   return facts.some(({ statement }) => statement.kind === 'limit' && statement.quantity === 'orders' && statement.most === '0');
 }
 
-function askRegion(builder: ReadingBuilder, plans: readonly PlanBeingRead[], statement: ReturnType<typeof feesIn>[number]['statement'], line: number): void {
+function askRegion(
+  builder: ReadingBuilder,
+  plans: readonly PlanBeingRead[],
+  statement: ReturnType<typeof feesIn>[number]['statement'],
+  line: number,
+): void {
   const names = plans.map(({ name }) => name);
   const option = (label: string, only: { cards: string[] } | null): PageOption => ({
     label,
@@ -247,7 +303,8 @@ function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBui
   const over = /\b(?:over|more than|exceed|beyond) (?:my|the|your|our) (\p{L}+)/iu.exec(place.question)?.[1] ?? '';
   const charge = unitChargeIn(plain, over || (place.section === 'addons' ? '' : place.heading));
   if (!charge) return false;
-  const isGeneral = place.section === 'fees' || charge.beyond === true || charge.charge.on === undefined || over !== '' || 'free' in charge.charge;
+  const isGeneral =
+    place.section === 'fees' || charge.beyond === true || charge.charge.on === undefined || over !== '' || 'free' in charge.charge;
   if (!isGeneral) return false;
   const plans = plansFor(plain, place, builder, 'every').filter((plan) => !(place.section === 'fees' && takesNothing(plan)));
   const named = { ...charge, charge: { ...charge.charge, label: capital(charge.charge.label) } };

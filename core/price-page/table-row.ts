@@ -24,12 +24,14 @@ export interface CellReading {
 
 const YES = /^(?:[✓✔☑✅]|yes|included|✓ ?included|available|true)$/iu;
 const NO = /^(?:[✗✘✖×❌✕]|no|not included|[–—-]|none|not available|n\/a|not possible)$/iu;
-const PRICE_ROW = /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal)\b/i;
+const PRICE_ROW =
+  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal)\b/i;
 const HOURLY = /\b(?:hourly|per hour|hour|an hour)\b/i;
 const JOINING = /\b(?:set-?up|joining|activation|onboarding|sign-?up)\b/i;
 const FEE_ROW =
   /\b(?:fees?|rates?|commission|share of|processing|card payments?|payment provider|provider|gateway|in person|online|invoices?|card on file|international cards?|transactions?|cards?)\b/i;
-const FURTHER = /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\bprice per (?!month|year|mo\b|yr\b|hour)/i;
+const FURTHER =
+  /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\bprice per (?!month|year|mo\b|yr\b|hour)/i;
 const NOT_STATED = /^(?:custom|on request|ask us|contact us|talk to us|individual|by agreement|negotiable)$/i;
 
 const NOTHING: CellReading = { statements: [], pieces: [] };
@@ -74,8 +76,13 @@ export function rowKindOf(heading: string, cells: readonly string[]): RowKind {
   if (JOINING.test(heading) && (hasMoney || told.some((cell) => /^(?:free|none|0|no)$/i.test(cell)))) return 'joining';
   if (/\btrial\b/i.test(heading) || /\b(?:money[- ]back|refund)/i.test(heading)) return 'trial';
   if (HOURLY.test(heading) && hasMoney) return 'hourly';
-  if (hasPercent && !/\b(?:uptime|availability|sla)\b/i.test(heading) && !told.every((cell) => /\b(?:off|discount)\b/i.test(cell))) return 'fee';
-  if (FEE_ROW.test(heading) && /\b(?:fees?|commission|share of|rates?)\b/i.test(heading) && told.every((cell) => NO.test(cell) || /^(?:0%?|free)$/i.test(cell)))
+  if (hasPercent && !/\b(?:uptime|availability|sla)\b/i.test(heading) && !told.every((cell) => /\b(?:off|discount)\b/i.test(cell)))
+    return 'fee';
+  if (
+    FEE_ROW.test(heading) &&
+    /\b(?:fees?|commission|share of|rates?)\b/i.test(heading) &&
+    told.every((cell) => NO.test(cell) || /^(?:0%?|free)$/i.test(cell))
+  )
     return 'fee';
   if (hasMoney && FURTHER.test(heading)) return 'further';
   const isPriced = told.length > 0 && told.filter(isMoney).length >= Math.ceil(told.length / 2);
@@ -99,7 +106,11 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
 
 function periodWords(words: string): string {
   const paid = /\b(?:paid|billed|when paid|pay) (?:yearly|annually|by the year|for a year)\b/.test(words) ? ' billed yearly' : '';
-  if (/\b(?:a|per|each|\/) ?(?:month|mo)\b|\bmonthly\b|\/month/.test(words) && !/\b(?:paid|billed) monthly\b/.test(words.replace(/\bmonthly price\b/, ''))) return `per month${paid}`;
+  if (
+    /\b(?:a|per|each|\/) ?(?:month|mo)\b|\bmonthly\b|\/month/.test(words) &&
+    !/\b(?:paid|billed) monthly\b/.test(words.replace(/\bmonthly price\b/, ''))
+  )
+    return `per month${paid}`;
   if (paid !== '' && /\bmonth/.test(words)) return `per month${paid}`;
   if (/\b(?:year|yearly|annual|annually)\b/.test(words)) return 'per year';
   return /\bmonth/.test(words) ? 'per month' : '';
@@ -107,7 +118,9 @@ function periodWords(words: string): string {
 
 function joiningOf(plain: string): CellReading {
   const amount = /¤(\d+(?:\.\d+)?)/.exec(plain)?.[1] ?? (/^(?:free|none|no|0)\b/i.test(plain) || NO.test(plain) ? '0' : undefined);
-  return amount === undefined ? { ...NOTHING, why: 'no amount' } : { statements: [{ kind: 'joining', label: 'Set-up', amount }], pieces: [] };
+  return amount === undefined
+    ? { ...NOTHING, why: 'no amount' }
+    : { statements: [{ kind: 'joining', label: 'Set-up', amount }], pieces: [] };
 }
 
 function daysOf(heading: string, plain: string): CellReading {
@@ -128,7 +141,11 @@ function feeOf(heading: string, plain: string): CellReading {
 function furtherOf(heading: string, plain: string): CellReading {
   const amount = /¤(\d+(?:\.\d+)?)/.exec(plain)?.[0];
   if (amount === undefined) return { ...NOTHING, why: 'not to be had' };
-  const noun = heading.toLowerCase().replace(/\b(?:each|per|price|for|every|further|additional|extra|more|overage|the|of|an?|cost|beyond that)\b/g, ' ').replace(/\s+/g, ' ').trim();
+  const noun = heading
+    .toLowerCase()
+    .replace(/\b(?:each|per|price|for|every|further|additional|extra|more|overage|the|of|an?|cost|beyond that)\b/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   const own = /¤[\d.]+\s*(?:per|\/|for|each)\s*\S+/.test(plain);
   const charge = unitChargeIn(own ? plain : `${amount} per additional ${noun}`, noun);
   return charge ? { statements: [charge], pieces: [] } : { ...NOTHING, why: 'no amount for one' };

@@ -39,7 +39,8 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
 }
 
 /** "400 labels, then ¤0.08 each". */
-const ALLOWANCE_THEN = /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|per \p{L}+)/u;
+const ALLOWANCE_THEN =
+  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|per \p{L}+)/u;
 
 function afterAllowance([, free = '0', noun = '', each = '0']: RegExpExecArray): ChargeStatement | null {
   const thing = countedThing(noun);
@@ -55,9 +56,12 @@ function packIn(text: string, heading: string): ChargeStatement | null {
   if (!pack) return null;
   const [, each = '', size = '', noun = ''] = pack;
   if (/(?:\/|per|a) ?(?:month|mo)\s*for \d/.test(pack[0])) return null;
+  if (/¤\d+(?:\.\d+)?$/.test(pack[0].slice(0, pack[0].indexOf(size, 2) + size.length)) && !/\b(?:sales|revenue|turnover)\b/.test(noun)) return null;
   if (decimal(size).lte(1) || A_TIME.test(noun) || /^(months?|years?|days?)\b/.test(noun)) return null;
   const before = text.slice(0, pack.index);
-  const named = /^(?:above|beyond|over)\b/.test(noun) ? '' : noun.replace(/^(?:in|of)\s+/, '').replace(/\b(?:above|beyond|over|in addition)\b.*$/, '');
+  const named = /^(?:above|beyond|over)\b/.test(noun)
+    ? ''
+    : noun.replace(/^(?:in|of)\s+/, '').replace(/\b(?:above|beyond|over|in addition)\b.*$/, '');
   const thing = countedThing(named.trim() || subjectOf(before) || heading);
   if (!thing) return null;
   const isOverage = new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over)\\b`).test(text);
@@ -85,7 +89,9 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   const above = ABOVE.exec(rest);
   const isOfOrders = AN_ORDER.test(noun);
   if (isOfOrders && first === undefined && extra === undefined) return null;
-  const thing = isOfOrders ? { quantity: 'orders', factor: '1' } : countedThing(inPlural(withSubject(noun, text.slice(0, one.index), heading)));
+  const thing = isOfOrders
+    ? { quantity: 'orders', factor: '1' }
+    : countedThing(inPlural(withSubject(noun, text.slice(0, one.index), heading)));
   if (!thing) return null;
   const free = first ?? above?.[1];
   const isOverage = extra !== undefined || new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over|then)\\b`).test(text);

@@ -6,8 +6,12 @@ import { isButton } from './line-kinds';
  * as a name.
  */
 export function vendorOf(lines: readonly PlainLine[], title: string, plans: readonly string[]): string {
-  const isName = (text: string) => /^\p{Lu}[\p{L}\d&’' .-]{1,40}$/u.test(text) && text.split(' ').length <= 3 && !plans.includes(text) && !isButton(text);
-  const firsts = lines.slice(0, 6).map(({ text }) => text).filter(isName);
+  const isName = (text: string) =>
+    /^\p{Lu}[\p{L}\d&’' .-]{1,40}$/u.test(text) && text.split(' ').length <= 3 && !plans.includes(text) && !isButton(text);
+  const firsts = lines
+    .slice(0, 6)
+    .map(({ text }) => text)
+    .filter(isName);
   const parts = title.split(/\s*[|–—·:]\s*|\s+-\s+/).filter((part) => !/^(?:plans?|pricing|prices?|compare|what it costs)\b/i.test(part));
   const inTitle = firsts.find((text) => title.includes(text)) ?? parts.find(isName);
   const again = firsts.find((text) => lines.some(({ text: other }) => other !== text && other.includes(text)));
