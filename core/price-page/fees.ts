@@ -40,6 +40,8 @@ export interface FeeSurroundings {
   readonly heading: string;
   /** Whether its own words are the fee's name, as on a processor's page. */
   readonly isProcessor?: boolean;
+  /** Whether its row or section is known to be about fees. */
+  readonly isFee?: boolean;
 }
 
 /**
@@ -49,7 +51,7 @@ export interface FeeSurroundings {
  * @param plain - the line in plain figures
  * @example feesIn('2.9% + ¤0.3 online', { heading: 'card rates' }) // a card fee on orders of the own site
  */
-export function feesIn(plain: string, { heading, isProcessor = false }: FeeSurroundings): StatedFee[] {
+export function feesIn(plain: string, { heading, isProcessor = false, isFee = false }: FeeSurroundings): StatedFee[] {
   const text = plain.toLowerCase();
   const rates = [...text.matchAll(RATE)];
   const isAboutFees = (words: string) =>
@@ -66,7 +68,7 @@ export function feesIn(plain: string, { heading, isProcessor = false }: FeeSurro
     const own = `${before} ${after}`;
     if (NO_FEE.test(own) && !PLATFORM.test(own)) return [];
     const words = `${heading} ${own}`;
-    if (!isProcessor && !isAboutFees(`${heading} ${text}`)) return [];
+    if (!isProcessor && !isFee && !isAboutFees(`${heading} ${text}`)) return [];
     const label = isProcessor ? labelOf(before, after, heading) : '';
     return [feeOf({ percent, fixed: fixed ?? each }, own, words, label)];
   });

@@ -22,6 +22,12 @@ export interface FoundPlans {
   readonly rest: readonly PlainLine[];
 }
 
+/** A line with several sentences says several things. */
+export function sentencesOf(line: PlainLine): PlainLine[] {
+  const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!])\s+(?=[\p{Lu}¤])/u);
+  return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
+}
+
 /** Words that begin what praises a plan rather than names it. */
 const TAGLINE =
   /^(?:for|to|the|a|an|your|our|ideal|perfect|great|launch|turn|everything|all you|build|sell|take|win|grow|scale|start|reach|learn|with|when|if|most|more|get|no)\b/i;
@@ -49,7 +55,7 @@ export function findPlans(lines: readonly PlainLine[]): FoundPlans {
   });
   const firm = heads.filter(({ name }) => isFirm(lines[name], said));
   const plans = ofOneRun(lines, firm.length >= 2 && firm.length >= heads.length / 2 ? firm : heads, said);
-  if (plans.length === 0) return { cards: [], rest: lines };
+  if (plans.length === 0) return plansOnLines(lines);
   const cards = plans.map(({ name }, index): PlanCard => {
     const next = plans[index + 1];
     const end = next ? startOf(lines, next.name) : endOfLast(lines, plans, index);
@@ -62,6 +68,21 @@ export function findPlans(lines: readonly PlainLine[]): FoundPlans {
   });
   const inCards = new Set(cards.flatMap(({ nameLine, lines: own }) => [nameLine, ...own.map(({ line }) => line)]));
   return { cards, rest: lines.filter(({ line }) => !inCards.has(line)) };
+}
+
+const ON_A_LINE = /^(\p{L}[\p{L}\d &+-]{0,30}?)\s*(?::|–|—| - )\s*((?:free|from )?.*)$/iu;
+
+/** "Small: 10/mo, 50 labels" and "Large: 60/mo …": each line is a plan, its clauses are the card's lines. */
+function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
+  const found = lines.flatMap((line): PlanCard[] => {
+    const [, name = '', rest = ''] = ON_A_LINE.exec(line.plain) ?? [];
+    const clauses = rest.split(/[,;]\s+(?!then\b)/);
+    const isPlan = clauses.length >= 2 && (isPriceLine(clauses[0] ?? '') || isOffer(clauses[0] ?? '') || /^free$/i.test(clauses[0] ?? ''));
+    return isPlan ? [{ name: nameWords(name), nameLine: line.line, lines: clauses.map((plain) => ({ ...line, plain, text: plain })) }] : [];
+  });
+  if (found.length === 0) return { cards: [], rest: lines };
+  const taken = new Set(found.map(({ nameLine }) => nameLine));
+  return { cards: found, rest: lines.filter(({ line }) => !taken.has(line)) };
 }
 
 /** A plan's name without what surrounds it: "Blaze plan" is Blaze. */
@@ -89,26 +110,40 @@ function nameEvidence(lines: readonly PlainLine[]): NameEvidence {
       /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?(\p{Lu}[\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/u.exec(
         text.replace(/^(?:Choose|Get|Buy|Select|Start|Begin|Try|Order|Take|Everything|All)/, (word) => word.toLowerCase()),
       )?.[1];
-    if (words !== undefined && !/^(?:started|start|it|now|in touch|free)/i.test(words)) named.add(words.toLowerCase());
+    if (words !== undefined && !/^(?:started|start|it|now|in touch|free)\b/i.test(words)) named.add(words.toLowerCase());
     if (/\bplan$/i.test(text) && plain.split(' ').length <= 4) named.add(text.toLowerCase());
   }
   for (const name of namesInRuns(lines, counts)) named.add(name);
   return { named, counts };
 }
 
-/** Lines that follow each other and each stand on the page again are the names above a table. */
+/**
+ * Lines that follow each other and each stand on the page again are the names above a table; items of a list that the
+ * plans share stand below other items.
+ */
 function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, number>): string[] {
+  const isAgain = ({ text }: PlainLine) => (counts.get(text.toLowerCase()) ?? 0) > 1;
   const found: string[] = [];
-  let run: string[] = [];
-  for (const { text, plain, opens } of lines) {
-    const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1 && canBeName(text, plain) && !isButton(plain) && !isMark(plain);
-    if (isAgain && !run.includes(text.toLowerCase()) && !(opens && run.length > 0)) run.push(text.toLowerCase());
-    else {
-      if (run.length >= 2 && areApart(lines, run)) found.push(...run);
-      run = isAgain ? [text.toLowerCase()] : [];
-    }
+  for (let at = 0; at < lines.length; at += 1) {
+    const run = runFrom(lines.slice(at, at + 12), isAgain);
+    const [before, after] = [lines[at - 1], lines[at + run.length]];
+    const isHead =
+      (!before || !isAgain(before) || sectionOf(before.plain) !== null) && !(after && (isButton(after.plain) || isPriced(after.plain)));
+    if (run.length >= 2 && isHead && areApart(lines, run)) found.push(...run);
+    at += Math.max(0, run.length - 1);
   }
-  return run.length >= 2 && areApart(lines, run) ? [...found, ...run] : found;
+  return found;
+}
+
+function runFrom(lines: readonly PlainLine[], isAgain: (line: PlainLine) => boolean): string[] {
+  const run: string[] = [];
+  for (const line of lines) {
+    const { text, plain, opens } = line;
+    const isName = isAgain(line) && canBeName(text, plain) && !isButton(plain) && !isMark(plain);
+    if (!isName || run.includes(text.toLowerCase()) || (opens && run.length > 0)) break;
+    run.push(text.toLowerCase());
+  }
+  return run;
 }
 
 /** Names stand apart above their prices; items of a list that the plans share stand together everywhere. */
@@ -161,7 +196,7 @@ function nameAbove(lines: readonly PlainLine[], price: number, said: NameEvidenc
     const line = lines[at];
     if (!line) break;
     const { plain, text } = line;
-    if (line.role === 'navigation' || (sectionOf(plain) !== null && !line.opens) || isPriced(plain) || isQuestion(plain)) {
+    if (line.role === 'navigation' || sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain)) {
       if (wordPrice(plain) !== 'free' || !isNameLike(lines, at)) break;
     }
     if (isBadge(plain) || isLeadIn(plain)) {
@@ -223,8 +258,8 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly Head[], said: Nam
   for (const head of heads) {
     const previous = run.at(-1);
     if (previous && head.name <= previous.price) continue;
-    const since = lines.slice(previous ? previous.price : 0, head.name);
-    const sections = since.map(({ plain }) => sectionOf(plain)).filter((kind) => kind !== null && kind !== 'comparison');
+    const since = lines.slice(previous ? previous.price : Math.max(0, head.name - 3), head.name);
+    const sections = since.map(({ plain }) => sectionOf(plain)).filter((kind) => kind !== null && kind !== 'comparison' && kind !== 'fees');
     const isApart = sections.length > 0 && previous !== undefined;
     if (isApart || since.some(({ plain }) => isQuestion(plain) && previous !== undefined)) break;
     if (previous === undefined && sections.includes('addons')) break;
@@ -263,7 +298,12 @@ function endOfLast(lines: readonly PlainLine[], plans: readonly Head[], index: n
     const isSaidBefore = lines.slice(0, head.name).some((one) => one.text === line.text);
     if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
     if (namesPlan(line, plans, lines)) break;
-    if (plans.length > 1 && dayStatements(line.plain, '').length > 0 && !lines.slice(plans[0]?.name ?? 0, head.name).some((one) => dayStatements(one.plain, '').length > 0)) break;
+    if (
+      plans.length > 1 &&
+      dayStatements(line.plain, '').length > 0 &&
+      !lines.slice(plans[0]?.name ?? 0, head.name).some((one) => dayStatements(one.plain, '').length > 0)
+    )
+      break;
   }
   return end;
 }
@@ -293,7 +333,11 @@ const ABOUT_ALL =
 function endsCard(line: PlainLine, lines: readonly PlainLine[], at: number): boolean {
   const { plain, text, role } = line;
   if (role === 'footer' || role === 'navigation' || role === 'heading') return true;
-  if (sectionOf(plain) !== null || isQuestion(plain)) return true;
+  const section = sectionOf(plain);
+  // "Payments" may be one more feature, or head the rates that follow.
+  if (section === 'fees')
+    return /[%¤]/.test(lines[at + 1]?.plain ?? '') || isSentence(lines[at + 1]?.plain ?? '') || /\b(?:rates?|fees?)$/i.test(plain);
+  if (section !== null || isQuestion(plain)) return true;
   if (isPriced(plain)) return false;
   if (/^[✓✔✗✘•]/.test(text) || role === 'item') return false;
   if (ABOUT_ALL.test(plain) || (isSentence(plain) && /[.!]$/.test(plain) && plain.split(' ').length > 5)) return true;

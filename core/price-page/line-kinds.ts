@@ -6,7 +6,7 @@ export type SectionKind = 'addons' | 'comparison' | 'fees' | 'questions' | 'ever
 const BADGE =
   /^(?:[★☆✨🔥]\s*)?(?:most (?:popular|chosen|loved|picked|bought)|popular(?: choice)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|save \d+%.*|-?\d+% off|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|great for \w+|limited(?: time)? offer|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by most)[.!]?$/i;
 const BUTTON =
-  /^(?:(?:start|try|get|choose|buy|order|select|sign up|subscribe|book|contact|talk|add to|begin|join|deploy|upgrade|request|go|pick|take|claim|continue|jetzt|choisir|commander|elegir|scegli|kies|bestellen|demo|shop now|let['’]?s)\b.{0,40}|(?:learn|read|see|view|show|compare|download|open|create|build|launch)(?: (?:more|all|now|details|plans?|app|an? account|demo|it).{0,20})?)$/i;
+  /^(?:(?:start|try|get|choose|buy|order|select|sign up|subscribe|book|talk|add to|begin|join|deploy|upgrade|request|go|pick|take|claim|continue|jetzt|choisir|commander|elegir|scegli|kies|bestellen|demo|shop now|let['’]?s)\b.{0,40}|contact(?: (?:us|sales|our|support|the).{0,20})?|(?:learn|read|see|view|show|compare|download|open|create|build|launch)(?: (?:more|all|now|details|plans?|app|an? account|demo|it).{0,20})?)$/i;
 const MENU =
   /^(?:skip to .*|zum inhalt|menu|close|home|pricing|prices|plans?|features?|templates|help|help centre|support|log ?in|sign ?in|sign ?up|docs|blog|about|account|basket(?: ?\(\d+\))?|cart(?: ?\(\d+\))?|english|deutsch|terms|privacy|imprint|impressum|datenschutz|data protection|accept all|only necessary|cookie.*|©.*|call us.*|monthly|yearly|annual|annually|per month|per year|pay monthly|pay yearly|billed monthly|billed annually|bill monthly|lifetime|or)$/i;
 const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
@@ -78,7 +78,7 @@ export function isPriced(plain: string): boolean {
 export function canBeName(text: string, plain: string, opens = false): boolean {
   const words = plain.split(' ');
   if (plain.length > 40 || words.length > 5 || /[¤%?!✓✗✔✘×•:]/.test(text) || /[.,]$/.test(text)) return false;
-  if (isBadge(plain) || (isMenu(plain) && !opens) || (sectionOf(plain) !== null && !opens) || isMark(plain)) return false;
+  if (isBadge(plain) || (isMenu(plain) && !opens) || sectionOf(plain) !== null || isMark(plain)) return false;
   return /\p{L}/u.test(plain) && !isPriced(plain) && !/^(?:from|up to|everything|includes?|or|and|\d+ )\b/i.test(plain);
 }
 

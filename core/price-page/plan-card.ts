@@ -1,6 +1,6 @@
 import { isRate } from './fees';
 import { type PlanCard, type PlainLine } from './find-plans';
-import { isBadge, isButton, isMenu } from './line-kinds';
+import { isBadge, isButton } from './line-kinds';
 import { markOf, readItem } from './list-items';
 import { stepCharge } from './page-tables';
 import { isPriceLine, isPriceTail, type PriceLine, pricePieces, wordPrice } from './price-pieces';
@@ -81,9 +81,15 @@ function readBeside({ plain, line }: PlainLine, plan: PlanBeingRead, builder: Re
   if (counted && thing) builder.state(plan, { kind: 'limit', quantity: thing.quantity, most: counted[1] ?? '0' }, line);
 }
 
-function readLine(line: PlainLine, before: PlainLine | undefined, { hasPrice, heading }: { readonly hasPrice: boolean; readonly heading: string }, plan: PlanBeingRead, builder: ReadingBuilder): void {
+function readLine(
+  line: PlainLine,
+  before: PlainLine | undefined,
+  { hasPrice, heading }: { readonly hasPrice: boolean; readonly heading: string },
+  plan: PlanBeingRead,
+  builder: ReadingBuilder,
+): void {
   const { plain, line: at } = line;
-  if (isBadge(plain) || isMenu(plain)) return builder.putAside(at, 'a badge');
+  if (isBadge(plain) || /^(?:or|monthly|yearly|annually|per month|per year)$/i.test(plain)) return builder.putAside(at, 'a badge');
   const days = dayStatements(plain, '');
   if (days.length > 0) return days.forEach((statement) => builder.state(plan, statement, at));
   if (isButton(plain) || line.role === 'button') return builder.putAside(at, 'button');

@@ -2,7 +2,7 @@ import { decimal } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
 import { assemblePrices, type PriceDoubt } from './assemble-prices';
 import { feesIn } from './fees';
-import { type PlainLine, findPlans } from './find-plans';
+import { type PlainLine, findPlans, sentencesOf } from './find-plans';
 import { htmlBlocks } from './html-blocks';
 import { readLinkedData } from './linked-data';
 import { findLineGrids } from './line-grid';
@@ -56,11 +56,14 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
   const builder = new ReadingBuilder(linesOf(lines, tables, format));
   const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, usualPer: null, hasMonthly: false };
-  const { cards, rest } = findPlans(lines);
+  const isProcessor = tables.length === 0 && isProcessorPage(lines);
+  const found = findPlans(lines);
+  // One block with a price among many rates is a thing that a processor sells.
+  const { cards, rest } = found.cards.length < 2 && isProcessor ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   readTables(tables, rest, format, builder, whole);
   const data = readData(page, builder);
-  if (builder.plans.length === 0 && isProcessorPage(rest)) readProcessor(rest, builder, whole);
+  if (builder.plans.length === 0 && isProcessor) readProcessor(rest, builder, whole);
   else {
     for (const grid of findLineGrids(rest, builder.names())) readPlanTable(grid.table, builder, { groups: grid.groups });
     readRest(rest, builder, whole);

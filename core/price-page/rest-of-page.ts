@@ -36,12 +36,12 @@ interface Place {
  * Reads what stands outside the plans: sections of fees and add-ons, sentences about all plans or the ones they name,
  * questions with their answers. Answers only add what nothing else states, or confirm it.
  */
-export function readRest(all: readonly PlainLine[], builder: ReadingBuilder, page: WholePage): void {
-  const lines = all.flatMap(sentencesOf);
+export function readRest(lines: readonly PlainLine[], builder: ReadingBuilder, page: WholePage): void {
+  const done = new Set(lines.filter(({ line }) => builder.isUsed(line)).map(({ line }) => line));
   const place: Place = { section: null, heading: '', question: '', about: null };
   for (let at = 0; at < lines.length; at += 1) {
     const line = lines[at];
-    if (!line || (builder.isUsed(line.line) && all.includes(line) && line.line > 0)) continue;
+    if (!line || done.has(line.line)) continue;
     if (isNoContent(line)) {
       builder.putAside(line.line, line.role === 'navigation' || isMenu(line.plain) ? 'menu' : 'button');
       noticeSwitches(line, page);
@@ -50,12 +50,6 @@ export function readRest(all: readonly PlainLine[], builder: ReadingBuilder, pag
     if (enters(line, lines[at + 1], place, builder)) continue;
     at += readStatements(lines, at, place, builder, page);
   }
-}
-
-/** A line with several sentences says several things. */
-function sentencesOf(line: PlainLine): PlainLine[] {
-  const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!])\s+(?=[\p{Lu}¤])/u);
-  return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
 }
 
 function isNoContent({ plain, role }: PlainLine): boolean {
@@ -106,7 +100,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!line) return 0;
   const before = builder.isUsed(line.line);
   const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
-  wholePageOf(line, place, builder, page);
+  wholePageOf(line, lines[at + 1], place, builder, page);
   const next = lines[at + 1];
   const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
   if (place.section === 'every plan' && !isPriced && readEveryPlan(line, builder)) return 0;
@@ -146,7 +140,13 @@ function isAboutUnits(plain: string): boolean {
 }
 
 /** What holds for the whole page: trials, refunds, tax, joining fees, how prices are meant. */
-function wholePageOf({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder, page: WholePage): void {
+function wholePageOf(
+  { plain, line }: PlainLine,
+  next: PlainLine | undefined,
+  place: Place,
+  builder: ReadingBuilder,
+  page: WholePage,
+): void {
   const heading = place.question || (/\b(?:trial|refund|money back)/.test(place.heading) ? place.heading : '');
   const plans = plansFor(plain, place, builder, 'priced');
   for (const statement of dayStatements(plain, heading)) for (const plan of plans) builder.state(plan, statement, line);
@@ -155,15 +155,21 @@ function wholePageOf({ plain, line }: PlainLine, place: Place, builder: ReadingB
     page.taxExcluded = tax;
     builder.putAside(line, 'how prices are stated');
   }
-  if (isWithoutJoiningFee(plain) || (/\bset[- ]?up (?:fee|cost)/i.test(place.question) && /^no(?:, never| never|ne)?[.!]?$/i.test(plain)))
+  if (
+    isWithoutJoiningFee(plain) ||
+    (/\bset[- ]?up (?:fee|cost)/i.test(place.question) && /^no(?:, never| never|ne)?[.!]?$/i.test(plain) && !isHedged(line, next))
+  )
     for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
       builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
   const uptime = /(\d+(?:\.\d+)?)% (?:uptime|availability)|\b(?:uptime|availability)\b[^.]{0,20}?(\d+(?:\.\d+)?)%/i.exec(plain);
-  if (uptime) for (const plan of plansFor(plain, place, builder, 'every')) builder.state(plan, { kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[2] ?? null }, line);
+  if (uptime)
+    for (const plan of plansFor(plain, place, builder, 'every'))
+      builder.state(plan, { kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[2] ?? null }, line);
   const shownFor = /\bprices?\b[^.]{0,12}\b(?:are|is)? ?for (\d+) (\p{L}+)\b/iu.exec(plain);
   const counted = shownFor && countedThing(shownFor[2] ?? '');
   if (shownFor && counted)
-    for (const plan of plansFor(plain, place, builder, 'priced')) builder.state(plan, { kind: 'limit', quantity: counted.quantity, most: shownFor[1] ?? '0' }, line);
+    for (const plan of plansFor(plain, place, builder, 'priced'))
+      builder.state(plan, { kind: 'limit', quantity: counted.quantity, most: shownFor[1] ?? '0' }, line);
   const introduction = introductionIn(plain);
   if (introduction) for (const plan of plansFor(plain, place, builder, 'priced')) builder.state(plan, introduction, line);
   const saving = yearlySavingIn(plain);
@@ -187,6 +193,11 @@ function introductionIn(plain: string): Statement | null {
   if (!match) return null;
   const months = Number(match.groups?.['months'] ?? (match.groups?.['price'] === undefined ? match[1] : undefined) ?? 1);
   return { kind: 'introduction', intro: { price: match.groups?.['price'] ?? match[2] ?? '0' }, time: { months } };
+}
+
+/** "No. If you want help, expect 500 to 5,000." is no plain no. */
+function isHedged(line: number, next: PlainLine | undefined): boolean {
+  return next?.line === line && /¤\d/.test(next.plain);
 }
 
 type Scope = 'priced' | 'every';
@@ -245,7 +256,9 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
   if (!isMeant) return false;
   const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
   if (fees.length === 0) return false;
-  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !takesNothing(plan) && !fees.every((fee) => isSaid(plan, fee.statement)));
+  const plans = plansFor(plain, place, builder, 'every').filter(
+    (plan) => !takesNothing(plan) && !fees.every((fee) => isSaid(plan, fee.statement)),
+  );
   const regional = fees.filter(({ isRegional }) => isRegional);
   for (const { statement, isRegional } of fees)
     if (!isRegional)
@@ -259,7 +272,12 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
 /** Whether a plan has the very rate already, as answers repeat it. */
 function isSaid({ facts }: PlanBeingRead, { charge }: ReturnType<typeof feesIn>[number]['statement']): boolean {
   const rate = (one: { percent?: unknown; each?: unknown }) => `${String(one.percent ?? 0)} ${String(one.each ?? 0)}`;
-  return facts.some(({ statement }) => statement.kind === 'charge' && statement.charge.how === 'per-order' && rate(statement.charge) === rate(charge as { percent?: unknown }));
+  return facts.some(
+    ({ statement }) =>
+      statement.kind === 'charge' &&
+      statement.charge.how === 'per-order' &&
+      rate(statement.charge) === rate(charge as { percent?: unknown }),
+  );
 }
 
 /** A plan with a fee of its own for the same thing does not get the page's general one. */

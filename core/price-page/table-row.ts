@@ -133,7 +133,7 @@ function feeOf(heading: string, plain: string): CellReading {
   if (/^(?:not possible|not available|n\/a)$/i.test(plain)) return { ...NOTHING, why: 'not to be had' };
   if (/^[–—-]$/.test(plain)) return { ...NOTHING, why: 'no fee is named' };
   const rate = NO.test(plain) || /^(?:0|free)$/i.test(plain) ? '0%' : plain.replace(/^\+/, '');
-  const statements = feesIn(rate, { heading: heading.toLowerCase() }).map(({ statement }) => statement);
+  const statements = feesIn(rate, { heading: heading.toLowerCase(), isFee: true }).map(({ statement }) => statement);
   return statements.length > 0 ? { statements, pieces: [] } : { ...NOTHING, why: 'no rate' };
 }
 

@@ -32,9 +32,9 @@ const AN_ORDER = /^(?:orders?|sales?|transactions?|bookings?|payments?|charges?|
  */
 export function unitChargeIn(plain: string, heading = ''): ChargeStatement | null {
   const text = plain.toLowerCase();
-  const allowance = ALLOWANCE_THEN.exec(text);
-  if (allowance) return afterAllowance(allowance);
   const first = FREE_FIRST.exec(text);
+  const allowance = first ? null : ALLOWANCE_THEN.exec(text);
+  if (allowance) return afterAllowance(allowance);
   return packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
 }
 
@@ -56,7 +56,8 @@ function packIn(text: string, heading: string): ChargeStatement | null {
   if (!pack) return null;
   const [, each = '', size = '', noun = ''] = pack;
   if (/(?:\/|per|a) ?(?:month|mo)\s*for \d/.test(pack[0])) return null;
-  if (/¤\d+(?:\.\d+)?$/.test(pack[0].slice(0, pack[0].indexOf(size, 2) + size.length)) && !/\b(?:sales|revenue|turnover)\b/.test(noun)) return null;
+  if (/¤\d+(?:\.\d+)?$/.test(pack[0].slice(0, pack[0].indexOf(size, 2) + size.length)) && !/\b(?:sales|revenue|turnover)\b/.test(noun))
+    return null;
   if (decimal(size).lte(1) || A_TIME.test(noun) || /^(months?|years?|days?)\b/.test(noun)) return null;
   const before = text.slice(0, pack.index);
   const named = /^(?:above|beyond|over)\b/.test(noun)
