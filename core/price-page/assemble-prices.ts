@@ -124,7 +124,7 @@ function monthsAhead(total: PricePiece | undefined, shown: PricePiece | undefine
   if (total)
     return total.first ?? (total.billed !== null && total.billed > 1 ? total.billed : null) ?? shown?.first ?? hints.paidAtOnce ?? A_YEAR;
   if (shown?.billed != null && shown.billed > 1) return shown.billed;
-  return shown?.per === 1 && shown.first === null ? hints.paidAtOnce : null;
+  return shown?.per === 1 && (shown.first === null || shown.first === hints.paidAtOnce) ? hints.paidAtOnce : null;
 }
 
 function isAlike(piece: PricePiece, shown: PricePiece | undefined): boolean {

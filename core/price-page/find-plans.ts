@@ -33,6 +33,7 @@ const TAGLINE =
   /^(?:for|to|the|a|an|your|our|ideal|perfect|great|launch|turn|everything|all you|build|sell|take|win|grow|scale|start|reach|learn|with|when|if|most|more|get|no)\b/i;
 /** How far above its price a plan's name stands at most, not counting badges. */
 const FARTHEST = 4;
+const FARTHEST_BEFORE_PRICE = 14;
 
 interface Head {
   readonly name: number;
@@ -47,12 +48,14 @@ interface Head {
 export function findPlans(lines: readonly PlainLine[]): FoundPlans {
   const said = nameEvidence(lines);
   const anchors = priceAnchors(lines);
-  const heads = anchors.flatMap((price): Head[] => {
-    const name = nameAbove(lines, price, said);
+  const names = namesAbove(lines, anchors, said);
+  const near = anchors.flatMap((price, index): Head[] => {
+    const name = names[index] ?? null;
     if (name === null) return [];
     // Words alone ("Talk to us", "Free") price a plan only under a name that is beyond doubt.
     return wordPrice(lines[price]?.plain ?? '') !== null && !isFirm(lines[name], said) ? [] : [{ name, price }];
   });
+  const heads = near.length >= 2 || anchors.length < 2 ? near : firstsOfBlocks(lines, anchors);
   const firm = heads.filter(({ name }) => isFirm(lines[name], said));
   const plans = ofOneRun(lines, firm.length >= 2 && firm.length >= heads.length / 2 ? firm : heads, said);
   if (plans.length === 0) return plansOnLines(lines);
@@ -126,13 +129,18 @@ function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, nu
   const found: string[] = [];
   for (let at = 0; at < lines.length; at += 1) {
     const run = runFrom(lines.slice(at, at + 12), isAgain);
-    const [before, after] = [lines[at - 1], lines[at + run.length]];
-    const isHead =
-      (!before || !isAgain(before) || sectionOf(before.plain) !== null) && !(after && (isButton(after.plain) || isPriced(after.plain)));
-    if (run.length >= 2 && isHead && areApart(lines, run)) found.push(...run);
+    if (run.length >= 2 && headsATable(lines, at + run.length, run.length)) found.push(...run);
     at += Math.max(0, run.length - 1);
   }
   return found;
+}
+
+/** Whether a heading with as many cells as names follows, perhaps after the heading of a group. */
+function headsATable(lines: readonly PlainLine[], at: number, count: number): boolean {
+  return [at, at + 1].some((label) => {
+    const cells = lines.slice(label + 1, label + 1 + count);
+    return cells.length === count && cells.filter(({ plain }) => isMark(plain) || /^[^\p{L}]*\d/u.test(plain)).length >= Math.ceil(count / 2);
+  });
 }
 
 function runFrom(lines: readonly PlainLine[], isAgain: (line: PlainLine) => boolean): string[] {
@@ -144,13 +152,6 @@ function runFrom(lines: readonly PlainLine[], isAgain: (line: PlainLine) => bool
     run.push(text.toLowerCase());
   }
   return run;
-}
-
-/** Names stand apart above their prices; items of a list that the plans share stand together everywhere. */
-function areApart(lines: readonly PlainLine[], [first, second]: readonly string[]): boolean {
-  const places = (words: string | undefined) => lines.flatMap(({ text }, at) => (text.toLowerCase() === words ? [at] : []));
-  const seconds = places(second);
-  return places(first).some((at) => !seconds.some((other) => Math.abs(other - at) <= 1));
 }
 
 /** Lines at which a price begins: an amount or "Free", with no other price line right before it. */
@@ -188,30 +189,70 @@ function isLeadIn(plain: string): boolean {
   return /^(?:from|starts? at|starts? from|starting at|only|just|now|price)$/i.test(plain);
 }
 
-/** Where the name of the plan stands whose price begins at a line; null if nothing above reads as one. */
-function nameAbove(lines: readonly PlainLine[], price: number, said: NameEvidence): number | null {
-  let best: { at: number; score: number } | null = null;
+/**
+ * Cards whose price comes after what is in them: the name is the first line of each block, behind the button or price
+ * that ends the one before.
+ */
+function firstsOfBlocks(lines: readonly PlainLine[], anchors: readonly number[]): Head[] {
+  const heads = anchors.map((price): Head | null => {
+    let at = price - 1;
+    while (at >= 0 && price - at < FARTHEST_BEFORE_PRICE && isInsideCard(lines, at)) at -= 1;
+    const line = lines[at];
+    return line && at < price - 1 && canBeName(line.text, line.plain, true) && !isButton(line.plain) ? { name: at, price } : null;
+  });
+  const found = heads.filter((head) => head !== null);
+  const texts = new Set(found.map(({ name }) => lines[name]?.text));
+  return found.length >= 2 && texts.size === found.length ? found : [];
+}
+
+/** An item with a figure or a tick, which is no name. */
+function isInsideCard(lines: readonly PlainLine[], at: number): boolean {
+  const { plain = '', text = '', role } = lines[at] ?? {};
+  return /\d/.test(plain) || /^[✓✔✗✘•]/.test(text) || role === 'item' || isBadge(plain) || /^unlimited\b/i.test(plain);
+}
+
+interface Candidate {
+  readonly at: number;
+  /** How many lines above the price, not counting badges. */
+  readonly steps: number;
+  readonly score: number;
+}
+
+/** Lines above a price that can be the name of its plan, the nearest first. */
+function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameEvidence): Candidate[] {
+  const found: Candidate[] = [];
   let steps = 0;
   for (let at = price - 1; at >= 0 && steps < FARTHEST; at -= 1) {
     const line = lines[at];
-    if (!line) break;
+    if (!line || line.role === 'navigation') break;
     const { plain, text } = line;
-    if (line.role === 'navigation' || sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain)) {
-      if (wordPrice(plain) !== 'free' || !isNameLike(lines, at)) break;
+    const isFree = isNameLike(lines, at);
+    if (!isFree && (sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain))) break;
+    if (!isBadge(plain) && !isLeadIn(plain)) {
+      steps += 1;
+      if (isFree || canBeName(text, plain, line.opens)) found.push({ at, steps, score: nameScore(line, said, steps) });
     }
-    if (isBadge(plain) || isLeadIn(plain)) {
-      if (line.opens) steps = FARTHEST;
-      continue;
-    }
-    steps += 1;
-    const isName = canBeName(text, plain, line.opens) || isNameLike(lines, at);
-    if (isName) {
-      const score = nameScore(line, said, steps);
-      if (!best || score > best.score) best = { at, score };
-    } else if (/^[✓✗•]|^\d/.test(plain) && steps === 1) break;
-    if (line.opens) break;
+    if (line.opens && at !== price) break;
   }
-  return best && best.score > 0 ? best.at : null;
+  return found;
+}
+
+/**
+ * The name above each price: at the same distance in all cards where that gives different names, since cards are built
+ * alike; else the best of each.
+ */
+function namesAbove(lines: readonly PlainLine[], prices: readonly number[], said: NameEvidence): Array<number | null> {
+  const all = prices.map((price) => candidatesAbove(lines, price, said));
+  const best = (candidates: readonly Candidate[]) => candidates.reduce<Candidate | null>((one, other) => (one && one.score >= other.score ? one : other), null);
+  const own = all.map(best);
+  const byDistance = [1, 2, 3, 4].map((steps) => all.map((candidates) => candidates.find((one) => one.steps === steps) ?? null));
+  const worth = (names: ReadonlyArray<Candidate | null>) => {
+    const texts = names.flatMap((one) => (one ? [lines[one.at]?.text.toLowerCase()] : []));
+    return names.reduce((sum, one) => sum + (one ? one.score : -1), 0) - 5 * (texts.length - new Set(texts).size);
+  };
+  const chosen = byDistance.reduce((one, other) => (worth(other) > worth(one) ? other : one), own);
+  const names = worth(chosen) >= worth(own) - prices.length * 0.5 && chosen !== own ? chosen.map((one, index) => one ?? own[index] ?? null) : own;
+  return names.map((one) => (one && one.score > 0 ? one.at : null));
 }
 
 /** "Free" is a name where a price follows it. */
@@ -243,6 +284,7 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
 
 /** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */
 function isFirm(line: PlainLine | undefined, { named }: NameEvidence): boolean {
+  if (line && /^free$/i.test(line.plain)) return true;
   return (
     line !== undefined &&
     (line.opens === true || line.role === 'heading' || named.has(line.text.toLowerCase()) || named.has(nameWords(line.text).toLowerCase()))

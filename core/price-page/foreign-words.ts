@@ -11,6 +11,7 @@ function entries(pairs: Readonly<Record<string, string>>): Lexicon {
 const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
   de: entries({
     'geld[- ]zurück[- ]garantie': 'money-back guarantee',
+    'tage kostenlos testen': 'days free trial',
     'kostenlos testen': 'try free',
     'tage kostenlos': 'days free',
     'zzgl\\.? (?:der gesetzlichen )?mwst\\.?|zuzüglich mwst\\.?|exkl\\.? mwst\\.?|ohne mwst\\.?': 'excluding VAT',

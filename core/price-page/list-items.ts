@@ -51,10 +51,18 @@ export function readItem(plain: string, heading = ''): ReadItem {
   if (unit) return { statements: [unit] };
   if (days.length > 0) return { statements: days };
   const [fee] = fees;
-  if (fee) return { statements: [...fees.map(({ statement }) => statement), ...featureBeside(text)] };
+  if (fee) return { statements: [...fees.map(({ statement }) => statement), ...featureBeside(text), ...limitsBeside(text)] };
+  const [, subject, answer = ''] = /^(\p{L}[^:\d]{1,50}):\s*(yes|no|none|included|not included|✓|✗|[–—-])$/iu.exec(text) ?? [];
+  if (subject !== undefined) return { statements: [/^(?:yes|included|✓)$/i.test(answer) ? feature(subject, true) : nothingOf(subject)] };
   if (NOT_THERE.test(text)) return { statements: [nothingOf(text.replace(NOT_THERE, ''))] };
   const limits = limitsIn(text.replace(COUNT_BESIDE, '$1'));
   return limits.length > 0 ? { statements: [...featureWithLimit(text), ...limits] } : { statements: [feature(text, true)] };
+}
+
+/** "Sell up to 25 products (5% fee)" says how many, too. */
+function limitsBeside(text: string): Statement[] {
+  const rest = text.replace(/\([^)]*%[^)]*\)/g, ' ').replace(/\d+(?:\.\d+)?%(?:\s*\+\s*¤[\d.]+)?/g, ' ').trim();
+  return rest !== text && /\b(?:up to|unlimited)\b/i.test(rest) ? limitsIn(rest) : [];
 }
 
 /** "No transactions" is a limit of none, "No branding" a feature that is not there. */

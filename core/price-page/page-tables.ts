@@ -128,33 +128,39 @@ export interface PriceSteps {
   readonly names: readonly string[];
   /** A charge for each plan that has steps, with the lines it stands on. */
   readonly charges: ReadonlyArray<{ readonly plan: string; readonly statement: Statement; readonly lines: readonly number[] }>;
-  /** Rows without a figure of their own. */
+  readonly rows: readonly TableRow[];
+  /** Lines of rows without a figure of their own. */
   readonly beyond: readonly number[];
 }
 
-const STEP = /^(?:up to |to |≤ ?|\d+ ?[-–] ?)?(\d+)(?:\+)?(?: \p{L}+)?$/u;
+const STEP = /^(?:up to |to |≤ ?|\d+ ?[-–] ?)?(\d+)\+?(?: (\p{L}[\p{L} ]*))?$/u;
 const BEYOND = /^(?:more|over|above|beyond|from \d+|\d+ ?\+|larger|bigger)\b/;
 
-/** Reads a table whose rows are steps of a quantity: "up to 500 | 7 € | 13 €"; null for any other table. */
+/**
+ * Reads the rows of a table that are steps of a quantity: "up to 500 | 7 € | 13 €", under a heading that names it or with
+ * its name in each row. Null where there are none.
+ */
 export function priceSteps(table: PlanTable, quantityHeading: string): PriceSteps | null {
-  const thing = countedThing(quantityHeading);
-  if (!thing || table.rows.length < 2) return null;
-  const steps = table.rows.filter(({ heading }) => STEP.test(heading.trim()));
-  const isPriced = steps.every(({ cells }) => cells.every(({ plain }) => plain === '' || /^[–—-]$/.test(plain) || /¤\d/.test(plain)));
-  if (steps.length < 2 || !isPriced || steps.length < table.rows.length - 1) return null;
+  const isPriced = ({ cells }: TableRow) => cells.every(({ plain }) => plain === '' || /^[–—-]$/.test(plain) || /^\D{0,8}¤\d/.test(plain));
+  const steps = table.rows.flatMap((row) => {
+    const [, upTo, noun] = STEP.exec(row.heading.trim()) ?? [];
+    const thing = upTo === undefined ? null : countedThing(noun ?? quantityHeading);
+    return upTo !== undefined && thing && isPriced(row) ? [{ row, upTo, quantity: thing.quantity }] : [];
+  });
+  const [first] = steps;
+  if (!first || steps.length < 2 || steps.some(({ quantity }) => quantity !== first.quantity)) return null;
   const charges = table.names.flatMap((plan, column) => {
-    const bands = steps.flatMap(({ heading, cells }) => {
-      const amount = /¤(\d+(?:\.\d+)?)/.exec(cells[column]?.plain ?? '')?.[1];
-      const upTo = STEP.exec(heading.trim())?.[1];
-      return amount === undefined || upTo === undefined ? [] : [{ upTo, flat: amount }];
+    const bands = steps.flatMap(({ row, upTo }) => {
+      const amount = /¤(\d+(?:\.\d+)?)/.exec(row.cells[column]?.plain ?? '')?.[1];
+      return amount === undefined ? [] : [{ upTo, flat: amount }];
     });
-    if (bands.length === 0) return [];
-    return [{ plan, statement: stepCharge(thing.quantity, bands), lines: steps.map(({ line }) => line) }];
+    return bands.length === 0 ? [] : [{ plan, statement: stepCharge(first.quantity, bands), lines: steps.map(({ row }) => row.line) }];
   });
   return {
-    quantity: thing.quantity,
+    quantity: first.quantity,
     names: table.names,
     charges,
+    rows: steps.map(({ row }) => row),
     beyond: table.rows.filter(({ heading }) => BEYOND.test(heading.toLowerCase())).map(({ line }) => line),
   };
 }

@@ -50,8 +50,8 @@ const UNIT_MONTHS: Readonly<Record<string, number>> = {
 const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, twelve: 12 };
 const COUNT = String.raw`(\d+|one|two|three|four|five|six|twelve)`;
 const UNIT = String.raw`(months?|mo|mth|m|quarters?|years?|yrs?|y|annum)`;
-const PER = new RegExp(String.raw`^[\s;,)]*(?:usd|eur|gbp)?\s*(?:\/|per|a|an|each|every|by the)\s?(?:${COUNT}[ -])?${UNIT}\b`);
-const PER_ADVERB = /^[\s;,)]*(?:usd|eur|gbp)?\s*(monthly|yearly|annually|quarterly)\b/;
+const PER = new RegExp(String.raw`^[\s;,)]*(?:usd|eur|gbp)?\s*(?:\/|per|a|an|each|every|by the|for an?|for one)\s?(?:whole |full )?(?:${COUNT}[ -])?${UNIT}\b`);
+const PER_ADVERB = /^[\s;,)]*(?:usd|eur|gbp)?\s*(monthly|yearly|annually|quarterly)\b(?!\s*:)/;
 const BILLED = new RegExp(
   String.raw`\b(?:billed|paid|charged|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront)\s+)?(?:(?:by the|every|each|per|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
 );
@@ -172,7 +172,7 @@ function withCrossedOut(pieces: readonly PricePiece[]): PricePiece[] {
 }
 
 const STUFF =
-  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|normally|renews?|renewal|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|normally|renews?|renewal|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** Whether a line is nothing but an amount and words about how it is paid. */
 export function isPriceLine(plain: string): boolean {

@@ -51,7 +51,7 @@ export function readPricePage(source: string, context: PageContext = {}): PageRe
 export function readBlocks(page: PageBlocks, context: PageContext = {}): PageReading {
   const format = figureFormatOf(allText(page));
   const lines = page.blocks.flatMap((block): PlainLine[] =>
-    block.kind === 'line' ? [{ ...block, plain: plainText(block.text, format) }] : [],
+    block.kind === 'line' ? sentencesOf({ ...block, plain: plainText(block.text, format) }) : [],
   );
   const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
   const builder = new ReadingBuilder(linesOf(lines, tables, format));

@@ -27,13 +27,14 @@ export function readPlanTable(
   const steps = priceSteps(table, head);
   const known = builder.names();
   const plans = table.names.map((name) => builder.plan(matching(name, known), table.line));
-  if (steps) return readPriceSteps(steps, builder);
+  if (steps) readPriceSteps(steps, builder);
   for (const [column, lines] of table.heads.entries()) {
     const plan = plans[column];
     if (plan)
       builder.price(plan, pricePieces(lines.map((one) => (wordPrice(one.plain) === 'free' ? { ...one, plain: '¤0 per month' } : one))));
   }
   for (const row of table.rows) {
+    if (steps?.rows.includes(row) || steps?.beyond.includes(row.line)) continue;
     const told = row.cells.filter(({ plain }) => plain !== '');
     if (told.length === 0 || told.every(({ plain }) => isButton(plain))) {
       builder.putAside(row.line, told.length === 0 ? 'heading' : 'button');

@@ -181,6 +181,7 @@ function wholePageOf(
     page.returnsToFull = true;
   const atOnce = /\b(?:prices?|rates?) (?:for|are for) (\d+) months? paid (?:at once|upfront|in advance)/i.exec(plain)?.[1];
   if (atOnce !== undefined) page.paidAtOnce = Number(atOnce);
+  if (/\b(?:paid|billed|charged) (?:a year|yearly|annually|12 months) (?:in advance|upfront|ahead|at once)\b/i.test(plain)) page.paidAtOnce = 12;
   if (/^(?:all )?(?:monthly prices|prices (?:are )?(?:a|per) month)\b/i.test(plain)) page.usualPer = 1;
   if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
 }

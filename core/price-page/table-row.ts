@@ -25,7 +25,7 @@ export interface CellReading {
 const YES = /^(?:[✓✔☑✅]|yes|included|✓ ?included|available|true)$/iu;
 const NO = /^(?:[✗✘✖×❌✕]|no|not included|[–—-]|none|not available|n\/a|not possible)$/iu;
 const PRICE_ROW =
-  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal)\b/i;
+  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|thereafter|introductory)\b/i;
 const HOURLY = /\b(?:hourly|per hour|hour|an hour)\b/i;
 const JOINING = /\b(?:set-?up|joining|activation|onboarding|sign-?up)\b/i;
 const FEE_ROW =
@@ -99,9 +99,11 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
   const amounts = word === 'free' ? '¤0' : plain;
   const isBare = !/(?:\/|per|a|an)\s?(?:month|mo|year|yr|m|y)\b|monthly|yearly|annually/i.test(amounts.split('\n')[0] ?? '');
   const behind = isBare ? ` ${periodWords(words)}` : '';
-  const before = /\b(?:renewal|renews|regular|afterwards|later)\b/.test(words) ? 'renewal price ' : '';
+  const before = /\b(?:renewal|renews|regular|afterwards|later|thereafter|second year|following years?|from then)\b/.test(words) ? 'renewal price ' : '';
   const [first = '', ...more] = amounts.split('\n');
-  return pricePieces([`${before}${first}${behind}`, ...more].map((one) => ({ line, plain: one })));
+  const time = /\b(?:the )?first (?:year|term|\d+ months?)\b/.exec(words)?.[0];
+  const during = time === undefined || before !== '' ? '' : ` for ${time.replace(/\bterm\b/, 'year')}`;
+  return pricePieces([`${before}${first}${behind}${during}`, ...more].map((one) => ({ line, plain: one })));
 }
 
 function periodWords(words: string): string {

@@ -21,7 +21,7 @@ const PER_PACK = new RegExp(
 const FREE_FIRST =
   /\b(?:the )?first ¤?(\d+(?:\.\d+)?) (\p{L}[\p{L} -]{0,40}?)(?: an? month| per month)? (?:is|are|come) (?:free|included)/u;
 const ABOVE = /\b(?:above|beyond|over|after) (?:the first )?(\d+(?:\.\d+)?) ?(gb|tb|[a-z]+)?/;
-const A_TIME = /^(?:active |new |started )*(?:month|mo|year|yr|day|week|hour|quarter|annum|server|minute|m|y)\b(?! of)/;
+const A_TIME = /^(?:active |new |started |a |an |whole |full |the )*(?:month|mo|year|yr|day|week|hour|quarter|annum|server|minute|m|y)\b(?! of)/;
 const AN_ORDER = /^(?:orders?|sales?|transactions?|bookings?|payments?|charges?|purchases?)\b/;
 
 /**
@@ -40,9 +40,10 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
 
 /** "400 labels, then ¤0.08 each". */
 const ALLOWANCE_THEN =
-  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|per \p{L}+)/u;
+  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|per \p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more))/u;
 
-function afterAllowance([, free = '0', noun = '', each = '0']: RegExpExecArray): ChargeStatement | null {
+function afterAllowance([, free = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
+  const each = then ?? beyond ?? '0';
   const thing = countedThing(noun);
   if (!thing) return null;
   return {
