@@ -30,7 +30,7 @@ const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?Â
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?Â¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
+  /\bwe (?:keep|take|charge) nothing\b|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|sales? fees?|selling fees?|commissions?|platform fees?|fees? on sales|fee per sale|share of (?:your |each )?sales?)\b/;
 
@@ -86,7 +86,7 @@ function feeOf(
   words: string,
   label: string,
 ): StatedFee {
-  const bucket = bucketOf(own, words, percent !== undefined && fixed !== undefined);
+  const bucket = label !== '' ? 'payment' : bucketOf(own, words, percent !== undefined && fixed !== undefined);
   const only = onlyOf(own, words);
   const [most, least] = [AT_MOST.exec(own)?.[1], AT_LEAST.exec(own)?.[1]];
   const other = OTHER_WAYS.exec(words)?.[0] ?? '';

@@ -1,7 +1,8 @@
 import type { PageLine } from './page-blocks';
 import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
-import { dayStatements } from './whole-page';
+import { feesIn } from './fees';
+import { dayStatements, isWithoutJoiningFee } from './whole-page';
 
 /** A line with its words in plain figures. */
 export interface PlainLine extends PageLine {
@@ -24,7 +25,7 @@ export interface FoundPlans {
 
 /** A line with several sentences says several things. */
 export function sentencesOf(line: PlainLine): PlainLine[] {
-  const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!])\s+(?=[\p{Lu}¤])/u);
+  const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!])\s+(?=[\p{Lu}¤\d])/u);
   return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
 }
 
@@ -52,8 +53,7 @@ export function findPlans(lines: readonly PlainLine[]): FoundPlans {
   const near = anchors.flatMap((price, index): Head[] => {
     const name = names[index] ?? null;
     if (name === null) return [];
-    // Words alone ("Talk to us", "Free") price a plan only under a name that is beyond doubt.
-    return wordPrice(lines[price]?.plain ?? '') !== null && !isFirm(lines[name], said) ? [] : [{ name, price }];
+    return isDoubtful(lines, { name, price }, said) ? [] : [{ name, price }];
   });
   const heads = near.length >= 2 || anchors.length < 2 ? near : firstsOfBlocks(lines, anchors);
   const firm = heads.filter(({ name }) => isFirm(lines[name], said));
@@ -69,8 +69,8 @@ export function findPlans(lines: readonly PlainLine[]): FoundPlans {
       lines: lines.slice(startOf(lines, name), end).filter((one) => one !== own),
     };
   });
-  const inCards = new Set(cards.flatMap(({ nameLine, lines: own }) => [nameLine, ...own.map(({ line }) => line)]));
-  return { cards, rest: lines.filter(({ line }) => !inCards.has(line)) };
+  const inCards = new Set<PlainLine | undefined>([...plans.map(({ name }) => lines[name]), ...cards.flatMap(({ lines: own }) => own)]);
+  return { cards, rest: lines.filter((line) => !inCards.has(line)) };
 }
 
 const ON_A_LINE = /^(\p{L}[\p{L}\d &+-]{0,30}?)\s*(?::|–|—| - )\s*((?:free|from )?.*)$/iu;
@@ -139,7 +139,8 @@ function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, nu
 function headsATable(lines: readonly PlainLine[], at: number, count: number): boolean {
   return [at, at + 1].some((label) => {
     const cells = lines.slice(label + 1, label + 1 + count);
-    return cells.length === count && cells.filter(({ plain }) => isMark(plain) || /^[^\p{L}]*\d/u.test(plain)).length >= Math.ceil(count / 2);
+    const told = cells.filter(({ plain }) => isMark(plain) || (/^[^\p{L}]*\d/u.test(plain) && !isPriced(plain)));
+    return cells.length === count && !isButton(lines[label]?.plain ?? '') && told.length >= Math.max(2, Math.ceil(count / 2));
   });
 }
 
@@ -271,15 +272,24 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
     (isNamed ? 4 : 0) +
     (line.role === 'heading' ? 3 : 0) +
     (line.opens ? 2 : 0) -
-    (TAGLINE.test(plain) && !isNamed ? 3 : 0) -
+    (TAGLINE.test(plain) && words > 1 && !isNamed ? 3 : 0) -
     (words > 2 ? words - 2 : 0) -
-    (isButton(plain) && !isNamed ? (words > 1 || !line.opens ? 6 : 1) : 0) -
+    (isButton(plain) && !isNamed ? (words > 1 || isAgain ? 6 : 1) : 0) -
     (isAgain && !isNamed ? 4 : 0) -
     (/\d/.test(plain) ? 1 : 0) -
     (/^(?:unlimited|no|up to|free \w|\d)/i.test(plain) ? 4 : 0) -
     (steps - 1) * 0.75 -
     (/^\p{Ll}/u.test(text) ? 2 : 0)
   );
+}
+
+/** Words such as "Free" price a plan only under a name beyond doubt, or right below one where no row of cells follows. */
+function isDoubtful(lines: readonly PlainLine[], { name, price }: Head, said: NameEvidence): boolean {
+  const word = wordPrice(lines[price]?.plain ?? '');
+  if (word === null || isFirm(lines[name], said)) return false;
+  const next = lines[price + 1]?.plain ?? '';
+  const isAgain = (said.counts.get(lines[name]?.text.toLowerCase() ?? '') ?? 0) > 1;
+  return name !== price - 1 || isAgain || isPriced(next) || (lines[name]?.plain.split(' ').length ?? 9) > 2;
 }
 
 /** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */
@@ -340,14 +350,19 @@ function endOfLast(lines: readonly PlainLine[], plans: readonly Head[], index: n
     const isSaidBefore = lines.slice(0, head.name).some((one) => one.text === line.text);
     if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
     if (namesPlan(line, plans, lines)) break;
-    if (
-      plans.length > 1 &&
-      dayStatements(line.plain, '').length > 0 &&
-      !lines.slice(plans[0]?.name ?? 0, head.name).some((one) => dayStatements(one.plain, '').length > 0)
-    )
-      break;
+    if (plans.length > 1 && saysSomethingNew(line, lines.slice(plans[0]?.name ?? 0, head.name))) break;
   }
   return end;
+}
+
+/** A trial, a refund window, a card fee or words about joining that no card before has are about all plans. */
+function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): boolean {
+  const kinds = [
+    (text: string) => dayStatements(text, '').length > 0,
+    (text: string) => feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
+    isWithoutJoiningFee,
+  ];
+  return kinds.some((isSaid) => isSaid(plain) && !before.some((line) => isSaid(line.plain)));
 }
 
 /** A sentence that names plans is about more than the last one. */

@@ -40,6 +40,7 @@ const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
     stunden: 'hours',
     'unbegrenzte?[rns]?|unlimitiert(?:e[rns]?)?': 'unlimited',
     kostenlos: 'free',
+    mindestlaufzeit: 'minimum term',
     'nicht enthalten': 'not included',
     enthalten: 'included',
     'bis zu|bis': 'up to',

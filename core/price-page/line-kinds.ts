@@ -23,7 +23,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'addons',
   ],
   [
-    /^(?:(?:compare|comparison|detailed|full|all)\b.{0,40}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
+    /^(?:(?:compare|comparison|detailed)\b.{0,40}|(?:full|all) (?:features?|comparison|plans?|details)\b.{0,30}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
     'comparison',
   ],
   [

@@ -24,11 +24,13 @@ export function namedPrices(
   if (!/¤\d/.test(text) || /%\s*\+|\+\s*¤/.test(text)) return [];
   const places = placesOf(text, names);
   const around = wordsAround(text, question);
+  const isForGood = /\b(?:lifetime|for life|for good|pay once)\b/i.test(text.slice(0, places[0]?.from ?? 0));
   const found = places.flatMap(({ name, from }, index): NamedPrice[] => {
     const segment = text.slice(from + name.length, places[index + 1]?.from ?? text.length);
     if (!/¤\d/.test(segment) || /\d%|\bup to \d|\bfor up to\b/.test(segment)) return [];
     const isLast = index === places.length - 1;
-    return [{ plan: name, pieces: piecesIn(segment, line, isLast ? around.question : around.all) }];
+    const usual = isLast ? around.question : around.all;
+    return [{ plan: name, pieces: piecesIn(segment, line, isForGood ? ' once' : usual) }];
   });
   const lead = text.slice(0, places[0]?.from ?? text.length);
   const [first] = priced;

@@ -188,7 +188,7 @@ export function readRow({ heading, cells }: TableRow): CellReading[] {
     statements.flatMap((one) => (one.kind === 'limit' && typeof one.most === 'string' ? [one.quantity] : [])),
   );
   const [quantity] = counted;
-  if (quantity === undefined || new Set(counted).size > 1) return readings;
+  if (quantity === undefined || !/hours$|^storage$|^bandwidth$/.test(quantity) || new Set(counted).size > 1) return readings;
   return readings.map((reading) => ({
     ...reading,
     statements: reading.statements.map((one) => (one.kind === 'limit' && one.most === true ? { ...one, quantity } : one)),

@@ -19,6 +19,10 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   for (const [at, line] of card.lines.entries()) {
     const { plain } = line;
     if (isStep(line)) continue;
+    if (isHourly(plain)) {
+      builder.putAside(line.line, 'the price by the hour; a whole month is priced beside it');
+      continue;
+    }
     const word = wordPrice(plain);
     if (isOfPrice(line) || (word === 'free' && !hasPrice)) {
       priceLines.push({ line: line.line, plain: word === 'free' ? '¤0 per month' : priceWords(plain) });
@@ -39,6 +43,10 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
 
 /** "Card rates starting at" over several rates says what they are. */
 const FEE_HEADING = /\b(?:card|cards|credit card|payment|processing|transaction)\b.*\b(?:rates?|fees?)\b/i;
+
+function isHourly(plain: string): boolean {
+  return /^¤[\d.]+\s*(?:\/|per|an?) ?(?:hour|hr|h)\b/i.test(plain);
+}
 
 function notStated(line: number) {
   return {

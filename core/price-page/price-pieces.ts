@@ -60,7 +60,7 @@ const YEARLY_BILLING = /\b(?:annual|yearly) (?:billing|payment|plan|contract|com
 const FIRST = new RegExp(String.raw`\b(?:for|in|during)?\s*(?:the |your )?first (?:${COUNT} )?(months?|years?|terms?)\b`);
 const FOR_MONTHS = new RegExp(String.raw`^[\s;,]*(?:(?:\/|per|a)\s?(?:month|mo))?[\s;,]*for (?:${COUNT}) (months?|years?)\b`);
 const ONCE =
-  /^[\s;,)]*(?:one-?time|one-?off|once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
+  /^[\s;,)]*(?:one-?time|one-?off|(?:paid )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
 const RENEWAL_BEFORE =
   /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
@@ -177,8 +177,8 @@ const STUFF =
 /** Whether a line is nothing but an amount and words about how it is paid. */
 export function isPriceLine(plain: string): boolean {
   const text = plain.toLowerCase();
-  if (!/¤\d/.test(text)) return false;
-  if (/%\s*\+|\+\s*¤|¤[\d.]+ (?:per|each|\/) ?(?:order|sale|transaction|booking)/.test(text)) return false;
+  if (!/¤\d/.test(text) || (text.endsWith('.') && /\bto\b/.test(text))) return false;
+  if (/%\s*\+|\+\s*¤|¤[\d.]+ (?:per|each|\/) ?(?:order|sale|transaction|booking|payment|charge)/.test(text)) return false;
   return text.replace(STUFF, ' ').trim() === '';
 }
 

@@ -7,7 +7,7 @@ import type { WholePage } from './rest-of-page';
 import { isWithoutJoiningFee, taxStatedIn } from './whole-page';
 
 /** Sections of a processor's page whose rates are not those of taking a payment. */
-const BESIDES = /\b(?:conversion|chargeback|payout|refunds?|dispute|volume)\b/i;
+const BESIDES = /\b(?:conversion|chargebacks?|payouts?|refunds?|disputes?|volumes?)\b/i;
 
 /**
  * Reads the page of a payment processor, which has rates and no plans: each under its own name, the channel and the
@@ -35,7 +35,8 @@ export function readProcessor(lines: readonly PlainLine[], builder: ReadingBuild
       }
       continue;
     }
-    const addon = BESIDES.test(plain) ? null : addonAt(lines, at, true);
+    const isHeading = feesIn(lines[at + 1]?.plain ?? '', { heading: 'card', isProcessor: true }).length > 0 && !/\d/.test(plain);
+    const addon = BESIDES.test(plain) || isHeading ? null : addonAt(lines, at, true);
     if (addon && !/%/.test(plain)) {
       builder.price(builder.addon(addon.name, line.line), addon.pieces);
       for (const { line: own } of lines.slice(at, at + addon.length)) builder.use(own);

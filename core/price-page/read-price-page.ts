@@ -10,11 +10,11 @@ import { isMenu } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
 import { readScriptData } from './page-data';
-import type { PageReading } from './page-reading';
+import type { Fact, PageReading } from './page-reading';
 import { readCard } from './plan-card';
 import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
 import { planTable } from './page-tables';
-import { readPlanTable, readPriceList } from './read-table';
+import { isRateTable, readPlanTable, readPriceList, readRateTable } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
 import { readProcessor } from './processor-page';
 import { readRest, type WholePage } from './rest-of-page';
@@ -55,15 +55,15 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   );
   const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
   const builder = new ReadingBuilder(linesOf(lines, tables, format));
-  const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, usualPer: null, hasMonthly: false };
-  const isProcessor = tables.length === 0 && isProcessorPage(lines);
+  const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
+  const isProcessor = isProcessorPage(lines, tables, format);
   const found = findPlans(lines);
   // One block with a price among many rates is a thing that a processor sells.
   const { cards, rest } = found.cards.length < 2 && isProcessor ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
-  readTables(tables, rest, format, builder, whole);
+  readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
   const data = readData(page, builder);
-  if (builder.plans.length === 0 && isProcessor) readProcessor(rest, builder, whole);
+  if (isProcessor && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
   else {
     for (const grid of findLineGrids(rest, builder.names())) readPlanTable(grid.table, builder, { groups: grid.groups });
     readRest(rest, builder, whole);
@@ -86,20 +86,23 @@ function linesOf(lines: readonly PlainLine[], tables: readonly PageTable[], form
   return all;
 }
 
-/** Tables: plans in columns or rows, steps of a price, or a list of names with prices. */
-function readTables(
-  tables: readonly PageTable[],
-  rest: readonly PlainLine[],
-  format: FigureFormat,
-  builder: ReadingBuilder,
-  whole: WholePage,
-): void {
+interface TablesAround {
+  readonly rest: readonly PlainLine[];
+  readonly format: FigureFormat;
+  readonly isProcessor: boolean;
+}
+
+/** Tables: plans in columns or rows, steps of a price, rates by card and channel, or a list of names with prices. */
+function readTables(tables: readonly PageTable[], { format, isProcessor }: TablesAround, builder: ReadingBuilder, whole: WholePage): void {
   const plain = (text: string) => plainText(text, format);
   for (const table of tables) {
+    if (isRateTable(table)) {
+      readRateTable(table, plain, builder, isProcessor);
+      continue;
+    }
     const plans = planTable(table, plain, builder.names());
-    const heading = [...rest].reverse().find(({ line }) => line < table.line)?.plain ?? '';
     if (plans) readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);
-    else readPriceList(table, plain, heading, builder);
+    else readPriceList(table, plain, builder);
   }
 }
 
@@ -130,12 +133,14 @@ function readAnswers(answers: ReadonlyArray<{ readonly question: string; readonl
     { kind: 'line', line: -2 * index - 1, text: question, plain: question },
     { kind: 'line', line: -2 * index - 2, text: answer, plain: answer },
   ]);
-  const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, usualPer: null, hasMonthly: false };
+  const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
   readRest(lines, builder, whole);
 }
 
 /** A page without plans but with several rates is a payment processor's. */
-function isProcessorPage(lines: readonly PlainLine[]): boolean {
+function isProcessorPage(lines: readonly PlainLine[], tables: readonly PageTable[], format: FigureFormat): boolean {
+  if (tables.some((table) => !isRateTable(table))) return false;
+  if (tables.some(({ rows }) => rows.filter(({ cells }) => cells.some((cell) => /\d%/.test(plainText(cell, format)))).length >= 2)) return true;
   return lines.filter(({ plain }) => feesIn(plain, { heading: 'card', isProcessor: true }).length > 0).length >= 2;
 }
 
@@ -199,7 +204,7 @@ function assembleAll(builder: ReadingBuilder, whole: WholePage): void {
   for (const plan of [...builder.plans, ...builder.addons]) {
     const isAddon = builder.addons.includes(plan);
     const { facts, doubts: own, aside } = assemblePrices(plan.pieces, isAddon ? { ...hints, usualPer: hints.usualPer ?? 0 } : hints);
-    plan.facts.unshift(...facts.filter(({ statement }) => statement.kind !== 'introduction'));
+    plan.facts.unshift(...facts.filter(({ statement }) => statement.kind !== 'introduction' && !isTooShort(statement, facts, whole)));
     plan.facts.push(...facts.filter(({ statement }) => statement.kind === 'introduction'));
     for (const { line, why } of aside) builder.putAside(line, why);
     doubts.push(...own.map((doubt) => ({ plan: plan.name, doubt })));
@@ -211,6 +216,12 @@ function assembleAll(builder: ReadingBuilder, whole: WholePage): void {
       doubts.filter(({ doubt }) => doubt.about === about),
     );
   fromSaving(builder, whole);
+}
+
+/** What is quoted by the month is paid for a year where nobody can join for less. */
+function isTooShort(statement: Statement, facts: readonly Fact[], { shortestTerm }: WholePage): boolean {
+  if (statement.kind !== 'term' || shortestTerm === null || statement.term.months === 0 || statement.term.months >= shortestTerm) return false;
+  return facts.some((other) => other.statement.kind === 'term' && other.statement.term.months >= shortestTerm);
 }
 
 function askTogether(

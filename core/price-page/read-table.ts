@@ -1,8 +1,8 @@
-import { decimal } from '../amount/decimal';
 import { isButton } from './line-kinds';
 import type { PageTable } from './page-blocks';
 import { type PlanTable, priceSteps, readRow } from './page-tables';
 import { addonAt } from './add-ons';
+import { feesIn } from './fees';
 import { pricePieces, wordPrice } from './price-pieces';
 import type { ReadingBuilder } from './reading-builder';
 import type { WholePage } from './rest-of-page';
@@ -85,15 +85,40 @@ function readPriceSteps(steps: NonNullable<ReturnType<typeof priceSteps>>, build
 }
 
 /** A table of names and prices that is not about plans: add-ons, one a row. */
-export function readPriceList(table: PageTable, plain: (text: string) => string, _heading: string, builder: ReadingBuilder): void {
+export function readPriceList(table: PageTable, plain: (text: string) => string, builder: ReadingBuilder): void {
   for (const { line, cells } of table.rows) {
     const [name = '', ...rest] = cells.map((cell) => plain(cell.replaceAll('\n', ' ')));
     const price = rest.find((cell) => /¤\d/.test(cell));
     if (price === undefined) continue;
     const addon = addonAt([{ kind: 'line', line, text: name, plain: `${name}: ${price}` }], 0, true);
-    if (!addon || decimal(addon.length).lt(1)) continue;
+    if (!addon) continue;
     const added = builder.addon(addon.name, line);
     if (addon.charge) builder.state(added, addon.charge, line);
     builder.price(added, addon.pieces);
+  }
+}
+
+const CHANNEL = /^(?:online|in person|in store|in-store|at the till|by phone|keyed in|card reader|terminal|contactless|card not present|card present)$/i;
+
+/** A table of rates by kind of card and channel has no plans in its head. */
+export function isRateTable({ rows }: PageTable): boolean {
+  const [head, ...body] = rows;
+  const names = head?.cells.slice(1).filter((cell) => cell !== '') ?? [];
+  return names.length > 0 && names.every((cell) => CHANNEL.test(cell)) && body.some(({ cells }) => cells.some((cell) => /\d\s?%/.test(cell)));
+}
+
+/** Rates by kind of card and channel: of a processor, or of every plan of the page. */
+export function readRateTable({ rows }: PageTable, plain: (text: string) => string, builder: ReadingBuilder, isProcessor: boolean): void {
+  const [head, ...body] = rows;
+  for (const { line, cells } of body) {
+    const [name = '', ...rates] = cells.map(plain);
+    for (const [column, rate] of rates.entries()) {
+      const channel = plain(head?.cells[column + 1] ?? '');
+      const heading = `${name} ${channel}`.toLowerCase();
+      for (const { statement } of feesIn(rate, { heading, isFee: true, isProcessor: true })) {
+        const plans = isProcessor ? [builder.plan('', 0)] : builder.plans;
+        for (const plan of plans) builder.state(plan, { ...statement, charge: { ...statement.charge, label: `${name}, ${channel.toLowerCase()}` } }, line);
+      }
+    }
   }
 }

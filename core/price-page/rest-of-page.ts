@@ -19,6 +19,8 @@ export interface WholePage {
   saving: (YearlySaving & { readonly line: number }) | null;
   returnsToFull: boolean;
   paidAtOnce: number | null;
+  /** The shortest time for which one can join, in months; null where the page does not say. */
+  shortestTerm: number | null;
   usualPer: number | null;
   hasMonthly: boolean;
 }
@@ -181,6 +183,8 @@ function wholePageOf(
     page.returnsToFull = true;
   const atOnce = /\b(?:prices?|rates?) (?:for|are for) (\d+) months? paid (?:at once|upfront|in advance)/i.exec(plain)?.[1];
   if (atOnce !== undefined) page.paidAtOnce = Number(atOnce);
+  const shortest = /\bminimum (?:term|contract|period)(?: is| of|:)?\s*(\d+) months\b/i.exec(plain)?.[1];
+  if (shortest !== undefined) page.shortestTerm = Number(shortest);
   if (/\b(?:paid|billed|charged) (?:a year|yearly|annually|12 months) (?:in advance|upfront|ahead|at once)\b/i.test(plain)) page.paidAtOnce = 12;
   if (/^(?:all )?(?:monthly prices|prices (?:are )?(?:a|per) month)\b/i.test(plain)) page.usualPer = 1;
   if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;

@@ -66,7 +66,7 @@ function packIn(text: string, heading: string): ChargeStatement | null {
     : noun.replace(/^(?:in|of)\s+/, '').replace(/\b(?:above|beyond|over|in addition)\b.*$/, '');
   const thing = countedThing(named.trim() || subjectOf(before) || heading);
   if (!thing) return null;
-  const isOverage = new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over)\\b`).test(text);
+  const isOverage = new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over)\\b`).test(`${heading.toLowerCase()} ${text}`);
   return {
     kind: 'charge',
     charge: {
