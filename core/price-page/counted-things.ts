@@ -8,7 +8,7 @@ export interface CountedThing {
   readonly factor: string;
 }
 
-const STORAGE = /\b(storage|web ?space|space|ssd|nvme|disk|disks|file storage|uploads?)\b/;
+const STORAGE = /\b(storage|(web|disk|hard) ?space|ssd|nvme|disk|disks|file storage|uploads?)\b/;
 const TRAFFIC = /\b(bandwidth|traffic|transfer|data transfer|egress)\b/;
 const MEMORY = /\b(ram|memory)\b/;
 const CORES = /\b(v-?cpus?|cpus?|cores?|v-?cores?|processors?)\b/;

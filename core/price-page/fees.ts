@@ -22,7 +22,7 @@ const ABROAD = /\b(international|foreign|abroad|overseas|non-[a-z]+|cross-?borde
 const REGION = /\b(european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME = /\b(domestic|local|national|home|us|uk|own currency|own country)\b/;
 const PLATFORM =
-  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|revenue share|of (what you earn|revenue|sales|your sales|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|revenue share|of (what you earn|(your |all |all your )?(revenue|sales|turnover|earnings|takings)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 const OTHER_WAYS =
   /\b(direct debit|bank debit|debit|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;

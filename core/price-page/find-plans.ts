@@ -359,9 +359,10 @@ function endOfLast(lines: readonly PlainLine[], plans: readonly Head[], index: n
 function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): boolean {
   const kinds = [
     (text: string) => dayStatements(text, '').length > 0,
-    (text: string) => feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
+    (text: string) => /\bprocess|\bprovider|\bpartner|^(?:card|payment)s?\b/i.test(text) && feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
     isWithoutJoiningFee,
   ];
+  if (plain.split(' ').length < 4) return false;
   return kinds.some((isSaid) => isSaid(plain) && !before.some((line) => isSaid(line.plain)));
 }
 

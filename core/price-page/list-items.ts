@@ -55,7 +55,9 @@ export function readItem(plain: string, heading = ''): ReadItem {
   const [, subject, answer = ''] = /^(\p{L}[^:\d]{1,50}):\s*(yes|no|none|included|not included|✓|✗|[–—-])$/iu.exec(text) ?? [];
   if (subject !== undefined) return { statements: [/^(?:yes|included|✓)$/i.test(answer) ? feature(subject, true) : nothingOf(subject)] };
   if (NOT_THERE.test(text)) return { statements: [nothingOf(text.replace(NOT_THERE, ''))] };
-  const limits = limitsIn(text.replace(COUNT_BESIDE, '$1'));
+  const beside = inBrackets(text);
+  if (beside) return { statements: beside };
+  const limits = limitsIn(text);
   return limits.length > 0 ? { statements: [...featureWithLimit(text), ...limits] } : { statements: [feature(text, true)] };
 }
 
@@ -73,8 +75,14 @@ function nothingOf(words: string): Statement {
     : feature(words, false);
 }
 
-/** "Community (1 community)" is about the community. */
-const COUNT_BESIDE = /^(\p{L}[^(\d]*?)\s*\([^)]*\d[^)]*\)$/u;
+/** "Online shop (unlimited items)" says that there is a shop, and for how many; "Community (1 community)" only the first. */
+function inBrackets(text: string): Statement[] | null {
+  const [, before, inside] = /^(\p{L}[^(\d]*?)\s*\(([^)]*)\)$/u.exec(text) ?? [];
+  if (before === undefined || inside === undefined || !/\d|unlimited/i.test(inside)) return null;
+  const [first = ''] = bareNoun(before).split(' ');
+  const limits = limitsIn(inside).filter((limit) => limit.kind !== 'limit' || !limit.quantity.startsWith(first.replace(/(?:y|ies|s)$/, '')));
+  return [feature(before, true), ...limits];
+}
 
 /** "Live lessons for up to 100 people" says that there are live lessons, and for how many. */
 function featureWithLimit(text: string): Statement[] {
@@ -137,10 +145,8 @@ function moneyLimit(part: string, amount: string, before: string): Statement | n
 }
 
 function unlimitedIn(text: string, heading: string): Statement[] {
-  const noun = text
-    .replace(UNLIMITED, '')
-    .replace(/^\s*(?:of|on)\s+/i, '')
-    .trim();
+  const [, before = '', after = ''] = new RegExp(`^(.*?)${UNLIMITED.source}(.*)$`, 'i').exec(text) ?? [];
+  const noun = (after.trim() === '' ? before : after).replace(/^\s*(?:of|on)\s+/i, '').trim();
   const subjects = noun === '' ? [heading] : noun.split(/,\s*|\s+(?:and|&)\s+/).filter((one) => one.trim() !== '');
   return subjects.flatMap((subject): Statement[] => {
     const thing = countedThing(lastNoun(subject), heading);

@@ -58,9 +58,10 @@ const BILLED = new RegExp(
 const MONTH_BY_MONTH = /\b(?:month[- ]to[- ]month|month[- ]by[- ]month|by the month|no contract|rolling)\b/;
 const YEARLY_BILLING = /\b(?:annual|yearly) (?:billing|payment|plan|contract|commitment)\b/;
 const FIRST = new RegExp(String.raw`\b(?:for|in|during)?\s*(?:the |your )?first (?:${COUNT} )?(months?|years?|terms?)\b`);
+const INTRODUCTORY = new RegExp(String.raw`\bintroductory price (?:for|of) ${COUNT} (months?|years?)\b`);
 const FOR_MONTHS = new RegExp(String.raw`^[\s;,]*(?:(?:\/|per|a)\s?(?:month|mo))?[\s;,]*for (?:${COUNT}) (months?|years?)\b`);
 const ONCE =
-  /^[\s;,)]*(?:one-?time|one-?off|(?:paid )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
+  /^[\s;,)]*(?:one[- ]?time|one-?off|(?:paid )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
 const RENEWAL_BEFORE =
   /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
@@ -123,7 +124,8 @@ function pieceOf(amount: string, line: number, isMarked: boolean, before: string
     isTotal:
       !isOnce &&
       !isRenewal &&
-      ((TOTAL_BEFORE.test(before) && (per === null || billed === null || per === billed)) ||
+      (before.trim() === '(' ||
+        (TOTAL_BEFORE.test(before) && (per === null || billed === null || per === billed)) ||
         (per === null && first !== null && first > 1 && /^[\s;,]*for the first/.test(after))),
     first,
     isRenewal,
@@ -150,7 +152,7 @@ function billedIn(after: string, before: string): number | null {
 }
 
 function firstIn(words: string): number | null {
-  const first = FIRST.exec(words) ?? FOR_MONTHS.exec(words);
+  const first = FIRST.exec(words) ?? INTRODUCTORY.exec(words) ?? FOR_MONTHS.exec(words);
   if (!first) return null;
   return countOf(first[1]) * (UNIT_MONTHS[first[2] ?? 'month'] ?? 1);
 }
@@ -172,7 +174,7 @@ function withCrossedOut(pieces: readonly PricePiece[]): PricePiece[] {
 }
 
 const STUFF =
-  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|normally|renews?|renewal|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|normally|renews?|renewal|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** Whether a line is nothing but an amount and words about how it is paid. */
 export function isPriceLine(plain: string): boolean {

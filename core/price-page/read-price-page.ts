@@ -58,8 +58,9 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
   const isProcessor = isProcessorPage(lines, tables, format);
   const found = findPlans(lines);
-  // One block with a price among many rates is a thing that a processor sells.
-  const { cards, rest } = found.cards.length < 2 && isProcessor ? { cards: [], rest: lines } : found;
+  // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
+  const areThings = found.cards.length < 2 || found.cards.every((card) => card.lines.length <= 3);
+  const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
   const data = readData(page, builder);

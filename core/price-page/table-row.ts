@@ -107,14 +107,13 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
 }
 
 function periodWords(words: string): string {
-  const paid = /\b(?:paid|billed|when paid|pay) (?:yearly|annually|by the year|for a year)\b/.test(words) ? ' billed yearly' : '';
-  if (
-    /\b(?:a|per|each|\/) ?(?:month|mo)\b|\bmonthly\b|\/month/.test(words) &&
-    !/\b(?:paid|billed) monthly\b/.test(words.replace(/\bmonthly price\b/, ''))
-  )
-    return `per month${paid}`;
-  if (paid !== '' && /\bmonth/.test(words)) return `per month${paid}`;
-  if (/\b(?:year|yearly|annual|annually)\b/.test(words)) return 'per year';
+  const isPaidYearly = /\b(?:paid|billed|when paid|pay) (?:yearly|annually|by the year|for a year)\b/.test(words);
+  const isByMonth = /\b(?:a|per|each|\/) ?(?:month|mo)\b|\/month/.test(words);
+  const isYearly = /\b(?:year|yearly|annual|annually)\b/.test(words);
+  if (isByMonth && isYearly) return 'per month billed yearly';
+  if (isPaidYearly && /\bmonth/.test(words)) return 'per month billed yearly';
+  if (isByMonth) return 'per month';
+  if (isYearly) return 'per year';
   return /\bmonth/.test(words) ? 'per month' : '';
 }
 

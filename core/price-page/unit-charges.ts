@@ -35,7 +35,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
   const first = FREE_FIRST.exec(text);
   const allowance = first ? null : ALLOWANCE_THEN.exec(text);
   if (allowance) return afterAllowance(allowance);
-  return packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
+  return eachPack(text) ?? packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
 }
 
 /** "400 labels, then ¤0.08 each". */
@@ -44,11 +44,25 @@ const ALLOWANCE_THEN =
 
 function afterAllowance([, free = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
   const each = then ?? beyond ?? '0';
-  const thing = countedThing(noun);
+  const thing = A_TIME.test(noun) ? null : countedThing(noun);
   if (!thing) return null;
   return {
     kind: 'charge',
     charge: { label: labelFor(thing.quantity), bucket: bucketFor(thing.quantity), how: 'per-unit', ...on(thing.quantity), each, free },
+  };
+}
+
+/** "Each extra 500 subscribers: ¤5 per month". */
+const EACH_PACK = new RegExp(`\\b(?:each|every|per) ${EXTRA} (\\d+) (\\p{L}[\\p{L} -]{0,40}?)(?: costs?| is| are|:)? ¤(\\d+(?:\\.\\d+)?)`, 'u');
+
+function eachPack(text: string): ChargeStatement | null {
+  const [, size, noun = '', each = '0'] = EACH_PACK.exec(text) ?? [];
+  const thing = size === undefined || A_TIME.test(noun) ? null : countedThing(noun);
+  if (size === undefined || !thing) return null;
+  return {
+    kind: 'charge',
+    charge: { label: labelFor(thing.quantity), bucket: bucketFor(thing.quantity), how: 'package', ...on(thing.quantity), each, size: decimal(size).times(thing.factor).toFixed() },
+    beyond: true,
   };
 }
 
@@ -86,7 +100,8 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   if (!one) return null;
   const [, price = '', extra, words = ''] = one;
   const noun = words.replace(/\b(?:above|beyond|over|and|with|when|at|if|on)\b.*$/, '').trim();
-  if (noun === '' || A_TIME.test(noun)) return null;
+  const isOfTime = /^(?:hours?|h)\b/.test(noun) && /\b(?:video|recordings?|live|stream(?:ing|s)?)\b/.test(`${text.slice(0, one.index)} ${heading}`);
+  if (noun === '' || (A_TIME.test(noun) && !isOfTime)) return null;
   const rest = text.slice(one.index);
   const above = ABOVE.exec(rest);
   const isOfOrders = AN_ORDER.test(noun);
@@ -120,8 +135,8 @@ function inPlural(noun: string): string {
 
 /** "Traffic beyond that costs ¤1 per TB" is about traffic, "Additional bandwidth ¤0.01 per GB" about bandwidth. */
 function withSubject(noun: string, before: string, heading: string): string {
-  if (!/^(?:gb|tb|mb|unit|one|piece)\b/.test(noun)) return noun;
-  return `${noun} ${subjectOf(before) || heading}`;
+  if (!/^(?:gb|tb|mb|unit|one|piece|hours?|h)\b/.test(noun) || /\bof\b/.test(noun)) return noun;
+  return `${noun.replace(/ (?:a|per) (?:month|mo)\b.*$/, '')} ${subjectOf(before) || heading}`;
 }
 
 function subjectOf(before: string): string {

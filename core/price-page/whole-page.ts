@@ -8,7 +8,7 @@ const TRIAL: readonly RegExp[] = [
   new RegExp(`\\b(?:try|test|use|tried)\\b[^.]{0,40}?\\bfor ${DAYS}\\b`),
   new RegExp(`\\b(?:try|test)\\b[^.]{0,30}?${DAYS}[- ]free\\b`),
   new RegExp(`\\bfree for(?: the first)? ${DAYS}\\b`),
-  new RegExp(`\\b${DAYS} free\\b`),
+  new RegExp(`\\b${DAYS} (?:for )?free\\b`),
   new RegExp(`\\b${DAYS} (?:to try|of trial|trial)\\b`),
   new RegExp(`\\b(?:starts?|begins?|comes?) with ${DAYS} free\\b`),
   new RegExp(`\\bfree ${DAYS} trial\\b`),
@@ -88,6 +88,8 @@ export interface YearlySaving {
 export function yearlySavingIn(plain: string): YearlySaving | null {
   const text = plain.toLowerCase();
   if (!/\b(year|yearly|annual|annually|12 months)\b/.test(text)) return null;
+  const priceOf = /\b(?:12 months|a year|one year) for (?:the price of )?(\d+)\b(?! (?:years|%))/.exec(text)?.[1];
+  if (priceOf !== undefined && Number(priceOf) < 12) return { monthsFree: 12 - Number(priceOf) };
   const months = /\b(\d+|one|two|three) months? (?:for )?free\b|\bget (\d+|one|two|three) months? free\b/.exec(text);
   const count = months?.[1] ?? months?.[2];
   if (count !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[count] ?? Number(count) };
