@@ -12,6 +12,7 @@ const LAYERS = [
   ['decision'],
   ['wording', 'page-speed'],
   ['price-phrase', 'pricing', 'qualities'],
+  ['price-page'],
   ['price-sheet', 'route', 'scales'],
   ['comparison', 'needs', 'price-checks', 'sheet-import'],
   ['assembly', 'csv', 'explain', 'fit', 'what-if', 'workbook'],

@@ -17,14 +17,14 @@ interface PhraseBarProps {
   /** The column that the grid's focus is in. */
   column: string;
   onTakeOver(change: (sheet: PriceSheet) => PriceSheet): void;
-  /** A table was pasted: its markup, or its cells with tabs between. */
-  onTable(text: string): void;
+  /** A page or a table was pasted: its markup, or its text. */
+  onPage(text: string): void;
 }
 
 const ALL = 'all';
 
 /** A line, or a whole page, typed as the pricing page says it; nothing counts before it is taken over. */
-export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onTable }: PhraseBarProps) {
+export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPage }: PhraseBarProps) {
   const id = useId();
   const known = useKnownQuantities();
   const [text, setText] = useKeptText(`phrases.${sheetId}`);
@@ -67,10 +67,10 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onTab
           aria-describedby={`${id}-read`}
           onChange={({ target: { value } }) => setText(value)}
           onPaste={(event) => {
-            const table = pastedTable(event.clipboardData);
-            if (table === null) return;
+            const pasted = pastedPage(event.clipboardData);
+            if (pasted === null) return;
             event.preventDefault();
-            onTable(table);
+            onPage(pasted);
           }}
           onKeyDown={(event) => {
             if (page.press(event)) return;
@@ -96,8 +96,8 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onTab
       <div className="phrase-read" id={`${id}-read`} aria-live="polite">
         {page.isEmpty ? (
           <p className="quiet">
-            Type it as the page says it, or paste its table; Enter takes it over. Shift + Enter begins a line, “Basic:” a plan; “Seats: 2 |
-            5” states one thing of every plan.
+            Paste a vendor’s whole pricing page here (on it: select all, copy), or type a line as the page says it. Enter adds what you
+            typed; Shift + Enter begins a line, “Basic:” a plan; “Seats: 2 | 5” states one thing of every plan.
           </p>
         ) : (
           <PageReading page={page} sheet={sheet} today={today} onTakeOver={takeOver} />
@@ -112,10 +112,14 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onTab
   );
 }
 
-/** What was pasted, if it is a table; single lines are typed text. */
-function pastedTable(clipboard: DataTransfer): string | null {
-  const html = clipboard.getData('text/html');
+/** Texts of fewer lines are typed text. */
+const LEAST_LINES = 5;
+
+/** What was pasted, if it is a page or a table: its markup where the browser gives it, since that shows more. */
+function pastedPage(clipboard: DataTransfer): string | null {
+  const [html, text] = [clipboard.getData('text/html'), clipboard.getData('text/plain')];
   if (/<table[\s>]/i.test(html)) return html;
-  const text = clipboard.getData('text/plain');
-  return /\t/.test(text) && /\n./.test(text) ? text : null;
+  const lines = text.split('\n').filter((line) => line.trim() !== '').length;
+  if (lines >= LEAST_LINES) return html === '' ? text : html;
+  return /\t/.test(text) && lines > 1 ? text : null;
 }

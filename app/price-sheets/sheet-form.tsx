@@ -89,7 +89,7 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
           today={today}
           column={focus.which === 'plans' ? (part?.id ?? '') : ''}
           onTakeOver={takeOver}
-          onTable={(text) => intake.read(text, 'what was pasted')}
+          onPage={(text) => intake.read(text, 'what was pasted')}
         />
         <SheetIntake sheet={sheet} today={today} intake={intake} onTakeOver={takeOver} />
         {grid('plans')}

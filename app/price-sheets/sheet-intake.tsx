@@ -7,13 +7,16 @@ import { partsOf } from '#core/price-sheet/parts';
 import { sentencesOf } from '#core/price-sheet/part-sentences';
 import { withFreshIds } from '#core/sheet-import/sheet-file';
 import type { SheetSource } from '#core/sheet-import/read-source';
+import type { ReadTable } from '#core/sheet-import/table';
 import { suggestMapping, type TableMapping, tablePlans } from '#core/sheet-import/table-mapping';
+import { counted } from '#core/wording/counted';
 import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { useKnownQuantities } from './known-quantities';
 import { NewFindings } from './new-findings';
+import { PageIntake } from './page-intake';
 import { PageReading } from './page-reading';
 import { TableMappingForm } from './table-mapping';
 import type { Intake } from './use-intake';
@@ -27,37 +30,45 @@ interface SheetIntakeProps {
 }
 
 /** In bytes. */
-const LARGEST_FILE = 5 * 1024 * 1024;
+const LARGEST_FILE = 10 * 1024 * 1024;
 
-/** Takes in a pasted table, a CSV file, a saved web page or the JSON of a sheet, after a look at what it holds. */
+/** Takes in pasted pages, saved web pages, CSV files or the JSON of a sheet, several after each other, after a look at what each holds. */
 export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakeProps) {
   const id = useId();
   const [problem, setProblem] = useState<string | null>(null);
   const { name, source } = intake;
-  const choose = (file: File | undefined) => {
-    if (!file) return;
-    const isTooLarge = file.size > LARGEST_FILE;
-    setProblem(
-      isTooLarge
-        ? `${file.name} is larger than 5 MB, and nothing was read of it: a price sheet is a few kilobytes. Copy the table with the prices out of it.`
-        : null,
-    );
-    if (!isTooLarge) void file.text().then((text) => intake.read(text, file.name));
+  const choose = (files: readonly File[]) => {
+    const large = files.find(({ size }) => size > LARGEST_FILE);
+    setProblem(large ? `${large.name} is larger than 10 MB, and nothing was read of it. Copy the part with the prices out of it.` : null);
+    const small = files.filter(({ size }) => size <= LARGEST_FILE);
+    void Promise.all(small.map((file) => file.text().then((text) => ({ text, name: file.name })))).then((read) => {
+      for (const { text, name: file } of read) intake.read(text, file);
+    });
   };
   return (
-    <section className="intake" aria-label="Paste or import">
+    <section
+      className="intake"
+      aria-label="Paste or import"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        choose([...event.dataTransfer.files]);
+      }}
+    >
       <p className="intake-file">
-        <label htmlFor={id}>Or take in a file: CSV, a saved web page, the JSON of a sheet</label>{' '}
+        <label htmlFor={id}>Or drop saved pages here, or choose them: web pages, CSV, the JSON of a sheet</label>{' '}
         <input
           id={id}
           type="file"
+          multiple
           accept=".csv,.tsv,.txt,.html,.htm,.json,text/csv,text/html,application/json"
-          onChange={({ target }) => choose(target.files?.[0])}
+          onChange={({ target }) => choose([...(target.files ?? [])])}
         />
       </p>
       <div aria-live="polite">
         {problem && <p className="problem">{problem}</p>}
         {intake.isReading && <p className="quiet">Reading {name} …</p>}
+        {intake.waiting > 0 && <p className="quiet">{counted(intake.waiting, 'more page')} after this one</p>}
         {name !== null && source && (
           <Read key={intake.key} name={name} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={intake.done} />
         )}
@@ -104,8 +115,10 @@ function Read({ name, source, sheet, today, onTakeOver, onDone }: ReadProps) {
           onDone={onDone}
         />
       );
+    case 'page':
+      return <WholePage name={name} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={onDone} />;
     case 'table':
-      return <PastedTable source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={onDone} />;
+      return <PastedTable table={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={onDone} />;
   }
 }
 
@@ -151,7 +164,15 @@ function WholeSheet({ name, read, today, onDone }: { name: string; read: PriceSh
   );
 }
 
-function PastedTable({ source, ...rest }: Omit<ReadProps, 'name' | 'source'> & { source: Extract<SheetSource, { kind: 'table' }> }) {
+/** A page, with its columns named by hand where somebody wants that. */
+function WholePage({ name, source, ...rest }: Omit<ReadProps, 'source'> & { source: Extract<SheetSource, { kind: 'page' }> }) {
+  const [isByHand, setIsByHand] = useState(false);
+  const { reading, table } = source;
+  if (isByHand && table) return <PastedTable table={table} {...rest} />;
+  return <PageIntake name={name} reading={reading} onByHand={table ? () => setIsByHand(true) : null} {...rest} />;
+}
+
+function PastedTable({ table: source, ...rest }: Omit<ReadProps, 'name' | 'source'> & { table: ReadTable }) {
   const known = useKnownQuantities();
   const { table, rowsLeftOut, columnsLeftOut } = source;
   const suggested = useMemo(() => suggestMapping(table, known), [table, known]);

@@ -10,6 +10,7 @@ import '../price-sheets/sheets.css';
 import '../price-sheets/sheet-grid.css';
 import '../price-sheets/sheet-reading.css';
 import '../price-sheets/sheet-margin.css';
+import '../price-sheets/page-intake.css';
 import '../sales/sales.css';
 import '../verdict/verdict.css';
 import '../decision-list/decision-list.css';

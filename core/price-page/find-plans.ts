@@ -244,7 +244,8 @@ function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameE
  */
 function namesAbove(lines: readonly PlainLine[], prices: readonly number[], said: NameEvidence): Array<number | null> {
   const all = prices.map((price) => candidatesAbove(lines, price, said));
-  const best = (candidates: readonly Candidate[]) => candidates.reduce<Candidate | null>((one, other) => (one && one.score >= other.score ? one : other), null);
+  const best = (candidates: readonly Candidate[]) =>
+    candidates.reduce<Candidate | null>((one, other) => (one && one.score >= other.score ? one : other), null);
   const own = all.map(best);
   const byDistance = [1, 2, 3, 4].map((steps) => all.map((candidates) => candidates.find((one) => one.steps === steps) ?? null));
   const worth = (names: ReadonlyArray<Candidate | null>) => {
@@ -252,7 +253,8 @@ function namesAbove(lines: readonly PlainLine[], prices: readonly number[], said
     return names.reduce((sum, one) => sum + (one ? one.score : -1), 0) - 5 * (texts.length - new Set(texts).size);
   };
   const chosen = byDistance.reduce((one, other) => (worth(other) > worth(one) ? other : one), own);
-  const names = worth(chosen) >= worth(own) - prices.length * 0.5 && chosen !== own ? chosen.map((one, index) => one ?? own[index] ?? null) : own;
+  const names =
+    worth(chosen) >= worth(own) - prices.length * 0.5 && chosen !== own ? chosen.map((one, index) => one ?? own[index] ?? null) : own;
   return names.map((one) => (one && one.score > 0 ? one.at : null));
 }
 
@@ -359,7 +361,9 @@ function endOfLast(lines: readonly PlainLine[], plans: readonly Head[], index: n
 function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): boolean {
   const kinds = [
     (text: string) => dayStatements(text, '').length > 0,
-    (text: string) => /\bprocess|\bprovider|\bpartner|^(?:card|payment)s?\b/i.test(text) && feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
+    (text: string) =>
+      /\bprocess|\bprovider|\bpartner|^(?:card|payment)s?\b/i.test(text) &&
+      feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
     isWithoutJoiningFee,
   ];
   if (plain.split(' ').length < 4) return false;

@@ -63,7 +63,10 @@ export function readItem(plain: string, heading = ''): ReadItem {
 
 /** "Sell up to 25 products (5% fee)" says how many, too. */
 function limitsBeside(text: string): Statement[] {
-  const rest = text.replace(/\([^)]*%[^)]*\)/g, ' ').replace(/\d+(?:\.\d+)?%(?:\s*\+\s*¤[\d.]+)?/g, ' ').trim();
+  const rest = text
+    .replace(/\([^)]*%[^)]*\)/g, ' ')
+    .replace(/\d+(?:\.\d+)?%(?:\s*\+\s*¤[\d.]+)?/g, ' ')
+    .trim();
   return rest !== text && /\b(?:up to|unlimited)\b/i.test(rest) ? limitsIn(rest) : [];
 }
 
@@ -80,7 +83,9 @@ function inBrackets(text: string): Statement[] | null {
   const [, before, inside] = /^(\p{L}[^(\d]*?)\s*\(([^)]*)\)$/u.exec(text) ?? [];
   if (before === undefined || inside === undefined || !/\d|unlimited/i.test(inside)) return null;
   const [first = ''] = bareNoun(before).split(' ');
-  const limits = limitsIn(inside).filter((limit) => limit.kind !== 'limit' || !limit.quantity.startsWith(first.replace(/(?:y|ies|s)$/, '')));
+  const limits = limitsIn(inside).filter(
+    (limit) => limit.kind !== 'limit' || !limit.quantity.startsWith(first.replace(/(?:y|ies|s)$/, '')),
+  );
   return [feature(before, true), ...limits];
 }
 

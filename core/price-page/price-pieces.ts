@@ -50,7 +50,9 @@ const UNIT_MONTHS: Readonly<Record<string, number>> = {
 const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, twelve: 12 };
 const COUNT = String.raw`(\d+|one|two|three|four|five|six|twelve)`;
 const UNIT = String.raw`(months?|mo|mth|m|quarters?|years?|yrs?|y|annum)`;
-const PER = new RegExp(String.raw`^[\s;,)]*(?:usd|eur|gbp)?\s*(?:\/|per|a|an|each|every|by the|for an?|for one)\s?(?:whole |full )?(?:${COUNT}[ -])?${UNIT}\b`);
+const PER = new RegExp(
+  String.raw`^[\s;,)]*(?:usd|eur|gbp)?\s*(?:\/|per|a|an|each|every|by the|for an?|for one)\s?(?:whole |full )?(?:${COUNT}[ -])?${UNIT}\b`,
+);
 const PER_ADVERB = /^[\s;,)]*(?:usd|eur|gbp)?\s*(monthly|yearly|annually|quarterly)\b(?!\s*:)/;
 const BILLED = new RegExp(
   String.raw`\b(?:billed|paid|charged|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront)\s+)?(?:(?:by the|every|each|per|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,

@@ -55,7 +55,15 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   );
   const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
   const builder = new ReadingBuilder(linesOf(lines, tables, format));
-  const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
+  const whole: WholePage = {
+    taxExcluded: null,
+    saving: null,
+    returnsToFull: false,
+    paidAtOnce: null,
+    shortestTerm: null,
+    usualPer: null,
+    hasMonthly: false,
+  };
   const isProcessor = isProcessorPage(lines, tables, format);
   const found = findPlans(lines);
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
@@ -134,14 +142,23 @@ function readAnswers(answers: ReadonlyArray<{ readonly question: string; readonl
     { kind: 'line', line: -2 * index - 1, text: question, plain: question },
     { kind: 'line', line: -2 * index - 2, text: answer, plain: answer },
   ]);
-  const whole: WholePage = { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
+  const whole: WholePage = {
+    taxExcluded: null,
+    saving: null,
+    returnsToFull: false,
+    paidAtOnce: null,
+    shortestTerm: null,
+    usualPer: null,
+    hasMonthly: false,
+  };
   readRest(lines, builder, whole);
 }
 
 /** A page without plans but with several rates is a payment processor's. */
 function isProcessorPage(lines: readonly PlainLine[], tables: readonly PageTable[], format: FigureFormat): boolean {
   if (tables.some((table) => !isRateTable(table))) return false;
-  if (tables.some(({ rows }) => rows.filter(({ cells }) => cells.some((cell) => /\d%/.test(plainText(cell, format)))).length >= 2)) return true;
+  if (tables.some(({ rows }) => rows.filter(({ cells }) => cells.some((cell) => /\d%/.test(plainText(cell, format)))).length >= 2))
+    return true;
   return lines.filter(({ plain }) => feesIn(plain, { heading: 'card', isProcessor: true }).length > 0).length >= 2;
 }
 
@@ -221,7 +238,8 @@ function assembleAll(builder: ReadingBuilder, whole: WholePage): void {
 
 /** What is quoted by the month is paid for a year where nobody can join for less. */
 function isTooShort(statement: Statement, facts: readonly Fact[], { shortestTerm }: WholePage): boolean {
-  if (statement.kind !== 'term' || shortestTerm === null || statement.term.months === 0 || statement.term.months >= shortestTerm) return false;
+  if (statement.kind !== 'term' || shortestTerm === null || statement.term.months === 0 || statement.term.months >= shortestTerm)
+    return false;
   return facts.some((other) => other.statement.kind === 'term' && other.statement.term.months >= shortestTerm);
 }
 

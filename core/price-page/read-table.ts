@@ -98,13 +98,16 @@ export function readPriceList(table: PageTable, plain: (text: string) => string,
   }
 }
 
-const CHANNEL = /^(?:online|in person|in store|in-store|at the till|by phone|keyed in|card reader|terminal|contactless|card not present|card present)$/i;
+const CHANNEL =
+  /^(?:online|in person|in store|in-store|at the till|by phone|keyed in|card reader|terminal|contactless|card not present|card present)$/i;
 
 /** A table of rates by kind of card and channel has no plans in its head. */
 export function isRateTable({ rows }: PageTable): boolean {
   const [head, ...body] = rows;
   const names = head?.cells.slice(1).filter((cell) => cell !== '') ?? [];
-  return names.length > 0 && names.every((cell) => CHANNEL.test(cell)) && body.some(({ cells }) => cells.some((cell) => /\d\s?%/.test(cell)));
+  return (
+    names.length > 0 && names.every((cell) => CHANNEL.test(cell)) && body.some(({ cells }) => cells.some((cell) => /\d\s?%/.test(cell)))
+  );
 }
 
 /** Rates by kind of card and channel: of a processor, or of every plan of the page. */
@@ -117,7 +120,8 @@ export function readRateTable({ rows }: PageTable, plain: (text: string) => stri
       const heading = `${name} ${channel}`.toLowerCase();
       for (const { statement } of feesIn(rate, { heading, isFee: true, isProcessor: true })) {
         const plans = isProcessor ? [builder.plan('', 0)] : builder.plans;
-        for (const plan of plans) builder.state(plan, { ...statement, charge: { ...statement.charge, label: `${name}, ${channel.toLowerCase()}` } }, line);
+        for (const plan of plans)
+          builder.state(plan, { ...statement, charge: { ...statement.charge, label: `${name}, ${channel.toLowerCase()}` } }, line);
       }
     }
   }

@@ -185,7 +185,8 @@ function wholePageOf(
   if (atOnce !== undefined) page.paidAtOnce = Number(atOnce);
   const shortest = /\bminimum (?:term|contract|period)(?: is| of|:)?\s*(\d+) months\b/i.exec(plain)?.[1];
   if (shortest !== undefined) page.shortestTerm = Number(shortest);
-  if (/\b(?:paid|billed|charged) (?:a year|yearly|annually|12 months) (?:in advance|upfront|ahead|at once)\b/i.test(plain)) page.paidAtOnce = 12;
+  if (/\b(?:paid|billed|charged) (?:a year|yearly|annually|12 months) (?:in advance|upfront|ahead|at once)\b/i.test(plain))
+    page.paidAtOnce = 12;
   if (/^(?:all )?(?:monthly prices|prices (?:are )?(?:a|per) month)\b/i.test(plain)) page.usualPer = 1;
   if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
 }

@@ -99,7 +99,9 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
   const amounts = word === 'free' ? '¤0' : plain;
   const isBare = !/(?:\/|per|a|an)\s?(?:month|mo|year|yr|m|y)\b|monthly|yearly|annually/i.test(amounts.split('\n')[0] ?? '');
   const behind = isBare ? ` ${periodWords(words)}` : '';
-  const before = /\b(?:renewal|renews|regular|afterwards|later|thereafter|second year|following years?|from then)\b/.test(words) ? 'renewal price ' : '';
+  const before = /\b(?:renewal|renews|regular|afterwards|later|thereafter|second year|following years?|from then)\b/.test(words)
+    ? 'renewal price '
+    : '';
   const [first = '', ...more] = amounts.split('\n');
   const time = /\b(?:the )?first (?:year|term|\d+ months?)\b/.exec(words)?.[0];
   const during = time === undefined || before !== '' ? '' : ` for ${time.replace(/\bterm\b/, 'year')}`;

@@ -21,7 +21,8 @@ const PER_PACK = new RegExp(
 const FREE_FIRST =
   /\b(?:the )?first ¤?(\d+(?:\.\d+)?) (\p{L}[\p{L} -]{0,40}?)(?: an? month| per month)? (?:is|are|come) (?:free|included)/u;
 const ABOVE = /\b(?:above|beyond|over|after) (?:the first )?(\d+(?:\.\d+)?) ?(gb|tb|[a-z]+)?/;
-const A_TIME = /^(?:active |new |started |a |an |whole |full |the )*(?:month|mo|year|yr|day|week|hour|quarter|annum|server|minute|m|y)\b(?! of)/;
+const A_TIME =
+  /^(?:active |new |started |a |an |whole |full |the )*(?:month|mo|year|yr|day|week|hour|quarter|annum|server|minute|m|y)\b(?! of)/;
 const AN_ORDER = /^(?:orders?|sales?|transactions?|bookings?|payments?|charges?|purchases?)\b/;
 
 /**
@@ -53,7 +54,10 @@ function afterAllowance([, free = '0', noun = '', then, beyond]: RegExpExecArray
 }
 
 /** "Each extra 500 subscribers: ¤5 per month". */
-const EACH_PACK = new RegExp(`\\b(?:each|every|per) ${EXTRA} (\\d+) (\\p{L}[\\p{L} -]{0,40}?)(?: costs?| is| are|:)? ¤(\\d+(?:\\.\\d+)?)`, 'u');
+const EACH_PACK = new RegExp(
+  `\\b(?:each|every|per) ${EXTRA} (\\d+) (\\p{L}[\\p{L} -]{0,40}?)(?: costs?| is| are|:)? ¤(\\d+(?:\\.\\d+)?)`,
+  'u',
+);
 
 function eachPack(text: string): ChargeStatement | null {
   const [, size, noun = '', each = '0'] = EACH_PACK.exec(text) ?? [];
@@ -61,7 +65,14 @@ function eachPack(text: string): ChargeStatement | null {
   if (size === undefined || !thing) return null;
   return {
     kind: 'charge',
-    charge: { label: labelFor(thing.quantity), bucket: bucketFor(thing.quantity), how: 'package', ...on(thing.quantity), each, size: decimal(size).times(thing.factor).toFixed() },
+    charge: {
+      label: labelFor(thing.quantity),
+      bucket: bucketFor(thing.quantity),
+      how: 'package',
+      ...on(thing.quantity),
+      each,
+      size: decimal(size).times(thing.factor).toFixed(),
+    },
     beyond: true,
   };
 }
@@ -100,7 +111,8 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   if (!one) return null;
   const [, price = '', extra, words = ''] = one;
   const noun = words.replace(/\b(?:above|beyond|over|and|with|when|at|if|on)\b.*$/, '').trim();
-  const isOfTime = /^(?:hours?|h)\b/.test(noun) && /\b(?:video|recordings?|live|stream(?:ing|s)?)\b/.test(`${text.slice(0, one.index)} ${heading}`);
+  const isOfTime =
+    /^(?:hours?|h)\b/.test(noun) && /\b(?:video|recordings?|live|stream(?:ing|s)?)\b/.test(`${text.slice(0, one.index)} ${heading}`);
   if (noun === '' || (A_TIME.test(noun) && !isOfTime)) return null;
   const rest = text.slice(one.index);
   const above = ABOVE.exec(rest);

@@ -2,6 +2,8 @@ import { type PriceSheet, priceSheetSchema } from '../decision/price-sheet';
 import { type Problem, problemsOf } from '../fields/problems';
 import { structureProblems } from '../fields/structure';
 import { type LinkedOffers, readLinkedData } from '../price-page/linked-data';
+import type { PageReading } from '../price-page/page-reading';
+import { isHtml, readPricePage } from '../price-page/read-price-page';
 import { SHEET_FORMAT } from './sheet-file';
 import { delimitedTable, type ReadTable } from './table';
 import { readWebPage } from './web-page';
@@ -9,44 +11,43 @@ import { readWebPage } from './web-page';
 /** What a pasted text or a file was found to be. */
 export type SheetSource =
   | { readonly kind: 'sheet'; readonly sheet: PriceSheet }
+  /** A pricing page; `table` where its cells can also be given their meaning by hand. */
+  | { readonly kind: 'page'; readonly reading: PageReading; readonly table: ReadTable | null }
   | { readonly kind: 'offers'; readonly offers: LinkedOffers; readonly title: string }
   | ({ readonly kind: 'table'; readonly title: string } & ReadTable)
   | { readonly kind: 'refused'; readonly problems: readonly Problem[] };
 
 const refused = (found: string, wanted: string): SheetSource => ({ kind: 'refused', problems: [{ path: '', found, wanted }] });
 
+/** Characters that are read; a longer text is refused, never cut in silence. */
+const LONGEST = 10_000_000;
+
 /**
- * Finds out what a text is and reads it: the JSON of one sheet, a web page with schema.org data or a table, or
- * separated values.
+ * Finds out what a text is and reads it: the JSON of one sheet, a pricing page as text or HTML, or separated values.
  *
- * @param text - at most a few megabytes; nothing in it is executed
+ * @param text - nothing in it is executed
  */
 export function readSheetSource(text: string): SheetSource {
   const whole = text.replace(/^\uFEFF/, '');
   const start = whole.trimStart();
-  if (start === '') return refused('nothing', 'a table, a web page or the JSON of a price sheet is wanted');
+  if (start === '') return refused('nothing', 'paste a pricing page, a table or the JSON of a price sheet');
+  if (whole.length > LONGEST) return refused('more than 10 million characters', 'copy the part with the prices out of it');
   if (start.startsWith('{') || start.startsWith('[')) return readJson(start);
-  if (/^<|<table[\s>]|<html[\s>]|application\/ld\+json/i.test(start.slice(0, 200_000)) || /<table[\s>]/i.test(start))
-    return readHtml(start);
-  const read = delimitedTable(whole);
-  if ((read.table[0]?.length ?? 0) < 2)
-    return refused(
-      `a text of ${read.table.length} ${read.table.length === 1 ? 'line' : 'lines'} without columns`,
-      'a table with plans beside or below each other is wanted; single lines can be typed as the page says them',
-    );
-  return { kind: 'table', title: '', ...read };
+  const reading = readPricePage(whole);
+  const table = tableIn(whole, start);
+  if (reading.plans.some(({ facts }) => facts.length > 0) || reading.addons.length > 0) return { kind: 'page', reading, table };
+  if (table) return { kind: 'table', title: '', ...table };
+  return refused(
+    'no price',
+    'what was looked for: amounts of money with a month, a year or “once”, percentages with a fee’s name, and plans’ names above them. Copy all of the page, or type a line as the page says it',
+  );
 }
 
-function readHtml(html: string): SheetSource {
-  const page = readWebPage(html);
-  const offers = readLinkedData(page.linkedData);
-  if (offers) return { kind: 'offers', offers, title: page.title };
-  const [largest] = page.tables;
-  if (largest) return { kind: 'table', title: page.title, ...largest };
-  return refused(
-    'a web page without a table and without schema.org offers',
-    'a page that states prices in a table or as schema.org data is wanted; its lines can be typed as the page says them',
-  );
+/** The largest table of a page, or the text itself where it has columns. */
+function tableIn(whole: string, start: string): ReadTable | null {
+  if (isHtml(start)) return readWebPage(start).tables[0] ?? null;
+  const read = delimitedTable(whole);
+  return (read.table[0]?.length ?? 0) < 2 ? null : read;
 }
 
 function readJson(text: string): SheetSource {

@@ -1,0 +1,196 @@
+import { Button, Radio, Switch } from 'antd';
+import { type RefObject, useId, useMemo, useRef, useState } from 'react';
+import type { PriceSheet } from '#core/decision/price-sheet';
+import type { PageReading } from '#core/price-page/page-reading';
+import { applyReading, type AppliedReading, type Differing, type ReadingAnswers } from '#core/price-sheet/apply-reading';
+import { counted } from '#core/wording/counted';
+import { newId } from '../workbench/new-id';
+import { useKnownQuantities } from './known-quantities';
+import { NewFindings } from './new-findings';
+import { type LineState, lineStates, type ShownLine } from './page-lines';
+import { PagePreview } from './page-preview';
+
+interface PageIntakeProps {
+  name: string;
+  reading: PageReading;
+  sheet: PriceSheet;
+  today: string;
+  onTakeOver(change: (sheet: PriceSheet) => PriceSheet): void;
+  onDone(): void;
+  /** Shows the page as a table whose rows and columns one names oneself; null where it has none. */
+  onByHand: (() => void) | null;
+}
+
+/** What a pricing page says beside its own lines: what became of each, a few questions, and the sheet it would make. */
+export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, onByHand }: PageIntakeProps) {
+  const known = useKnownQuantities();
+  const [answers, setAnswers] = useState<ReadingAnswers>({});
+  const [differing, setDiffering] = useState<Differing>('take');
+  const [place, setPlace] = useState<string | null>(null);
+  const lines = useRef<HTMLOListElement>(null);
+  // Ids of the preview are never used; the sheet gets its own when it is taken over.
+  const preview = useMemo(() => {
+    let next = 0;
+    return applyReading(sheet, reading, answers, differing, { known, newId: () => `read-${(next += 1)}` });
+  }, [sheet, reading, answers, differing, known]);
+  const shown = useMemo(() => lineStates(reading, preview.linesAt), [reading, preview]);
+  const take = () => {
+    onTakeOver((one) => applyReading(one, reading, answers, differing, { known, newId }).sheet);
+    onDone();
+  };
+  const showLines = (at: string) => {
+    setPlace(at);
+    scrollToLine(lines, preview.linesAt.get(at)?.[0]);
+  };
+  return (
+    <div className="page-intake" role="group" aria-label="What the page says">
+      <PageSummary name={name} reading={reading} shown={shown} />
+      <Questions reading={reading} answers={answers} onAnswer={(index, option) => setAnswers(withAnswer(answers, index, option))} />
+      <DifferingFigures preview={preview} differing={differing} onChange={setDiffering} />
+      {preview.problems.map((problem) => (
+        <p key={problem} className="field-problem" role="alert">
+          {problem}
+        </p>
+      ))}
+      <p className="phrase-take">
+        <Button type="primary" size="small" onClick={take}>
+          Add to the sheet
+        </Button>
+        <Button type="text" size="small" onClick={onDone}>
+          Leave it
+        </Button>
+        {onByHand && (
+          <Button type="text" size="small" onClick={onByHand}>
+            Name its columns myself
+          </Button>
+        )}
+      </p>
+      <div className="page-beside">
+        <PageLines lines={shown} list={lines} place={place} linesAt={preview.linesAt} onShow={setPlace} />
+        <PagePreview sheet={preview.sheet} linesAt={preview.linesAt} place={place} onShow={showLines} />
+      </div>
+      <NewFindings before={sheet} after={preview.sheet} today={today} />
+    </div>
+  );
+}
+
+function withAnswer(answers: ReadingAnswers, index: number, option: number | null): ReadingAnswers {
+  const { [index]: _former, ...others } = answers;
+  return option === null ? others : { ...others, [index]: option };
+}
+
+function scrollToLine(list: RefObject<HTMLOListElement | null>, line: number | undefined): void {
+  list.current?.querySelector(`[data-line="${line}"]`)?.scrollIntoView({ block: 'nearest' });
+}
+
+function PageSummary({ name, reading, shown }: { name: string; reading: PageReading; shown: readonly ShownLine[] }) {
+  const facts = [...reading.plans, ...reading.addons].reduce((sum, { facts: own }) => sum + own.length, 0);
+  const count = (state: LineState) => shown.filter((line) => line.state === state).length;
+  const plans = reading.isProcessor ? 'A payment processor' : counted(reading.plans.length, 'plan');
+  const addons = reading.addons.length > 0 ? ` and ${counted(reading.addons.length, 'add-on')}` : '';
+  return (
+    <p className="page-summary" aria-live="polite">
+      <b>
+        {reading.vendor || name}: {plans}
+        {addons}, {counted(facts, 'figure')}.
+      </b>{' '}
+      Of its lines {count('used')} are used, {count('asked')} asked about, {count('open')} not understood, {count('aside')} put aside.
+      {reading.leftOut && <span className="problem"> Not looked at: {reading.leftOut}.</span>}
+    </p>
+  );
+}
+
+interface QuestionsProps {
+  reading: PageReading;
+  answers: ReadingAnswers;
+  onAnswer(index: number, option: number | null): void;
+}
+
+/** None has to be answered: what is left open stays open on the sheet. */
+function Questions({ reading, answers, onAnswer }: QuestionsProps) {
+  const id = useId();
+  if (reading.asked.length === 0) return null;
+  return (
+    <section className="page-questions" aria-label="Questions about the page">
+      {reading.asked.map(({ question, text, plans, options }, index) => (
+        <div key={question} className="page-question" role="radiogroup" aria-labelledby={`${id}-${index}`}>
+          <p id={`${id}-${index}`}>
+            <b>{question}</b> <q>{text}</q> {plans.length > 0 && plans[0] !== '' && <span className="quiet">({plans.join(', ')})</span>}
+          </p>
+          <Radio.Group
+            value={answers[index] ?? null}
+            onChange={({ target }) => onAnswer(index, target.value as number | null)}
+            options={[...options.map(({ label }, option) => ({ value: option, label })), { value: null, label: 'leave it open' }]}
+          />
+        </div>
+      ))}
+    </section>
+  );
+}
+
+interface DifferingFiguresProps {
+  preview: AppliedReading;
+  differing: Differing;
+  onChange(differing: Differing): void;
+}
+
+function DifferingFigures({ preview, differing, onChange }: DifferingFiguresProps) {
+  const id = useId();
+  const { length } = preview.differing;
+  if (length === 0) return null;
+  return (
+    <div className="page-question" role="radiogroup" aria-labelledby={id}>
+      <p id={id}>
+        <b>
+          {counted(length, 'figure')} {length === 1 ? 'stands' : 'stand'} differently on the sheet.
+        </b>{' '}
+        <q>{preview.differing.map(({ former }) => former).join('; ')}</q>
+      </p>
+      <Radio.Group
+        value={differing}
+        onChange={({ target }) => onChange(target.value as Differing)}
+        options={[
+          { value: 'take', label: 'take the page’s; what stood there is kept beside it' },
+          { value: 'keep', label: 'keep the sheet’s' },
+        ]}
+      />
+    </div>
+  );
+}
+
+interface PageLinesProps {
+  lines: readonly ShownLine[];
+  list: RefObject<HTMLOListElement | null>;
+  place: string | null;
+  linesAt: AppliedReading['linesAt'];
+  onShow(place: string): void;
+}
+
+/** The page's own lines, each with what became of it; one that is used leads to its figure. */
+function PageLines({ lines, list, place, linesAt, onShow }: PageLinesProps) {
+  const [all, setAll] = useState(false);
+  const id = useId();
+  const active = new Set(place === null ? [] : linesAt.get(place));
+  const visible = all ? lines : lines.filter(({ state }) => state !== 'aside');
+  return (
+    <section className="page-lines" aria-label="Lines of the page">
+      <p className="page-lines-head">
+        <Switch id={id} size="small" checked={all} onChange={setAll} /> <label htmlFor={id}>show what was put aside, too</label>
+      </p>
+      <ol ref={list}>
+        {visible.map(({ line, text, state, why, place: at }) => (
+          <li key={`${line} ${text}`} data-line={line} className={`is-${state}${active.has(line) ? ' is-active' : ''}`}>
+            {at === null ? (
+              <span>{text}</span>
+            ) : (
+              <button type="button" aria-pressed={at === place} onClick={() => onShow(at)}>
+                {text}
+              </button>
+            )}
+            {why !== '' && <small>{why}</small>}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
