@@ -3,8 +3,11 @@ import { type RefObject, useId, useMemo, useRef, useState } from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import type { PageReading } from '#core/price-page/page-reading';
 import { applyReading, type AppliedReading, type Differing, type ReadingAnswers } from '#core/price-sheet/apply-reading';
+import { columnsOf } from '#core/price-sheet/parts';
 import { counted } from '#core/wording/counted';
+import { ChoiceField } from '../components/choice-field';
 import { newId } from '../workbench/new-id';
+import { CURRENCY_OPTIONS } from './currency-options';
 import { useKnownQuantities } from './known-quantities';
 import { NewFindings } from './new-findings';
 import { type LineState, lineStates, type ShownLine } from './page-lines';
@@ -26,16 +29,18 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
   const known = useKnownQuantities();
   const [answers, setAnswers] = useState<ReadingAnswers>({});
   const [differing, setDiffering] = useState<Differing>('take');
+  const [currency, setCurrency] = useState(reading.currency ?? (reading.sign === '$' ? 'USD' : usualCurrency(sheet)));
   const [place, setPlace] = useState<string | null>(null);
   const lines = useRef<HTMLOListElement>(null);
+  const priced = useMemo(() => ({ ...reading, currency }), [reading, currency]);
   // Ids of the preview are never used; the sheet gets its own when it is taken over.
   const preview = useMemo(() => {
     let next = 0;
-    return applyReading(sheet, reading, answers, differing, { known, newId: () => `read-${(next += 1)}` });
-  }, [sheet, reading, answers, differing, known]);
+    return applyReading(sheet, priced, answers, differing, { known, newId: () => `read-${(next += 1)}` });
+  }, [sheet, priced, answers, differing, known]);
   const shown = useMemo(() => lineStates(reading, preview.linesAt), [reading, preview]);
   const take = () => {
-    onTakeOver((one) => applyReading(one, reading, answers, differing, { known, newId }).sheet);
+    onTakeOver((one) => applyReading(one, priced, answers, differing, { known, newId }).sheet);
     onDone();
   };
   const showLines = (at: string) => {
@@ -45,6 +50,14 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
   return (
     <div className="page-intake" role="group" aria-label="What the page says">
       <PageSummary name={name} reading={reading} shown={shown} />
+      {reading.currency === null && (
+        <ChoiceField
+          label={reading.sign === '$' ? 'Which dollar the page means' : 'The currency of its prices'}
+          value={currency}
+          options={CURRENCY_OPTIONS}
+          onChange={setCurrency}
+        />
+      )}
       <Questions reading={reading} answers={answers} onAnswer={(index, option) => setAnswers(withAnswer(answers, index, option))} />
       <DifferingFigures preview={preview} differing={differing} onChange={setDiffering} />
       {preview.problems.map((problem) => (
@@ -72,6 +85,10 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
       <NewFindings before={sheet} after={preview.sheet} today={today} />
     </div>
   );
+}
+
+function usualCurrency(sheet: PriceSheet): string {
+  return columnsOf(sheet)[0]?.currency ?? 'EUR';
 }
 
 function withAnswer(answers: ReadingAnswers, index: number, option: number | null): ReadingAnswers {

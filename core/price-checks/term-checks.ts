@@ -40,6 +40,9 @@ export const savingCheck: Check = (sheet, { write }) =>
 
 const BILLED_YEARLY = /\b(billed|paid|charged|payable)\b[^.;]*\b(yearly|annually|by the year|per year|a year)\b/i;
 
+/** Words that name both ways of paying state the price by the month themselves. */
+const BILLED_MONTHLY = /\bmonth[- ](?:to|by)[- ]month\b|\b(?:billed|paid|charged|pay) (?:by the |each |per |a )?month(?:ly)?\b/i;
+
 /** A price by the month that is billed by the year: a year that costs no more than three months, or words that say so. */
 export const monthForYearCheck: Check = (sheet, { write }) =>
   partsOf(sheet).flatMap((part) =>
@@ -57,7 +60,7 @@ export const monthForYearCheck: Check = (sheet, { write }) =>
           },
         ];
       const { stated } = evidenceOf(sheet, place);
-      if (term.months === 1 && stated !== undefined && BILLED_YEARLY.test(stated))
+      if (term.months === 1 && stated !== undefined && BILLED_YEARLY.test(stated) && !BILLED_MONTHLY.test(stated))
         return [
           {
             ...finding,

@@ -2,6 +2,7 @@ import type { PageLine } from './page-blocks';
 import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
 import { feesIn } from './fees';
+import { unitChargeIn } from './unit-charges';
 import { dayStatements, isWithoutJoiningFee } from './whole-page';
 
 /** A line with its words in plain figures. */
@@ -365,6 +366,7 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
       /\bprocess|\bprovider|\bpartner|^(?:card|payment)s?\b/i.test(text) &&
       feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
     isWithoutJoiningFee,
+    (text: string) => /^(?:each|every|further|extra|additional|over|beyond)\b/i.test(text) && unitChargeIn(text) !== null,
   ];
   if (plain.split(' ').length < 4) return false;
   return kinds.some((isSaid) => isSaid(plain) && !before.some((line) => isSaid(line.plain)));

@@ -15,7 +15,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'questions',
   ],
   [
-    /^(?:(?:optional|handy|useful|popular|paid|available|extra|more)\s+)?(?:add[- ]?ons?|extras?|options?|hardware$|apps$|add something|boosters?|top[- ]?ups?|power[- ]?ups?|services|additional services|extra services|accessories|modules)\b.{0,40}$/,
+    /^(?:(?:optional|handy|useful|popular|paid|available|extra|more)\s+)?(?:add[- ]?ons?|extras|extra$|options?|hardware$|apps$|add something|boosters?|top[- ]?ups?|power[- ]?ups?|services|additional services|extra services|accessories|modules)\b.{0,40}$/,
     'addons',
   ],
   [

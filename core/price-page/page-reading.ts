@@ -48,6 +48,8 @@ export interface PageReading {
   readonly isProcessor: boolean;
   /** The currency that the page states; null where it does not say. */
   readonly currency: string | null;
+  /** The sign of its prices where that may stand for several currencies; null otherwise. */
+  readonly sign: '$' | null;
   readonly taxExcluded: boolean | null;
   readonly plans: readonly PagePlan[];
   readonly addons: readonly PageAddon[];

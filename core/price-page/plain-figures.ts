@@ -9,6 +9,8 @@ export interface FigureFormat {
   readonly currency: string | null;
   /** Whether bare figures beside a period are prices, as on pages without any currency sign. */
   readonly hasSigns: boolean;
+  /** Whether its only sign is the dollar’s, of which there are several. */
+  readonly isDollar: boolean;
   readonly language: PageLanguage | null;
 }
 
@@ -31,6 +33,7 @@ export function figureFormatOf(text: string): FigureFormat {
     decimalSign: commas > points ? ',' : '.',
     currency: codes.length === 1 && code !== undefined ? code : bySign,
     hasSigns: signs.length > 0 || codes.length > 0 || new RegExp(`\\d\\s?${CODE}\\b`).test(text),
+    isDollar: codes.length === 0 && signs.length === 1 && sign === '$',
     language: languageOf(text),
   };
 }

@@ -37,7 +37,7 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
       hasPrice ||= plan.facts.some(({ statement }) => statement.kind === 'trial');
     }
   }
-  builder.use(...priceLines.map(({ line }) => line));
+  for (const { line, plain } of priceLines) if (!/¤/.test(plain)) builder.putAside(line, 'how the price above is paid');
   builder.price(plan, pricePieces(priceLines));
 }
 

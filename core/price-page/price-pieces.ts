@@ -107,7 +107,7 @@ function lastClause(before: string): string {
   const above = lines.at(-2) ?? '';
   if (own.trim() === '') return RENEWAL_BEFORE.test(above) && above.trim().split(' ').length <= 3 ? above : '';
   const at = Math.max(own.lastIndexOf(', '), own.lastIndexOf('('), own.lastIndexOf(' or '));
-  return at < 0 ? own : own.slice(at + 1);
+  return at < 0 ? own : own.slice(own.charAt(at) === '(' ? at : at + 1);
 }
 
 function pieceOf(amount: string, line: number, isMarked: boolean, before: string, after: string): PricePiece {
@@ -182,6 +182,7 @@ const STUFF =
 export function isPriceLine(plain: string): boolean {
   const text = plain.toLowerCase();
   if (!/¤\d/.test(text) || (text.endsWith('.') && /\bto\b/.test(text))) return false;
+  if (/¤[\d.]+ (?:for (?:each|every)|per|each) \d{2,}/.test(text)) return false;
   if (/%\s*\+|\+\s*¤|¤[\d.]+ (?:per|each|\/) ?(?:order|sale|transaction|booking|payment|charge)/.test(text)) return false;
   return text.replace(STUFF, ' ').trim() === '';
 }

@@ -1,5 +1,5 @@
 import { addonAt } from './add-ons';
-import { feesIn } from './fees';
+import { feesIn, isRate } from './fees';
 import type { PlainLine } from './find-plans';
 import { isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
 import type { ReadingBuilder } from './reading-builder';
@@ -20,7 +20,8 @@ export function readProcessor(lines: readonly PlainLine[], builder: ReadingBuild
     const line = lines[at];
     if (!line) continue;
     const { plain } = line;
-    if (line.role === 'navigation' || line.role === 'footer' || isMenu(plain) || isButton(plain)) {
+    const isRateNext = isRate(lines[at + 1]?.plain ?? '');
+    if (line.role === 'navigation' || line.role === 'footer' || ((isMenu(plain) || isButton(plain)) && !isRateNext)) {
       builder.putAside(line.line, 'menu');
       continue;
     }

@@ -54,7 +54,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     block.kind === 'line' ? sentencesOf({ ...block, plain: plainText(block.text, format) }) : [],
   );
   const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
-  const builder = new ReadingBuilder(linesOf(lines, tables, format));
+  const builder = new ReadingBuilder(linesOf(page, format));
   const whole: WholePage = {
     taxExcluded: null,
     saving: null,
@@ -85,13 +85,14 @@ function allText({ blocks, title }: PageBlocks): string {
   return [title, ...texts].join('\n');
 }
 
-function linesOf(lines: readonly PlainLine[], tables: readonly PageTable[], format: FigureFormat): Map<number, ReadLine> {
-  const all = new Map<number, ReadLine>(lines.map(({ line, text, plain }) => [line, { text: shownText(text), plain }]));
-  for (const { rows } of tables)
-    for (const { line, cells } of rows) {
-      const text = shownText(cells.join(' | ').replaceAll('\n', ' '));
-      all.set(line, { text, plain: plainText(text, format) });
-    }
+/** Every line of the page in its own words, whole, beside its plain figures. */
+function linesOf({ blocks }: PageBlocks, format: FigureFormat): Map<number, ReadLine> {
+  const all = new Map<number, ReadLine>();
+  const add = (line: number, text: string) => all.set(line, { text: shownText(text), plain: plainText(text, format) });
+  for (const block of blocks) {
+    if (block.kind === 'line') add(block.line, block.text);
+    else for (const { line, cells } of block.rows) add(line, cells.join(' | ').replaceAll('\n', ' '));
+  }
   return all;
 }
 
@@ -182,20 +183,20 @@ function finished(
     vendor: data.vendor || vendorOf(shown, page.title, builder.names()),
     isProcessor: builder.plans.length === 1 && builder.plans[0]?.name === '',
     currency: data.currency ?? format.currency ?? context.currency ?? null,
+    sign: format.isDollar ? '$' : null,
     taxExcluded: whole.taxExcluded,
     plans: builder.finishedPlans(),
     addons: builder.finishedAddons(),
     asked: builder.asked,
     open,
     aside,
-    lines: shownLines(lines, page, format),
+    lines: shownLines(page, format),
     leftOut: page.leftOut,
   };
 }
 
-function shownLines(lines: readonly PlainLine[], page: PageBlocks, format: FigureFormat) {
-  const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
-  return [...linesOf(lines, tables, format)].map(([line, { text }]) => ({ line, text })).sort((a, b) => a.line - b.line);
+function shownLines(page: PageBlocks, format: FigureFormat): PageReading['lines'] {
+  return [...linesOf(page, format)].map(([line, { text }]) => ({ line, text })).sort((a, b) => a.line - b.line);
 }
 
 function amountsOf(statement: Statement): string[] {
@@ -225,6 +226,8 @@ function assembleAll(builder: ReadingBuilder, whole: WholePage): void {
     plan.facts.unshift(...facts.filter(({ statement }) => statement.kind !== 'introduction' && !isTooShort(statement, facts, whole)));
     plan.facts.push(...facts.filter(({ statement }) => statement.kind === 'introduction'));
     for (const { line, why } of aside) builder.putAside(line, why);
+    for (const { statement, lines } of facts)
+      if (isTooShort(statement, facts, whole)) for (const line of lines) builder.putAside(line, 'a month’s share of what is paid at once');
     doubts.push(...own.map((doubt) => ({ plan: plan.name, doubt })));
   }
   for (const about of ['period', 'crossed-out', 'two-prices'] as const)

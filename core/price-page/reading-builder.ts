@@ -41,11 +41,17 @@ export class ReadingBuilder {
     return this.plans.map(({ name }) => name);
   }
 
-  /** Puts a fact on a plan, if it has none that says the same thing. */
+  /**
+   * Puts a fact on a plan. Said again it is confirmed; said otherwise the first holds, which is the one nearer to the plan,
+   * and the line is left to whatever else it says.
+   */
   state(plan: PlanBeingRead, statement: Statement, ...lines: readonly number[]): void {
+    const at = plan.facts.findIndex((fact) => isAbout(fact.statement, statement));
+    const found = plan.facts[at];
+    if (!found) plan.facts.push({ statement, lines });
+    else if (isEqual(found.statement, statement)) plan.facts[at] = { ...found, lines: [...new Set([...found.lines, ...lines])] };
+    else return;
     for (const line of lines) this.used.add(line);
-    const same = plan.facts.find((fact) => isAbout(fact.statement, statement));
-    if (!same) plan.facts.push({ statement, lines });
   }
 
   price(plan: PlanBeingRead, pieces: readonly PricePiece[]): void {
@@ -98,10 +104,11 @@ export class ReadingBuilder {
         this.putAside(line, 'a figure said before');
       else this.leaveOpen(line);
     }
+    const stated = new Set([...this.plans, ...this.addons].flatMap(({ facts }) => facts.flatMap(({ lines }) => lines)));
     const inOrder = <One extends PageRemainder>(all: Iterable<One>) => [...all].sort((a, b) => a.line - b.line);
     return {
       open: inOrder([...this.open].map(([line, text]) => ({ line, text }))),
-      aside: inOrder([...this.aside.values()].filter(({ line }) => !this.used.has(line) && !this.open.has(line))),
+      aside: inOrder([...this.aside.values()].filter(({ line }) => !stated.has(line) && !this.open.has(line))),
     };
   }
 
@@ -132,6 +139,12 @@ function isAbout(one: Statement, other: Statement): boolean {
     default:
       return other.kind === one.kind;
   }
+}
+
+function isEqual(one: Statement, other: Statement): boolean {
+  const bare = (statement: Statement) =>
+    JSON.stringify(statement.kind === 'charge' ? { ...statement, charge: { ...statement.charge, label: '' } } : statement);
+  return bare(one) === bare(other);
 }
 
 /** A fee is the same fee if its kind, what it is narrowed to and what it counts are the same. */

@@ -112,6 +112,12 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   const isUnderHeading = (isAddonSection || (isPriced && place.section === 'every plan')) && place.question === '';
   const addon = hasPrices ? null : addonAt(lines, at, isUnderHeading || isPair(lines, at, place));
   if (addon && !(isAboutUnits(line.plain) && !isUnderHeading)) {
+    if (addon.charge && /^(?:additional|extra|further|more)\b/i.test(addon.name)) {
+      // More of what a plan includes is charged with the plan, not taken like an add-on.
+      const own = lines.slice(at, at + addon.length).map((one) => one.line);
+      for (const plan of plansFor(line.plain, place, builder, 'every')) builder.state(plan, { ...addon.charge, beyond: true }, ...own);
+      return addon.length - 1;
+    }
     const added = builder.addon(addon.name, addon.line);
     if (addon.charge) builder.state(added, addon.charge, addon.line);
     builder.price(added, addon.pieces);
@@ -271,7 +277,7 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
       for (const plan of plans)
         if (!hasOwnFee(plan, statement.charge.only, statement.charge.bucket ?? 'transaction', line)) builder.state(plan, statement, line);
   for (const { statement } of regional) askRegion(builder, plans, statement, line);
-  if (regional.length === 0) builder.use(line);
+  if (!builder.isUsed(line)) builder.putAside(line, 'said of the plan already');
   return true;
 }
 
