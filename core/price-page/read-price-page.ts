@@ -4,7 +4,7 @@ import { assemblePrices, type PriceDoubt } from './assemble-prices';
 import { feesIn } from './fees';
 import { type PlainLine, findPlans, sentencesOf } from './find-plans';
 import { htmlBlocks } from './html-blocks';
-import { readLinkedData } from './linked-data';
+import { type LinkedOffers, readLinkedData } from './linked-data';
 import { findLineGrids } from './line-grid';
 import { isMenu } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
@@ -31,7 +31,7 @@ export interface PageContext {
 export function isHtml(text: string): boolean {
   return (
     /^\s*(?:<!doctype html|<html|<meta|<div|<table|<body|<!--)/i.test(text) ||
-    /<(?:table|div|li|td|h[1-6])\b[^>]*>/i.test(text.slice(0, 5_000))
+    /<(?:table|div|li|td|h[1-6])\b[^>]*>/i.test(text.slice(0, 200_000))
   );
 }
 
@@ -55,15 +55,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   );
   const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
   const builder = new ReadingBuilder(linesOf(page, format));
-  const whole: WholePage = {
-    taxExcluded: null,
-    saving: null,
-    returnsToFull: false,
-    paidAtOnce: null,
-    shortestTerm: null,
-    usualPer: null,
-    hasMonthly: false,
-  };
+  const whole = nothingSaid();
   const isProcessor = isProcessorPage(lines, tables, format);
   const found = findPlans(lines);
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
@@ -78,6 +70,10 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     readRest(rest, builder, whole);
   }
   return finished(builder, whole, page, lines, format, context, data);
+}
+
+function nothingSaid(): WholePage {
+  return { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
 }
 
 function allText({ blocks, title }: PageBlocks): string {
@@ -116,43 +112,50 @@ function readTables(tables: readonly PageTable[], { format, isProcessor }: Table
   }
 }
 
-/** Data in the page's scripts: where the page itself shows no plans they are read from it, else they confirm it. */
+/** Data in the page's scripts: where the page itself shows no plans they are read from it. */
 function readData(page: PageBlocks, builder: ReadingBuilder): { vendor: string; currency: string | null } {
   const linked = readLinkedData(page.linkedData);
-  if (builder.plans.length > 0) return { vendor: linked?.vendor ?? '', currency: null };
+  const vendor = linked?.vendor ?? '';
+  if (builder.plans.length > 0) return { vendor, currency: null };
+  if (linked) {
+    readOffers(linked, builder);
+    return { vendor, currency: null };
+  }
   const script = readScriptData(page.scriptData);
-  for (const { plan, clauses } of linked?.plans ?? []) {
-    const added = builder.plan(plan, 0);
-    for (const clause of clauses) if (clause.kind === 'read') for (const statement of clause.statements) builder.state(added, statement, 0);
-  }
-  if (builder.plans.length > 0) return { vendor: linked?.vendor ?? '', currency: null };
-  for (const { name, statements } of script.plans) {
-    const added = builder.plan(name, 0);
-    for (const statement of statements) builder.state(added, statement, 0);
-  }
-  for (const { name, statements } of script.addons) {
-    const added = builder.addon(name, 0);
-    for (const statement of statements) builder.state(added, statement, 0);
-  }
+  for (const [which, parts] of [['plan', script.plans] as const, ['addon', script.addons] as const])
+    for (const { name, statements } of parts) {
+      const line = builder.addLine(`In the page’s data: ${name}`);
+      const added = builder[which](name, line);
+      for (const statement of statements) builder.state(added, statement, line);
+    }
   readAnswers(script.answers, builder);
   return { vendor: script.vendor, currency: script.currency };
 }
 
+/** Offers of schema.org data, each price with what it says, or a question where it does not say how often it is paid. */
+function readOffers({ plans }: LinkedOffers, builder: ReadingBuilder): void {
+  for (const { plan, clauses } of plans) {
+    const added = builder.plan(plan, builder.addLine(`In the page’s data: ${plan}`));
+    for (const clause of clauses) {
+      const line = builder.addLine(`${plan}: ${clause.text}`);
+      if (clause.kind === 'read') for (const statement of clause.statements) builder.state(added, statement, line);
+      else if (clause.kind === 'not-understood') builder.leaveOpen(line);
+      else
+        builder.ask(
+          clause.question,
+          [line],
+          [plan],
+          clause.options.map(({ label, statements }) => ({ label, statements: statements.map((statement) => ({ plan, statement })) })),
+        );
+    }
+  }
+}
+
 function readAnswers(answers: ReadonlyArray<{ readonly question: string; readonly answer: string }>, builder: ReadingBuilder): void {
-  const lines = answers.flatMap(({ question, answer }, index): PlainLine[] => [
-    { kind: 'line', line: -2 * index - 1, text: question, plain: question },
-    { kind: 'line', line: -2 * index - 2, text: answer, plain: answer },
-  ]);
-  const whole: WholePage = {
-    taxExcluded: null,
-    saving: null,
-    returnsToFull: false,
-    paidAtOnce: null,
-    shortestTerm: null,
-    usualPer: null,
-    hasMonthly: false,
-  };
-  readRest(lines, builder, whole);
+  const lines = answers
+    .flatMap(({ question, answer }) => [question, answer])
+    .map((text): PlainLine => ({ kind: 'line', line: builder.addLine(text), text, plain: text }));
+  readRest(lines, builder, nothingSaid());
 }
 
 /** A page without plans but with several rates is a payment processor's. */
@@ -190,13 +193,9 @@ function finished(
     asked: builder.asked,
     open,
     aside,
-    lines: shownLines(page, format),
+    lines: builder.shownLines(),
     leftOut: page.leftOut,
   };
-}
-
-function shownLines(page: PageBlocks, format: FigureFormat): PageReading['lines'] {
-  return [...linesOf(page, format)].map(([line, { text }]) => ({ line, text })).sort((a, b) => a.line - b.line);
 }
 
 function amountsOf(statement: Statement): string[] {

@@ -49,6 +49,7 @@ export function readPlanTable(
       for (const statement of cell.statements) builder.state(plan, statement, line);
       builder.price(plan, cell.pieces);
       if (cell.addon) builder.price(builder.addon(cell.addon.name, line), cell.addon.pieces);
+      if (cell.isOpen) builder.leaveOpen(line);
       if (cell.why !== undefined && line !== row.line) builder.putAside(line, cell.why);
     }
   }

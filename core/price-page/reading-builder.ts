@@ -25,7 +25,22 @@ export class ReadingBuilder {
   private readonly aside = new Map<number, PutAside>();
   private readonly used = new Set<number>();
 
-  constructor(private readonly lines: ReadonlyMap<number, ReadLine>) {}
+  private readonly lines: Map<number, ReadLine>;
+
+  constructor(lines: ReadonlyMap<number, ReadLine>) {
+    this.lines = new Map(lines);
+  }
+
+  /** A line that the page does not show, such as one of its data. */
+  addLine(text: string): number {
+    const line = Math.max(0, ...this.lines.keys()) + 1;
+    this.lines.set(line, { text, plain: text });
+    return line;
+  }
+
+  shownLines(): Array<{ line: number; text: string }> {
+    return [...this.lines].map(([line, { text }]) => ({ line, text })).sort((a, b) => a.line - b.line);
+  }
 
   /** The plan of a name, which is added if it is not there yet. */
   plan(name: string, line: number): PlanBeingRead {

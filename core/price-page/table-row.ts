@@ -2,7 +2,7 @@ import type { Statement } from '../price-phrase/statement';
 import { countedThing } from './counted-things';
 import { feesIn } from './fees';
 import { feature, featureName, limitsIn } from './list-items';
-import { type PricePiece, pricePieces, wordPrice } from './price-pieces';
+import { isPriceLine, type PricePiece, pricePieces, wordPrice } from './price-pieces';
 import { unitChargeIn } from './unit-charges';
 import { dayStatements } from './whole-page';
 
@@ -20,12 +20,18 @@ export interface CellReading {
   readonly addon?: { readonly name: string; readonly pieces: readonly PricePiece[] };
   /** Why the cell states nothing. */
   readonly why?: string;
+  /** Whether it was not understood. */
+  readonly isOpen?: true;
 }
 
 const YES = /^(?:[✓✔☑✅]|yes|included|✓ ?included|available|true)$/iu;
 const NO = /^(?:[✗✘✖×❌✕]|no|not included|[–—-]|none|not available|n\/a|not possible)$/iu;
 const PRICE_ROW =
   /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|thereafter|introductory)\b/i;
+/** Headings under which bare figures are prices. */
+const STRICTLY_PRICES =
+  /^(?:(?:monthly|yearly|annual|regular|renewal) )?(?:price|prices|fee)\b|^(?:billed|paid) (?:monthly|yearly|annually|a month|a year)\b|^price (?:a|per)\b/i;
+const PER_TIME = /(?:\/|per|a|an) ?(?:month|mo|year|yr)\b|\bmonthly\b|\byearly\b/i;
 const HOURLY = /\b(?:hourly|per hour|hour|an hour)\b/i;
 const JOINING = /\b(?:set-?up|joining|activation|onboarding|sign-?up)\b/i;
 const FEE_ROW =
@@ -49,7 +55,7 @@ export function readCell(heading: string, cell: RowCell, row: RowKind): CellRead
   if (NOT_STATED.test(plain) && row !== 'price') return { ...NOTHING, why: 'to be asked for' };
   switch (row) {
     case 'price':
-      return { statements: [], pieces: pricesOf(heading, cell) };
+      return priceOf(heading, cell);
     case 'hourly':
       return { ...NOTHING, why: 'the price by the hour; a whole month is priced beside it' };
     case 'joining':
@@ -85,9 +91,24 @@ export function rowKindOf(heading: string, cells: readonly string[]): RowKind {
   )
     return 'fee';
   if (hasMoney && FURTHER.test(heading)) return 'further';
+  if (
+    hasMoney &&
+    told.length > 1 &&
+    told.every((cell) => isPriceLine(cell.split('\n')[0] ?? '') || wordPrice(cell) === 'free') &&
+    told.some((cell) => PER_TIME.test(cell))
+  )
+    return 'price';
+  if (STRICTLY_PRICES.test(heading) && told.some((cell) => /^\d+(?:\.\d+)?$/.test(cell))) return 'price';
   const isPriced = told.length > 0 && told.filter(isMoney).length >= Math.ceil(told.length / 2);
   if (isPriced && (PRICE_ROW.test(heading) || heading === '') && hasMoney) return 'price';
   return 'other';
+}
+
+function priceOf(heading: string, cell: RowCell): CellReading {
+  // Bare figures in a row of prices are prices.
+  const plain = cell.plain.replace(/^(?=\d+(?:\.\d+)?$)/, '¤');
+  if (!/¤\d/.test(plain) && wordPrice(plain) === null && !NO.test(plain)) return { ...NOTHING, isOpen: true };
+  return { statements: [], pieces: pricesOf(heading, { ...cell, plain }) };
 }
 
 /** The heading says what the amounts are for where the cells do not. */
@@ -137,7 +158,9 @@ function feeOf(heading: string, plain: string): CellReading {
   if (/^[–—-]$/.test(plain)) return { ...NOTHING, why: 'no fee is named' };
   const rate = NO.test(plain) || /^(?:0|free)$/i.test(plain) ? '0%' : plain.replace(/^\+/, '');
   const statements = feesIn(rate, { heading: heading.toLowerCase(), isFee: true }).map(({ statement }) => statement);
-  return statements.length > 0 ? { statements, pieces: [] } : { ...NOTHING, why: 'no rate' };
+  return statements.length > 0
+    ? { statements: statements.map((one) => ({ ...one, charge: { ...one.charge, label: heading } })), pieces: [] }
+    : { ...NOTHING, isOpen: true };
 }
 
 /** "Each further label: 9p" is a price for more than the plan includes. */

@@ -33,13 +33,28 @@ export function readSheetSource(text: string): SheetSource {
   if (start === '') return refused('nothing', 'paste a pricing page, a table or the JSON of a price sheet');
   if (whole.length > LONGEST) return refused('more than 10 million characters', 'copy the part with the prices out of it');
   if (start.startsWith('{') || start.startsWith('[')) return readJson(start);
-  const reading = readPricePage(whole);
   const table = tableIn(whole, start);
+  // Values with commas or semicolons between them are read like a table with tabs.
+  const separated = table && isSeparated(whole) ? table.table.map((row) => row.join('\t')).join('\n') : null;
+  const reading = readPricePage(separated ?? whole);
   if (reading.plans.some(({ facts }) => facts.length > 0) || reading.addons.length > 0) return { kind: 'page', reading, table };
   if (table) return { kind: 'table', title: '', ...table };
   return refused(
     'no price',
     'what was looked for: amounts of money with a month, a year or “once”, percentages with a fee’s name, and plans’ names above them. Copy all of the page, or type a line as the page says it',
+  );
+}
+
+/** Whether every line of a text has as many commas or semicolons as the first, as files of tables have. */
+function isSeparated(text: string): boolean {
+  const lines = text.split(/\r?\n/).filter((line) => line.trim() !== '');
+  const count = (line: string, separator: string) => line.replace(/"[^"]*"/g, '').split(separator).length - 1;
+  return (
+    lines.length > 1 &&
+    [';', ','].some(
+      (separator) =>
+        count(lines[0] ?? '', separator) > 0 && lines.every((line) => count(line, separator) === count(lines[0] ?? '', separator)),
+    )
   );
 }
 

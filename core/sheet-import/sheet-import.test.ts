@@ -15,12 +15,12 @@ const written = (clauses: readonly Clause[]) =>
       : [clause.kind === 'asked' ? `? ${clause.question}` : `× ${clause.text}`],
   );
 
-/** What a table says about each plan, read as suggested. */
-function plansIn(text: string, known: readonly string[] = []) {
+/** What a page or a table says about each plan. */
+function plansIn(text: string) {
   const source = readSheetSource(text);
-  if (source.kind !== 'table') throw new Error(`a table is wanted: ${JSON.stringify(source)}`);
+  if (source.kind !== 'page') throw new Error(`a page is wanted: ${JSON.stringify(source)}`);
   return Object.fromEntries(
-    tablePlans(source.table, suggestMapping(source.table, known), known).map(({ plan, clauses }) => [plan ?? '', written(clauses)]),
+    source.reading.plans.map(({ name, facts }) => [name, facts.map(({ statement }) => statementSentence(statement, withPoint))]),
   );
 }
 
@@ -54,22 +54,29 @@ describe('tables', () => {
       `<p>Our <b>plans</b></p><table>${rows.map((row) => `<tr>${row.map((cell) => `<td><span>${cell}</span></td>`).join('')}</tr>`).join('')}</table>`,
     ],
     ['broken markup', `<table><tr>${rows.map((row) => row.map((cell) => `<td>${cell}`).join('')).join('<tr>')}`],
-  ])('%s: plans, with the meaning of each line suggested', (_name, text) => {
+  ])('%s: plans, with what each line means', (_name, text) => {
     expect(plansIn(text)).toEqual(expected);
   });
 
-  it('keeps what is understood and names the cell that is not', () => {
+  it('keeps what is understood and leaves open the line with a cell that is not', () => {
+    const source = readSheetSource('\tBasic\tPlus\nMonthly price\t27\tloads of money\nSeats\t2\t5');
+    expect(source).toMatchObject({ kind: 'page', reading: { open: [{ line: 2 }] } });
     expect(plansIn('\tBasic\tPlus\nMonthly price\t27\tloads of money\nSeats\t2\t5')).toEqual({
       Basic: ['27 by the month', 'at most 2 of staff'],
-      Plus: ['× Monthly price: loads of money', 'at most 5 of staff'],
+      Plus: ['at most 5 of staff'],
     });
   });
 
-  it('reads lines whose heading says nothing as they are written', () => {
-    expect(plansIn('\tBasic\tPlus\nWhat you pay\t27/mo or 258 billed yearly\t54/mo')).toEqual({
-      Basic: ['27 by the month', '258 by the year'],
-      Plus: ['54 by the month'],
-    });
+  it('reads lines whose heading says nothing as they are written, and can be given its meaning by hand', () => {
+    const text = '\tBasic\tPlus\nWhat you pay\t27/mo or 258 billed yearly\t54/mo';
+    expect(plansIn(text)).toEqual({ Basic: ['27 by the month', '258 by the year'], Plus: ['54 by the month'] });
+    const source = readSheetSource(text);
+    if (source.kind !== 'page' || !source.table) throw new Error('a page with a table is wanted');
+    const { table } = source.table;
+    expect(tablePlans(table, suggestMapping(table, []), []).map(({ plan, clauses }) => [plan, written(clauses)])).toEqual([
+      ['Basic', ['27 by the month', '258 by the year']],
+      ['Plus', ['54 by the month']],
+    ]);
   });
 
   it('leaves out what no price sheet can hold, and says how much', () => {
@@ -81,10 +88,10 @@ describe('tables', () => {
 describe('web pages with schema.org data', () => {
   const page = (...scripts: readonly object[]) =>
     `<!doctype html><title>Plans</title>${scripts.map((one) => `<script type="application/ld+json">${JSON.stringify(one)}</script>`).join('')}`;
-  const offers = (text: string) => {
+  const readingOf = (text: string) => {
     const source = readSheetSource(text);
-    if (source.kind !== 'offers') throw new Error(`offers are wanted: ${JSON.stringify(source)}`);
-    return { vendor: source.offers.vendor, plans: source.offers.plans.map(({ plan, clauses }) => [plan, written(clauses)]) };
+    if (source.kind !== 'page') throw new Error(`a page is wanted: ${JSON.stringify(source)}`);
+    return source.reading;
   };
 
   it('reads offers and unit price specifications', () => {
@@ -119,14 +126,14 @@ describe('web pages with schema.org data', () => {
         { '@type': 'Offer', name: 'Trade', price: '119' },
       ],
     };
-    expect(offers(page(product))).toEqual({
-      vendor: 'Tidewrack',
-      plans: [
-        ['Basic', ['27 by the month', '258.00 by the year']],
-        ['Plus', ['516 by the year', 'until 2026-12-31', 'plus tax']],
-        ['Trade', ['? What is 119 paid for? The page does not say.']],
-      ],
+    expect(plansIn(page(product))).toEqual({
+      Basic: ['27 by the month', '258.00 by the year'],
+      Plus: ['516 by the year', 'until 2026-12-31', 'plus tax'],
+      Trade: [],
     });
+    const { vendor, asked } = readingOf(page(product));
+    expect(vendor).toBe('Tidewrack');
+    expect(asked.map(({ question, plans }) => [question, plans])).toEqual([['What is 119 paid for? The page does not say.', ['Trade']]]);
   });
 
   it('takes a price that holds for some months and is followed by another for the introductory one', () => {
@@ -139,7 +146,7 @@ describe('web pages with schema.org data', () => {
         { price: 27, unitCode: 'MON', billingStart: 2 },
       ],
     };
-    expect(offers(page({ '@graph': [offer] })).plans).toEqual([['Basic', ['27 by the month (the first 2 payments 2 each)']]]);
+    expect(plansIn(page({ '@graph': [offer] }))).toEqual({ Basic: ['27 by the month (the first 2 payments 2 each)'] });
   });
 
   it('is not led astray by hostile markup: nothing of it is executed, texts are cut, nesting has an end', () => {
@@ -150,8 +157,8 @@ describe('web pages with schema.org data', () => {
       kind: 'table',
       table: [['Seats', '2']],
     });
-    const named = offers(page({ '@type': 'Offer', name: `<b>${'x'.repeat(5000)}`, price: 3, unitCode: 'MON', __proto__: null }));
-    expect(named.plans[0]?.[0]).toHaveLength(120);
+    const named = readingOf(page({ '@type': 'Offer', name: `<b>${'x'.repeat(5000)}`, price: 3, unitCode: 'MON', __proto__: null }));
+    expect(named.plans[0]?.name).toHaveLength(120);
   });
 });
 
@@ -185,8 +192,8 @@ describe('the JSON of one sheet', () => {
     ['{"format":"venalis.price-sheet","version":2}', /version 1 is wanted/],
     ['{"a":', /not JSON/],
     ['{"a":1}', /neither a price sheet/],
-    ['just some words', /without columns/],
-    ['<p>no prices</p>', /without a table/],
+    ['just some words', /no price/],
+    ['<p>no prices</p>', /no price/],
     [JSON.stringify({ ...sheetFile(sheet), sheet: { ...sheet, seen: 'yesterday' } }), /2026-11-03/],
   ])('%j is refused with what is wanted', (text, words) => {
     const source = readSheetSource(text);
