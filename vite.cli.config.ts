@@ -9,7 +9,13 @@ export default defineConfig({
     outDir: 'build/node',
     target: 'node20',
     rollupOptions: {
-      input: { price: 'cli/price.ts', 'read-page': 'cli/read-page.ts', 'core-bench': 'bench/core-bench.ts', world: 'world/server.ts', 'data-tools': 'data/data-tools.ts' },
+      input: {
+        price: 'cli/price.ts',
+        'read-page': 'cli/read-page.ts',
+        'core-bench': 'bench/core-bench.ts',
+        world: 'world/server.ts',
+        'data-tools': 'data/data-tools.ts',
+      },
     },
   },
 });
