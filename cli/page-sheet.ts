@@ -1,4 +1,4 @@
-import type { PageAddon, PageOption, PagePlan, PageQuestion, PageReading } from '../core/price-page/page-reading';
+import type { PageOption, PagePlan, PageQuestion, PageReading } from '../core/price-page/page-reading';
 import type { StatedTerm, Statement } from '../core/price-phrase/statement';
 
 type Json = Readonly<Record<string, unknown>>;
@@ -24,7 +24,7 @@ export function pageAsJson(file: string, reading: PageReading): Json {
   };
 }
 
-function partOf({ facts }: PagePlan | PageAddon): Json {
+function partOf({ facts }: PagePlan): Json {
   const statements = facts.map(({ statement }) => statement);
   const of = <Kind extends Statement['kind']>(kind: Kind) =>
     statements.filter((one): one is Extract<Statement, { kind: Kind }> => one.kind === kind);
@@ -59,7 +59,7 @@ function withIntroduction(term: StatedTerm, introductions: ReadonlyArray<Extract
   const fitting = introductions.find(({ time }) => term.months === 1 || ('months' in time && time.months === term.months));
   if (!fitting || term.intro || term.months === 0) return term;
   const periods = 'payments' in fitting.time ? fitting.time.payments : fitting.time.months / term.months;
-  return { ...term, intro: { ...fitting.intro, periods } as NonNullable<StatedTerm['intro']> };
+  return { ...term, intro: { ...fitting.intro, periods } };
 }
 
 function questionOf({ question, text, plans, options }: PageQuestion): Json {

@@ -34,10 +34,10 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
   const lines = useRef<HTMLOListElement>(null);
   const priced = useMemo(() => ({ ...reading, currency }), [reading, currency]);
   // Ids of the preview are never used; the sheet gets its own when it is taken over.
-  const preview = useMemo(() => {
-    let next = 0;
-    return applyReading(sheet, priced, answers, differing, { known, newId: () => `read-${(next += 1)}` });
-  }, [sheet, priced, answers, differing, known]);
+  const preview = useMemo(
+    () => applyReading(sheet, priced, answers, differing, { known, newId: previewIds() }),
+    [sheet, priced, answers, differing, known],
+  );
   const shown = useMemo(() => lineStates(reading, preview.linesAt), [reading, preview]);
   const take = () => {
     onTakeOver((one) => applyReading(one, priced, answers, differing, { known, newId }).sheet);
@@ -85,6 +85,12 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
       <NewFindings before={sheet} after={preview.sheet} today={today} />
     </div>
   );
+}
+
+/** Ids of a preview are never kept. */
+function previewIds(): () => string {
+  let next = 0;
+  return () => `read-${(next += 1)}`;
 }
 
 function usualCurrency(sheet: PriceSheet): string {

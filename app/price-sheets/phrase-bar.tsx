@@ -4,6 +4,7 @@ import type { PriceSheet } from '#core/decision/price-sheet';
 import { readPage } from '#core/price-phrase/read-page';
 import { columnsOf } from '#core/price-sheet/parts';
 import { ChoiceField } from '../components/choice-field';
+import { useWorkbench } from '../workbench/workbench-context';
 import { useKeptText } from '../workbench/use-kept-text';
 import { useKnownQuantities } from './known-quantities';
 import { PageReading } from './page-reading';
@@ -27,6 +28,8 @@ const ALL = 'all';
 export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPage }: PhraseBarProps) {
   const id = useId();
   const known = useKnownQuantities();
+  const { needs: stated } = useWorkbench().state.workbench.decision;
+  const needs = useMemo(() => (stated ?? []).map(({ feature }) => feature), [stated]);
   const [text, setText] = useKeptText(`phrases.${sheetId}`);
   const [chosen, setChosen] = useState<string | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
@@ -38,9 +41,9 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
       readPage(
         read,
         columns.map(({ label }) => label),
-        { known },
+        { known, needs },
       ),
-    [read, columns, known],
+    [read, columns, known, needs],
   );
   const page = usePage(sheet, clauses, target === ALL ? columns.map((part) => part.id) : [target], read);
   const takeOver = () => {

@@ -270,6 +270,7 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
   const words = plain.split(' ').length;
   const isNamed = named.has(text.toLowerCase()) || named.has(nameWords(text).toLowerCase());
   const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1;
+  const buttonPenalty = words > 1 || isAgain ? 6 : 1;
   return (
     3 +
     (isNamed ? 4 : 0) +
@@ -277,7 +278,7 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
     (line.opens ? 2 : 0) -
     (TAGLINE.test(plain) && words > 1 && !isNamed ? 3 : 0) -
     (words > 2 ? words - 2 : 0) -
-    (isButton(plain) && !isNamed ? (words > 1 || isAgain ? 6 : 1) : 0) -
+    (isButton(plain) && !isNamed ? buttonPenalty : 0) -
     (isAgain && !isNamed ? 4 : 0) -
     (/\d/.test(plain) ? 1 : 0) -
     (/^(?:unlimited|no|up to|free \w|\d)/i.test(plain) ? 4 : 0) -

@@ -108,8 +108,9 @@ function amountsOf(node: Node): FoundAmount[] {
     const amount = typeof value === 'string' ? Number(value) : value;
     if (typeof amount !== 'number' || !Number.isFinite(amount) || amount < 0) return;
     const words = key.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
-    const months = /year|annual|yr/.test(words) ? 12 : /month|mo\b|price|amount/.test(words) ? 1 : null;
-    if (months !== null && !found.some((one) => one.months === months)) found.push({ months, amount, isCents: /cents|minor/.test(words) });
+    const isMonthly = /month|mo\b|price|amount/.test(words);
+    const months = /year|annual|yr/.test(words) ? 12 : isMonthly && 1;
+    if (months !== false && !found.some((one) => one.months === months)) found.push({ months, amount, isCents: /cents|minor/.test(words) });
   };
   for (const [key, value] of Object.entries(node)) {
     if (/price|pricing|prices|amount|cost|monthly|annual|yearly/i.test(key)) {
@@ -137,6 +138,12 @@ function statementsOf(node: Node, inCents: boolean): Statement[] {
   return [...terms, ...detailsOf(node)];
 }
 
+/** An entry of a list of features: its words, or an object with its name. */
+function namedFeature(entry: unknown): Statement[] {
+  if (typeof entry === 'string') return [feature(entry, true)];
+  return isNode(entry) && nameOf(entry) !== '' ? [feature(nameOf(entry), entry['included'] !== false)] : [];
+}
+
 function detailsOf(node: Node): Statement[] {
   return Object.entries(node).flatMap(([key, value]): Statement[] => {
     const words = key
@@ -146,14 +153,7 @@ function detailsOf(node: Node): Statement[] {
     if (isNode(value) && /limits?|quota|allowance|included|usage/.test(words))
       return Object.entries(value).flatMap(([inner, most]) => limitOf(inner, most));
     if (isNode(value) && /fees?|commission|rates?/.test(words)) return Object.entries(value).flatMap(([inner, rate]) => feeOf(inner, rate));
-    if (Array.isArray(value) && /features?|highlights|includes|bullets|perks/.test(words))
-      return value.flatMap((one) =>
-        typeof one === 'string'
-          ? [feature(one, true)]
-          : isNode(one) && nameOf(one) !== ''
-            ? [feature(nameOf(one), one['included'] !== false)]
-            : [],
-      );
+    if (Array.isArray(value) && /features?|highlights|includes|bullets|perks/.test(words)) return value.flatMap(namedFeature);
     if (/trial/.test(words) && typeof value === 'number') return [{ kind: 'trial', days: value }];
     if (/refund|money back/.test(words) && typeof value === 'number') return [{ kind: 'refund', days: value }];
     if (/percent|commission|fee/.test(words) && typeof value === 'number') return feeOf(key, value);

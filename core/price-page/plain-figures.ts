@@ -61,7 +61,8 @@ export function plainText(text: string, format: FigureFormat): string {
       money(hundredth(amount)),
     )
     .replace(/([+&]\s?)(\d+)c\b/g, (_, before: string, amount: string) => `${before}${money(hundredth(amount))}`)
-    .replace(/(¤[\d.]+)(?:,-|,–|\.-)/g, '$1');
+    .replace(/(¤[\d.]+)(?:,-|,–|\.-)/g, '$1')
+    .replace(/(\d\s?%\s*(?:\+|plus|and)\s*)(\d+(?:\.\d+)?)(?![\d.]|\s*%)/g, (_, rate: string, amount: string) => `${rate}${money(amount)}`);
   const priced = hasSigns
     ? withMoney
     : withMoney.replace(

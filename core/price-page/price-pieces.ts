@@ -113,7 +113,8 @@ function lastClause(before: string): string {
 function pieceOf(amount: string, line: number, isMarked: boolean, before: string, after: string): PricePiece {
   const switched = SWITCH_BEFORE.exec(before)?.[1];
   const per = perIn(after);
-  const billed = switched === undefined ? billedIn(after, before) : switched === 'yearly' ? 12 : 1;
+  const switchedTo = switched === 'yearly' ? 12 : 1;
+  const billed = switched === undefined ? billedIn(after, before) : switchedTo;
   const first = firstIn(after) ?? firstIn(before);
   const isOnce = (ONCE.test(after) || ONCE_BEFORE.test(before)) && per === null;
   const isRenewal = RENEWAL_BEFORE.test(before);

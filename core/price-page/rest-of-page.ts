@@ -1,5 +1,5 @@
 import { addonAt } from './add-ons';
-import type { Statement } from '../price-phrase/statement';
+import type { StatedCharge, Statement } from '../price-phrase/statement';
 import { countedThing } from './counted-things';
 import { capital, feesIn } from './fees';
 import type { PlainLine } from './find-plans';
@@ -283,13 +283,8 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
 
 /** Whether a plan has the very rate already, as answers repeat it. */
 function isSaid({ facts }: PlanBeingRead, { charge }: ReturnType<typeof feesIn>[number]['statement']): boolean {
-  const rate = (one: { percent?: unknown; each?: unknown }) => `${String(one.percent ?? 0)} ${String(one.each ?? 0)}`;
-  return facts.some(
-    ({ statement }) =>
-      statement.kind === 'charge' &&
-      statement.charge.how === 'per-order' &&
-      rate(statement.charge) === rate(charge as { percent?: unknown }),
-  );
+  const rate = (one: StatedCharge) => (one.how === 'per-order' ? `${one.percent ?? '0'} ${one.each ?? '0'}` : '');
+  return facts.some(({ statement }) => statement.kind === 'charge' && rate(statement.charge) === rate(charge));
 }
 
 /** A plan with a fee of its own for the same thing does not get the page's general one. */

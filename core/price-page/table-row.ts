@@ -82,8 +82,9 @@ export function rowKindOf(heading: string, cells: readonly string[]): RowKind {
   if (JOINING.test(heading) && (hasMoney || told.some((cell) => /^(?:free|none|0|no)$/i.test(cell)))) return 'joining';
   if (/\btrial\b/i.test(heading) || /\b(?:money[- ]back|refund)/i.test(heading)) return 'trial';
   if (HOURLY.test(heading) && hasMoney) return 'hourly';
-  if (hasPercent && !/\b(?:uptime|availability|sla)\b/i.test(heading) && !told.every((cell) => /\b(?:off|discount)\b/i.test(cell)))
-    return 'fee';
+  const isRate =
+    told.some((cell) => /\d% ?\+ ?¤/.test(cell)) || FEE_ROW.test(heading) || /\b(?:sales?|orders?|revenue|payments?)\b/i.test(heading);
+  if (hasPercent && isRate && !/\b(?:uptime|availability|sla)\b/i.test(heading)) return 'fee';
   if (
     FEE_ROW.test(heading) &&
     /\b(?:fees?|commission|share of|rates?)\b/i.test(heading) &&
@@ -178,6 +179,7 @@ function furtherOf(heading: string, plain: string): CellReading {
 }
 
 function otherOf(heading: string, { plain, line }: RowCell): CellReading {
+  if (/\d%/.test(plain) && !/\b(?:uptime|availability|sla)\b/i.test(heading)) return { ...NOTHING, isOpen: true };
   if (YES.test(plain)) return { statements: [feature(heading, true)], pieces: [] };
   if (NO.test(plain)) return { statements: [feature(heading, false)], pieces: [] };
   if (/^(?:add-?on|optional|extra|at extra cost|paid add-?on)$/i.test(plain)) return { ...NOTHING, why: 'only as an add-on' };

@@ -53,7 +53,8 @@ function bareDays(text: string): number | null {
 
 function inDays(count: number, unit: string): number | null {
   if (unit.startsWith('week')) return count * 7;
-  return unit.startsWith('month') ? (count <= 3 ? count * 30 : null) : count;
+  if (!unit.startsWith('month')) return count;
+  return count <= 3 ? count * 30 : null;
 }
 
 /** Whether prices are stated without or with tax; null where a line does not say. */

@@ -117,6 +117,22 @@ function nounIn(unit: unknown): string | undefined {
   return Array.isArray(unit) && typeof unit[1] === 'string' ? unit[1] : undefined;
 }
 
+/** "2.10 per subscriber for the first 120, 1.45 up to 600, 0.95 after". */
+const firstThenUpTo: Rule<Tiers> = made(
+  sequence(
+    sequence(rate, per, noun, words('for the first', 'for your first', 'on the first'), count),
+    many(sequence(between, rate, eachOf, words('up to', 'for up to'), count, optional(noun))),
+    optional(
+      sequence(between, next, rate, eachOf, words('after', 'after that', 'beyond', 'beyond that', 'above', 'above that', 'thereafter')),
+    ),
+  ),
+  ([[base, , words, , upTo], more, last]) => {
+    if (more.length === 0 && !last) return null;
+    const bands = [bandOf(base, upTo), ...more.map(([, each, , , top]) => bandOf(each, top)), ...(last ? [bandOf(last[2], null)] : [])];
+    return { quantity: quantityOf(words, []), words, bands, how: 'graduated', ...currencyOf(base) };
+  },
+);
+
 const flat = made(
   sequence(money, optional(period), words('up to', 'for up to', 'for'), count, optional(noun), optional(period)),
   ([price, , , top, words]) => ({ price, top, words }),
@@ -142,7 +158,7 @@ const steps: Rule<Tiers> = made(
 );
 
 /** Prices that change with the quantity. */
-export const tiersRule: Rule<Tiers> = first<Tiers>(written, upToEach, firstAndNext, steps);
+export const tiersRule: Rule<Tiers> = longest<Tiers>(written, upToEach, firstAndNext, firstThenUpTo, steps);
 
 /** A charge made of tiers. */
 export function tiersDraft({ quantity, bands }: Tiers, how: 'graduated' | 'volume'): ChargeDraft {

@@ -240,6 +240,17 @@ const streams = made(
 
 const others = first<Qualifier>(
   made(
+    words(
+      'waived with our own payments',
+      'waived with our payments',
+      'waived if you use our payments',
+      'free with our own payments',
+      'not with our own payments',
+      'none with our own payments',
+    ),
+    () => ({ only: { payments: 'outside' } }),
+  ),
+  made(
     words('given back on refunds', 'returned on refunds', 'refunded with the order', 'not on refunds', 'not charged on refunds'),
     () => ({ refund: 'returned' }),
   ),

@@ -4,7 +4,18 @@ import { anOrder, type ChargeDraft, joined, type Qualifier, qualifiers, qualifie
 import { first, longest, made, meaning, optional, type Rule, sequence, sign, word, words } from './grammar';
 import { asks, inCurrency, type Reading } from './reading';
 import type { StatedCharge, Statement } from './statement';
-import { ADVERBS, type Bucket, CHARGE_HEADINGS, ORDER_WORDS, PERIODS, plural, quantityOf, SALES_WORDS } from './vocabulary';
+import {
+  ADVERBS,
+  type Bucket,
+  CHARGE_HEADINGS,
+  ORDER_WORDS,
+  PERIODS,
+  plural,
+  isUsualQuantity,
+  quantityOf,
+  SALES_WORDS,
+  slugOf,
+} from './vocabulary';
 
 /** What stands before a charge's rate: its name, and what kind of fee it is. */
 export interface ChargeHead {
@@ -19,7 +30,7 @@ interface Core {
   /** Comes on top of an allowance that stands elsewhere. */
   readonly beyond?: boolean;
   /** Which question has to be asked about it. */
-  readonly ask?: 'tiers' | 'whose-fee' | 'free-what';
+  readonly ask?: 'tiers' | 'whose-fee' | 'free-what' | 'kept';
 }
 
 const plus = first<unknown>(sign('+', '&'), word('plus', 'and'));
@@ -109,7 +120,14 @@ const perNoun: Rule<Core> = made(
   ),
   ([price, , , isExtra, on]) => {
     const quantity = quantityOf(plural(on), []);
-    if (ORDER_WORDS.includes(on) || isTime(on)) return null;
+    if (ORDER_WORDS.includes(on) || (isTime(on) && !isUsualQuantity(on))) return null;
+    const sold = /^(.+) sold$/.exec(on)?.[1];
+    // "Per course sold" is of orders of that kind.
+    if (sold !== undefined)
+      return {
+        draft: { how: 'per-order', each: price.amount, only: { kinds: [slugOf(sold)] }, label: `Fee per ${sold}` },
+        ...inCurrency(price),
+      };
     return { draft: { how: 'per-unit', on: quantity, each: price.amount }, ...inCurrency(price), ...(isExtra ? { beyond: true } : {}) };
   },
 );
@@ -148,6 +166,7 @@ const packageOf: Rule<Core> = made(
       ...inCurrency(price),
       ...(beyond ? { beyond: true } : {}),
     };
+    if (on !== undefined && /\bcredits$/.test(on) && !beyond) return { ...core, ask: 'kept' };
     return on === undefined ? { ...core, ask: 'free-what' } : core;
   },
 );
@@ -211,6 +230,30 @@ const allowanceThenRate: Rule<Core> = made(sequence(included, then, overageRate)
     : { ...rest, draft };
 });
 
+/** "180 transactions, then 0.23 each": an allowance that nothing but what follows calls one. */
+const countThenRate: Rule<Core> = made(
+  sequence(count, noun, optional(period), optional(sign(',')), words('then', 'after that', 'beyond that'), overageRate),
+  ([free, on, , , , core]) => {
+    const named = quantityOf(on, []);
+    const { ask: _ask, beyond: _beyond, ...rest } = core;
+    return { ...rest, draft: { ...core.draft, free, ...(named === 'orders' || core.draft.how === 'per-order' ? {} : { on: named }) } };
+  },
+);
+
+/** "saves 0.40 per parcel" is money back for each of them. */
+const savedPerNoun: Rule<Core> = made(
+  sequence(
+    words('saves', 'save', 'saves you'),
+    money,
+    first<unknown>(sign('/'), words('per', 'on each', 'on every', 'a', 'for each')),
+    noun,
+  ),
+  ([, price, , on]) => ({
+    draft: { how: 'per-unit', on: quantityOf(plural(on), []), each: price.amount, credit: true, label: 'Saved' },
+    ...inCurrency(price),
+  }),
+);
+
 const noFee: Rule<Core> = first<Core>(
   made(
     sequence(
@@ -259,6 +302,8 @@ const tiers: Rule<Core> = made(tiersRule, (found) => ({
 const core: Rule<Core> = longest<Core>(
   tiers,
   allowanceThenRate,
+  countThenRate,
+  savedPerNoun,
   perUnitWritten,
   packageWritten,
   prepaidPack,
@@ -325,6 +370,12 @@ function readingOf(found: Core, extras: readonly Qualifier[], head: ChargeHead |
       'Does each part have its own price, or does everything get the price of the step reached?',
       ['each part its own price', state({ ...draft, how: 'graduated' })],
       ['all at the price of the step reached', state({ ...draft, how: 'volume' })],
+    );
+  if (found.ask === 'kept')
+    return asks(
+      'Are they bought ahead, and what is left kept for later?',
+      ['yes, they are kept', state({ ...draft, how: 'prepaid' })],
+      ['no, each month’s are paid as they are used', state(draft)],
     );
   const isSaid =
     head?.bucket !== undefined ||

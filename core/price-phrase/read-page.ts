@@ -1,4 +1,5 @@
 import { type PhraseContext, readPhrase } from './read-phrase';
+import { headingOf } from './row-kind';
 import type { Clause } from './statement';
 
 /** Of a plan's name, as sheets keep it. */
@@ -46,7 +47,7 @@ export function readPage(text: string, plans: readonly string[], context: Phrase
     const head = cells ? null : planHead(line, [...plans, ...found.keys()]);
     if (cells) {
       readPending();
-      if (/^plans?$/i.test(cells.heading)) {
+      if (/^plans?$/i.test(cells.heading) || (named === null && at === 0 && areNames(cells))) {
         named = cells.cells.map(({ text: name }, column) => name.slice(0, LONGEST_NAME) || `Plan ${column + 1}`);
         for (const name of named) add(name, []);
       } else {
@@ -84,8 +85,17 @@ function planHead(line: string, plans: ReadonlyArray<string | null>): { plan: st
     (name): name is string => name !== null && name !== '' && new RegExp(`^\\s*${escaped(name)}\\s*(:|$)`, 'i').test(line),
   );
   if (known) return { plan: known, length: (/^[^:]*:?/.exec(line)?.[0] ?? line).length };
+  const onOneLine = /^\s*(\p{L}[\p{L}\p{N} +&’'-]{0,30}?)\s*:\s*(?=\S)/u.exec(line);
+  if (onOneLine?.[1] && headingOf(onOneLine[1]) === null && beginsWithPrice(line.slice(onOneLine[0].length)))
+    return { plan: onOneLine[1], length: onOneLine[0].length };
   const named = /^\s*(?:plan\s+)?(\p{L}[\p{L}\p{N} +&’'-]{0,40}?)\s*:\s*$/u.exec(line);
   return named?.[1] ? { plan: named[1], length: line.length } : null;
+}
+
+/** "Small: 10/mo, 50 labels" is a plan; "Hosting: 10" is not. */
+function beginsWithPrice(text: string): boolean {
+  const [first] = readPhrase(text);
+  return first?.kind === 'read' && first.from === 0 && first.statements.every(({ kind }) => kind === 'term');
 }
 
 function escaped(text: string): string {
@@ -119,6 +129,15 @@ function barCells(line: string): BarCells {
     headingFrom: Math.max(0, line.indexOf(title)),
     cells: cells.filter(({ text }, index) => text !== '' || !isEdge(index)),
   };
+}
+
+/** "Free | Lite | Pro" on the first line names plans: nothing in it is read but, at most, "free". */
+function areNames({ heading, cells }: BarCells): boolean {
+  if (heading !== '' || cells.length < 2) return false;
+  return cells.every(
+    ({ text }) =>
+      /^\p{L}[^\d|]{0,30}$/u.test(text) && (/^free$/i.test(text) || readPhrase(text).every(({ kind }) => kind === 'not-understood')),
+  );
 }
 
 /** What each cell states, by its column; empty ones and dashes state nothing. */

@@ -1,4 +1,4 @@
-import { count, money, notKnown, percent, whole, wholeCount } from './amount-rules';
+import { count, money, notKnown, noun, percent, whole, wholeCount } from './amount-rules';
 import { type ChargeHead, chargeRule } from './charge-rules';
 import { first, longest, made, type Match, optional, type Rule, sequence, sign, word, words } from './grammar';
 import { limitRule } from './limit-rules';
@@ -9,7 +9,7 @@ import { headingOf, type RowKind } from './row-kind';
 import type { Clause, Option, Statement } from './statement';
 import { bareAmount, details, NOT_SAID, termRule } from './term-rules';
 import { readTheOtherWay, type Token, tokensOf } from './tokens';
-import type { Bucket } from './vocabulary';
+import { type Bucket, quantityOf, slugOf } from './vocabulary';
 
 /** What is known where a phrase is typed. */
 export interface PhraseContext {
@@ -17,6 +17,8 @@ export interface PhraseContext {
   readonly row?: RowKind;
   /** Quantities that the forecast states. */
   readonly known?: readonly string[];
+  /** Names of needs, such as `gift-cards`. */
+  readonly needs?: readonly string[];
 }
 
 /** Longer texts are pages, not phrases. */
@@ -60,7 +62,8 @@ export function readPhrase(text: string, context: PhraseContext = {}): Clause[] 
     const asWhole = head && head.row === null ? plainRules(tokens, at) : null;
     const match =
       (asWhole && asWhole.next > (underHead?.next ?? at) ? asWhole : underHead) ??
-      (head && head.row === null ? bareAmount(tokens, start) : null);
+      (head && head.row === null ? bareAmount(tokens, start) : null) ??
+      (context.row ? null : knownName(context)(tokens, at));
     if (!match) {
       const stop = endOfClause(tokens, at);
       unread(token.from, (tokens[stop - 1] ?? token).to);
@@ -76,6 +79,20 @@ export function readPhrase(text: string, context: PhraseContext = {}): Clause[] 
   if (text.length > LONGEST)
     clauses.push({ kind: 'not-understood', text: `… and ${text.length - LONGEST} characters more`, from: LONGEST, to: text.length });
   return clauses;
+}
+
+/** "1,700 listings" and "shop" where the forecast counts listings and a need is called so. */
+function knownName({ known = [], needs = [] }: PhraseContext): Rule<Reading> {
+  return first<Reading>(
+    made(whole(sequence(count, noun)), ([most, words]) => {
+      const quantity = quantityOf(words, known);
+      return known.includes(quantity) ? states({ kind: 'limit', quantity, most }) : null;
+    }),
+    made(whole(noun), (words) => {
+      const feature = [slugOf(words), `${slugOf(words)}s`].find((name) => needs.includes(name));
+      return feature === undefined ? null : states({ kind: 'feature', feature, value: true });
+    }),
+  );
 }
 
 function isSeparator(token: Token): boolean {
@@ -223,10 +240,10 @@ function bareIn(row: RowKind): Rule<Reading> {
       );
     case 'feature':
       return first<Reading>(
-        made(words('yes', '✓', '✔', 'included', 'x', 'available', 'unlimited'), () =>
+        made(words('yes', 'y', '✓', '✔', 'included', 'x', 'available', 'unlimited'), () =>
           states({ kind: 'feature', feature: row.feature, value: true }),
         ),
-        made(words('no', '✗', '✕', 'not included', 'not offered', 'none', '-', 'not available'), () =>
+        made(words('no', 'n', '✗', '✕', 'not included', 'not offered', 'none', '-', 'not available'), () =>
           states({ kind: 'feature', feature: row.feature, value: false }),
         ),
         made(notKnown, () => states({ kind: 'feature', feature: row.feature, value: null })),

@@ -3,22 +3,10 @@ import { billed, count, duration, isEnd, money, type Money, percent, period, who
 import { monthAndYear } from './date-rules';
 import { first, longest, made, many, optional, type Rule, sequence, sign, word, words } from './grammar';
 import { asks, inCurrency, type Reading, states, stating } from './reading';
+import { offerRule } from './offer-rules';
 import type { IntroductoryTime, StatedTerm, Statement } from './statement';
+import { ONCE, rhythm } from './term-rhythm';
 
-const ONCE = words(
-  'once',
-  'one time',
-  'one off',
-  'one time payment',
-  'lifetime',
-  'for life',
-  'for good',
-  'once for good',
-  'once , for good',
-  'paid once',
-  'for ever',
-  'once and for all',
-);
 /** That a price has to be asked for. */
 export const NOT_SAID = words(
   'ask us',
@@ -87,15 +75,6 @@ function joinedDetails(all: readonly Detail[]): Detail {
   const changes = all.flatMap((one) => one.changes ?? []);
   return { ...(Object.assign({}, ...all) as Detail), ...(changes.length > 0 ? { changes } : {}) };
 }
-
-/** How often a term is paid, written out or as pages do. */
-const rhythm: Rule<{ of: number; paid: number }> = first<{ of: number; paid: number }>(
-  made(sequence(period, optional(sign(',')), optional(words('when', 'if')), billed), ([of, , , paid]) => ({ of, paid })),
-  made(billed, (months) => ({ of: months, paid: months })),
-  made(sequence(word('for'), duration), ([, months]) => ({ of: months, paid: months })),
-  made(period, (months) => ({ of: months, paid: months })),
-  made(ONCE, () => ({ of: 0, paid: 0 })),
-);
 
 const priceThenRhythm: Rule<Reading> = made(sequence(money, rhythm, details), ([price, { of, paid }, rest]) => {
   const months = paid;
@@ -419,6 +398,7 @@ export const bareAmount: Rule<Reading> = whole(
 
 /** How a plan is paid: terms, introductory prices, trials, refunds. */
 export const termRule: Rule<Reading> = longest<Reading>(
+  offerRule,
   priceThenRhythm,
   rhythmThenPrice,
   free,

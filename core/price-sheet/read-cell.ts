@@ -83,8 +83,21 @@ function retypedPart(part: Part, row: GridRow, statement: Statement, replaces: C
     const kept = replaces === 'figure' ? term : undefined;
     return { ...part, terms: withTermOf(part.terms ?? [], { ...kept, ...statement.term, id: term?.id ?? newId() }) };
   }
+  if (kind.kind === 'term' && statement.kind === 'introduction') return withIntroduction(part, kind, statement);
   const [fee, ...others] = part.once ?? [];
   if (kind.kind === 'joining' && statement.kind === 'joining' && fee)
     return { ...part, once: [{ ...fee, amount: statement.amount }, ...others] };
   return null;
+}
+
+/** An introductory price typed into the cell of a term is that term's alone. */
+function withIntroduction(
+  part: Part,
+  kind: Extract<GridRow['kind'], { kind: 'term' }>,
+  { intro, time }: Extract<Statement, { kind: 'introduction' }>,
+): Part | null {
+  const term = termIn(part, kind);
+  if (!term || term.months === 0) return null;
+  const periods = 'payments' in time ? time.payments : time.months / term.months;
+  return Number.isInteger(periods) ? { ...part, terms: withTermOf(part.terms ?? [], { ...term, intro: { ...intro, periods } }) } : null;
 }

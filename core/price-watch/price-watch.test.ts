@@ -148,10 +148,10 @@ describe('a pricing page looked at again', () => {
   });
 
   it.each([
-    ['a page without prices', '<html><body>Welcome</body></html>', /no prices that can be read/],
+    ['a page without prices', '<html><body>Welcome</body></html>', /no price was found/],
     ['another vendor’s page', page('Oakum', [{ name: 'Shared', monthly: '3' }]), /names none of the plans/],
-    ['half a page', page('Tidewrack', SAME).slice(0, 120), /no prices that can be read/],
-    ['rubbish', '\u0000\u0001<<<>>>{{{', /no prices that can be read/],
+    ['half a page', page('Tidewrack', SAME).slice(0, 120), /no price was found/],
+    ['rubbish', '\u0000\u0001<<<>>>{{{', /no price was found/],
   ])('%s changes nothing and is said', (_what, html, problem) => {
     const finding = readPricingPage(sheet, html, newId);
     expect(finding.ok ? '' : finding.problem).toMatch(problem);

@@ -2,7 +2,9 @@ import { decimal } from '../amount/decimal';
 import type { PriceSheet } from '../decision/price-sheet';
 import type { Charge, Plan, Term } from '../decision-file/price-sheet-schema';
 import { chargeWords, termSentence, withPoint } from '../price-phrase/price-sentence';
-import type { StatedTerm, Statement } from '../price-phrase/statement';
+import type { PagePlan, PageReading } from '../price-page/page-reading';
+import { readPricePage } from '../price-page/read-price-page';
+import type { Clause, StatedCharge, StatedTerm, Statement } from '../price-phrase/statement';
 import { applyStatements } from '../price-sheet/apply-statements';
 import { chargeKind, rowOf } from '../price-sheet/grid-rows';
 import { columnsOf, type Part } from '../price-sheet/parts';
@@ -20,7 +22,7 @@ export type PageFinding =
 
 /**
  * Reads a vendor's pricing page against the sheet that is kept of it, figure by figure: prices by the page's schema.org
- * data, fees by the lines of its tables that bear the name of a fee on the sheet.
+ * data or by what it shows, fees by what it says of each plan.
  *
  * A page that names none of the sheet's plans is taken for the end of them all only if it is by the same vendor; else it
  * is said that it is another page.
@@ -30,8 +32,10 @@ export type PageFinding =
  */
 export function readPricingPage(sheet: PriceSheet, html: string, newId: () => string): PageFinding {
   const page = readWebPage(html);
-  const offers = readLinkedData(page.linkedData);
-  if (!offers) return { ok: false, problem: 'the page has no prices that can be read (schema.org offers); look at it yourself' };
+  const linked = readLinkedData(page.linkedData);
+  const reading = readPricePage(html);
+  const offers = linked ?? offersOf(reading);
+  if (!offers) return { ok: false, problem: 'no price was found on the page; look at it yourself' };
   const parts = columnsOf(sheet);
   const vendor = sheet.kind === 'offer' ? sheet.offer.vendor : '';
   const matched = offers.plans.map((stated) => ({ stated, part: partNamed(parts, stated.plan, vendor) }));
@@ -42,6 +46,12 @@ export function readPricingPage(sheet: PriceSheet, html: string, newId: () => st
       ok: false,
       problem: `the page names none of the plans on the sheet, but ${listed(offers.plans.map(({ plan }) => plan))}; is it the right page?`,
     };
+  const named = parts.filter(({ label }) => label !== '').length;
+  if (!linked && known.size > 0 && known.size * 2 < named)
+    return {
+      ok: false,
+      problem: `the page has changed so much that only ${known.size} of the ${named} plans on the sheet can be found on it; look at it yourself`,
+    };
   const changes = [
     ...matched.flatMap(({ stated, part }) => {
       if (part) return termChanges(part, stated, newId);
@@ -49,8 +59,57 @@ export function readPricingPage(sheet: PriceSheet, html: string, newId: () => st
     }),
     ...parts.filter(({ id }) => !known.has(id)).map(gone),
     ...page.tables.flatMap(({ table }) => feeChanges(parts, table, vendor)),
+    ...(sheet.kind === 'offer' ? reading.plans.flatMap((stated) => rateChanges(partNamed(parts, stated.name, vendor), stated)) : []),
   ];
   return { ok: true, plans: known.size, changes: [...new Map(changes.map((change) => [change.id, change])).values()] };
+}
+
+/** What a page shows of its prices, in the form of data; null where it shows none. */
+function offersOf({ plans, vendor }: PageReading): LinkedOffers | null {
+  const priced = plans.filter(({ facts }) => facts.some(({ statement }) => statement.kind === 'term' || statement.kind === 'charge'));
+  if (priced.length === 0) return null;
+  return {
+    vendor,
+    plans: priced.map(({ name, facts }) => ({
+      plan: name,
+      clauses: facts.flatMap(({ statement }, at): Clause[] =>
+        statement.kind === 'term' && statement.term.price !== null
+          ? [{ kind: 'read', statements: [statement], text: '', from: at, to: at + 1 }]
+          : [],
+      ),
+    })),
+  };
+}
+
+/** Fees that the page states of a plan at another rate than the sheet: the same kind of fee, on the same orders. */
+function rateChanges(part: Part | undefined, { facts }: PagePlan): FoundChange[] {
+  if (!part) return [];
+  return facts.flatMap(({ statement }): FoundChange[] => {
+    if (statement.kind !== 'charge') return [];
+    const { charge: stated } = statement;
+    const alike = (part.charges ?? []).filter((one) => feeKey(one) === feeKey(stated));
+    const [charge, ...others] = alike;
+    if (!charge || others.length > 0 || (charge.how !== 'per-order' && charge.how !== 'per-unit') || stated.how !== charge.how) return [];
+    const { percent: _percent, each: _each, ...rest } = charge;
+    const changed: Charge = {
+      ...rest,
+      ...(stated.percent === undefined ? {} : { percent: stated.percent }),
+      ...(stated.each === undefined ? {} : { each: stated.each }),
+    };
+    if (isSameRate(charge.percent, changed.percent) && isSameRate(charge.each, changed.each)) return [];
+    const [before = '', after = ''] = [charge, changed].map((one) => words(chargeWords(one, withPoint), part.currency));
+    const id = `charge ${part.id} ${charge.id} ${after}`;
+    return [{ kind: 'charge', id, part: part.id, plan: part.label, what: charge.label, before, after, charge: changed }];
+  });
+}
+
+/** What makes a fee the same fee, whatever its rate. */
+function feeKey({ bucket = 'transaction', on = 'orders', only, how, credit = false }: StatedCharge | Charge): string {
+  return JSON.stringify([bucket, on, only ?? null, how, credit]);
+}
+
+function isSameRate(one: string | null | undefined, other: string | null | undefined): boolean {
+  return decimal(one ?? 0).eq(other ?? 0) && (one === null) === (other === null);
 }
 
 const listed = (names: readonly string[]) => names.slice(0, 4).join(', ');
