@@ -22,6 +22,7 @@ export function textBlocks(text: string): PageBlocks {
     rows = [];
   };
   for (const [index, raw] of read.entries()) {
+    if (isRule(raw)) continue;
     const cells = cellsOf(raw);
     if (cells.length >= LEAST_CELLS) rows.push({ line: index + 1, cells });
     else {
@@ -36,6 +37,11 @@ export function textBlocks(text: string): PageBlocks {
   return { blocks, linkedData: [], scriptData: [], title: '', leftOut };
 }
 
+/** The line between a table's head and its rows, as tables of bars have it. */
+function isRule(line: string): boolean {
+  return line.includes('|') && /^[\s|:-]+$/.test(line);
+}
+
 /** The cells of a line with tabs or bars; one cell for any other line. */
 function cellsOf(line: string): string[] {
   const tidy = (cell: string) => cell.replace(/\s+/g, ' ').trim();
@@ -45,7 +51,6 @@ function cellsOf(line: string): string[] {
       .split('\t')
       .map(tidy);
   if (!line.includes('|')) return [line];
-  if (/^[\s|:-]+$/.test(line)) return [];
   const inner = line.trim().replace(/^\||\|$/g, '');
   return inner.split('|').map(tidy);
 }

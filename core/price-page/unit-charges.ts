@@ -7,7 +7,7 @@ import { decimal } from '../amount/decimal';
 type ChargeStatement = Extract<Statement, { kind: 'charge' }>;
 
 const EXTRA = String.raw`(?:additional|extra|further|more|overage)`;
-const PER = String.raw`(?:\/|per|for each|for every|each|for|a|an)`;
+const PER = String.raw`(?:\/|per|for each|for every|each|for|an?(?= ))`;
 /** "¤1 per extra hour of video", "¤0.06 per additional label", "¤0.5 per active subscriber". */
 const PER_ONE = new RegExp(
   `¤(\\d+(?:\\.\\d+)?)(?:\\s*(?:\\/|per|a) ?(?:mo|month))?\\s*${PER}\\s*(${EXTRA}\\s+)?(\\p{L}[\\p{L} -]{0,40})`,

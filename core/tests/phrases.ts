@@ -325,4 +325,32 @@ export const PHRASES: ReadonlyArray<readonly [phrase: string, ...readings: strin
   ['<script>alert(1)</script>', '× <script>alert(1)</script>'],
   ['12 / 25 / 60', '× 12 / 25 / 60'],
   [''],
+  // Lower at first and paid ahead
+  ['11.40/mo billed every 3 years, 3.20/mo for the first 3 years', '410.4 every 3 years (the first payment 115.2)'],
+  [
+    '115.20 for 3 years, then 11.40/mo',
+    '? 410.4 every 3 years (the first payment 115.20) | 11.40 by the month (the first 36 payments 3.2 each)',
+  ],
+  [
+    '3.20/mo for 36 months, renews at 8.60/mo',
+    '? 8.6 by the month (the first 36 payments 3.20 each) | 309.6 every 3 years (the first payment 115.2)',
+  ],
+  ['one-time payment of 1180', '1180 once, for good'],
+  ['20 % off with code', '? 20 % off the first payment | 20 % off the first 12 months'],
+  // Allowances, steps and credits
+  [
+    '210/mo, 180 transactions, then 0.23 each',
+    '210 by the month',
+    'Orders beyond the allowance (transaction): 0.23 per unit of orders, after the first 180 a month',
+  ],
+  [
+    '$2.10/subscriber for the first 120, $1.45 up to 600, $0.95 after',
+    'Subscribers (usage): each part of subscribers at its own price: 2.10 each up to 120; 1.45 each up to 600; 0.95 each beyond',
+  ],
+  ['4.40 per course sold', 'Fee per course (transaction): 4.40 per order, only for kinds course'],
+  ['3.20 per hour of stored video, first two hours free', 'Video hours (usage): 3.20 per unit of video hours, after the first 2 a month'],
+  ['2.5 % transaction fee, waived with our own payments', 'Sales fee (transaction): 2.5 % per order, with an outside processor'],
+  ['1.3 % of every sale back as credit, at most 7,500 in all', 'Credit (transaction): 1.3 % per order, at most 7500 in all, as a credit'],
+  ['saves 0.40 per parcel', 'Saved (transaction): 0.40 per unit of labels, as a credit'],
+  ['80 for 1000 credits', '? Credits (usage): 80 per prepaid pack of 1000 of credits | Credits (usage): 80 per started 1000 of credits'],
 ];
