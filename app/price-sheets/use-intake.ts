@@ -40,8 +40,10 @@ export function useIntake(): Intake {
     read(text, name) {
       const taken = { name, text, key: next };
       setNext(next + 1);
-      setQueue((before) => [...before, taken]);
-      if (first === undefined) ask(taken);
+      // What was refused has been told; it does not stand in the way of the next.
+      const isFree = first === undefined || (!isReading && fetcher.data?.kind === 'refused');
+      setQueue((before) => (isFree ? [taken] : [...before, taken]));
+      if (isFree) ask(taken);
     },
     done() {
       const [, ...others] = queue;
