@@ -1,4 +1,5 @@
 import { priceDecision } from '../core/comparison/decision-result';
+import { readPricePage } from '../core/price-page/read-price-page';
 import { readPhrase } from '../core/price-phrase/read-phrase';
 import { PHRASES } from '../core/tests/phrases';
 import { readDecisionFile } from '../core/decision-file/read';
@@ -21,6 +22,7 @@ import { conditionsOf } from '../core/verdict/conditions';
 import { assumptionsOf } from '../core/what-if/assumption';
 import { USUAL_MOVING } from '../core/route/moving-costs';
 import { benchDecision } from './bench-decision';
+import { pageHtml, pageText } from './page-text';
 import { proposalBenchDecision } from './proposal-decision';
 
 export { proposalBenchDecision };
@@ -166,6 +168,18 @@ export function runCoreBench(): void {
   const phrases = PHRASES.map(([phrase]) => phrase);
   row('reading a phrase, the corpus of tests, mean', time(9, () => phrases.map((phrase) => readPhrase(phrase))) / phrases.length, 5);
   row('  the slowest of them, median of 9', Math.max(...phrases.map((phrase) => time(9, () => readPhrase(phrase)))), 5);
+
+  const [text, html] = [pageText(300), pageHtml(2_000_000)];
+  row(
+    'reading a pricing page of 300 lines',
+    time(15, () => readPricePage(text)),
+    150,
+  );
+  row(
+    'reading 2 MB of HTML',
+    time(9, () => readPricePage(html)),
+    1_000,
+  );
 
   console.log('\nGrowth: median milliseconds, and how much more than the row before\n');
   growth(

@@ -11,6 +11,7 @@ const USED = new Set([
   'wave',
   'empty',
   'checkbox',
+  'radio',
   'css',
   'slide',
   'zoom',

@@ -1,4 +1,4 @@
-import { Button, Radio, Switch } from 'antd';
+import { Button, Checkbox, Radio } from 'antd';
 import { type RefObject, useId, useMemo, useRef, useState } from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import type { PageReading } from '#core/price-page/page-reading';
@@ -106,9 +106,16 @@ function scrollToLine(list: RefObject<HTMLOListElement | null>, line: number | u
   list.current?.querySelector(`[data-line="${line}"]`)?.scrollIntoView({ block: 'nearest' });
 }
 
+const TOLD: ReadonlyArray<readonly [LineState, string]> = [
+  ['asked', 'asked about'],
+  ['open', 'not understood'],
+  ['aside', 'put aside'],
+];
+
 function PageSummary({ name, reading, shown }: { name: string; reading: PageReading; shown: readonly ShownLine[] }) {
   const facts = [...reading.plans, ...reading.addons].reduce((sum, { facts: own }) => sum + own.length, 0);
   const count = (state: LineState) => shown.filter((line) => line.state === state).length;
+  const told = [`${count('used')} are used`, ...TOLD.flatMap(([state, words]) => (count(state) > 0 ? [`${count(state)} ${words}`] : []))];
   const plans = reading.isProcessor ? 'A payment processor' : counted(reading.plans.length, 'plan');
   const addons = reading.addons.length > 0 ? ` and ${counted(reading.addons.length, 'add-on')}` : '';
   return (
@@ -117,8 +124,7 @@ function PageSummary({ name, reading, shown }: { name: string; reading: PageRead
         {reading.vendor || name}: {plans}
         {addons}, {counted(facts, 'figure')}.
       </b>{' '}
-      Of its lines {count('used')} are used, {count('asked')} asked about, {count('open')} not understood, {count('aside')} put aside.
-      {reading.leftOut && <span className="problem"> Not looked at: {reading.leftOut}.</span>}
+      Of its lines {told.join(', ')}.{reading.leftOut && <span className="problem"> Not looked at: {reading.leftOut}.</span>}
     </p>
   );
 }
@@ -167,7 +173,11 @@ function DifferingFigures({ preview, differing, onChange }: DifferingFiguresProp
         <b>
           {counted(length, 'figure')} {length === 1 ? 'stands' : 'stand'} differently on the sheet.
         </b>{' '}
-        <q>{preview.differing.map(({ former }) => former).join('; ')}</q>
+        {preview.differing.slice(0, 6).map(({ place, former, stated }) => (
+          <span key={place} className="differing">
+            on the sheet {former}, on the page <q>{stated}</q>
+          </span>
+        ))}
       </p>
       <Radio.Group
         value={differing}
@@ -192,13 +202,14 @@ interface PageLinesProps {
 /** The page's own lines, each with what became of it; one that is used leads to its figure. */
 function PageLines({ lines, list, place, linesAt, onShow }: PageLinesProps) {
   const [all, setAll] = useState(false);
-  const id = useId();
   const active = new Set(place === null ? [] : linesAt.get(place));
   const visible = all ? lines : lines.filter(({ state }) => state !== 'aside');
   return (
     <section className="page-lines" aria-label="Lines of the page">
       <p className="page-lines-head">
-        <Switch id={id} size="small" checked={all} onChange={setAll} /> <label htmlFor={id}>show what was put aside, too</label>
+        <Checkbox checked={all} onChange={({ target }) => setAll(target.checked)}>
+          Show what was put aside, too
+        </Checkbox>
       </p>
       <ol ref={list}>
         {visible.map(({ line, text, state, why, place: at }) => (

@@ -14,9 +14,17 @@ export interface FigureFormat {
   readonly language: PageLanguage | null;
 }
 
-const SIGN_CURRENCIES: Readonly<Record<string, string>> = { '€': 'EUR', '£': 'GBP', '¥': 'JPY', '₹': 'INR' };
+const SIGN_CURRENCIES: Readonly<Record<string, string>> = {
+  '€': 'EUR',
+  '£': 'GBP',
+  '¥': 'JPY',
+  '₹': 'INR',
+  '₪': 'ILS',
+  '₺': 'TRY',
+  '₩': 'KRW',
+};
 const NUMBER = String.raw`\d+(?:[.,'’]\d+|[ \u00a0\u202f]\d{3}(?!\d))*`;
-const SIGN = String.raw`(?:(?:US|CA|AU|NZ|HK|S)?\$|€|£|¥|₹)`;
+const SIGN = String.raw`(?:(?:US|CA|AU|NZ|HK|S)?\$|€|£|¥|₹|₪|₺|₩)`;
 const CODE = String.raw`(?:EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR|euros?|dollars?|pounds?)`;
 
 /** Decides how the figures of a page are written. */
@@ -25,7 +33,7 @@ export function figureFormatOf(text: string): FigureFormat {
   const commas = count(/\d,\d{1,2}(?!\d)/g) + count(/\d\.\d{3}(?!\d)/g);
   const points = count(/\d\.\d{1,2}(?!\d)/g) + count(/\d,\d{3}(?!\d)/g);
   const codes = [...new Set(text.match(/\b(EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR)\b/g) ?? [])];
-  const signs = [...new Set(text.match(/[$€£¥₹]/g) ?? [])];
+  const signs = [...new Set(text.match(/[$€£¥₹₪₺₩]/g) ?? [])];
   const [code] = codes;
   const [sign = ''] = signs;
   const bySign = signs.length === 1 ? (SIGN_CURRENCIES[sign] ?? null) : null;
@@ -55,7 +63,7 @@ export function plainText(text: string, format: FigureFormat): string {
   );
   const withMoney = figures
     .replace(new RegExp(`${SIGN}\\s?(\\d*\\.?\\d+)(?:\\s?${CODE}\\b)?`, 'g'), (_, amount: string) => money(amount))
-    .replace(new RegExp(`(?<![¤\\d.])(\\d+(?:\\.\\d+)?)\\s?(?:[€£¥₹]|\\$|${CODE}\\b)`, 'g'), (_, amount: string) => money(amount))
+    .replace(new RegExp(`(?<![¤\\d.])(\\d+(?:\\.\\d+)?)\\s?(?:[€£¥₹₪₺₩]|\\$|${CODE}\\b)`, 'g'), (_, amount: string) => money(amount))
     .replace(new RegExp(`\\b(?:EUR|USD|GBP|CHF|CAD|AUD)\\s?(\\d+(?:\\.\\d+)?)`, 'g'), (_, amount: string) => money(amount))
     .replace(/(?<![¤\d.])(\d+(?:\.\d+)?)\s?(?:¢|ct\b|cents?\b|p\b(?!\.))(?:\s?(?:USD|EUR|GBP)\b)?/g, (_, amount: string) =>
       money(hundredth(amount)),

@@ -51,7 +51,7 @@ describe('a page put on a sheet', () => {
   it('completes one that is there; what is stated differently is told, and taken or kept', () => {
     const there = typedSheet('Oakmere', { Solo: '96/yr, up to 1 sites' });
     const taken = apply(there);
-    expect(taken.differing.map(({ former }) => former)).toEqual(['96 by the year']);
+    expect(taken.differing.map(({ former, stated }) => [former, stated])).toEqual([['96 by the year', '€7 a month, billed yearly']]);
     expect(columnsOf(taken.sheet).map(({ label, terms }) => [label, terms?.[0]?.price])).toEqual([
       ['Solo', '84'],
       ['Duo', '156'],

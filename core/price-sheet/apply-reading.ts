@@ -16,6 +16,8 @@ export interface DifferingFigure {
   readonly place: string;
   /** What stood there, written out. */
   readonly former: string;
+  /** The page's own words for it. */
+  readonly stated: string;
   readonly lines: readonly number[];
 }
 
@@ -130,10 +132,17 @@ class Application {
   result(): AppliedReading {
     let { sheet } = this;
     for (const [place, lines] of this.linesAt) {
-      const stated = [...new Set(lines)].map((line) => this.words.get(line) ?? '').filter((text) => text !== '');
-      if (stated.length > 0) sheet = noteFigure(sheet, place, { stated: stated.join('; ').slice(0, LONGEST_WORDS) });
+      const stated = this.wordsOf(lines);
+      if (stated !== '') sheet = noteFigure(sheet, place, { stated: stated.slice(0, LONGEST_WORDS) });
     }
     return { sheet, linesAt: this.linesAt, differing: this.differingFigures, problems: [...this.problems] };
+  }
+
+  private wordsOf(lines: readonly number[]): string {
+    return [...new Set(lines)]
+      .map((line) => this.words.get(line) ?? '')
+      .filter((text) => text !== '')
+      .join('; ');
   }
 
   /** The plan of that name; a plan without a name and prices gets it, else one is added at the right. */
@@ -170,7 +179,9 @@ class Application {
       for (const problem of applied.problems) this.problems.add(problem);
       const changed = applied.places.flatMap((place) => {
         const former = applied.sheet.figures?.[place]?.otherwise;
-        return former !== undefined && former !== this.sheet.figures?.[place]?.otherwise ? [{ place, former, lines }] : [];
+        return former !== undefined && former !== this.sheet.figures?.[place]?.otherwise
+          ? [{ place, former, lines, stated: this.wordsOf(lines) }]
+          : [];
       });
       this.differingFigures.push(...changed);
       for (const place of applied.places) this.linesAt.set(place, [...(this.linesAt.get(place) ?? []), ...lines]);

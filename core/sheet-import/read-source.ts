@@ -62,7 +62,8 @@ function isSeparated(text: string): boolean {
 function tableIn(whole: string, start: string): ReadTable | null {
   if (isHtml(start)) return readWebPage(start).tables[0] ?? null;
   const read = delimitedTable(whole);
-  return (read.table[0]?.length ?? 0) < 2 ? null : read;
+  // A page of sentences with commas in them is no table.
+  return (read.table[0]?.length ?? 0) < 2 || !(isSeparated(whole) || whole.includes('\t')) ? null : read;
 }
 
 function readJson(text: string): SheetSource {
