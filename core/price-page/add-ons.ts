@@ -1,4 +1,4 @@
-import type { PlainLine } from './find-plans';
+import type { PlainLine } from './plain-line';
 import { isBadge, isButton, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isPriceLine, isPriceTail, type PricePiece, pricePieces } from './price-pieces';
 import { unitChargeIn } from './unit-charges';

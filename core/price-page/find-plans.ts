@@ -1,14 +1,23 @@
-import type { PageLine } from './page-blocks';
-import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
-import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
 import { feesIn } from './fees';
+import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import type { PlainLine } from './plain-line';
+import {
+  isDoubtful,
+  isFirm,
+  isLeadIn,
+  isNameLike,
+  type NameEvidence,
+  nameEvidence,
+  namesAbove,
+  nameWords,
+  type PlanHead,
+} from './plan-names';
+import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
 import { unitChargeIn } from './unit-charges';
 import { dayStatements, isWithoutJoiningFee } from './whole-page';
 
-/** A line with its words in plain figures. */
-export interface PlainLine extends PageLine {
-  readonly plain: string;
-}
+/** How far above its price a name stands at most where the price comes last in its card. */
+const FARTHEST_BEFORE_PRICE = 14;
 
 /** The stretch of a page that is about one plan. */
 export interface PlanCard {
@@ -24,24 +33,6 @@ export interface FoundPlans {
   readonly rest: readonly PlainLine[];
 }
 
-/** A line with several sentences says several things. */
-export function sentencesOf(line: PlainLine): PlainLine[] {
-  const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!])\s+(?=[\p{Lu}¤\d])/u);
-  return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
-}
-
-/** Words that begin what praises a plan rather than names it. */
-const TAGLINE =
-  /^(?:for|to|the|a|an|your|our|ideal|perfect|great|launch|turn|everything|all you|build|sell|take|win|grow|scale|start|reach|learn|with|when|if|most|more|get|no)\b/i;
-/** How far above its price a plan's name stands at most, not counting badges. */
-const FARTHEST = 4;
-const FARTHEST_BEFORE_PRICE = 14;
-
-interface Head {
-  readonly name: number;
-  readonly price: number;
-}
-
 /**
  * Finds the plans of a page by repetition: blocks that begin with a name and a price, one after the other (the idea of
  * repeated sibling records in web data extraction: MDR of Liu, Grossman and Zhai 2003, and its successors; docs/pricing-pages.md).
@@ -51,7 +42,7 @@ export function findPlans(lines: readonly PlainLine[]): FoundPlans {
   const said = nameEvidence(lines);
   const anchors = priceAnchors(lines);
   const names = namesAbove(lines, anchors, said);
-  const near = anchors.flatMap((price, index): Head[] => {
+  const near = anchors.flatMap((price, index): PlanHead[] => {
     const name = names[index] ?? null;
     if (name === null) return [];
     return isDoubtful(lines, { name, price }, said) ? [] : [{ name, price }];
@@ -89,73 +80,6 @@ function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
   return { cards: found, rest: lines.filter(({ line }) => !taken.has(line)) };
 }
 
-/** A plan's name without what surrounds it: "Blaze plan" is Blaze. */
-export function nameWords(text: string): string {
-  return text
-    .replace(/^(?:the|our)\s+/i, '')
-    .replace(/\s+(?:plan|package|tarif)$/i, '')
-    .trim();
-}
-
-/** What the page says of words that may be a plan's name. */
-interface NameEvidence {
-  /** Words that a button, "everything in …" or a run of names repeats. */
-  readonly named: ReadonlySet<string>;
-  /** How often words are a line of their own. */
-  readonly counts: ReadonlyMap<string, number>;
-}
-
-function nameEvidence(lines: readonly PlainLine[]): NameEvidence {
-  const counts = new Map<string, number>();
-  const named = new Set<string>();
-  for (const { text, plain } of lines) {
-    counts.set(text.toLowerCase(), (counts.get(text.toLowerCase()) ?? 0) + 1);
-    const words =
-      /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?(\p{Lu}[\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/u.exec(
-        text.replace(/^(?:Choose|Get|Buy|Select|Start|Begin|Try|Order|Take|Everything|All)/, (word) => word.toLowerCase()),
-      )?.[1];
-    if (words !== undefined && !/^(?:started|start|it|now|in touch|free)\b/i.test(words)) named.add(words.toLowerCase());
-    if (/\bplan$/i.test(text) && plain.split(' ').length <= 4) named.add(text.toLowerCase());
-  }
-  for (const name of namesInRuns(lines, counts)) named.add(name);
-  return { named, counts };
-}
-
-/**
- * Lines that follow each other and each stand on the page again are the names above a table; items of a list that the
- * plans share stand below other items.
- */
-function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, number>): string[] {
-  const isAgain = ({ text }: PlainLine) => (counts.get(text.toLowerCase()) ?? 0) > 1;
-  const found: string[] = [];
-  for (let at = 0; at < lines.length; at += 1) {
-    const run = runFrom(lines.slice(at, at + 12), isAgain);
-    if (run.length >= 2 && headsATable(lines, at + run.length, run.length)) found.push(...run);
-    at += Math.max(0, run.length - 1);
-  }
-  return found;
-}
-
-/** Whether a heading with as many cells as names follows, perhaps after the heading of a group. */
-function headsATable(lines: readonly PlainLine[], at: number, count: number): boolean {
-  return [at, at + 1].some((label) => {
-    const cells = lines.slice(label + 1, label + 1 + count);
-    const told = cells.filter(({ plain }) => isMark(plain) || (/^[^\p{L}]*\d/u.test(plain) && !isPriced(plain)));
-    return cells.length === count && !isButton(lines[label]?.plain ?? '') && told.length >= Math.max(2, Math.ceil(count / 2));
-  });
-}
-
-function runFrom(lines: readonly PlainLine[], isAgain: (line: PlainLine) => boolean): string[] {
-  const run: string[] = [];
-  for (const line of lines) {
-    const { text, plain, opens } = line;
-    const isName = isAgain(line) && canBeName(text, plain) && !isButton(plain) && !isMark(plain);
-    if (!isName || run.includes(text.toLowerCase()) || (opens && run.length > 0)) break;
-    run.push(text.toLowerCase());
-  }
-  return run;
-}
-
 /** Lines at which a price begins: an amount or "Free", with no other price line right before it. */
 function priceAnchors(lines: readonly PlainLine[]): number[] {
   return lines.flatMap(({ plain, role }, at) => {
@@ -186,17 +110,12 @@ function isOnlyTrial(plain: string): boolean {
   return /^free for \d+ (?:days|weeks)$/i.test(plain);
 }
 
-/** "From", "Starts at" on a line of their own. */
-function isLeadIn(plain: string): boolean {
-  return /^(?:from|starts? at|starts? from|starting at|only|just|now|price)$/i.test(plain);
-}
-
 /**
  * Cards whose price comes after what is in them: the name is the first line of each block, behind the button or price
  * that ends the one before.
  */
-function firstsOfBlocks(lines: readonly PlainLine[], anchors: readonly number[]): Head[] {
-  const heads = anchors.map((price): Head | null => {
+function firstsOfBlocks(lines: readonly PlainLine[], anchors: readonly number[]): PlanHead[] {
+  const heads = anchors.map((price): PlanHead | null => {
     let at = price - 1;
     while (at >= 0 && price - at < FARTHEST_BEFORE_PRICE && isInsideCard(lines, at)) at -= 1;
     const line = lines[at];
@@ -213,104 +132,12 @@ function isInsideCard(lines: readonly PlainLine[], at: number): boolean {
   return /\d/.test(plain) || /^[✓✔✗✘•]/.test(text) || role === 'item' || isBadge(plain) || /^unlimited\b/i.test(plain);
 }
 
-interface Candidate {
-  readonly at: number;
-  /** How many lines above the price, not counting badges. */
-  readonly steps: number;
-  readonly score: number;
-}
-
-/** Lines above a price that can be the name of its plan, the nearest first. */
-function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameEvidence): Candidate[] {
-  const found: Candidate[] = [];
-  let steps = 0;
-  for (let at = price - 1; at >= 0 && steps < FARTHEST; at -= 1) {
-    const line = lines[at];
-    if (!line || line.role === 'navigation') break;
-    const { plain, text } = line;
-    const isFree = isNameLike(lines, at);
-    if (!isFree && (sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain))) break;
-    if (!isBadge(plain) && !isLeadIn(plain)) {
-      steps += 1;
-      if (isFree || canBeName(text, plain, line.opens)) found.push({ at, steps, score: nameScore(line, said, steps) });
-    }
-    if (line.opens && at !== price) break;
-  }
-  return found;
-}
-
-/**
- * The name above each price: at the same distance in all cards where that gives different names, since cards are built
- * alike; else the best of each.
- */
-function namesAbove(lines: readonly PlainLine[], prices: readonly number[], said: NameEvidence): Array<number | null> {
-  const all = prices.map((price) => candidatesAbove(lines, price, said));
-  const best = (candidates: readonly Candidate[]) =>
-    candidates.reduce<Candidate | null>((one, other) => (one && one.score >= other.score ? one : other), null);
-  const own = all.map(best);
-  const byDistance = [1, 2, 3, 4].map((steps) => all.map((candidates) => candidates.find((one) => one.steps === steps) ?? null));
-  const worth = (names: ReadonlyArray<Candidate | null>) => {
-    const texts = names.flatMap((one) => (one ? [lines[one.at]?.text.toLowerCase()] : []));
-    return names.reduce((sum, one) => sum + (one ? one.score : -1), 0) - 5 * (texts.length - new Set(texts).size);
-  };
-  const chosen = byDistance.reduce((one, other) => (worth(other) > worth(one) ? other : one), own);
-  const names =
-    worth(chosen) >= worth(own) - prices.length * 0.5 && chosen !== own ? chosen.map((one, index) => one ?? own[index] ?? null) : own;
-  return names.map((one) => (one && one.score > 0 ? one.at : null));
-}
-
-/** "Free" is a name where a price follows it. */
-function isNameLike(lines: readonly PlainLine[], at: number): boolean {
-  const [own, next] = [lines[at], lines[at + 1]];
-  return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
-}
-
-function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: number): number {
-  const { text, plain } = line;
-  const words = plain.split(' ').length;
-  const isNamed = named.has(text.toLowerCase()) || named.has(nameWords(text).toLowerCase());
-  const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1;
-  const buttonPenalty = words > 1 || isAgain ? 6 : 1;
-  return (
-    3 +
-    (isNamed ? 4 : 0) +
-    (line.role === 'heading' ? 3 : 0) +
-    (line.opens ? 2 : 0) -
-    (TAGLINE.test(plain) && words > 1 && !isNamed ? 3 : 0) -
-    (words > 2 ? words - 2 : 0) -
-    (isButton(plain) && !isNamed ? buttonPenalty : 0) -
-    (isAgain && !isNamed ? 4 : 0) -
-    (/\d/.test(plain) ? 1 : 0) -
-    (/^(?:unlimited|no|up to|free \w|\d)/i.test(plain) ? 4 : 0) -
-    (steps - 1) * 0.75 -
-    (/^\p{Ll}/u.test(text) ? 2 : 0)
-  );
-}
-
-/** Words such as "Free" price a plan only under a name beyond doubt, or right below one where no row of cells follows. */
-function isDoubtful(lines: readonly PlainLine[], { name, price }: Head, said: NameEvidence): boolean {
-  const word = wordPrice(lines[price]?.plain ?? '');
-  if (word === null || isFirm(lines[name], said)) return false;
-  const next = lines[price + 1]?.plain ?? '';
-  const isAgain = (said.counts.get(lines[name]?.text.toLowerCase() ?? '') ?? 0) > 1;
-  return name !== price - 1 || isAgain || isPriced(next) || (lines[name]?.plain.split(' ').length ?? 9) > 2;
-}
-
-/** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */
-function isFirm(line: PlainLine | undefined, { named }: NameEvidence): boolean {
-  if (line && /^free$/i.test(line.plain)) return true;
-  return (
-    line !== undefined &&
-    (line.opens === true || line.role === 'heading' || named.has(line.text.toLowerCase()) || named.has(nameWords(line.text).toLowerCase()))
-  );
-}
-
 /**
  * The heads that belong to one run of plans: from the first on, until a section of another kind begins. A price under
  * such a heading is an add-on's.
  */
-function ofOneRun(lines: readonly PlainLine[], heads: readonly Head[], said: NameEvidence): Head[] {
-  const run: Head[] = [];
+function ofOneRun(lines: readonly PlainLine[], heads: readonly PlanHead[], said: NameEvidence): PlanHead[] {
+  const run: PlanHead[] = [];
   for (const head of heads) {
     const previous = run.at(-1);
     if (previous && head.name <= previous.price) continue;
@@ -326,7 +153,7 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly Head[], said: Nam
 }
 
 /** One plan alone is one only if something is listed under it. */
-function hasList(lines: readonly PlainLine[], [head]: readonly Head[]): boolean {
+function hasList(lines: readonly PlainLine[], [head]: readonly PlanHead[]): boolean {
   const after = head ? lines.slice(head.price + 1, head.price + 12) : [];
   return after.filter(({ plain }) => !isSentence(plain) && !isPriced(plain)).length >= 2;
 }
@@ -339,7 +166,7 @@ function startOf(lines: readonly PlainLine[], name: number): number {
 }
 
 /** The last card ends where something else begins: a section, a sentence, words about all plans, a table's cells. */
-function endOfLast(lines: readonly PlainLine[], plans: readonly Head[], index: number): number {
+function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[], index: number): number {
   const head = plans[index];
   if (!head) return lines.length;
   const lengths = plans.slice(0, -1).map(({ name }, at) => (plans[at + 1]?.name ?? name) - name);
@@ -374,7 +201,7 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
 }
 
 /** A sentence that names plans is about more than the last one. */
-function namesPlan({ plain, text }: PlainLine, plans: readonly Head[], lines: readonly PlainLine[]): boolean {
+function namesPlan({ plain, text }: PlainLine, plans: readonly PlanHead[], lines: readonly PlainLine[]): boolean {
   if (isButton(plain) || /^(?:everything|all) in\b/i.test(plain) || !/\d/.test(plain)) return false;
   return plans.some(({ name }) => {
     const words = nameWords(lines[name]?.text ?? '');
@@ -386,7 +213,7 @@ function namesPlan({ plain, text }: PlainLine, plans: readonly Head[], lines: re
   });
 }
 
-function lastIsButton(lines: readonly PlainLine[], plans: readonly Head[], at: number): boolean {
+function lastIsButton(lines: readonly PlainLine[], plans: readonly PlanHead[], at: number): boolean {
   const next = plans[at + 1];
   const last = next ? lines[startOf(lines, next.name) - 1] : undefined;
   return last !== undefined && isButton(last.plain);

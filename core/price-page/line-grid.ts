@@ -1,5 +1,5 @@
-import type { PlainLine } from './find-plans';
-import { nameWords } from './find-plans';
+import type { PlainLine } from './plain-line';
+import { nameWords } from './plan-names';
 import { isCell, isMark, isQuestion, isSentence, sectionOf } from './line-kinds';
 import type { PlanTable, TableRow } from './page-tables';
 

@@ -1,6 +1,6 @@
 import type { StatedCharge, Statement } from '../price-phrase/statement';
 import { countedThing } from './counted-things';
-import { nameWords } from './find-plans';
+import { nameWords } from './plan-names';
 import { isBadge, isButton } from './line-kinds';
 import type { PageTable } from './page-blocks';
 import { readItem } from './list-items';

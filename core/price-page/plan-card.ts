@@ -1,5 +1,6 @@
 import { isRate } from './fees';
-import { type PlanCard, type PlainLine } from './find-plans';
+import type { PlanCard } from './find-plans';
+import type { PlainLine } from './plain-line';
 import { isBadge, isButton } from './line-kinds';
 import { markOf, readItem } from './list-items';
 import { stepCharge } from './page-tables';

@@ -1,9 +1,9 @@
 import { addonAt } from './add-ons';
 import { feesIn, isRate } from './fees';
-import type { PlainLine } from './find-plans';
+import type { PlainLine } from './plain-line';
 import { isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
 import type { ReadingBuilder } from './reading-builder';
-import type { WholePage } from './rest-of-page';
+import type { WholePage } from './page-statements';
 import { isWithoutJoiningFee, taxStatedIn } from './whole-page';
 
 /** Sections of a processor's page whose rates are not those of taking a payment. */

@@ -1,8 +1,7 @@
-import { decimal } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
-import { assemblePrices, type PriceDoubt } from './assemble-prices';
 import { feesIn } from './fees';
-import { type PlainLine, findPlans, sentencesOf } from './find-plans';
+import { findPlans } from './find-plans';
+import { type PlainLine, sentencesOf } from './plain-line';
 import { htmlBlocks } from './html-blocks';
 import { type LinkedOffers, readLinkedData } from './linked-data';
 import { findLineGrids } from './line-grid';
@@ -10,14 +9,16 @@ import { isMenu } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
 import { readScriptData } from './page-data';
-import type { Fact, PageReading } from './page-reading';
+import type { PageReading } from './page-reading';
 import { readCard } from './plan-card';
 import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
 import { planTable } from './page-tables';
 import { isRateTable, readPlanTable, readPriceList, readRateTable } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
 import { readProcessor } from './processor-page';
-import { readRest, type WholePage } from './rest-of-page';
+import type { WholePage } from './page-statements';
+import { readRest } from './rest-of-page';
+import { settlePrices } from './settle-prices';
 import { textBlocks } from './text-blocks';
 import { vendorOf } from './vendor-name';
 
@@ -175,7 +176,7 @@ function finished(
   context: PageContext,
   data: { vendor: string; currency: string | null },
 ): PageReading {
-  assembleAll(builder, whole);
+  settlePrices(builder, whole);
   const said = new Set(
     [...builder.plans, ...builder.addons].flatMap(({ facts }) => facts.flatMap(({ statement }) => amountsOf(statement))),
   );
@@ -202,103 +203,4 @@ function amountsOf(statement: Statement): string[] {
   if (statement.kind === 'term')
     return [statement.term.price ?? '', statement.term.intro && 'price' in statement.term.intro ? (statement.term.intro.price ?? '') : ''];
   return statement.kind === 'joining' ? [statement.amount] : [];
-}
-
-const DOUBTS: Readonly<Record<PriceDoubt['about'], string>> = {
-  period: 'The page does not say how often this is paid. What is it the price of?',
-  'crossed-out': 'A higher price is crossed out. Is it what is paid later?',
-  'two-prices': 'The page states two prices. Which one holds?',
-};
-
-/** Prices are put together last, when everything that bears on them has been read; a doubt is asked once for all plans. */
-function assembleAll(builder: ReadingBuilder, whole: WholePage): void {
-  const hints = {
-    usualPer: whole.usualPer,
-    paidAtOnce: whole.paidAtOnce,
-    hasMonthly: whole.hasMonthly,
-    returnsToFull: whole.returnsToFull,
-  };
-  const doubts: Array<{ plan: string; doubt: PriceDoubt }> = [];
-  for (const plan of [...builder.plans, ...builder.addons]) {
-    const isAddon = builder.addons.includes(plan);
-    const { facts, doubts: own, aside } = assemblePrices(plan.pieces, isAddon ? { ...hints, usualPer: hints.usualPer ?? 0 } : hints);
-    plan.facts.unshift(...facts.filter(({ statement }) => statement.kind !== 'introduction' && !isTooShort(statement, facts, whole)));
-    plan.facts.push(...facts.filter(({ statement }) => statement.kind === 'introduction'));
-    for (const { line, why } of aside) builder.putAside(line, why);
-    for (const { statement, lines } of facts)
-      if (isTooShort(statement, facts, whole)) for (const line of lines) builder.putAside(line, 'a month’s share of what is paid at once');
-    doubts.push(...own.map((doubt) => ({ plan: plan.name, doubt })));
-  }
-  for (const about of ['period', 'crossed-out', 'two-prices'] as const)
-    askTogether(
-      builder,
-      about,
-      doubts.filter(({ doubt }) => doubt.about === about),
-    );
-  fromSaving(builder, whole);
-}
-
-/** What is quoted by the month is paid for a year where nobody can join for less. */
-function isTooShort(statement: Statement, facts: readonly Fact[], { shortestTerm }: WholePage): boolean {
-  if (statement.kind !== 'term' || shortestTerm === null || statement.term.months === 0 || statement.term.months >= shortestTerm)
-    return false;
-  return facts.some((other) => other.statement.kind === 'term' && other.statement.term.months >= shortestTerm);
-}
-
-function askTogether(
-  builder: ReadingBuilder,
-  about: PriceDoubt['about'],
-  doubts: ReadonlyArray<{ readonly plan: string; readonly doubt: PriceDoubt }>,
-): void {
-  const [first] = doubts;
-  if (!first) return;
-  const options = first.doubt.options.map(({ label }, index) => ({
-    label,
-    statements: doubts.flatMap(({ plan, doubt }) => (doubt.options[index]?.statements ?? []).map((statement) => ({ plan, statement }))),
-  }));
-  builder.ask(
-    DOUBTS[about],
-    doubts.flatMap(({ doubt }) => doubt.lines),
-    doubts.map(({ plan }) => plan),
-    options,
-  );
-}
-
-/** Months free give the price by the year; a rounded percentage does not: it is asked. */
-function fromSaving(builder: ReadingBuilder, { saving }: WholePage): void {
-  if (!saving) return;
-  const { line } = saving;
-  const yearly = builder.plans.flatMap((plan) => {
-    const monthly = plan.facts.flatMap(({ statement }) =>
-      statement.kind === 'term' && statement.term.months === 1 ? [statement.term.price] : [],
-    )[0];
-    const hasLonger = plan.facts.some(({ statement }) => statement.kind === 'term' && statement.term.months >= 12);
-    return monthly == null || Number(monthly) === 0 || hasLonger ? [] : [{ plan, monthly }];
-  });
-  if (yearly.length === 0) return;
-  if (saving.monthsFree !== undefined) {
-    const paid = 12 - saving.monthsFree;
-    for (const { plan, monthly } of yearly)
-      builder.state(plan, { kind: 'term', term: { months: 12, price: decimal(monthly).times(paid).toFixed() } }, line);
-    return;
-  }
-  const percent = saving.percent ?? '0';
-  builder.ask(
-    `Paying by the year saves ${percent} %, the page says. Is that taken off exactly?`,
-    [line],
-    yearly.map(({ plan }) => plan.name),
-    [
-      {
-        label: `yes, ${percent} % less than twelve months`,
-        statements: yearly.map(({ plan, monthly }) => ({
-          plan: plan.name,
-          statement: {
-            kind: 'term',
-            term: { months: 12, price: decimal(monthly).times(12).times(decimal(100).minus(percent)).div(100).toFixed() },
-          },
-        })),
-      },
-      { label: 'leave the price by the year open', statements: [] },
-    ],
-  );
 }

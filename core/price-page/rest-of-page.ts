@@ -1,38 +1,17 @@
 import { addonAt } from './add-ons';
-import type { StatedCharge, Statement } from '../price-phrase/statement';
-import { countedThing } from './counted-things';
+import type { StatedCharge } from '../price-phrase/statement';
 import { capital, feesIn } from './fees';
-import type { PlainLine } from './find-plans';
-import { nameWords } from './find-plans';
-import { isBadge, isButton, isMenu, isQuestion, type SectionKind, sectionOf } from './line-kinds';
+import type { PlainLine } from './plain-line';
+import { nameWords } from './plan-names';
+import { isBadge, isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
 import { markOf, readItem } from './list-items';
 import { namedPrices } from './named-prices';
+import { type WholePage, wholePageOf } from './page-statements';
+import { isAskedFor, isFree, type Place, plansFor } from './plans-meant';
 import type { PageOption } from './page-reading';
 import { isPriceLine } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { unitChargeIn } from './unit-charges';
-import { dayStatements, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './whole-page';
-
-/** What the lines outside the plans say of the whole page. */
-export interface WholePage {
-  taxExcluded: boolean | null;
-  saving: (YearlySaving & { readonly line: number }) | null;
-  returnsToFull: boolean;
-  paidAtOnce: number | null;
-  /** The shortest time for which one can join, in months; null where the page does not say. */
-  shortestTerm: number | null;
-  usualPer: number | null;
-  hasMonthly: boolean;
-}
-
-interface Place {
-  section: SectionKind | null;
-  /** The last heading, in plain figures. */
-  heading: string;
-  question: string;
-  /** The plan whose name stood alone on the line before. */
-  about: string | null;
-}
 
 /**
  * Reads what stands outside the plans: sections of fees and add-ons, sentences about all plans or the ones they name,
@@ -145,101 +124,6 @@ function isAboutUnits(plain: string): boolean {
     charge !== null &&
     (charge.beyond === true || /\b(?:traffic|bandwidth|transfer|contacts|emails|storage)\b/i.test(plain.split('¤')[0] ?? ''))
   );
-}
-
-/** What holds for the whole page: trials, refunds, tax, joining fees, how prices are meant. */
-function wholePageOf(
-  { plain, line }: PlainLine,
-  next: PlainLine | undefined,
-  place: Place,
-  builder: ReadingBuilder,
-  page: WholePage,
-): void {
-  const heading = place.question || (/\b(?:trial|refund|money back)/.test(place.heading) ? place.heading : '');
-  const plans = plansFor(plain, place, builder, 'priced');
-  for (const statement of dayStatements(plain, heading)) for (const plan of plans) builder.state(plan, statement, line);
-  const tax = taxStatedIn(/\bvat\b|\btax/i.test(place.question) ? `VAT ${plain}` : plain);
-  if (tax !== null && page.taxExcluded === null) {
-    page.taxExcluded = tax;
-    builder.putAside(line, 'how prices are stated');
-  }
-  if (
-    isWithoutJoiningFee(plain) ||
-    (/\bset[- ]?up (?:fee|cost)/i.test(place.question) && /^no(?:, never| never|ne)?[.!]?$/i.test(plain) && !isHedged(line, next))
-  )
-    for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
-      builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
-  const uptime = /(\d+(?:\.\d+)?)% (?:uptime|availability)|\b(?:uptime|availability)\b[^.]{0,20}?(\d+(?:\.\d+)?)%/i.exec(plain);
-  if (uptime)
-    for (const plan of plansFor(plain, place, builder, 'every'))
-      builder.state(plan, { kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[2] ?? null }, line);
-  const shownFor = /\bprices?\b[^.]{0,12}\b(?:are|is)? ?for (\d+) (\p{L}+)\b/iu.exec(plain);
-  const counted = shownFor && countedThing(shownFor[2] ?? '');
-  if (shownFor && counted)
-    for (const plan of plansFor(plain, place, builder, 'priced'))
-      builder.state(plan, { kind: 'limit', quantity: counted.quantity, most: shownFor[1] ?? '0' }, line);
-  const introduction = introductionIn(plain);
-  if (introduction) for (const plan of plansFor(plain, place, builder, 'priced')) builder.state(plan, introduction, line);
-  const saving = yearlySavingIn(plain);
-  if (saving) {
-    page.saving ??= { ...saving, line };
-    builder.putAside(line, 'a saving that follows from the prices');
-  }
-  if (/\brenews?\b[^.]*\b(?:full|regular|standard|normal) price\b|\bfirst (?:term|year|period) only\b/i.test(plain))
-    page.returnsToFull = true;
-  const atOnce = /\b(?:prices?|rates?) (?:for|are for) (\d+) months? paid (?:at once|upfront|in advance)/i.exec(plain)?.[1];
-  if (atOnce !== undefined) page.paidAtOnce = Number(atOnce);
-  const shortest = /\bminimum (?:term|contract|period)(?: is| of|:)?\s*(\d+) months\b/i.exec(plain)?.[1];
-  if (shortest !== undefined) page.shortestTerm = Number(shortest);
-  if (/\b(?:paid|billed|charged) (?:a year|yearly|annually|12 months) (?:in advance|upfront|ahead|at once)\b/i.test(plain))
-    page.paidAtOnce = 12;
-  if (/^(?:all )?(?:monthly prices|prices (?:are )?(?:a|per) month)\b/i.test(plain)) page.usualPer = 1;
-  if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
-}
-
-/** "Your first 3 months for 1 a month": what every plan that is paid by the month costs at first. */
-function introductionIn(plain: string): Statement | null {
-  const match =
-    /\bfirst (?:(\d+) )?months?\b[^.¤]{0,14}¤(\d+(?:\.\d+)?)(?:\s*(?:\/|a|per) ?month| each)?/i.exec(plain) ??
-    /¤(?<price>\d+(?:\.\d+)?)(?:\s*(?:\/|a|per) ?month)? (?:for|in) (?:the |your )?first (?<months>\d+ )?months?\b/i.exec(plain);
-  if (!match) return null;
-  const months = Number(match.groups?.['months'] ?? (match.groups?.['price'] === undefined ? match[1] : undefined) ?? 1);
-  return { kind: 'introduction', intro: { price: match.groups?.['price'] ?? match[2] ?? '0' }, time: { months } };
-}
-
-/** "No. If you want help, expect 500 to 5,000." is no plain no. */
-function isHedged(line: number, next: PlainLine | undefined): boolean {
-  return next?.line === line && /¤\d/.test(next.plain);
-}
-
-type Scope = 'priced' | 'every';
-
-/** The plans that a sentence is about: those it names, all, all that are paid for; else those that are priced, or all. */
-export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>, builder: ReadingBuilder, usual: Scope): PlanBeingRead[] {
-  const { plans } = builder;
-  if (place.about !== null) return plans.filter(({ name }) => name === place.about);
-  const named = plans.filter(({ name }) => isNamed(name, plain));
-  if (named.length > 0) return named;
-  if (/\b(?:paid|paying) plans?\b/i.test(plain)) return plans.filter((plan) => !isFree(plan));
-  if (
-    /\b(?:any|all|every|each|both|whichever) (?:of (?:our|the) )?(?:\w+ )?(?:plans?|packages?|servers?|prices)\b|\bon every\b/i.test(plain)
-  )
-    return [...plans];
-  return usual === 'every' ? [...plans] : plans.filter((plan) => !isFree(plan) && !isAskedFor(plan));
-}
-
-function isNamed(name: string, plain: string): boolean {
-  if (name.length < 2) return false;
-  const isCommon = /^(?:free|basic|plus|pro|start|plan|small|medium|large)$/i.test(name);
-  return new RegExp(`(?<![\\p{L}\\d])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\d])`, isCommon ? 'u' : 'iu').test(plain);
-}
-
-function isFree({ pieces }: PlanBeingRead): boolean {
-  return pieces.length > 0 && pieces.every(({ amount, isOnce }) => (amount !== null && Number(amount) === 0) || isOnce);
-}
-
-function isAskedFor({ pieces }: PlanBeingRead): boolean {
-  return pieces.length > 0 && pieces.every(({ amount }) => amount === null);
 }
 
 function readEveryPlan({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {

@@ -1,4 +1,4 @@
-import type { PlainLine } from './find-plans';
+import type { PlainLine } from './plain-line';
 import { isButton } from './line-kinds';
 
 /**

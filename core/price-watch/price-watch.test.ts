@@ -147,6 +147,28 @@ describe('a pricing page looked at again', () => {
     expect(found(page('Tidewrack', SAME, table('ask us')))).toEqual([]);
   });
 
+  describe('without data in it', () => {
+    const shown = (small: string, plus: string, more = '') =>
+      `<main><h1>Tidewrack plans</h1><section><h2>Small</h2><p>${small}</p><ul><li>2.7% + €0.25 per card payment</li></ul></section><section><h2>Plus</h2><p>${plus}</p><ul><li>5 sites</li></ul></section>${more}</main>`;
+    const visible = typedSheet('Tidewrack', { Small: '10/mo, 2.7% + 25c', Plus: '34/mo' });
+
+    it('is read by what it shows: nothing where nothing has changed, else figure by figure', () => {
+      expect(found(shown('€10 a month', '€34 a month'), visible)).toEqual([]);
+      expect(
+        found(shown('€12 a month', '€34 a month').replace('2.7%', '2.9%'), visible).map(({ plan, what, after }) => [plan, what, after]),
+      ).toEqual([
+        ['Small', 'paid by the month', '12 by the month EUR'],
+        ['Small', 'Card fee', '2.9 % + 0.25 per order EUR'],
+      ]);
+    });
+
+    it('is said to have changed too much where few of its plans can be found', () => {
+      const many = typedSheet('Tidewrack', { Small: '10/mo', Middle: '20/mo', Plus: '34/mo', Trade: '60/mo', Works: '90/mo' });
+      const finding = readPricingPage(many, shown('€10 a month', '€34 a month'), newId);
+      expect(finding.ok ? '' : finding.problem).toMatch(/only 2 of the 5 plans/);
+    });
+  });
+
   it.each([
     ['a page without prices', '<html><body>Welcome</body></html>', /no price was found/],
     ['another vendor’s page', page('Oakum', [{ name: 'Shared', monthly: '3' }]), /names none of the plans/],

@@ -1,0 +1,179 @@
+import { canBeName, isBadge, isButton, isMark, isPriced, isQuestion, sectionOf } from './line-kinds';
+import type { PlainLine } from './plain-line';
+import { isPriceLine, wordPrice } from './price-pieces';
+
+/** Words that begin what praises a plan rather than names it. */
+const TAGLINE =
+  /^(?:for|to|the|a|an|your|our|ideal|perfect|great|launch|turn|everything|all you|build|sell|take|win|grow|scale|start|reach|learn|with|when|if|most|more|get|no)\b/i;
+/** How far above its price a plan's name stands at most, not counting badges. */
+const FARTHEST = 4;
+
+/** Where the name and the price of a plan begin, by the lines' places. */
+export interface PlanHead {
+  readonly name: number;
+  readonly price: number;
+}
+
+/** A plan's name without what surrounds it: "Blaze plan" is Blaze. */
+export function nameWords(text: string): string {
+  return text
+    .replace(/^(?:the|our)\s+/i, '')
+    .replace(/\s+(?:plan|package|tarif)$/i, '')
+    .trim();
+}
+
+/** What the page says of words that may be a plan's name. */
+export interface NameEvidence {
+  /** Words that a button, "everything in …" or a run of names repeats. */
+  readonly named: ReadonlySet<string>;
+  /** How often words are a line of their own. */
+  readonly counts: ReadonlyMap<string, number>;
+}
+
+export function nameEvidence(lines: readonly PlainLine[]): NameEvidence {
+  const counts = new Map<string, number>();
+  const named = new Set<string>();
+  for (const { text, plain } of lines) {
+    counts.set(text.toLowerCase(), (counts.get(text.toLowerCase()) ?? 0) + 1);
+    const words =
+      /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?(\p{Lu}[\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/u.exec(
+        text.replace(/^(?:Choose|Get|Buy|Select|Start|Begin|Try|Order|Take|Everything|All)/, (word) => word.toLowerCase()),
+      )?.[1];
+    if (words !== undefined && !/^(?:started|start|it|now|in touch|free)\b/i.test(words)) named.add(words.toLowerCase());
+    if (/\bplan$/i.test(text) && plain.split(' ').length <= 4) named.add(text.toLowerCase());
+  }
+  for (const name of namesInRuns(lines, counts)) named.add(name);
+  return { named, counts };
+}
+
+/**
+ * Lines that follow each other and each stand on the page again are the names above a table; items of a list that the
+ * plans share stand below other items.
+ */
+function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, number>): string[] {
+  const isAgain = ({ text }: PlainLine) => (counts.get(text.toLowerCase()) ?? 0) > 1;
+  const found: string[] = [];
+  for (let at = 0; at < lines.length; at += 1) {
+    const run = runFrom(lines.slice(at, at + 12), isAgain);
+    if (run.length >= 2 && headsATable(lines, at + run.length, run.length)) found.push(...run);
+    at += Math.max(0, run.length - 1);
+  }
+  return found;
+}
+
+/** Whether a heading with as many cells as names follows, perhaps after the heading of a group. */
+function headsATable(lines: readonly PlainLine[], at: number, count: number): boolean {
+  return [at, at + 1].some((label) => {
+    const cells = lines.slice(label + 1, label + 1 + count);
+    const told = cells.filter(({ plain }) => isMark(plain) || (/^[^\p{L}]*\d/u.test(plain) && !isPriced(plain)));
+    return cells.length === count && !isButton(lines[label]?.plain ?? '') && told.length >= Math.max(2, Math.ceil(count / 2));
+  });
+}
+
+function runFrom(lines: readonly PlainLine[], isAgain: (line: PlainLine) => boolean): string[] {
+  const run: string[] = [];
+  for (const line of lines) {
+    const { text, plain, opens } = line;
+    const isName = isAgain(line) && canBeName(text, plain) && !isButton(plain) && !isMark(plain);
+    if (!isName || run.includes(text.toLowerCase()) || (opens && run.length > 0)) break;
+    run.push(text.toLowerCase());
+  }
+  return run;
+}
+
+interface Candidate {
+  readonly at: number;
+  /** How many lines above the price, not counting badges. */
+  readonly steps: number;
+  readonly score: number;
+}
+
+/** Lines above a price that can be the name of its plan, the nearest first. */
+function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameEvidence): Candidate[] {
+  const found: Candidate[] = [];
+  let steps = 0;
+  for (let at = price - 1; at >= 0 && steps < FARTHEST; at -= 1) {
+    const line = lines[at];
+    if (!line || line.role === 'navigation') break;
+    const { plain, text } = line;
+    const isFree = isNameLike(lines, at);
+    if (!isFree && (sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain))) break;
+    if (!isBadge(plain) && !isLeadIn(plain)) {
+      steps += 1;
+      if (isFree || canBeName(text, plain, line.opens)) found.push({ at, steps, score: nameScore(line, said, steps) });
+    }
+    if (line.opens && at !== price) break;
+  }
+  return found;
+}
+
+/**
+ * The name above each price: at the same distance in all cards where that gives different names, since cards are built
+ * alike; else the best of each.
+ */
+export function namesAbove(lines: readonly PlainLine[], prices: readonly number[], said: NameEvidence): Array<number | null> {
+  const all = prices.map((price) => candidatesAbove(lines, price, said));
+  const best = (candidates: readonly Candidate[]) =>
+    candidates.reduce<Candidate | null>((one, other) => (one && one.score >= other.score ? one : other), null);
+  const own = all.map(best);
+  const byDistance = [1, 2, 3, 4].map((steps) => all.map((candidates) => candidates.find((one) => one.steps === steps) ?? null));
+  const worth = (names: ReadonlyArray<Candidate | null>) => {
+    const texts = names.flatMap((one) => (one ? [lines[one.at]?.text.toLowerCase()] : []));
+    return names.reduce((sum, one) => sum + (one ? one.score : -1), 0) - 5 * (texts.length - new Set(texts).size);
+  };
+  const chosen = byDistance.reduce((one, other) => (worth(other) > worth(one) ? other : one), own);
+  const names =
+    worth(chosen) >= worth(own) - prices.length * 0.5 && chosen !== own ? chosen.map((one, index) => one ?? own[index] ?? null) : own;
+  return names.map((one) => (one && one.score > 0 ? one.at : null));
+}
+
+/** "Free" is a name where a price follows it. */
+export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
+  const [own, next] = [lines[at], lines[at + 1]];
+  return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
+}
+
+function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: number): number {
+  const { text, plain } = line;
+  const words = plain.split(' ').length;
+  const isNamed = named.has(text.toLowerCase()) || named.has(nameWords(text).toLowerCase());
+  const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1;
+  const buttonPenalty = words > 1 || isAgain ? 6 : 1;
+  return (
+    3 +
+    (isNamed ? 4 : 0) +
+    (line.role === 'heading' ? 3 : 0) +
+    (line.opens ? 2 : 0) -
+    (TAGLINE.test(plain) && words > 1 && !isNamed ? 3 : 0) -
+    (words > 2 ? words - 2 : 0) -
+    (isButton(plain) && !isNamed ? buttonPenalty : 0) -
+    (isAgain && !isNamed ? 4 : 0) -
+    (/\d/.test(plain) ? 1 : 0) -
+    (/^(?:unlimited|no|up to|free \w|\d)/i.test(plain) ? 4 : 0) -
+    (steps - 1) * 0.75 -
+    (/^\p{Ll}/u.test(text) ? 2 : 0)
+  );
+}
+
+/** Words such as "Free" price a plan only under a name beyond doubt, or right below one where no row of cells follows. */
+export function isDoubtful(lines: readonly PlainLine[], { name, price }: PlanHead, said: NameEvidence): boolean {
+  const word = wordPrice(lines[price]?.plain ?? '');
+  if (word === null || isFirm(lines[name], said)) return false;
+  const next = lines[price + 1]?.plain ?? '';
+  const isAgain = (said.counts.get(lines[name]?.text.toLowerCase() ?? '') ?? 0) > 1;
+  return name !== price - 1 || isAgain || isPriced(next) || (lines[name]?.plain.split(' ').length ?? 9) > 2;
+}
+
+/** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */
+export function isFirm(line: PlainLine | undefined, { named }: NameEvidence): boolean {
+  if (line && /^free$/i.test(line.plain)) return true;
+  return (
+    line !== undefined &&
+    (line.opens === true || line.role === 'heading' || named.has(line.text.toLowerCase()) || named.has(nameWords(line.text).toLowerCase()))
+  );
+}
+
+/** "From", "Starts at" on a line of their own. */
+export function isLeadIn(plain: string): boolean {
+  return /^(?:from|starts? at|starts? from|starting at|only|just|now|price)$/i.test(plain);
+}

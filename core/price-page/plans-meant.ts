@@ -1,0 +1,43 @@
+import type { SectionKind } from './line-kinds';
+import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
+
+/** Where on a page a line stands, as far as that says what it is about. */
+export interface Place {
+  section: SectionKind | null;
+  /** The last heading, in plain figures. */
+  heading: string;
+  question: string;
+  /** The plan whose name stood alone on the line before. */
+  about: string | null;
+}
+
+/** What a sentence is about that names no plan: plans with a price, or every one. */
+export type Scope = 'priced' | 'every';
+
+/** The plans that a sentence is about: those it names, all, all that are paid for; else those that are priced, or all. */
+export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>, builder: ReadingBuilder, usual: Scope): PlanBeingRead[] {
+  const { plans } = builder;
+  if (place.about !== null) return plans.filter(({ name }) => name === place.about);
+  const named = plans.filter(({ name }) => isNamed(name, plain));
+  if (named.length > 0) return named;
+  if (/\b(?:paid|paying) plans?\b/i.test(plain)) return plans.filter((plan) => !isFree(plan));
+  if (
+    /\b(?:any|all|every|each|both|whichever) (?:of (?:our|the) )?(?:\w+ )?(?:plans?|packages?|servers?|prices)\b|\bon every\b/i.test(plain)
+  )
+    return [...plans];
+  return usual === 'every' ? [...plans] : plans.filter((plan) => !isFree(plan) && !isAskedFor(plan));
+}
+
+function isNamed(name: string, plain: string): boolean {
+  if (name.length < 2) return false;
+  const isCommon = /^(?:free|basic|plus|pro|start|plan|small|medium|large)$/i.test(name);
+  return new RegExp(`(?<![\\p{L}\\d])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\d])`, isCommon ? 'u' : 'iu').test(plain);
+}
+
+export function isFree({ pieces }: PlanBeingRead): boolean {
+  return pieces.length > 0 && pieces.every(({ amount, isOnce }) => (amount !== null && Number(amount) === 0) || isOnce);
+}
+
+export function isAskedFor({ pieces }: PlanBeingRead): boolean {
+  return pieces.length > 0 && pieces.every(({ amount }) => amount === null);
+}
