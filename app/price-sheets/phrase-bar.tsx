@@ -1,4 +1,4 @@
-import { Input } from 'antd';
+import { Button, Input } from 'antd';
 import { useDeferredValue, useId, useMemo, useState } from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { readPage } from '#core/price-phrase/read-page';
@@ -104,6 +104,18 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
           </p>
         ) : (
           <PageReading page={page} sheet={sheet} today={today} onTakeOver={takeOver} />
+        )}
+        {text.split('\n').length >= LEAST_LINES && (
+          <Button
+            size="small"
+            type="text"
+            onClick={() => {
+              onPage(text);
+              setText('');
+            }}
+          >
+            Read it as a whole page
+          </Button>
         )}
         {problems.map((problem) => (
           <p key={problem} className="field-problem" role="alert">

@@ -3,6 +3,7 @@ import { inEnglish, languageOf } from './foreign-words';
 import { htmlBlocks } from './html-blocks';
 import { shownText } from './page-blocks';
 import { figureFormatOf, plainText } from './plain-figures';
+import { readPricePage } from './read-price-page';
 import { textBlocks } from './text-blocks';
 
 const lines = (html: string) => htmlBlocks(html).blocks.flatMap((block) => (block.kind === 'line' ? [block.text] : []));
@@ -74,6 +75,21 @@ describe('figures of a page', () => {
     expect(figureFormatOf('12 €')).toMatchObject({ currency: 'EUR', isDollar: false });
     expect(figureFormatOf('$12')).toMatchObject({ currency: null, isDollar: true });
     expect(figureFormatOf('$12 USD')).toMatchObject({ currency: 'USD', isDollar: false });
+  });
+});
+
+describe('data beside what a page shows', () => {
+  const page = (price: string) =>
+    `<script type="application/ld+json">${JSON.stringify({ '@type': 'Offer', name: 'Solo', priceCurrency: 'EUR', priceSpecification: { price, unitCode: 'MON' } })}</script>` +
+    '<section><h2>Solo</h2><p>€9 a month</p><ul><li>1 site</li></ul></section><section><h2>Duo</h2><p>€19 a month</p><ul><li>3 sites</li></ul></section>';
+  const solo = (price: string) => {
+    const { plans, asked } = readPricePage(page(price));
+    return [plans[0]?.facts.map(({ statement }) => statement.kind), asked.map(({ options }) => options.map(({ label }) => label))];
+  };
+
+  it('confirm it, or are asked about where they differ', () => {
+    expect(solo('9.00')).toEqual([['term', 'limit'], []]);
+    expect(solo('12')).toEqual([['limit'], [['9', '12']]]);
   });
 });
 

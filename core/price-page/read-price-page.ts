@@ -1,3 +1,4 @@
+import { decimal } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
 import { feesIn } from './fees';
 import { findPlans } from './find-plans';
@@ -133,10 +134,45 @@ function readData(page: PageBlocks, builder: ReadingBuilder): { vendor: string; 
   return { vendor: script.vendor, currency: script.currency };
 }
 
+/**
+ * Data beside what a page shows are further evidence: the same price confirms, another one is asked, and a plan that shows
+ * no price at all takes the one of its data.
+ */
+function confirmByData({ linkedData }: PageBlocks, builder: ReadingBuilder): void {
+  for (const { plan: name, clauses } of readLinkedData(linkedData)?.plans ?? []) {
+    const plan = builder.plans.find((one) => one.name.toLowerCase() === name.toLowerCase());
+    if (!plan || builder.isOfData(plan)) continue;
+    const terms = clauses.flatMap((clause) => (clause.kind === 'read' ? clause.statements : [])).filter((one) => one.kind === 'term');
+    for (const statement of terms) {
+      const at = plan.facts.findIndex((fact) => fact.statement.kind === 'term' && fact.statement.term.months === statement.term.months);
+      const shown = plan.facts[at];
+      const hasNone = !plan.facts.some((fact) => fact.statement.kind === 'term') && plan.pieces.length === 0;
+      if (hasNone) builder.state(plan, statement, builder.addLine(`In the page’s data: ${name}, ${statement.term.price ?? ''}`));
+      if (shown?.statement.kind !== 'term' || isSamePrice(shown.statement.term.price, statement.term.price) || shown.statement.term.intro)
+        continue;
+      plan.facts.splice(at, 1);
+      const line = builder.addLine(`In the page’s data: ${name}, ${statement.term.price ?? ''}`);
+      builder.ask(
+        'The page shows another price than its data state. Which one holds?',
+        [...shown.lines, line],
+        [name],
+        [shown.statement, statement].map((one) => ({
+          label: one.term.price ?? 'not stated',
+          statements: [{ plan: name, statement: one }],
+        })),
+      );
+    }
+  }
+}
+
+function isSamePrice(one: string | null, other: string | null): boolean {
+  return one === null || other === null ? one === other : decimal(one).eq(other);
+}
+
 /** Offers of schema.org data, each price with what it says, or a question where it does not say how often it is paid. */
 function readOffers({ plans }: LinkedOffers, builder: ReadingBuilder): void {
   for (const { plan, clauses } of plans) {
-    const added = builder.plan(plan, builder.addLine(`In the page’s data: ${plan}`));
+    const added = builder.plan(plan, builder.addLine(`In the page’s data: ${plan}`), true);
     for (const clause of clauses) {
       const line = builder.addLine(`${plan}: ${clause.text}`);
       if (clause.kind === 'read') for (const statement of clause.statements) builder.state(added, statement, line);
@@ -177,6 +213,7 @@ function finished(
   data: { vendor: string; currency: string | null },
 ): PageReading {
   settlePrices(builder, whole);
+  confirmByData(page, builder);
   const said = new Set(
     [...builder.plans, ...builder.addons].flatMap(({ facts }) => facts.flatMap(({ statement }) => amountsOf(statement))),
   );

@@ -24,6 +24,7 @@ export class ReadingBuilder {
   private readonly open = new Map<number, string>();
   private readonly aside = new Map<number, PutAside>();
   private readonly used = new Set<number>();
+  private readonly ofData = new Set<PlanBeingRead>();
 
   private readonly lines: Map<number, ReadLine>;
 
@@ -43,13 +44,19 @@ export class ReadingBuilder {
   }
 
   /** The plan of a name, which is added if it is not there yet. */
-  plan(name: string, line: number): PlanBeingRead {
+  plan(name: string, line: number, isOfData = false): PlanBeingRead {
     const found = this.plans.find((one) => one.name.toLowerCase() === name.toLowerCase());
     if (found) return found;
     const added = { name, line, facts: [], pieces: [] };
     this.plans.push(added);
+    if (isOfData) this.ofData.add(added);
     this.used.add(line);
     return added;
+  }
+
+  /** Whether a plan is known from the page's data alone. */
+  isOfData(plan: PlanBeingRead): boolean {
+    return this.ofData.has(plan);
   }
 
   names(): string[] {
