@@ -39,7 +39,7 @@ const A_YEAR = 12;
  */
 export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints): AssembledPrices {
   const assembled: AssembledPrices = { facts: [], doubts: [], aside: [] };
-  const told = pieces.filter(({ isCrossedOut }) => !isCrossedOut);
+  const told = pieces.filter(({ isCrossedOut }) => !isCrossedOut).map((piece) => asTotal(piece, pieces));
   const renewals = told.filter(({ isRenewal }) => isRenewal);
   const current = told.filter(({ isRenewal, isOnce }) => !isRenewal && !isOnce);
   const [renewal] = renewals;
@@ -49,6 +49,13 @@ export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints)
   for (const piece of told.filter(({ isOnce }) => isOnce)) addTerm(assembled, { months: 0, price: piece.amount }, [piece.line]);
   for (const piece of pieces.filter(({ isCrossedOut }) => isCrossedOut)) crossedOut(piece, pieces, hints, isIntroduced, assembled);
   return assembled;
+}
+
+/** "96.84 for 36 months" beside "2.69 a month" is what is paid for all of them. */
+function asTotal(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
+  const { per, first, isTotal } = piece;
+  if (isTotal || per !== null || first === null || first <= 1) return piece;
+  return pieces.some((one) => one !== piece && one.per === 1 && fits(piece, one.amount, first)) ? { ...piece, isTotal: true } : piece;
 }
 
 /** A price for a length is stated once; said again it is confirmed, said differently it is asked. */

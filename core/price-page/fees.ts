@@ -14,7 +14,7 @@ const RATE =
 const NO_FEE =
   /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund)\b/;
 const OUTSIDE =
-  /\b(3rd|third|other|another|external|outside|your own|own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing)\b|\bwithout \w+ pay(ments)?\b/;
+  /\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing)\b|\bwithout \w+ pay(ments)?\b/;
 const IN_PERSON =
   /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;

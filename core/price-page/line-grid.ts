@@ -1,6 +1,8 @@
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
-import { isCell, isMark, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { isUsualQuantity } from '../price-phrase/vocabulary';
+import { bareNoun } from './counted-things';
+import { canBeName, isCell, isMark, isQuestion, isSentence, sectionOf } from './line-kinds';
 import type { PlanTable, TableRow } from './page-tables';
 
 /** A table that was copied a cell a line, and the lines it takes up. */
@@ -27,6 +29,52 @@ export function findLineGrids(lines: readonly PlainLine[], plans: readonly strin
     at = grid.to - 1;
   }
   return grids;
+}
+
+/** Steps of a price that were copied a cell a line, with the names of their columns. */
+export interface StepGrid {
+  readonly table: PlanTable;
+  /** What is counted, in the page's words. */
+  readonly heading: string;
+  readonly lines: readonly PlainLine[];
+}
+
+const LEAST_STEPS = 2;
+const MOST_COLUMNS = 6;
+
+/**
+ * Finds prices by steps on a page whose plans are named nowhere else: a line that names what is counted, a few names, then
+ * again and again a figure with as many prices.
+ */
+export function findStepGrids(lines: readonly PlainLine[]): StepGrid[] {
+  return lines.flatMap((line, at): StepGrid[] => {
+    if (/\d/.test(line.plain) || !isUsualQuantity(bareNoun(line.plain))) return [];
+    for (let count = 1; count <= MOST_COLUMNS; count += 1) {
+      const names = lines.slice(at + 1, at + 1 + count);
+      if (!names.every(({ text, plain }) => canBeName(text, plain, true))) return [];
+      const rows = stepRows(lines, at + 1 + count, count);
+      if (rows.length >= LEAST_STEPS)
+        return [
+          {
+            heading: line.plain,
+            lines: lines.slice(at, at + 1 + count + rows.length * (count + 1)),
+            table: { names: names.map(({ text }) => nameWords(text)), heads: names.map(() => []), rows, line: line.line },
+          },
+        ];
+    }
+    return [];
+  });
+}
+
+function stepRows(lines: readonly PlainLine[], start: number, count: number): TableRow[] {
+  const rows: TableRow[] = [];
+  for (let at = start; at + count < lines.length; at += count + 1) {
+    const isStep = /^(?:up to |\d+ ?[-–] ?)?\d+\+?$/.test(lines[at]?.plain ?? '');
+    const isPriced = cellsOf(lines, at, count).every(({ plain }) => /^¤\d/.test(plain) || /^(?:free|[–—-])$/i.test(plain));
+    if (!isStep || !isPriced) break;
+    rows.push(rowAt(lines, at, count));
+  }
+  return rows;
 }
 
 /** The run of different plans' names that begins at a line. */

@@ -141,7 +141,8 @@ const BEYOND = /^(?:more|over|above|beyond|from \d+|\d+ ?\+|larger|bigger)\b/;
  * its name in each row. Null where there are none.
  */
 export function priceSteps(table: PlanTable, quantityHeading: string): PriceSteps | null {
-  const isPriced = ({ cells }: TableRow) => cells.every(({ plain }) => plain === '' || /^[–—-]$/.test(plain) || /^\D{0,8}¤\d/.test(plain));
+  const isPriced = ({ cells }: TableRow) =>
+    cells.every(({ plain }) => plain === '' || /^(?:free|[–—-])$/i.test(plain) || /^\D{0,8}¤\d/.test(plain));
   const steps = table.rows.flatMap((row) => {
     const [, upTo, noun] = STEP.exec(row.heading.trim()) ?? [];
     const thing = upTo === undefined ? null : countedThing(noun ?? quantityHeading);
@@ -151,7 +152,8 @@ export function priceSteps(table: PlanTable, quantityHeading: string): PriceStep
   if (!first || steps.length < 2 || steps.some(({ quantity }) => quantity !== first.quantity)) return null;
   const charges = table.names.flatMap((plan, column) => {
     const bands = steps.flatMap(({ row, upTo }) => {
-      const amount = /¤(\d+(?:\.\d+)?)/.exec(row.cells[column]?.plain ?? '')?.[1];
+      const cell = row.cells[column]?.plain ?? '';
+      const amount = /^free$/i.test(cell) ? '0' : /¤(\d+(?:\.\d+)?)/.exec(cell)?.[1];
       return amount === undefined ? [] : [{ upTo, flat: amount }];
     });
     return bands.length === 0 ? [] : [{ plan, statement: stepCharge(first.quantity, bands), lines: steps.map(({ row }) => row.line) }];

@@ -17,6 +17,7 @@ export interface PlanHead {
 /** A plan's name without what surrounds it: "Blaze plan" is Blaze. */
 export function nameWords(text: string): string {
   return text
+    .replace(/^\d+[.)]\s+/, '')
     .replace(/^(?:the|our)\s+/i, '')
     .replace(/\s+(?:plan|package|tarif)$/i, '')
     .trim();
@@ -134,7 +135,8 @@ export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
 }
 
 function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: number): number {
-  const { text, plain } = line;
+  const text = line.text;
+  const plain = line.plain.replace(/^\d+[.)]\s+/, '');
   const words = plain.split(' ').length;
   const isNamed = named.has(text.toLowerCase()) || named.has(nameWords(text).toLowerCase());
   const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1;

@@ -127,7 +127,7 @@ function pieceOf(amount: string, line: number, isMarked: boolean, before: string
     isTotal:
       !isOnce &&
       !isRenewal &&
-      (before.trim() === '(' ||
+      ((before.trim() === '(' && billed === null) ||
         (TOTAL_BEFORE.test(before) && (per === null || billed === null || per === billed)) ||
         (per === null && first !== null && first > 1 && /^[\s;,]*for the first/.test(after))),
     first,

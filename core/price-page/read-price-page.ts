@@ -5,7 +5,7 @@ import { findPlans } from './find-plans';
 import { type PlainLine, sentencesOf } from './plain-line';
 import { htmlBlocks } from './html-blocks';
 import { type LinkedOffers, readLinkedData } from './linked-data';
-import { findLineGrids } from './line-grid';
+import { findLineGrids, findStepGrids } from './line-grid';
 import { isMenu } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
@@ -68,6 +68,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const data = readData(page, builder);
   if (isProcessor && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
   else {
+    if (builder.plans.length === 0) readStepGrids(rest, builder);
     for (const grid of findLineGrids(rest, builder.names())) readPlanTable(grid.table, builder, { groups: grid.groups });
     readRest(rest, builder, whole);
   }
@@ -92,6 +93,13 @@ function linesOf({ blocks }: PageBlocks, format: FigureFormat): Map<number, Read
     else for (const { line, cells } of block.rows) add(line, cells.join(' | ').replaceAll('\n', ' '));
   }
   return all;
+}
+
+function readStepGrids(rest: readonly PlainLine[], builder: ReadingBuilder): void {
+  for (const { table, heading, lines } of findStepGrids(rest)) {
+    readPlanTable(table, builder, { head: heading, groups: [] });
+    builder.use(...lines.map(({ line }) => line));
+  }
 }
 
 interface TablesAround {

@@ -25,9 +25,11 @@ const NO_REFUND = /\b(?:no refunds?|not refunded|do not (?:give|offer) refunds?|
 const ASKS_REFUND = /\b(?:refunds?|money back|don'?t like|not happy|change my mind)\b/;
 const ASKS_TRIAL = /\btrial\b/;
 
+const COUNTS: Readonly<Record<string, string>> = { one: '1', two: '2', three: '3', four: '4', six: '6' };
+
 /** Days of trial and days in which money is given back, as a sentence states them; weeks count seven days. */
 export function dayStatements(plain: string, question: string): Statement[] {
-  const text = plain.toLowerCase();
+  const text = plain.toLowerCase().replace(/\b(one|two|three|four|six) (?=weeks?\b|days?\b)/g, (word) => `${COUNTS[word.trim()] ?? word} `);
   const trial = daysIn(text, TRIAL) ?? (ASKS_TRIAL.test(question.toLowerCase()) ? bareDays(text) : null);
   const isRefund = !NO_REFUND.test(text) || new RegExp(`refund(?:ed|s)? (?:in|within|after) ${DAYS}`).test(text);
   const refund = isRefund ? (daysIn(text, REFUND) ?? (ASKS_REFUND.test(question.toLowerCase()) ? bareDays(text) : null)) : null;
