@@ -191,7 +191,7 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
   const kinds = [
     (text: string) => dayStatements(text, '').length > 0,
     (text: string) =>
-      /\bprocess|\bprovider|\bpartner|^(?:card|payment)s?\b/i.test(text) &&
+      /\bprocess|\bprovider|\bpartner|\b(?:card|payment) fees?\b|^(?:card|payment)s?\b/i.test(text) &&
       feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
     isWithoutJoiningFee,
     (text: string) => /^(?:each|every|further|extra|additional|over|beyond)\b/i.test(text) && unitChargeIn(text) !== null,
