@@ -161,6 +161,25 @@ test('a whole pricing page is pasted: each line says what became of it, a questi
   await expect(page.getByText('what was looked for')).toBeVisible();
 });
 
+test('from nothing, pages in another currency are compared in it; candidates held back for one reason are told in one line', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(empty.address);
+  await page.getByRole('button', { name: 'Begin a decision' }).click();
+  await page.getByRole('link', { name: /^Price sheets/ }).click();
+  await page.getByRole('button', { name: 'Add a vendor' }).click();
+  await pasteInto(page, 'What the page says', readFileSync('core/price-page/pages/store-gannetry.txt', 'utf8'));
+  await page.getByRole('checkbox', { name: 'Compare everything in USD' }).uncheck();
+  await page.getByRole('button', { name: 'Add to the sheet' }).click();
+  await expect(page.getByRole('link', { name: '6 candidates are not priced: there is no exchange rate for USD yet.' })).toBeVisible();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await pasteInto(page, 'What the page says', readFileSync('core/price-page/pages/store-gannetry.txt', 'utf8'));
+  await page.getByRole('button', { name: 'Add to the sheet' }).click();
+  await expect(page.getByRole('link', { name: 'Frame 24 months, USD' })).toBeVisible();
+  await expect(page.getByText('are not priced')).toHaveCount(0);
+});
+
 test('files: a saved page’s schema.org data, the JSON of a sheet, rubbish and hostile markup', async ({ page, demo }) => {
   const alerts: string[] = [];
   page.on('dialog', (dialog) => {

@@ -7,6 +7,7 @@ import { columnsOf } from '#core/price-sheet/parts';
 import { counted } from '#core/wording/counted';
 import { ChoiceField } from '../components/choice-field';
 import { newId } from '../workbench/new-id';
+import { useWorkbench } from '../workbench/workbench-context';
 import { CURRENCY_OPTIONS } from './currency-options';
 import { useKnownQuantities } from './known-quantities';
 import { NewFindings } from './new-findings';
@@ -18,7 +19,8 @@ interface PageIntakeProps {
   reading: PageReading;
   sheet: PriceSheet;
   today: string;
-  onTakeOver(change: (sheet: PriceSheet) => PriceSheet): void;
+  /** `compareIn`: the currency that the decision is compared in from then on. */
+  onTakeOver(change: (sheet: PriceSheet) => PriceSheet, compareIn?: string): void;
   onDone(): void;
   /** Shows the page as a table whose rows and columns one names oneself; null where it has none. */
   onByHand: (() => void) | null;
@@ -32,6 +34,10 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
   const [currency, setCurrency] = useState(reading.currency ?? (reading.sign === '$' ? 'USD' : usualCurrency(sheet)));
   const [place, setPlace] = useState<string | null>(null);
   const lines = useRef<HTMLOListElement>(null);
+  const { decision, sheets } = useWorkbench().state.workbench;
+  // While nothing else has a price, there is no rate to be found: all can be compared in the page's own currency.
+  const isFirst = currency !== decision.currency && !sheets.some((used) => used.sheet !== sheet && hasPrices(used.sheet));
+  const [comparesIn, setComparesIn] = useState(true);
   const priced = useMemo(() => ({ ...reading, currency }), [reading, currency]);
   // Ids of the preview are never used; the sheet gets its own when it is taken over.
   const preview = useMemo(
@@ -40,7 +46,10 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
   );
   const shown = useMemo(() => lineStates(reading, preview.linesAt), [reading, preview]);
   const take = () => {
-    onTakeOver((one) => applyReading(one, priced, answers, differing, { known, newId }).sheet);
+    onTakeOver(
+      (one) => applyReading(one, priced, answers, differing, { known, newId }).sheet,
+      isFirst && comparesIn ? currency : undefined,
+    );
     onDone();
   };
   const showLines = (at: string) => {
@@ -57,6 +66,11 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
           options={CURRENCY_OPTIONS}
           onChange={setCurrency}
         />
+      )}
+      {isFirst && (
+        <Checkbox checked={comparesIn} onChange={({ target }) => setComparesIn(target.checked)}>
+          Compare everything in {currency} from now on (it is {decision.currency} so far, and nothing else has a price yet)
+        </Checkbox>
       )}
       <Questions reading={reading} answers={answers} onAnswer={(index, option) => setAnswers(withAnswer(answers, index, option))} />
       <DifferingFigures preview={preview} differing={differing} onChange={setDiffering} />
@@ -91,6 +105,10 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
 function previewIds(): () => string {
   let next = 0;
   return () => `read-${(next += 1)}`;
+}
+
+function hasPrices(sheet: PriceSheet): boolean {
+  return columnsOf(sheet).some(({ terms = [], charges = [] }) => terms.length > 0 || charges.length > 0);
 }
 
 function usualCurrency(sheet: PriceSheet): string {

@@ -44,7 +44,14 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
   const point = within(focus, rows[focus.which].length, columns.length);
   const [row, part] = [rows[focus.which][point.row], columns[point.column]];
   const change = (key: string, label: string, recipe: (sheet: PriceSheet) => PriceSheet) => edits.sheet(id, key, label, recipe);
-  const takeOver = (recipe: (sheet: PriceSheet) => PriceSheet) => change(`phrase.${newId()}`, 'what the page says', recipe);
+  const takeOver = (recipe: (sheet: PriceSheet) => PriceSheet, currency?: string) =>
+    edits.sheet(
+      id,
+      `phrase.${newId()}`,
+      'what the page says',
+      recipe,
+      currency === undefined ? undefined : (decision) => ({ ...decision, currency }),
+    );
   const show = (place: string) => {
     for (const which of ['plans', 'addons'] as const)
       for (const [column, one] of COLUMNS[which](sheet).entries()) {

@@ -26,7 +26,8 @@ interface SheetIntakeProps {
   sheet: PriceSheet;
   today: string;
   intake: Intake;
-  onTakeOver(change: (sheet: PriceSheet) => PriceSheet): void;
+  /** `currency`: what the decision is compared in from then on. */
+  onTakeOver(change: (sheet: PriceSheet) => PriceSheet, currency?: string): void;
 }
 
 /** In bytes. */

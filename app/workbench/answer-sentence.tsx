@@ -4,7 +4,7 @@ import { contradictions } from '#core/needs/contradictions';
 import { featureWords } from '#core/wording/need-words';
 import { Link } from 'react-router';
 import { useWriter } from '../locale/locale';
-import type { Obstacle } from '#core/assembly/assemble';
+import type { HeldBack, Obstacle } from '#core/assembly/assemble';
 import { obstacleWords } from './obstacle-words';
 import { useLevel, useWorkbench } from './workbench-context';
 
@@ -124,11 +124,7 @@ export function AnswerNotes() {
       text: `${leader?.label} may be outgrown: its limit of ${quantity.replaceAll('-', ' ')} is not known.`,
       to: 'sheets',
     })),
-    ...priced.heldBack.map(({ candidate, obstacle }) => ({
-      key: `held ${candidate.id}`,
-      text: `${candidate.id} ${candidate.label} is not priced: ${obstacleWords(obstacle)}.`,
-      to: placeOf(obstacle.kind),
-    })),
+    ...heldBackNotes(priced.heldBack),
   ];
   if (notes.length === 0) return null;
   return (
@@ -138,6 +134,21 @@ export function AnswerNotes() {
       ))}
     </ul>
   );
+}
+
+/** Candidates that are held back for the same reason are told in one line. */
+function heldBackNotes(heldBack: readonly HeldBack[]): Array<{ key: string; text: string; to: string }> {
+  const byReason = new Map<string, HeldBack[]>();
+  for (const one of heldBack) {
+    const reason = obstacleWords(one.obstacle);
+    byReason.set(reason, [...(byReason.get(reason) ?? []), one]);
+  }
+  return [...byReason].flatMap(([reason, [first, ...others]]) => {
+    if (!first) return [];
+    const { candidate, obstacle } = first;
+    const who = others.length === 0 ? `${candidate.id} ${candidate.label} is` : `${others.length + 1} candidates are`;
+    return [{ key: `held ${candidate.id}`, text: `${who} not priced: ${reason}.`, to: placeOf(obstacle.kind) }];
+  });
 }
 
 /** Where what keeps a candidate from being priced can be mended. */

@@ -11,8 +11,18 @@ import { useWorkbench } from './workbench-context';
 export interface Edits {
   /** Changes the decision's document; `key` is the value's place, `label` its name. */
   decision(key: string, label: string, change: (decision: Decision) => Decision): void;
-  /** Changes a price sheet; plans with a new price come into the line-up by themselves. */
-  sheet(id: string, key: string, label: string, change: (sheet: PriceSheet) => PriceSheet): void;
+  /**
+   * Changes a price sheet; plans with a new price come into the line-up by themselves.
+   *
+   * @param besides - changes the decision in the same step
+   */
+  sheet(
+    id: string,
+    key: string,
+    label: string,
+    change: (sheet: PriceSheet) => PriceSheet,
+    besides?: (decision: Decision) => Decision,
+  ): void;
   /** Puts one more sheet on the workbench and says its id. */
   addSheet(sheet: PriceSheet, kept?: { id: string; revision: number }): string;
   /** Takes a sheet off the workbench; it stays in the database. */
@@ -26,14 +36,14 @@ export function useEdits(): Edits {
       decision(key, label, change) {
         store.change(named(key, label), (workbench) => withDecision(workbench, change));
       },
-      sheet(id, key, label, change) {
+      sheet(id, key, label, change, besides) {
         store.change(named(`${id}.${key}`, label), (workbench) => {
           const before = workbench.sheets.find((used) => used.id === id)?.sheet;
           if (!before) return workbench;
           const after = change(before);
           if (after === before) return workbench;
           const decision = withCandidatesForNewTerms(withRenamedCandidates(workbench.decision, before, after), before, after);
-          return { ...withSheet(workbench, id, () => after), decision };
+          return { ...withSheet(workbench, id, () => after), decision: besides ? besides(decision) : decision };
         });
       },
       addSheet(sheet, kept) {
