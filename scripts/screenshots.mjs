@@ -1,7 +1,7 @@
 // Takes one picture of each main view from the demo data, for docs/screenshots; or of one address, for looking.
 // Usage: node scripts/screenshots.mjs            all views into docs/screenshots
 //        node scripts/screenshots.mjs PATH FILE [WIDTH] [dark] [SELECTOR-TO-CLICK]
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { URLSearchParams } from 'node:url';
@@ -23,7 +23,6 @@ const VIEWS = [
   { file: 'sales-scale.png', path: '/decisions/larkfell-kites/line-up', keys: ['.scale-pointer', 'PageUp', 'PageUp', 'PageUp', 'PageUp'] },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
   { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
-  { file: 'what-turns-it.png', path: '/decisions/larkfell-kites/what-if/turns-it', steps: answered },
   // From here on a verdict is given, the outside world moves on, and real months are entered, one after the other.
   { file: 'verdict.png', path: '/decisions/larkfell-kites/verdict', steps: giveVerdict },
   { file: 'dates.png', path: '/decisions/larkfell-kites/verdict/dates' },
@@ -34,6 +33,7 @@ const VIEWS = [
   },
   { file: 'afterwards.png', path: '/decisions/larkfell-kites/verdict/afterwards', steps: enterMonths },
   { file: 'price-watch.png', path: '/watch', steps: lookAgain },
+  { file: 'pricing-page.png', path: '/decisions/larkfell-kites/sheets', height: 1000, steps: pastePage },
 ];
 
 ensureInstalled();
@@ -76,6 +76,21 @@ async function lookAgain(page) {
   await page.getByRole('button', { name: 'Look at all pages again' }).click();
   await page.getByRole('region', { name: 'Marlpit' }).waitFor();
   await page.waitForTimeout(300);
+}
+
+/** A vendor's pricing page is pasted into a new sheet. */
+async function pastePage(page) {
+  await page.getByRole('button', { name: 'Add a vendor' }).click();
+  await page.getByLabel('What the page says').focus();
+  const text = readFileSync(join(root, 'core/price-page/pages/course-plumbrook.txt'), 'utf8');
+  await page.evaluate((copied) => {
+    const data = new window.DataTransfer();
+    data.setData('text/plain', copied);
+    document.activeElement?.dispatchEvent(new window.ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  }, text);
+  await page.locator('.page-lines button', { hasText: '600 learners' }).click();
+  await page.locator('.page-intake').evaluate((element) => element.scrollIntoView());
+  await page.evaluate(() => window.scrollBy(0, -190));
 }
 
 /** Waits until an answer is whole and its chart drawn. */
