@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { gridRows } from '#core/price-sheet/grid-rows';
 import { addonsOf, columnsOf, type Part } from '#core/price-sheet/parts';
@@ -15,8 +15,11 @@ interface PagePreviewProps {
 /** The sheet as it would stand: what the page states in black, with a way to the lines it rests on. */
 export function PagePreview({ sheet, linesAt, place, onShow }: PagePreviewProps) {
   const addons = addonsOf(sheet);
+  const section = useRef<HTMLElement>(null);
+  // A line that is chosen leads to its figure.
+  useEffect(() => section.current?.querySelector('td.is-active')?.scrollIntoView({ block: 'nearest' }), [place]);
   return (
-    <section className="page-preview" aria-label="The sheet as it would stand">
+    <section ref={section} className="page-preview" aria-label="The sheet as it would stand">
       <PreviewTable sheet={sheet} columns={columnsOf(sheet)} linesAt={linesAt} place={place} onShow={onShow} label="Plans" />
       {addons.length > 0 && <PreviewTable sheet={sheet} columns={addons} linesAt={linesAt} place={place} onShow={onShow} label="Add-ons" />}
     </section>

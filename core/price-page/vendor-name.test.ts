@@ -1,0 +1,23 @@
+import { describe, expect, it } from 'vitest';
+import type { PlainLine } from './plain-line';
+import { vendorOf } from './vendor-name';
+
+const lines = (...texts: readonly string[]) => texts.map((text, at): PlainLine => ({ kind: 'line', line: at + 1, text, plain: text }));
+
+describe('whose page it is', () => {
+  it.each([
+    ['the name that its title has, too', lines('Teach', 'Plumbrook'), 'Pricing | Plumbrook', 'Plumbrook'],
+    [
+      'else the name that other lines say again',
+      lines('24/7 support', 'Fast hosting', 'Pebblewick', '© 2026 Pebblewick'),
+      '',
+      'Pebblewick',
+    ],
+    ['but not one that is only the beginning of another word', lines('Plumbrook', 'Teach', 'You may try Teacher'), '', 'Plumbrook'],
+    ['nothing where no line reads as a name', lines('12 plans', 'for all of you'), '', ''],
+  ])('%s', (_case, page, title, expected) => expect(vendorOf(page, title, [])).toBe(expected));
+
+  it('is no plan of it', () => {
+    expect(vendorOf(lines('Solo', 'Oakmere'), '', ['Solo'])).toBe('Oakmere');
+  });
+});
