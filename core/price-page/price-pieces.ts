@@ -1,4 +1,5 @@
 import { decimal } from '../amount/decimal';
+import { monthsOf } from '../price-phrase/vocabulary';
 
 /** One amount of a price as the page shows it, and what its words say of it. */
 export interface PricePiece {
@@ -26,27 +27,6 @@ export interface PriceLine {
   readonly plain: string;
 }
 
-const UNIT_MONTHS: Readonly<Record<string, number>> = {
-  month: 1,
-  months: 1,
-  mo: 1,
-  mth: 1,
-  m: 1,
-  monthly: 1,
-  quarter: 3,
-  quarters: 3,
-  quarterly: 3,
-  year: 12,
-  years: 12,
-  yr: 12,
-  yrs: 12,
-  y: 12,
-  annum: 12,
-  annual: 12,
-  annually: 12,
-  yearly: 12,
-  biennially: 24,
-};
 const COUNTS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, twelve: 12 };
 const COUNT = String.raw`(\d+|one|two|three|four|five|six|twelve)`;
 const UNIT = String.raw`(months?|mo|mth|m|quarters?|years?|yrs?|y|annum)`;
@@ -139,15 +119,15 @@ function pieceOf(amount: string, line: number, isMarked: boolean, before: string
 
 function perIn(after: string): number | null {
   const per = PER.exec(after);
-  if (per) return countOf(per[1]) * (UNIT_MONTHS[per[2] ?? 'month'] ?? 1);
+  if (per) return countOf(per[1]) * monthsOf(per[2] ?? 'month');
   const adverb = PER_ADVERB.exec(after)?.[1];
-  return adverb === undefined ? null : (UNIT_MONTHS[adverb] ?? null);
+  return adverb === undefined ? null : monthsOf(adverb);
 }
 
 function billedIn(after: string, before: string): number | null {
   const [clause = ''] = after.split(/\b(?:or|then)\b/);
   const found = BILLED.exec(clause) ?? BILLED.exec(before);
-  if (found) return countOf(found[1]) * (UNIT_MONTHS[found[2] ?? 'month'] ?? 1);
+  if (found) return countOf(found[1]) * monthsOf(found[2] ?? 'month');
   if (MONTH_BY_MONTH.test(clause)) return 1;
   if (YEARLY_BILLING.test(clause)) return 12;
   const adverb = /^[\s;,)]*(?:usd|eur|gbp)?\s*(?:\/|per|a)?\s?(?:month|mo)?[\s;,]*(?:on|with)?\s*(\d+)-year term\b/.exec(after)?.[1];
@@ -157,7 +137,7 @@ function billedIn(after: string, before: string): number | null {
 function firstIn(words: string): number | null {
   const first = FIRST.exec(words) ?? INTRODUCTORY.exec(words) ?? FOR_MONTHS.exec(words);
   if (!first) return null;
-  return countOf(first[1]) * (UNIT_MONTHS[first[2] ?? 'month'] ?? 1);
+  return countOf(first[1]) * monthsOf(first[2] ?? 'month');
 }
 
 function countOf(words: string | undefined): number {

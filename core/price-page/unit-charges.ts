@@ -1,6 +1,6 @@
 import type { Statement } from '../price-phrase/statement';
 import { plural } from '../price-phrase/vocabulary';
-import { countedThing } from './counted-things';
+import { type CountedThing, countedThing } from './counted-things';
 import { capital } from './fees';
 import { decimal } from '../amount/decimal';
 
@@ -63,18 +63,19 @@ function eachPack(text: string): ChargeStatement | null {
   const [, size, noun = '', each = '0'] = EACH_PACK.exec(text) ?? [];
   const thing = size === undefined || A_TIME.test(noun) ? null : countedThing(noun);
   if (size === undefined || !thing) return null;
-  return {
-    kind: 'charge',
-    charge: {
-      label: labelFor(thing.quantity),
-      bucket: bucketFor(thing.quantity),
-      how: 'package',
-      ...on(thing.quantity),
-      each,
-      size: decimal(size).times(thing.factor).toFixed(),
-    },
-    beyond: true,
+  return packOf(thing, each, size, true);
+}
+
+/** Packs of so many, paid as they are begun. */
+function packOf({ quantity, factor }: CountedThing, each: string, size: string, beyond: boolean): ChargeStatement {
+  const charge = {
+    label: labelFor(quantity),
+    bucket: bucketFor(quantity),
+    ...on(quantity),
+    each,
+    size: decimal(size).times(factor).toFixed(),
   };
+  return { kind: 'charge', charge: { ...charge, how: 'package' }, ...(beyond ? { beyond } : {}) };
 }
 
 function packIn(text: string, heading: string): ChargeStatement | null {
@@ -92,18 +93,7 @@ function packIn(text: string, heading: string): ChargeStatement | null {
   const thing = countedThing(named.trim() || subjectOf(before) || heading);
   if (!thing) return null;
   const isOverage = new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over)\\b`).test(`${heading.toLowerCase()} ${text}`);
-  return {
-    kind: 'charge',
-    charge: {
-      label: labelFor(thing.quantity),
-      bucket: bucketFor(thing.quantity),
-      how: 'package',
-      ...on(thing.quantity),
-      each,
-      size: decimal(size).times(thing.factor).toFixed(),
-    },
-    ...(isOverage ? { beyond: true } : {}),
-  };
+  return packOf(thing, each, size, isOverage);
 }
 
 function oneIn(text: string, heading: string, first: string | undefined): ChargeStatement | null {
