@@ -31,7 +31,7 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
   const { state } = useWorkbench();
   const context = useCheckContext(today);
   const [asked, setAsked] = useState<Readonly<Record<Which, readonly RowKind[]>>>({ plans: PLANS_NONE, addons: PLANS_NONE });
-  const intake = useIntake();
+  const intake = useIntake(id);
   const [focus, setFocus] = useState<GridPoint & { which: Which }>({ which: 'plans', row: 0, column: 0 });
   // Questions follow the figure that raises them, right after it is painted.
   const painted = useAfterPaint(sheet);

@@ -1,12 +1,19 @@
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
+import * as z from 'zod';
 import type { SheetSource } from '#core/sheet-import/read-source';
+import { useKeptText } from '../workbench/use-kept-text';
 
 interface Taken {
   readonly name: string;
   readonly text: string;
   readonly key: number;
 }
+
+/** What was pasted and not added yet, as it is kept for a reload. */
+const keptSchema = z.array(z.object({ name: z.string(), text: z.string(), key: z.number() }));
+/** Longer pages are not kept: they can be pasted again, and the browser's storage is small. */
+const MOST_KEPT = 400_000;
 
 /** Texts that were pasted or dropped, one after the other, and what the first of them was found to hold. */
 export interface Intake {
@@ -23,14 +30,31 @@ export interface Intake {
   done(): void;
 }
 
-/** Has texts read on the server, where they are checked. */
-export function useIntake(): Intake {
+/**
+ * Has texts read on the server, where they are checked; a reload does not lose them.
+ *
+ * @param sheetId - whose texts they are
+ */
+export function useIntake(sheetId: string): Intake {
   const fetcher = useFetcher<SheetSource>();
-  const [queue, setQueue] = useState<readonly Taken[]>([]);
-  const [next, setNext] = useState(1);
+  const [kept, keep] = useKeptText(`pasted.${sheetId}`);
+  const [taken, setTaken] = useState<readonly Taken[] | null>(null);
+  const left = useMemo(() => keptTexts(kept), [kept]);
+  const queue = taken ?? left;
   const [first] = queue;
   const isReading = first !== undefined && fetcher.state !== 'idle';
   const ask = ({ text }: Taken) => void fetcher.submit(text, { method: 'post', action: '/read-source', encType: 'text/plain' });
+  const setQueue = (next: readonly Taken[]) => {
+    setTaken(next);
+    const text = next.length === 0 ? '' : JSON.stringify(next);
+    keep(text.length > MOST_KEPT ? '' : text);
+  };
+  // What was there before a reload is read again, once.
+  const again = taken === null ? left[0] : undefined;
+  const askAgain = useEffectEvent((one: Taken) => ask(one));
+  useEffect(() => {
+    if (again) askAgain(again);
+  }, [again]);
   return {
     name: first?.name ?? null,
     key: first?.key ?? 0,
@@ -38,12 +62,11 @@ export function useIntake(): Intake {
     source: first !== undefined && !isReading ? (fetcher.data ?? null) : null,
     waiting: Math.max(0, queue.length - 1),
     read(text, name) {
-      const taken = { name, text, key: next };
-      setNext(next + 1);
+      const one = { name, text, key: Math.max(0, ...queue.map(({ key }) => key)) + 1 };
       // What was refused has been told; it does not stand in the way of the next.
       const isFree = first === undefined || (!isReading && fetcher.data?.kind === 'refused');
-      setQueue((before) => (isFree ? [taken] : [...before, taken]));
-      if (isFree) ask(taken);
+      setQueue(isFree ? [one] : [...queue, one]);
+      if (isFree) ask(one);
     },
     done() {
       const [, ...others] = queue;
@@ -51,4 +74,13 @@ export function useIntake(): Intake {
       if (others[0]) ask(others[0]);
     },
   };
+}
+
+function keptTexts(kept: string): readonly Taken[] {
+  if (kept === '') return [];
+  try {
+    return keptSchema.safeParse(JSON.parse(kept)).data ?? [];
+  } catch {
+    return [];
+  }
 }

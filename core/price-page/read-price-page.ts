@@ -6,7 +6,7 @@ import { type PlainLine, sentencesOf } from './plain-line';
 import { htmlBlocks } from './html-blocks';
 import { type LinkedOffers, readLinkedData } from './linked-data';
 import { findLineGrids, findStepGrids } from './line-grid';
-import { isMenu } from './line-kinds';
+import { isMenu, isPriced } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
 import { readScriptData } from './page-data';
@@ -61,7 +61,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const isProcessor = isProcessorPage(lines, tables, format);
   const found = findPlans(lines);
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
-  const areThings = found.cards.length < 2 || found.cards.every((card) => card.lines.length <= 3);
+  const areThings = found.cards.length < 2 || found.cards.every((card) => card.lines.every(({ plain }) => isPriced(plain)));
   const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);

@@ -1,7 +1,12 @@
 import type { Statement } from '../price-phrase/statement';
+import { impossibility } from '../price-phrase/impossible';
 import { amountsIn, figuresIn } from './plain-figures';
 import type { Fact, PageAddon, PageOption, PagePlan, PageQuestion, PageRemainder, PutAside } from './page-reading';
 import type { PricePiece } from './price-pieces';
+
+/** An amount with so many digits is no price, a time of so many months no term. */
+const MOST_DIGITS = 16;
+const MOST_MONTHS = 120;
 
 interface PlanBeingRead {
   readonly name: string;
@@ -68,6 +73,10 @@ export class ReadingBuilder {
    * and the line is left to whatever else it says.
    */
   state(plan: PlanBeingRead, statement: Statement, ...lines: readonly number[]): void {
+    if (impossibility(statement) !== null) {
+      for (const line of lines) this.leaveOpen(line);
+      return;
+    }
     const at = plan.facts.findIndex((fact) => isAbout(fact.statement, statement));
     const found = plan.facts[at];
     if (!found) plan.facts.push({ statement, lines });
@@ -77,8 +86,14 @@ export class ReadingBuilder {
   }
 
   price(plan: PlanBeingRead, pieces: readonly PricePiece[]): void {
-    for (const piece of pieces) this.used.add(piece.line);
-    plan.pieces.push(...pieces);
+    for (const piece of pieces) {
+      if ((piece.amount?.length ?? 0) >= MOST_DIGITS || (piece.first ?? 1) > MOST_MONTHS || (piece.billed ?? 1) > MOST_MONTHS)
+        this.leaveOpen(piece.line);
+      else {
+        this.used.add(piece.line);
+        plan.pieces.push(piece);
+      }
+    }
   }
 
   addon(name: string, line: number): PlanBeingRead {

@@ -40,7 +40,7 @@ export function readSheetSource(text: string): SheetSource {
   if (reading.plans.some(({ facts }) => facts.length > 0) || reading.addons.length > 0) return { kind: 'page', reading, table };
   if (table) return { kind: 'table', title: '', ...table };
   return refused(
-    'no price',
+    'no price that could be put to a plan',
     'what was looked for: amounts of money with a month, a year or “once”, percentages with a fee’s name, and plans’ names above them. Copy all of the page, or type a line as the page says it',
   );
 }
