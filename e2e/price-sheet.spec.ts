@@ -138,6 +138,8 @@ test('a whole pricing page is pasted: each line says what became of it, a questi
   await pasteInto(page, 'What the page says', readFileSync('core/price-page/pages/store-gannetry.txt', 'utf8'));
   const read = page.getByRole('group', { name: 'What the page says' });
   await expect(read).toContainText('Gannetry: 3 plans and 2 add-ons');
+  await page.reload();
+  await expect(read).toContainText('Gannetry: 3 plans and 2 add-ons');
   await read.getByLabel('Which dollar the page means').click();
   await page.getByTitle('CAD').click();
   // A line leads to its figure, and the figure to its line.

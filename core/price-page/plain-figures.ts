@@ -90,7 +90,7 @@ export function amountsIn(plain: string): string[] {
 
 /** All figures of a line in plain figures, money or not; parts of words ("3rd", "A4") are none. */
 export function figuresIn(plain: string): string[] {
-  return [...plain.matchAll(/(?<![\p{L}\d./-])(\d+(?:\.\d+)?)(?![\p{L}\d]|[.-]?\p{L}{2,}-)/gu)].map(([, figure = '']) => figure);
+  return [...plain.matchAll(/(?<![\p{L}\d./]|[\p{L}\d]-)(\d+(?:\.\d+)?)(?![\p{L}\d]|[.-]?\p{L}{2,}-)/gu)].map(([, figure = '']) => figure);
 }
 
 /** What a line says without the marks of crossed-out prices. */

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { readPricePage } from './read-price-page';
+
+const kinds = (text: string) => readPricePage(text).plans.map(({ name, facts }) => [name, facts.map(({ statement }) => statement.kind)]);
+const openLines = (text: string) => readPricePage(text).open.map(({ text: line }) => line);
+
+describe('odd pages', () => {
+  it('leave open what no price sheet can hold, so that the rest can be saved', () => {
+    const page = (price: string, products: string) =>
+      `Shop\n\nSolo\n€${price}/month\n${products} products\n2 users\n\nDuo\n€19/month\n9 products\n3 users`;
+    expect(openLines(page('9'.repeat(23), '9'.repeat(20)))).toEqual([`€${'9'.repeat(23)}/month`, `${'9'.repeat(20)} products`]);
+    expect(kinds(page('9'.repeat(23), '9'.repeat(20)))).toEqual([
+      ['Solo', ['limit']],
+      ['Duo', ['term', 'limit', 'limit']],
+    ]);
+    expect(
+      openLines('Shop\n\nSolo\n€9/month\n1 site\n2 users\n\nDuo\n€19 for 99999 months\n3 sites\n5000-day free trial on every plan'),
+    ).toEqual(['€19 for 99999 months', '5000-day free trial on every plan']);
+  });
+
+  it('with two small plans and their fees are no payment processor’s', () => {
+    const page =
+      'Laden\n\nSolo\n1.234,50 € pro Jahr\n1.000 Produkte\n2,5 % Verkaufsgebühr\n\nDuo\n2.468,00 € pro Jahr\n5.000 Produkte\n1,5 % Verkaufsgebühr';
+    expect(readPricePage(page).isProcessor).toBe(false);
+    expect(kinds(page)).toEqual([
+      ['Solo', ['term', 'limit', 'charge']],
+      ['Duo', ['term', 'limit', 'charge']],
+    ]);
+  });
+
+  it('of another subject, of nothing and of negative prices state nothing', () => {
+    expect(kinds('An evening of kites\n\nWe met on the beach.\nIt was windy.')).toEqual([]);
+    expect(kinds('\n \n\n')).toEqual([]);
+    expect(openLines('Shop\n\nSolo\n€-12/month\n2 users\n\nDuo\n€19/month\n9 sites\n4 users')).toContain('€-12/month');
+  });
+
+  it('with a plan named twice at different prices ask which one holds', () => {
+    const { plans, asked } = readPricePage(
+      'Solo\n€10/month\n1 site\n2 users\n\nDuo\n€20/month\n3 sites\n4 users\n\nSolo\n€12/month\n1 site\n2 users',
+    );
+    expect(plans.map(({ name }) => name)).toEqual(['Solo', 'Duo']);
+    expect(asked.map(({ options }) => options.map(({ label }) => label))).toEqual([['10', '12']]);
+  });
+});
