@@ -2,7 +2,7 @@ import { decimal } from '../amount/decimal';
 import type { Band } from '../decision-file/price-sheet-schema';
 import { count, money, type Money, noun, percent, period } from './amount-rules';
 import { first, longest, made, many, meaning, optional, type Rule, sequence, sign, word, words } from './grammar';
-import type { ChargeDraft } from './charge-qualifiers';
+import type { ChargeDraft } from './charge-draft';
 import { quantityOf } from './vocabulary';
 
 /** Tiers as a phrase gives them; `ask` where it does not say whether each part has its own price. */

@@ -1,5 +1,6 @@
 import { allowanceThenRate, countThenRate } from './allowance-rules';
-import { type ChargeDraft, joined, type Qualifier, qualifiers, qualifiersBehind } from './charge-qualifiers';
+import type { ChargeDraft, Qualifier } from './charge-draft';
+import { joined, qualifiers, qualifiersBehind } from './charge-qualifiers';
 import { longest, made, optional, type Rule, sequence, sign, words } from './grammar';
 import {
   capital,

@@ -1,6 +1,7 @@
 import { count, money, noun, percent, period } from './amount-rules';
 import { tiersRule } from './band-rules';
-import { anOrder, type ChargeDraft } from './charge-qualifiers';
+import type { ChargeDraft } from './charge-draft';
+import { anOrder } from './charge-qualifiers';
 import { first, made, meaning, optional, type Rule, sequence, sign, word, words } from './grammar';
 import { inCurrency } from './reading';
 import { ADVERBS, isUsualQuantity, ORDER_WORDS, PERIODS, plural, quantityOf, SALES_WORDS, slugOf } from './vocabulary';
