@@ -17,7 +17,10 @@ export function PagePreview({ sheet, linesAt, place, onShow }: PagePreviewProps)
   const addons = addonsOf(sheet);
   const section = useRef<HTMLElement>(null);
   // A line that is chosen leads to its figure.
-  useEffect(() => section.current?.querySelector('td.is-active')?.scrollIntoView({ block: 'nearest' }), [place]);
+  useEffect(() => {
+    // Newer browsers answer with a promise, which an effect must not give back.
+    void section.current?.querySelector('td.is-active')?.scrollIntoView({ block: 'nearest' });
+  }, [place]);
   return (
     <section ref={section} className="page-preview" aria-label="The sheet as it would stand">
       <PreviewTable sheet={sheet} columns={columnsOf(sheet)} linesAt={linesAt} place={place} onShow={onShow} label="Plans" />
