@@ -74,3 +74,12 @@ export function withoutDivisionResidue(quantity: Decimal): Decimal {
 export function fixed(value: Decimal, places: number): string {
   return value.toDecimalPlaces(places).toFixed(places);
 }
+
+/**
+ * Whether two amounts are the same number however they are written, or both are not known.
+ *
+ * @example isSameAmount('17', '17.00') // true
+ */
+export function isSameAmount(one: string | null, other: string | null): boolean {
+  return one === null || other === null ? one === other : new Decimal(one).eq(other);
+}

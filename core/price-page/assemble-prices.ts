@@ -1,4 +1,4 @@
-import { decimal } from '../amount/decimal';
+import { decimal, isSameAmount } from '../amount/decimal';
 import type { StatedTerm, Statement } from '../price-phrase/statement';
 import type { Fact } from './page-reading';
 import type { PricePiece } from './price-pieces';
@@ -67,7 +67,7 @@ function addTerm({ facts, doubts }: AssembledPrices, term: StatedTerm, lines: re
     return;
   }
   const former = found.statement.term;
-  if (isSame(former.price, term.price)) facts[at] = { ...found, lines: [...found.lines, ...lines] };
+  if (isSameAmount(former.price, term.price)) facts[at] = { ...found, lines: [...found.lines, ...lines] };
   else if (isRounded(former, term)) facts[at] = { ...found, lines: [...found.lines, ...lines] };
   else {
     doubts.push({
@@ -81,10 +81,6 @@ function addTerm({ facts, doubts }: AssembledPrices, term: StatedTerm, lines: re
 
 function hasTerm({ facts }: AssembledPrices, months: number): boolean {
   return facts.some(({ statement }) => statement.kind === 'term' && statement.term.months === months);
-}
-
-function isSame(one: string | null, other: string | null): boolean {
-  return one === null || other === null ? one === other : decimal(one).eq(other);
 }
 
 /** Whether two prices for several months are the same but for the rounding of a month's share. */
@@ -135,7 +131,7 @@ function monthsAhead(total: PricePiece | undefined, shown: PricePiece | undefine
 }
 
 function isAlike(piece: PricePiece, shown: PricePiece | undefined): boolean {
-  return shown !== undefined && isSame(piece.amount, shown.amount) && piece.per === shown.per;
+  return shown !== undefined && isSameAmount(piece.amount, shown.amount) && piece.per === shown.per;
 }
 
 /** Terms whose price stays. */
@@ -230,7 +226,7 @@ function crossedOut(
     return;
   }
   const at = assembled.facts.findIndex(
-    ({ statement }) => statement.kind === 'term' && statement.term.months === per && isSame(statement.term.price, shown.amount),
+    ({ statement }) => statement.kind === 'term' && statement.term.months === per && isSameAmount(statement.term.price, shown.amount),
   );
   const found = assembled.facts[at];
   if (!found || found.statement.kind !== 'term') return void put('a crossed-out price; what is paid stands beside it');

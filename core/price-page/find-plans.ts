@@ -14,7 +14,8 @@ import {
 } from './plan-names';
 import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
 import { unitChargeIn } from './unit-charges';
-import { dayStatements, isWithoutJoiningFee } from './whole-page';
+import { dayStatements, isWithoutJoiningFee } from './sale-conditions';
+import { wholeWords } from './whole-words';
 
 /** How far above its price a name stands at most where the price comes last in its card. */
 const FARTHEST_BEFORE_PRICE = 14;
@@ -205,11 +206,7 @@ function namesPlan({ plain, text }: PlainLine, plans: readonly PlanHead[], lines
   if (isButton(plain) || /^(?:everything|all) in\b/i.test(plain) || !/\d/.test(plain)) return false;
   return plans.some(({ name }) => {
     const words = nameWords(lines[name]?.text ?? '');
-    return (
-      words.length > 2 &&
-      text !== words &&
-      new RegExp(`(?<!\\p{L})${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?!\\p{L})`, 'u').test(text)
-    );
+    return words.length > 2 && text !== words && wholeWords(words).test(text);
   });
 }
 

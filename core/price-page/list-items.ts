@@ -4,7 +4,7 @@ import { bareNoun, countedThing, inQuantity } from './counted-things';
 import { feesIn } from './fees';
 import { unitChargeIn } from './unit-charges';
 import { CROSSED_OUT, shownText } from './page-blocks';
-import { dayStatements } from './whole-page';
+import { dayStatements } from './sale-conditions';
 
 /** What an item of a plan's list states, and what of it is only words. */
 export interface ReadItem {

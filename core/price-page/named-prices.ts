@@ -1,4 +1,5 @@
 import { type PricePiece, pricePieces } from './price-pieces';
+import { wholeWords } from './whole-words';
 
 /** A price that a sentence states of a plan. */
 export interface NamedPrice {
@@ -47,11 +48,7 @@ export function namedPrices(
 function placesOf(text: string, names: readonly string[]): Array<{ name: string; from: number }> {
   const found = [...names]
     .sort((a, b) => b.length - a.length)
-    .flatMap((name) =>
-      [...text.matchAll(new RegExp(`(?<![\\p{L}\\d])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\d])`, 'gu'))].map(
-        (match) => ({ name, from: match.index }),
-      ),
-    );
+    .flatMap((name) => [...text.matchAll(wholeWords(name, 'g'))].map((match) => ({ name, from: match.index })));
   const apart = found.filter(
     ({ name, from }) =>
       !found.some((other) => other.name.length > name.length && other.from <= from && other.from + other.name.length >= from + name.length),

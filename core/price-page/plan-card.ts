@@ -7,7 +7,7 @@ import { stepCharge } from './page-tables';
 import { isPriceLine, isPriceTail, type PriceLine, pricePieces, wordPrice } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { countedThing } from './counted-things';
-import { dayStatements } from './whole-page';
+import { dayStatements } from './sale-conditions';
 
 /** Reads the stretch of a page that is about one plan: its prices first, then what is in it. */
 export function readCard(card: PlanCard, builder: ReadingBuilder): void {

@@ -1,5 +1,6 @@
 import type { SectionKind } from './line-kinds';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
+import { wholeWords } from './whole-words';
 
 /** Where on a page a line stands, as far as that says what it is about. */
 export interface Place {
@@ -31,7 +32,7 @@ export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>
 function isNamed(name: string, plain: string): boolean {
   if (name.length < 2) return false;
   const isCommon = /^(?:free|basic|plus|pro|start|plan|small|medium|large)$/i.test(name);
-  return new RegExp(`(?<![\\p{L}\\d])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\d])`, isCommon ? 'u' : 'iu').test(plain);
+  return wholeWords(name, isCommon ? '' : 'i').test(plain);
 }
 
 export function isFree({ pieces }: PlanBeingRead): boolean {

@@ -3,8 +3,8 @@ import { feesIn, isRate } from './fees';
 import type { PlainLine } from './plain-line';
 import { isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
 import type { ReadingBuilder } from './reading-builder';
-import type { WholePage } from './page-statements';
-import { isWithoutJoiningFee, taxStatedIn } from './whole-page';
+import type { WholePage } from './page-conditions';
+import { isWithoutJoiningFee, taxStatedIn } from './sale-conditions';
 
 /** Sections of a processor's page whose rates are not those of taking a payment. */
 const BESIDES = /\b(?:conversion|chargebacks?|payouts?|refunds?|disputes?|volumes?)\b/i;

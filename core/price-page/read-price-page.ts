@@ -1,4 +1,4 @@
-import { decimal } from '../amount/decimal';
+import { isSameAmount } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
 import { feesIn } from './fees';
 import { findPlans } from './find-plans';
@@ -17,7 +17,7 @@ import { planTable } from './page-tables';
 import { isRateTable, readPlanTable, readPriceList, readRateTable } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
 import { readProcessor } from './processor-page';
-import type { WholePage } from './page-statements';
+import type { WholePage } from './page-conditions';
 import { readRest } from './rest-of-page';
 import { settlePrices } from './settle-prices';
 import { textBlocks } from './text-blocks';
@@ -156,7 +156,7 @@ function confirmByData({ linkedData }: PageBlocks, builder: ReadingBuilder): voi
       const shown = plan.facts[at];
       const hasNone = !plan.facts.some((fact) => fact.statement.kind === 'term') && plan.pieces.length === 0;
       if (hasNone) builder.state(plan, statement, builder.addLine(`In the page’s data: ${name}, ${statement.term.price ?? ''}`));
-      if (shown?.statement.kind !== 'term' || isSamePrice(shown.statement.term.price, statement.term.price) || shown.statement.term.intro)
+      if (shown?.statement.kind !== 'term' || isSameAmount(shown.statement.term.price, statement.term.price) || shown.statement.term.intro)
         continue;
       plan.facts.splice(at, 1);
       const line = builder.addLine(`In the page’s data: ${name}, ${statement.term.price ?? ''}`);
@@ -171,10 +171,6 @@ function confirmByData({ linkedData }: PageBlocks, builder: ReadingBuilder): voi
       );
     }
   }
-}
-
-function isSamePrice(one: string | null, other: string | null): boolean {
-  return one === null || other === null ? one === other : decimal(one).eq(other);
 }
 
 /** Offers of schema.org data, each price with what it says, or a question where it does not say how often it is paid. */

@@ -5,7 +5,7 @@ import { addonAt } from './add-ons';
 import { feesIn } from './fees';
 import { pricePieces, wordPrice } from './price-pieces';
 import type { ReadingBuilder } from './reading-builder';
-import type { WholePage } from './page-statements';
+import type { WholePage } from './page-conditions';
 
 /** What surrounds a table of plans. */
 interface TableSurroundings {

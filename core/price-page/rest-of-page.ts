@@ -6,7 +6,7 @@ import { nameWords } from './plan-names';
 import { isBadge, isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
 import { markOf, readItem } from './list-items';
 import { namedPrices } from './named-prices';
-import { type WholePage, wholePageOf } from './page-statements';
+import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, type Place, plansFor } from './plans-meant';
 import type { PageOption } from './page-reading';
 import { isPriceLine } from './price-pieces';
@@ -81,7 +81,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!line) return 0;
   const before = builder.isUsed(line.line);
   const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
-  wholePageOf(line, lines[at + 1], place, builder, page);
+  readConditions(line, lines[at + 1], place, builder, page);
   const next = lines[at + 1];
   const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
   if (place.section === 'every plan' && !isPriced && readEveryPlan(line, builder)) return 0;

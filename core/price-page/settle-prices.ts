@@ -2,7 +2,7 @@ import { decimal } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
 import { assemblePrices, type PriceDoubt } from './assemble-prices';
 import type { Fact } from './page-reading';
-import type { WholePage } from './page-statements';
+import type { WholePage } from './page-conditions';
 import type { ReadingBuilder } from './reading-builder';
 
 const DOUBTS: Readonly<Record<PriceDoubt['about'], string>> = {

@@ -4,7 +4,7 @@ import { feesIn } from './fees';
 import { feature, featureName, limitsIn } from './list-items';
 import { isPriceLine, type PricePiece, pricePieces, wordPrice } from './price-pieces';
 import { unitChargeIn } from './unit-charges';
-import { dayStatements } from './whole-page';
+import { dayStatements } from './sale-conditions';
 
 /** A cell of a row, in plain figures. */
 export interface RowCell {

@@ -1,5 +1,6 @@
 import type { PlainLine } from './plain-line';
 import { isButton } from './line-kinds';
+import { wholeWords } from './whole-words';
 
 /**
  * Whose page it is: the name that its title and its first lines have in common, or its first line; '' if neither reads
@@ -14,11 +15,6 @@ export function vendorOf(lines: readonly PlainLine[], title: string, plans: read
     .filter(isName);
   const parts = title.split(/\s*[|–—·:]\s*|\s+-\s+/).filter((part) => !/^(?:plans?|pricing|prices?|compare|what it costs)\b/i.test(part));
   const inTitle = firsts.find((text) => title.includes(text)) ?? parts.find(isName);
-  const again = firsts.find((text) => lines.some(({ text: other }) => other !== text && isWithin(text, other)));
+  const again = firsts.find((text) => lines.some(({ text: other }) => other !== text && wholeWords(text).test(other)));
   return inTitle ?? again ?? firsts[0] ?? '';
-}
-
-/** Whether a name stands in a text as whole words. */
-function isWithin(name: string, text: string): boolean {
-  return new RegExp(`(?<![\\p{L}\\d])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\d])`, 'u').test(text);
 }

@@ -63,18 +63,18 @@ export function applyReading(
   context: ApplyContext,
 ): AppliedReading {
   const words = new Map(reading.lines.map(({ line, text }) => [line, text]));
-  const run = new Application(prepared(sheet, reading), words, differing, context);
+  const filled = new SheetBeingFilled(prepared(sheet, reading), words, differing, context);
   const answered = reading.asked.flatMap(({ options, lines }, index) => {
     const option = options[answers[index] ?? -1];
     return (option?.statements ?? []).map(({ plan, statement }) => ({ plan, statement, lines }));
   });
   for (const plan of reading.plans) {
     const also = answered.filter((one) => one.plan === plan.name);
-    run.plan(plan.name, reading, [...plan.facts, ...also]);
+    filled.plan(plan.name, reading, [...plan.facts, ...also]);
   }
   for (const addon of reading.addons)
-    run.addon(addon.name, reading, [...addon.facts, ...answered.filter((one) => one.plan === addon.name)]);
-  return run.result();
+    filled.addon(addon.name, reading, [...addon.facts, ...answered.filter((one) => one.plan === addon.name)]);
+  return filled.result();
 }
 
 /** A sheet that is still blank takes the kind and the name of what the page is about. */
@@ -97,7 +97,8 @@ function withProcessorName(sheet: Extract<PriceSheet, { kind: 'processor' }>, la
   return { ...sheet, processor: { ...sheet.processor, label } };
 }
 
-class Application {
+/** A sheet while a page's parts are put on it, one after the other. */
+class SheetBeingFilled {
   private readonly linesAt = new Map<string, number[]>();
   private readonly differingFigures: DifferingFigure[] = [];
   private readonly problems = new Set<string>();

@@ -1,4 +1,4 @@
-import { decimal, HUNDRED } from '../amount/decimal';
+import { decimal, HUNDRED, isSameAmount } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { PriceSheet } from '../decision/price-sheet';
 import type { Mark } from '../decision/sheet-notes';
@@ -102,7 +102,7 @@ function changeOf(part: Part, statement: Exclude<Statement, { kind: 'offer' }>, 
       const { months } = statement.term;
       const found = part.terms?.find((term) => term.months === months);
       const term: Term = { ...found, ...statement.term, id: found?.id ?? newId() };
-      const former = found && found.price !== null && !isSame(found.price, term.price) ? termSentence(found, withPoint) : undefined;
+      const former = found && found.price !== null && !isSameAmount(found.price, term.price) ? termSentence(found, withPoint) : undefined;
       return { part: { ...part, terms: withTermOf(part.terms ?? [], term) }, place: { kind: 'term', months }, former };
     }
     case 'introduction':
@@ -121,7 +121,7 @@ function changeOf(part: Part, statement: Exclude<Statement, { kind: 'offer' }>, 
       const { [quantity]: before, ...others } = part.limits ?? {};
       if (statement.most === true || statement.most === null)
         return { part: { ...part, limits: others }, place, mark: statement.most ? 'unlimited' : 'not-known' };
-      const former = before !== undefined && !isSame(before, statement.most) ? `at most ${before}` : undefined;
+      const former = before !== undefined && !isSameAmount(before, statement.most) ? `at most ${before}` : undefined;
       return { part: { ...part, limits: { ...part.limits, [quantity]: statement.most } }, place, former };
     }
     case 'feature':
@@ -141,10 +141,6 @@ function changeOf(part: Part, statement: Exclude<Statement, { kind: 'offer' }>, 
     case 'currency':
       return { part: { ...part, currency: statement.code } };
   }
-}
-
-function isSame(one: string | null, other: string | null): boolean {
-  return one === null || other === null ? one === other : decimal(one).eq(other);
 }
 
 /** The terms with one of them changed, or one more before the first that is longer; once and for good comes last. */

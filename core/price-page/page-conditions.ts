@@ -3,7 +3,7 @@ import { countedThing } from './counted-things';
 import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
 import type { ReadingBuilder } from './reading-builder';
-import { dayStatements, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './whole-page';
+import { dayStatements, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './sale-conditions';
 
 /** What the lines outside the plans say of the whole page. */
 export interface WholePage {
@@ -18,7 +18,7 @@ export interface WholePage {
 }
 
 /** What holds for the whole page: trials, refunds, tax, joining fees, how prices are meant. */
-export function wholePageOf(
+export function readConditions(
   { plain, line }: PlainLine,
   next: PlainLine | undefined,
   place: Place,
