@@ -1,7 +1,8 @@
 import { memo, useMemo } from 'react';
 import { featuresOf, featureWords } from '#core/wording/need-words';
 import type { RowKind } from '#core/price-phrase/row-kind';
-import { type GridRow, rowOf, type Section } from '#core/price-sheet/grid-rows';
+import { type GridRow, rowOf } from '#core/price-sheet/grid-rows';
+import type { Section } from '#core/price-sheet/rows/row-rule';
 import { termWords } from '#core/wording/term-words';
 import { ChoiceField } from '../components/choice-field';
 import { useWorkbench } from '../workbench/workbench-context';

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { CellState } from '#core/price-sheet/grid-cell';
+import type { CellState } from '#core/price-sheet/rows/row-rule';
 import { CandidateTag } from '../components/candidate-tag';
 
 interface GridCellViewProps {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
-import { type CellWriter, type GridCell, gridCell } from '#core/price-sheet/grid-cell';
+import { type GridCell, gridCell } from '#core/price-sheet/grid-cell';
+import type { CellWriter } from '#core/price-sheet/rows/row-rule';
 import type { GridRow } from '#core/price-sheet/grid-rows';
 import { type Part, termIn } from '#core/price-sheet/parts';
 import { monthlyEquivalent } from '#core/price-sheet/term-price';

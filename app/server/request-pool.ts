@@ -14,10 +14,11 @@ export interface RequestPool {
 
 /**
  * Requests that are known to take their time have threads of their own, so that nobody waits behind them; and what only
- * reads something in does not wait behind reports and pages of others, which can take many seconds.
+ * reads something in does not wait behind reports and pages of others, which can take many seconds. The place that shows
+ * a report is no slower than the others, and does not wait behind files of it either.
  */
 const LONG_PATHS = {
-  heavy: [/\/report(\/|\.data|$)/, /^\/watch(\/|\.data|$)/, /\.xlsx(\.data)?$/],
+  heavy: [/\/report\/[^/]+$/, /^\/watch(\/|\.data|$)/, /\.xlsx(\.data)?$/],
   reading: [/^\/decisions\/import/, /^\/read-/, /\.ics(\.data)?$/, /^\/data(\/|\.data|$)/],
 } as const;
 const LARGE_BYTES = 256 * 1024;

@@ -1,13 +1,14 @@
-import { count, money, notKnown, noun, percent, whole, wholeCount } from './amount-rules';
+import { count, noun, whole } from './amount-rules';
 import { type ChargeHead, chargeRule } from './charge-rules';
-import { first, longest, made, type Match, optional, type Rule, sequence, sign, word, words } from './grammar';
+import { first, longest, made, type Match, type Rule, sequence, sign, words } from './grammar';
 import { limitRule } from './limit-rules';
 import { otherRule } from './other-rules';
 import { impossibility } from './impossible';
-import { inCurrency, type Reading, states } from './reading';
+import { type Reading, states } from './reading';
+import { rowFigure } from './row-figures';
 import { headingOf, type RowKind } from './row-kind';
 import type { Clause, Option, Statement } from './statement';
-import { bareAmount, details, NOT_SAID, termRule } from './term-rules';
+import { bareAmount, termRule } from './term-rules';
 import { readTheOtherWay, type Token, tokensOf } from './tokens';
 import { type Bucket, quantityOf, slugOf } from './vocabulary';
 
@@ -191,7 +192,7 @@ function looseHead(tokens: readonly Token[], at: number, source: string, known: 
 
 function readAt(tokens: readonly Token[], at: number, row: RowKind | null, label: string | undefined): Match<Reading> | null {
   const bareHere = label === undefined ? bareAmount : () => null;
-  const bare = row ? bareIn(row) : bareHere;
+  const bare = row ? rowFigure(row) : bareHere;
   return longest<Reading>(bare, termRule, chargeRule(headOf(row, label)), limitRule, otherRule)(tokens, at);
 }
 
@@ -201,76 +202,6 @@ const plainRules: Rule<Reading> = longest<Reading>(termRule, chargeRule(null), l
 function headOf(row: RowKind | null, label: string | undefined): ChargeHead | null {
   if (row?.kind === 'charge') return { label: row.label, bucket: row.bucket, ...(row.only ? { only: row.only } : {}) };
   return label === undefined ? null : { label };
-}
-
-const termFigure = whole(money);
-const NONE = words('none', 'nothing', 'no', 'free');
-const UNLIMITED = words('unlimited', 'no limit', '∞', 'yes');
-
-/** What a bare figure means in a row. */
-function bareIn(row: RowKind): Rule<Reading> {
-  switch (row.kind) {
-    case 'term':
-      return first<Reading>(
-        made(whole(sequence(money, details)), ([price, rest]) =>
-          states({ kind: 'term', term: { months: row.months, price: price.amount, ...rest }, ...inCurrency(price) }),
-        ),
-        made(NOT_SAID, () => states({ kind: 'term', term: { months: row.months, price: null } })),
-        made(NONE, () => states({ kind: 'term', term: { months: row.months, price: '0' } })),
-      );
-    case 'joining':
-      return first<Reading>(
-        made(termFigure, (price) =>
-          price.amount === null ? null : states({ kind: 'joining', label: 'Joining fee', amount: price.amount, ...inCurrency(price) }),
-        ),
-        made(NONE, () => states({ kind: 'joining', label: 'Joining fee', amount: '0' })),
-      );
-    case 'limit':
-      return first<Reading>(
-        made(whole(count), (most) => states({ kind: 'limit', quantity: row.quantity, most })),
-        made(whole(money), ({ amount, currency }) =>
-          amount === null
-            ? null
-            : states({ kind: 'limit', quantity: row.quantity, most: amount, ...inCurrency(currency ? { currency } : {}) }),
-        ),
-        made(notKnown, () => states({ kind: 'limit', quantity: row.quantity, most: null })),
-        made(UNLIMITED, () => states({ kind: 'limit', quantity: row.quantity, most: true })),
-        made(words('none', 'not offered', 'no'), () => states({ kind: 'limit', quantity: row.quantity, most: '0' })),
-        made(sequence(whole(count)), ([most]) => states({ kind: 'limit', quantity: row.quantity, most })),
-      );
-    case 'feature':
-      return first<Reading>(
-        made(words('yes', 'y', '✓', '✔', 'included', 'x', 'available', 'unlimited'), () =>
-          states({ kind: 'feature', feature: row.feature, value: true }),
-        ),
-        made(words('no', 'n', '✗', '✕', 'not included', 'not offered', 'none', '-', 'not available'), () =>
-          states({ kind: 'feature', feature: row.feature, value: false }),
-        ),
-        made(notKnown, () => states({ kind: 'feature', feature: row.feature, value: null })),
-        made(whole(count), (value) => states({ kind: 'feature', feature: row.feature, value })),
-      );
-    case 'trial':
-    case 'refund':
-      return made(whole(sequence(wholeCount, optional(word('day', 'days')))), ([days]) => states({ kind: row.kind, days }));
-    case 'saving':
-      return made(percent, ({ percent: saved }) => (saved === null ? null : states({ kind: 'saving', percent: saved })));
-    case 'charge':
-      return chargeFigure(row);
-  }
-}
-
-/** A bare amount, percentage or "nothing" in a row of charges. */
-function chargeFigure({ label, bucket, how = 'per-order', on, only }: Extract<RowKind, { kind: 'charge' }>): Rule<Reading> {
-  if (how !== 'per-order' && how !== 'per-unit') return () => null;
-  const shared = { label, bucket, ...(on === undefined || on === 'orders' ? {} : { on }), ...(only ? { only } : {}) };
-  return first<Reading>(
-    made(whole(money), (price) => states({ kind: 'charge', charge: { ...shared, how, each: price.amount }, ...inCurrency(price) })),
-    made(whole(sequence(money, word('each'))), ([price]) =>
-      states({ kind: 'charge', charge: { ...shared, how: 'per-unit', each: price.amount }, ...inCurrency(price) }),
-    ),
-    made(whole(percent), ({ percent: rate }) => states({ kind: 'charge', charge: { ...shared, how, percent: rate } })),
-    made(whole(NONE), () => states({ kind: 'charge', charge: { ...shared, how, percent: '0' } })),
-  );
 }
 
 /** A reading as a clause; where a number can be read two ways and it matters, the question which way. */

@@ -7,7 +7,7 @@ import { chargeWords, termSentence, withPoint } from '../price-phrase/price-sent
 import type { StatedCharge, Statement } from '../price-phrase/statement';
 import { quantityOf } from '../price-phrase/vocabulary';
 import { noteFigure, withMark } from './figure-notes';
-import { type FigurePlace, limitName, type Part, partsOf, placeOf, withPart } from './parts';
+import { type FigurePlace, limitName, type Part, partsOf, placeOf, withPart, withTermOf } from './parts';
 
 /** What statements are put on a sheet with. */
 export interface ApplyContext {
@@ -141,14 +141,6 @@ function changeOf(part: Part, statement: Exclude<Statement, { kind: 'offer' }>, 
     case 'currency':
       return { part: { ...part, currency: statement.code } };
   }
-}
-
-/** The terms with one of them changed, or one more before the first that is longer; once and for good comes last. */
-export function withTermOf(terms: readonly Term[], term: Term): Term[] {
-  if (terms.some(({ id }) => id === term.id)) return terms.map((one) => (one.id === term.id ? term : one));
-  const length = ({ months }: Term) => months || Infinity;
-  const at = terms.findIndex((one) => length(one) > length(term));
-  return at < 0 ? [...terms, term] : [...terms.slice(0, at), term, ...terms.slice(at)];
 }
 
 function onEveryTerm(part: Part, change: (term: Term) => Term, what: string): Change {

@@ -8,11 +8,12 @@ import { withPoint } from '../price-phrase/price-sentence';
 import { readPhrase, statementsOf } from '../price-phrase/read-phrase';
 import { applyStatements } from './apply-statements';
 import { nextState, statesOf, withCellState } from './cell-state';
-import { type CellWriter, gridCell } from './grid-cell';
+import { gridCell } from './grid-cell';
 import { gridRows, rowOf } from './grid-rows';
 import { sentencesOf } from './part-sentences';
 import { columnsOf, withPart } from './parts';
 import { readCell, withCell } from './read-cell';
+import type { CellWriter } from './rows/row-rule';
 import { typedSheet } from '../tests/typed-sheet';
 
 const write: CellWriter = { money: (amount) => decimal(amount).toFixed(2), number: (text) => text, phrase: withPoint };

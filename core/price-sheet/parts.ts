@@ -111,6 +111,14 @@ export function termIn(part: Part, { months, nth = 0 }: { readonly months: numbe
   return part.terms?.filter((term) => term.months === months)[nth];
 }
 
+/** The terms with one of them changed, or one more before the first that is longer; once and for good comes last. */
+export function withTermOf(terms: readonly Term[], term: Term): Term[] {
+  if (terms.some(({ id }) => id === term.id)) return terms.map((one) => (one.id === term.id ? term : one));
+  const length = ({ months }: Term) => months || Infinity;
+  const at = terms.findIndex((one) => length(one) > length(term));
+  return at < 0 ? [...terms, term] : [...terms.slice(0, at), term, ...terms.slice(at)];
+}
+
 /** A figure's place on its sheet: which part, and which of its figures. */
 export type FigurePlace =
   /** `nth`: of several terms of one length, counted from 0. */

@@ -1,21 +1,23 @@
 import type { PriceSheet } from '../decision/price-sheet';
 import { readPhrase } from '../price-phrase/read-phrase';
 import type { Clause, Statement } from '../price-phrase/statement';
-import { type ApplyContext, applyStatements, withTermOf } from './apply-statements';
-import { type CellState, figureAt } from './grid-cell';
-import { chargeIn, type GridRow } from './grid-rows';
+import { type ApplyContext, applyStatements } from './apply-statements';
 import { withCellState } from './cell-state';
-import { type Part, placeOf, termIn, withPart } from './parts';
 import { withMark } from './figure-notes';
+import { figureAt } from './grid-cell';
+import type { GridRow } from './grid-rows';
+import { type Part, placeOf, withPart } from './parts';
+import { ruleOf } from './rows/kinds';
+import type { CellText, NoFigure } from './rows/row-rule';
 
 /** What a text typed into a cell was read as. */
 export type CellReading =
-  | { readonly kind: 'state'; readonly state: Exclude<CellState, 'stated'> }
+  | { readonly kind: 'state'; readonly state: NoFigure }
   | { readonly kind: 'statements'; readonly statements: readonly Statement[] }
   /** Something is ambiguous or not understood: nothing is taken over until it is settled. */
   | { readonly kind: 'open'; readonly clauses: readonly Clause[] };
 
-const STATE_TEXTS: Readonly<Record<string, Exclude<CellState, 'stated'>>> = {
+const STATE_TEXTS: Readonly<Record<string, NoFigure>> = {
   '': 'empty',
   '–': 'empty',
   '-': 'empty',
@@ -49,9 +51,6 @@ function inRow(statement: Statement, { kind }: GridRow): Statement {
   return charge.on !== undefined || charge.how === 'per-order' ? statement : { ...statement, charge: { ...charge, on: kind.on } };
 }
 
-/** A typed text can replace all that a cell says, or only its figure: an introductory price stays. */
-export type CellText = 'all' | 'figure';
-
 /** The sheet with what was read from a cell, and what could not be put there in words. */
 export function withCell(
   sheet: PriceSheet,
@@ -62,42 +61,12 @@ export function withCell(
   context: ApplyContext,
 ): { sheet: PriceSheet; problems: readonly string[] } {
   if (reading.kind === 'state') return { sheet: withCellState(sheet, part.id, row, reading.state, context.newId), problems: [] };
-  const at = figureAt(part, row);
-  const place = at && placeOf(part.id, at);
+  const place = placeOf(part.id, figureAt(part, row));
   const [only, ...others] = reading.statements;
-  const unmarked = (one: PriceSheet) => (place === null ? one : withMark(one, place, null));
-  const retyped = only && others.length === 0 ? retypedPart(part, row, only, replaces, context.newId) : null;
+  const unmarked = (one: PriceSheet) => withMark(one, place, null);
+  const rule = ruleOf(row.kind);
+  const retyped = only && others.length === 0 ? rule.retyped?.(part, row.kind, only, replaces, context.newId) : null;
   if (retyped) return { sheet: unmarked(withPart(sheet, part.id, () => retyped)), problems: [] };
   const { sheet: changed, problems } = applyStatements(sheet, part.id, reading.statements, context);
   return { sheet: unmarked(changed), problems };
-}
-
-/** What is retyped in its cell is the same thing, corrected: not another statement beside the former. Null if it is something else. */
-function retypedPart(part: Part, row: GridRow, statement: Statement, replaces: CellText, newId: () => string): Part | null {
-  const { kind } = row;
-  const found = chargeIn(part, row);
-  if (found && statement.kind === 'charge' && kind.kind === 'charge')
-    return { ...part, charges: (part.charges ?? []).map((charge) => (charge === found ? { id: found.id, ...statement.charge } : charge)) };
-  if (kind.kind === 'term' && statement.kind === 'term' && statement.term.months === kind.months) {
-    const term = termIn(part, kind);
-    const kept = replaces === 'figure' ? term : undefined;
-    return { ...part, terms: withTermOf(part.terms ?? [], { ...kept, ...statement.term, id: term?.id ?? newId() }) };
-  }
-  if (kind.kind === 'term' && statement.kind === 'introduction') return withIntroduction(part, kind, statement);
-  const [fee, ...others] = part.once ?? [];
-  if (kind.kind === 'joining' && statement.kind === 'joining' && fee)
-    return { ...part, once: [{ ...fee, amount: statement.amount }, ...others] };
-  return null;
-}
-
-/** An introductory price typed into the cell of a term is that term's alone. */
-function withIntroduction(
-  part: Part,
-  kind: Extract<GridRow['kind'], { kind: 'term' }>,
-  { intro, time }: Extract<Statement, { kind: 'introduction' }>,
-): Part | null {
-  const term = termIn(part, kind);
-  if (!term || term.months === 0) return null;
-  const periods = 'payments' in time ? time.payments : time.months / term.months;
-  return Number.isInteger(periods) ? { ...part, terms: withTermOf(part.terms ?? [], { ...term, intro: { ...intro, periods } }) } : null;
 }

@@ -1,7 +1,7 @@
 import type { PriceSheet } from '../decision/price-sheet';
 import { noteFigure } from '../price-sheet/figure-notes';
 import { columnsOf, type FigurePlace, placeOf, withPart } from '../price-sheet/parts';
-import { withTermOf } from '../price-sheet/apply-statements';
+import { withTermOf } from '../price-sheet/parts';
 import type { FoundChange } from './found-change';
 
 /** Where and when a page was seen. */

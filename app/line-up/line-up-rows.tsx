@@ -1,0 +1,203 @@
+import type { ReactNode } from 'react';
+import type { LineUpColumn } from '#core/comparison/line-up';
+import type { Bucket } from '#core/pricing/ledger-line';
+import { useWriter } from '../locale/locale';
+import type { Writer } from '../locale/writer';
+import { firstReason } from '../proposals/reason-words';
+import { useWorkbench } from '../workbench/workbench-context';
+import { BucketBar } from './bucket-bar';
+import { FigureButton, type OpenFigure } from './figure-button';
+import { type DrawnColumns, LineUpRow } from './line-up-row';
+import { RoomToGrow, ToFindOut } from './standing-cells';
+
+/** What rows of the line-up are drawn from. */
+export interface RowsProps {
+  readonly drawn: DrawnColumns;
+  /** The figure that is open beside the table. */
+  readonly open: OpenFigure | null;
+  onOpen(figure: OpenFigure): void;
+}
+
+/** A figure of a column that opens how it came about. */
+function Opening({
+  column,
+  what,
+  label,
+  text,
+  open,
+  onOpen,
+}: Omit<RowsProps, 'drawn'> & {
+  column: LineUpColumn;
+  what: Omit<Extract<OpenFigure, { kind: 'figure' }>, 'kind' | 'candidate'>;
+  label: string;
+  text: ReactNode;
+}) {
+  const figure = { kind: 'figure', candidate: column.id, ...what } as const;
+  return <FigureButton figure={figure} label={`${label}, ${column.label}`} open={open} onOpen={onOpen} text={text} />;
+}
+
+function RowName({ name, meaning }: { name: string; meaning?: string }) {
+  return (
+    <th scope="row" title={meaning}>
+      {name}
+    </th>
+  );
+}
+
+/** The bottom line, and the bar of what it is made of. */
+export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readonly buckets: readonly Bucket[] }) {
+  const { decision } = useWorkbench().state.workbench;
+  const write = useWriter();
+  const { columns, leader } = drawn;
+  const largest = Math.max(...columns.map(({ result }) => Number(result.total)), 1);
+  return (
+    <>
+      <LineUpRow
+        drawn={drawn}
+        className="total-row"
+        head={<RowName name={`Total, ${decision.months} months`} meaning="Everything over the whole horizon" />}
+        cell={(column) => (
+          <>
+            <Opening
+              column={column}
+              what={{}}
+              label="Total"
+              text={<Total column={column} currency={decision.currency} />}
+              open={open}
+              onOpen={onOpen}
+            />
+            <span className="difference">{differenceWords(column.difference, column.id === leader?.id, write)}</span>
+            {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
+          </>
+        )}
+      />
+      <LineUpRow
+        drawn={drawn}
+        className="bar-row"
+        head={
+          <th scope="row">
+            <span className="visually-hidden">Make-up of the total</span>
+          </th>
+        }
+        cell={(column) => <BucketBar column={column} buckets={buckets} largest={largest} />}
+      />
+    </>
+  );
+}
+
+const YEARS = ['First year', 'Second year', 'Third year', 'Fourth year', 'Fifth year'];
+
+/** What each year comes to, where there is more than one. */
+export function YearRows({ drawn, open, onOpen }: RowsProps) {
+  const write = useWriter();
+  const years = drawn.columns[0]?.years.length ?? 0;
+  if (years < 2) return null;
+  return Array.from({ length: years }, (_, year) => {
+    const name = YEARS[year] ?? `Year ${year + 1}`;
+    return (
+      <LineUpRow
+        key={year}
+        drawn={drawn}
+        className={year === 0 ? 'group-start' : ''}
+        head={<RowName name={name} />}
+        cell={(column) => (
+          <>
+            <Opening
+              column={column}
+              what={{ year }}
+              label={name}
+              text={write.whole(column.years[year] ?? '0')}
+              open={open}
+              onOpen={onOpen}
+            />
+            {year > 0 && <YearChange percent={column.yearChange[year - 1] ?? null} />}
+          </>
+        )}
+      />
+    );
+  });
+}
+
+type Rate = NonNullable<Extract<OpenFigure, { kind: 'figure' }>['rate']>;
+
+/** What the total is per order and of sales, and what is left. */
+export function RateRows({ drawn, open, onOpen }: RowsProps) {
+  const { currency } = useWorkbench().state.workbench.decision;
+  const write = useWriter();
+  const row = (rate: Rate, name: string, meaning: string, text: (column: LineUpColumn) => string | null) => (
+    <LineUpRow
+      drawn={drawn}
+      className={rate === 'per-order' ? 'group-start' : ''}
+      head={<RowName name={name} meaning={meaning} />}
+      cell={(column) => {
+        const words = text(column);
+        if (words === null) return <span className="nothing">–</span>;
+        return <Opening column={column} what={{ rate }} label={name} text={words} open={open} onOpen={onOpen} />;
+      }}
+    />
+  );
+  return (
+    <>
+      {row('per-order', 'Per order', 'The total divided by the orders of the whole horizon', ({ result: { perOrder } }) =>
+        perOrder === null ? null : write.money(perOrder, currency),
+      )}
+      {row('of-sales', 'Of sales', 'The total in percent of all sales', ({ result: { shareOfSales } }) =>
+        shareOfSales === null ? null : write.percent(shareOfSales),
+      )}
+      {row('keep', 'What is left to you', 'Sales without sales tax and refunds, times the margin, minus this total', ({ result }) =>
+        write.whole(result.keep),
+      )}
+    </>
+  );
+}
+
+/** How far the plans go, and what is open about them. */
+export function StandingRows({ drawn }: Pick<RowsProps, 'drawn'>) {
+  const { months } = useWorkbench().state.workbench.decision;
+  return (
+    <>
+      <LineUpRow
+        drawn={drawn}
+        cellClass="words"
+        head={<RowName name="Room to grow" meaning="How long the plan's limits hold at expected sales" />}
+        cell={(column) => <RoomToGrow column={column} months={months} />}
+      />
+      <LineUpRow
+        drawn={drawn}
+        cellClass="words"
+        head={<RowName name="To find out" meaning="What the price sheets do not say" />}
+        cell={(column) => <ToFindOut column={column} />}
+      />
+    </>
+  );
+}
+
+function Total({ column, currency }: { column: LineUpColumn; currency: string }) {
+  const write = useWriter();
+  const text = write.money(column.result.total, currency);
+  const at = text.lastIndexOf(write.decimalSign);
+  return (
+    <span className="total">
+      {column.atLeast && <small className="at-least">at least</small>}
+      {at < 0 ? text : text.slice(0, at)}
+      {at >= 0 && <small>{text.slice(at)}</small>}
+    </span>
+  );
+}
+
+function YearChange({ percent }: { percent: string | null }) {
+  const write = useWriter();
+  if (percent === null || Math.abs(Number(percent)) < 0.5) return null;
+  const up = Number(percent) > 0;
+  return (
+    <small className="year-change">
+      <span aria-label={up ? 'up' : 'down'}>{up ? '▲' : '▼'}</span> {write.whole(percent.replace('-', ''))} %
+    </small>
+  );
+}
+
+/** What stands beneath a total: how far it is from the one it is set against. */
+function differenceWords(difference: string | null, isLeader: boolean, write: Writer): string {
+  if (difference === null) return isLeader ? 'cheapest' : 'baseline';
+  return `${write.difference(difference)}${isLeader ? ', cheapest' : ''}`;
+}
