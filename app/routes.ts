@@ -1,5 +1,6 @@
 import { index, route, type RouteConfig, type RouteConfigEntry } from '@react-router/dev/routes';
-import { type PlaceLeaf, PLACES } from './workbench/place-registry';
+import type { PlaceLeaf } from './workbench/place-leaf';
+import { PLACES } from './workbench/place-registry';
 
 function leafRoutes(place: (typeof PLACES)[number]): RouteConfigEntry[] {
   if (place.path === 'sheets') return [index('routes/sheets-home.tsx'), route(':sheetId', 'routes/sheet.tsx')];

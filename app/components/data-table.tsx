@@ -9,7 +9,7 @@ export interface Column<Row> {
   readonly kind?: 'names-row' | 'figures';
   /** What is said of the heading when somebody points at it. */
   readonly title?: string;
-  readonly cellClass?: string;
+  readonly cellClass?: string | ((row: Row) => string);
   cell(row: Row, index: number): ReactNode;
 }
 
@@ -21,6 +21,8 @@ interface DataTableProps<Row> {
   readonly className?: string;
   readonly hasOwnLook?: boolean;
   readonly caption?: ReactNode;
+  /** Its name, where no caption says it. */
+  readonly label?: string;
   /** Without headings where each row says what it is. */
   readonly hideHead?: boolean;
   rowClass?(row: Row): string;
@@ -39,9 +41,9 @@ const FIGURES = 'figure-cell';
 
 /** Rows and columns: every table of the application but the grids that are typed into. */
 export function DataTable<Row>(props: DataTableProps<Row>) {
-  const { columns, rows, keyOf, className = '', hasOwnLook = false, caption, hideHead = false, foot, frame = 'wide-scroll' } = props;
+  const { columns, rows, keyOf, className = '', hasOwnLook = false, caption, label, hideHead = false, foot, frame = 'wide-scroll' } = props;
   const table = (
-    <table className={[hasOwnLook ? '' : 'plain-table', className].filter(Boolean).join(' ')}>
+    <table className={[hasOwnLook ? '' : 'plain-table', className].filter(Boolean).join(' ') || undefined} aria-label={label}>
       {caption}
       {!hideHead && (
         <thead>
@@ -101,6 +103,8 @@ function TableRow<Row>({ row, index, columns, rowClass, insteadOf, below, belowC
 
 function Cell<Row>({ column: { kind, cell, cellClass }, row, index }: { column: Column<Row>; row: Row; index: number }) {
   if (kind === 'names-row') return <th scope="row">{cell(row, index)}</th>;
-  const classes = [kind === 'figures' ? FIGURES : '', cellClass ?? ''].filter(Boolean).join(' ');
+  const classes = [kind === 'figures' ? FIGURES : '', (typeof cellClass === 'function' ? cellClass(row) : cellClass) ?? '']
+    .filter(Boolean)
+    .join(' ');
   return <td className={classes || undefined}>{cell(row, index)}</td>;
 }

@@ -4,11 +4,13 @@ import type { Bucket } from '#core/pricing/ledger-line';
 import { useWriter } from '../locale/locale';
 import type { Writer } from '../locale/writer';
 import { firstReason } from '../proposals/reason-words';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BucketBar } from './bucket-bar';
 import { FigureButton, type OpenFigure } from './figure-button';
 import { type DrawnColumns, LineUpRow } from './line-up-row';
 import { RoomToGrow, ToFindOut } from './standing-cells';
+import type { ComparedBy } from '#core/decision-file/compared-by';
+import { COMPARED_WORDS } from '../locale/compared-words';
 
 /** What rows of the line-up are drawn from. */
 export interface RowsProps {
@@ -49,6 +51,7 @@ export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readon
   const { decision } = useWorkbench().state.workbench;
   const write = useWriter();
   const { columns, leader } = drawn;
+  const { by } = useLevel().priced.lineUp;
   const largest = Math.max(...columns.map(({ result }) => Number(result.total)), 1);
   return (
     <>
@@ -66,7 +69,7 @@ export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readon
               open={open}
               onOpen={onOpen}
             />
-            <span className="difference">{differenceWords(column.difference, column.id === leader?.id, write)}</span>
+            <span className="difference">{differenceWords(column, by, column.id === leader?.id, write)}</span>
             {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
           </>
         )}
@@ -197,7 +200,9 @@ function YearChange({ percent }: { percent: string | null }) {
 }
 
 /** What stands beneath a total: how far it is from the one it is set against. */
-function differenceWords(difference: string | null, isLeader: boolean, write: Writer): string {
-  if (difference === null) return isLeader ? 'cheapest' : 'baseline';
-  return `${write.difference(difference)}${isLeader ? ', cheapest' : ''}`;
+function differenceWords({ difference, keptDifference }: LineUpColumn, by: ComparedBy, isLeader: boolean, write: Writer): string {
+  const { mark } = COMPARED_WORDS[by];
+  if (difference === null) return isLeader ? mark : 'baseline';
+  const kept = by === 'keep' && keptDifference !== null ? `, ${write.difference(keptDifference)} left` : '';
+  return `${write.difference(difference)}${kept}${isLeader ? `, ${mark}` : ''}`;
 }

@@ -1,8 +1,10 @@
 import { useEffect, useMemo, useRef } from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
-import { gridRows } from '#core/price-sheet/grid-rows';
+import type { GridCell } from '#core/price-sheet/grid-cell';
+import { type GridRow, gridRows } from '#core/price-sheet/grid-rows';
 import { addonsOf, columnsOf, type Part } from '#core/price-sheet/parts';
 import type { AppliedReading } from '#core/price-sheet/apply-reading';
+import { DataTable } from '../components/data-table';
 import { useCells } from './use-cells';
 
 interface PagePreviewProps {
@@ -39,48 +41,62 @@ function PreviewTable({ sheet, columns, linesAt, place, onShow, label }: PagePre
     [sheet, columns, cells],
   );
   return (
-    <div className="preview-scroll">
-      <table className="preview-table" aria-label={label}>
-        <thead>
-          <tr>
-            <td />
-            {columns.map((part) => (
-              <th key={part.id} scope="col">
-                {part.label || sheetName(sheet)}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ row, own }) => (
-            <tr key={row.key}>
-              <th scope="row">
-                {row.title}
-                {row.note !== '' && <small>{row.note}</small>}
-              </th>
-              {own.map((cell, index) => {
-                const isFromPage = cell.place !== null && linesAt.has(cell.place);
-                const isActive = cell.place !== null && cell.place === place;
-                return (
-                  <td key={columns[index]?.id} className={`is-${cell.state}${isActive ? ' is-active' : ''}`}>
-                    {isFromPage && cell.place !== null ? (
-                      <button type="button" aria-pressed={isActive} onClick={() => onShow(cell.place ?? '')}>
-                        {cell.text || '–'}
-                      </button>
-                    ) : (
-                      <span>{cell.text || '–'}</span>
-                    )}
-                    {cell.notes.map((note) => (
-                      <small key={note}>{note}</small>
-                    ))}
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      label={label}
+      columns={[
+        { key: 'row', head: null, kind: 'names-row', cell: ({ row }) => <RowName title={row.title} note={row.note} /> },
+        ...columns.map((part, index) => ({
+          key: part.id,
+          head: part.label || sheetName(sheet),
+          cellClass: ({ own }: PreviewRow) => `is-${own[index]?.state ?? 'empty'}${own[index]?.place === place ? ' is-active' : ''}`,
+          cell: ({ own }: PreviewRow) => <PreviewCell cell={own[index]} place={place} linesAt={linesAt} onShow={onShow} />,
+        })),
+      ]}
+      rows={rows}
+      keyOf={({ row }) => row.key}
+      className="preview-table"
+      hasOwnLook
+      frame="preview-scroll"
+    />
+  );
+}
+
+interface PreviewRow {
+  readonly row: GridRow;
+  readonly own: readonly GridCell[];
+}
+
+function RowName({ title, note }: { title: string; note: string }) {
+  return (
+    <>
+      {title}
+      {note !== '' && <small>{note}</small>}
+    </>
+  );
+}
+
+/** A figure of the sheet to be; one that stands on the page leads to its line. */
+function PreviewCell({
+  cell,
+  place,
+  linesAt,
+  onShow,
+}: { cell: GridCell | undefined } & Pick<PagePreviewProps, 'place' | 'linesAt' | 'onShow'>) {
+  if (!cell) return null;
+  const text = cell.text || '–';
+  return (
+    <>
+      {linesAt.has(cell.place) ? (
+        <button type="button" aria-pressed={cell.place === place} onClick={() => onShow(cell.place)}>
+          {text}
+        </button>
+      ) : (
+        <span>{text}</span>
+      )}
+      {cell.notes.map((note) => (
+        <small key={note}>{note}</small>
+      ))}
+    </>
   );
 }
 

@@ -5,6 +5,7 @@ import { rowOf } from '#core/price-sheet/grid-rows';
 import type { Table } from '#core/sheet-import/table';
 import { type LineMeaning, linesOf, type TableMapping } from '#core/sheet-import/table-mapping';
 import { ChoiceField } from '../components/choice-field';
+import { DataTable } from '../components/data-table';
 import { useKnownQuantities } from './known-quantities';
 
 interface TableMappingFormProps {
@@ -68,32 +69,35 @@ export function TableMappingForm({ table, mapping, onChange }: TableMappingFormP
           onChange={(header) => onChange({ ...mapping, header: Number(header) })}
         />
       </div>
-      <div className="mapping-scroll">
-        <table>
-          <tbody>
-            {lines.map((line, index) => (
-              <tr key={index} className={lineClass(mapping, index)}>
-                <th scope="row">{line[0]}</th>
-                <td>
-                  {index === mapping.header ? (
-                    <span className="quiet">the plans’ names</span>
-                  ) : (
-                    <Meaning
-                      head={line[0] ?? ''}
-                      meaning={mapping.lines[index] ?? { kind: 'ignore' }}
-                      known={known}
-                      onChange={(meaning) => change(index, meaning)}
-                    />
-                  )}
-                </td>
-                {line.slice(1).map((text, column) => (
-                  <td key={column}>{text}</td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <DataTable
+        columns={[
+          { key: 'line', head: null, kind: 'names-row', cell: ([head]) => head },
+          {
+            key: 'meaning',
+            head: null,
+            cell: ([head = ''], index) =>
+              index === mapping.header ? (
+                <span className="quiet">the plans’ names</span>
+              ) : (
+                <Meaning
+                  head={head}
+                  meaning={mapping.lines[index] ?? { kind: 'ignore' }}
+                  known={known}
+                  onChange={(meaning) => change(index, meaning)}
+                />
+              ),
+          },
+          ...(lines[0] ?? [])
+            .slice(1)
+            .map((_, column) => ({ key: column, head: null, cell: (line: readonly string[]) => line[column + 1] })),
+        ]}
+        rows={lines}
+        keyOf={(line) => lines.indexOf(line)}
+        rowClass={(line) => lineClass(mapping, lines.indexOf(line))}
+        hideHead
+        hasOwnLook
+        frame="mapping-scroll"
+      />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { DataTable } from '../components/data-table';
 import type { Report, ReportBlock } from './report-blocks';
 
 export type Paper = 'a4' | 'letter';
@@ -62,35 +63,25 @@ function Block({ block }: { block: ReportBlock }) {
       );
     case 'table':
       return (
-        <table>
-          {block.caption && <caption>{block.caption}</caption>}
-          <thead>
-            <tr>
-              {block.head.map((text, index) => (
-                <th key={text} scope="col" className={block.figures.includes(index) ? 'figure' : undefined}>
-                  {text}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {block.rows.map((row, at) => (
-              <tr key={row.join('|') + String(at)} className={block.marked?.includes(at) ? 'marked' : undefined}>
-                {row.map((text, index) =>
-                  index === 0 ? (
-                    <th key={index} scope="row">
-                      {text}
-                    </th>
-                  ) : (
-                    <td key={index} className={block.figures.includes(index) ? 'figure' : undefined}>
-                      {text}
-                    </td>
-                  ),
-                )}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          columns={block.head.map((text, index) => ({
+            head: text,
+            ...columnKind(index, block.figures),
+            cell: ({ row }: { row: readonly string[] }) => row[index],
+          }))}
+          rows={block.rows.map((row, at) => ({ row, at }))}
+          keyOf={({ at }) => at}
+          rowClass={({ at }) => (block.marked?.includes(at) ? 'marked' : '')}
+          caption={block.caption && <caption>{block.caption}</caption>}
+          hasOwnLook
+          frame={null}
+        />
       );
   }
+}
+
+/** The first column names its row; figures stand at the right. */
+function columnKind(index: number, figures: readonly number[]): { kind?: 'names-row' | 'figures' } {
+  if (index === 0) return { kind: 'names-row' };
+  return figures.includes(index) ? { kind: 'figures' } : {};
 }

@@ -194,7 +194,7 @@ function conditionSection(
       ...(thresholds.length > 0
         ? [
             { kind: 'sentence' as const, text: 'What would change it, the nearest first:' },
-            { kind: 'list' as const, items: thresholds.map((threshold) => thresholdWords(threshold, nameOf, write)) },
+            { kind: 'list' as const, items: thresholds.map((threshold) => thresholdWords(threshold, nameOf, write, verdict.comparedBy)) },
           ]
         : []),
     ],

@@ -15,8 +15,10 @@ import { MakeUpPanel } from '../line-up/make-up-panel';
 import { obstacleWords } from '../workbench/obstacle-words';
 import { useEdits } from '../workbench/use-edits';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
+import { COMPARED_WORDS } from '../locale/compared-words';
+import { ComparedByChoice } from '../workbench/compared-by-choice';
 
-const CHEAPEST = 'the-cheapest';
+const BEST = 'the-best';
 
 export default function LineUp() {
   const { state, decisionId } = useWorkbench();
@@ -71,8 +73,9 @@ function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
   const { state } = useWorkbench();
   const edits = useEdits();
   const { columns, baseline } = useArranged();
+  const { by } = useLevel().priced.lineUp;
   const { basis = 'paid', currency, lineUp: view } = state.workbench.decision;
-  const chosen = columns.some(({ id }) => id === view?.baseline) ? (view?.baseline ?? CHEAPEST) : CHEAPEST;
+  const chosen = columns.some(({ id }) => id === view?.baseline) ? (view?.baseline ?? BEST) : BEST;
   const other = columns.find(({ id }) => id !== baseline?.id);
   return (
     <div className="tools">
@@ -85,17 +88,18 @@ function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
         ]}
         onChange={(next) => edits.decision('basis', 'when payments count', (one) => ({ ...one, basis: next }))}
       />
+      <ComparedByChoice label="The best is the one that" />
       {columns.length > 1 && (
         <ChoiceField
           label="Differences to"
           searchable
           value={chosen}
           options={[
-            { value: CHEAPEST, label: 'the cheapest' },
+            { value: BEST, label: COMPARED_WORDS[by].best },
             ...columns.map(({ id, label }) => ({ value: id, label: `${id} ${label}` })),
           ]}
           onChange={(id) =>
-            edits.decision('lineUp.baseline', 'what differences are to', (one) => withBaseline(one, id === CHEAPEST ? null : id))
+            edits.decision('lineUp.baseline', 'what differences are to', (one) => withBaseline(one, id === BEST ? null : id))
           }
         />
       )}

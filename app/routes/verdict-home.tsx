@@ -97,7 +97,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
                 {basis.thresholds.length === 0 && <p>Nothing that was looked at turns it, over the ranges stated.</p>}
                 <ul className="plain-list">
                   {basis.thresholds.map((threshold) => (
-                    <li key={`${threshold.key} ${threshold.at}`}>{thresholdWords(threshold, nameOf, write)}.</li>
+                    <li key={`${threshold.key} ${threshold.at}`}>{thresholdWords(threshold, nameOf, write, priced.lineUp.by)}.</li>
                   ))}
                 </ul>
               </>
@@ -147,7 +147,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
 }
 
 /** Until the way is worked out, nothing is said against it. */
-const NOT_YET: Chosen = { parts: [], total: null, atLeast: false, usable: true, runnerUp: null };
+const NOT_YET: Chosen = { parts: [], total: null, keep: null, atLeast: false, usable: true, runnerUp: null };
 
 /** The newest verdict against what its choice comes to now. */
 function HowItStands({ verdicts, basis }: { verdicts: readonly GivenVerdict[]; basis: VerdictBasis }) {

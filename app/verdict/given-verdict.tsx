@@ -34,7 +34,7 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
         <ConditionsTable conditions={verdict.conditions} chosen={verdict.parts.map(({ candidate }) => candidate)} nameOf={nameOf} />
         <ul className="plain-list">
           {verdict.thresholds.map((threshold) => (
-            <li key={`${threshold.key} ${threshold.at}`}>{thresholdWords(threshold, nameOf, write)}</li>
+            <li key={`${threshold.key} ${threshold.at}`}>{thresholdWords(threshold, nameOf, write, verdict.comparedBy)}</li>
           ))}
         </ul>
         <DataTable

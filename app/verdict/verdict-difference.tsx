@@ -33,7 +33,7 @@ export function VerdictDifferenceView({ before, after }: { before: GivenVerdict;
   if (difference.settled.length > 0) lines.push(`Known since: ${difference.settled.join(', ')}.`);
   if (difference.newlyOpen.length > 0) lines.push(`Not known any more: ${difference.newlyOpen.join(', ')}.`);
   const [then, now] = difference.thresholds;
-  if (now && then?.at !== now.at) lines.push(`What would change it first: ${thresholdWords(now, nameIn(after), write)}.`);
+  if (now && then?.at !== now.at) lines.push(`What would change it first: ${thresholdWords(now, nameIn(after), write, after.comparedBy)}.`);
 
   function figure(margin: string | null) {
     return margin === null ? 'nothing to set against' : write.whole(margin);

@@ -191,7 +191,7 @@ describe('a verdict later on', () => {
     [{ standing: 'gone', dearer: null, now: null }, 'Grow cannot be worked out any more: it is not in the line-up, or no way exists.'],
     [
       { isOtherMeasure: true, dearer: null },
-      'The decision is in another currency or over another time now, so figures are not set against each other. The choice still costs least.',
+      'The decision is in another currency, over another time or compared by something else now, so figures are not set against each other.',
     ],
   ])('%j', (more, sentence) => {
     expect(sinceSentence({ parts: [grow] }, since(more), write)).toBe(sentence);

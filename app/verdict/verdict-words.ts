@@ -5,6 +5,8 @@ import type { GivenVerdict, OpenQuestion, VerdictPart } from '#core/decision/ver
 import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
 import { changeWords } from '../what-if/assumption-words';
+import type { ComparedBy } from '#core/decision-file/compared-by';
+import { COMPARED_WORDS } from '../locale/compared-words';
 
 /** "A", "A and B", "A, B and C". */
 export function listed(items: readonly string[]): string {
@@ -25,13 +27,18 @@ export function partsWords(parts: readonly VerdictPart[], write: Writer): string
 }
 
 /** What of a verdict its sentence says. */
-type Told = Pick<Chosen, 'parts' | 'total' | 'runnerUp'> & { readonly atLeast?: boolean };
+type Told = Pick<Chosen, 'parts' | 'total' | 'runnerUp' | 'comparedBy'> & { readonly keep?: string | null; readonly atLeast?: boolean };
 
-/** "Marlpit Grow costs 7,050 over 24 months, 205 less than Wharfside Trade." */
-export function chosenSentence({ parts, total, runnerUp, atLeast }: Told, months: number, write: Writer): string {
+/** "Marlpit Grow costs 7,050 over 24 months, 205 less than Wharfside Trade." By what is left, that comes first. */
+export function chosenSentence({ parts, total, keep = null, runnerUp, comparedBy, atLeast }: Told, months: number, write: Writer): string {
   const what = partsWords(parts, write);
   if (total === null) return `${what}: what it comes to is not known.`;
-  const costs = `${what} ${parts.length > 1 ? 'cost' : 'costs'} ${atLeast ? 'at least ' : ''}${write.whole(total)} over ${months} ${months === 1 ? 'month' : 'months'}`;
+  const over = `over ${months} ${months === 1 ? 'month' : 'months'}`;
+  const isMany = parts.length > 1;
+  const paid = `${isMany ? 'cost' : 'costs'} ${atLeast ? 'at least ' : ''}${write.whole(total)} ${over}`;
+  if (comparedBy === 'keep' && keep !== null && runnerUp)
+    return `${what} ${isMany ? 'leave' : 'leaves'} you ${write.whole(keep)}, ${marginWords(runnerUp, write, comparedBy)}; ${isMany ? 'they' : 'it'} ${paid}.`;
+  const costs = `${what} ${paid}`;
   return runnerUp ? `${costs}, ${marginWords(runnerUp, write)}.` : `${costs}; there is no other that could be chosen.`;
 }
 
@@ -52,9 +59,14 @@ export function togetherWords({ parts, shared }: Pick<Chosen, 'parts' | 'shared'
 }
 
 /** "205 less than Wharfside Trade". */
-export function marginWords({ label, margin }: { readonly label: string; readonly margin: string }, write: Writer): string {
+export function marginWords(
+  { label, margin }: { readonly label: string; readonly margin: string },
+  write: Writer,
+  comparedBy: ComparedBy = 'cost',
+): string {
   if (Number(margin) === 0) return `the same as ${label}`;
-  return `${write.whole(margin.replace('-', ''))} ${Number(margin) < 0 ? 'more' : 'less'} than ${label}`;
+  const { by, byWorse } = COMPARED_WORDS[comparedBy];
+  return `${write.whole(margin.replace('-', ''))} ${Number(margin) < 0 ? byWorse : by} than ${label}`;
 }
 
 /** A condition as a clause: "from 8,616 a month (180 orders) on", "if you need gift cards". */
@@ -93,10 +105,15 @@ export function winnerWords(condition: Condition, nameOf: (id: string | null) =>
 }
 
 /** "Orders, all streams: from +17.1 % on Wharfside Trade costs least". */
-export function thresholdWords(threshold: Threshold, nameOf: (id: string | null) => string, write: Writer): string {
+export function thresholdWords(
+  threshold: Threshold,
+  nameOf: (id: string | null) => string,
+  write: Writer,
+  comparedBy: ComparedBy = 'cost',
+): string {
   const { label, kind, unit, now, at, asIs, winner } = threshold;
   const direction = Number(at) < Number(asIs) ? 'below' : 'from';
-  const then = winner === null ? 'nobody can be chosen' : `${nameOf(winner)} costs least`;
+  const then = winner === null ? 'nobody can be chosen' : `${nameOf(winner)} ${COMPARED_WORDS[comparedBy].leads}`;
   return `${label}: ${direction} ${changeWords({ kind, unit, now }, Number(at), write)} ${then}`;
 }
 
@@ -138,14 +155,14 @@ export function openWords({ kind, about, figure = '' }: OpenQuestion, write: Wri
 
 /** "Marlpit Grow is now 312 dearer; the verdict still holds; its lead is down from 480 to 168." */
 export function sinceSentence(
-  verdict: Pick<GivenVerdict, 'parts'>,
+  verdict: Pick<GivenVerdict, 'parts' | 'comparedBy'>,
   { standing, dearer, then, now, isOtherMeasure }: Since,
   write: Writer,
 ): string {
   const what = partsWords(verdict.parts, write);
   if (standing === 'gone') return `${what} cannot be worked out any more: it is not in the line-up, or no way exists.`;
   if (isOtherMeasure)
-    return `The decision is in another currency or over another time now, so figures are not set against each other. ${standing === 'holds' ? 'The choice still costs least.' : 'The choice does not cost least any more.'}`;
+    return `The decision is in another currency, over another time or compared by something else now, so figures are not set against each other.`;
   const are = verdict.parts.length > 1 ? 'are' : 'is';
   const change =
     dearer === null || Number(dearer) === 0
@@ -154,7 +171,7 @@ export function sinceSentence(
   if (standing === 'unusable')
     return `${change}, and cannot be chosen as it is: it is outgrown, lacks a must, or rests on a price that is not known.`;
   if (standing === 'overtaken' && now)
-    return `${change}; the verdict does not hold any more: ${now.label} costs ${write.whole(now.margin.replace('-', ''))} less.`;
+    return `${change}; the verdict does not hold any more: ${now.label} ${verdict.comparedBy === 'keep' ? 'leaves you' : 'costs'} ${write.whole(now.margin.replace('-', ''))} ${COMPARED_WORDS[verdict.comparedBy ?? 'cost'].by}.`;
   return `${change}; the verdict still holds${leadWords(then, now, write)}.`;
 }
 

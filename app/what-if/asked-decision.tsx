@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { DecisionFile } from '#core/decision-file/schema';
 import type { Priced } from '../workbench/workbench-context';
 import { useWorkbench } from '../workbench/workbench-context';
+import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
 
 /** The decision that is asked about, at the forecast, in the version that is shown. */
 export interface AskedDecision {
@@ -10,6 +11,8 @@ export interface AskedDecision {
   readonly priced: Priced;
   /** A candidate's name, told apart from others of the same. */
   nameOf(candidate: string | null): string;
+  /** How it is said who is better. */
+  readonly compared: ComparedWords;
 }
 
 /** What the places of “what if” ask about. */
@@ -20,6 +23,7 @@ export function useAskedDecision(): AskedDecision {
     return {
       file: atForecast.priced.pricing.file,
       priced: atForecast,
+      compared: COMPARED_WORDS[atForecast.lineUp.by],
       nameOf: (candidate) => (candidate === null ? 'nobody' : (names.get(candidate) ?? candidate)),
     };
   }, [atForecast]);

@@ -1,13 +1,14 @@
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import type { DecisionFile } from '#core/decision-file/schema';
-import type { WhatIfAnswers, WhatIfKind, WhatIfQuestion } from '#core/questions/answer';
+import type { WhatIfQuestion } from '#core/questions/answer';
+import type { AnswerOf, AskedOf, WhatIfKind } from '#core/questions/kinds';
 import { type Heard, whatIfAsker } from './what-if-asker';
 
 /** What a question came to; the last answer stays until the next one is there. */
 export interface Answered<Kind extends WhatIfKind> {
-  readonly answer: WhatIfAnswers[Kind]['answer'] | null;
+  readonly answer: AnswerOf<Kind> | null;
   /** The question that the answer is to. */
-  readonly asked: WhatIfAnswers[Kind]['asked'] | null;
+  readonly asked: AskedOf<Kind> | null;
   /** Whether a newer question is being worked out, or a coarse answer is made finer. */
   readonly isBusy: boolean;
   /** How far it is, once it takes longer than a moment; null before. */
@@ -22,7 +23,7 @@ export interface Answered<Kind extends WhatIfKind> {
  */
 export function useWhatIf<Kind extends WhatIfKind>(
   file: DecisionFile,
-  question: ({ readonly kind: Kind } & WhatIfAnswers[Kind]['asked'] & WhatIfQuestion) | null,
+  question: ({ readonly kind: Kind } & AskedOf<Kind> & WhatIfQuestion) | null,
 ): Answered<Kind> {
   const [last, setLast] = useState<Heard | null>(null);
   const [state, setState] = useState<Heard | null>(null);
@@ -44,7 +45,7 @@ export function useWhatIf<Kind extends WhatIfKind>(
   return useMemo(
     // The worker answers what it was asked; the kind of the question says what that is.
     () => ({
-      answer: last && 'answer' in last.reply ? (last.reply.answer as WhatIfAnswers[Kind]['answer']) : null,
+      answer: last && 'answer' in last.reply ? (last.reply.answer as AnswerOf<Kind>) : null,
       asked: last?.question ?? null,
       isBusy,
       progress,

@@ -2,10 +2,16 @@ import type { LineUpColumn } from '#core/comparison/line-up';
 import type { Workbench } from '#core/decision/workbench';
 import { contradictions } from '#core/needs/contradictions';
 import { featureWords } from '#core/wording/need-words';
+import { Button } from 'antd';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { decimal } from '#core/amount/decimal';
+import { liftThatTurns } from '#core/comparison/lift-that-turns';
+import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
 import type { HeldBack, Obstacle } from '#core/assembly/assemble';
 import { obstacleWords } from './obstacle-words';
+import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
 
 /** The answer in one sentence, as far as there is one. */
@@ -13,7 +19,8 @@ export function AnswerSentence() {
   const { state, decisionId } = useWorkbench();
   const { priced } = useLevel();
   const write = useWriter();
-  const { leader, runnerUp, columns } = priced.lineUp;
+  const { leader, runnerUp, columns, by } = priced.lineUp;
+  const compared = COMPARED_WORDS[by];
   const over = `over ${state.workbench.decision.months} months`;
   if (columns.length === 0)
     return (
@@ -33,14 +40,50 @@ export function AnswerSentence() {
   if (Number(runnerUp.margin) === 0)
     return (
       <p className="answer">
-        {name} and {runnerUp.column.label} cost the same {over}: {write.whole(leader.result.total)}.
+        {name} and {runnerUp.column.label} {by === 'keep' ? 'leave you' : 'cost'} the same {over}:{' '}
+        {write.whole(by === 'keep' ? leader.result.keep : leader.result.total)}.
       </p>
     );
   return (
     <p className="answer">
-      {name} costs least {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin))} less than {runnerUp.column.label}.{' '}
-      <NextChange />
+      {name} {compared.leads} {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin), compared.by)} than {runnerUp.column.label}
+      . <NextChange />
+      <OtherMeasure />
     </p>
+  );
+}
+
+/** Where candidates bring different sales, who costs least need not leave most: then both are said, and one can choose. */
+function OtherMeasure() {
+  const { priced, scale } = useLevel();
+  const edits = useEdits();
+  const write = useWriter();
+  const { leader, columns, by } = priced.lineUp;
+  const { result, pricing } = priced.priced;
+  const other = columns.find(({ id }) => id === (by === 'keep' ? result.cheapest : result.mostKept));
+  const [ids, file] = [by === 'cost' && scale === 1 && other && leader ? `${other.id} ${leader.id}` : null, pricing.file];
+  const turns = useMemo(() => {
+    const [mostKept, cheapest] = ids?.split(' ') ?? [];
+    return mostKept && cheapest && mostKept !== cheapest ? liftThatTurns(file, mostKept, cheapest) : null;
+  }, [file, ids]);
+  if (!leader || !other || other.id === leader.id) return null;
+  const apart = (figure: 'total' | 'keep') => write.whole(decimal(other.result[figure]).minus(leader.result[figure]).abs().toFixed());
+  const next = by === 'keep' ? 'cost' : 'keep';
+  return (
+    <>
+      {' '}
+      {by === 'cost'
+        ? `${other.label} leaves you ${apart('keep')} more, though it costs ${apart('total')} more`
+        : `${other.label} costs ${apart('total')} less, but leaves you ${apart('keep')} less`}
+      {turns !== null && `, as long as it brings at least ${write.number(turns, 1)} % more sales`}.{' '}
+      <Button
+        type="link"
+        size="small"
+        onClick={() => edits.decision('comparedBy', 'what decides', (one) => ({ ...one, comparedBy: next }))}
+      >
+        Compare by {next === 'keep' ? 'what is left' : 'cost'}
+      </Button>
+    </>
   );
 }
 
@@ -95,8 +138,8 @@ function limitsNotKnown({ decision, sheets }: Workbench, leader: LineUpColumn | 
   );
 }
 
-function marginWords(margin: string, whole: string): string {
-  return Number(margin) < 0.5 ? 'less than one' : whole;
+function marginWords(margin: string, whole: string, by: string): string {
+  return Number(margin) < 0.5 ? `less than one ${by}` : `${whole} ${by}`;
 }
 
 /** What stands beside the answer: gaps that might change it, candidates held back, figures that rest on a former value. */

@@ -1,10 +1,5 @@
-/** A leaf of a place: below its address, empty for the first. */
-export interface PlaceLeaf {
-  readonly path: string;
-  readonly name: string;
-  /** The module that shows it. */
-  readonly module: `routes/${string}`;
-}
+import { WHAT_IFS } from '../what-if/kinds';
+import type { PlaceLeaf } from './place-leaf';
 
 interface RegisteredPlace {
   readonly path: string;
@@ -48,16 +43,7 @@ export const PLACES = [
     path: 'what-if',
     name: 'What if',
     module: 'routes/what-if.tsx',
-    leaves: [
-      { path: '', name: 'Break-even', module: 'routes/break-even.tsx' },
-      { path: 'map', name: 'Map', module: 'routes/map.tsx' },
-      { path: 'route', name: 'Route', module: 'routes/route.tsx' },
-      { path: 'turns-it', name: 'What turns it', module: 'routes/turns-it.tsx' },
-      { path: 'paying-ahead', name: 'Paying ahead', module: 'routes/paying-ahead.tsx' },
-      { path: 'offers', name: 'Offers', module: 'routes/special-offers.tsx' },
-      { path: 'investment', name: 'Bigger investment', module: 'routes/investment.tsx' },
-      { path: 'scenarios', name: 'Scenarios', module: 'routes/scenarios.tsx' },
-    ],
+    leaves: WHAT_IFS,
   },
   {
     path: 'verdict',

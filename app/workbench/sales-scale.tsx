@@ -4,6 +4,7 @@ import { type SalesScale as Scale, salesAt } from '#core/comparison/sales-scale'
 import { useWriter } from '../locale/locale';
 import { Doubts, Labels, placeOn, Stretches } from './scale-band';
 import { useLevel, useWorkbench } from './workbench-context';
+import { COMPARED_WORDS } from '../locale/compared-words';
 
 const SMALL_STEP = 1.01;
 const LARGE_STEP = 1.1;
@@ -114,8 +115,9 @@ const KeysOfScale = memo(function KeysOfScale() {
 function useSpokenValue(): string {
   const { priced } = useLevel();
   const write = useWriter();
-  const { leader, runnerUp } = priced.lineUp;
+  const { leader, runnerUp, by } = priced.lineUp;
+  const compared = COMPARED_WORDS[by];
   const level = `${write.whole(priced.average.sales)} a month`;
   if (!leader) return `${level}: no candidate can be chosen`;
-  return `${level}: ${leader.label} is cheapest${runnerUp ? `, ${write.whole(runnerUp.margin)} less than ${runnerUp.column.label}` : ''}`;
+  return `${level}: ${leader.label} ${compared.isBest}${runnerUp ? `, ${write.whole(runnerUp.margin)} ${compared.by} than ${runnerUp.column.label}` : ''}`;
 }

@@ -3,6 +3,7 @@ import type { SalesScale as Scale } from '#core/comparison/sales-scale';
 import { candidateColour } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from './workbench-context';
+import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
 
 /** Labels closer together than this, in percent of the scale, would run into each other. */
 const LABEL_WIDTH = 5.5;
@@ -10,6 +11,11 @@ const LABEL_WIDTH = 5.5;
 /** Where a scale stands, in percent of the track; equal factors are equal lengths. */
 export function placeOn({ from, to }: Scale): (scale: number) => number {
   return (scale) => (100 * Math.log(scale / from)) / Math.log(to / from);
+}
+
+/** How it is said that somebody is better than others. */
+function useCompared(): ComparedWords {
+  return COMPARED_WORDS[useWorkbench().atForecast.lineUp.by];
 }
 
 function useNames(): (id: string) => string {
@@ -20,6 +26,7 @@ function useNames(): (id: string) => string {
 /** Who is cheapest at which level; drawn anew only when that changes. */
 export const Stretches = memo(function Stretches({ shown }: { shown: Scale }) {
   const nameOf = useNames();
+  const compared = useCompared();
   const place = placeOn(shown);
   return (
     <>
@@ -32,7 +39,7 @@ export const Stretches = memo(function Stretches({ shown }: { shown: Scale }) {
             width: `${place(to) - place(from)}%`,
             ...(candidate ? { '--candidate': candidateColour(candidate) } : {}),
           }}
-          title={candidate === null ? 'No candidate can be chosen here' : `${candidate} ${nameOf(candidate)} is cheapest here`}
+          title={candidate === null ? 'No candidate can be chosen here' : `${candidate} ${nameOf(candidate)} ${compared.isBest} here`}
         >
           {candidate === null ? 'nobody' : <b>{candidate}</b>} <span>{candidate !== null && nameOf(candidate)}</span>
         </span>
@@ -44,6 +51,7 @@ export const Stretches = memo(function Stretches({ shown }: { shown: Scale }) {
 /** Hatched where somebody else would be cheaper, were it not outgrown there, or a price of it not known. */
 export const Doubts = memo(function Doubts({ shown }: { shown: Scale }) {
   const nameOf = useNames();
+  const compared = useCompared();
   const place = placeOn(shown);
   return (
     <>
@@ -54,8 +62,8 @@ export const Doubts = memo(function Doubts({ shown }: { shown: Scale }) {
           style={{ left: `${place(from)}%`, width: `${place(to) - place(from)}%` }}
           title={
             why === 'outgrown'
-              ? `${candidate} ${nameOf(candidate)} would cost less here, but is outgrown`
-              : `${candidate} ${nameOf(candidate)} may cost less here: something on its price sheet is not known`
+              ? `${candidate} ${nameOf(candidate)} ${compared.wouldBeBetter} here, but is outgrown`
+              : `${candidate} ${nameOf(candidate)} ${compared.mayBeBetter} here: something on its price sheet is not known`
           }
         />
       ))}

@@ -44,7 +44,7 @@ export interface Assembled {
  * everything else keeps its figures. Without such gaps the file holds everything.
  */
 export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled {
-  const { name, currency, start, months, basis, rates, feeTax, hourValue, owned = [], candidates, needs: kept } = decision;
+  const { name, currency, start, months, basis, rates, feeTax, hourValue, owned = [], candidates, needs: kept, comparedBy } = decision;
   const needs = kept ?? [];
   const demanded = demandedQuantities(needs, decision.start, decision.months, limitedQuantities(sheets), decision.forecast.drivers ?? {});
   const obstacles = new Map<string, Obstacle>();
@@ -102,6 +102,7 @@ export function assembleDecisionFile({ decision, sheets }: Workbench): Assembled
     ...(addons.length > 0 ? { addons: addons.map((addon) => knownPartners(addon, offers)) } : {}),
     ...(processors.length > 0 ? { processors } : {}),
     candidates: priced,
+    ...(comparedBy === undefined ? {} : { cheapestAt: { by: comparedBy } }),
   };
   return { file, heldBack };
 }

@@ -27,9 +27,13 @@ export function arranged(
   const next = named(order).filter((column) => !first.includes(column));
   const sorted = [...first, ...next, ...columns.filter((column) => !first.includes(column) && !next.includes(column))];
   const against = columns.find(({ id }) => id === baseline) ?? leader;
-  const difference = (column: LineUpColumn) =>
-    against === null || column === against ? null : moneyText(decimal(column.result.total).minus(against.result.total), currency);
-  return { columns: sorted.map((column) => ({ ...column, difference: difference(column) })), pinned: first.length, baseline: against };
+  const difference = (column: LineUpColumn, figure: 'total' | 'keep') =>
+    against === null || column === against ? null : moneyText(decimal(column.result[figure]).minus(against.result[figure]), currency);
+  return {
+    columns: sorted.map((column) => ({ ...column, difference: difference(column, 'total'), keptDifference: difference(column, 'keep') })),
+    pinned: first.length,
+    baseline: against,
+  };
 }
 
 /** A decision whose differences are against a candidate; with null against the cheapest, whoever that is. */

@@ -1,10 +1,12 @@
 import { type Decimal, decimal, fixed, sum, ZERO } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
+import { type ComparedBy, comparedBy } from '../decision-file/compared-by';
 import type { Candidate } from '../decision-file/candidate-schema';
 import { BUCKETS, type Bucket } from '../pricing/ledger-line';
 import { findTerm } from '../pricing/payment-schedule';
 import type { Pricing } from '../pricing/pricing';
 import { termWords } from '../wording/term-words';
+import { bestCandidate, leadOver, scoreOf } from './best';
 import type { CandidateResult } from './candidate-result';
 import type { PricedDecision } from './decision-result';
 
@@ -15,6 +17,8 @@ export interface LineUpColumn {
   readonly result: CandidateResult;
   /** Total minus the baseline's total; null for the baseline itself and where there is none. */
   readonly difference: string | null;
+  /** What it keeps minus what the baseline keeps; null likewise. */
+  readonly keptDifference: string | null;
   /** Totals of the horizon's years, twelve months each, the last one perhaps shorter. */
   readonly years: readonly string[];
   /** By how many percent each year after the first differs from the one before, whole years only; else null. */
@@ -25,11 +29,13 @@ export interface LineUpColumn {
 
 /** The candidates side by side. */
 export interface LineUp {
-  /** By total, usable ones without unknowns first. */
+  /** By what the decision compares by. */
+  readonly by: ComparedBy;
+  /** The best first, usable ones without unknowns before all others. */
   readonly columns: readonly LineUpColumn[];
-  /** The cheapest usable candidate without unknowns. */
+  /** The best usable candidate without unknowns. */
   readonly leader: LineUpColumn | null;
-  /** The next cheapest of that kind, and how much dearer it is. */
+  /** The next of that kind, and by how much the leader is better. */
   readonly runnerUp: { readonly column: LineUpColumn; readonly margin: string } | null;
   /** Buckets in which any candidate has something, in the order in which they are shown. */
   readonly buckets: readonly Bucket[];
@@ -38,12 +44,15 @@ export interface LineUp {
 /**
  * Sets the candidates of a priced decision side by side.
  *
- * @param baseline - id of the candidate that differences are against; default the cheapest
+ * @param baseline - id of the candidate that differences are against; default the best
  */
-export function lineUp({ pricing, result, candidates }: PricedDecision, baseline?: string): LineUp {
+export function lineUp(priced: PricedDecision, baseline?: string): LineUp {
+  const { pricing, result, candidates } = priced;
   const { currency } = pricing.file;
+  const by = comparedBy(pricing.file);
+  const best = bestCandidate(priced);
   const text = (amount: Decimal) => moneyText(amount, currency);
-  const against = result.candidates.find(({ id }) => id === (baseline ?? result.cheapest));
+  const against = result.candidates.find(({ id }) => id === (baseline ?? best));
   const columns = candidates.map<LineUpColumn>(({ candidate, result: one }) => {
     const years = yearTotals(one.monthly);
     return {
@@ -51,19 +60,21 @@ export function lineUp({ pricing, result, candidates }: PricedDecision, baseline
       label: distinctLabel(pricing, candidate),
       result: one,
       difference: against && against.id !== one.id ? text(decimal(one.total).minus(against.total)) : null,
+      keptDifference: against && against.id !== one.id ? text(decimal(one.keep).minus(against.keep)) : null,
       years: years.map(({ total }) => text(total)),
       yearChange: years.slice(1).map((year, index) => changeInPercent(years[index], year)),
       atLeast: one.unknown.length > 0,
     };
   });
-  const sorted = [...columns].sort((a, b) => standing(a) - standing(b) || decimal(a.result.total).cmp(b.result.total));
+  const sorted = [...columns].sort((a, b) => standing(a) - standing(b) || scoreOf(a.result, by).cmp(scoreOf(b.result, by)));
   const inRun = sorted.filter((column) => standing(column) === 0);
-  const leader = columns.find(({ id }) => id === result.cheapest) ?? null;
+  const leader = columns.find(({ id }) => id === best) ?? null;
   const second = inRun.find((column) => column !== leader);
   return {
+    by,
     columns: sorted,
     leader,
-    runnerUp: leader && second ? { column: second, margin: text(decimal(second.result.total).minus(leader.result.total)) } : null,
+    runnerUp: leader && second ? { column: second, margin: leadOver(leader.result, second.result, by, currency) } : null,
     buckets: BUCKETS.filter((bucket) => columns.some((column) => column.result.buckets[bucket] !== undefined)),
   };
 }

@@ -1,5 +1,6 @@
 import { Decimal } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
+import { comparedBy } from '../decision-file/compared-by';
 import { unknownPrices } from '../pricing/ledger';
 import type { Pricing } from '../pricing/pricing';
 import { type CheapestStretch, cheapestStretches } from '../scales/cheapest-at';
@@ -51,7 +52,7 @@ const TO = 10;
 export function salesScale(pricing: Pricing): SalesScale | null {
   const sales = averageMonthlySales(pricing);
   if (sales.isZero() || pricing.file.candidates.length === 0) return null;
-  const compiled = compileCandidates(pricing);
+  const compiled = compileCandidates(pricing, comparedBy(pricing.file));
   const cheapest = cheapestStretches(compiled, FROM, TO);
   const meeting = compiled.filter((_, index) => meetsEveryMust(pricing, index));
   const regardless = cheapestStretches(

@@ -1,6 +1,7 @@
 import { daysBetween } from '../calendar/day';
 import { addDays, addMonthsToDay } from '../calendar/day-steps';
 import { monthsBetween } from '../calendar/month';
+import { bestCandidate } from '../comparison/best';
 import type { PricedDecision } from '../comparison/decision-result';
 import type { Workbench } from '../decision/workbench';
 import { sheetLabel } from '../decision/sheet-label';
@@ -17,11 +18,12 @@ import { breakEvensReached, limitsReached } from './reached-by-forecast';
 /** Looked at again half a year after a verdict. */
 const VERDICT_AGAIN_DAYS = 182;
 
-/** What a verdict or, without one, the cheapest candidate makes use of. */
+/** What a verdict or, without one, the best candidate makes use of. */
 export function usedIn(verdict: GivenVerdict | undefined, priced: PricedDecision): Used[] {
   const { start, months, candidates, forecast } = priced.pricing.file;
   const isThere = (id: string) => candidates.some((candidate) => candidate.id === id);
-  if (!verdict) return priced.result.cheapest === null ? [] : [{ candidate: priced.result.cheapest, from: 0, months }];
+  const best = bestCandidate(priced);
+  if (!verdict) return best === null ? [] : [{ candidate: best, from: 0, months }];
   return verdict.parts
     .filter(({ candidate }) => isThere(candidate))
     .map(({ candidate, segment, streams }) => ({

@@ -38,6 +38,8 @@ export const decisionSchema = z.strictObject({
   followed: z.array(followedSchema).optional(),
   /** What was asked “what if” of. */
   whatIf: whatIfSchema.optional(),
+  /** By what candidates are compared; what they cost where it is not said. */
+  comparedBy: z.enum(['cost', 'keep']).optional(),
   /** How the candidates stand side by side. */
   lineUp: lineUpViewSchema.optional(),
   /** What months really brought and cost. */

@@ -11,12 +11,13 @@ import type { Workbench } from './workbench';
  */
 export function takeApart(file: DecisionFile, newId: () => string, seen?: string): Workbench {
   const { format: _format, version: _version, offers, addons, processors, ...rest } = file;
-  const { breakEven: _breakEven, cheapestAt: _cheapestAt, route: _route, propose: _propose, ...decision } = rest;
+  const { breakEven: _breakEven, cheapestAt, route: _route, propose: _propose, ...decision } = rest;
   const evidence = seen === undefined ? {} : { seen };
   const sheets: PriceSheet[] = [
     ...offers.map((offer) => ({ kind: 'offer' as const, ...evidence, offer })),
     ...(addons ?? []).map((addon) => ({ kind: 'addon' as const, ...evidence, addon })),
     ...(processors ?? []).map((processor) => ({ kind: 'processor' as const, ...evidence, processor })),
   ];
-  return { decision, sheets: sheets.map((sheet) => ({ id: newId(), revision: 0, sheet })) };
+  const compared = cheapestAt?.by === undefined ? {} : { comparedBy: cheapestAt.by };
+  return { decision: { ...decision, ...compared }, sheets: sheets.map((sheet) => ({ id: newId(), revision: 0, sheet })) };
 }

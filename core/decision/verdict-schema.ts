@@ -78,8 +78,11 @@ export const givenVerdictSchema = z.strictObject({
   monthlySales: figure,
   monthlyOrders: figure,
   total: figure.nullable(),
-  /** The best of the others, and how much more it costs; less than nothing where it is cheaper. */
+  /** The best of the others, and how much more it costs, or less it keeps; less than nothing where it is better. */
   runnerUp: z.strictObject({ candidate: slug, label, total: figure, margin: figure }).nullable(),
+  /** By what it was given, where not by what is paid, and what is left by it. */
+  comparedBy: z.literal('keep').optional(),
+  keep: figure.optional(),
   totals: z.array(z.strictObject({ candidate: slug, label, total: figure, atLeast: z.boolean(), usable: z.boolean() })).max(1000),
   conditions: z.array(conditionSchema).max(200),
   thresholds: z.array(thresholdSchema).max(50),

@@ -1,3 +1,4 @@
+import { bestCandidate } from '../comparison/best';
 import { minorDigits } from '../amount/currencies';
 import { decimal } from '../amount/decimal';
 import type { PricedDecision } from '../comparison/decision-result';
@@ -106,7 +107,7 @@ function gainIfKnown({ workbench, priced, proposals }: Known, needs: readonly De
       note(plan.id, least === null ? null : decimal(least).minus(totalText(hopeful, choice.total)).toFixed());
     }
   }
-  const leader = priced.result.candidates.find(({ id }) => id === priced.result.cheapest);
+  const leader = priced.result.candidates.find(({ id }) => id === bestCandidate(priced));
   for (const { id, total, unclear, missing, outgrown } of priced.result.candidates) {
     if (unclear.length === 0 || missing.length > 0 || outgrown) continue;
     const by = leader ? decimal(leader.total).minus(total).toFixed() : null;
@@ -137,7 +138,7 @@ function withMustsMet(file: DecisionFile, needs: readonly DecisionNeed[]): Decis
 
 /** Prices that are not known, of the parts that candidates are made of. */
 function priceQuestions({ workbench, priced }: Known): OpenQuestion[] {
-  const leader = priced.result.candidates.find(({ id }) => id === priced.result.cheapest);
+  const leader = priced.result.candidates.find(({ id }) => id === bestCandidate(priced));
   const gains = new Map<string, string | null>();
   for (const { total, unknown, missing, outgrown } of priced.result.candidates) {
     if (missing.length > 0 || outgrown) continue;

@@ -1,9 +1,10 @@
+import type { ComparedBy } from '../decision-file/compared-by';
 import { type DecisionResult, priceDecision } from '../comparison/decision-result';
 import type { DecisionFile } from '../decision-file/schema';
 import { type Proposal, proposals } from '../proposals/propose';
 import { askedWays, type BestWay, type Way } from '../proposals/ways';
 import { cheapestRoute, type Route } from '../route/cheapest-route';
-import { type ComparedBy, compileCandidates } from '../scales/compile';
+import { compileCandidates } from '../scales/compile';
 import type { CompiledCandidate } from '../scales/compiled-candidate';
 import { type BreakEven, breakEvens, type CheapestAt, cheapestAt } from './scale-questions';
 

@@ -1,9 +1,10 @@
+import type { ComparedBy } from '../decision-file/compared-by';
 import { Decimal } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { Pricing } from '../pricing/pricing';
 import { crossingsOf } from '../scales/break-even';
 import { cheapestStretches } from '../scales/cheapest-at';
-import { averageMonthlySales, type ComparedBy } from '../scales/compile';
+import { averageMonthlySales } from '../scales/compile';
 import type { CompiledCandidate } from '../scales/compiled-candidate';
 
 /** Every break-even of a pair of candidates (decision file §8). */

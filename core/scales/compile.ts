@@ -1,12 +1,10 @@
 import { type Decimal, ONE, sum } from '../amount/decimal';
+import type { ComparedBy } from '../decision-file/compared-by';
 import type { Pricing } from '../pricing/pricing';
 import type { CompiledCandidate } from './compiled-candidate';
 import { ROUNDING } from './form-values';
 import { type PricingAssumptions, type LiftedAssumptions, liftedAssumptions, statedAssumptions } from './pricing-assumptions';
 import { partWithin, type PreparedCandidate, prepareCandidates } from './prepare';
-
-/** By what candidates are compared: what is paid, or what is kept (decision file §8, `by`). */
-export type ComparedBy = 'cost' | 'keep';
 
 /**
  * Compiles every candidate of a decision into a floating-point form from which its unrounded total follows at any

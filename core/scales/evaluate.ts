@@ -1,3 +1,4 @@
+import { comparedBy } from '../decision-file/compared-by';
 import type { Pricing } from '../pricing/pricing';
 import { type CompiledCharge, chargeTotalAt } from './compiled-candidate';
 import { largestUsableScale, type PaidWithin, paidWithin } from './compile';
@@ -6,7 +7,7 @@ import type { PreparedCandidate } from './prepare';
 
 /** What all candidates come to at one point; the arrays are used again for the next one. */
 export interface PointTotals {
-  /** Unrounded, base currency, in the order of the candidates. */
+  /** Unrounded, base currency, in the order of the candidates; by what is kept, the cost less what is left of sales. */
   readonly totals: Float64Array;
   /** 1 where a candidate can be chosen: every must met, every price known, no limit exceeded. */
   readonly usable: Uint8Array;
@@ -34,6 +35,7 @@ interface AtLevel {
 /** Prepares candidates for being looked at at many points. */
 export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly PreparedCandidate[]): Evaluator {
   const horizon = pricing.file.months;
+  const isByKept = comparedBy(pricing.file) === 'keep';
   const paid = candidates.map((candidate) => paidWithin(pricing, candidate));
   const totals = new Float64Array(candidates.length);
   const usable = new Uint8Array(candidates.length);
@@ -47,8 +49,9 @@ export function evaluator(pricing: Pick<Pricing, 'file'>, candidates: readonly P
         let fixed = fixedTotal(paid[index] ?? [], prepared, horizon, assumed);
         let slope = 0;
         const uneven: CompiledCharge[] = [];
-        for (const one of prepared.charges) {
-          const charge = lifted.charge(one);
+        const charges = prepared.charges.map((one) => lifted.charge(one));
+        if (isByKept) charges.push({ form: lifted.kept(), weight: -1 });
+        for (const charge of charges) {
           if (charge.form.is !== 'line') {
             uneven.push(charge);
             continue;

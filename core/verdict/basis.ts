@@ -1,6 +1,6 @@
-import { moneyText } from '../amount/currencies';
-import { decimal } from '../amount/decimal';
+import { bestCandidate, inOrder } from '../comparison/best';
 import { priceDecision, type PricedDecision } from '../comparison/decision-result';
+import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
 import { salesScale } from '../comparison/sales-scale';
 import { featureWords } from '../wording/need-words';
@@ -42,7 +42,7 @@ const MOST_THRESHOLDS = 6;
 /** Works out what a verdict can be made from: conditions, thresholds, for whom it is best, and the way through the horizon. */
 export function verdictBasis(file: DecisionFile, { others, varied, moving, names }: VerdictAsked): VerdictBasis {
   const priced = priceDecision(file);
-  const turns = file.candidates.length === 0 || priced.result.cheapest === null ? null : turnsIt(file, varied);
+  const turns = file.candidates.length === 0 || bestCandidate(priced) === null ? null : turnsIt(file, varied);
   return {
     conditions: conditionsOf(priced, others, names),
     thresholds: turns ? thresholdsOf(turns, varied).slice(0, MOST_THRESHOLDS) : [],
@@ -116,8 +116,11 @@ export function isSalesLevel(file: DecisionFile, key: string): boolean {
 }
 
 /** The best of all candidates but some, usable and known: what a choice is set against. */
-export function bestOfOthers({ pricing, result }: PricedDecision, chosen: readonly string[]): { candidate: string; total: string } | null {
-  const others = result.candidates.filter(({ id, usable, unknown }) => usable && unknown.length === 0 && !chosen.includes(id));
-  const [best] = [...others].sort((a, b) => decimal(a.total).cmp(b.total));
-  return best ? { candidate: best.id, total: moneyText(decimal(best.total), pricing.file.currency) } : null;
+export function bestOfOthers(
+  { pricing, result }: PricedDecision,
+  chosen: readonly string[],
+): { candidate: string; total: string; keep: string } | null {
+  const others = result.candidates.filter(({ id }) => !chosen.includes(id));
+  const [best] = inOrder(others, comparedBy(pricing.file));
+  return best ? { candidate: best.id, total: best.total, keep: best.keep } : null;
 }

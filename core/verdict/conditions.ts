@@ -1,9 +1,12 @@
 import { decimal, type Decimal, ONE, sum, ZERO } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { PricedDecision } from '../comparison/decision-result';
-import { type CheapestTwo, cheapestTwo } from '../comparison/cheapest-two';
+import { bestCandidate, scoreOf } from '../comparison/best';
+import { type BestTwo, bestTwo } from '../comparison/best-two';
 import { salesScale } from '../comparison/sales-scale';
+import type { CandidateResult } from '../comparison/candidate-result';
 import type { Candidate } from '../decision-file/candidate-schema';
+import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
 import type { VersionName } from '../forecast/versions';
 import { featureWords } from '../wording/need-words';
@@ -29,7 +32,7 @@ interface Outcome {
 const WAYS_OF_PAYING = [1, 12] as const;
 
 /**
- * Under which conditions which candidate costs least, worked out from the results: levels of sales always; of all else
+ * Under which conditions which candidate is best, worked out from the results: levels of sales always; of all else
  * what says another than `leader`, and what says the same where that is worth knowing (other versions of sales, no
  * offers, other ways of paying).
  *
@@ -40,13 +43,13 @@ export function conditionsOf(
   others: readonly OtherVersion[],
   needNames: Readonly<Record<string, string>> = {},
 ): Condition[] {
-  const leader = priced.result.cheapest;
+  const leader = bestCandidate(priced);
   return [
     ...salesConditions(priced.pricing),
     ...needConditions(priced, leader, needNames),
     ...payingConditions(priced.pricing.file),
     ...offerConditions(priced.pricing.file),
-    ...others.map(({ version, file }): Condition => ({ kind: 'version', version, ...asOutcome(cheapestTwo(file)) })),
+    ...others.map(({ version, file }): Condition => ({ kind: 'version', version, ...asOutcome(bestTwo(file)) })),
     ...firstYear(priced),
     ...freeHours(priced),
   ];
@@ -55,36 +58,41 @@ export function conditionsOf(
 function outcomeOf(
   priced: PricedDecision,
   takesPart: (candidate: Candidate) => boolean,
-  totalOf: (id: string) => Decimal = totalIn(priced),
+  measured: (result: CandidateResult) => Measured = asItIs(priced),
 ): Outcome {
-  const { pricing, candidates } = priced;
-  const inRun = candidates
-    .filter(({ candidate, result }) => result.unknown.length === 0 && takesPart(candidate))
-    .map(({ result }) => ({ id: result.id, total: totalOf(result.id), usable: result.usable }));
+  const inRun = priced.candidates.filter(({ candidate, result }) => result.usable && result.unknown.length === 0 && takesPart(candidate));
   return firstOf(
-    inRun.filter(({ usable }) => usable),
-    pricing.file.currency,
+    inRun.map(({ result }) => measured(result)),
+    priced.pricing.file.currency,
   );
 }
 
-function asOutcome(two: CheapestTwo | null): Outcome {
+function asOutcome(two: BestTwo | null): Outcome {
   if (!two) return { winner: null };
   return { winner: two.first, total: two.total, ...(two.margin === null ? {} : { margin: two.margin }) };
 }
 
-function firstOf(inRun: ReadonlyArray<{ id: string; total: Decimal }>, currency: string): Outcome {
-  const [first, second] = [...inRun].sort((a, b) => a.total.cmp(b.total));
+/** A candidate as a condition has it: what it costs, and what it is compared by, lower being better. */
+interface Measured {
+  readonly id: string;
+  readonly total: Decimal;
+  readonly score: Decimal;
+}
+
+function firstOf(inRun: readonly Measured[], currency: string): Outcome {
+  const [first, second] = [...inRun].sort((a, b) => a.score.cmp(b.score));
   if (!first) return { winner: null };
   return {
     winner: first.id,
     total: moneyText(first.total, currency),
-    ...(second ? { margin: moneyText(second.total.minus(first.total), currency) } : {}),
+    ...(second ? { margin: moneyText(second.score.minus(first.score), currency) } : {}),
   };
 }
 
-function totalIn({ result }: PricedDecision): (id: string) => Decimal {
-  const totals = new Map(result.candidates.map(({ id, total }) => [id, decimal(total)]));
-  return (id) => totals.get(id) ?? ZERO;
+/** What candidates come to as they are. */
+function asItIs({ pricing }: PricedDecision): (result: CandidateResult) => Measured {
+  const by = comparedBy(pricing.file);
+  return (result) => ({ id: result.id, total: decimal(result.total), score: scoreOf(result, by) });
 }
 
 /** Each stretch of monthly sales with who costs least there (decision file §8). */
@@ -154,7 +162,7 @@ function outcomeWithout(priced: PricedDecision, feature: string): Outcome {
     return result.outgrown === null && result.unknown.length === 0 && [...missing, ...unclear].every((one) => one === feature);
   });
   return firstOf(
-    inRun.map(({ result }) => ({ id: result.id, total: decimal(result.total) })),
+    inRun.map(({ result }) => asItIs(priced)(result)),
     pricing.file.currency,
   );
 }
@@ -173,7 +181,7 @@ function payingConditions(file: DecisionFile): Condition[] {
   return WAYS_OF_PAYING.flatMap((months): Condition[] => {
     const paid = paidBy(file, months);
     if (paid.candidates.length === 0) return [];
-    return [{ kind: 'paid', months, ...asOutcome(cheapestTwo(paid)) }];
+    return [{ kind: 'paid', months, ...asOutcome(bestTwo(paid)) }];
   });
 }
 
@@ -201,7 +209,7 @@ function offerConditions(file: DecisionFile): Condition[] {
     {
       kind: 'offers-gone',
       ...asOutcome(
-        cheapestTwo(
+        bestTwo(
           withoutOffers(
             file,
             offers.map(({ id }) => id),
@@ -212,34 +220,25 @@ function offerConditions(file: DecisionFile): Condition[] {
   ];
 }
 
-/** Counting the first twelve months alone. */
+/** Counting what is paid in the first twelve months alone; what is kept is not told by the month. */
 function firstYear(priced: PricedDecision): Condition[] {
-  if (priced.pricing.file.months <= 12) return [];
-  const totals = new Map(priced.result.candidates.map(({ id, monthly }) => [id, sum(monthly.slice(0, 12).map(decimal))]));
-  return [
-    {
-      kind: 'first-year',
-      ...outcomeOf(
-        priced,
-        () => true,
-        (id) => totals.get(id) ?? ZERO,
-      ),
-    },
-  ];
+  const { file } = priced.pricing;
+  if (file.months <= 12 || comparedBy(file) === 'keep') return [];
+  const inFirstYear = ({ id, monthly }: CandidateResult) => {
+    const total = sum(monthly.slice(0, 12).map(decimal));
+    return { id, total, score: total };
+  };
+  return [{ kind: 'first-year', ...outcomeOf(priced, () => true, inFirstYear) }];
 }
 
 /** With one's own hours at nothing. */
 function freeHours(priced: PricedDecision): Condition[] {
-  const time = new Map(priced.result.candidates.map(({ id, total, buckets }) => [id, decimal(total).minus(buckets.time ?? '0')]));
   if (priced.result.candidates.every(({ buckets }) => buckets.time === undefined)) return [];
-  return [
-    {
-      kind: 'hours-free',
-      ...outcomeOf(
-        priced,
-        () => true,
-        (id) => time.get(id) ?? ZERO,
-      ),
-    },
-  ];
+  const measured = asItIs(priced);
+  const withoutTime = (result: CandidateResult) => {
+    const { id, total, score } = measured(result);
+    const time = result.buckets.time ?? '0';
+    return { id, total: total.minus(time), score: score.minus(time) };
+  };
+  return [{ kind: 'hours-free', ...outcomeOf(priced, () => true, withoutTime) }];
 }

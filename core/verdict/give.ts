@@ -1,9 +1,9 @@
-import { decimal } from '../amount/decimal';
-import { moneyText } from '../amount/currencies';
+import { bestCandidate, leadOver } from '../comparison/best';
 import { averageMonth } from '../comparison/average-sales';
 import type { PricedDecision } from '../comparison/decision-result';
 import type { LineUp } from '../comparison/line-up';
 import type { Workbench } from '../decision/workbench';
+import { comparedBy } from '../decision-file/compared-by';
 import { sheetLabel } from '../decision/sheet-label';
 import type { VersionName } from '../forecast/versions';
 import { openPrices } from '../what-if/open-prices';
@@ -31,14 +31,19 @@ export interface Chosen {
   readonly shared?: GivenVerdict['shared'];
   /** Base currency; null where it cannot be worked out. */
   readonly total: string | null;
+  /** What is left of sales after it; null where it is not worked out. */
+  readonly keep: string | null;
   readonly atLeast: boolean;
   readonly usable: boolean;
   readonly runnerUp: GivenVerdict['runnerUp'];
+  /** Said where it is by what is kept that it is set against others. */
+  readonly comparedBy?: 'keep';
 }
 
-/** What the computation proposes: the cheapest candidate that can be chosen; null where there is none. */
-export function proposedChoice({ result }: PricedDecision): Choice | null {
-  return result.cheapest === null ? null : { kind: 'candidate', candidates: [result.cheapest], reason: '' };
+/** What the computation proposes: the best candidate that can be chosen; null where there is none. */
+export function proposedChoice(priced: Pick<PricedDecision, 'pricing' | 'result'>): Choice | null {
+  const best = bestCandidate(priced);
+  return best === null ? null : { kind: 'candidate', candidates: [best], reason: '' };
 }
 
 /**
@@ -61,6 +66,7 @@ export function chosenNow(
       ? withRunnerUp(priced, nameOf, {
           parts: named.slice(0, 1),
           total: result.total,
+          keep: result.keep,
           atLeast: result.unknown.length > 0,
           usable: result.usable,
         })
@@ -78,6 +84,7 @@ export function chosenNow(
       parts,
       shared: { once: [...together.once], twice: [...together.twice] },
       total: together.total,
+      keep: together.keep,
       atLeast: together.atLeast,
       usable: together.usable,
     });
@@ -89,16 +96,26 @@ export function chosenNow(
     label: nameOf(segment.candidate) ?? segment.candidate,
     segment,
   }));
-  return withRunnerUp(priced, nameOf, { parts, total: route.total, atLeast: false, usable: true });
+  return withRunnerUp(priced, nameOf, { parts, total: route.total, keep: route.kept, atLeast: false, usable: true });
 }
 
 /** A candidate is set against the best of the others; two together and a way against the best single candidate. */
-function withRunnerUp(priced: PricedDecision, nameOf: (id: string) => string | undefined, chosen: Omit<Chosen, 'runnerUp'>): Chosen {
+function withRunnerUp(
+  priced: PricedDecision,
+  nameOf: (id: string) => string | undefined,
+  chosen: Omit<Chosen, 'runnerUp' | 'comparedBy'>,
+): Chosen {
   const [only] = chosen.parts;
   const best = bestOfOthers(priced, chosen.parts.length === 1 && only ? [only.candidate] : []);
   if (!best || chosen.total === null) return { ...chosen, runnerUp: null };
-  const margin = moneyText(decimal(best.total).minus(chosen.total), priced.pricing.file.currency);
-  return { ...chosen, runnerUp: { candidate: best.candidate, label: nameOf(best.candidate) ?? best.candidate, total: best.total, margin } };
+  const { file } = priced.pricing;
+  const by = chosen.keep === null ? 'cost' : comparedBy(file);
+  const margin = leadOver({ total: chosen.total, keep: chosen.keep ?? '0' }, best, by, file.currency);
+  return {
+    ...chosen,
+    ...(by === 'keep' ? { comparedBy: by } : {}),
+    runnerUp: { candidate: best.candidate, label: nameOf(best.candidate) ?? best.candidate, total: best.total, margin },
+  };
 }
 
 /**
@@ -131,6 +148,7 @@ export function giveVerdict(giving: Giving, choice: Choice, id: string): GivenVe
     monthlyOrders: average.orders,
     total: chosen.total,
     runnerUp: chosen.runnerUp,
+    ...(chosen.comparedBy && chosen.keep !== null ? { comparedBy: chosen.comparedBy, keep: chosen.keep } : {}),
     totals: lineUp.columns.map(({ id: candidate, label, result, atLeast }) => ({
       candidate,
       label,

@@ -1,7 +1,9 @@
 import { decimal } from '../amount/decimal';
 import { daysBetween } from '../calendar/day';
+import { bestCandidate, inOrder, leadOver } from '../comparison/best';
 import type { PricedDecision } from '../comparison/decision-result';
 import type { Workbench } from '../decision/workbench';
+import { comparedBy } from '../decision-file/compared-by';
 import { sheetLabel } from '../decision/sheet-label';
 import { needWords } from '../wording/need-words';
 import { openPrices } from '../what-if/open-prices';
@@ -32,7 +34,7 @@ export function openQuestions(
   const questions: OpenQuestion[] = [];
   const ask = (kind: OpenQuestion['kind'], about: readonly string[], figure?: string) =>
     questions.push({ kind, about: about.slice(0, 50), ...(figure === undefined ? {} : { figure }) });
-  if (result.cheapest === null) ask('nobody', []);
+  if (bestCandidate(priced) === null) ask('nobody', []);
   if (result.candidates.length === 1)
     ask(
       'one-candidate',
@@ -94,11 +96,10 @@ function wordsOf(needs: NonNullable<Workbench['decision']['needs']>, feature: st
   return need ? needWords(need) : feature.replaceAll('-', ' ');
 }
 
-/** By how much the cheapest is ahead of the next. */
-function leadOf({ result }: PricedDecision): { total: string; second: string; margin: string } | null {
-  const inRun = result.candidates
-    .filter(({ usable, unknown }) => usable && unknown.length === 0)
-    .sort((a, b) => decimal(a.total).cmp(b.total));
-  const [first, second] = inRun;
-  return first && second ? { total: first.total, second: second.id, margin: decimal(second.total).minus(first.total).toFixed() } : null;
+/** By how much the best is ahead of the next. */
+function leadOf({ result, pricing }: PricedDecision): { total: string; second: string; margin: string } | null {
+  const { file } = pricing;
+  const by = comparedBy(file);
+  const [first, second] = inOrder(result.candidates, by);
+  return first && second ? { total: first.total, second: second.id, margin: leadOver(first, second, by, file.currency) } : null;
 }

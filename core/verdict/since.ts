@@ -5,8 +5,8 @@ import type { Choice, GivenVerdict } from '../decision/verdict-schema';
 
 /**
  * How a verdict stands against what the same choice comes to now:
- * - `holds`: the choice still costs less than every other that can be chosen (or more by no more than then, if it was dearer)
- * - `overtaken`: another one costs less now, and did not then
+ * - `holds`: the choice is still better than every other that can be chosen (or worse by no more than then, if it was)
+ * - `overtaken`: another one is better now, and was not then
  * - `gone`: what was chosen is not in the line-up any more
  * - `unusable`: it is outgrown now, lacks a must, or rests on a price that is not known
  */
@@ -19,16 +19,17 @@ export interface Since {
   readonly dearer: string | null;
   readonly then: GivenVerdict['runnerUp'];
   readonly now: GivenVerdict['runnerUp'];
-  /** Totals are in different currencies or over different times, so that they cannot be set against each other. */
+  /** In different currencies, over different times or by different things, so that they cannot be set against each other. */
   readonly isOtherMeasure: boolean;
 }
 
 /** What of a verdict is set against what its choice comes to now. */
-export type ThenChosen = Pick<GivenVerdict, 'currency' | 'months' | 'total' | 'runnerUp'>;
+export type ThenChosen = Pick<GivenVerdict, 'currency' | 'months' | 'total' | 'runnerUp' | 'comparedBy'>;
 
 /** Sets a verdict against what its choice comes to now, see `chosenNow`. */
 export function since(verdict: ThenChosen, now: Chosen | null, measure: { readonly currency: string; readonly months: number }): Since {
-  const isOtherMeasure = measure.currency !== verdict.currency || measure.months !== verdict.months;
+  const isOtherMeasure =
+    measure.currency !== verdict.currency || measure.months !== verdict.months || (now !== null && now.comparedBy !== verdict.comparedBy);
   const dearer =
     isOtherMeasure || verdict.total === null || now?.total == null
       ? null

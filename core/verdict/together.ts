@@ -12,6 +12,8 @@ import { commonParts } from '../route/common-parts';
 /** Two candidates beside each other, each with its own streams of sales. Amounts in base currency. */
 export interface Together {
   readonly total: string;
+  /** What is left of sales after it. */
+  readonly keep: string;
   readonly monthly: readonly string[];
   /** What each of the two comes to with the streams that go through it. */
   readonly each: readonly [first: string, second: string];
@@ -47,6 +49,7 @@ export function priceTogether(file: DecisionFile, first: string, second: string,
   const text = (amount: Decimal) => moneyText(amount, file.currency);
   return {
     total: text(sum(results.map(({ total }) => decimal(total)))),
+    keep: text(sum(results.map(({ keep }) => decimal(keep)))),
     monthly: results[0].monthly.map((amount, month) => text(decimal(amount).plus(results[1].monthly[month] ?? ZERO))),
     each: [results[0].total, results[1].total],
     atLeast: results.some(({ unknown }) => unknown.length > 0),

@@ -1,6 +1,7 @@
 import { decimal, Decimal, ONE, sum } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { Month } from '../calendar/month';
+import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing } from '../pricing/pricing';
 import { crossingsOf } from '../scales/break-even';
@@ -37,7 +38,7 @@ export const LEVELS = { from: 0.05, to: 20 } as const;
 /** The break-evens of every pair of candidates (decision file §8), with the month in which they are reached. */
 export function pairBreakEvens(file: DecisionFile): PairBreakEven[] {
   const pricing = preparePricing(file);
-  const compiled = compileCandidates(pricing);
+  const compiled = compileCandidates(pricing, comparedBy(file));
   const average = averageMonthlySales(pricing);
   const forecast = pricing.forecastAt(ONE);
   const orders = sum(forecast.orders).div(file.months);

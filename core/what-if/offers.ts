@@ -1,6 +1,8 @@
 import { decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
-import { bestOf, priceDecision, type PricedDecision } from '../comparison/decision-result';
+import { inOrder, leadOver } from '../comparison/best';
+import { priceDecision, type PricedDecision } from '../comparison/decision-result';
+import { comparedBy } from '../decision-file/compared-by';
 import type { Term } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 
@@ -65,18 +67,16 @@ export function lookAtOffers(file: DecisionFile, off: readonly string[]): Offers
   };
 }
 
-/** Who is cheapest in a priced decision, and by how much. */
+/** Who is best in a priced decision, and by how much. */
 export function leadIn({ result, pricing }: PricedDecision): Lead | null {
-  const first = result.candidates.find(({ id }) => id === result.cheapest);
+  const by = comparedBy(pricing.file);
+  const [first, second] = inOrder(result.candidates, by);
   if (!first) return null;
-  const others = result.candidates.filter(({ id }) => id !== first.id);
-  const second = bestOf(others, (a, b) => decimal(a.total).lt(b.total));
-  const total = others.find(({ id }) => id === second)?.total;
   return {
     first: first.id,
     total: first.total,
-    second,
-    margin: total === undefined ? null : moneyText(decimal(total).minus(first.total), pricing.file.currency),
+    second: second?.id ?? null,
+    margin: second ? leadOver(first, second, by, pricing.file.currency) : null,
   };
 }
 

@@ -38,6 +38,24 @@ describe('expected sales in floating point', () => {
   });
 });
 
+describe('totals by what is kept', () => {
+  it('are what is paid less what is left of sales', () => {
+    fc.assert(
+      fc.property(fc.oneof(richDecision, randomDecision), (made) => {
+        const file = readOrNull({ ...made, version: 2, cheapestAt: { by: 'keep' } });
+        if (!file) return;
+        const { totals } = pointFinder(file).at([]);
+        priceDecision(file).result.candidates.forEach(({ keep, unknown }, index) => {
+          if (unknown.length > 0) return;
+          const off = tolerance(file, index) + 0.01 + 1e-9 * Math.abs(Number(keep));
+          expect(Math.abs((totals[index] ?? NaN) + Number(keep))).toBeLessThanOrEqual(off);
+        });
+      }),
+      { numRuns: 60 },
+    );
+  }, 60_000);
+});
+
 describe('totals under other assumptions', () => {
   it('are those of the changed decision file, alone and two together', () => {
     fc.assert(

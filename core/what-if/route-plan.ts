@@ -78,7 +78,7 @@ export function routePlanner(file: DecisionFile): RoutePlanner {
   const singles = new Map<RoutedBy, ReturnType<typeof singlesBy>>();
   return {
     plan(moving) {
-      const by = moving.by ?? 'cost';
+      const by = file.cheapestAt?.by ?? moving.by ?? 'cost';
       const alone = singles.get(by) ?? singlesBy(by);
       singles.set(by, alone);
       return planned(pricing, solverFor(moving.without ?? usual, by), alone, moving);
@@ -94,7 +94,7 @@ function planned(
 ): RoutePlan {
   const { file } = pricing;
   const { currency, months, start } = file;
-  const by = moving.by ?? 'cost';
+  const by = file.cheapestAt?.by ?? moving.by ?? 'cost';
   const digits = minorDigits(currency);
   const money = (units: MinorUnits) => minorText(units, digits);
   const costs = pricedMoving(file, moving);

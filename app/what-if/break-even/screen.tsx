@@ -1,0 +1,143 @@
+import { useState } from 'react';
+import { decimal } from '#core/amount/decimal';
+import { LEVELS, nearestPoint, type PairBreakEven } from '#core/what-if/break-evens';
+import { DataTable } from '../../components/data-table';
+import { CandidateTag } from '../../components/candidate-tag';
+import { ChoiceField } from '../../components/choice-field';
+import { Fold } from '../../components/fold';
+import { useWriter } from '../../locale/locale';
+import type { Writer } from '../../locale/writer';
+import { NothingToAsk, useAskedDecision, Working } from '../asked-decision';
+import { levelWords, pairSentence, whenWords } from './words';
+import { KeepLevel } from '../keep-level';
+import { PairChart } from './pair-chart';
+import { PairMatrix } from './pair-matrix';
+import { useWhatIf } from '../use-what-if';
+import type { ComparedWords } from '../../locale/compared-words';
+
+const QUESTION = { kind: 'break-even' } as const;
+
+/** At which level of sales the cheaper of two candidates changes, for every pair. */
+export default function BreakEven() {
+  return (
+    <NothingToAsk needs="two">
+      <Pairs />
+    </NothingToAsk>
+  );
+}
+
+function Pairs() {
+  const { file, priced, nameOf, compared } = useAskedDecision();
+  const write = useWriter();
+  const { answer: pairs, ...working } = useWhatIf<'break-even'>(file, QUESTION);
+  const ids = priced.lineUp.columns.map(({ id }) => id);
+  const [against, setAgainst] = useState<string | null>(null);
+  const [other, setOther] = useState<string | null>(null);
+  const first = against !== null && ids.includes(against) ? against : (priced.lineUp.leader?.id ?? ids[0] ?? '');
+  const between = pairsWith(pairs ?? [], first);
+  const chosen = between.find((pair) => pair.a === other || pair.b === other) ?? between[0];
+  const nearest = chosen ? nearestPoint(chosen.points) : null;
+  const sales = decimal(priced.average.sales);
+  const [lowest, highest] = [sales.times(LEVELS.from).toFixed(), sales.times(LEVELS.to).toFixed()];
+  return (
+    <>
+      <main className="work" aria-label="Break-even" aria-busy={working.isBusy}>
+        {chosen && <p className="says">{pairSentence(chosen, nameOf, lowest, highest, write, compared)}</p>}
+        {chosen && <PairChart pair={chosen} />}
+        <div className="tools">
+          <ChoiceField
+            label="Set against all others"
+            value={first}
+            searchable
+            options={ids.map((id) => ({ value: id, label: `${id} ${nameOf(id)}` }))}
+            onChange={setAgainst}
+          />
+        </div>
+        <Working {...working} />
+        <DataTable
+          className="pair-table"
+          rows={between.map((pair) => ({ pair, other: pair.a === first ? pair.b : pair.a, point: nearestPoint(pair.points) }))}
+          keyOf={({ pair }) => `${pair.a} ${pair.b}`}
+          rowClass={({ pair }) => (pair === chosen ? 'is-chosen' : '')}
+          columns={[
+            {
+              head: `Against ${nameOf(first)}`,
+              kind: 'names-row',
+              cell: ({ pair, other: one }) => (
+                <button type="button" className="candidate-line" aria-pressed={pair === chosen} onClick={() => setOther(one)}>
+                  <CandidateTag id={one} /> <b>{nameOf(one)}</b>
+                </button>
+              ),
+            },
+            { head: 'Changes at, a month', kind: 'figures', cell: ({ point }) => (point ? write.whole(point.monthlySales) : '–') },
+            { head: 'Orders', kind: 'figures', cell: ({ point }) => (point ? write.number(point.monthlyOrders, 1) : '–') },
+            { head: 'Reached', cell: ({ point }) => (point ? reachedWords(point.reached, write) : '–') },
+            {
+              head: 'Verdict',
+              cell: ({ pair, point }) => (
+                <>
+                  {point ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}` : neverTurns(pair.now, first, compared)}
+                  {pair.points.length > 1 && <small> {pair.points.length} times</small>}
+                </>
+              ),
+            },
+          ]}
+        />
+        <Fold summary={`Every pair: ${(pairs ?? []).length}`}>
+          <PairMatrix
+            pairs={pairs ?? []}
+            ids={ids}
+            onChoose={(a, b) => {
+              setAgainst(a);
+              setOther(b);
+            }}
+          />
+        </Fold>
+      </main>
+      <aside className="margin" aria-label="The pair" aria-live="polite">
+        {chosen && (
+          <>
+            <h2>
+              {nameOf(chosen.a)} and {nameOf(chosen.b)}
+            </h2>
+            {chosen.points.length <= 1 && (
+              <p>
+                {chosen.points[0]
+                  ? `Below that level ${nameOf(chosen.points[0].below)}, above it ${nameOf(chosen.points[0].above)}: once, and not again up to ${write.whole(highest)} a month.`
+                  : 'Choose another pair in the table, or open every pair.'}
+              </p>
+            )}
+            {chosen.points.length > 1 && (
+              <ul className="sentences">
+                {chosen.points.map((point) => (
+                  <li key={point.scale}>
+                    From {levelWords(point, write)} {nameOf(point.above)} {compared.isBetter}. {whenWords(point, write)}
+                  </li>
+                ))}
+              </ul>
+            )}
+          </>
+        )}
+        {nearest && <KeepLevel scale={nearest.scale} suggestion={`Sales of ${write.whole(nearest.monthlySales)} a month`} />}
+        <p className="quiet">
+          A break-even is the level of sales at which the better one changes. It is worked out for all {file.months} months together, at a
+          twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.
+        </p>
+      </aside>
+    </>
+  );
+}
+
+function pairsWith(pairs: readonly PairBreakEven[], id: string): PairBreakEven[] {
+  const distance = (pair: PairBreakEven) => Math.abs(Math.log(nearestPoint(pair.points)?.scale ?? 1e9));
+  return pairs.filter(({ a, b }) => a === id || b === id).sort((one, two) => distance(one) - distance(two));
+}
+
+function neverTurns(better: string | null, first: string, compared: ComparedWords): string {
+  if (better === null) return 'always the same';
+  return better === first ? 'never pays' : compared.isAlwaysBetter.replace(/^is /, '');
+}
+
+function reachedWords(reached: { readonly month: string } | null, write: Writer): string {
+  return reached ? write.month(reached.month) : 'not in this forecast';
+}

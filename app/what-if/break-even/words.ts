@@ -1,0 +1,48 @@
+import { type BreakEvenPoint, nearestPoint, type PairBreakEven, percentOfForecast } from '#core/what-if/break-evens';
+import type { Writer } from '../../locale/writer';
+import { COMPARED_WORDS, type ComparedWords } from '../../locale/compared-words';
+
+/** Both names of a pair. */
+export interface PairNames {
+  readonly a: string;
+  readonly b: string;
+}
+
+/** The verdict on a pair in a sentence; “always” and “never” are said as such. */
+export function pairSentence(
+  pair: PairBreakEven,
+  nameOf: (id: string) => string,
+  lowest: string,
+  highest: string,
+  write: Writer,
+  compared: ComparedWords = COMPARED_WORDS.cost,
+): string {
+  const { a, b, points, now } = pair;
+  const range = `between ${write.whole(lowest)} and ${write.whole(highest)} a month`;
+  if (points.length === 0 && now === null) return `${nameOf(a)} and ${nameOf(b)} always cost the same, at every level of sales ${range}.`;
+  if (points.length === 0 && now !== null)
+    return `${nameOf(now)} ${compared.isAlwaysBetter}: ${nameOf(now === a ? b : a)} never pays, at any level of sales ${range}.`;
+  const [point] = points;
+  if (points.length === 1 && point)
+    return `${nameOf(point.below)} ${compared.isBetter} below ${levelWords(point, write)}, ${nameOf(point.above)} above. ${whenWords(point, write)}`;
+  const nearest = nearestPoint(points);
+  return `They change places ${points.length} times. ${nearest ? `Nearest to your forecast, ${nameOf(nearest.above)} takes over from ${levelWords(nearest, write)}. ${whenWords(nearest, write)}` : ''}`.trim();
+}
+
+/** "5,900 a month (124 orders, 23 % more than expected)". */
+export function levelWords({ monthlySales, monthlyOrders, scale }: BreakEvenPoint, write: Writer): string {
+  const percent = percentOfForecast(scale);
+  const beside =
+    Number(percent) === 0
+      ? 'about what you expect'
+      : `${write.whole(percent.replace('-', ''))} % ${Number(percent) > 0 ? 'more' : 'less'} than expected`;
+  return `${write.whole(monthlySales)} a month (${write.number(monthlyOrders, 1)} orders, ${beside})`;
+}
+
+/** "Reached in August 2027 at this growth." */
+export function whenWords({ reached, scale }: BreakEvenPoint, write: Writer): string {
+  if (reached === null) return 'No month of this forecast reaches that.';
+  const when = `Your sales reach that in ${write.month(reached.month)} at this growth`;
+  if (reached.stays) return `${when}.`;
+  return `${when}, for the first time; ${scale > 1 ? 'later months fall below it again' : 'some months stay below it'}.`;
+}

@@ -1,0 +1,13 @@
+import type { PlaceLeaf } from '../workbench/place-leaf';
+
+/** Every what-if, each a folder with its screen and its words; what answers it stands in `core/questions/kinds`. */
+export const WHAT_IFS = [
+  { path: '', name: 'Break-even', module: 'what-if/break-even/screen.tsx' },
+  { path: 'map', name: 'Map', module: 'what-if/map/screen.tsx' },
+  { path: 'route', name: 'Route', module: 'what-if/route/screen.tsx' },
+  { path: 'turns-it', name: 'What turns it', module: 'what-if/turns-it/screen.tsx' },
+  { path: 'paying-ahead', name: 'Paying ahead', module: 'what-if/paying-ahead/screen.tsx' },
+  { path: 'offers', name: 'Offers', module: 'what-if/offers/screen.tsx' },
+  { path: 'investment', name: 'Bigger investment', module: 'what-if/investment/screen.tsx' },
+  { path: 'scenarios', name: 'Scenarios', module: 'what-if/scenarios/screen.tsx' },
+] as const satisfies readonly PlaceLeaf[];

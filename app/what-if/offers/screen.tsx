@@ -1,0 +1,119 @@
+import { Checkbox } from 'antd';
+import { useMemo, useState } from 'react';
+import { findTerm } from '#core/pricing/payment-schedule';
+import { termWords } from '#core/wording/term-words';
+import type { SpecialOffer, Lead } from '#core/what-if/offers';
+import { CandidateTag } from '../../components/candidate-tag';
+import { useWriter } from '../../locale/locale';
+import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../asked-decision';
+import { marginWords, offersSentence, standingWords } from './words';
+import { KeepScenario } from '../keep-scenario';
+import { offerEnds } from '#core/price-sheet/offer-ends';
+import { useWhatIf } from '../use-what-if';
+import { useWorkbench } from '../../workbench/workbench-context';
+
+/** Each special offer on or off: whether the decision survives without it. */
+export default function SpecialOffers() {
+  return (
+    <NothingToAsk needs="one">
+      <Offers />
+    </NothingToAsk>
+  );
+}
+
+function Offers() {
+  const { file, nameOf, compared } = useAskedDecision();
+  const [off, setOff] = useState<readonly string[]>([]);
+  const question = useMemo(() => ({ kind: 'offers' as const, off }), [off]);
+  const { answer: found, ...working } = useWhatIf<'offers'>(file, question);
+  const write = useWriter();
+  if (found && found.offers.length === 0)
+    return (
+      <main className="work" aria-label="Offers">
+        <h2>No candidate rests on a special offer</h2>
+        <p>
+          None of the plans in the line-up has an introductory price, so there is no offer that could be over. One that is typed on a price
+          sheet, “1 each for the first 2 months” say, comes here by itself.
+        </p>
+      </main>
+    );
+  return (
+    <>
+      <main className="work" aria-label="Offers" aria-busy={working.isBusy}>
+        {found && (found.withAll === null ? <NobodyToChoose /> : <p className="says">{offersSentence(found, nameOf, write, compared)}</p>)}
+        <ul className="offers">
+          {(found?.offers ?? []).map((offer) => (
+            <OfferRow
+              key={offer.id}
+              offer={offer}
+              withAll={found?.withAll ?? null}
+              isOff={off.includes(offer.id)}
+              onToggle={(isOff) => setOff(isOff ? [...off, offer.id] : off.filter((id) => id !== offer.id))}
+            />
+          ))}
+        </ul>
+        <Working {...working} />
+      </main>
+      <aside className="margin" aria-label="With the offers chosen" aria-live="polite">
+        <h2>{off.length === 0 ? 'With every offer' : `Without ${off.length === 1 ? 'that offer' : `those ${off.length}`}`}</h2>
+        {found && <p>{standingWords(found.asAsked, nameOf, write, compared)}</p>}
+        {found && <p>Without any offer: {standingWords(found.withoutAll, nameOf, write, compared)}</p>}
+        {off.length > 0 && (
+          <KeepScenario
+            suggestion={
+              off.length === found?.offers.length
+                ? 'Without special offers'
+                : `Without ${(found?.offers ?? [])
+                    .filter(({ id }) => off.includes(id))
+                    .map(({ label }) => label)
+                    .join(', ')}`
+            }
+            changes={[]}
+            offersOff={off}
+          />
+        )}
+        <p className="quiet">Without an offer the renewal price holds from the first payment on. Trials and refunds stay as they are.</p>
+      </aside>
+    </>
+  );
+}
+
+function OfferRow({
+  offer,
+  withAll,
+  isOff,
+  onToggle,
+}: {
+  offer: SpecialOffer;
+  withAll: Lead | null;
+  isOff: boolean;
+  onToggle(isOff: boolean): void;
+}) {
+  const { priced, nameOf, compared } = useAskedDecision();
+  const { state } = useWorkbench();
+  const write = useWriter();
+  const { pricing } = priced.priced;
+  const owner = pricing.file.offers.flatMap(({ plans }) => plans).find(({ id }) => id === offer.part) ?? pricing.addon(offer.part);
+  const term = findTerm(owner.terms ?? [], offer.term);
+  const ends = offerEnds(state.workbench, offer.part, offer.term);
+  const survives = offer.without?.first === withAll?.first;
+  return (
+    <li>
+      <Checkbox checked={!isOff} onChange={({ target }) => onToggle(!target.checked)}>
+        <b>{offer.label}</b>, paid {termWords(term.months)}
+      </Checkbox>
+      <span className="offer-words">
+        {offer.candidates.map((id) => (
+          <CandidateTag key={id} id={id} />
+        ))}{' '}
+        saves {write.money(offer.saves, pricing.file.currency)}
+        {ends && `, ends ${write.day(ends)}`}
+      </span>
+      <span className={survives ? 'offer-words' : 'offer-words problem'}>
+        {survives
+          ? `Without it ${nameOf(offer.without?.first ?? null)} ${compared.stillLeads}${marginWords(offer.without, nameOf, write, compared)}.`
+          : `The decision rests on it: without it ${offer.without ? `${nameOf(offer.without.first)} ${compared.leads}${marginWords(offer.without, nameOf, write, compared)}` : 'nobody can be chosen'}.`}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,67 @@
+import { useMemo } from 'react';
+import { termWords } from '#core/wording/term-words';
+import type { PayingAhead } from '#core/what-if/paying-ahead';
+import { Chart } from '../../components/chart';
+import { amountAxis, baseOption, hoverOption } from '../../components/chart-option';
+import { useChartColours } from '../../components/chart-colours';
+import { useWriter } from '../../locale/locale';
+
+const DASHES = ['solid', 'dashed', 'dotted'] as const;
+
+/** What paying ahead has cost more, or less, than the shortest term if one leaves after so many months. */
+export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
+  const colours = useChartColours();
+  const write = useWriter();
+  const option = useMemo(
+    () => ({
+      ...baseOption(colours),
+      grid: { left: 8, right: 24, top: 30, bottom: 26, containLabel: true },
+      legend: { top: 0, left: 0, itemWidth: 18, textStyle: { color: colours.ink } },
+      tooltip: {
+        ...hoverOption(colours, 'axis'),
+        formatter: (shown: unknown) => {
+          const points = shown as ReadonlyArray<{ seriesName?: string; value?: number; dataIndex?: number }>;
+          return [
+            `left after ${(points[0]?.dataIndex ?? 0) + 1} months`,
+            ...points.map(
+              ({ seriesName, value = 0 }) => `${seriesName ?? ''}: ${value > 0 ? 'lost' : 'saved'} ${write.whole(String(Math.abs(value)))}`,
+            ),
+          ].join('<br>');
+        },
+      },
+      xAxis: {
+        type: 'category' as const,
+        data: (options[0]?.ifLeft ?? []).map((_, index) => String(index + 1)),
+        name: 'left after so many months',
+        nameLocation: 'middle' as const,
+        nameGap: 24,
+        nameTextStyle: { color: colours.quiet },
+        axisLine: { onZero: true, lineStyle: { color: colours.ink } },
+        axisTick: { show: false },
+        axisLabel: { color: colours.quiet },
+      },
+      yAxis: amountAxis(colours, write.difference),
+      series: options.slice(1).map(({ months, ifLeft }, index) => ({
+        name: `paid ${termWords(months)}`,
+        type: 'line' as const,
+        step: 'middle' as const,
+        symbol: 'none',
+        color: colours.series[index % colours.series.length] ?? colours.ink,
+        lineStyle: { width: 2, type: DASHES[index % DASHES.length] ?? 'solid' },
+        data: ifLeft.map(Number),
+      })),
+    }),
+    [options, colours, write],
+  );
+  return (
+    <>
+      <h3>If you leave early</h3>
+      <p className="quiet">Above the line so much is lost against paying for the shortest time, below it so much is saved.</p>
+      <Chart
+        label="What paying ahead has cost more or less, by the month of leaving; the figures stand in the table below"
+        height={220}
+        option={option}
+      />
+    </>
+  );
+}

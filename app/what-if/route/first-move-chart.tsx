@@ -1,0 +1,81 @@
+import { useMemo } from 'react';
+import type { RoutePlan } from '#core/what-if/route-plan';
+import { DataTable } from '../../components/data-table';
+import { Chart } from '../../components/chart';
+import { amountAxis, baseOption, hoverOption, monthAxis } from '../../components/chart-option';
+import { useChartColours } from '../../components/chart-colours';
+import { Fold } from '../../components/fold';
+import { useWriter } from '../../locale/locale';
+import { useAskedDecision } from '../asked-decision';
+
+/** What the way costs if its first move falls in another month. */
+export function FirstMoveChart({ plan }: { plan: RoutePlan }) {
+  const { nameOf } = useAskedDecision();
+  const colours = useChartColours();
+  const write = useWriter();
+  const { firstMove, segments, total } = plan;
+  const best = segments[1]?.from ?? '';
+  const latest = firstMove.at(-1);
+  const option = useMemo(
+    () => ({
+      ...baseOption(colours),
+      grid: { left: 8, right: 24, top: 18, bottom: 8, containLabel: true },
+      tooltip: {
+        ...hoverOption(colours, 'axis'),
+        formatter: (shown: unknown) => {
+          const one = firstMove[(shown as ReadonlyArray<{ dataIndex?: number }>)[0]?.dataIndex ?? -1];
+          return one ? `move in ${write.month(one.month)}: ${one.total === null ? 'not possible' : write.whole(one.total)}` : '';
+        },
+      },
+      xAxis: monthAxis(
+        colours,
+        firstMove.map(({ month }) => month),
+        write.month,
+      ),
+      yAxis: { ...amountAxis(colours, write.whole), scale: true },
+      series: [
+        {
+          type: 'line' as const,
+          symbol: 'none',
+          color: colours.ink,
+          lineStyle: { width: 2 },
+          data: firstMove.map((one) => (one.total === null ? '-' : Number(one.total))),
+        },
+        {
+          type: 'scatter' as const,
+          silent: true,
+          symbolSize: 9,
+          itemStyle: { color: colours.ink },
+          label: { show: true, position: 'right' as const, formatter: 'best month', color: colours.ink },
+          data: [[best, Number(total)]],
+        },
+      ],
+    }),
+    [firstMove, colours, write, best, total],
+  );
+  return (
+    <>
+      <h3>The best month to move</h3>
+      <p className="says-small">
+        {write.month(best)} is the best month to move to {nameOf(segments[1]?.candidate ?? null)}.
+        {latest?.more != null &&
+          Number(latest.more) > 0 &&
+          ` Moving only in ${write.month(latest.month)} would cost ${write.whole(latest.more)} more.`}
+      </p>
+      <Chart label="What the way costs by the month of the first move; the figures stand in the table below" height={190} option={option} />
+      <Fold summary="Month by month">
+        <DataTable
+          hideHead
+          frame={null}
+          rows={firstMove}
+          keyOf={({ month }) => month}
+          rowClass={({ month }) => (month === best ? 'is-chosen' : '')}
+          columns={[
+            { head: 'Month', kind: 'names-row', cell: ({ month }) => write.month(month) },
+            { head: 'Cost', kind: 'figures', cell: ({ total: cost }) => (cost === null ? 'not possible: outgrown' : write.whole(cost)) },
+          ]}
+        />
+      </Fold>
+    </>
+  );
+}

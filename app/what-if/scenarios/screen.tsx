@@ -1,0 +1,227 @@
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { withoutScenario, withScenario, withScenarioTakenOver, type ScenarioOutcome } from '#core/what-if/scenarios';
+import type { Scenario } from '#core/decision/what-if-schema';
+import { keyParts } from '#core/what-if/changes';
+import { DataTable } from '../../components/data-table';
+import { CandidateTag } from '../../components/candidate-tag';
+import { ChoiceField } from '../../components/choice-field';
+import { NumberField } from '../../components/number-field';
+import { TextField } from '../../components/text-field';
+import { useWriter } from '../../locale/locale';
+import { useAskedDecision, Working } from '../asked-decision';
+import { AS_IT_IS, scenariosSentence } from './words';
+import { changeWords, rangeUnit } from '../assumption-words';
+import { KeepLevel } from '../keep-level';
+import { useAssumptions } from '../use-assumptions';
+import { useWhatIf } from '../use-what-if';
+import { newId } from '../../workbench/new-id';
+import { useEdits } from '../../workbench/use-edits';
+import { useLevel, useWorkbench } from '../../workbench/workbench-context';
+
+const NONE: readonly Scenario[] = [];
+
+/** What-ifs that were kept, side by side with what is expected. */
+export default function Scenarios() {
+  const { state, decisionId } = useWorkbench();
+  const { file, nameOf, compared } = useAskedDecision();
+  const { scale, priced: tried } = useLevel();
+  const edits = useEdits();
+  const write = useWriter();
+  const scenarios = state.workbench.decision.whatIf?.scenarios ?? NONE;
+  const all = useMemo(() => [AS_IT_IS, ...scenarios], [scenarios]);
+  const question = useMemo(() => (file.candidates.length > 0 ? { kind: 'scenarios' as const, scenarios: all } : null), [all, file]);
+  const { answer: outcomes, ...working } = useWhatIf<'scenarios'>(file, question);
+  const [open, setOpen] = useState<string | null>(null);
+  const opened = scenarios.find(({ id }) => id === open);
+  const add = () => {
+    const scenario: Scenario = { id: newId(), name: `Scenario ${scenarios.length + 1}`, changes: [] };
+    edits.decision(`whatIf.scenarios.${scenario.id}`, 'a scenario', (one) => withScenario(one, scenario));
+    setOpen(scenario.id);
+  };
+  return (
+    <>
+      <main className="work" aria-label="Scenarios" aria-busy={working.isBusy}>
+        {scenarios.length === 0 ? (
+          <>
+            <h2>No scenario is kept yet</h2>
+            <p className="limit-width">
+              Look at a point of the <Link to={`/decisions/${decisionId}/what-if/map`}>map</Link>, a turning point, or the line-up without
+              an <Link to={`/decisions/${decisionId}/what-if/offers`}>offer</Link>, and keep it under a name; or begin one here. Scenarios
+              are compared with what you expect, and can be taken over into it.
+            </p>
+          </>
+        ) : (
+          <p className="says">{scenariosSentence(outcomes ?? [], scenarios, nameOf, compared)}</p>
+        )}
+        {scenarios.length > 0 && (
+          <DataTable
+            className="scenarios"
+            rows={all.map((scenario) => ({ scenario, outcome: outcomes?.find(({ id }) => id === scenario.id) }))}
+            keyOf={({ scenario }) => scenario.id}
+            rowClass={({ scenario }) => (scenario.id === open ? 'is-chosen' : '')}
+            columns={[
+              {
+                head: 'Scenario',
+                kind: 'names-row',
+                cell: ({ scenario }) => (
+                  <ScenarioName
+                    scenario={scenario}
+                    isOpen={scenario.id === open}
+                    onOpen={() => setOpen(scenario.id === open || scenario === AS_IT_IS ? null : scenario.id)}
+                  />
+                ),
+              },
+              { head: 'Sales a month', kind: 'figures', cell: ({ outcome }) => (outcome ? write.whole(outcome.average.sales) : '…') },
+              { head: 'Cheapest', cell: ({ outcome }) => <ScenarioLeader outcome={outcome} /> },
+              { head: 'Total', kind: 'figures', cell: ({ outcome }) => (outcome?.standing ? write.whole(outcome.standing.total) : '–') },
+              {
+                head: 'Ahead of',
+                cell: ({ outcome }) =>
+                  outcome?.standing?.margin == null
+                    ? '–'
+                    : `${nameOf(outcome.standing.second)}, by ${write.whole(outcome.standing.margin)}`,
+              },
+            ]}
+          />
+        )}
+        {scale !== 1 && <KeepLevel scale={scale} suggestion={`Sales of ${write.whole(tried.average.sales)} a month, as tried`} />}
+        <p className="add-row">
+          <Button onClick={add}>Begin a scenario</Button>
+        </p>
+        <Working {...working} />
+      </main>
+      <aside className="margin" aria-label="The scenario" aria-live="polite">
+        {opened ? (
+          <ScenarioForm
+            key={opened.id}
+            scenario={opened}
+            onGone={() => setOpen(null)}
+            outcome={outcomes?.find(({ id }) => id === opened.id)}
+          />
+        ) : (
+          <p className="quiet">
+            Choose a scenario to change what it assumes, or to take it over.{' '}
+            {scenarios.length > 0 && outcomes && `Amounts are in ${file.currency}, over ${write.whole(String(file.months))} months.`}
+          </p>
+        )}
+      </aside>
+    </>
+  );
+}
+
+function ScenarioName({ scenario, isOpen, onOpen }: { scenario: Scenario; isOpen: boolean; onOpen(): void }) {
+  const { find } = useAssumptions();
+  const write = useWriter();
+  const off = scenario.offersOff?.length ?? 0;
+  const words = [
+    ...scenario.changes.map(({ key, value }) => {
+      const assumption = find(key);
+      return assumption ? `${assumption.label} ${changeWords(assumption, Number(value), write)}` : 'something that is not there any more';
+    }),
+    ...(off > 0 ? [`without ${off === 1 ? 'a special offer' : `${off} special offers`}`] : []),
+  ];
+  return (
+    <>
+      {scenario === AS_IT_IS ? (
+        <b>{scenario.name}</b>
+      ) : (
+        <button type="button" className="candidate-line" aria-expanded={isOpen} onClick={onOpen}>
+          <b>{scenario.name}</b>
+        </button>
+      )}
+      {words.length > 0 && <small className="block">{words.join('; ')}</small>}
+    </>
+  );
+}
+
+function ScenarioLeader({ outcome }: { outcome: ScenarioOutcome | undefined }) {
+  const { nameOf } = useAskedDecision();
+  if (!outcome) return '…';
+  if (!outcome.standing) return 'nobody can be chosen';
+  return (
+    <>
+      <CandidateTag id={outcome.standing.first} /> {nameOf(outcome.standing.first)}
+    </>
+  );
+}
+
+function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outcome: ScenarioOutcome | undefined; onGone(): void }) {
+  const { file } = useAskedDecision();
+  const { varied, find } = useAssumptions();
+  const edits = useEdits();
+  const keep = (key: string, next: Scenario) =>
+    edits.decision(`whatIf.scenarios.${scenario.id}.${key}`, `the scenario ${next.name}`, (one) => withScenario(one, next));
+  const setChange = (key: string, value: string) =>
+    keep(key, { ...scenario, changes: scenario.changes.map((change) => (change.key === key ? { key, value } : change)) });
+  const left = varied.filter(({ assumption }) => !scenario.changes.some(({ key }) => key === assumption.key));
+  const prices = scenario.changes.filter(({ key }) => keyParts(key)[0] === 'price').length + (scenario.offersOff?.length ?? 0);
+  return (
+    <div className="scenario-form">
+      <TextField label="Name" value={scenario.name} onChange={(name) => keep('name', { ...scenario, name })} />
+      {scenario.changes.map(({ key, value }) => {
+        const assumption = find(key);
+        const [least, most] = assumption?.bounds ?? [-100, 1000];
+        return (
+          <div className="scenario-change" key={key}>
+            <NumberField
+              fieldKey={`scenario ${scenario.id} ${key}`}
+              label={assumption?.label ?? 'Not there any more'}
+              value={value}
+              range={{ wanted: 'a number', least, most }}
+              suffix={assumption ? rangeUnit(assumption, file.currency) : ''}
+              onChange={(next) => typeof next === 'string' && setChange(key, next)}
+            />
+            <Button
+              type="text"
+              size="small"
+              onClick={() => keep(`${key}.removed`, { ...scenario, changes: scenario.changes.filter((change) => change.key !== key) })}
+            >
+              as it is
+            </Button>
+          </div>
+        );
+      })}
+      {outcome && outcome.idle.length > 0 && (
+        <p className="problem">Something it assumes is about a stream or quantity that is not there any more, and counts for nothing.</p>
+      )}
+      {left.length > 0 && (
+        <ChoiceField
+          label="Assume otherwise"
+          value={undefined}
+          searchable
+          placeholder="choose …"
+          options={left.map(({ assumption: { key, label } }) => ({ value: key, label }))}
+          onChange={(key) => {
+            const assumption = find(key);
+            if (assumption) keep(`${key}.added`, { ...scenario, changes: [...scenario.changes, { key, value: String(assumption.asIs) }] });
+          }}
+        />
+      )}
+      <p className="add-row">
+        <Button
+          disabled={scenario.changes.length === 0}
+          onClick={() =>
+            edits.decision(`whatIf.taken.${scenario.id}`, `${scenario.name} taken over`, (one) => withScenarioTakenOver(one, scenario))
+          }
+        >
+          Take over into what you expect
+        </Button>
+        <Button
+          type="text"
+          onClick={() => {
+            edits.decision(`whatIf.scenarios.${scenario.id}.gone`, `${scenario.name} removed`, (one) => withoutScenario(one, scenario.id));
+            onGone();
+          }}
+        >
+          Remove
+        </Button>
+      </p>
+      <p className="quiet">
+        Taking over changes your expected sales, rates and the worth of an hour; undo takes it back.{' '}
+        {prices > 0 && 'Prices and offers stay as the price sheets state them: enter a price there once you know it.'}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,21 @@
+import type { Scenario } from '#core/decision/what-if-schema';
+import type { ScenarioOutcome } from '#core/what-if/scenarios';
+import { COMPARED_WORDS, type ComparedWords } from '../../locale/compared-words';
+
+/** What is expected, as a scenario to compare others with. */
+export const AS_IT_IS: Scenario = { id: 'as-it-is', name: 'As it is', changes: [] };
+
+export function scenariosSentence(
+  outcomes: readonly ScenarioOutcome[],
+  scenarios: readonly Scenario[],
+  nameOf: (id: string | null) => string,
+  compared: ComparedWords = COMPARED_WORDS.cost,
+): string {
+  const now = outcomes.find(({ id }) => id === AS_IT_IS.id)?.standing?.first ?? null;
+  const others = scenarios.filter(({ id }) => {
+    const outcome = outcomes.find((one) => one.id === id);
+    return outcome && (outcome.standing?.first ?? null) !== now;
+  });
+  if (others.length === 0) return `${nameOf(now)} ${now === null ? 'can be chosen' : compared.leads} in every scenario.`;
+  return `${nameOf(now)} ${compared.leads} as it is; not in ${others.map(({ name }) => `“${name}”`).join(', ')}.`;
+}

@@ -1,0 +1,39 @@
+import type { Assumption } from '#core/what-if/assumption';
+import type { TurningPoint, TurnsIt } from '#core/what-if/turns-it';
+import type { Writer } from '../../locale/writer';
+import { changeWords } from '../assumption-words';
+import { COMPARED_WORDS, type ComparedWords } from '../../locale/compared-words';
+
+/** "Marlpit Grow is ahead of Wharfside Trade by 205. It turns with “Orders, all streams”: from +17.1 % Wharfside Trade is cheapest." */
+export function turnsSentence(
+  { first, second, gap, turns }: TurnsIt,
+  find: (key: string) => Assumption | undefined,
+  nameOf: (id: string | null) => string,
+  write: Writer,
+  compared: ComparedWords = COMPARED_WORDS.cost,
+): string {
+  const ahead =
+    second !== null && gap !== null
+      ? `${nameOf(first)} is ahead of ${nameOf(second)} by ${write.whole(gap)}.`
+      : `${nameOf(first)} is the only one that can be chosen.`;
+  const turning = turns.flatMap((turn) => {
+    const assumption = find(turn.key);
+    const points = [turn.below, turn.above].flatMap((point) => (point ? [point] : []));
+    return assumption ? points.map((point) => ({ assumption, point })) : [];
+  });
+  const [strongest] = turning;
+  if (!strongest) return `${ahead} Nothing turns that, over the ranges stated.`;
+  const others = new Set(turning.map(({ assumption }) => assumption.key)).size - 1;
+  return `${ahead} It turns with “${strongest.assumption.label}”: ${turningWords(strongest.assumption, strongest.point, nameOf, write, compared)}${others > 0 ? `; ${others} more ${others === 1 ? 'assumption does' : 'assumptions do'} within their ranges` : ''}.`;
+}
+
+export function turningWords(
+  assumption: Assumption,
+  { at, winner }: TurningPoint,
+  nameOf: (id: string | null) => string,
+  write: Writer,
+  compared: ComparedWords = COMPARED_WORDS.cost,
+): string {
+  const direction = at < assumption.asIs ? 'below' : 'from';
+  return `${direction} ${changeWords(assumption, at, write)} ${winner === null ? 'nobody can be chosen' : `${nameOf(winner)} ${compared.isBest}`}`;
+}

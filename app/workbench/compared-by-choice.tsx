@@ -1,0 +1,23 @@
+import type { ComparedBy } from '#core/decision-file/compared-by';
+import { ChoiceField } from '../components/choice-field';
+import { useEdits } from './use-edits';
+import { useWorkbench } from './workbench-context';
+
+const OPTIONS = [
+  { value: 'cost', label: 'costs least' },
+  { value: 'keep', label: 'leaves you most' },
+] as const;
+
+/** By what candidates are compared, at every place of the decision. */
+export function ComparedByChoice({ label }: { label: string }) {
+  const { decision } = useWorkbench().state.workbench;
+  const edits = useEdits();
+  return (
+    <ChoiceField
+      label={label}
+      value={decision.comparedBy ?? decision.whatIf?.moving?.by ?? 'cost'}
+      options={OPTIONS}
+      onChange={(comparedBy: ComparedBy) => edits.decision('comparedBy', 'what decides', (one) => ({ ...one, comparedBy }))}
+    />
+  );
+}

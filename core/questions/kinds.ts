@@ -1,0 +1,85 @@
+import { againstForecast } from '../afterwards/against-forecast';
+import { moveNow } from '../afterwards/move-now';
+import type { Used } from '../dates/date-that-matters';
+import type { Actuals } from '../decision/actuals-schema';
+import type { Investment } from '../decision/investment-schema';
+import type { Scenario } from '../decision/what-if-schema';
+import type { DecisionFile } from '../decision-file/schema';
+import type { MovingCosts } from '../route/moving-costs';
+import { type VerdictAsked, verdictBasis } from '../verdict/basis';
+import { pairBreakEvens } from '../what-if/break-evens';
+import { judgeInvestment } from '../what-if/investment';
+import { type CheapestMap, COARSE, FINE, type MapAxis, mapWork } from '../what-if/map';
+import { lookAtOffers } from '../what-if/offers';
+import { payingAhead } from '../what-if/paying-ahead';
+import type { RoutePlanner } from '../what-if/route-plan';
+import { scenarioOutcome } from '../what-if/scenarios';
+import { turnsIt, type Varied } from '../what-if/turns-it';
+
+/** A decision that questions are asked about; what several of them need is prepared once. */
+export interface AskedDecision {
+  readonly file: DecisionFile;
+  planner(): RoutePlanner;
+}
+
+/** Works out an answer piece by piece, so that a newer question can overtake it. */
+export interface AnswerWork<Answer> {
+  /** Does the next piece. The answer so far can be shown already where there is one. */
+  next(): { readonly done: boolean; readonly answer: Answer | null; readonly progress: number };
+}
+
+/** How a kind of question is answered. */
+interface QuestionKind<Asked, Answer> {
+  begin(decision: AskedDecision, asked: Asked): AnswerWork<Answer>;
+}
+
+/** What is answered in one piece. */
+function atOnce<Asked, Answer>(answer: (decision: AskedDecision, asked: Asked) => Answer): QuestionKind<Asked, Answer> {
+  return { begin: (decision, asked) => ({ next: () => ({ done: true, answer: answer(decision, asked), progress: 1 }) }) };
+}
+
+/** Everything that can be asked about a decision: a line each, and the types of question and answer follow from it. */
+export const QUESTION_KINDS = {
+  'break-even': atOnce(({ file }, _asked: object) => pairBreakEvens(file)),
+  map: { begin: ({ file }, asked: { readonly x: MapAxis; readonly y: MapAxis }) => mapInPieces(file, asked) },
+  route: atOnce(({ planner }, { moving }: { readonly moving: MovingCosts }) => planner().plan(moving)),
+  turns: atOnce(({ file }, { varied }: { readonly varied: readonly Varied[] }) => turnsIt(file, varied)),
+  paying: atOnce(({ file }, _asked: object) => payingAhead(file)),
+  offers: atOnce(({ file }, { off }: { readonly off: readonly string[] }) => lookAtOffers(file, off)),
+  investment: atOnce(({ file }, { investment }: { readonly investment: Investment }) => judgeInvestment(file, investment)),
+  verdict: atOnce(({ file }, { verdict }: { readonly verdict: VerdictAsked }) => verdictBasis(file, verdict)),
+  afterwards: atOnce(
+    ({ file }, { used, actuals, moving }: { readonly used: readonly Used[]; readonly actuals: Actuals; readonly moving: MovingCosts }) => ({
+      against: againstForecast(file, used, actuals),
+      advice: moveNow(file, used, actuals, moving),
+    }),
+  ),
+  scenarios: atOnce(({ file }, { scenarios }: { readonly scenarios: readonly Scenario[] }) =>
+    scenarios.map((scenario) => scenarioOutcome(file, scenario)),
+  ),
+} satisfies Record<string, QuestionKind<never, unknown>>;
+
+export type WhatIfKind = keyof typeof QUESTION_KINDS;
+/** What a question says beside its kind. */
+export type AskedOf<Kind extends WhatIfKind> = Parameters<(typeof QUESTION_KINDS)[Kind]['begin']>[1];
+export type AnswerOf<Kind extends WhatIfKind> =
+  ReturnType<(typeof QUESTION_KINDS)[Kind]['begin']> extends AnswerWork<infer Answer> ? Answer : never;
+
+/** First a coarse map, all of it; then the fine one, line by line. */
+function mapInPieces(file: DecisionFile, { x, y }: { readonly x: MapAxis; readonly y: MapAxis }): AnswerWork<CheapestMap> {
+  const coarse = mapWork(file, x, y, COARSE);
+  const fine = mapWork(file, x, y, FINE);
+  let isCoarse = true;
+  let lines = 0;
+  return {
+    next() {
+      if (isCoarse) {
+        isCoarse = coarse.next();
+        return { done: false, answer: isCoarse ? null : coarse.map, progress: 0 };
+      }
+      lines++;
+      const isLeft = fine.next();
+      return { done: !isLeft, answer: isLeft ? null : fine.map, progress: lines / FINE.rows };
+    },
+  };
+}
