@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import { type NumberRange, readTypedNumber } from '#core/amount/typed-number';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -34,6 +34,7 @@ export function NumberField(props: NumberFieldProps) {
   const write = useWriter();
   const id = useId();
   const [typing, setTyping] = useState<string | null>(null);
+  const before = useRef(value);
   const unread = state.unread[fieldKey];
   const stated = value === undefined ? '' : write.field(value ?? '?');
   const shown = unread?.text ?? typing ?? (value === null ? '?' : stated);
@@ -46,6 +47,8 @@ export function NumberField(props: NumberFieldProps) {
     const typed = readTypedNumber(text, range);
     if (typed.ok) return accept(typed.value);
     store.setUnread(fieldKey, { text, problem: typed.problem, label });
+    // What could be read of its beginning on the way (“30” of “30 a year”) is not what was meant.
+    if (leaving && before.current !== value) onChange(before.current);
   };
   const accept = (next: string | null | undefined) => {
     store.setUnread(fieldKey, null);
@@ -68,7 +71,10 @@ export function NumberField(props: NumberFieldProps) {
         placeholder={props.placeholder}
         {...(unread ? { status: 'error' as const, 'aria-invalid': true } : {})}
         aria-describedby={unread || props.hint ? `${id}-note` : undefined}
-        onFocus={(event) => event.target.select()}
+        onFocus={(event) => {
+          before.current = value;
+          event.target.select();
+        }}
         onChange={(event) => {
           setTyping(event.target.value);
           read(event.target.value, false);

@@ -1,5 +1,6 @@
 import type { CSSProperties, DragEvent, KeyboardEvent } from 'react';
 import { withMoved, withPinned } from '#core/comparison/arrangement';
+import { withOpened } from '#core/comparison/fold';
 import type { LineUpColumn } from '#core/comparison/line-up';
 import { candidateSummary } from '#core/wording/candidate-summary';
 import { CandidateTag } from '../components/candidate-tag';
@@ -77,6 +78,16 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
       >
         {isPinned ? 'kept in view' : 'keep in view'}
       </button>
+      {state.workbench.decision.lineUp?.opened?.includes(column.id) && (
+        <button
+          type="button"
+          className="pin"
+          aria-label={`Fold ${column.label} away`}
+          onClick={() => edits.decision('lineUp.opened', `${column.label} folded away`, (one) => withOpened(one, column.id, false))}
+        >
+          fold away
+        </button>
+      )}
     </th>
   );
 }

@@ -1,11 +1,13 @@
 import type { Courses } from '#core/comparison/course';
 import type { Writer } from '../locale/writer';
 
-/** What the courses show, in one sentence. */
-export function courseSentence({ courses, crossings }: Courses, nameOf: (id: string) => string, write: Writer): string {
+/** What the courses show, in one sentence, of those that can be chosen. */
+export function courseSentence({ courses: all, crossings }: Courses, nameOf: (id: string) => string, write: Writer): string {
+  const courses = all.filter(({ usable }) => usable);
+  const isUsable = (id: string) => courses.some(({ candidate }) => candidate === id);
   const [cheapest] = [...courses].sort((a, b) => Number(a.cumulative.at(-1)) - Number(b.cumulative.at(-1)));
   if (!cheapest) return '';
-  const passed = crossings.filter(({ cheaper }) => cheaper === cheapest.candidate);
+  const passed = crossings.filter(({ cheaper, dearer }) => cheaper === cheapest.candidate && isUsable(dearer));
   const last = passed.at(-1);
   const name = nameOf(cheapest.candidate);
   if (courses.length === 1) return `${name} has cost ${write.whole(cheapest.cumulative.at(-1) ?? '0')} by the end.`;

@@ -93,10 +93,12 @@ const YEARS = ['First year', 'Second year', 'Third year', 'Fourth year', 'Fifth 
 /** What each year comes to, where there is more than one. */
 export function YearRows({ drawn, open, onOpen }: RowsProps) {
   const write = useWriter();
+  const { months } = useWorkbench().state.workbench.decision;
   const years = drawn.columns[0]?.years.length ?? 0;
   if (years < 2) return null;
   return Array.from({ length: years }, (_, year) => {
-    const name = YEARS[year] ?? `Year ${year + 1}`;
+    const inYear = Math.min(12, months - year * 12);
+    const name = `${YEARS[year] ?? `Year ${year + 1}`}${inYear < 12 ? `, ${inYear} ${inYear === 1 ? 'month' : 'months'}` : ''}`;
     return (
       <LineUpRow
         key={year}

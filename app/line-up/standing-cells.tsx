@@ -1,4 +1,5 @@
 import type { LineUpColumn } from '#core/comparison/line-up';
+import { CARD_FEES } from '#core/assembly/card-fees';
 import { useWriter } from '../locale/locale';
 import { standingWords } from '../proposals/reason-words';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -14,15 +15,18 @@ export function RoomToGrow({ column, months }: { column: LineUpColumn; months: n
 /** What is not known of a candidate, or most likely forgotten on its price sheet. */
 export function ToFindOut({ column }: { column: LineUpColumn }) {
   const { state } = useWorkbench();
-  const { unknown, noPaymentFee } = column.result;
+  const { unknown: open, noPaymentFee } = column.result;
+  const unknown = open.filter((id) => id !== CARD_FEES);
+  const lacksCardFees = unknown.length < open.length;
   const { streams } = state.workbench.decision.forecast;
   const forgotten = noPaymentFee.length > 0;
-  if (unknown.length === 0 && !forgotten) return <span className="nothing">–</span>;
+  if (open.length === 0 && !forgotten) return <span className="nothing">–</span>;
   const names = noPaymentFee.map((id) => streams.find((stream) => stream.id === id)?.label || 'sales');
   return (
     <span className="gap-words">
       {unknown.length > 0 && `${unknown.length} ${unknown.length === 1 ? 'price' : 'prices'} not known`}
-      {unknown.length > 0 && forgotten && '; '}
+      {unknown.length > 0 && (forgotten || lacksCardFees) && '; '}
+      {lacksCardFees && 'card fees not entered'}
       {forgotten && (names.length === streams.length ? 'no payment fee: forgotten?' : `no payment fee for ${names.join(', ')}`)}
     </span>
   );

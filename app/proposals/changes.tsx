@@ -20,14 +20,16 @@ export function FollowedChanges({ today }: { today: string }) {
     const change = followed.pinned ? null : followedChange(workbench, followed, proposed);
     return proposed && change ? [{ ...change, proposed }] : [];
   });
-  const without = (workbench.decision.followed ?? []).filter((followed) => !followed.pinned && proposedFor(proposals, followed) === null);
+  const without = (workbench.decision.followed ?? []).flatMap(({ candidate, seen, ...followed }) =>
+    seen && !followed.pinned && proposedFor(proposals, followed) === null ? [{ candidate, seen }] : [],
+  );
   if (changes.length === 0 && without.length === 0) return null;
   const { currency } = workbench.decision;
   return (
     <section className="followed-changes" aria-label="What has changed">
       <h2>What has changed</h2>
       <ul>
-        {changes.map(({ followed, from, to, fromTotal, toTotal, by, proposed }) => (
+        {changes.map(({ followed, on, from, to, fromTotal, toTotal, by, proposed }) => (
           <li key={followed.candidate}>
             <p>
               <CandidateTag id={followed.candidate} />{' '}
@@ -40,7 +42,7 @@ export function FollowedChanges({ today }: { today: string }) {
                   now <b>{to}</b>, {write.money(toTotal, currency)}; was {from}, {write.money(fromTotal, currency)}
                 </>
               )}{' '}
-              ({write.difference(by)} since {write.day(followed.seen.on)})
+              ({write.difference(by)} since {write.day(on)})
             </p>
             <Button
               size="small"

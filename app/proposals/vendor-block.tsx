@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { candidateOf, type Followable, madeWords, withFollower } from '#core/proposals/edit-followed';
+import type { Workbench } from '#core/decision/workbench';
 import type { VendorProposal } from '#core/proposals/decision-proposals';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
@@ -34,7 +35,7 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
         {proposed && <b>{madeWords(state.workbench, proposed.made)}</b>}
         {!proposed && openest && <b>{madeWords(state.workbench, openest.made)}</b>}
         {!proposed && !openest && (
-          <b className="problem">{plans.length === 0 ? 'Its price sheet has no plan' : 'None of its plans does alone'}</b>
+          <b className="problem">{plans.length === 0 ? nothingPriced(state.workbench, offer) : 'None of its plans does alone'}</b>
         )}
         <VendorWay offer={offer} />
         <ul className="passed-over">
@@ -98,4 +99,12 @@ export function FollowButton({ proposed, today, onOpen }: { proposed: Followable
       </button>
     </div>
   );
+}
+
+/** Why none of a vendor's plans could be looked at. */
+function nothingPriced({ decision, sheets }: Workbench, offerId: string): string {
+  const offer = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' && sheet.offer.id === offerId ? [sheet.offer] : []))[0];
+  const foreign = offer?.plans.find(({ currency }) => currency !== decision.currency && decision.rates?.[currency] === undefined);
+  if (foreign) return `It waits for the exchange rate of ${foreign.currency}`;
+  return offer && offer.plans.length > 0 ? 'Its plans count what your sales do not state' : 'Its price sheet has no plan';
 }

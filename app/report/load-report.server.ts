@@ -1,5 +1,5 @@
 import type { Workbench } from '#core/decision/workbench';
-import { assembleDecisionFile } from '#core/assembly/assemble';
+import { assembleToPrice } from '#core/assembly/assemble-to-price';
 import type { VersionName } from '#core/forecast/versions';
 import { verdictAsked } from '#core/verdict/asked';
 import { verdictBasis } from '#core/verdict/basis';
@@ -54,7 +54,7 @@ function workedOut(workbench: Workbench, today: string, version: VersionName = '
   const { priced, lineUp } = price(workbench, version);
   const choice = workbench.decision.choice ?? proposedChoice(priced);
   if (!choice) return null;
-  const { file } = assembleDecisionFile(workbench);
+  const { file } = assembleToPrice(workbench);
   const basis = verdictBasis(priced.pricing.file, verdictAsked(workbench, file, version, choice.kind === 'route'));
   return giveVerdict({ workbench, priced, lineUp, basis, version, today }, choice, 'as-it-stands');
 }

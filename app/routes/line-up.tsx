@@ -6,6 +6,7 @@ import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
 import { FigurePanel } from '../line-up/figure-panel';
 import type { OpenFigure } from '../line-up/figure-button';
+import { FoldedColumns } from '../line-up/folded-columns';
 import { CourseChart } from '../line-up/course-chart';
 import { LineUpTable } from '../line-up/line-up-table';
 import { PairPanel } from '../line-up/pair-panel';
@@ -41,6 +42,7 @@ export default function LineUp() {
       <main className="work" aria-label="Line-up">
         <Arrangement onPair={(a, b) => setOpen({ kind: 'pair', a, b })} />
         {columns.length > 0 && <LineUpTable open={open} onOpen={setOpen} />}
+        <FoldedColumns />
         {columns.length > 0 && <CourseChart />}
         {priced.heldBack.length > 0 && (
           <section className="held-back" aria-label="Not priced yet">

@@ -1,5 +1,5 @@
 import type { Kysely } from 'kysely';
-import { withCandidatesForNewTerms } from '#core/decision/candidates';
+import { withCandidatesForNewPlans } from '#core/decision/candidates';
 import { sheetLabel } from '#core/decision/sheet-label';
 import type { Workbench } from '#core/decision/workbench';
 import { withFoundChanges } from '#core/price-watch/apply-changes';
@@ -47,7 +47,7 @@ function withNewestSheet(workbench: Workbench, sheetId: string, revision: number
   const former = workbench.sheets.find(({ id }) => id === sheetId);
   if (!former) return workbench;
   return {
-    decision: withCandidatesForNewTerms(workbench.decision, former.sheet, sheet),
+    decision: withCandidatesForNewPlans(workbench.decision, former.sheet, sheet),
     sheets: workbench.sheets.map((used) => (used.id === sheetId ? { id: sheetId, revision, sheet } : used)),
   };
 }

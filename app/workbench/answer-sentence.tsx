@@ -6,10 +6,12 @@ import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { decimal } from '#core/amount/decimal';
+import { CARD_FEES } from '#core/assembly/card-fees';
 import { liftThatTurns } from '#core/comparison/lift-that-turns';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
 import type { HeldBack, Obstacle } from '#core/assembly/assemble';
+import { BestWay } from './best-way';
 import { obstacleWords } from './obstacle-words';
 import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
@@ -49,6 +51,7 @@ export function AnswerSentence() {
       {name} {compared.leads} {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin), compared.by)} than {runnerUp.column.label}
       . <NextChange />
       <OtherMeasure />
+      <BestWay />
     </p>
   );
 }
@@ -147,7 +150,7 @@ export function AnswerNotes() {
   const { state, decisionId } = useWorkbench();
   const { priced } = useLevel();
   const write = useWriter();
-  const { leader, columns } = priced.lineUp;
+  const { leader, columns, by } = priced.lineUp;
   const mayBeCheaper = (column: LineUpColumn) =>
     column.atLeast && column.result.usable && (!leader || Number(column.result.total) < Number(leader.result.total));
   const unread = Object.values(state.unread);
@@ -159,7 +162,9 @@ export function AnswerNotes() {
     })),
     ...columns.filter(mayBeCheaper).map(({ id, label, result }) => ({
       key: `gap ${id}`,
-      text: `${label} may cost less: at least ${write.whole(result.total)}, but something on its price sheet is not known.`,
+      text: result.unknown.includes(CARD_FEES)
+        ? `${label} comes to at least ${write.whole(result.total)}: its card fees are not entered.`
+        : `${label} ${COMPARED_WORDS[by].mayBeBetter}: at least ${write.whole(result.total)}, but something on its price sheet is not known.`,
       to: 'sheets',
     })),
     ...limitsNotKnown(state.workbench, leader).map((quantity) => ({

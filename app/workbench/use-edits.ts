@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Decision } from '#core/decision/decision-schema';
-import { withCandidatesForNewTerms, withRenamedCandidates } from '#core/decision/candidates';
+import { withCandidatesForNewPlans, withRenamedCandidates } from '#core/decision/candidates';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { withDecision, withSheet } from '#core/decision/workbench';
 import { newId } from './new-id';
@@ -42,14 +42,14 @@ export function useEdits(): Edits {
           if (!before) return workbench;
           const after = change(before);
           if (after === before) return workbench;
-          const decision = withCandidatesForNewTerms(withRenamedCandidates(workbench.decision, before, after), before, after);
+          const decision = withCandidatesForNewPlans(withRenamedCandidates(workbench.decision, before, after), before, after);
           return { ...withSheet(workbench, id, () => after), decision: besides ? besides(decision) : decision };
         });
       },
       addSheet(sheet, kept) {
         const { id, revision } = kept ?? { id: newId(), revision: 0 };
         store.change({ key: `sheets.${id}`, label: 'a price sheet added' }, (workbench) => ({
-          decision: kept ? withCandidatesForNewTerms(workbench.decision, null, sheet) : workbench.decision,
+          decision: kept ? withCandidatesForNewPlans(workbench.decision, null, sheet) : workbench.decision,
           sheets: [...workbench.sheets, { id, revision, sheet }],
         }));
         return id;

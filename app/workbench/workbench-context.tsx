@@ -1,6 +1,7 @@
 import { createContext, type ReactNode, useContext, useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useLocation, useRevalidator } from 'react-router';
-import { assembleDecisionFile, type HeldBack } from '#core/assembly/assemble';
+import type { HeldBack } from '#core/assembly/assemble';
+import { assembleToPrice } from '#core/assembly/assemble-to-price';
 import { workbenchInVersion, type Workbench } from '#core/decision/workbench';
 import type { DecisionFile } from '#core/decision-file/schema';
 import type { VersionName } from '#core/forecast/versions';
@@ -141,7 +142,7 @@ export function price(workbench: Workbench, version: VersionName = 'expected'): 
 }
 
 function pricedOnce(workbench: Workbench, version: VersionName): Priced {
-  const { file, heldBack } = assembleDecisionFile(workbench);
+  const { file, heldBack } = assembleToPrice(workbench);
   const written = JSON.stringify([file, heldBack]);
   const last = lastPriced.get(version);
   if (last?.written === written) return last.priced;

@@ -57,7 +57,9 @@ describe('the cheapest two', () => {
   it('of equal ones the first in the file', () => {
     const file = kiteDecision();
     const twice = { ...file, candidates: [...file.candidates, { id: 'C', label: 'Birch again', plans: [{ plan: 'pb', term: 'm' }] }] };
-    expect(bestTwo(twice)).toEqual({ first: 'B', total: '480.00', second: 'C', margin: '0.00' });
+    expect(bestTwo(twice)).toEqual({ first: 'B', total: '480.00', second: 'A', margin: '240.00' });
+    const alone = { ...twice, candidates: twice.candidates.filter(({ id }) => id !== 'A') };
+    expect(bestTwo(alone)).toEqual({ first: 'B', total: '480.00', second: 'C', margin: '0.00' });
   });
 
   it('where a package decides, exact arithmetic does', () => {

@@ -8,8 +8,9 @@ import { type CompiledCandidate, totalAt } from '../scales/compiled-candidate';
 import { isNearEdge } from '../scales/form-values';
 import { leadOver, scoreOf } from './best';
 import { type CandidateResult, priceCandidate } from './candidate-result';
+import { runnerUpOf, vendorsOf } from './vendors';
 
-/** Who is best of those that can be chosen, to the cent, and by how much better than the next. */
+/** Who is best of those that can be chosen, to the cent, and by how much better than the next of another vendor. */
 export interface BestTwo {
   readonly first: string;
   /** What it costs, base currency. */
@@ -35,18 +36,26 @@ export function bestTwo(file: DecisionFile): BestTwo | null {
     .map((one, index) => ({ index, total: hasEdge(one, file.months) ? -Infinity : totalAt(one, 1), usableUpTo: one.usableUpTo }))
     .filter(({ usableUpTo }) => usableUpTo >= 1 - DUST)
     .sort((a, b) => a.total - b.total);
+  const vendors = vendorsOf(file);
+  const vendorAt = (index: number) => vendors.get(file.candidates[index]?.id ?? '');
+  // Where all are of one vendor, the next is simply the second.
+  const isOneVendor = new Set(compiled.map(({ index }) => vendorAt(index))).size < 2;
   const exact: Array<{ index: number; result: CandidateResult }> = [];
   for (const { index, total } of compiled) {
-    const second = exact.map(({ result }) => scoreOf(result, by).toNumber()).sort((a, b) => a - b)[1];
-    if (second !== undefined && total > second + slack) break;
+    const ordered = exact.map((one) => ({ ...one, score: scoreOf(one.result, by).toNumber() })).sort((a, b) => a.score - b.score);
+    const [first, ...others] = ordered;
+    const next = others.find((one) => isOneVendor || vendorAt(one.index) !== vendorAt(first?.index ?? -1));
+    if (next !== undefined && total > next.score + slack) break;
     const candidate = file.candidates[index];
     const result = candidate && priceCandidate(pricing, candidate).result;
     if (result && result.usable && result.unknown.length === 0) exact.push({ index, result });
   }
   // The first in file order wins a tie.
   exact.sort((a, b) => scoreOf(a.result, by).cmp(scoreOf(b.result, by)) || a.index - b.index);
-  const [first, second] = exact.map(({ result }) => result);
+  const results = exact.map(({ result }) => result);
+  const [first] = results;
   if (!first) return null;
+  const second = runnerUpOf(results, vendors);
   return {
     first: first.id,
     total: first.total,

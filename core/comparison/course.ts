@@ -20,6 +20,8 @@ export interface Course {
   }>;
   /** Months (indexes) in which it is outgrown. */
   readonly outgrown: readonly number[];
+  /** Whether it can be chosen for the whole horizon. */
+  readonly usable: boolean;
 }
 
 /** A month in which one candidate's cost so far passes another's. */
@@ -55,11 +57,12 @@ function follow({ pricing, candidates, result }: PricedDecision, ids: readonly s
   const { currency } = pricing.file;
   const shown = ids.flatMap((id) => candidates.find((one) => one.candidate.id === id) ?? []);
   const sums = shown.map(({ result: one }) => addedUp(one.monthly));
-  const courses = shown.map<Course>(({ candidate }, index) => ({
+  const courses = shown.map<Course>(({ candidate, result: { usable } }, index) => ({
     candidate: candidate.id,
     cumulative: (sums[index] ?? []).map((amount) => moneyText(amount, currency)),
     renewals: renewalsOf(pricing, candidate, result.months),
     outgrown: [...new Set(exceededLimits(pricing, candidate).map(({ month }) => month))],
+    usable,
   }));
   return {
     months: result.months,

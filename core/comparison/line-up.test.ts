@@ -66,6 +66,7 @@ describe('lineUp', () => {
 
   it('has nothing to say about nothing', () => {
     expect(lineUp(load('13-larkfell.json', (file) => ({ ...file, candidates: [] })))).toEqual({
+      by: 'cost',
       columns: [],
       leader: null,
       runnerUp: null,

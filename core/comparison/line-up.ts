@@ -1,14 +1,12 @@
 import { type Decimal, decimal, fixed, sum, ZERO } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import { type ComparedBy, comparedBy } from '../decision-file/compared-by';
-import type { Candidate } from '../decision-file/candidate-schema';
 import { BUCKETS, type Bucket } from '../pricing/ledger-line';
-import { findTerm } from '../pricing/payment-schedule';
-import type { Pricing } from '../pricing/pricing';
-import { termWords } from '../wording/term-words';
+import { distinctLabels } from '../wording/distinct-labels';
 import { bestCandidate, leadOver, scoreOf } from './best';
 import type { CandidateResult } from './candidate-result';
 import type { PricedDecision } from './decision-result';
+import { runnerUpOf, vendorsOf } from './vendors';
 
 /** A candidate as it stands in the line-up; amounts are decimals in base currency. */
 export interface LineUpColumn {
@@ -35,7 +33,7 @@ export interface LineUp {
   readonly columns: readonly LineUpColumn[];
   /** The best usable candidate without unknowns. */
   readonly leader: LineUpColumn | null;
-  /** The next of that kind, and by how much the leader is better. */
+  /** The next of that kind of another vendor, and by how much the leader is better. */
   readonly runnerUp: { readonly column: LineUpColumn; readonly margin: string } | null;
   /** Buckets in which any candidate has something, in the order in which they are shown. */
   readonly buckets: readonly Bucket[];
@@ -53,11 +51,12 @@ export function lineUp(priced: PricedDecision, baseline?: string): LineUp {
   const best = bestCandidate(priced);
   const text = (amount: Decimal) => moneyText(amount, currency);
   const against = result.candidates.find(({ id }) => id === (baseline ?? best));
+  const labels = distinctLabels(pricing.file);
   const columns = candidates.map<LineUpColumn>(({ candidate, result: one }) => {
     const years = yearTotals(one.monthly);
     return {
       id: one.id,
-      label: distinctLabel(pricing, candidate),
+      label: labels.get(candidate.id) ?? candidate.label,
       result: one,
       difference: against && against.id !== one.id ? text(decimal(one.total).minus(against.total)) : null,
       keptDifference: against && against.id !== one.id ? text(decimal(one.keep).minus(against.keep)) : null,
@@ -69,7 +68,7 @@ export function lineUp(priced: PricedDecision, baseline?: string): LineUp {
   const sorted = [...columns].sort((a, b) => standing(a) - standing(b) || scoreOf(a.result, by).cmp(scoreOf(b.result, by)));
   const inRun = sorted.filter((column) => standing(column) === 0);
   const leader = columns.find(({ id }) => id === best) ?? null;
-  const second = inRun.find((column) => column !== leader);
+  const second = leader ? runnerUpOf([leader, ...inRun.filter((column) => column !== leader)], vendorsOf(pricing.file)) : undefined;
   return {
     by,
     columns: sorted,
@@ -77,14 +76,6 @@ export function lineUp(priced: PricedDecision, baseline?: string): LineUp {
     runnerUp: leader && second ? { column: second, margin: leadOver(leader.result, second.result, by, currency) } : null,
     buckets: BUCKETS.filter((bucket) => columns.some((column) => column.result.buckets[bucket] !== undefined)),
   };
-}
-
-/** A candidate's name; where several bear the same, with how they are paid, so that sentences stay clear. */
-function distinctLabel(pricing: Pricing, { id, label, plans }: Candidate): string {
-  const [first] = plans;
-  const isShared = pricing.file.candidates.some((other) => other.id !== id && other.label === label);
-  if (!isShared || !first) return label;
-  return `${label}, ${termWords(findTerm(pricing.plan(first.plan).plan.terms, first.term).months)}`;
 }
 
 /** 0: can be chosen; 1: its total is a lower bound; 2: not usable. */

@@ -3,7 +3,7 @@ import { moneyText } from '../amount/currencies';
 import { addMonthsToDay } from '../calendar/day-steps';
 import { monthsBetween } from '../calendar/month';
 import type { PricedDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../assembly/assemble';
+import { assembleToPrice } from '../assembly/assemble-to-price';
 import { workbenchInVersion, type Workbench } from '../decision/workbench';
 import { exceededLimits } from '../pricing/limits';
 import { preparePricing, type Pricing } from '../pricing/pricing';
@@ -12,7 +12,7 @@ import type { DateThatMatters, Used } from './date-that-matters';
 
 /** The first month in which each limit is reached by the forecast, or, where it does not reach it, if sales come out hopeful. */
 export function limitsReached(workbench: Workbench, pricing: Pricing, used: readonly Used[]): DateThatMatters[] {
-  const hopeful = preparePricing(assembleDecisionFile(workbenchInVersion(workbench, 'hopeful')).file);
+  const hopeful = preparePricing(assembleToPrice(workbenchInVersion(workbench, 'hopeful')).file);
   return used.flatMap(({ candidate }) => {
     const expected = limitReached(pricing, candidate);
     const others = limitReached(hopeful, candidate).filter(({ id }) => expected.every((one) => one.id !== id));

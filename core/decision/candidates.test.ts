@@ -3,7 +3,7 @@ import { newOffer } from '../price-sheet/edit-offer';
 import type { Decision } from './decision-schema';
 import {
   nextCandidateId,
-  withCandidatesForNewTerms,
+  withCandidatesForNewPlans,
   withCopiedCandidate,
   withOtherTerm,
   withoutCandidate,
@@ -45,20 +45,29 @@ describe('candidates', () => {
     expect(nextCandidateId(named('plus-y'))).toBe('A');
   });
 
-  it('appear for each new term of a sheet, and not again for those that were there', () => {
-    const first = withCandidatesForNewTerms(decision, null, sheetWith([1, 12]));
-    expect(first.candidates.map(({ id, label }) => [id, label])).toEqual([
-      ['A', 'Brindle Shop'],
-      ['B', 'Brindle Shop'],
-    ]);
+  it('appear for each plan of a sheet that is priced for the first time, at its best, and not again once they are removed', () => {
+    const first = withCandidatesForNewPlans(decision, null, sheetWith([1, 12]));
+    expect(first.candidates).toMatchObject([{ id: 'A', label: 'Brindle Shop' }]);
+    const [{ offer }] = [sheetWith([1])];
+    expect(first.followed).toEqual([{ candidate: 'A', offer: offer.id, plan: offer.plans[0]?.id }]);
+    expect(withCandidatesForNewPlans(first, null, sheetWith([1, 12, 24])).candidates).toHaveLength(1);
     const removed = { ...first, candidates: [] };
-    expect(withCandidatesForNewTerms(removed, sheetWith([1, 12]), sheetWith([1, 12])).candidates).toEqual([]);
+    expect(withCandidatesForNewPlans(removed, sheetWith([1, 12]), sheetWith([1, 12, 24])).candidates).toEqual([]);
+    expect(withCandidatesForNewPlans(decision, sheetWith([]), sheetWith([1])).candidates).toHaveLength(1);
+    expect(withCandidatesForNewPlans(decision, null, sheetWith([])).candidates).toEqual([]);
+  });
+
+  it('have the hours, extras and lift that their vendor takes', () => {
+    const sheet = sheetWith([1]);
+    const takes = { hours: { setup: '4' }, extras: [{ label: 'Theme', amount: '60', months: 0 }], lift: '5' };
+    const [candidate] = withCandidatesForNewPlans(decision, null, { ...sheet, offer: { ...sheet.offer, ...takes } }).candidates;
+    expect(candidate).toMatchObject(takes);
   });
 
   it('follow the names of vendor and plan as long as nobody renamed them', () => {
     const before = sheetWith([1]);
     const after: OfferSheet = { ...before, offer: { ...before.offer, label: 'Brindle Sites' } };
-    const named = withCandidatesForNewTerms(decision, null, before);
+    const named = withCandidatesForNewPlans(decision, null, before);
     expect(withRenamedCandidates(named, before, after).candidates[0]?.label).toBe('Brindle Sites Shop');
     const own = { ...named, candidates: named.candidates.map((one) => ({ ...one, label: 'Our favourite' })) };
     expect(withRenamedCandidates(own, before, after).candidates[0]?.label).toBe('Our favourite');
@@ -66,7 +75,7 @@ describe('candidates', () => {
 
   it('say in a few words what they are put together from', () => {
     const sheet = sheetWith([12]);
-    const { candidates } = withCandidatesForNewTerms(decision, null, sheet);
+    const { candidates } = withCandidatesForNewPlans(decision, null, sheet);
     const [candidate] = candidates;
     const workbench = { decision, sheets: [{ id: 's', revision: 1, sheet }] };
     expect(candidate && candidateSummary(workbench, { ...candidate, extras: [{ label: 'Theme', amount: '60', months: 0 }] })).toBe(

@@ -29,19 +29,33 @@ export function candidateName(vendor: string, plan: string): string {
 }
 
 /**
- * The decision with a candidate for every priced term of a sheet's plans that has none yet and is new, so that a
- * plan stands in the line-up as soon as it has a price.
+ * The decision with a candidate for every plan of a sheet that has a price for the first time, so that it stands in the
+ * line-up as soon as it is priced: it keeps to the plan and follows what is best of it, its term, add-ons and way of
+ * taking payments. A plan that a candidate takes already gets none.
  *
- * @param before - the sheet before the change: terms that were there already stay as the person left them
+ * @param before - the sheet before the change: plans that had a price already stay as the person left them
  */
-export function withCandidatesForNewTerms(decision: Decision, before: UsedSheet['sheet'] | null, after: UsedSheet['sheet']): Decision {
+export function withCandidatesForNewPlans(decision: Decision, before: UsedSheet['sheet'] | null, after: UsedSheet['sheet']): Decision {
   if (after.kind !== 'offer') return decision;
-  const known = new Set(before?.kind === 'offer' ? before.offer.plans.flatMap(({ terms }) => terms.map(({ id }) => id)) : []);
+  const priced = before?.kind === 'offer' ? before.offer.plans.filter(({ terms }) => terms.length > 0).map(({ id }) => id) : [];
+  const taken = new Set([
+    ...priced,
+    ...decision.candidates.flatMap(({ plans }) => (plans.length === 1 ? plans.map(({ plan }) => plan) : [])),
+  ]);
   const { offer } = after;
-  const fresh = offer.plans.flatMap((plan) => plan.terms.filter(({ id }) => !known.has(id)).map((term) => ({ plan, term })));
-  return fresh.reduce((changed, { plan, term }) => {
-    const candidate = { label: candidateName(offer.label || offer.vendor, plan.label), plans: [{ plan: plan.id, term: term.id }] };
-    return withCandidate(changed, candidate);
+  return offer.plans.reduce((changed, plan) => {
+    const [term] = plan.terms;
+    if (!term || taken.has(plan.id)) return changed;
+    const { hours, extras, lift } = offer;
+    const candidate = nextCandidateId(changed.candidates);
+    const made = {
+      label: candidateName(offer.label || offer.vendor, plan.label),
+      plans: [{ plan: plan.id, term: term.id }],
+      ...(hours ? { hours } : {}),
+      ...(extras ? { extras } : {}),
+      ...(lift === undefined ? {} : { lift }),
+    };
+    return { ...withCandidate(changed, made), followed: [...(changed.followed ?? []), { candidate, offer: offer.id, plan: plan.id }] };
   }, decision);
 }
 

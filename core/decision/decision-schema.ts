@@ -19,6 +19,8 @@ export const lineUpViewSchema = z.strictObject({
   baseline: slug.optional(),
   /** Those that stay in view at the left. */
   pinned: z.array(slug).optional(),
+  /** Those that were opened beside the best of their vendor. */
+  opened: z.array(slug).optional(),
   /** The order; those that are not named follow by their total. */
   order: z.array(slug).optional(),
 });

@@ -5,6 +5,7 @@ import type { Workbench } from '../decision/workbench';
 import { decimal } from '../amount/decimal';
 import { isThere, isWithin } from '../needs/file-needs';
 import type { DecisionNeed } from '../decision/need-schema';
+import { distinctLabels } from '../wording/distinct-labels';
 import { featuresOf, needKey, needWords } from '../wording/need-words';
 import { standingOf } from '../qualities/standing';
 import type { Quality } from '../decision/quality-schema';
@@ -55,11 +56,12 @@ export function fitTable({ decision }: Workbench, file: DecisionFile): FitTable 
       points: (candidate: Candidate) => qualityPoints(quality, offersOf(file, candidate), decision),
     })),
   ].filter(({ criterion }) => criterion.weight > 0);
+  const labels = distinctLabels(file);
   return {
     criteria: judged.map(({ criterion }) => criterion),
     rows: file.candidates.map((candidate) => ({
       candidate: candidate.id,
-      label: candidate.label,
+      label: labels.get(candidate.id) ?? candidate.label,
       points: judged.map(({ points }) => points(candidate)),
     })),
   };

@@ -1,5 +1,5 @@
 import { priceDecision } from '../comparison/decision-result';
-import { assembleDecisionFile } from '../assembly/assemble';
+import { assembleToPrice } from '../assembly/assemble-to-price';
 import type { Workbench } from '../decision/workbench';
 import { fitTable } from '../fit/criteria';
 import { fits } from '../fit/fit';
@@ -25,7 +25,7 @@ export interface Judged {
 /** What is to find out and how stable the fit is; candidates that follow a proposal are judged as it is now. */
 export function judge(workbench: Workbench, proposals: DecisionProposals): Judged {
   const live = withFollowed(workbench, proposals);
-  const { file } = assembleDecisionFile(live);
+  const { file } = assembleToPrice(live);
   const priced = priceDecision(file);
   const table = fitTable(live, file);
   return {

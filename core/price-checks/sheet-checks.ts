@@ -1,6 +1,7 @@
 import { decimal, ONE } from '../amount/decimal';
 import { partsOf, placeOf } from '../price-sheet/parts';
 import type { Check, Finding } from './finding';
+import { plansWithoutCardFees, sellsSomething } from '../price-sheet/takes-payments';
 
 /** Two statements of the same thing that differ. */
 export const contradictionCheck: Check = (sheet) =>
@@ -62,15 +63,12 @@ export const nameCheck: Check = (sheet) => {
   );
 };
 
-/** Kinds of vendor through which nothing is sold, so that no payment fee is to be expected. */
-const SELLS_NOTHING =
-  /host|server|mail|message|label|ship|stock|order-automation|review|loyalty|research|plug-?in|theme|one-page|connector|domain/i;
-
 /** A plan that sells, without any statement on payment fees: most likely forgotten, hardly ever nothing. */
 export const paymentFeeCheck: Check = (sheet) => {
-  if (sheet.kind !== 'offer' || SELLS_NOTHING.test(sheet.offer.kind)) return [];
+  if (sheet.kind !== 'offer' || !sellsSomething(sheet.offer)) return [];
+  const without = plansWithoutCardFees({ marks: sheet.marks });
   return sheet.offer.plans.flatMap((plan): Finding[] => {
-    if (plan.terms.length === 0 || (plan.charges ?? []).some(({ bucket }) => bucket === 'payment')) return [];
+    if (plan.terms.length === 0 || without.has(plan.id) || (plan.charges ?? []).some(({ bucket }) => bucket === 'payment')) return [];
     return [
       {
         check: 'payment-fee',

@@ -2,7 +2,7 @@ import { decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import { priceDecision } from '../comparison/decision-result';
 import { lineUp } from '../comparison/line-up';
-import { assembleDecisionFile } from '../assembly/assemble';
+import { assembleToPrice } from '../assembly/assemble-to-price';
 import { workbenchInVersion, type Workbench } from '../decision/workbench';
 import { type Chosen, chosenNow, proposedChoice } from '../verdict/give';
 import { choiceOf, type Since, since } from '../verdict/since';
@@ -46,7 +46,7 @@ export function effectOnDecision(before: Workbench, after: Workbench): EffectOnD
 }
 
 function comesTo(workbench: Workbench) {
-  const priced = priceDecision(assembleDecisionFile(workbench).file);
+  const priced = priceDecision(assembleToPrice(workbench).file);
   return { workbench, priced, lineUp: lineUp(priced) };
 }
 

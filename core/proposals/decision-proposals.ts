@@ -3,6 +3,7 @@ import type { Candidate } from '../decision-file/candidate-schema';
 import type { Addon, Offer, SharedAddon } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { assembleDecisionFile } from '../assembly/assemble';
+import { withOpenCardFeesOfPlans } from '../assembly/card-fees';
 import type { Owned } from '../decision/owned-schema';
 import type { Workbench } from '../decision/workbench';
 import { isThere } from '../needs/file-needs';
@@ -34,7 +35,13 @@ export interface VendorProposal {
   readonly kind: string;
   /** Null where no combination can be used. The total has what goes on of what is owned, and of hours, extras and lift what the vendor's sheet states. */
   readonly proposed: Proposed | null;
-  readonly plans: ReadonlyArray<{ readonly plan: string; readonly label: string; readonly reason: Reason }>;
+  readonly plans: ReadonlyArray<{
+    readonly plan: string;
+    readonly label: string;
+    readonly reason: Reason;
+    /** The cheapest way of using it; null where it cannot be used. */
+    readonly best: Pick<Proposed, 'made' | 'total'> | null;
+  }>;
   /** Plans that could be used, but for a renewal price that is not known; the one that may cost least first. */
   readonly renewals: readonly RenewalOpen[];
 }
@@ -80,7 +87,7 @@ export const isOwned = (addon: string) => addon.startsWith(OWNED);
  * that is cheapest.
  */
 export function decisionProposals(workbench: Workbench): DecisionProposals {
-  const pricing = preparePricing(proposalFile(workbench));
+  const pricing = preparePricing(vendorFile(workbench));
   const payments = (offer: Offer) => paymentsFor(pricing.file, offer);
   const judged = judgedVendors(pricing);
   const least = leastOf(judged);
@@ -90,9 +97,11 @@ export function decisionProposals(workbench: Workbench): DecisionProposals {
     renewals: openRenewals(pricing, vendor.offer, (plan, term) => ranges[`price:${plan} term ${term}`]?.[0] ?? '0', total ?? least),
   }));
   const alone = new Set(vendors.filter(({ proposed }) => proposed).map(({ offer }) => offer));
+  // Of two together, one takes the payments: the other need not say what that would cost.
+  const together = preparePricing(proposalFile(workbench));
   const pair = cheapestPair(
-    pricing,
-    pricing.file.offers.filter(({ id }) => !alone.has(id)),
+    together,
+    together.file.offers.filter(({ id }) => !alone.has(id)),
     payments,
   );
   const labelOf = (id: string) => vendors.find(({ offer }) => offer === id)?.label ?? id;
@@ -106,6 +115,14 @@ export function decisionProposals(workbench: Workbench): DecisionProposals {
       above: least === null ? null : totalText(pricing, pair.choice.total - least),
     },
   };
+}
+
+/** The decision as vendors are searched alone: a plan that states no card fee has one that is not known. */
+export function vendorFile(workbench: Workbench): DecisionFile {
+  return withOpenCardFeesOfPlans(
+    proposalFile(workbench),
+    workbench.sheets.map(({ sheet }) => sheet),
+  );
 }
 
 /** The decision as it is searched: without candidates, with what is owned as add-ons sold by others. */
@@ -198,7 +215,12 @@ function judgedVendors(pricing: Pricing): JudgedVendor[] {
       label: offer.label || offer.vendor,
       kind: offer.kind,
       proposed: best && { made: madeOfChoice(best), total: totalText(pricing, best.total), above: totalText(pricing, best.total - least) },
-      plans: plans.map(({ plan, reason }) => ({ plan, label: offer.plans.find(({ id }) => id === plan)?.label ?? plan, reason })),
+      plans: plans.map(({ plan, reason, choice }) => ({
+        plan,
+        label: offer.plans.find(({ id }) => id === plan)?.label ?? plan,
+        reason,
+        best: choice && { made: madeOfChoice(choice), total: totalText(pricing, choice.total) },
+      })),
       renewals: [],
     };
     return { vendor, total: best?.total ?? null };

@@ -10,7 +10,7 @@ import { preparePricing, type Pricing } from '../pricing/pricing';
 import { type PlannedSegment, routeSolver } from '../route/cheapest-route';
 import { type MovingCosts, pricedMoving, USUAL_MOVING } from '../route/moving-costs';
 import type { Combination } from './combination-search';
-import { type DecisionProposals, isOwned, type MakeUp, madeOf, paymentsFor, proposalFile } from './decision-proposals';
+import { type DecisionProposals, isOwned, type MakeUp, madeOf, paymentsFor, vendorFile } from './decision-proposals';
 import { takenBy } from './part-costs';
 import type { Proposal } from './propose';
 import { bestWays, type BestWay, type WaySegment } from './ways';
@@ -39,7 +39,7 @@ export interface DecisionWays {
  * which something owned goes on is priced as a route is (decision file §9): what all its parts have runs through.
  */
 export function decisionWays(workbench: Workbench, { vendors }: Pick<DecisionProposals, 'vendors'>): DecisionWays {
-  const file = proposalFile(workbench);
+  const file = vendorFile(workbench);
   const pricing = preparePricing(file);
   const { currency } = pricing.file;
   const costs: MovingCosts = workbench.decision.whatIf?.moving ?? USUAL_MOVING;

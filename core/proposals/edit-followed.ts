@@ -67,7 +67,7 @@ export function lacksHours({ hourValue, candidates }: Decision, candidate: Candi
   return Number(hourValue ?? 0) > 0 && !states(candidate) && candidates.some(states);
 }
 
-function seen(workbench: Workbench, { made, total }: Pick<Followable, 'made' | 'total'>, on: string): Followed['seen'] {
+function seen(workbench: Workbench, { made, total }: Pick<Followable, 'made' | 'total'>, on: string): NonNullable<Followed['seen']> {
   return { on, made: madeWords(workbench, made).slice(0, 300), total };
 }
 
@@ -92,6 +92,8 @@ export function withPinned(decision: Decision, candidate: string, isPinned: bool
 /** A change of what a follower is made of, since the person last looked. */
 export interface FollowedChange {
   readonly followed: Followed;
+  /** When the person last looked. */
+  readonly on: string;
   readonly from: string;
   readonly to: string;
   /** Base currency, without own hours and extras. */
@@ -107,16 +109,18 @@ export function followedChange(
   followed: Followed,
   proposed: Pick<Followable, 'made' | 'total'> | null,
 ): FollowedChange | null {
-  if (!proposed) return null;
+  const before = followed.seen;
+  if (!proposed || !before) return null;
   const to = madeWords(workbench, proposed.made).slice(0, 300);
-  if (to === followed.seen.made && proposed.total === followed.seen.total) return null;
+  if (to === before.made && proposed.total === before.total) return null;
   return {
     followed,
-    from: followed.seen.made,
+    on: before.on,
+    from: before.made,
     to,
-    fromTotal: followed.seen.total,
+    fromTotal: before.total,
     toTotal: proposed.total,
-    by: decimal(proposed.total).minus(followed.seen.total).toFixed(),
+    by: decimal(proposed.total).minus(before.total).toFixed(),
   };
 }
 
@@ -126,7 +130,11 @@ export function candidateOf(
   proposed: Followable,
 ): { readonly id: string; readonly follows: 'follows' | 'pinned' | 'by-hand' } | null {
   const follower = (decision.followed ?? []).find(
-    (one) => one.offer === proposed.offer && one.with === proposed.with && decision.candidates.some(({ id }) => id === one.candidate),
+    (one) =>
+      one.offer === proposed.offer &&
+      one.with === proposed.with &&
+      (one.plan === undefined || proposed.made.plans.some(({ plan }) => plan === one.plan)) &&
+      decision.candidates.some(({ id }) => id === one.candidate),
   );
   if (follower) return { id: follower.candidate, follows: follower.pinned ? 'pinned' : 'follows' };
   const same = decision.candidates.find((candidate) => isMadeOf(candidate, proposed.made));

@@ -7,10 +7,11 @@ import type { DecisionProposals, MakeUp } from './decision-proposals';
 /** What is proposed now for a candidate that follows; null where nothing is. */
 export function proposedFor(
   { vendors, pair }: DecisionProposals,
-  { offer, with: second }: Pick<Followed, 'offer' | 'with'>,
+  { offer, plan, with: second }: Pick<Followed, 'offer' | 'plan' | 'with'>,
 ): { made: MakeUp; total: string } | null {
   if (second !== undefined) return pair && pair.offers[0] === offer && pair.offers[1] === second ? pair : null;
-  return vendors.find((vendor) => vendor.offer === offer)?.proposed ?? null;
+  const vendor = vendors.find((one) => one.offer === offer);
+  return (plan === undefined ? vendor?.proposed : vendor?.plans.find((one) => one.plan === plan)?.best) ?? null;
 }
 
 /**

@@ -7,6 +7,7 @@ import type { Owned } from '../decision/owned-schema';
 import { ownedExtra } from '../assembly/owned';
 import type { Workbench } from '../decision/workbench';
 import { assembleDecisionFile } from '../assembly/assemble';
+import { withOpenCardFeesOfPlans } from '../assembly/card-fees';
 import { preparePricing } from '../pricing/pricing';
 import { smallDecision } from '../tests/small-decision';
 import { decisionProposals, paymentsFor } from './decision-proposals';
@@ -90,7 +91,11 @@ function subsets<Item>(items: readonly Item[]): Item[][] {
 
 /** The least of all combinations, each part of what is owned going on or not. */
 function leastTried(workbench: Workbench): number | null {
-  const { file } = assembleDecisionFile({ ...workbench, decision: { ...workbench.decision, candidates: [] } });
+  const { file: assembled } = assembleDecisionFile({ ...workbench, decision: { ...workbench.decision, candidates: [] } });
+  const file = withOpenCardFeesOfPlans(
+    assembled,
+    workbench.sheets.map(({ sheet }) => sheet),
+  );
   const pricing = preparePricing(file);
   const totals = file.offers.flatMap((offer) =>
     offer.plans.flatMap((one) =>
@@ -108,7 +113,7 @@ function leastTried(workbench: Workbench): number | null {
                 extras,
               };
               const { result } = priceCandidate(pricing, candidate);
-              return result.usable ? [Number(result.total)] : [];
+              return result.usable && result.unknown.length === 0 ? [Number(result.total)] : [];
             }),
           ),
         ),

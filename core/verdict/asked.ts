@@ -1,4 +1,4 @@
-import { assembleDecisionFile } from '../assembly/assemble';
+import { assembleToPrice } from '../assembly/assemble-to-price';
 import { workbenchInVersion, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import { VERSION_NAMES, type VersionName } from '../forecast/versions';
@@ -17,7 +17,7 @@ export function verdictAsked(workbench: Workbench, file: DecisionFile, version: 
   return {
     others: VERSION_NAMES.filter((other) => other !== version).map((other) => ({
       version: other,
-      file: assembleDecisionFile(workbenchInVersion(workbench, other)).file,
+      file: assembleToPrice(workbenchInVersion(workbench, other)).file,
     })),
     varied: assumptionsOf(file).map((assumption) => {
       const [low, high] = whatIf?.ranges?.[assumption.key] ?? assumption.usual.map(String);

@@ -1,4 +1,5 @@
 import { bestCandidate, inOrder } from '../comparison/best';
+import { vendorsOf } from '../comparison/vendors';
 import { priceDecision, type PricedDecision } from '../comparison/decision-result';
 import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
@@ -106,7 +107,7 @@ function distinguishing(pricing: PricedDecision['pricing'], id: string, names: R
   const own = candidates.find((candidate) => candidate.id === id);
   if (!own) return [];
   return needs
-    .filter((need) => has(own, need) && candidates.some((other) => !has(other, need)))
+    .filter((need) => need.level === 'must' && has(own, need) && candidates.some((other) => !has(other, need)))
     .map(({ feature }) => names[feature] ?? featureWords(feature));
 }
 
@@ -115,12 +116,14 @@ export function isSalesLevel(file: DecisionFile, key: string): boolean {
   return key === allOrdersKey(file);
 }
 
-/** The best of all candidates but some, usable and known: what a choice is set against. */
+/** The best of all other vendors’ candidates, usable and known: what a choice is set against. Of the same vendor’s where there is no other. */
 export function bestOfOthers(
   { pricing, result }: PricedDecision,
   chosen: readonly string[],
 ): { candidate: string; total: string; keep: string } | null {
-  const others = result.candidates.filter(({ id }) => !chosen.includes(id));
-  const [best] = inOrder(others, comparedBy(pricing.file));
+  const others = inOrder(result.candidates, comparedBy(pricing.file)).filter(({ id }) => !chosen.includes(id));
+  const vendors = vendorsOf(pricing.file);
+  const ofChosen = new Set(chosen.map((id) => vendors.get(id)));
+  const best = others.find(({ id }) => !ofChosen.has(vendors.get(id))) ?? others[0];
   return best ? { candidate: best.id, total: best.total, keep: best.keep } : null;
 }

@@ -3,6 +3,7 @@ import { moneyText, roundMoney } from '../amount/currencies';
 import type { PricedDecision } from '../comparison/decision-result';
 import { bestCandidate, scoreOf } from '../comparison/best';
 import { type BestTwo, bestTwo } from '../comparison/best-two';
+import { runnerUpOf, vendorsOf } from '../comparison/vendors';
 import { salesScale } from '../comparison/sales-scale';
 import type { CandidateResult } from '../comparison/candidate-result';
 import type { Candidate } from '../decision-file/candidate-schema';
@@ -63,7 +64,7 @@ function outcomeOf(
   const inRun = priced.candidates.filter(({ candidate, result }) => result.usable && result.unknown.length === 0 && takesPart(candidate));
   return firstOf(
     inRun.map(({ result }) => measured(result)),
-    priced.pricing.file.currency,
+    priced.pricing.file,
   );
 }
 
@@ -79,9 +80,12 @@ interface Measured {
   readonly score: Decimal;
 }
 
-function firstOf(inRun: readonly Measured[], currency: string): Outcome {
-  const [first, second] = [...inRun].sort((a, b) => a.score.cmp(b.score));
+function firstOf(inRun: readonly Measured[], file: DecisionFile): Outcome {
+  const { currency } = file;
+  const ordered = [...inRun].sort((a, b) => a.score.cmp(b.score));
+  const [first] = ordered;
   if (!first) return { winner: null };
+  const second = runnerUpOf(ordered, vendorsOf(file));
   return {
     winner: first.id,
     total: moneyText(first.total, currency),
@@ -163,7 +167,7 @@ function outcomeWithout(priced: PricedDecision, feature: string): Outcome {
   });
   return firstOf(
     inRun.map(({ result }) => asItIs(priced)(result)),
-    pricing.file.currency,
+    pricing.file,
   );
 }
 

@@ -1,6 +1,7 @@
 import { decimal } from '../amount/decimal';
 import { daysBetween } from '../calendar/day';
 import { bestCandidate, inOrder, leadOver } from '../comparison/best';
+import { runnerUpOf, vendorsOf } from '../comparison/vendors';
 import type { PricedDecision } from '../comparison/decision-result';
 import type { Workbench } from '../decision/workbench';
 import { comparedBy } from '../decision-file/compared-by';
@@ -100,6 +101,8 @@ function wordsOf(needs: NonNullable<Workbench['decision']['needs']>, feature: st
 function leadOf({ result, pricing }: PricedDecision): { total: string; second: string; margin: string } | null {
   const { file } = pricing;
   const by = comparedBy(file);
-  const [first, second] = inOrder(result.candidates, by);
+  const ordered = inOrder(result.candidates, by);
+  const [first] = ordered;
+  const second = runnerUpOf(ordered, vendorsOf(file));
   return first && second ? { total: first.total, second: second.id, margin: leadOver(first, second, by, file.currency) } : null;
 }

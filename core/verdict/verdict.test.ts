@@ -63,6 +63,7 @@ describe('a verdict', () => {
     expect(choice && chosenNow(from, choice)).toEqual({
       parts: [{ candidate: 'B', label: 'Birch' }],
       total: '480.00',
+      keep: '5520.00',
       atLeast: false,
       usable: true,
       runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' },
@@ -119,6 +120,7 @@ describe('two together', () => {
     // Alder: 12 × (10 + 5 % of 200); Birch: 12 × (30 + 1 % of 1,000).
     expect(priceTogether(kiteDecision({ forecast: { streams } }), 'B', 'A', ['club'])).toEqual({
       total: '720.00',
+      keep: '13680.00',
       monthly: new Array(12).fill('60.00'),
       each: ['480.00', '240.00'],
       atLeast: false,

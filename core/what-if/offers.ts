@@ -1,6 +1,7 @@
 import { decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import { inOrder, leadOver } from '../comparison/best';
+import { runnerUpOf, vendorsOf } from '../comparison/vendors';
 import { priceDecision, type PricedDecision } from '../comparison/decision-result';
 import { comparedBy } from '../decision-file/compared-by';
 import type { Term } from '../decision-file/price-sheet-schema';
@@ -70,8 +71,10 @@ export function lookAtOffers(file: DecisionFile, off: readonly string[]): Offers
 /** Who is best in a priced decision, and by how much. */
 export function leadIn({ result, pricing }: PricedDecision): Lead | null {
   const by = comparedBy(pricing.file);
-  const [first, second] = inOrder(result.candidates, by);
+  const ordered = inOrder(result.candidates, by);
+  const [first] = ordered;
   if (!first) return null;
+  const second = runnerUpOf(ordered, vendorsOf(pricing.file));
   return {
     first: first.id,
     total: first.total,

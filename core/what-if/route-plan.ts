@@ -4,7 +4,7 @@ import { minorText, type MinorUnits } from '../amount/minor-units';
 import { addMonths, type Month } from '../calendar/month';
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing, type Pricing } from '../pricing/pricing';
-import { type PlannedSegment, type RoutedBy, type RouteSolver, routeSolver, wayTotals } from '../route/cheapest-route';
+import { type PlannedSegment, type RoutedBy, type RouteSolver, routeSolver, type WayCost, wayTotals } from '../route/cheapest-route';
 import { type MovingCosts, pricedMoving } from '../route/moving-costs';
 
 /** A way through the horizon and what it comes to. */
@@ -79,8 +79,10 @@ export function routePlanner(file: DecisionFile): RoutePlanner {
   return {
     plan(moving) {
       const by = file.cheapestAt?.by ?? moving.by ?? 'cost';
-      const alone = singles.get(by) ?? singlesBy(by);
-      singles.set(by, alone);
+      const all = singles.get(by) ?? singlesBy(by);
+      singles.set(by, all);
+      // Who takes no part because somebody said so is nobody to stay with either.
+      const alone = all.filter(({ id }) => !moving.without?.includes(id));
       return planned(pricing, solverFor(moving.without ?? usual, by), alone, moving);
     },
   };
@@ -98,9 +100,12 @@ function planned(
   const digits = minorDigits(currency);
   const money = (units: MinorUnits) => minorText(units, digits);
   const costs = pricedMoving(file, moving);
-  const found = solver.solve(costs);
-  const way = found && solver.priced(found.segments, costs);
   const single = cheapestSingle(singles, months);
+  const solved = solver.solve(costs);
+  // Somebody whom no way leads to may still be the best to stay with.
+  const staying = single && (!solved || single.cost < solved.cost) ? single : null;
+  const found = staying ? { cost: staying.cost, segments: [{ candidate: staying.id, from: 0, to: months }] } : solved;
+  const way = staying?.way ?? (found && solver.priced(found.segments, costs));
   const shown = { within: money(costs.within), between: money(costs.between) };
   if (!found || !way)
     return {
@@ -108,7 +113,7 @@ function planned(
       kept: null,
       lost: money(0),
       segments: [],
-      single: single && { candidate: single.id, total: money(single.paid) },
+      single: single && { candidate: single.id, total: money(single.way.paid) },
       saving: null,
       costs: shown,
       firstMove: [],
@@ -122,7 +127,7 @@ function planned(
     kept: kept ?? null,
     lost: money(way.lost),
     segments: found.segments.map(({ candidate, from, to }) => ({ candidate, from: addMonths(start, from), months: to - from })),
-    single: single && { candidate: single.id, total: money(single.paid) },
+    single: single && { candidate: single.id, total: money(single.way.paid) },
     saving: single ? money(single.cost - found.cost) : null,
     costs: shown,
     firstMove: firstMoves(found.segments).map(({ month, segments }) => {
@@ -137,14 +142,18 @@ function planned(
   };
 }
 
-function cheapestSingle(
-  singles: ReadonlyArray<{ id: string; solver: RouteSolver }>,
-  months: number,
-): { id: string; cost: MinorUnits; paid: MinorUnits } | null {
-  let best: { id: string; cost: MinorUnits; paid: MinorUnits } | null = null;
+/** A candidate for the whole horizon, and what that comes to. */
+interface Single {
+  readonly id: string;
+  readonly cost: MinorUnits;
+  readonly way: WayCost;
+}
+
+function cheapestSingle(singles: ReadonlyArray<{ id: string; solver: RouteSolver }>, months: number): Single | null {
+  let best: Single | null = null;
   for (const { id, solver } of singles) {
-    const priced = solver.priced([{ candidate: id, from: 0, to: months }], { within: 0, between: 0, moves: 0 });
-    if (priced && (best === null || priced.cost < best.cost)) best = { id, cost: priced.cost, paid: priced.paid };
+    const way = solver.priced([{ candidate: id, from: 0, to: months }], { within: 0, between: 0, moves: 0 });
+    if (way && (best === null || way.cost < best.cost)) best = { id, cost: way.cost, way };
   }
   return best;
 }

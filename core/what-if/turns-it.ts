@@ -1,5 +1,6 @@
 import { Decimal } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
+import { vendorsOf } from '../comparison/vendors';
 import type { DecisionFile } from '../decision-file/schema';
 import { cheapestOf, type PointTotals } from '../scales/evaluate';
 import type { Assumption } from './assumption';
@@ -64,13 +65,16 @@ const PRECISION = 2e-9;
  */
 export function turnsIt(file: DecisionFile, varied: readonly Varied[]): TurnsIt {
   const finder = pointFinder(file);
+  const vendors = vendorsOf(file);
+  const vendorAt = finder.ids.map((id) => vendors.get(id));
+  const nextOf = (point: PointTotals, of: number) => nextOfAnother(point, of, vendorAt);
   const money = (amount: number) => moneyText(roundMoney(new Decimal(amount), file.currency), file.currency);
   const now = finder.at([]);
   const first = cheapestOf(now);
   const second = first < 0 ? -1 : nextOf(now, first);
   const gapNow = first < 0 || second < 0 ? null : money((now.totals[second] ?? 0) - (now.totals[first] ?? 0));
   const idOf = (index: number) => finder.ids[index] ?? null;
-  const turns = varied.map((one) => turnOf(finder, one, first, money));
+  const turns = varied.map((one) => turnOf({ finder, nextOf, first, money }, one));
   return {
     first: idOf(first),
     second: idOf(second),
@@ -86,14 +90,28 @@ export function turnsIt(file: DecisionFile, varied: readonly Varied[]): TurnsIt 
   };
 }
 
-function nextOf({ totals, usable }: PointTotals, first: number): number {
-  let next = -1;
-  for (let index = 0; index < totals.length; index++)
-    if (index !== first && usable[index] === 1 && (next < 0 || (totals[index] ?? 0) < (totals[next] ?? 0))) next = index;
-  return next;
+/** The cheapest other that can be chosen: of another vendor, where there is one. */
+function nextOfAnother({ totals, usable }: PointTotals, first: number, vendorAt: ReadonlyArray<string | undefined>): number {
+  const least = (isAsked: (index: number) => boolean) => {
+    let next = -1;
+    for (let index = 0; index < totals.length; index++)
+      if (index !== first && usable[index] === 1 && isAsked(index) && (next < 0 || (totals[index] ?? 0) < (totals[next] ?? 0)))
+        next = index;
+    return next;
+  };
+  const other = least((index) => vendorAt[index] !== vendorAt[first]);
+  return other >= 0 ? other : least(() => true);
 }
 
-function turnOf(finder: PointFinder, { assumption, low, high }: Varied, first: number, money: (amount: number) => string): Turn {
+/** What every assumption is looked at with. */
+interface Looking {
+  readonly finder: PointFinder;
+  readonly first: number;
+  nextOf(point: PointTotals, of: number): number;
+  money(amount: number): string;
+}
+
+function turnOf({ finder, nextOf, first, money }: Looking, { assumption, low, high }: Varied): Turn {
   const { key, asIs } = assumption;
   const looked = new Map<number, { gap: number | null; winner: number }>();
   const look = (value: number) => {

@@ -1,0 +1,75 @@
+import { Button } from 'antd';
+import { withOpened } from '#core/comparison/fold';
+import { candidateSummary } from '#core/wording/candidate-summary';
+import { CandidateTag } from '../components/candidate-tag';
+import { DataTable } from '../components/data-table';
+import { useWriter } from '../locale/locale';
+import { firstReason } from '../proposals/reason-words';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+import { useArranged } from './use-arranged';
+
+/** Other plans of the vendors, and those that cannot be chosen: what they come to, or why not, and a button that opens them. */
+export function FoldedColumns() {
+  const { workbench } = useWorkbench().state;
+  const { folded } = useArranged();
+  const edits = useEdits();
+  const write = useWriter();
+  const { candidates, currency } = workbench.decision;
+  if (folded.length === 0) return null;
+  return (
+    <section className="folded-columns" aria-label="Not among the columns">
+      <h3>Not among the columns</h3>
+      <p className="quiet">Every vendor stands above with its best plan for you. These cost more, or cannot be chosen.</p>
+      <DataTable
+        rows={folded}
+        keyOf={({ id }) => id}
+        hideHead
+        columns={[
+          {
+            key: 'name',
+            head: null,
+            kind: 'names-row',
+            cell: ({ id, label }) => {
+              const candidate = candidates.find((one) => one.id === id);
+              return (
+                <>
+                  <CandidateTag id={id} /> <b>{label}</b> <small>{candidate && candidateSummary(workbench, candidate)}</small>
+                </>
+              );
+            },
+          },
+          {
+            key: 'total',
+            head: null,
+            kind: 'figures',
+            cell: ({ result, atLeast }) => `${atLeast ? 'at least ' : ''}${write.money(result.total, currency)}`,
+          },
+          {
+            key: 'why',
+            head: null,
+            cell: ({ result, difference }) =>
+              result.usable ? (
+                difference !== null && write.difference(difference)
+              ) : (
+                <span className="problem">{firstReason(result, write.month)}</span>
+              ),
+          },
+          {
+            key: 'open',
+            head: null,
+            cell: ({ id, label }) => (
+              <Button
+                size="small"
+                aria-label={`Put ${label} among the columns`}
+                onClick={() => edits.decision('lineUp.opened', `${label} among the columns`, (one) => withOpened(one, id, true))}
+              >
+                Put it beside
+              </Button>
+            ),
+          },
+        ]}
+      />
+    </section>
+  );
+}

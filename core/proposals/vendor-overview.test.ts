@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest';
+import { decimal } from '../amount/decimal';
+import { typedSheet } from '../tests/typed-sheet';
+import type { DecisionProposals } from './decision-proposals';
+import { monthlyPrices, vendorOverviews } from './vendor-overview';
+
+const plan = { currency: 'EUR' };
+const term = { id: 't', months: 12, price: '120' };
+
+describe('what a month costs', () => {
+  it('is a part of the term’s price, at first and later', () => {
+    expect(monthlyPrices(plan, term)).toEqual({ now: '10.00', renewal: '10.00' });
+    expect(monthlyPrices(plan, { ...term, intro: { price: '60', periods: 1 } })).toEqual({ now: '5.00', renewal: '10.00' });
+    expect(monthlyPrices(plan, { ...term, intro: { off: '25', periods: 1 } })).toEqual({ now: '7.50', renewal: '10.00' });
+    expect(monthlyPrices(plan, { ...term, renewal: { months: 1, price: '14' } })).toEqual({ now: '10.00', renewal: '14.00' });
+  });
+
+  it('is not told where it is not known, or paid once', () => {
+    expect(monthlyPrices(plan, { ...term, price: null })).toEqual({ now: null, renewal: null });
+    expect(monthlyPrices(plan, { ...term, price: null, intro: { off: '25', periods: 1 } })).toEqual({ now: null, renewal: null });
+    expect(monthlyPrices(plan, { ...term, intro: { price: null, periods: 1 } })).toEqual({ now: null, renewal: '10.00' });
+    expect(monthlyPrices(plan, { ...term, months: 0 })).toEqual({ now: null, renewal: null });
+    expect(monthlyPrices(null, null)).toEqual({ now: null, renewal: null });
+  });
+});
+
+describe('a vendor at a glance', () => {
+  const sheet = typedSheet('Tidewrack', { Small: '9/mo', Plus: '34/mo or 300/yr; Card fee (payment): 2 % per order; Commission (transaction): 1 % per order' });
+  const sheets = [{ id: 's0', revision: 1, sheet }];
+  const orders = { orders: [decimal('10'), decimal('30')] };
+  const proposing = (made: object | null) =>
+    ({ vendors: [{ offer: 'tidewrack', proposed: made && { made, total: '100.00', above: '0' } }] }) as unknown as DecisionProposals;
+  const [, plus] = sheet.kind === 'offer' ? sheet.offer.plans : [];
+  const yearly = plus?.terms.find(({ months }) => months === 12);
+
+  it('has its best plan, its fees, and what an order comes to', () => {
+    const [row] = vendorOverviews(sheets, proposing({ plans: [{ plan: plus?.id, term: yearly?.id }] }), orders);
+    expect(row).toMatchObject({ sheetId: 's0', isUsable: true, now: '25.00', renewal: '25.00', perOrder: '2.5000' });
+    expect([row?.plan?.label, row?.cardFee?.bucket, row?.salesFee?.how]).toEqual(['Plus', 'payment', 'per-order']);
+  });
+
+  it('has its first plan where none can be used, and no cost of an order', () => {
+    const [row] = vendorOverviews(sheets, proposing(null), orders);
+    expect(row).toMatchObject({ isUsable: false, now: '9.00', perOrder: null, cardFee: null, salesFee: null });
+    expect(row?.plan?.label).toBe('Small');
+    const nothing = { orders: [decimal('0')] };
+    expect(vendorOverviews(sheets, proposing({ plans: [{ plan: plus?.id, term: yearly?.id }] }), nothing)[0]?.perOrder).toBeNull();
+  });
+});
