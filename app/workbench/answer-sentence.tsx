@@ -11,7 +11,7 @@ import { liftThatTurns } from '#core/comparison/lift-that-turns';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
 import type { HeldBack, Obstacle } from '#core/assembly/assemble';
-import { BestWay } from './best-way';
+import { BestWay, UnseenBest } from './best-way';
 import { obstacleWords } from './obstacle-words';
 import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
@@ -50,6 +50,7 @@ export function AnswerSentence() {
     <p className="answer">
       {name} {compared.leads} {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin), compared.by)} than {runnerUp.column.label}
       . <NextChange />
+      <UnseenBest />
       <OtherMeasure />
       <BestWay />
     </p>

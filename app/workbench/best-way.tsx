@@ -1,6 +1,10 @@
+import { Button } from 'antd';
 import { Link } from 'react-router';
 import { betterWay } from '#core/proposals/better-way';
+import { withFollower } from '#core/proposals/edit-followed';
+import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
+import { useEdits } from './use-edits';
 import { wayWords } from '../proposals/way-ahead';
 import { useLevel, useWorkbench, useWorked } from './workbench-context';
 
@@ -21,6 +25,35 @@ export function BestWay() {
       {' '}
       Cheaper still, by {write.whole(found.less)}, with <Link to={`/decisions/${decisionId}/what-if/route`}>a move</Link>:{' '}
       {wayWords(state.workbench, found.way, write).replace(/^Begin/, 'begin')}
+    </>
+  );
+}
+
+/** What the sheets have that is better than every candidate, and a button that makes it one. */
+export function UnseenBest() {
+  const { state } = useWorkbench();
+  const { priced, scale } = useLevel();
+  const { judged, isJudging } = useWorked();
+  const edits = useEdits();
+  const write = useWriter();
+  const unseen = judged?.unseen;
+  if (scale !== 1 || isJudging || !unseen) return null;
+  const { wouldBeBetter, by } = COMPARED_WORDS[priced.lineUp.by];
+  return (
+    <>
+      {' '}
+      {unseen.words} {unseen.by === null ? 'could be chosen' : `${wouldBeBetter}: ${write.whole(unseen.by)} ${by}`}.{' '}
+      <Button
+        type="link"
+        size="small"
+        onClick={() =>
+          edits.decision(`follow.${unseen.proposed.offer}`, `${unseen.words} among the columns`, (decision) =>
+            withFollower({ ...state.workbench, decision }, unseen.proposed, new Date().toISOString().slice(0, 10)),
+          )
+        }
+      >
+        Put it beside
+      </Button>
     </>
   );
 }

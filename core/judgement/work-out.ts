@@ -7,6 +7,7 @@ import { type FirstPlaces, firstPlaces } from '../fit/stability';
 import { usableRows } from '../fit/usable-rows';
 import type { DecisionProposals } from '../proposals/decision-proposals';
 import { withFollowed } from '../proposals/followed';
+import { unseenBest, type UnseenBest } from '../proposals/unseen-best';
 import { type OpenQuestion, toFindOut } from '../proposals/to-find-out';
 
 /** What takes longer than a frame to work out about a decision. */
@@ -20,6 +21,8 @@ export interface Judged {
   readonly questions: readonly OpenQuestion[];
   /** Over all ways of weighing, how often each usable candidate fits best. */
   readonly firstPlaces: readonly FirstPlaces[];
+  /** What is proposed for a vendor, is no candidate yet, and would be better than all that are; null for nothing. */
+  readonly unseen: UnseenBest | null;
 }
 
 /** What is to find out and how stable the fit is; candidates that follow a proposal are judged as it is now. */
@@ -31,5 +34,6 @@ export function judge(workbench: Workbench, proposals: DecisionProposals): Judge
   return {
     questions: toFindOut({ workbench: live, priced, proposals, fits: fits(table) }),
     firstPlaces: firstPlaces(usableRows(table, priced)),
+    unseen: unseenBest(live, proposals),
   };
 }

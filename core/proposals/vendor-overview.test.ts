@@ -25,7 +25,10 @@ describe('what a month costs', () => {
 });
 
 describe('a vendor at a glance', () => {
-  const sheet = typedSheet('Tidewrack', { Small: '9/mo', Plus: '34/mo or 300/yr; Card fee (payment): 2 % per order; Commission (transaction): 1 % per order' });
+  const sheet = typedSheet('Tidewrack', {
+    Small: '9/mo',
+    Plus: '34/mo or 300/yr; Card fee (payment): 2 % per order; Commission (transaction): 1 % per order',
+  });
   const sheets = [{ id: 's0', revision: 1, sheet }];
   const orders = { orders: [decimal('10'), decimal('30')] };
   const proposing = (made: object | null) =>
