@@ -93,13 +93,13 @@ test('what is owned goes on with its cost, or ends where a candidate has it', as
   await page.getByRole('button', { name: 'Something you have or pay for' }).click();
   await page.getByLabel('What it is', { exact: true }).fill('Mailing tool');
   const answer = page.locator('.answer');
-  await expect(answer).toContainText('205 less');
+  await expect(answer).toContainText('210 less');
   await page.getByLabel('Each payment').fill('10');
   await page.getByLabel('Ends with').click();
-  await page.getByTitle('A Marlpit Grow', { exact: true }).click();
+  await page.getByTitle('E Wharfside Trade', { exact: true }).click();
   // Every other candidate pays 24 × 10 more.
-  await expect(answer).toContainText('445 less');
-  await expect(page.getByText(/Superfluous with A Marlpit Grow/)).toBeVisible();
+  await expect(answer).toContainText('450 less');
+  await expect(page.getByText(/Superfluous with E Wharfside Trade/)).toBeVisible();
 });
 
 test('decisions are duplicated, archived, deleted and brought back', async ({ page, demo }) => {

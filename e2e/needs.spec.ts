@@ -43,7 +43,7 @@ test('needs that contradict each other are named, with what follows', async ({ p
   await expect(page.getByRole('alert')).toContainText('As both are musts, nothing can be used until one of them goes or becomes a want.');
   await expect(page.locator('.answer')).toHaveText('No candidate can be chosen: two of the needs contradict each other.');
   await page.getByRole('button', { name: 'Remove: without export' }).click();
-  await expect(page.locator('.answer')).toContainText('Marlpit Grow costs least');
+  await expect(page.locator('.answer')).toContainText('Wharfside Trade costs least');
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 

@@ -36,6 +36,8 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
 }) => {
   const decision = `${demo.address}decisions/larkfell-kites`;
   await page.goto(`${decision}/verdict`);
+  await page.getByRole('combobox', { name: 'Candidate' }).click();
+  await page.getByRole('option', { name: /^A Marlpit Grow/ }).click();
   await page.getByRole('button', { name: 'Give this verdict' }).click();
   await expect(page.getByRole('article')).toBeVisible();
   await expect(page.getByText(/^saved \d/)).toBeVisible();
@@ -50,7 +52,7 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   const marlpit = page.getByRole('region', { name: 'Marlpit' });
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toContainText('864 by the year');
   await expect(marlpit).toContainText(
-    'Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.',
+    'Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 522 less.',
   );
   // An offer is over, and a plan is split.
   await expect(page.getByRole('region', { name: 'Tidewrack Stores' })).toContainText('27 by the month (the first 2 payments 2 each)');
@@ -69,10 +71,10 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   await marlpit.getByLabel('Take over: Grow, paid by the month').uncheck();
   await expect(effects).toContainText('Nothing is ticked, and nothing changes.');
 
-  // One figure is left, the other taken over; the history keeps both.
+  // One figure is left, the other taken over; the history keeps both. Paying by the month is then what is best of the plan.
   await marlpit.getByLabel('Take over: Grow, paid by the year').check();
   await expect(effects).toContainText(
-    'Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.',
+    'Marlpit Grow is now 240 dearer; the verdict does not hold any more: Wharfside Trade costs 450 less.',
   );
   await marlpit.getByRole('button', { name: /^Take over 1 of 2/ }).click();
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toHaveCount(0);
@@ -84,7 +86,7 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
 
   await page.goto(`${decision}/verdict`);
   await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText(
-    'Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 107 less.',
+    'Marlpit Grow is now 240 dearer; the verdict does not hold any more: Wharfside Trade costs 450 less.',
   );
   await expect(page.getByRole('article')).toContainText('Marlpit Grow costs 7,050');
   // It is a step of undo like any other.

@@ -8,7 +8,8 @@ import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { loadWorkbenchAt } from '#data/decisions';
 import type { Writer } from '../locale/writer';
 import { database } from '../server/database.server';
-import { liveWorkbench, openDecision } from '../server/live-workbench.server';
+import { followedNow } from '#core/proposals/followed-now';
+import { openDecision } from '../server/open-decision.server';
 import { price } from '../workbench/workbench-context';
 import type { Report } from './report-blocks';
 import { reportOf } from './report.server';
@@ -33,7 +34,7 @@ export async function loadReport(decisionId: string, verdictId: string | null, w
 async function decidedFrom(decisionId: string, { madeFrom, version }: GivenVerdict) {
   const saved = madeFrom && (await loadWorkbenchAt(await database(), decisionId, madeFrom.revision));
   if (!saved) return null;
-  const workbench = liveWorkbench(saved.workbench);
+  const workbench = followedNow(saved.workbench);
   const { priced, lineUp } = price(workbench, version);
   return { workbench, priced, lineUp };
 }

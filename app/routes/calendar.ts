@@ -4,7 +4,7 @@ import { datesThatMatter } from '#core/dates/dates-that-matter';
 import { USUAL_REMINDER_DAYS } from '#core/decision/dates-schema';
 import { dateReason, dateTitle } from '../dates/date-words';
 import { attachment } from '../server/attachment';
-import { openDecision } from '../server/live-workbench.server';
+import { openDecision } from '../server/open-decision.server';
 import { localeOf } from '../server/locale.server';
 import { writerFor } from '../locale/writer';
 import { price } from '../workbench/workbench-context';

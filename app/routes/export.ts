@@ -3,7 +3,7 @@ import { assembleDecisionFile } from '#core/assembly/assemble';
 import { loadWorkbench } from '#data/decisions';
 import { attachment } from '../server/attachment';
 import { database } from '../server/database.server';
-import { liveWorkbench } from '../server/live-workbench.server';
+import { followedNow } from '#core/proposals/followed-now';
 import type { Route } from './+types/export';
 
 /**
@@ -15,7 +15,7 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Res
   if (!saved) throw new Response('Not found', { status: 404 });
   const { workbench } = saved;
   const isAll = new URL(request.url).searchParams.has('all');
-  const document = isAll ? archiveOf(workbench) : assembleDecisionFile(liveWorkbench(workbench)).file;
+  const document = isAll ? archiveOf(workbench) : assembleDecisionFile(followedNow(workbench)).file;
   return attachment(
     `${JSON.stringify(document, null, 1)}\n`,
     'application/json; charset=utf-8',

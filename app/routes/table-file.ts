@@ -1,7 +1,7 @@
 import { csvText } from '#core/csv/csv-text';
 import { ledgerTable, lineUpTable } from '#core/csv/decision-tables';
 import { attachment } from '../server/attachment';
-import { openDecision } from '../server/live-workbench.server';
+import { openDecision } from '../server/open-decision.server';
 import { price } from '../workbench/workbench-context';
 import type { Route } from './+types/table-file';
 

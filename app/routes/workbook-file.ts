@@ -1,6 +1,6 @@
 import { workbookOf } from '#core/workbook/workbook';
 import { attachment } from '../server/attachment';
-import { openDecision } from '../server/live-workbench.server';
+import { openDecision } from '../server/open-decision.server';
 import { writeWorkbook } from '../server/write-workbook.server';
 import { price } from '../workbench/workbench-context';
 import type { Route } from './+types/workbook-file';

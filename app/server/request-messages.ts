@@ -24,4 +24,6 @@ export interface GivenAnswer {
 /** What a thread is told when it starts. */
 export interface ThreadSettings {
   readonly isReadOnly: boolean;
+  /** Whether it answers what is known to take long: then it gives way to the others. */
+  readonly isForLong?: boolean;
 }

@@ -87,7 +87,9 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
     const found = lanes.get(lane);
     if (found) return found;
     const pool = loading.then(async () => {
-      const made = watched(new Piscina({ ...shared, minThreads: 1, maxThreads: 1, idleTimeout: 120_000 }));
+      const made = watched(
+        new Piscina({ ...shared, workerData: { ...settings, isForLong: true }, minThreads: 1, maxThreads: 1, idleTimeout: 120_000 }),
+      );
       pools.push(made);
       await warmedUp(made);
       return made;

@@ -12,7 +12,7 @@ import { decidedChanges, type DecidedChange, type WatchedSheet, watchedSheets } 
 import type { Database } from '#data/schema';
 import { readSetting } from '#data/settings';
 import { decisionsUsing, listSheets, loadSheet, newestSheetRevision } from '#data/sheets';
-import { liveWorkbench } from './live-workbench.server';
+import { followedNow } from '#core/proposals/followed-now';
 
 /** What a change would do to one decision. */
 export interface DecisionEffect {
@@ -137,7 +137,7 @@ function workbenchesOf(db: Kysely<Database>): WorkbenchOf {
   const workbenches = new Map<string, Workbench>();
   return async (id) => {
     const saved = workbenches.has(id) ? undefined : await loadWorkbench(db, id);
-    if (saved) workbenches.set(id, liveWorkbench(saved.workbench));
+    if (saved) workbenches.set(id, followedNow(saved.workbench));
     return workbenches.get(id);
   };
 }

@@ -1,4 +1,5 @@
 import type { Candidate } from '../decision-file/candidate-schema';
+import type { Term } from '../decision-file/price-sheet-schema';
 import type { Decision } from './decision-schema';
 import type { UsedSheet } from './workbench';
 
@@ -44,7 +45,7 @@ export function withCandidatesForNewPlans(decision: Decision, before: UsedSheet[
   ]);
   const { offer } = after;
   return offer.plans.reduce((changed, plan) => {
-    const [term] = plan.terms;
+    const term = likelyTerm(plan.terms);
     if (!term || taken.has(plan.id)) return changed;
     const { hours, extras, lift } = offer;
     const candidate = nextCandidateId(changed.candidates);
@@ -57,6 +58,12 @@ export function withCandidatesForNewPlans(decision: Decision, before: UsedSheet[
     };
     return { ...withCandidate(changed, made), followed: [...(changed.followed ?? []), { candidate, offer: offer.id, plan: plan.id }] };
   }, decision);
+}
+
+/** The term that asks least a month once the introductory price is over: most likely the best one, until that is worked out. */
+function likelyTerm(terms: readonly Term[]): Term | undefined {
+  const aMonth = ({ price, months }: Term) => (price === null || months === 0 ? Infinity : Number(price) / months);
+  return terms.reduce<Term | undefined>((best, term) => (best === undefined || aMonth(term) < aMonth(best) ? term : best), undefined);
 }
 
 /** The decision with one more candidate, marked with the next letter. */

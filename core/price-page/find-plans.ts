@@ -39,7 +39,8 @@ export interface FoundPlans {
  * repeated sibling records in web data extraction: MDR of Liu, Grossman and Zhai 2003, and its successors; docs/pricing-pages.md).
  * A name counts more where the page says it again: in a button, above a column, in an answer.
  */
-export function findPlans(lines: readonly PlainLine[]): FoundPlans {
+export function findPlans(given: readonly PlainLine[]): FoundPlans {
+  const lines = withNamesApart(given);
   const said = nameEvidence(lines);
   const anchors = priceAnchors(lines);
   const names = namesAbove(lines, anchors, said);
@@ -49,8 +50,7 @@ export function findPlans(lines: readonly PlainLine[]): FoundPlans {
     return isDoubtful(lines, { name, price }, said) ? [] : [{ name, price }];
   });
   const heads = near.length >= 2 || anchors.length < 2 ? near : firstsOfBlocks(lines, anchors);
-  const firm = heads.filter(({ name }) => isFirm(lines[name], said));
-  const plans = ofOneRun(lines, firm.length >= 2 && firm.length >= heads.length / 2 ? firm : heads, said);
+  const plans = ofOneRun(lines, likeTheFirm(lines, heads, said), said);
   if (plans.length === 0) return plansOnLines(lines);
   const cards = plans.map(({ name }, index): PlanCard => {
     const next = plans[index + 1];
@@ -64,6 +64,41 @@ export function findPlans(lines: readonly PlainLine[]): FoundPlans {
   });
   const inCards = new Set<PlainLine | undefined>([...plans.map(({ name }) => lines[name]), ...cards.flatMap(({ lines: own }) => own)]);
   return { cards, rest: lines.filter((line) => !inCards.has(line)) };
+}
+
+const NAME_AND_PRICE = /^(\p{Lu}[\p{L}\d &+'’-]{0,30}?)\s*(?:[:–—|·]|\s-)\s*(.+)$/u;
+
+/** Where several lines are a name with its price, "Solo — $12/month", and more is said under them, each becomes two lines. */
+function withNamesApart(lines: readonly PlainLine[]): readonly PlainLine[] {
+  const parted = lines.map((line) => {
+    const [, name = '', price = ''] = NAME_AND_PRICE.exec(line.plain) ?? [];
+    const isHead = name !== '' && name.split(' ').length <= 3 && canBeName(name, name, true) && (isPriceLine(price) || isOffer(price));
+    return isHead ? { name, price } : null;
+  });
+  const heads = parted.filter((one) => one !== null);
+  const isUnderEach = parted.every((one, at) => one === null || (at + 1 < lines.length && parted[at + 1] === null));
+  if (heads.length < 2 || !isUnderEach || new Set(heads.map(({ name }) => name)).size < heads.length) return lines;
+  return lines.flatMap((line, at) => {
+    const head = parted[at];
+    return head
+      ? [
+          { ...line, text: head.name, plain: head.name, opens: true },
+          { ...line, text: head.price, plain: head.price, opens: false },
+        ]
+      : [line];
+  });
+}
+
+/**
+ * Where most names are beyond doubt, those whose cards are built otherwise are none; one that is only not named again, as
+ * the largest plan hardly ever is, stays.
+ */
+function likeTheFirm(lines: readonly PlainLine[], heads: readonly PlanHead[], said: NameEvidence): readonly PlanHead[] {
+  const isSure = ({ name }: PlanHead) => isFirm(lines[name], said);
+  const firm = heads.filter(isSure);
+  if (firm.length < 2 || firm.length < heads.length / 2) return heads;
+  const distances = new Set(firm.map(({ name, price }) => price - name));
+  return heads.filter((head) => isSure(head) || distances.has(head.price - head.name));
 }
 
 const ON_A_LINE = /^(\p{L}[\p{L}\d &+-]{0,30}?)\s*(?::|–|—| - )\s*((?:free|from )?.*)$/iu;
@@ -91,9 +126,15 @@ function priceAnchors(lines: readonly PlainLine[]): number[] {
     let before = at - 1;
     while (before >= 0 && (isBadge(lines[before]?.plain ?? '') || isLeadIn(lines[before]?.plain ?? ''))) before -= 1;
     const previous = lines[before]?.plain ?? '';
-    const continues = isPriceLine(previous) || isPriceTail(previous) || (isOffer(previous) && lines[before]?.opens !== true);
+    const continues =
+      isPriceLine(previous) || isPriceTail(previous) || isForSoMany(previous) || (isOffer(previous) && lines[before]?.opens !== true);
     return continues && wordPrice(previous) === null ? [] : [at];
   });
+}
+
+/** "for 500 contacts" under a price. */
+function isForSoMany(plain: string): boolean {
+  return /^(?:for|up to|incl(?:uding|\.)?) \d+ \p{L}+(?: \p{L}+)?$/u.test(plain);
 }
 
 /** "$39 a month billed monthly, $33 a month billed yearly", "14 € a month for 1,000 contacts": a price with words behind it. */

@@ -32,6 +32,15 @@ export function markOf(text: string): { readonly isThere: boolean; readonly isMa
   return { isThere: true, isMarked: false, words: text.replace(BULLET, '') };
 }
 
+/** "3 seats, extra seats ¤8 each a month": so many are included, and more can be had. */
+function withExtraOnes(text: string, heading: string): ReadItem | null {
+  const [, included = '', extra = ''] = /^([^,¤]*\d[^,¤]*),\s+((?:extra|additional|further|more)\b.*¤.*)$/iu.exec(text) ?? [];
+  const [noun, price] = [/^(?:extra|additional|further|more) (\p{L}[\p{L} ]*?)s? ¤/iu.exec(extra)?.[1], /¤\d+(?:\.\d+)?/.exec(extra)?.[0]];
+  const charge = noun === undefined || price === undefined ? null : unitChargeIn(`${price} per additional ${noun}`);
+  const limits = charge ? limitsIn(included, heading) : [];
+  return charge && limits.length > 0 ? { statements: [...limits, charge] } : null;
+}
+
 /**
  * What an item of a plan's list states: a limit, a fee, a price for more, or that something is there or not.
  *
@@ -45,6 +54,8 @@ export function readItem(plain: string, heading = ''): ReadItem {
   if (text === '') return { statements: [], why: 'a sign without words' };
   if (NO_ITEM.test(text)) return { statements: [], why: 'what other plans have too' };
   if (!isThere) return { statements: [feature(text, false)] };
+  const beyond = withExtraOnes(text, heading);
+  if (beyond) return beyond;
   const fees = feesIn(text, { heading });
   const days = dayStatements(text, '');
   const unit = /\d%/.test(text) ? null : unitChargeIn(text);
@@ -104,7 +115,8 @@ function featureBeside(text: string): Statement[] {
 }
 
 /** All limits that an item states; "unlimited products, storage and bandwidth" states three. */
-export function limitsIn(text: string, heading = ''): Statement[] {
+export function limitsIn(given: string, heading = ''): Statement[] {
+  const text = withCountInDigits(given);
   if (/^(?:unlimited|unmetered|no limit)/i.test(text) || (UNLIMITED.test(text) && !/\d/.test(text))) return unlimitedIn(text, heading);
   const uptime = /(\d+(?:\.\d+)?)%\s*(uptime|availability)|\b(uptime|availability)\b.*?(\d+(?:\.\d+)?)%/i.exec(text);
   if (uptime) return [{ kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[4] ?? null }];
@@ -112,6 +124,16 @@ export function limitsIn(text: string, heading = ''): Statement[] {
   if (bare !== undefined) return [{ kind: 'feature', feature: 'uptime', value: bare }];
   const parts = text.split(/,\s+(?=\d|unlimited)|\s+(?:and|\+)\s+(?=\d|unlimited)/i);
   return parts.flatMap((part) => (UNLIMITED.test(part) ? unlimitedIn(part, heading) : (limitIn(part, heading) ?? [])));
+}
+
+const NUMBER_WORDS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+
+/** "One staff login" counts what is usually counted; "One-click checkout" and "One place for all" do not. */
+function withCountInDigits(text: string): string {
+  const [, word = '', noun = ''] = /^(\p{L}+) (\p{L}[\p{L} -]*)$/u.exec(text) ?? [];
+  const at = NUMBER_WORDS.indexOf(word.toLowerCase());
+  const thing = at < 0 ? null : countedThing(noun);
+  return thing && isUsualQuantity(thing.quantity.replaceAll('-', ' ')) ? `${at + 1} ${noun}` : text;
 }
 
 const BEFORE_COUNT = /\b(?:up to|max(?:imum)?(?: of)?|at most|includes?|for|with|limit(?:ed)? to|no more than)\s+(?=¤?\d)/i;

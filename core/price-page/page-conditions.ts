@@ -57,14 +57,30 @@ export function readConditions(
   }
   if (/\brenews?\b[^.]*\b(?:full|regular|standard|normal) price\b|\bfirst (?:term|year|period) only\b/i.test(plain))
     page.returnsToFull = true;
-  const atOnce = /\b(?:prices?|rates?) (?:for|are for) (\d+) months? paid (?:at once|upfront|in advance)/i.exec(plain)?.[1];
-  if (atOnce !== undefined) page.paidAtOnce = Number(atOnce);
+  page.paidAtOnce = monthsAtOnce(plain) ?? page.paidAtOnce;
   const shortest = /\bminimum (?:term|contract|period)(?: is| of|:)?\s*(\d+) months\b/i.exec(plain)?.[1];
   if (shortest !== undefined) page.shortestTerm = Number(shortest);
   if (/\b(?:paid|billed|charged) (?:a year|yearly|annually|12 months) (?:in advance|upfront|ahead|at once)\b/i.test(plain))
     page.paidAtOnce = 12;
   if (/^(?:all )?(?:monthly prices|prices (?:are )?(?:a|per) month)\b/i.test(plain)) page.usualPer = 1;
   if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
+}
+
+const FOR_ALL_PRICES = String.raw`\b(?:prices?|rates?|pricing)(?: shown| above| listed| displayed)? (?:for|(?:are|is) (?:for|based on|with|valid for|quoted for)|based on|reflects?|shows?|assumes?) (?:an? |the )?`;
+const A_NUMBER_OF_MONTHS = new RegExp(
+  String.raw`${FOR_ALL_PRICES}(\d+)[ -](months?|years?)(?: (?:terms?|plans?|subscriptions?|contracts?|periods?|prepayment|commitment)|,? (?:paid|billed|payable) (?:at once|up ?-?front|in advance))`,
+  'i',
+);
+const BY_THE_YEAR = new RegExp(
+  String.raw`${FOR_ALL_PRICES}(?:annual|yearly) (?:billing|payments?|plans?|terms?|subscriptions?|contracts?|commitment|prepayment)`,
+  'i',
+);
+
+/** So many months are paid at once for the prices that the page shows: "Prices are for a 12-month term, paid up front". */
+function monthsAtOnce(plain: string): number | null {
+  const [, count, unit = ''] = A_NUMBER_OF_MONTHS.exec(plain) ?? [];
+  if (count !== undefined) return Number(count) * (/^y/i.test(unit) ? 12 : 1);
+  return BY_THE_YEAR.test(plain) ? 12 : null;
 }
 
 /** "No. If you want help, expect 500 to 5,000." is no plain no. */

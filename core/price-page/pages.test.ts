@@ -23,6 +23,16 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // Whose cards are European is asked: seen from the shop they may be all or only some.
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
+  // How often they are paid stands in the question before, and is asked.
+  'course-pennywhistle': ['Basic: term 1 49', 'Start: term 1 99', 'Grow: term 1 199'],
+  // A domain that is free for a year is a free domain.
+  'builder-quillbrook': ['Solo: feat custom-domain yes'],
+  // A table that was copied a cell a line, with the plans in its rows.
+  'mail-snipeline': ['Nib', 'Quill', 'Fountain'].flatMap((plan, at) => [
+    `${plan}: term 1 ${['12', '34', '98'][at]}`,
+    `${plan}: lim contacts ${['1000', '5000', '20000'][at]}`,
+    `${plan}: lim emails ${['10000', '60000', '250000'][at]}`,
+  ]),
   // Half an hour, so that plans are counted in one unit.
   '01-builder-quillmoor': ['Spark: lim video-minutes 30'],
   // Its own card says 10,000 contacts.

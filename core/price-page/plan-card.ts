@@ -110,17 +110,37 @@ function readLine(
   for (const statement of item.statements) builder.state(plan, statement, at);
 }
 
-const STEP_LINE = /^¤(\d+(?:\.\d+)?)\s*(?:\/|per|a) ?(?:month|mo) (?:for|up to) (?:up to )?(\d+) (\p{L}[\p{L} ]*)$/iu;
+const STEP = /^¤(\d+(?:\.\d+)?)\s*(?:(?:\/|per|a) ?(?:month|mo))?\s*(?:for|up to|:)\s*(?:up to )?(\d+)(?: (\p{L}[\p{L} ]*))?$/iu;
+const BY_THE_MONTH = /^¤(\d+(?:\.\d+)?)\s*(?:\/|per|a) ?(?:month|mo)$/i;
+const FOR_SO_MANY = /^for (?:up to )?(\d+) (\p{L}[\p{L} ]*)$/iu;
 
-/** Several prices by how many there are: "€14 a month for 1,000 contacts" again and again. */
+interface PriceStep {
+  readonly line: PlainLine;
+  readonly flat: string;
+  readonly upTo: string;
+  readonly noun: string;
+}
+
+/**
+ * Several prices by how many there are: "€14 a month for 1,000 contacts" again and again, in lines of their own or in one
+ * ("£15 for 1,000 · £25 for 2,500"); the first may be parted from its "for 500 contacts".
+ */
 function readSteps(lines: readonly PlainLine[], plan: PlanBeingRead, builder: ReadingBuilder): PlainLine[] {
-  const steps = lines.flatMap((line) => {
-    const [, flat = '', upTo = '', noun = ''] = STEP_LINE.exec(line.plain) ?? [];
-    const thing = flat === '' ? null : countedThing(noun);
-    return thing ? [{ line, flat, upTo, quantity: thing.quantity }] : [];
+  const listed = lines.flatMap((line): PriceStep[] => {
+    const parts = line.plain.split(/\s*[·;|]\s*|,\s+(?=¤)|\s+\/\s+(?=¤)/);
+    const steps = parts.map((part) => STEP.exec(part));
+    if (steps.some((step) => step === null)) return [];
+    return steps.flatMap((step) => (step ? [{ line, flat: step[1] ?? '', upTo: step[2] ?? '', noun: step[3] ?? '' }] : []));
   });
-  const [first] = steps;
-  if (!first || steps.length < 2 || steps.some(({ quantity }) => quantity !== first.quantity)) return [];
-  builder.state(plan, stepCharge(first.quantity, steps), ...steps.map(({ line }) => line.line));
-  return steps.map(({ line }) => line);
+  const apart = lines.flatMap((line, at): PriceStep[] => {
+    const [price, count] = [BY_THE_MONTH.exec(line.plain), FOR_SO_MANY.exec(lines[at + 1]?.plain ?? '')];
+    return price && count && listed.length > 0 ? [{ line, flat: price[1] ?? '', upTo: count[1] ?? '', noun: count[2] ?? '' }] : [];
+  });
+  const steps = [...apart, ...listed].sort((a, b) => Number(a.upTo) - Number(b.upTo));
+  const things = [...new Set(steps.flatMap(({ noun }) => (noun === '' ? [] : (countedThing(noun)?.quantity ?? '?'))))];
+  const [quantity] = things;
+  if (steps.length < 2 || things.length !== 1 || quantity === undefined || quantity === '?') return [];
+  const used = lines.filter((line, at) => steps.some((step) => step.line === line || apart.some((one) => one.line === lines[at - 1])));
+  builder.state(plan, stepCharge(quantity, steps), ...used.map(({ line }) => line));
+  return used;
 }

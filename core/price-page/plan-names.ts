@@ -40,8 +40,8 @@ export function nameEvidence(lines: readonly PlainLine[]): NameEvidence {
       /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?(\p{Lu}[\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/u.exec(
         text.replace(/^(?:Choose|Get|Buy|Select|Start|Begin|Try|Order|Take|Everything|All)/, (word) => word.toLowerCase()),
       )?.[1];
-    if (words !== undefined && !/^(?:started|start|it|now|in touch|free)\b/i.test(words)) named.add(words.toLowerCase());
-    if (/\bplan$/i.test(text) && plain.split(' ').length <= 4) named.add(text.toLowerCase());
+    if (words !== undefined && !/^(?:started|start \w|it|now|in touch|free)\b/i.test(words)) named.add(words.toLowerCase());
+    if (/\bplan$/i.test(text) && plain.split(' ').length <= 4 && !isButton(plain)) named.add(text.toLowerCase());
   }
   for (const name of namesInRuns(lines, counts)) named.add(name);
   return { named, counts };
@@ -122,9 +122,9 @@ export function namesAbove(lines: readonly PlainLine[], prices: readonly number[
     const texts = names.flatMap((one) => (one ? [lines[one.at]?.text.toLowerCase()] : []));
     return names.reduce((sum, one) => sum + (one ? one.score : -1), 0) - 5 * (texts.length - new Set(texts).size);
   };
-  const chosen = byDistance.reduce((one, other) => (worth(other) > worth(one) ? other : one), own);
-  const names =
-    worth(chosen) >= worth(own) - prices.length * 0.5 && chosen !== own ? chosen.map((one, index) => one ?? own[index] ?? null) : own;
+  const alike = byDistance.reduce((one, other) => (worth(other) > worth(one) ? other : one));
+  const isAlike = worth(alike) >= worth(own) - prices.length * 0.5;
+  const names = isAlike ? alike.map((one, index) => one ?? own[index] ?? null) : own;
   return names.map((one) => (one && one.score > 0 ? one.at : null));
 }
 

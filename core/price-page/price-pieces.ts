@@ -35,7 +35,7 @@ const PER = new RegExp(
 );
 const PER_ADVERB = /^[\s;,)]*(?:usd|eur|gbp)?\s*(monthly|yearly|annually|quarterly)\b(?!\s*:)/;
 const BILLED = new RegExp(
-  String.raw`\b(?:billed|paid|charged|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront)\s+)?(?:(?:by the|every|each|per|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
+  String.raw`\b(?:billed|paid|charged|paying|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront)\s+)?(?:(?:by the|every|each|per|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
 );
 const MONTH_BY_MONTH = /\b(?:month[- ]to[- ]month|month[- ]by[- ]month|by the month|no contract|rolling)\b/;
 const YEARLY_BILLING = /\b(?:annual|yearly) (?:billing|payment|plan|contract|commitment)\b/;
@@ -157,12 +157,12 @@ function withCrossedOut(pieces: readonly PricePiece[]): PricePiece[] {
 }
 
 const STUFF =
-  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|normally|renews?|renewal|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|normally|renews?|renewal|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** Whether a line is nothing but an amount and words about how it is paid. */
 export function isPriceLine(plain: string): boolean {
   const text = plain.toLowerCase();
-  if (!/¤\d/.test(text) || (text.endsWith('.') && /\bto\b/.test(text))) return false;
+  if (!/¤\d/.test(text) || (text.endsWith('.') && /\bto\b/.test(text.replace(/month[- ]to[- ]month/g, '')))) return false;
   if (/¤[\d.]+ (?:for (?:each|every)|per|each) \d{2,}/.test(text)) return false;
   if (/%\s*\+|\+\s*¤|¤[\d.]+ (?:per|each|\/) ?(?:order|sale|transaction|booking|payment|charge)/.test(text)) return false;
   return text.replace(STUFF, ' ').trim() === '';

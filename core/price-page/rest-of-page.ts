@@ -12,6 +12,7 @@ import type { PageOption } from './page-reading';
 import { isPriceLine } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { unitChargeIn } from './unit-charges';
+import { wholeWords } from './whole-words';
 
 /**
  * Reads what stands outside the plans: sections of fees and add-ons, sentences about all plans or the ones they name,
@@ -150,6 +151,7 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
     place.about !== null ||
     /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
   if (!isMeant) return false;
+  if (place.about === null && readRatesByName({ plain, line }, builder)) return true;
   const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
   if (fees.length === 0) return false;
   const plans = plansFor(plain, place, builder, 'every').filter(
@@ -163,6 +165,20 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
   for (const { statement } of regional) askRegion(builder, plans, statement, line);
   if (!builder.isUsed(line)) builder.putAside(line, 'said of the plan already');
   return true;
+}
+
+/** "Other providers: 2% on Basic, 1% on Plus": each plan's own rate of the same fee. */
+function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, builder: ReadingBuilder): boolean {
+  const found = builder.plans.flatMap((plan) => {
+    const named = wholeWords(plan.name);
+    const rate = new RegExp(`(\\d+(?:\\.\\d+)?%)\\s*(?:on|for|with|in)\\s+(?:the\\s+)?${named.source}`, named.flags).exec(plain);
+    return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
+  });
+  if (found.length < 2) return false;
+  const lead = plain.slice(0, Math.min(...found.map(({ from }) => from)));
+  for (const { plan, rate } of found)
+    for (const { statement } of feesIn(`${lead}${rate}`, { heading: '' })) builder.state(plan, statement, line);
+  return builder.isUsed(line);
 }
 
 /** Whether a plan has the very rate already, as answers repeat it. */

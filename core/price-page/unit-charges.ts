@@ -22,7 +22,7 @@ const FREE_FIRST =
   /\b(?:the )?first ¤?(\d+(?:\.\d+)?) (\p{L}[\p{L} -]{0,40}?)(?: an? month| per month)? (?:is|are|come) (?:free|included)/u;
 const ABOVE = /\b(?:above|beyond|over|after) (?:the first )?(\d+(?:\.\d+)?) ?(gb|tb|[a-z]+)?/;
 const A_TIME =
-  /^(?:active |new |started |a |an |whole |full |the )*(?:month|mo|year|yr|day|week|hour|quarter|annum|server|minute|m|y)\b(?! of)/;
+  /^(?:active |new |started |first |a |an |whole |full |the |your )*(?:month|mo|year|yr|day|week|hour|quarter|annum|server|minute|m|y)\b(?! of)/;
 const AN_ORDER = /^(?:orders?|sales?|transactions?|bookings?|payments?|charges?|purchases?)\b/;
 
 /**
@@ -100,7 +100,10 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   const one = PER_ONE.exec(text);
   if (!one) return null;
   const [, price = '', extra, words = ''] = one;
-  const noun = words.replace(/\b(?:above|beyond|over|and|with|when|at|if|on)\b.*$/, '').trim();
+  const noun = words
+    .replace(/\s+(?:per|a|an|each|every) (?:month|mo|year|yr)\b.*$/, '')
+    .replace(/\b(?:above|beyond|over|after|thereafter|then|and|with|when|at|if|on)\b.*$/, '')
+    .trim();
   const isOfTime =
     /^(?:hours?|h)\b/.test(noun) && /\b(?:video|recordings?|live|stream(?:ing|s)?)\b/.test(`${text.slice(0, one.index)} ${heading}`);
   if (noun === '' || (A_TIME.test(noun) && !isOfTime)) return null;
@@ -113,7 +116,7 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
     : countedThing(inPlural(withSubject(noun, text.slice(0, one.index), heading)));
   if (!thing) return null;
   const free = first ?? above?.[1];
-  const isOverage = extra !== undefined || new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over|then)\\b`).test(text);
+  const isOverage = extra !== undefined || new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over|then|thereafter|after that)\\b`).test(text);
   const each = thing.factor === '1' ? price : decimal(price).div(thing.factor).toSignificantDigits(12).toFixed();
   return {
     kind: 'charge',

@@ -9,6 +9,7 @@ import { choiceOf, type Since, since } from '../verdict/since';
 import type { Choice, VerdictPart } from '../decision/verdict-schema';
 import { routePlanner } from '../what-if/route-plan';
 import { USUAL_MOVING } from '../route/moving-costs';
+import { followedNow } from '../proposals/followed-now';
 
 /** What a change of prices or rates does to a decision. */
 export interface EffectOnDecision {
@@ -45,7 +46,8 @@ export function effectOnDecision(before: Workbench, after: Workbench): EffectOnD
   return { parts, isVerdict: verdict !== undefined, since: since(asOfNow, chosenAfter, now.priced.pricing.file) };
 }
 
-function comesTo(workbench: Workbench) {
+function comesTo(given: Workbench) {
+  const workbench = followedNow(given);
   const priced = priceDecision(assembleToPrice(workbench).file);
   return { workbench, priced, lineUp: lineUp(priced) };
 }

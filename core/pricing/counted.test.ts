@@ -39,7 +39,7 @@ const pricingOf = (more: object = {}) =>
     },
   });
 const plan: ChargeOwner = { kind: 'plan', id: 'p', currency: 'EUR', taxExcluded: false, streams: null, takesPayments: true };
-const charge = (more: object = {}): Charge => ({ id: 'c', label: 'c', how: 'per-order', percent: '1', ...more }) as Charge;
+const charge = (more: object = {}): Charge => ({ id: 'c', label: 'c', how: 'per-order', percent: '1', ...more });
 
 function counting(more: object = {}, owner: Partial<ChargeOwner> = {}, candidate: Partial<Candidate> = {}, pricing = pricingOf()) {
   const found = countedFor(pricing.file, withPlan(candidate), charge(more), { ...plan, ...owner });
