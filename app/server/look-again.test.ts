@@ -78,7 +78,7 @@ describe('looking again at the made-up outside world', () => {
         id: `kites-${round}`,
         effect: {
           isVerdict: false,
-          since: { standing: 'overtaken', dearer: '312.00', now: { label: 'Wharfside Trade', margin: '-106.58' } },
+          since: { standing: 'holds', dearer: '0.00', now: { label: 'Marlpit Grow', margin: '522.42' } },
         },
       },
     ]);
