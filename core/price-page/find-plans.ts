@@ -1,5 +1,6 @@
 import { feesIn } from './fees';
 import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
 import type { PlainLine } from './plain-line';
 import {
   isDoubtful,
@@ -40,6 +41,8 @@ export interface FoundPlans {
  * A name counts more where the page says it again: in a button, above a column, in an answer.
  */
 export function findPlans(given: readonly PlainLine[]): FoundPlans {
+  const listed = listedPlans(given);
+  if (listed) return cardsOfList(given, listed);
   const lines = withNamesApart(given);
   const said = nameEvidence(lines);
   const anchors = priceAnchors(lines);
@@ -66,27 +69,18 @@ export function findPlans(given: readonly PlainLine[]): FoundPlans {
   return { cards, rest: lines.filter((line) => !inCards.has(line)) };
 }
 
-const NAME_AND_PRICE = /^(\p{Lu}[\p{L}\d &+'’-]{0,30}?)\s*(?:[:–—|·]|\s-)\s*(.+)$/u;
-
-/** Where several lines are a name with its price, "Solo — $12/month", and more is said under them, each becomes two lines. */
-function withNamesApart(lines: readonly PlainLine[]): readonly PlainLine[] {
-  const parted = lines.map((line) => {
-    const [, name = '', price = ''] = NAME_AND_PRICE.exec(line.plain) ?? [];
-    const isHead = name !== '' && name.split(' ').length <= 3 && canBeName(name, name, true) && (isPriceLine(price) || isOffer(price));
-    return isHead ? { name, price } : null;
+/** The plans of a list of prices, each with what stands under its name further down. */
+function cardsOfList(lines: readonly PlainLine[], listed: readonly ListedPlan[]): FoundPlans {
+  const begins = listed.map(({ head }) => head).sort((a, b) => a - b);
+  const cards = listed.map(({ name, price, line, head }): PlanCard => {
+    const next = begins.find((at) => at > head);
+    const items = lines.slice(head + 1, next);
+    const end = next === undefined ? items.findIndex((one, at) => endsCard(one, items, at)) : -1;
+    const own = end < 0 ? items : items.slice(0, end);
+    return { name, nameLine: line.line, lines: [{ ...line, plain: price, text: price }, ...own] };
   });
-  const heads = parted.filter((one) => one !== null);
-  const isUnderEach = parted.every((one, at) => one === null || (at + 1 < lines.length && parted[at + 1] === null));
-  if (heads.length < 2 || !isUnderEach || new Set(heads.map(({ name }) => name)).size < heads.length) return lines;
-  return lines.flatMap((line, at) => {
-    const head = parted[at];
-    return head
-      ? [
-          { ...line, text: head.name, plain: head.name, opens: true },
-          { ...line, text: head.price, plain: head.price, opens: false },
-        ]
-      : [line];
-  });
+  const used = new Set([...listed.flatMap(({ line, head }) => [line, lines[head]]), ...cards.flatMap((card) => card.lines)]);
+  return { cards, rest: lines.filter((line) => !used.has(line)) };
 }
 
 /**
@@ -109,9 +103,13 @@ function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
     const [, name = '', rest = ''] = ON_A_LINE.exec(line.plain) ?? [];
     const clauses = rest.split(/[,;]\s+(?!then\b)/);
     const isPlan = clauses.length >= 2 && (isPriceLine(clauses[0] ?? '') || isOffer(clauses[0] ?? '') || /^free$/i.test(clauses[0] ?? ''));
-    return isPlan ? [{ name: nameWords(name), nameLine: line.line, lines: clauses.map((plain) => ({ ...line, plain, text: plain })) }] : [];
+    const isFree = !isPlan && /^free$/i.test(name) && !/¤/.test(rest) && !isSentence(rest);
+    const said = isFree ? ['free', ...clauses] : clauses;
+    return isPlan || isFree
+      ? [{ name: nameWords(name), nameLine: line.line, lines: said.map((plain) => ({ ...line, plain, text: plain })) }]
+      : [];
   });
-  if (found.length === 0) return { cards: [], rest: lines };
+  if (found.length < 2 && found.every(({ name }) => /^free$/i.test(name))) return { cards: [], rest: lines };
   const taken = new Set(found.map(({ nameLine }) => nameLine));
   return { cards: found, rest: lines.filter(({ line }) => !taken.has(line)) };
 }
@@ -135,16 +133,6 @@ function priceAnchors(lines: readonly PlainLine[]): number[] {
 /** "for 500 contacts" under a price. */
 function isForSoMany(plain: string): boolean {
   return /^(?:for|up to|incl(?:uding|\.)?) \d+ \p{L}+(?: \p{L}+)?$/u.test(plain);
-}
-
-/** "$39 a month billed monthly, $33 a month billed yearly", "14 € a month for 1,000 contacts": a price with words behind it. */
-function isOffer(plain: string): boolean {
-  if (
-    !/^(?:from |only |just )?¤\d[\d.]*\s*(?:usd|eur|gbp)?\s*(?:\/|per|a|an|each)\s?(?:month|mo|year|yr|m|y|quarter)\b/i.test(plain) ||
-    plain.length > 80
-  )
-    return false;
-  return !/\b(?:additional|extra|further|each)\b|\bper (?!month|year)/i.test(plain);
 }
 
 /** A plan that can only be tried: "Free for 14 days". */

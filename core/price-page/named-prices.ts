@@ -59,9 +59,13 @@ function placesOf(text: string, names: readonly string[]): Array<{ name: string;
 /** How a price is paid may be said once for all of them, at the end or in the question. */
 function wordsAround(text: string, question: string): { all: string; question: string } {
   const end = text.slice(text.lastIndexOf('¤')).replace(/^¤[\d.]+/, '');
-  const asked = question.toLowerCase();
+  const lead =
+    /\b(?:month[- ]to[- ]month|(?:pay|paid|paying|billed) monthly|monthly billing)\b/i.exec(text.slice(0, text.indexOf('¤')))?.[0] ?? '';
+  const asked = `${question} ${lead}`.toLowerCase();
   const bill =
-    /\b(?:month[- ]to[- ]month|monthly billing|by the month|billed monthly|pay(?:ing)? monthly|monthly (?:plan|price|billing))/.test(asked)
+    /\b(?:month[- ]to[- ]month|monthly billing|by the month|billed monthly|pa(?:y|ying|id) monthly|monthly (?:plan|price|billing))/.test(
+      asked,
+    )
       ? ' per month billed monthly'
       : '';
   const year = /\b(?:yearly (?:plan|billing|price)|by the year|annual (?:plan|billing)|billed yearly|in advance)/.test(asked)

@@ -185,7 +185,7 @@ export function readRow({ heading, cells }: TableRow): CellReading[] {
     heading,
     cells.map(({ plain }) => plain),
   );
-  const readings = cells.map((cell) => (heading === '' ? readListed(cell) : readCell(heading, cell, kind)));
+  const readings = cells.map((cell) => (heading === '' && kind !== 'price' ? readListed(cell) : readCell(heading, cell, kind)));
   const counted = readings.flatMap(({ statements }) =>
     statements.flatMap((one) => (one.kind === 'limit' && typeof one.most === 'string' ? [one.quantity] : [])),
   );

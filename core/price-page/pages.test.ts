@@ -23,8 +23,10 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // Whose cards are European is asked: seen from the shop they may be all or only some.
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
-  // How often they are paid stands in the question before, and is asked.
-  'course-pennywhistle': ['Basic: term 1 49', 'Start: term 1 99', 'Grow: term 1 199'],
+  // Whether a rounded saving is taken off exactly is asked.
+  'mail-merlinpost': ['Maker: term 12 122.40', 'Workshop: term 12 295.80'],
+  // "Lifetime" heads the plan as it heads sections elsewhere.
+  'plugin-stitchbag': ['Lifetime: term 0 299', 'Lifetime: lim sites inf', 'Lifetime: refund 14'],
   // A domain that is free for a year is a free domain.
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
   // A table that was copied a cell a line, with the plans in its rows.

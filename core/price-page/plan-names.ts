@@ -160,7 +160,7 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
 /** Words such as "Free" price a plan only under a name beyond doubt, or right below one where no row of cells follows. */
 export function isDoubtful(lines: readonly PlainLine[], { name, price }: PlanHead, said: NameEvidence): boolean {
   const word = wordPrice(lines[price]?.plain ?? '');
-  if (word === null || isFirm(lines[name], said)) return false;
+  if (word === null || /^¤/.test(lines[price]?.plain ?? '') || isFirm(lines[name], said)) return false;
   const next = lines[price + 1]?.plain ?? '';
   const isAgain = (said.counts.get(lines[name]?.text.toLowerCase() ?? '') ?? 0) > 1;
   return name !== price - 1 || isAgain || isPriced(next) || (lines[name]?.plain.split(' ').length ?? 9) > 2;

@@ -108,6 +108,7 @@ function pieceOf(amount: string, line: number, isMarked: boolean, before: string
       !isOnce &&
       !isRenewal &&
       ((before.trim() === '(' && billed === null) ||
+        (per === null && billed !== null && billed > 1) ||
         (TOTAL_BEFORE.test(before) && (per === null || billed === null || per === billed)) ||
         (per === null && first !== null && first > 1 && /^[\s;,]*for the first/.test(after))),
     first,

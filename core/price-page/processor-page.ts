@@ -50,7 +50,9 @@ export function readProcessor(lines: readonly PlainLine[], builder: ReadingBuild
 }
 
 function isChannel(plain: string): boolean {
-  return /^(?:online(?: payments?)?|in person|in store|in-store|on the go|at the (?:till|counter)|other|more|payments?)$/i.test(plain);
+  return /^(?:online(?: payments?)?|in person|in store|in-store|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
+    plain,
+  );
 }
 
 function tidyLabel(label: string): string {

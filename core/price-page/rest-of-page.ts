@@ -150,7 +150,8 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
     place.section === 'fees' ||
     place.about !== null ||
     /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
-  if (!isMeant) return false;
+  // What somebody else typically takes is no fee of this vendor.
+  if (!isMeant || /\b(?:typically|usually|approximately|roughly|for example|e\.g\.)/i.test(plain)) return false;
   if (place.about === null && readRatesByName({ plain, line }, builder)) return true;
   const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
   if (fees.length === 0) return false;

@@ -95,7 +95,7 @@ export function rowKindOf(heading: string, cells: readonly string[]): RowKind {
   if (
     hasMoney &&
     told.length > 1 &&
-    told.every((cell) => isPriceLine(cell.split('\n')[0] ?? '') || wordPrice(cell) === 'free') &&
+    told.every((cell) => isPriceLine(cell.split('\n')[0] ?? '') || wordPrice(cell) === 'free' || /^for ?ever$/i.test(cell)) &&
     told.some((cell) => PER_TIME.test(cell))
   )
     return 'price';

@@ -36,7 +36,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
   const first = FREE_FIRST.exec(text);
   const allowance = first ? null : ALLOWANCE_THEN.exec(text);
   if (allowance) return afterAllowance(allowance);
-  return eachPack(text) ?? packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
+  return beyondAllowance(text) ?? eachPack(text) ?? packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
 }
 
 /** "400 labels, then ¤0.08 each". */
@@ -51,6 +51,24 @@ function afterAllowance([, free = '0', noun = '', then, beyond]: RegExpExecArray
     kind: 'charge',
     charge: { label: labelFor(thing.quantity), bucket: bucketFor(thing.quantity), how: 'per-unit', ...on(thing.quantity), each, free },
   };
+}
+
+/** "Labels above your allowance: ¤0.04 each". */
+const BEYOND_ALLOWANCE =
+  /^(?:extra |additional )?(\p{L}[\p{L} -]{0,40}?) (?:above|beyond|over|past) (?:your|the|that|this|what is included)\b[^¤\d]{0,30}¤(\d+(?:\.\d+)?) (?:each|apiece)/u;
+
+function beyondAllowance(text: string): ChargeStatement | null {
+  const [, noun = '', each = '0'] = BEYOND_ALLOWANCE.exec(text) ?? [];
+  const thing = noun === '' ? null : countedThing(noun);
+  if (!thing) return null;
+  const charge = {
+    label: labelFor(thing.quantity),
+    bucket: bucketFor(thing.quantity),
+    how: 'per-unit' as const,
+    ...on(thing.quantity),
+    each,
+  };
+  return { kind: 'charge', charge, beyond: true };
 }
 
 /** "Each extra 500 subscribers: ¤5 per month". */
@@ -101,6 +119,7 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   if (!one) return null;
   const [, price = '', extra, words = ''] = one;
   const noun = words
+    .replace(/^(?:per|a|an|each|every) (?:month|mo|year|yr)\b.*$/, 'one')
     .replace(/\s+(?:per|a|an|each|every) (?:month|mo|year|yr)\b.*$/, '')
     .replace(/\b(?:above|beyond|over|after|thereafter|then|and|with|when|at|if|on)\b.*$/, '')
     .trim();
@@ -140,12 +159,15 @@ function inPlural(noun: string): string {
 
 /** "Traffic beyond that costs ¤1 per TB" is about traffic, "Additional bandwidth ¤0.01 per GB" about bandwidth. */
 function withSubject(noun: string, before: string, heading: string): string {
+  if (noun === 'one') return subjectOf(before) || heading;
   if (!/^(?:gb|tb|mb|unit|one|piece|hours?|h)\b/.test(noun) || /\bof\b/.test(noun)) return noun;
   return `${noun.replace(/ (?:a|per) (?:month|mo)\b.*$/, '')} ${subjectOf(before) || heading}`;
 }
 
 function subjectOf(before: string): string {
   return before
+    .replace(/\b(?:if you )?(?:need|have|send|sell)?\s*(?:more than|over|above|beyond) ¤?\d+/g, ' ')
+    .replace(/[?,.]?\s*\b(?:add|pay|just add|simply add|it costs)\s*$/, ' ')
     .replace(new RegExp(`\\b(?:${EXTRA}|costs?|is|are|that|beyond|above|we charge|then|charged at|price of|from)\\b|[:+,.–-]`, 'g'), ' ')
     .replace(/\s+/g, ' ')
     .trim();
