@@ -79,7 +79,7 @@ test('recordings are read in the browser; broken, huge and hostile ones are refu
 test('fit stands beside cost with its make-up; another weight turns it, as was said', async ({ page, demo }) => {
   await page.goto(`${demo.address}${DECISION}/fit`);
   await expect(page.locator('.fit-sentence')).toContainText(
-    /^Tidewrack with Chalkfern fits best, at least \d+ of 100\. The cheapest, Marlpit Grow, fits \d+/,
+    /^Tidewrack with Chalkfern fits best, at least \d+ of 100\. The cheapest, Wharfside Trade, fits \d+/,
   );
   await expect(page.getByRole('region', { name: 'How stable it is' })).toContainText(
     /^However you weigh itOf 10,000 ways of weighing, .* fits best in \d+ of 100/,
