@@ -19,6 +19,44 @@ export function plainText(text: string): string {
   return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
 }
 
+/** A line of a chart where the pointer is: `across` is the value on the axis below, or the index of its category. */
+export interface HoveredPoint {
+  readonly name: string;
+  readonly across: number;
+  readonly figure: number;
+}
+
+/**
+ * The box over a chart of lines: where the pointer is, then a line for each, its name safe as markup.
+ *
+ * What only marks a place (a crossing, a renewal) is left out.
+ */
+export function hoveredLines(colours: ChartColours, where: (across: number) => string, figure: (point: HoveredPoint) => string) {
+  return {
+    ...hoverOption(colours, 'axis'),
+    formatter: (shown: unknown) => {
+      const points = pointsOfLines(shown);
+      return [where(points[0]?.across ?? 0), ...points.map((point) => `${plainText(point.name)}: ${figure(point)}`)].join('<br>');
+    },
+  };
+}
+
+function pointsOfLines(shown: unknown): HoveredPoint[] {
+  const points = shown as ReadonlyArray<{
+    seriesName?: string;
+    seriesType?: string;
+    dataIndex?: number;
+    value?: number | readonly [number, number];
+  }>;
+  return points
+    .filter(({ seriesType }) => seriesType === 'line')
+    .map(({ seriesName = '', dataIndex = 0, value = 0 }) =>
+      typeof value === 'number'
+        ? { name: seriesName, across: dataIndex, figure: value }
+        : { name: seriesName, across: value[0], figure: value[1] },
+    );
+}
+
 /** An upright axis of amounts, written as a person's locale writes them. */
 export function amountAxis(colours: ChartColours, write: (decimal: string) => string) {
   return {

@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import { coursesOf } from '#core/comparison/course';
 import { Chart } from '../components/chart';
-import { amountAxis, baseOption, hoverOption, monthAxis, plainText } from '../components/chart-option';
+import { amountAxis, baseOption, hoveredLines, monthAxis } from '../components/chart-option';
 import { candidateColourName } from '../components/candidate-tag';
 import { useChartColours } from '../components/chart-colours';
 import { FiguresTable } from '../components/figures-table';
@@ -45,17 +45,11 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
         textStyle: { color: colours.ink },
         data: courses.courses.map(({ candidate }) => `${candidate} ${names.get(candidate) ?? ''}`),
       },
-      tooltip: {
-        ...hoverOption(colours, 'axis'),
-        formatter: (shown: unknown) => {
-          const points = shown as ReadonlyArray<{ seriesName?: string; seriesType?: string; value?: number; dataIndex?: number }>;
-          const lines = points.filter(({ seriesType }) => seriesType === 'line');
-          return [
-            write.month(months[lines[0]?.dataIndex ?? 0] ?? ''),
-            ...lines.map(({ seriesName, value }) => `${plainText(seriesName ?? '')}: ${write.whole(String(value ?? 0))}`),
-          ].join('<br>');
-        },
-      },
+      tooltip: hoveredLines(
+        colours,
+        (index) => write.month(months[index] ?? ''),
+        ({ figure }) => write.whole(String(figure)),
+      ),
       xAxis: { ...monthAxis(colours, months, write.month), boundaryGap: false },
       yAxis: amountAxis(colours, write.whole),
       series: [

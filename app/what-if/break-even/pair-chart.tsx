@@ -3,7 +3,7 @@ import { compileCandidates } from '#core/scales/compile';
 import { totalAt } from '#core/scales/compiled-candidate';
 import { nearestPoint, type PairBreakEven } from '#core/what-if/break-evens';
 import { Chart } from '../../components/chart';
-import { amountAxis, baseOption, hoverOption, plainText } from '../../components/chart-option';
+import { amountAxis, baseOption, hoveredLines } from '../../components/chart-option';
 import { candidateColourName } from '../../components/candidate-tag';
 import { useChartColours } from '../../components/chart-colours';
 import { FiguresTable } from '../../components/figures-table';
@@ -37,17 +37,11 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
       ...baseOption(colours),
       grid: { left: 8, right: 24, top: 26, bottom: 30, containLabel: true },
       legend: { top: 0, left: 0, itemWidth: 18, textStyle: { color: colours.ink } },
-      tooltip: {
-        ...hoverOption(colours, 'axis'),
-        formatter: (shown: unknown) => {
-          const points = shown as ReadonlyArray<{ seriesName?: string; value?: [number, number] }>;
-          const at = points[0]?.value?.[0] ?? 0;
-          return [
-            `${write.whole(String(at))} a month`,
-            ...points.map(({ seriesName, value }) => `${plainText(seriesName ?? '')}: ${write.whole(String(value?.[1] ?? 0))}`),
-          ].join('<br>');
-        },
-      },
+      tooltip: hoveredLines(
+        colours,
+        (sales) => `${write.whole(String(sales))} a month`,
+        ({ figure }) => write.whole(String(figure)),
+      ),
       xAxis: {
         type: 'value' as const,
         name: `sales a month, ${file.currency}`,

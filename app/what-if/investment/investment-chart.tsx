@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { InvestmentJudged } from '#core/what-if/investment';
 import { Chart } from '../../components/chart';
-import { amountAxis, baseOption, hoverOption, monthAxis } from '../../components/chart-option';
+import { amountAxis, baseOption, hoveredLines, monthAxis } from '../../components/chart-option';
 import { useChartColours } from '../../components/chart-colours';
 import { FiguresTable } from '../../components/figures-table';
 import { Fold } from '../../components/fold';
@@ -21,16 +21,11 @@ export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
       ...baseOption(colours),
       grid: { left: 8, right: 24, top: 30, bottom: 8, containLabel: true },
       legend: { top: 0, left: 0, itemWidth: 26, textStyle: { color: colours.ink } },
-      tooltip: {
-        ...hoverOption(colours, 'axis'),
-        formatter: (shown: unknown) => {
-          const points = shown as ReadonlyArray<{ seriesName?: string; value?: number; dataIndex?: number }>;
-          return [
-            write.month(months[points[0]?.dataIndex ?? 0] ?? ''),
-            ...points.map(({ seriesName, value }) => `${seriesName ?? ''}: ${write.difference(String(value ?? 0))}`),
-          ].join('<br>');
-        },
-      },
+      tooltip: hoveredLines(
+        colours,
+        (index) => write.month(months[index] ?? ''),
+        ({ figure }) => write.difference(String(figure)),
+      ),
       xAxis: { ...monthAxis(colours, months, write.month), axisLine: { onZero: true, lineStyle: { color: colours.ink } } },
       yAxis: amountAxis(colours, write.difference),
       series: judged.outcomes.map(({ version, cumulative }) => ({

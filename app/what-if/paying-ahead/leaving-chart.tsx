@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { termWords } from '#core/wording/term-words';
 import type { PayingAhead } from '#core/what-if/paying-ahead';
 import { Chart } from '../../components/chart';
-import { amountAxis, baseOption, hoverOption } from '../../components/chart-option';
+import { amountAxis, baseOption, hoveredLines } from '../../components/chart-option';
 import { useChartColours } from '../../components/chart-colours';
 import { useWriter } from '../../locale/locale';
 
@@ -17,18 +17,11 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
       ...baseOption(colours),
       grid: { left: 8, right: 24, top: 30, bottom: 26, containLabel: true },
       legend: { top: 0, left: 0, itemWidth: 18, textStyle: { color: colours.ink } },
-      tooltip: {
-        ...hoverOption(colours, 'axis'),
-        formatter: (shown: unknown) => {
-          const points = shown as ReadonlyArray<{ seriesName?: string; value?: number; dataIndex?: number }>;
-          return [
-            `left after ${(points[0]?.dataIndex ?? 0) + 1} months`,
-            ...points.map(
-              ({ seriesName, value = 0 }) => `${seriesName ?? ''}: ${value > 0 ? 'lost' : 'saved'} ${write.whole(String(Math.abs(value)))}`,
-            ),
-          ].join('<br>');
-        },
-      },
+      tooltip: hoveredLines(
+        colours,
+        (index) => `left after ${index + 1} months`,
+        ({ figure }) => `${figure > 0 ? 'lost' : 'saved'} ${write.whole(String(Math.abs(figure)))}`,
+      ),
       xAxis: {
         type: 'category' as const,
         data: (options[0]?.ifLeft ?? []).map((_, index) => String(index + 1)),
