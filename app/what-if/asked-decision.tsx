@@ -35,19 +35,21 @@ export function NothingToAsk({ needs, children }: { needs: 'one' | 'two'; childr
   const { file, priced } = useAskedDecision();
   const to = `/decisions/${decisionId}`;
   const wanted = needs === 'two' ? 2 : 1;
-  if (file.candidates.length < wanted)
+  if (file.candidates.length < wanted) {
+    const title = file.candidates.length === 0 ? 'There is no candidate with a price yet' : 'There is only one candidate';
     return (
-      <main className="work" aria-label="What if">
-        <h2>{file.candidates.length === 0 ? 'There is no candidate with a price yet' : 'There is only one candidate'}</h2>
+      <main className="work" aria-label={title}>
+        <h2>{title}</h2>
         <p>
           <Link to={`${to}/sheets`}>Enter what {file.candidates.length === 0 ? 'plans cost' : 'another plan costs'}</Link>, or take what is{' '}
-          <Link to={`${to}/candidates`}>proposed</Link>; what if then has something to ask about.
+          <Link to={`${to}/candidates`}>proposed</Link>. This page then fills in by itself.
         </p>
       </main>
     );
+  }
   if (needs === 'two' && Number(priced.average.sales) === 0)
     return (
-      <main className="work" aria-label="What if">
+      <main className="work" aria-label="Nothing is sold">
         <h2>Nothing is sold</h2>
         <p>
           Expected sales are nothing in every month, so there is no other level to look at.{' '}
