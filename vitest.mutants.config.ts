@@ -7,6 +7,7 @@ export default defineConfig({
   test: {
     include: [`${folder}/**/*.test.ts`],
     environment: 'node',
+    isolate: false,
     testTimeout: 60_000,
     setupFiles: ['scripts/property-seed.ts'],
   },

@@ -1,3 +1,4 @@
+import type { Locator, Page } from '@playwright/test';
 import { wideLineUp } from '../bench/wide-line-up.mjs';
 import { cell, expect, test, typeInto } from './venalis';
 
@@ -108,7 +109,15 @@ test('twenty candidates: only columns in view are drawn; pinned, moved by key an
   await page.locator('.line-up-scroll').evaluate((element) => (element.scrollLeft = 0));
   await heads.nth(1).press('Alt+ArrowRight');
   await expect.poll(async () => (await names()).slice(0, 3)).toEqual([third, second, first]);
-  await heads.nth(2).dragTo(heads.nth(1));
+  await dragOver(page, heads.nth(2), heads.nth(1));
+  await expect.poll(async () => (await names()).slice(0, 3)).toEqual([third, first, second]);
+  await page.getByRole('button', { name: `Move ${second}` }).press('Space');
+  await expect(page.getByText(`${second} is lifted from place 3 of 20.`)).toBeAttached();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText(`${second} is over place 2 of 20.`)).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect.poll(async () => (await names()).slice(0, 3)).toEqual([third, second, first]);
+  await heads.nth(1).press('Alt+ArrowRight');
   await expect.poll(async () => (await names()).slice(0, 3)).toEqual([third, first, second]);
   await expect(page.getByText(/^saved \d/)).toBeVisible();
   await page.reload();
@@ -152,3 +161,12 @@ test('the cost so far is drawn month by month, and told in words', async ({ page
   await courses.getByText('The same in figures').click();
   await expect(courses.getByRole('row', { name: /^December 2028/ })).toContainText('7,050');
 });
+
+/** Takes something up with the mouse and puts it down on something else, in more than one move, as a hand does. */
+async function dragOver(page: Page, from: Locator, to: Locator): Promise<void> {
+  await from.hover();
+  await page.mouse.down();
+  await page.mouse.move(300, 300);
+  await to.hover();
+  await page.mouse.up();
+}

@@ -1,4 +1,4 @@
-import type { CSSProperties, DragEvent, KeyboardEvent } from 'react';
+import type { CSSProperties, KeyboardEvent } from 'react';
 import { withMoved, withPinned } from '#core/comparison/arrangement';
 import { withOpened } from '#core/comparison/fold';
 import type { LineUpColumn } from '#core/comparison/line-up';
@@ -6,10 +6,10 @@ import { candidateSummary } from '#core/wording/candidate-summary';
 import { CandidateTag } from '../components/candidate-tag';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { useColumnDrag } from './column-drag';
 
 /** With Alt they move a column by so many places. */
 const ARROWS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowRight: 1 };
-const DRAGGED = 'application/x-venalis-candidate';
 
 interface ColumnHeadProps {
   column: LineUpColumn;
@@ -34,25 +34,15 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
     event.preventDefault();
     move(by);
   };
-  const drop = (event: DragEvent) => {
-    const id = event.dataTransfer.getData(DRAGGED);
-    if (!shown.includes(id) || id === column.id) return;
-    event.preventDefault();
-    edits.decision('lineUp.order', 'a candidate moved', (one) => withMoved(one, shown, id, shown.indexOf(column.id) - shown.indexOf(id)));
-  };
+  const { head, handle, describedBy, listeners, lifted, className } = useColumnDrag(column.id);
   return (
     <th
       scope="col"
       aria-colindex={index + 2}
-      className={`${isLeader ? 'is-leader' : ''} ${style ? 'is-pinned' : ''}`}
-      style={{ ...style, ...(width ? { width } : {}) }}
-      draggable
-      onDragStart={(event) => {
-        event.dataTransfer.setData(DRAGGED, column.id);
-        event.dataTransfer.effectAllowed = 'move';
-      }}
-      onDragOver={(event) => event.dataTransfer.types.includes(DRAGGED) && event.preventDefault()}
-      onDrop={drop}
+      ref={head}
+      {...listeners}
+      className={`${isLeader ? 'is-leader' : ''} ${style ? 'is-pinned' : ''} ${className}`}
+      style={{ ...style, ...(width ? { width } : {}), ...lifted }}
     >
       <button
         type="button"
@@ -77,6 +67,9 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
         }
       >
         {isPinned ? 'kept in view' : 'keep in view'}
+      </button>{' '}
+      <button type="button" className="pin" aria-label={`Move ${column.label}`} ref={handle} aria-describedby={describedBy}>
+        move
       </button>
       {state.workbench.decision.lineUp?.opened?.includes(column.id) && (
         <button

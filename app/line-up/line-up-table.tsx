@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import type { Bucket } from '#core/pricing/ledger-line';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BucketRows } from './bucket-rows';
+import { ColumnDrag } from './column-drag';
 import { ColumnHead } from './column-head';
 import type { OpenFigure } from './figure-button';
 import { Drawn, type DrawnColumns } from './line-up-row';
@@ -26,32 +27,34 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   const drawn = { columns, pinned, visible, leader };
   const rows = { drawn, open, onOpen };
   return (
-    <div className="line-up-scroll" ref={scroll} role="region" aria-label="Candidates side by side" tabIndex={0}>
-      <table
-        className={`line-up${visible ? ' is-measured' : ''}`}
-        aria-colcount={columns.length + 1}
-        style={visible ? { width: visible.headWidth + columns.length * visible.columnWidth } : {}}
-      >
-        <LineUpHead drawn={drawn} onOpen={onOpen} />
-        <tbody>
-          <TotalRows {...rows} buckets={buckets} />
-          {buckets.map((bucket) => (
-            <BucketRows
-              key={bucket}
-              {...rows}
-              bucket={bucket}
-              currency={currency}
-              isOpen={opened.includes(bucket)}
-              onToggle={() => toggle(bucket)}
-            />
-          ))}
-          <YearRows {...rows} />
-          <RateRows {...rows} />
-          <StandingRows drawn={drawn} />
-        </tbody>
-      </table>
-      {baseline && baseline.id !== leader?.id && <p className="quiet baseline-note">Differences are to {baseline.label}.</p>}
-    </div>
+    <ColumnDrag columns={columns}>
+      <div className="line-up-scroll" ref={scroll} role="region" aria-label="Candidates side by side" tabIndex={0}>
+        <table
+          className={`line-up${visible ? ' is-measured' : ''}`}
+          aria-colcount={columns.length + 1}
+          style={visible ? { width: visible.headWidth + columns.length * visible.columnWidth } : {}}
+        >
+          <LineUpHead drawn={drawn} onOpen={onOpen} />
+          <tbody>
+            <TotalRows {...rows} buckets={buckets} />
+            {buckets.map((bucket) => (
+              <BucketRows
+                key={bucket}
+                {...rows}
+                bucket={bucket}
+                currency={currency}
+                isOpen={opened.includes(bucket)}
+                onToggle={() => toggle(bucket)}
+              />
+            ))}
+            <YearRows {...rows} />
+            <RateRows {...rows} />
+            <StandingRows drawn={drawn} />
+          </tbody>
+        </table>
+        {baseline && baseline.id !== leader?.id && <p className="quiet baseline-note">Differences are to {baseline.label}.</p>}
+      </div>
+    </ColumnDrag>
   );
 }
 

@@ -1,32 +1,28 @@
 import { describe, expect, it } from 'vitest';
-import { visibleIn } from './use-visible-columns';
+import { drawnIndexes, widthsIn } from './use-visible-columns';
 
-const wide = (scrollLeft: number, count: number, pinned = 0) => visibleIn({ clientWidth: 750, scrollLeft }, count, pinned);
-
-describe('the columns in view', () => {
-  it('are all of them where there are few, as wide as there is room', () => {
-    expect(wide(0, 3)).toEqual({ headWidth: 156, columnWidth: 198, from: 0, to: 3, keepsPinned: true });
-    expect(wide(0, 10)).toMatchObject({ columnWidth: 132, from: 0, to: 10 });
+describe('the widths of columns', () => {
+  it('fill the room where there are few, and are the least that can be read where there are many', () => {
+    expect(widthsIn(750, 3, 0)).toEqual({ headWidth: 156, columnWidth: 198, keepsPinned: true });
+    expect(widthsIn(750, 20, 0)).toEqual({ headWidth: 156, columnWidth: 132, keepsPinned: true });
   });
 
-  it('are those that can be seen of many, and one more at either side', () => {
-    // (750 − 156) ÷ 132 is room for four and a half.
-    expect(wide(0, 20)).toMatchObject({ from: 0, to: 7 });
-    expect(wide(660, 20)).toMatchObject({ from: 4, to: 12 });
-    expect(wide(2100, 20)).toMatchObject({ from: 14, to: 20 });
+  it('are less in a narrow window, where pinned columns that would fill the view scroll like all others', () => {
+    expect(widthsIn(390, 20, 1)).toEqual({ headWidth: 128, columnWidth: 118, keepsPinned: true });
+    expect(widthsIn(390, 20, 2)).toMatchObject({ keepsPinned: false });
+  });
+});
+
+describe('the columns that are drawn', () => {
+  const inView = { startIndex: 4, endIndex: 9, overscan: 1, count: 20 };
+
+  it('are those in view, and one more at either side', () => {
+    expect(drawnIndexes(inView, 0)).toEqual([3, 4, 5, 6, 7, 8, 9, 10]);
+    expect(drawnIndexes({ ...inView, startIndex: 0, endIndex: 19 }, 0)).toHaveLength(20);
   });
 
-  it('begin behind pinned ones, which leave less room', () => {
-    expect(wide(0, 20, 2)).toMatchObject({ from: 2, to: 7, keepsPinned: true });
-    expect(wide(660, 20, 2)).toMatchObject({ from: 6, to: 12 });
-  });
-
-  it('include pinned ones like all others where these alone would fill the view', () => {
-    expect(visibleIn({ clientWidth: 390, scrollLeft: 0 }, 20, 3)).toMatchObject({
-      headWidth: 128,
-      columnWidth: 118,
-      keepsPinned: false,
-      from: 3,
-    });
+  it('leave out what pinned columns cover', () => {
+    expect(drawnIndexes(inView, 2)).toEqual([5, 6, 7, 8, 9, 10]);
+    expect(drawnIndexes({ ...inView, startIndex: 8 }, 4)).toEqual([8, 9, 10]);
   });
 });

@@ -1,14 +1,19 @@
-import { type RefObject, useEffect, useLayoutEffect, useState } from 'react';
+import { defaultRangeExtractor, type Range, useVirtualizer } from '@tanstack/react-virtual';
+import { type RefObject, useEffect } from 'react';
 
-/** Which columns are drawn, and how wide everything is; null before that was measured, then all are. */
-export interface VisibleColumns {
+/** How wide the columns of the line-up are, in pixels, and whether pinned ones stay in view. */
+export interface ColumnWidths {
   readonly headWidth: number;
   readonly columnWidth: number;
+  /** Where there is no room for more than pinned columns, they scroll like all others. */
+  readonly keepsPinned: boolean;
+}
+
+/** Which columns are drawn, and how wide everything is; null before that was measured, then all are. */
+export interface VisibleColumns extends ColumnWidths {
   /** Indexes of the columns that are drawn besides the pinned ones; `to` is not part of it. */
   readonly from: number;
   readonly to: number;
-  /** Whether pinned columns stay in view; where there is no room for more than them, they scroll like all others. */
-  readonly keepsPinned: boolean;
 }
 
 const NARROW = 560;
@@ -18,44 +23,37 @@ const BESIDE = 1;
 /** With fewer columns than this all are drawn. */
 const FEW = 10;
 
-const useMeasure = typeof window === 'undefined' ? useEffect : useLayoutEffect;
-
 /** Draws only the columns of a wide table that can be seen, and those right beside them. */
 export function useVisibleColumns(scroll: RefObject<HTMLElement | null>, count: number, pinned: number): VisibleColumns | null {
-  const [visible, setVisible] = useState<VisibleColumns | null>(null);
-  useMeasure(() => {
-    const element = scroll.current;
-    if (!element) return undefined;
-    const measure = () => setVisible((before) => same(before, visibleIn(element, count, pinned)));
-    measure();
-    const resize = new ResizeObserver(measure);
-    resize.observe(element);
-    element.addEventListener('scroll', measure, { passive: true });
-    return () => {
-      resize.disconnect();
-      element.removeEventListener('scroll', measure);
-    };
-  }, [scroll, count, pinned]);
-  return visible;
+  // eslint-disable-next-line react-hooks/incompatible-library -- It warns users of the React Compiler; here nothing is memoized by it.
+  const virtual = useVirtualizer({
+    horizontal: true,
+    count,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => columnWidth,
+    overscan: BESIDE,
+    rangeExtractor: (range) => drawnIndexes(range, widths.keepsPinned ? pinned : 0),
+    paddingStart: WIDTHS.wide.head,
+  });
+  const clientWidth = virtual.scrollRect?.width ?? 0;
+  const widths = widthsIn(clientWidth, count, pinned);
+  const { columnWidth } = widths;
+  useEffect(() => virtual.measure(), [virtual, columnWidth]);
+  if (clientWidth === 0) return null;
+  if (count <= FEW) return { ...widths, from: pinned, to: count };
+  const items = virtual.getVirtualItems();
+  const [first, last] = [items[0]?.index ?? 0, items.at(-1)?.index ?? count - 1];
+  return { ...widths, from: Math.max(pinned, first), to: last + 1 };
 }
 
-/** Which columns of a scrolled element are in view, pinned ones aside. */
-export function visibleIn(
-  { clientWidth, scrollLeft }: Pick<HTMLElement, 'clientWidth' | 'scrollLeft'>,
-  count: number,
-  pinned: number,
-): VisibleColumns {
+/** How wide columns are in so much room: as wide as there is room where there are few. */
+export function widthsIn(clientWidth: number, count: number, pinned: number): ColumnWidths {
   const { head, column } = clientWidth < NARROW ? WIDTHS.narrow : WIDTHS.wide;
   const columnWidth = Math.max(column, Math.floor((clientWidth - head) / Math.max(count, 1)));
-  const keepsPinned = clientWidth >= head + (pinned + 1) * columnWidth;
-  if (count <= FEW) return { headWidth: head, columnWidth, from: pinned, to: count, keepsPinned };
-  const kept = keepsPinned ? pinned : 0;
-  const first = kept + Math.floor(scrollLeft / columnWidth) - BESIDE;
-  const room = Math.ceil((clientWidth - head - kept * columnWidth) / columnWidth);
-  return { headWidth: head, columnWidth, from: Math.max(pinned, first), to: Math.min(count, first + room + 1 + 2 * BESIDE), keepsPinned };
+  return { headWidth: head, columnWidth, keepsPinned: clientWidth >= head + (pinned + 1) * columnWidth };
 }
 
-function same(before: VisibleColumns | null, now: VisibleColumns): VisibleColumns {
-  const fields = ['headWidth', 'columnWidth', 'from', 'to', 'keepsPinned'] as const;
-  return before && fields.every((field) => before[field] === now[field]) ? before : now;
+/** Columns in view and those beside them; what lies beneath pinned ones is not drawn. */
+export function drawnIndexes(range: Range, covered: number): number[] {
+  return defaultRangeExtractor({ ...range, startIndex: Math.min(range.startIndex + covered, range.endIndex) });
 }

@@ -2,6 +2,7 @@ import { lookup as resolveName } from 'node:dns/promises';
 import { type IncomingMessage, request as httpRequest } from 'node:http';
 import { request as httpsRequest } from 'node:https';
 import { BlockList, isIP } from 'node:net';
+import { ExponentialBackoff, handleWhen, retry } from 'cockatiel';
 
 /** What a page was asked for with. */
 export interface FetchLimits {
@@ -59,6 +60,18 @@ export function isPrivateAddress(address: string): boolean {
 
 class Refused extends Error {}
 
+/** Answers of a server that may well answer in a moment. */
+const PASSING_ANSWERS: readonly number[] = [429, 502, 503, 504];
+const PASSING_ERRORS = ['ECONNRESET', 'EAI_AGAIN'];
+
+class PassingAnswer extends Refused {}
+
+/** What passes by itself is asked for twice more, after about a third of a second and about twice that. */
+const asking = retry(
+  handleWhen((error) => error instanceof PassingAnswer || PASSING_ERRORS.includes(codeOf(error))),
+  { maxAttempts: 2, backoff: new ExponentialBackoff({ initialDelay: 300, maxDelay: 2_000 }) },
+);
+
 /**
  * Fetches a page as a browser would, but carefully: http and https alone, no private networks beyond those configured
  * (checked for the address that is connected to, on every redirect), a few redirects, a time for all of it, and a most
@@ -68,7 +81,10 @@ export async function fetchPage(address: string, { privateHosts, timeoutMs, most
   const signal = AbortSignal.timeout(timeoutMs);
   try {
     // The time holds for whatever is waited for, also for what does not heed the signal by itself.
-    return { ok: true, text: await Promise.race([followed(address, privateHosts, mostBytes, signal), timeUp(signal)]) };
+    return {
+      ok: true,
+      text: await Promise.race([asking.execute(() => followed(address, privateHosts, mostBytes, signal), signal), timeUp(signal)]),
+    };
   } catch (error) {
     return { ok: false, problem: problemOf(error, signal.aborted, timeoutMs) };
   }
@@ -91,7 +107,7 @@ async function followed(address: string, privateHosts: readonly string[], mostBy
     }
     if (statusCode !== 200) {
       response.destroy();
-      throw new Refused(`it answered with ${statusCode}`);
+      throw new (PASSING_ANSWERS.includes(statusCode) ? PassingAnswer : Refused)(`it answered with ${statusCode}`);
     }
     return textOf(response, mostBytes, signal);
   }
@@ -149,10 +165,14 @@ async function textOf(response: IncomingMessage, mostBytes: number, signal: Abor
   return Buffer.concat(chunks).toString('utf8');
 }
 
+function codeOf(error: unknown): string {
+  return error instanceof Error && 'code' in error ? String(error.code) : '';
+}
+
 function problemOf(error: unknown, isTimeout: boolean, timeoutMs: number): string {
   if (isTimeout) return `no whole answer within ${Math.round(timeoutMs / 1000)} seconds`;
   if (error instanceof Refused) return error.message;
-  const code = error instanceof Error && 'code' in error ? String(error.code) : '';
+  const code = codeOf(error);
   if (code === 'ECONNREFUSED') return 'nobody answers there';
   if (code === 'ENOTFOUND' || code === 'EAI_AGAIN') return 'its name is not known, or there is no network';
   if (code === 'ECONNRESET') return 'the answer broke off';

@@ -59,6 +59,19 @@ describe('a page from outside', () => {
     expect(asked).toBe(0);
   });
 
+  it('is asked for again where its server is only busy, and not where it says no', async () => {
+    const asked: Record<string, number> = {};
+    const { address, host } = await serving(({ url = '' }, response) => {
+      asked[url] = (asked[url] ?? 0) + 1;
+      if (url === '/none') response.writeHead(404).end();
+      else if (asked[url] < 3) response.writeHead(503).end();
+      else response.end('prices');
+    });
+    expect(await fetchPage(`${address}busy`, limits([host], 10_000))).toEqual({ ok: true, text: 'prices' });
+    expect(await fetchPage(`${address}none`, limits([host], 10_000))).toEqual({ ok: false, problem: 'it answered with 404' });
+    expect(asked).toEqual({ '/busy': 3, '/none': 1 });
+  });
+
   it.each([
     ['another protocol', 'file:///etc/passwd', /file:/],
     ['no address', 'no address', /cannot be read/],

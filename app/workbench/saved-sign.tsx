@@ -48,10 +48,10 @@ export function ConflictNotice() {
         {!sheets && ` at ${at}${save.other.undo ? ` (${save.other.undo})` : ''}`}. What you typed here is still here, and not saved yet.
       </p>
       <p>
-        <Button type="primary" onClick={() => void store.withoutDivisionResidue('mine')}>
+        <Button type="primary" onClick={() => void store.resolveConflict('mine')}>
           Keep what stands here
         </Button>{' '}
-        <Button onClick={() => void store.withoutDivisionResidue('other')}>Take the other version</Button>{' '}
+        <Button onClick={() => void store.resolveConflict('other')}>Take the other version</Button>{' '}
         <span className="quiet">Either way, undo brings back the one you did not take.</span>
       </p>
     </div>

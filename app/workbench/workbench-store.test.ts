@@ -192,7 +192,7 @@ describe('the workbench store', () => {
     expect(draft()?.revision).toBe(0);
     store.change({ key: 'name', label: 'the name' }, rename('typed on'));
     expect(draft()).toMatchObject({ revision: 0, workbench: { decision: { name: 'typed on' } } });
-    await store.withoutDivisionResidue('mine');
+    await store.resolveConflict('mine');
     expect(draft()).toBeNull();
   });
 
@@ -230,14 +230,14 @@ describe('the workbench store', () => {
 
     it('puts this version on top of the other', async () => {
       const { store, requests } = await conflict();
-      await store.withoutDivisionResidue('mine');
+      await store.resolveConflict('mine');
       expect(requests.at(-1)).toMatchObject({ revision: 7, decision: { name: 'mine' } });
       expect(store.state()).toMatchObject({ save: { kind: 'saved' }, revision: 8, workbench: { decision: { name: 'mine' } } });
     });
 
     it('puts the other on top of this one, so that undo finds it', async () => {
       const { store, requests } = await conflict();
-      await store.withoutDivisionResidue('other');
+      await store.resolveConflict('other');
       expect(requests.slice(1).map(({ revision, decision }) => [revision, decision.name])).toEqual([
         [7, 'mine'],
         [8, 'theirs'],

@@ -1,3 +1,4 @@
+import { ExponentialBackoff, type IBackoff, noJitterGenerator } from 'cockatiel';
 import type { Decision } from '#core/decision/decision-schema';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
@@ -65,8 +66,8 @@ export interface WorkbenchStore {
   step(direction: 'undo' | 'redo'): Promise<void>;
   /** Sends what is waiting now. */
   flush(): Promise<void>;
-  /** Settles a conflict by putting this version on top of the other, or the other on top of this one. */
-  withoutDivisionResidue(keep: 'mine' | 'other'): Promise<void>;
+  /** Ends a conflict by putting this version on top of the other, or the other on top of this one. */
+  resolveConflict(keep: 'mine' | 'other'): Promise<void>;
   /** Takes up what the server has now, if nothing is waiting here. */
   receive(saved: Saved): void;
   /** Takes up changes that were not saved when the page was left. */
@@ -80,9 +81,8 @@ interface Waiting {
 }
 
 const SAVE_AFTER_MS = 400;
-/** What could not be sent is tried again after this long, and each time after twice as long, up to a minute. */
-const FIRST_RETRY_MS = 2_000;
-const LAST_RETRY_MS = 60_000;
+/** What could not be sent is tried again after two seconds, and each time after twice as long, up to a minute. */
+const TRIED_AGAIN = new ExponentialBackoff({ initialDelay: 2_000, maxDelay: 60_000, generator: noJitterGenerator });
 
 /**
  * The workbench's state in the browser, without any interface: changes apply at once, are saved one after the
@@ -93,7 +93,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
   let waiting: Waiting[] = [];
   let running: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let retryMs = FIRST_RETRY_MS;
+  let wait: IBackoff<unknown> | null = null;
   const sheetRevisions = new Map(saved.workbench.sheets.map(({ id, revision }) => [id, revision]));
   const listeners = new Set<() => void>();
 
@@ -175,14 +175,14 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
   /** Whether the reply is a save; everything else is shown, and what waits goes on waiting. */
   const taken = (reply: SaveReply): reply is Extract<SaveReply, { kind: 'saved' }> => {
     if (reply.kind === 'saved') {
-      retryMs = FIRST_RETRY_MS;
+      wait = null;
       return true;
     }
     if (reply.kind === 'stale') set({ save: { kind: 'conflict', other: reply.current, staleSheets: reply.staleSheets } });
     else set({ save: { kind: 'not-saved', why: reply.why } });
     if (reply.kind === 'unreachable') {
-      later(retryMs);
-      retryMs = Math.min(LAST_RETRY_MS, 2 * retryMs);
+      wait = (wait ?? TRIED_AGAIN).next(undefined);
+      later(wait.duration);
     }
     if (reply.kind === 'refused') joinWaiting();
     return false;
@@ -240,7 +240,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       }
     },
     flush,
-    async withoutDivisionResidue(keep) {
+    async resolveConflict(keep) {
       if (state.save.kind !== 'conflict') return;
       const { other, staleSheets } = state.save;
       for (const { id, revision } of [...other.workbench.sheets, ...staleSheets]) sheetRevisions.set(id, revision);
