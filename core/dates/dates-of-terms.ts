@@ -100,13 +100,17 @@ function datesOfTerm(used: DatedTerm): DateThatMatters[] {
   if (term.trialDays) dates.push({ id: `trial-ends.${key}`, kind: 'trial-ends', on: firstPaid, ...about, months: term.months });
   if (term.refundDays && first?.gt(0))
     dates.push({ id: `refund-ends.${key}`, kind: 'refund-ends', on: addDays(firstPaid, term.refundDays), ...about });
+  let rises = 0;
   payments.slice(1).forEach(({ on, amount, price, covers }, index) => {
     const before = payments[index];
     const rise = before?.amount && amount && before.price !== price ? amount.minus(before.amount) : null;
     const due = { on, about: label, months: covers };
-    if (rise && !rise.isZero())
-      dates.push({ ...due, id: `price-rises.${key}`, kind: 'price-rises', atStake: text(rise), detail: text(amount) ?? '' });
-    else if (covers >= LEAST_MONTHS_TOLD) dates.push({ ...due, id: `renewal.${key}.${index + 1}`, kind: 'renewal', atStake: text(amount) });
+    if (rise && !rise.isZero()) {
+      rises += 1;
+      const id = `price-rises.${key}${rises > 1 ? `.${rises}` : ''}`;
+      dates.push({ ...due, id, kind: 'price-rises', atStake: text(rise), detail: text(amount) ?? '' });
+    } else if (covers >= LEAST_MONTHS_TOLD)
+      dates.push({ ...due, id: `renewal.${key}.${index + 1}`, kind: 'renewal', atStake: text(amount) });
   });
   return dates;
 }
