@@ -112,7 +112,7 @@ test('twenty candidates: only columns in view are drawn; pinned, moved by key an
   await dragOver(page, heads.nth(2), heads.nth(1));
   await expect.poll(async () => (await names()).slice(0, 3)).toEqual([third, first, second]);
   await page.getByRole('button', { name: `Move ${second}` }).press('Space');
-  await expect(page.getByText(`${second} is lifted from place 3 of 20.`)).toBeAttached();
+  await expect(page.getByText(`${second} is over place 3 of 20.`)).toBeAttached();
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByText(`${second} is over place 2 of 20.`)).toBeAttached();
   await page.keyboard.press('Space');
