@@ -1,6 +1,6 @@
 import { index, route, type RouteConfig, type RouteConfigEntry } from '@react-router/dev/routes';
 import type { PlaceLeaf } from './workbench/place-leaf';
-import { PLACES } from './workbench/place-registry';
+import { MOVED_PLACES, PLACES } from './workbench/place-registry';
 
 function leafRoutes(place: (typeof PLACES)[number]): RouteConfigEntry[] {
   if (place.path === 'sheets') return [index('routes/sheets-home.tsx'), route(':sheetId', 'routes/sheet.tsx')];
@@ -29,6 +29,9 @@ export default [
   route('read-actuals', 'routes/read-actuals.ts'),
   route('decisions/:decisionId/save', 'routes/save.ts'),
   route('decisions/:decisionId/step', 'routes/step.ts'),
+  ...Object.keys(MOVED_PLACES).map((former) =>
+    route(`decisions/:decisionId/${former}`, 'routes/moved-place.ts', { id: `former ${former}` }),
+  ),
   route('decisions/:decisionId', 'routes/workbench.tsx', [
     index('routes/workbench-home.ts'),
     ...PLACES.map((place) => route(place.path, place.module, leafRoutes(place))),

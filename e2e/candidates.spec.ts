@@ -1,9 +1,9 @@
-import { expect, test } from './venalis';
+import { expect, test, typeInto } from './venalis';
 
 const DECISION = 'decisions/larkfell-kites';
 
 test('every vendor has a proposal, or every plan says why not', async ({ page, demo }) => {
-  await page.goto(`${demo.address}${DECISION}/candidates`);
+  await page.goto(`${demo.address}${DECISION}/line-up/candidates`);
   const vendor = (name: string) => page.getByRole('listitem', { name, exact: true });
   await expect(vendor('Wharfside')).toContainText('Wharfside Trade, by the year');
   await expect(vendor('Tidewrack Stores')).toContainText(/Basic: no subscriptions; with Club [\d,]+ dearer than Trade/);
@@ -18,7 +18,7 @@ test('every vendor has a proposal, or every plan says why not', async ({ page, d
 });
 
 test('a proposal is taken, follows what changes, says what has changed, and is pinned by hand', async ({ page, demo }) => {
-  await page.goto(`${demo.address}${DECISION}/candidates`);
+  await page.goto(`${demo.address}${DECISION}/line-up/candidates`);
   const wharfside = page.getByRole('listitem', { name: 'Wharfside', exact: true });
   // The candidate that came by itself goes, and is taken again.
   await wharfside.getByRole('button', { name: /^Candidate E follows it/ }).click();
@@ -53,7 +53,7 @@ test('a proposal is taken, follows what changes, says what has changed, and is p
 });
 
 test('plans of several vendors are put together by hand; what is bought twice is said', async ({ page, demo }) => {
-  await page.goto(`${demo.address}${DECISION}/candidates`);
+  await page.goto(`${demo.address}${DECISION}/line-up/candidates`);
   const lines = page.getByRole('region', { name: 'Put together' }).getByRole('listitem');
   await expect(lines).toHaveCount(11);
   await page.getByRole('button', { name: 'Put one together' }).click();
@@ -89,4 +89,24 @@ test('a candidate whose plan is gone stays, says so, and takes another', async (
   await panel.getByLabel('Plan', { exact: true }).click();
   await page.getByTitle('Brindle Sites Shop', { exact: true }).click();
   await expect(line).not.toContainText('no longer');
+});
+
+test('a vendor is set aside with its reason, and comes back into view once it would be the best', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${DECISION}/line-up`);
+  await page
+    .getByRole('button', { name: /Marlpit Grow/ })
+    .first()
+    .click();
+  const panel = page.getByRole('complementary', { name: 'How it came about' });
+  await panel.getByLabel('Why it is out').fill('no stock for the stall');
+  await panel.getByRole('button', { name: 'Set Marlpit aside' }).click();
+  await expect(page.locator('.answer')).toContainText('912 less than Tidewrack Trade');
+  await expect(page.getByRole('region', { name: 'Set aside' })).toContainText('no stock for the stall');
+
+  await page.getByRole('link', { name: /^Price sheets/ }).click();
+  await page.locator('.sheet-list a', { hasText: 'Marlpit' }).click();
+  await typeInto(page, 'Grow, by the year', '300/yr');
+  await expect(page.locator('.answer')).toContainText('(no stock for the stall): Marlpit Grow would now cost least');
+  await page.locator('.answer').getByRole('button', { name: 'Consider Marlpit again' }).click();
+  await expect(page.locator('.answer')).toContainText(/^Marlpit Grow costs least/);
 });

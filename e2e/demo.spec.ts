@@ -6,8 +6,8 @@ test.describe.configure({ mode: 'parallel' });
 
 // In parts of like size, so that the two workers share them.
 const PARTS = {
-  'sales and needs': ['frame', 'sales', 'needs', 'needs/answers', 'qualities', 'qualities/diary', 'qualities/speed'],
-  'candidates and what they cost': ['candidates', 'line-up', 'fit', 'sheets'],
+  'sales and needs': ['frame', 'sales', 'needs', 'needs/answers', 'needs/qualities', 'needs/diary', 'needs/speed'],
+  'candidates and what they cost': ['line-up', 'line-up/candidates', 'line-up/fit', 'sheets'],
   'what if': [
     'what-if',
     'what-if/map',
@@ -73,7 +73,7 @@ for (const [part, places] of Object.entries(PARTS))
       }
       await expect(page.locator('main.work')).toBeVisible();
       if (place.startsWith('what-if')) await expect(page.locator('main.work[aria-busy=true]')).toHaveCount(0);
-      if (place === 'candidates') await expect(page.getByRole('listitem', { name: 'Wharfside' })).toBeVisible();
+      if (place === 'line-up/candidates') await expect(page.getByRole('listitem', { name: 'Wharfside' })).toBeVisible();
       await page.emulateMedia({ colorScheme: 'light' });
       expect(await notAccessible(page), place).toEqual([]);
       // Only contrast depends on the scheme.

@@ -52,7 +52,7 @@ test('the keyboard alone reaches every place and opens a figure', async ({ page,
   await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
   await page.keyboard.press('Alt+Digit2');
   await expect(page).toHaveURL(/sales$/);
-  await page.keyboard.press('Alt+Digit7');
+  await page.keyboard.press('Alt+Digit5');
   await expect(page).toHaveURL(/line-up$/);
   await page.keyboard.press('?');
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();

@@ -23,7 +23,7 @@ test('needs begin with a set that is taken in one go, are pruned, and their answ
   await expect(page.getByLabel('Something else it must or should do')).toHaveValue('half typed');
   await page.getByLabel('Something else it must or should do').fill('Gift Cards');
   await expect(page.getByText('“gift cards” is on the list already.')).toBeVisible();
-  await page.getByRole('link', { name: 'What plans say to it' }).click();
+  await page.getByRole('link', { name: 'What each plan offers' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing to ask yet' })).toBeVisible();
 });
 

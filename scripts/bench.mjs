@@ -176,7 +176,7 @@ async function takeIn(document) {
 /** A change on 30 platforms: until all is proposed again, and the longest time in which nothing could be painted. */
 async function proposalsBesideTheInterface() {
   const page = await browser.newPage();
-  await page.goto(`${await takeIn(proposalBenchDecision())}/candidates`, { waitUntil: 'networkidle' });
+  await page.goto(`${await takeIn(proposalBenchDecision())}/line-up/candidates`, { waitUntil: 'networkidle' });
   await page.waitForFunction(
     () =>
       document.querySelectorAll('.vendor-block').length === 30 &&

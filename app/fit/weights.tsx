@@ -12,10 +12,14 @@ export function Weights() {
   const { decision } = useWorkbench().state.workbench;
   const edits = useEdits();
   const { needs = [], qualities = [] } = decision;
+  const weights = [...qualities, ...needs.filter(({ level }) => level === 'want')].map(({ weight = '1' }) => weight);
+  const counting = weights.filter((weight) => Number(weight) > 0);
   return (
     <section aria-label="Weights" className="weights">
       <h2>What counts how much</h2>
-      <p className="quiet">0 leaves it out. Musts have no weight: they rule out.</p>
+      <p className="quiet">
+        {counting.length} of {weights.length} count; 0 leaves one out. Musts have no weight: they rule a plan out.
+      </p>
       {qualities.map(({ id, label, weight }) => (
         <div key={id} className="weight">
           <span>{label}</span>

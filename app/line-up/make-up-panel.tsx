@@ -13,6 +13,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { AddonChoices } from './addon-choices';
 import { ExtraFields } from './extra-fields';
 import { PlanChoices } from './plan-choices';
+import { SetVendorAside } from './set-aside';
 
 /** Changes one candidate: where, what in words, and how. */
 export type CandidateChange = (key: string, label: string, recipe: (candidate: Candidate) => Candidate) => void;
@@ -116,6 +117,7 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
           Take it out of the line-up
         </Button>
       </p>
+      <SetVendorAside candidate={candidate} onDone={onRemoved} />
     </>
   );
 }

@@ -13,6 +13,8 @@ export interface ComparedWords {
   readonly isBetter: string;
   readonly isAlwaysBetter: string;
   readonly wouldBeBetter: string;
+  /** "Quillmoor would now cost least" */
+  readonly wouldNowBeBetter: string;
   readonly mayBeBetter: string;
   /** "205 less than Birch", where Alder is the better one; and where it is the worse. */
   readonly by: string;
@@ -33,6 +35,7 @@ export const COMPARED_WORDS: Readonly<Record<ComparedBy, ComparedWords>> = {
     isBetter: 'is cheaper',
     isAlwaysBetter: 'is always cheaper',
     wouldBeBetter: 'would cost less',
+    wouldNowBeBetter: 'would now cost least',
     mayBeBetter: 'may cost less',
     by: 'less',
     byWorse: 'more',
@@ -48,6 +51,7 @@ export const COMPARED_WORDS: Readonly<Record<ComparedBy, ComparedWords>> = {
     isBetter: 'leaves you more',
     isAlwaysBetter: 'always leaves you more',
     wouldBeBetter: 'would leave you more',
+    wouldNowBeBetter: 'would now leave you most',
     mayBeBetter: 'may leave you more',
     by: 'more',
     byWorse: 'less',

@@ -1,3 +1,4 @@
+import { setAsideOf } from '#core/assembly/set-aside';
 import { Button } from 'antd';
 import { boughtTwice, superfluousParts } from '#core/proposals/bought-twice';
 import { lacksHours } from '#core/proposals/edit-followed';
@@ -33,7 +34,8 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
           const twice = assembled ? boughtTwice(file, assembled) : [];
           const superfluous = assembled && twice.length > 0 ? superfluousParts(file, assembled) : [];
           const standing = column ? standingWords(column.result, write.month) : '';
-          const why = held ? obstacleWords(held.obstacle) : standing;
+          const aside = setAsideOf(candidate, workbench) === undefined ? null : 'its vendor is set aside';
+          const why = aside ?? (held ? obstacleWords(held.obstacle) : standing);
           const follows = followed.find((one) => one.candidate === candidate.id);
           return (
             <li key={candidate.id} className={why ? 'is-grey' : ''}>

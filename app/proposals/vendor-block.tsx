@@ -3,6 +3,7 @@ import { candidateOf, type Followable, madeWords, withFollower } from '#core/pro
 import type { Workbench } from '#core/decision/workbench';
 import type { VendorProposal } from '#core/proposals/decision-proposals';
 import { CandidateTag } from '../components/candidate-tag';
+import { ConsiderAgain } from '../line-up/set-aside';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -19,7 +20,8 @@ interface VendorBlockProps {
 export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
   const { state } = useWorkbench();
   const write = useWriter();
-  const { currency } = state.workbench.decision;
+  const { currency, setAside } = state.workbench.decision;
+  const aside = setAside?.find((one) => one.offer === vendor.offer);
   const { proposed, plans, offer, renewals } = vendor;
   const [openest] = renewals;
   const proposedPlan = plans.find(({ reason }) => reason.kind === 'proposed')?.label ?? '';
@@ -36,6 +38,11 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
         {!proposed && openest && <b>{madeWords(state.workbench, openest.made)}</b>}
         {!proposed && !openest && (
           <b className="problem">{plans.length === 0 ? nothingPriced(state.workbench, offer) : 'None of its plans does alone'}</b>
+        )}
+        {aside && (
+          <p>
+            Set aside{aside.reason ? `: ${aside.reason}` : ''}. <ConsiderAgain offer={offer} />
+          </p>
         )}
         <VendorWay offer={offer} />
         <ul className="passed-over">
@@ -63,7 +70,7 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
           </>
         )}
       </div>
-      {proposed ? <FollowButton proposed={{ offer, ...proposed }} today={today} onOpen={onOpen} /> : <div />}
+      {proposed && !aside ? <FollowButton proposed={{ offer, ...proposed }} today={today} onOpen={onOpen} /> : <div />}
     </li>
   );
 }

@@ -155,13 +155,13 @@ function Source({ quality, notes, vendor, today, onChange }: SourceProps) {
     case 'trial':
       return (
         <p>
-          Marks come from the <Link to={`/decisions/${decisionId}/qualities/diary`}>trial diary</Link>: their mean over all tasks tried.
+          Marks come from the <Link to={`/decisions/${decisionId}/needs/diary`}>trial diary</Link>: their mean over all tasks tried.
         </p>
       );
     case 'speed':
       return (
         <p>
-          Measured from recordings under <Link to={`/decisions/${decisionId}/qualities/speed`}>page speed</Link>: the middle one of several.
+          Measured from recordings under <Link to={`/decisions/${decisionId}/needs/speed`}>page speed</Link>: the middle one of several.
         </p>
       );
   }

@@ -18,7 +18,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 /** The same tasks tried with each vendor: minutes, marks, notes, and when each trial ends. */
 export default function Diary() {
   const { decision } = useWorkbench().state.workbench;
-  const { today } = useRouteLoaderData<{ today: string }>('routes/qualities') ?? { today: '2026-01-01' };
+  const { today } = useRouteLoaderData<{ today: string }>('routes/needs') ?? { today: '2026-01-01' };
   const edits = useEdits();
   const write = useWriter();
   const all = useVendors();

@@ -10,7 +10,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 
 export default function QualitiesMarks() {
   const { decision } = useWorkbench().state.workbench;
-  const { today } = useRouteLoaderData<{ today: string }>('routes/qualities') ?? { today: '2026-01-01' };
+  const { today } = useRouteLoaderData<{ today: string }>('routes/needs') ?? { today: '2026-01-01' };
   const vendors = useVendors();
   const [open, setOpen] = useState<OpenQuality | null>(null);
   const { qualities = [] } = decision;

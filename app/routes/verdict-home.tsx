@@ -139,7 +139,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
         )}
         <RestsOn />
         <p className="quiet">
-          The <Link to={`/decisions/${decisionId}/fit`}>fit</Link> stands beside the cost and is not mixed into it.
+          The <Link to={`/decisions/${decisionId}/line-up/fit`}>fit</Link> stands beside the cost and is not mixed into it.
         </p>
       </aside>
     </>

@@ -4,6 +4,7 @@ import { loadWorkbench } from '#data/decisions';
 import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
 import { LeftDrafts } from '../workbench/left-drafts';
+import { PLACES } from '../workbench/place-registry';
 import { placesOf } from '../workbench/places';
 import { fetchPrograms } from '../workbench/programs-at-hand';
 import { ConflictNotice, SavedSign } from '../workbench/saved-sign';
@@ -106,27 +107,13 @@ function useFreshnessOnReturn() {
 }
 
 /** Every place with a program of its own: what the list of places leads to, and what lies within it. */
-const PLACES = [
+const PAGES = [
   '/decisions',
-  ...[
-    'frame',
-    'sales',
-    'needs',
-    'needs/answers',
-    'sheets',
-    'sheets/x',
-    'qualities',
-    'qualities/diary',
-    'qualities/speed',
-    'candidates',
-    'line-up',
-    'fit',
-  ].map(inDecision),
+  inDecision('sheets/x'),
+  ...PLACES.flatMap((place) =>
+    'leaves' in place ? place.leaves.map(({ path }) => inDecision(`${place.path}/${path}`)) : inDecision(place.path),
+  ),
 ];
-const WHAT_IF = ['', 'map', 'route', 'turns-it', 'paying-ahead', 'offers', 'investment', 'scenarios'].map((place) =>
-  inDecision(`what-if/${place}`),
-);
-const VERDICT = ['', 'dates', 'report', 'afterwards'].map((place) => inDecision(`verdict/${place}`));
 
 function inDecision(place: string): string {
   return `/decisions/:id/${place}`.replace(/\/$/, '');
@@ -144,7 +131,5 @@ function PlaceLinks({ decisionId }: { decisionId: string }) {
     }, AFTER_MS);
     return () => clearTimeout(timer);
   }, []);
-  return (
-    isTime && [...PLACES, ...WHAT_IF, ...VERDICT].map((page) => <PrefetchPageLinks key={page} page={page.replace(':id', decisionId)} />)
-  );
+  return isTime && PAGES.map((page) => <PrefetchPageLinks key={page} page={page.replace(':id', decisionId)} />);
 }

@@ -42,7 +42,7 @@ export function NothingToAsk({ needs, children }: { needs: 'one' | 'two'; childr
         <h2>{title}</h2>
         <p>
           <Link to={`${to}/sheets`}>Enter what {file.candidates.length === 0 ? 'plans cost' : 'another plan costs'}</Link>, or take what is{' '}
-          <Link to={`${to}/candidates`}>proposed</Link>. This page then fills in by itself.
+          <Link to={`${to}/line-up/candidates`}>proposed</Link>. This page then fills in by itself.
         </p>
       </main>
     );

@@ -8,10 +8,11 @@ import { Link } from 'react-router';
 import { decimal } from '#core/amount/decimal';
 import { CARD_FEES } from '#core/assembly/card-fees';
 import { liftThatTurns } from '#core/comparison/lift-that-turns';
+import { candidateColour } from '../components/candidate-tag';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
 import type { HeldBack, Obstacle } from '#core/assembly/assemble';
-import { BestWay, UnseenBest } from './best-way';
+import { BackInView, BestWay, UnseenBest } from './best-way';
 import { obstacleWords } from './obstacle-words';
 import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
@@ -31,7 +32,7 @@ export function AnswerSentence() {
       </p>
     );
   if (!leader) return <Nobody />;
-  const name = <em>{leader.label}</em>;
+  const name = <em style={{ color: `color-mix(in srgb, ${candidateColour(leader.id)} 62%, var(--ink))` }}>{leader.label}</em>;
   if (!runnerUp)
     return (
       <p className="answer">
@@ -51,6 +52,7 @@ export function AnswerSentence() {
       {name} {compared.leads} {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin), compared.by)} than {runnerUp.column.label}
       . <NextChange />
       <UnseenBest />
+      <BackInView />
       <OtherMeasure />
       <BestWay />
     </p>

@@ -4,6 +4,7 @@ import { betterWay } from '#core/proposals/better-way';
 import { withFollower } from '#core/proposals/edit-followed';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
+import { ConsiderAgain } from '../line-up/set-aside';
 import { useEdits } from './use-edits';
 import { wayWords } from '../proposals/way-ahead';
 import { useLevel, useWorkbench, useWorked } from './workbench-context';
@@ -54,6 +55,25 @@ export function UnseenBest() {
       >
         Put it beside
       </Button>
+    </>
+  );
+}
+
+/** A vendor that was set aside and would be the best by now. */
+export function BackInView() {
+  const { priced, scale } = useLevel();
+  const { judged, isJudging } = useWorked();
+  const write = useWriter();
+  const back = judged?.comingBack;
+  if (scale !== 1 || isJudging || !back) return null;
+  const { wouldNowBeBetter, by } = COMPARED_WORDS[priced.lineUp.by];
+  return (
+    <>
+      {' '}
+      Set aside in {write.month(back.on.slice(0, 7))}
+      {back.reason ? ` (${back.reason})` : ''}: {back.label}{' '}
+      {back.by === null ? 'could be chosen now' : `${wouldNowBeBetter}, ${write.whole(back.by)} ${by}`}.{' '}
+      <ConsiderAgain offer={back.offer} />
     </>
   );
 }

@@ -21,24 +21,24 @@ export const PLACES = [
     name: 'Needs',
     module: 'routes/needs.tsx',
     leaves: [
-      { path: '', name: 'What is needed', module: 'routes/needs-list.tsx' },
-      { path: 'answers', name: 'What plans say to it', module: 'routes/answers.tsx' },
-    ],
-  },
-  { path: 'sheets', name: 'Price sheets', module: 'routes/sheets.tsx' },
-  {
-    path: 'qualities',
-    name: 'Qualities',
-    module: 'routes/qualities.tsx',
-    leaves: [
-      { path: '', name: 'What counts', module: 'routes/qualities-marks.tsx' },
+      { path: '', name: 'What you need', module: 'routes/needs-list.tsx' },
+      { path: 'answers', name: 'What each plan offers', module: 'routes/answers.tsx' },
+      { path: 'qualities', name: 'What counts besides', module: 'routes/qualities-marks.tsx' },
       { path: 'diary', name: 'Trial diary', module: 'routes/diary.tsx' },
       { path: 'speed', name: 'Page speed', module: 'routes/page-speed.tsx' },
     ],
   },
-  { path: 'candidates', name: 'Candidates', module: 'routes/candidates.tsx' },
-  { path: 'line-up', name: 'Line-up', module: 'routes/line-up.tsx' },
-  { path: 'fit', name: 'Fit and cost', module: 'routes/fit.tsx' },
+  { path: 'sheets', name: 'Price sheets', module: 'routes/sheets.tsx' },
+  {
+    path: 'line-up',
+    name: 'Line-up',
+    module: 'routes/line-up.tsx',
+    leaves: [
+      { path: '', name: 'Side by side', module: 'routes/side-by-side.tsx' },
+      { path: 'candidates', name: 'Candidates', module: 'routes/candidates.tsx' },
+      { path: 'fit', name: 'Fit and cost', module: 'routes/fit.tsx' },
+    ],
+  },
   {
     path: 'what-if',
     name: 'What if',
@@ -62,6 +62,15 @@ export type PlacePath = (typeof PLACES)[number]['path'];
 
 /** The places that have leaves. */
 export type LeafyPlace = Extract<(typeof PLACES)[number], { readonly leaves: readonly PlaceLeaf[] }>['path'];
+
+/** Where what used to be a place of its own now stands, by its former address. */
+export const MOVED_PLACES: Readonly<Record<string, string>> = {
+  candidates: 'line-up/candidates',
+  fit: 'line-up/fit',
+  qualities: 'needs/qualities',
+  'qualities/diary': 'needs/diary',
+  'qualities/speed': 'needs/speed',
+};
 
 /** The name of a place with its leaves. */
 export function leavesOf(path: LeafyPlace): { readonly name: string; readonly leaves: readonly PlaceLeaf[] } {

@@ -23,10 +23,7 @@ describe('placesOf', () => {
       sales: '3 streams · 6,428 a month',
       needs: 'none yet',
       sheets: '6 sheets',
-      qualities: 'none yet',
-      candidates: '5 put together',
       'line-up': 'Marlpit Grow: 6,715',
-      fit: 'nothing weighed yet',
       'what-if': 'break-evens, map, route',
       verdict: 'open',
     });
@@ -34,13 +31,9 @@ describe('placesOf', () => {
       ...decision,
       needs: [{ feature: 'gift-cards', level: 'want' }],
       qualities: [{ id: 'ease', label: 'Ease', weight: '3', source: 'mark', worst: '1', best: '5' }],
-      followed: [{ candidate: 'A', offer: 'marlpit', seen: { on: '2026-11-25', made: 'x', total: '1' } }],
     }));
     expect(holds(weighed)).toMatchObject({
       needs: '! 1 need · 5 to find out',
-      qualities: '1 quality · 5 not known',
-      candidates: '5, 1 follows a proposal',
-      fit: '2 things weighed',
     });
   });
 
@@ -50,7 +43,6 @@ describe('placesOf', () => {
       sales: '! nothing yet',
       sheets: '! none yet',
       'line-up': '! nothing to choose yet',
-      candidates: '! none yet',
     });
     const withoutRates = withDecision(workbench, ({ rates: _rates, ...decision }) => decision);
     expect(holds(withoutRates)).toMatchObject({ frame: '! a rate is wanted' });

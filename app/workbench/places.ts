@@ -1,6 +1,5 @@
 import type { Workbench } from '#core/decision/workbench';
 import { askedVendors, unansweredOf } from '#core/needs/answers';
-import { standingOf } from '#core/qualities/standing';
 import { gapsOf } from '#core/price-sheet/gaps';
 import { verdictName } from '#core/verdict/verdict-name';
 import type { Writer } from '../locale/writer';
@@ -48,13 +47,10 @@ const HOLDS = {
       lacks: gaps > 0,
     };
   },
-  qualities: ({ workbench: { decision, sheets } }) => qualitiesHold(decision, sheets),
-  candidates: ({ workbench: { decision } }) => ({ holds: candidatesHold(decision), lacks: decision.candidates.length === 0 }),
   'line-up': ({ priced: { lineUp }, write }) => ({
     holds: lineUp.leader ? `${lineUp.leader.label}: ${write.whole(lineUp.leader.result.total)}` : 'nothing to choose yet',
     lacks: lineUp.columns.length === 0,
   }),
-  fit: ({ workbench: { decision } }) => fitHolds(decision),
   'what-if': ({ workbench: { decision } }) => full(scenariosHold(decision)),
   verdict: ({ workbench: { decision } }) => full(verdictName(decision.verdicts) ?? 'open'),
 } satisfies Record<PlacePath, (looked: Looked) => Holding>;
@@ -64,37 +60,16 @@ export function placesOf(workbench: Workbench, priced: Priced, write: Writer): P
   return PLACES.map(({ path, name }) => ({ path, name, ...HOLDS[path]({ workbench, priced, write }) }));
 }
 
-/** How many needs there are, and how many answers are wanting. */
-function needsHold({ needs = [] }: Workbench['decision'], sheets: Workbench['sheets']): Holding {
+/** How many needs and qualities there are, and how many answers are missing. */
+function needsHold({ needs = [], qualities = [] }: Workbench['decision'], sheets: Workbench['sheets']): Holding {
   const open = askedVendors(sheets).reduce((sum, { plans }) => sum + unansweredOf(needs, plans), 0);
-  if (needs.length === 0) return { holds: 'none yet', lacks: false };
-  return { holds: `${count(needs.length, 'need', 'needs')}${open > 0 ? ` · ${open} to find out` : ''}`, lacks: open > 0 };
-}
-
-/** How many qualities are weighed, and how many figures of vendors are wanting. */
-function qualitiesHold(decision: Workbench['decision'], sheets: Workbench['sheets']): Holding {
-  const { qualities = [] } = decision;
-  if (qualities.length === 0) return { holds: 'none yet', lacks: false };
-  const offers = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' ? [sheet.offer.id] : []));
-  const open = offers.reduce((sum, offer) => sum + qualities.filter((quality) => standingOf(quality, offer, decision) === null).length, 0);
-  return { holds: `${count(qualities.length, 'quality', 'qualities')}${open > 0 ? ` · ${open} not known` : ''}`, lacks: false };
-}
-
-/** How many candidates there are, and how many of them follow a proposal. */
-function candidatesHold({ candidates, followed = [] }: Workbench['decision']): string {
-  const following = followed.filter(({ candidate, pinned }) => !pinned && candidates.some(({ id }) => id === candidate)).length;
-  if (candidates.length === 0) return 'none yet';
-  return `${candidates.length}${following > 0 ? `, ${following} ${following === 1 ? 'follows' : 'follow'} a proposal` : ' put together'}`;
+  if (needs.length + qualities.length === 0) return { holds: 'none yet', lacks: false };
+  const held = needs.length > 0 ? count(needs.length, 'need', 'needs') : count(qualities.length, 'quality', 'qualities');
+  return { holds: `${held}${open > 0 ? ` · ${open} to find out` : ''}`, lacks: open > 0 };
 }
 
 /** How many scenarios were kept. */
 function scenariosHold({ whatIf }: Workbench['decision']): string {
   const kept = whatIf?.scenarios?.length ?? 0;
   return kept === 0 ? 'break-evens, map, route' : count(kept, 'scenario kept', 'scenarios kept');
-}
-
-/** How many things fit is weighed by. */
-function fitHolds({ needs = [], qualities = [] }: Workbench['decision']): Holding {
-  const weighed = [...needs.filter(({ level }) => level === 'want'), ...qualities].filter(({ weight = '1' }) => Number(weight) > 0).length;
-  return { holds: weighed === 0 ? 'nothing weighed yet' : `${count(weighed, 'thing', 'things')} weighed`, lacks: false };
 }

@@ -8,11 +8,6 @@ const isTextField = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.matches('input, textarea, select, [contenteditable="true"]') || target.closest('[role="combobox"]') !== null);
 
-/** The tenth place has the digit 0, which stands behind 9 on keyboards. */
-function placeOfDigit(digit: number): number {
-  return (digit + 9) % 10;
-}
-
 /** Undo, redo, and the keys of the workbench; the list of them opens with "?". */
 export function Shortcuts({ places }: { places: readonly Place[] }) {
   const { store, state, decisionId } = useWorkbench();
@@ -20,8 +15,7 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
   const list = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      const place =
-        event.altKey && !event.ctrlKey && /^Digit\d$/.test(event.code) ? places[placeOfDigit(Number(event.code.slice(5)))] : undefined;
+      const place = event.altKey && !event.ctrlKey && /^Digit\d$/.test(event.code) ? places[Number(event.code.slice(5)) - 1] : undefined;
       const step = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isTextField(event.target);
       if (place) void navigate(`/decisions/${decisionId}/${place.path}`);
       else if (step) void store.step(event.shiftKey ? 'redo' : 'undo');
@@ -60,7 +54,7 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
         <dl>
           {places.map(({ name }, index) => (
             <div key={name}>
-              <dt>Alt + {(index + 1) % 10}</dt>
+              <dt>Alt + {index + 1}</dt>
               <dd>{name}</dd>
             </div>
           ))}

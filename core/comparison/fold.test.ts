@@ -44,6 +44,9 @@ describe('the line-up', () => {
       })),
     });
     expect(ids(limited('99'), { followed })).toEqual(['B', 'C A']);
+    // What somebody put together themselves goes below as well, unless they opened it.
+    expect(ids(limited('99'), {})).toEqual(['B', 'C A']);
+    expect(ids(limited('99'), { lineUp: { opened: ['A'] } })).toEqual(['B A', 'C']);
     expect(ids({ ...file, needs: [{ feature: 'x', level: 'must' }] }, { followed })).toEqual(['B C A', '']);
     const alone = { ...file, candidates: file.candidates.filter(({ id }) => id !== 'B') };
     expect(ids(alone, { followed })).toEqual(['C A', '']);

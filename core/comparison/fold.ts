@@ -11,8 +11,8 @@ export interface FoldedLineUp {
 
 /**
  * Every vendor with the best of its plans: of the candidates that came by themselves, a plan each, the best one of a vendor
- * stands in the line-up as long as it can be chosen; the others are folded, unless somebody opened or pinned them or set
- * the others against them. Of a single vendor all plans are shown: then it is between them that one chooses.
+ * stands in the line-up; the others are folded, and so is whatever cannot be chosen, unless somebody opened or pinned them
+ * or set the others against them. Of a single vendor all plans are shown: then it is between them that one chooses.
  *
  * @param columns - the best first, those that cannot be chosen last
  */
@@ -29,11 +29,13 @@ export function foldLineUp(
   if (new Set(vendors.values()).size < 2) return { shown: columns, folded: [] };
   const seen = new Set<string | undefined>();
   const isShown = (column: LineUpColumn) => {
-    if (!byThemselves.has(column.id) || wanted.has(column.id)) return true;
+    if (wanted.has(column.id)) return true;
+    if (!column.result.usable) return false;
+    if (!byThemselves.has(column.id)) return true;
     const vendor = vendors.get(column.id);
     const isFirst = !seen.has(vendor);
     seen.add(vendor);
-    return isFirst && column.result.usable;
+    return isFirst;
   };
   const shown = columns.filter(isShown);
   // Where nothing at all can be chosen, nothing is hidden: the reasons are the answer.

@@ -12,6 +12,7 @@ import { actualsSchema } from './actuals-schema';
 import { datesSchema } from './dates-schema';
 import { followedSchema } from './followed-schema';
 import { ownedSchema } from './owned-schema';
+import { setAsideSchema } from './set-aside-schema';
 
 /** How the candidates stand side by side, where a person arranged them; ids of candidates. */
 export const lineUpViewSchema = z.strictObject({
@@ -38,6 +39,8 @@ export const decisionSchema = z.strictObject({
   ...qualitiesFields,
   /** Candidates that follow what is proposed for a vendor. */
   followed: z.array(followedSchema).optional(),
+  /** Vendors that are not considered any more, each with the reason. */
+  setAside: z.array(setAsideSchema).max(500).optional(),
   /** What was asked “what if” of. */
   whatIf: whatIfSchema.optional(),
   /** By what candidates are compared; what they cost where it is not said. */

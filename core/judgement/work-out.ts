@@ -6,6 +6,7 @@ import { fits } from '../fit/fit';
 import { type FirstPlaces, firstPlaces } from '../fit/stability';
 import { usableRows } from '../fit/usable-rows';
 import type { DecisionProposals } from '../proposals/decision-proposals';
+import { comingBack, type ComingBack } from '../proposals/coming-back';
 import { withFollowed } from '../proposals/followed';
 import { unseenBest, type UnseenBest } from '../proposals/unseen-best';
 import { type OpenQuestion, toFindOut } from '../proposals/to-find-out';
@@ -23,6 +24,8 @@ export interface Judged {
   readonly firstPlaces: readonly FirstPlaces[];
   /** What is proposed for a vendor, is no candidate yet, and would be better than all that are; null for nothing. */
   readonly unseen: UnseenBest | null;
+  /** A vendor set aside that would be the best by now; null for none. */
+  readonly comingBack: ComingBack | null;
 }
 
 /** What is to find out and how stable the fit is; candidates that follow a proposal are judged as it is now. */
@@ -35,5 +38,6 @@ export function judge(workbench: Workbench, proposals: DecisionProposals): Judge
     questions: toFindOut({ workbench: live, priced, proposals, fits: fits(table) }),
     firstPlaces: firstPlaces(usableRows(table, priced)),
     unseen: unseenBest(live, proposals),
+    comingBack: comingBack(live, proposals),
   };
 }

@@ -27,7 +27,9 @@ export function unseenBest(workbench: Workbench, { vendors, pair }: Pick<Decisio
     ...vendors.flatMap(({ offer, proposed }) => (proposed ? [{ offer, ...proposed }] : [])),
     ...(pair ? [{ offer: pair.offers[0], with: pair.offers[1], made: pair.made, total: pair.total }] : []),
   ];
-  const missing = all.filter((proposed) => candidateOf(workbench, proposed) === null);
+  const aside = new Set(workbench.decision.setAside?.map(({ offer }) => offer));
+  const isConsidered = ({ offer, with: other = offer }: Followable) => !aside.has(offer) && !aside.has(other);
+  const missing = all.filter((proposed) => isConsidered(proposed) && candidateOf(workbench, proposed) === null);
   if (missing.length === 0) return null;
   const added = new Map<string, Followable>();
   const decision = missing.reduce((changed, proposed) => {

@@ -130,6 +130,17 @@ describe('the route', () => {
     expect(plan.segments).toHaveLength(1);
     expect(plan.saving).toBe('0.00');
     expect(plan.quarterLater).toBeNull();
+    // Three months with A are cheaper by 16 + 10 + 4 before the move is paid: 220 are missing.
+    expect(plan.nearest).toMatchObject({
+      segments: [
+        { candidate: 'A', from: '2027-01', months: 3 },
+        { candidate: 'B', from: '2027-04', months: 9 },
+      ],
+      more: '220.00',
+      paysBelow: '30.00',
+    });
+    expect(plan.nearest?.firstMove.map(({ more }) => Number(more)).slice(0, 4)).toEqual([14, 4, 0, 2]);
+    expect(routePlanner(growing).plan({ ...free, between: { hours: '10', money: '50' }, moves: 0 }).nearest).toBeNull();
   });
 
   it('is none where nobody can be used', () => {

@@ -1,11 +1,12 @@
 import { decimal, sum } from '../amount/decimal';
 import { minorDigits } from '../amount/currencies';
 import { minorText, type MinorUnits } from '../amount/minor-units';
-import { addMonths, type Month } from '../calendar/month';
+import { addMonths } from '../calendar/month';
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { type PlannedSegment, type RoutedBy, type RouteSolver, routeSolver, type WayCost, wayTotals } from '../route/cheapest-route';
 import { type MovingCosts, pricedMoving } from '../route/moving-costs';
+import { type MoveInMonth, movesInMonths, nearestMove, type NearestMove, type Stay } from './nearest-move';
 
 /** A way through the horizon and what it comes to. */
 export interface RoutePlan {
@@ -15,7 +16,7 @@ export interface RoutePlan {
   readonly kept: string | null;
   /** What moves lose in all. */
   readonly lost: string;
-  readonly segments: ReadonlyArray<{ readonly candidate: string; readonly from: Month; readonly months: number }>;
+  readonly segments: readonly Stay[];
   /** The cheapest candidate that can be used over the whole horizon; null where there is none. */
   readonly single: { readonly candidate: string; readonly total: string } | null;
   /** What the way saves against it; null where either is missing. */
@@ -23,11 +24,9 @@ export interface RoutePlan {
   /** What one move costs, hours included. */
   readonly costs: { readonly within: string; readonly between: string };
   /** Of the first move: what the way costs if it falls in another month, everything else as it is; null where it cannot. */
-  readonly firstMove: ReadonlyArray<{
-    readonly month: Month;
-    readonly total: string | null;
-    /** Against the best month. */ readonly more: string | null;
-  }>;
+  readonly firstMove: readonly MoveInMonth[];
+  /** Where it is best to stay: the way with a move that comes nearest; null where there is none. */
+  readonly nearest: NearestMove | null;
   /** If every move falls a quarter later: what that costs more (or less), null where it is not possible. */
   readonly quarterLater: { readonly total: string; readonly more: string } | null;
 }
@@ -83,14 +82,16 @@ export function routePlanner(file: DecisionFile): RoutePlanner {
       singles.set(by, all);
       // Who takes no part because somebody said so is nobody to stay with either.
       const alone = all.filter(({ id }) => !moving.without?.includes(id));
-      return planned(pricing, solverFor(moving.without ?? usual, by), alone, moving);
+      const without = moving.without ?? usual;
+      const candidates = file.candidates.map(({ id }) => id).filter((id) => !without.includes(id));
+      return planned(pricing, { solver: solverFor(without, by), candidates }, alone, moving);
     },
   };
 }
 
 function planned(
   pricing: Pricing,
-  solver: RouteSolver,
+  { solver, candidates }: { readonly solver: RouteSolver; readonly candidates: readonly string[] },
   singles: ReadonlyArray<{ id: string; solver: RouteSolver }>,
   moving: MovingCosts,
 ): RoutePlan {
@@ -117,10 +118,12 @@ function planned(
       saving: null,
       costs: shown,
       firstMove: [],
+      nearest: null,
       quarterLater: null,
     };
   const later = shifted(found.segments, QUARTER, months);
   const laterCost = later && solver.costOf(later, costs);
+  const [first] = found.segments;
   const { total, kept } = wayTotals(pricing, way, by);
   return {
     total,
@@ -130,14 +133,11 @@ function planned(
     single: single && { candidate: single.id, total: money(single.way.paid) },
     saving: single ? money(single.cost - found.cost) : null,
     costs: shown,
-    firstMove: firstMoves(found.segments).map(({ month, segments }) => {
-      const cost = solver.costOf(segments, costs);
-      return {
-        month: addMonths(start, month),
-        total: cost === null ? null : money(cost),
-        more: cost === null ? null : money(cost - found.cost),
-      };
-    }),
+    firstMove: movesInMonths(solver, found.segments, found.cost, { start, costs, money }),
+    nearest:
+      first && found.segments.length === 1 && costs.moves > 0
+        ? nearestMove({ solver, candidates, staying: first, cost: found.cost, start, costs, money })
+        : null,
     quarterLater: laterCost === null ? null : { total: money(laterCost), more: money(laterCost - found.cost) },
   };
 }
@@ -167,14 +167,4 @@ function shifted(segments: readonly PlannedSegment[], by: number, months: number
     from: index === 0 ? from : from + by,
     to: index === segments.length - 1 ? to : to + by,
   }));
-}
-
-/** The way with its first move in every month between its neighbours. */
-function firstMoves(segments: readonly PlannedSegment[]): Array<{ month: number; segments: PlannedSegment[] }> {
-  const [first, second, ...rest] = segments;
-  if (!first || !second) return [];
-  return Array.from({ length: second.to - first.from - 1 }, (_, index) => {
-    const month = first.from + index + 1;
-    return { month, segments: [{ ...first, to: month }, { ...second, from: month }, ...rest] };
-  });
 }

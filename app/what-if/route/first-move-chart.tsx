@@ -9,11 +9,11 @@ import { useWriter } from '../../locale/locale';
 import { useAskedDecision } from '../asked-decision';
 
 /** What the way costs if its first move falls in another month. */
-export function FirstMoveChart({ plan }: { plan: RoutePlan }) {
+export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'segments' | 'total'> }) {
   const { nameOf } = useAskedDecision();
   const colours = useChartColours();
   const write = useWriter();
-  const { firstMove, segments, total } = plan;
+  const { firstMove, segments, total } = way;
   const best = segments[1]?.from ?? '';
   const latest = firstMove.at(-1);
   const option = useMemo(

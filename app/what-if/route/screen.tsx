@@ -1,5 +1,6 @@
 import { Checkbox } from 'antd';
 import { useMemo } from 'react';
+import type { NearestMove } from '#core/what-if/nearest-move';
 import { leftOutOf, type RoutePlan } from '#core/what-if/route-plan';
 import { type MovingCosts, USUAL_MOVING } from '#core/route/moving-costs';
 import { DataTable } from '../../components/data-table';
@@ -9,7 +10,7 @@ import { NumberField } from '../../components/number-field';
 import { useWriter } from '../../locale/locale';
 import { FirstMoveChart } from './first-move-chart';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../asked-decision';
-import { routeSentence } from './words';
+import { nearestSentence, routeSentence } from './words';
 import { useWhatIf } from '../use-what-if';
 import { useEdits } from '../../workbench/use-edits';
 import { useWorkbench } from '../../workbench/workbench-context';
@@ -40,7 +41,8 @@ function Way() {
             <p className="says">{routeSentence(plan, nameOf, write)}</p>
             <Band plan={plan} months={file.months} />
             <QuarterLater plan={plan} />
-            {plan.firstMove.length > 1 && <FirstMoveChart plan={plan} />}
+            {plan.firstMove.length > 1 && <FirstMoveChart way={plan} />}
+            {plan.nearest && <Nearest nearest={plan.nearest} months={file.months} />}
             <Fold summary="The same in figures">
               <RouteTable plan={plan} />
             </Fold>
@@ -60,7 +62,7 @@ function Way() {
 }
 
 /** The months as a band, in the colours of those they are spent with. */
-function Band({ plan, months }: { plan: RoutePlan; months: number }) {
+function Band({ plan, months }: { plan: Pick<RoutePlan, 'segments'>; months: number }) {
   const { nameOf } = useAskedDecision();
   const write = useWriter();
   return (
@@ -80,6 +82,20 @@ function Band({ plan, months }: { plan: RoutePlan; months: number }) {
         </li>
       ))}
     </ol>
+  );
+}
+
+/** Where it is best to stay: the way with a move that comes nearest, month by month. */
+function Nearest({ nearest, months }: { nearest: NearestMove; months: number }) {
+  const { file, nameOf } = useAskedDecision();
+  const write = useWriter();
+  return (
+    <section aria-label="The nearest way with a move">
+      <h3>If you moved all the same</h3>
+      <p>{nearestSentence(nearest, file.cheapestAt?.by ?? 'cost', nameOf, write)}</p>
+      <Band plan={nearest} months={months} />
+      {nearest.firstMove.length > 1 && <FirstMoveChart way={nearest} />}
+    </section>
   );
 }
 

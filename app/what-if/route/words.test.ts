@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { kiteDecision } from '#core/tests/kite-decision';
 import { routePlanner } from '#core/what-if/route-plan';
 import { writerFor } from '../../locale/writer';
-import { routeSentence } from './words';
+import { nearestSentence, routeSentence } from './words';
 
 const write = writerFor('en-GB');
 const nameOf = (id: string | null) => (id === null ? 'nobody' : ({ A: 'Alder', B: 'Birch' }[id] ?? id));
@@ -23,6 +23,27 @@ describe('the route’s sentence', () => {
   it('says that moving does not pay', () => {
     expect(routeSentence(routePlanner(growing).plan(moving('500')), nameOf, write)).toBe(
       'Moving does not pay: stay with Birch throughout, 471 in all.',
+    );
+  });
+
+  it('says what comes nearest where staying is best, and what moving would have to cost', () => {
+    const nearest = (money: string, by: 'cost' | 'keep' = 'cost') => {
+      const found = routePlanner(growing).plan({ ...moving(money), by }).nearest;
+      return found && nearestSentence(found, by, nameOf, write);
+    };
+    // Moving for nothing saves 30.00 against Birch throughout.
+    expect(nearest('500')).toBe(
+      'The nearest is to begin with Alder and move to Birch in April 2027: that costs 470 more than staying. It would pay if the move cost less than 30.',
+    );
+    expect(nearest('0')).toBeNull();
+    expect(nearest('500', 'keep')).toContain('that leaves you 470 less than staying');
+  });
+
+  it('says where a move would not pay for nothing either', () => {
+    const steady = routePlanner(kiteDecision()).plan(moving('0'));
+    expect(steady.nearest && nearestSentence(steady.nearest, 'cost', nameOf, write)).toBe(
+      // A month with Alder is 60, with Birch 40.
+      'The nearest is to begin with Alder and move to Birch in February 2027: that costs 20 more than staying. It would not pay even if moving cost nothing.',
     );
   });
 

@@ -1,3 +1,5 @@
+import type { ComparedBy } from '#core/decision-file/compared-by';
+import type { NearestMove } from '#core/what-if/nearest-move';
 import type { RoutePlan } from '#core/what-if/route-plan';
 import type { Writer } from '../../locale/writer';
 
@@ -11,10 +13,31 @@ export function routeSentence(
   if (!first || total === null) return '';
   const costs = kept === null ? `${write.whole(total)} in all` : `${write.whole(kept)} is kept, ${write.whole(total)} paid`;
   if (later.length === 0) return `Moving does not pay: stay with ${nameOf(first.candidate)} throughout, ${costs}.`;
-  const moves = later.map(({ candidate, from }) => `move to ${nameOf(candidate)} in ${write.month(from)}`).join(', then ');
+  const moves = movesWords(later, nameOf, write);
   const gain =
     single && saving !== null
       ? `, ${write.whole(saving)} ${kept === null ? 'less' : 'better'} than ${nameOf(single.candidate)} throughout`
       : '; no single candidate can be used throughout';
   return `Begin with ${nameOf(first.candidate)}, ${moves}: ${costs}${gain}.`;
+}
+
+/** "The nearest is to begin with Brindle Shop and move to Marlpit Grow in April 2028: 249 more than staying. It would pay if the move cost less than 331." */
+export function nearestSentence(
+  { segments, more, paysBelow }: NearestMove,
+  by: ComparedBy,
+  nameOf: (id: string | null) => string,
+  write: Writer,
+): string {
+  const [first, ...later] = segments;
+  if (!first) return '';
+  const apart = by === 'keep' ? `leaves you ${write.whole(more)} less` : `costs ${write.whole(more)} more`;
+  const would =
+    paysBelow === null
+      ? 'It would not pay even if moving cost nothing.'
+      : `It would pay if the move cost less than ${write.whole(paysBelow)}.`;
+  return `The nearest is to begin with ${nameOf(first.candidate)} and ${movesWords(later, nameOf, write)}: that ${apart} than staying. ${would}`;
+}
+
+function movesWords(later: RoutePlan['segments'], nameOf: (id: string | null) => string, write: Writer): string {
+  return later.map(({ candidate, from }) => `move to ${nameOf(candidate)} in ${write.month(from)}`).join(', then ');
 }

@@ -1,0 +1,130 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { withBaseline, withoutArrangement } from '#core/comparison/arrangement';
+import { CandidateTag } from '../components/candidate-tag';
+import { ChoiceField } from '../components/choice-field';
+import { FigurePanel } from '../line-up/figure-panel';
+import type { OpenFigure } from '../line-up/figure-button';
+import { FoldedColumns } from '../line-up/folded-columns';
+import { CourseChart } from '../line-up/course-chart';
+import { LineUpTable } from '../line-up/line-up-table';
+import { PairPanel } from '../line-up/pair-panel';
+import { SetAsideVendors } from '../line-up/set-aside';
+import { RatePanel } from '../line-up/rate-panel';
+import { useArranged } from '../line-up/use-arranged';
+import { MakeUpPanel } from '../line-up/make-up-panel';
+import { obstacleWords } from '../workbench/obstacle-words';
+import { useEdits } from '../workbench/use-edits';
+import { useLevel, useWorkbench } from '../workbench/workbench-context';
+import { COMPARED_WORDS } from '../locale/compared-words';
+import { ComparedByChoice } from '../workbench/compared-by-choice';
+
+const BEST = 'the-best';
+
+export default function SideBySide() {
+  const { state, decisionId } = useWorkbench();
+  const { priced } = useLevel();
+  const [open, setOpen] = useState<OpenFigure | null>(null);
+  const { columns } = priced.lineUp;
+  if (columns.length === 0 && priced.heldBack.length === 0 && !state.workbench.decision.setAside?.length)
+    return (
+      <main className="work" aria-label="Line-up">
+        <h2>Nothing stands here yet</h2>
+        <p>
+          Every plan with a price comes into the line-up by itself.{' '}
+          <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, two or more, and say{' '}
+          <Link to={`/decisions/${decisionId}/sales`}>what you expect to sell</Link>.
+        </p>
+      </main>
+    );
+  return (
+    <>
+      <main className="work" aria-label="Line-up">
+        <Arrangement onPair={(a, b) => setOpen({ kind: 'pair', a, b })} />
+        {columns.length > 0 && <LineUpTable open={open} onOpen={setOpen} />}
+        <FoldedColumns />
+        <SetAsideVendors />
+        {columns.length > 0 && <CourseChart />}
+        {priced.heldBack.length > 0 && (
+          <section className="held-back" aria-label="Not priced yet">
+            <h3>Not priced yet</h3>
+            <ul>
+              {priced.heldBack.map(({ candidate, obstacle }) => (
+                <li key={candidate.id}>
+                  <CandidateTag id={candidate.id} /> <b>{candidate.label}</b>: {obstacleWords(obstacle)}.{' '}
+                  <Button type="link" size="small" onClick={() => setOpen({ kind: 'make-up', candidate: candidate.id })}>
+                    see what it is made of
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </main>
+      <aside className="margin" aria-label="How it came about" aria-live="polite" hidden={open === null}>
+        {open !== null && (
+          <Button className="panel-close" size="small" onClick={() => setOpen(null)}>
+            Close
+          </Button>
+        )}
+        {open?.kind === 'figure' && (open.rate ? <RatePanel candidate={open.candidate} rate={open.rate} /> : <FigurePanel figure={open} />)}
+        {open?.kind === 'pair' && <PairPanel a={open.a} b={open.b} onChange={(a, b) => setOpen({ kind: 'pair', a, b })} />}
+        {open?.kind === 'make-up' && <MakeUpPanel candidateId={open.candidate} onRemoved={() => setOpen(null)} />}
+      </aside>
+    </>
+  );
+}
+
+/** What the figures count, what they are set against, and how the columns stand. */
+function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
+  const { state } = useWorkbench();
+  const edits = useEdits();
+  const { columns, baseline } = useArranged();
+  const { by } = useLevel().priced.lineUp;
+  const { basis = 'paid', currency, lineUp: view } = state.workbench.decision;
+  const chosen = columns.some(({ id }) => id === view?.baseline) ? (view?.baseline ?? BEST) : BEST;
+  const other = columns.find(({ id }) => id !== baseline?.id);
+  return (
+    <div className="tools">
+      <ChoiceField
+        label="Payments count"
+        value={basis}
+        options={[
+          { value: 'paid', label: 'when they are paid' },
+          { value: 'spread', label: 'spread over what they pay for' },
+        ]}
+        onChange={(next) => edits.decision('basis', 'when payments count', (one) => ({ ...one, basis: next }))}
+      />
+      <ComparedByChoice label="The best is the one that" />
+      {columns.length > 1 && (
+        <ChoiceField
+          label="Differences to"
+          searchable
+          value={chosen}
+          options={[
+            { value: BEST, label: COMPARED_WORDS[by].best },
+            ...columns.map(({ id, label }) => ({ value: id, label: `${id} ${label}` })),
+          ]}
+          onChange={(id) =>
+            edits.decision('lineUp.baseline', 'what differences are to', (one) => withBaseline(one, id === BEST ? null : id))
+          }
+        />
+      )}
+      <span>
+        Amounts <b>{currency}, whole horizon</b>
+      </span>
+      <span className="quiet">Any figure shows how it came about; a name, what it is put together from.</span>
+      {baseline && other && (
+        <Button type="link" size="small" onClick={() => onPair(baseline.id, other.id)}>
+          set two against each other
+        </Button>
+      )}
+      {view && (view.order || view.pinned?.length) ? (
+        <Button type="link" size="small" onClick={() => edits.decision('lineUp', 'the order of the line-up', withoutArrangement)}>
+          order by total again
+        </Button>
+      ) : null}
+    </div>
+  );
+}
