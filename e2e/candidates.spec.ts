@@ -34,7 +34,8 @@ test('a proposal is taken, follows what changes, says what has changed, and is p
   await page.getByRole('gridcell', { name: /^Trade, by the year:/ }).click();
   await page.keyboard.type('1900');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: /^Candidates/ }).click();
+  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await page.getByRole('link', { name: 'Candidates', exact: true }).click();
   const changed = page.getByRole('region', { name: 'What has changed' });
   await expect(changed).toContainText(
     /now Wharfside Trade, by the month, in USD, [\d,.]+; was Wharfside Trade, by the year, in USD, [\d,.]+/,
@@ -78,7 +79,8 @@ test('a candidate whose plan is gone stays, says so, and takes another', async (
   await page.goto(`${demo.address}${DECISION}/sheets`);
   await page.locator('.sheet-list a', { hasText: 'Oakum' }).click();
   await page.getByRole('button', { name: /^Remove Roomy/ }).click();
-  await page.getByRole('link', { name: /^Candidates/ }).click();
+  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await page.getByRole('link', { name: 'Candidates', exact: true }).click();
   const line = page.getByRole('region', { name: 'Put together' }).getByRole('listitem').filter({ hasText: 'Built by a designer' });
   await expect(line).toContainText('its plan is no longer on the price sheet');
   await line.getByRole('button', { name: /^G Built/ }).click();

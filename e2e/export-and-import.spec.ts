@@ -42,7 +42,7 @@ test('everything that is kept can be exported and opened again: reasons, the tri
   await expect(page.getByRole('region', { name: 'It must' }).getByRole('textbox', { name: 'Why' }).first()).toHaveValue(
     'orders and payments on the site',
   );
-  await page.getByRole('link', { name: /^Qualities/ }).click();
+  await page.getByRole('link', { name: 'What counts besides' }).click();
   await expect(page.getByRole('button', { name: 'Ease, Brindle Sites: 9.3, 93 of 100' })).toBeVisible();
   await page.getByRole('link', { name: /^Price sheets/ }).click();
   await page.locator('.sheet-list a', { hasText: 'Wharfside' }).click();

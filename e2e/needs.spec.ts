@@ -90,7 +90,8 @@ test('answers are given by keyboard, go to the price sheet, and the decisive que
   await page.keyboard.press('ArrowUp');
   await expect(answer(page, 'Fernhalt One Branch, card reader')).toBeFocused();
 
-  await page.getByRole('link', { name: /^Candidates/ }).click();
+  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await page.getByRole('link', { name: 'Candidates', exact: true }).click();
   await expect(page.getByRole('listitem', { name: 'Fernhalt One', exact: true })).toContainText(
     'Fernhalt One Branch, by the year, with Regulars',
   );

@@ -7,12 +7,13 @@ import { useWriter } from '../locale/locale';
 import { firstReason } from '../proposals/reason-words';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import type { OpenFigure } from './figure-button';
 import { useArranged } from './use-arranged';
 
 /** Other plans of the vendors, and those that cannot be chosen: what they come to, or why not, and a button that opens them. */
-export function FoldedColumns() {
+export function FoldedColumns({ open }: { open: OpenFigure | null }) {
   const { workbench } = useWorkbench().state;
-  const { folded } = useArranged();
+  const { folded } = useArranged(open?.kind === 'make-up' ? open.candidate : undefined);
   const edits = useEdits();
   const write = useWriter();
   const { candidates, currency } = workbench.decision;

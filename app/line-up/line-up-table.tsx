@@ -19,7 +19,7 @@ interface LineUpTableProps {
 export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   const { currency } = useWorkbench().state.workbench.decision;
   const { leader, buckets } = useLevel().priced.lineUp;
-  const { columns, pinned, baseline } = useArranged();
+  const { columns, pinned, baseline } = useArranged(open?.kind === 'make-up' ? open.candidate : undefined);
   const scroll = useRef<HTMLDivElement>(null);
   const visible = useVisibleColumns(scroll, columns.length, pinned);
   const [opened, setOpened] = useState<readonly Bucket[]>([]);

@@ -43,7 +43,7 @@ export default function SideBySide() {
       <main className="work" aria-label="Line-up">
         <Arrangement onPair={(a, b) => setOpen({ kind: 'pair', a, b })} />
         {columns.length > 0 && <LineUpTable open={open} onOpen={setOpen} />}
-        <FoldedColumns />
+        <FoldedColumns open={open} />
         <SetAsideVendors />
         {columns.length > 0 && <CourseChart />}
         {priced.heldBack.length > 0 && (

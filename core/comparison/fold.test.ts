@@ -17,7 +17,7 @@ const file: DecisionFile = kiteDecision({
 });
 const follower = (candidate: string, offer: string, plan: string) => ({ candidate, offer, plan });
 const followed = [follower('A', 'a', 'pa'), follower('B', 'b', 'pb'), follower('C', 'a', 'pa')];
-const ids = (given: DecisionFile, view: Pick<Decision, 'followed' | 'lineUp'>) => {
+const ids = (given: DecisionFile, view: Parameters<typeof foldLineUp>[2]) => {
   const { shown, folded } = foldLineUp(lineUp(priceDecision(given)).columns, given, view);
   return [shown.map(({ id }) => id).join(' '), folded.map(({ id }) => id).join(' ')];
 };
@@ -47,6 +47,7 @@ describe('the line-up', () => {
     // What somebody put together themselves goes below as well, unless they opened it.
     expect(ids(limited('99'), {})).toEqual(['B', 'C A']);
     expect(ids(limited('99'), { lineUp: { opened: ['A'] } })).toEqual(['B A', 'C']);
+    expect(ids(limited('99'), { edited: 'C' })).toEqual(['B C', 'A']);
     expect(ids({ ...file, needs: [{ feature: 'x', level: 'must' }] }, { followed })).toEqual(['B C A', '']);
     const alone = { ...file, candidates: file.candidates.filter(({ id }) => id !== 'B') };
     expect(ids(alone, { followed })).toEqual(['C A', '']);

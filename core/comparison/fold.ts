@@ -9,6 +9,12 @@ export interface FoldedLineUp {
   readonly folded: readonly LineUpColumn[];
 }
 
+/** What decides about the columns besides what they come to. */
+type FoldedBy = Pick<Decision, 'followed' | 'lineUp'> & {
+  /** A candidate that is being put together: it stays in view. */
+  readonly edited?: string | undefined;
+};
+
 /**
  * Every vendor with the best of its plans: of the candidates that came by themselves, a plan each, the best one of a vendor
  * stands in the line-up; the others are folded, and so is whatever cannot be chosen, unless somebody opened or pinned them
@@ -19,10 +25,10 @@ export interface FoldedLineUp {
 export function foldLineUp(
   columns: readonly LineUpColumn[],
   file: Pick<DecisionFile, 'offers' | 'candidates'>,
-  { followed = [], lineUp: { opened = [], pinned = [], baseline } = {} }: Pick<Decision, 'followed' | 'lineUp'>,
+  { followed = [], lineUp: { opened = [], pinned = [], baseline } = {}, edited }: FoldedBy,
 ): FoldedLineUp {
   const vendors = vendorsOf(file);
-  const wanted = new Set([...opened, ...pinned, ...(baseline === undefined ? [] : [baseline])]);
+  const wanted = new Set([...opened, ...pinned, ...[baseline, edited].flatMap((id) => id ?? [])]);
   const byThemselves = new Set(
     followed.flatMap(({ candidate, plan, pinned: isKept }) => (plan === undefined || isKept ? [] : [candidate])),
   );

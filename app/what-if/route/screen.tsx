@@ -41,11 +41,11 @@ function Way() {
             <p className="says">{routeSentence(plan, nameOf, write)}</p>
             <Band plan={plan} months={file.months} />
             <QuarterLater plan={plan} />
-            {plan.firstMove.length > 1 && <FirstMoveChart way={plan} />}
-            {plan.nearest && <Nearest nearest={plan.nearest} months={file.months} />}
             <Fold summary="The same in figures">
               <RouteTable plan={plan} />
             </Fold>
+            {plan.firstMove.length > 1 && <FirstMoveChart way={plan} />}
+            {plan.nearest && <Nearest nearest={plan.nearest} months={file.months} />}
           </>
         )}
         <Working {...working} />
