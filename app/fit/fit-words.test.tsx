@@ -40,6 +40,8 @@ describe('the sentence above the chart', () => {
     expect(text(<FitSentence weighed={[weighed('A', 60, '7050'), weighed('B', 60.01, '8000')]} />)).toContain(
       'Plan A and Plan B fit equally well, 60 of 100',
     );
+    const alike = [weighed('A', 60, '7050', { label: 'School' }), weighed('C', 60, '8000', { label: 'School' })];
+    expect(text(<FitSentence weighed={alike} />)).toContain('A School and C School fit equally well');
     expect(text(<FitSentence weighed={[weighed('A', 60, '7050', { isUsable: false })]} />)).toBe(
       'No candidate can be chosen as it is, so none comes first.',
     );

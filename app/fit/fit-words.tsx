@@ -7,6 +7,11 @@ import type { Weighed } from './use-fit';
 
 const NUMBERS = ['None', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'];
 
+/** A candidate's name, with its letter where the other one is called the same. */
+function nameBeside({ candidate, label }: Weighed, other: Weighed): string {
+  return label === other.label ? `${candidate} ${label}` : label;
+}
+
 /** What the picture says, in a sentence or two. */
 export function FitSentence({ weighed }: { weighed: readonly Weighed[] }) {
   const write = useWriter();
@@ -19,7 +24,7 @@ export function FitSentence({ weighed }: { weighed: readonly Weighed[] }) {
   const between = usable.filter(({ isUnbeaten }) => isUnbeaten).length;
   return (
     <p className="fit-sentence">
-      {isTied ? `${first.label} and ${second.label} fit equally well` : `${first.label} fits best`},{' '}
+      {isTied ? `${nameBeside(first, second)} and ${nameBeside(second, first)} fit equally well` : `${first.label} fits best`},{' '}
       {first.most > first.fit + 0.5 ? 'at least ' : ''}
       {Math.round(first.fit)} of 100{cheap}{' '}
       {between > 1 && cheapest !== first

@@ -4,6 +4,18 @@ import { localeOf } from '../server/locale.server';
 import { writerFor } from './writer';
 
 describe('writerFor', () => {
+  it.each([
+    ['180.4', '180'],
+    ['9.4', '9.4'],
+    ['1', '1'],
+    ['0.3', '0.3'],
+    ['0.083333', '0.083'],
+    ['0.0004', '0.0004'],
+    ['0', '0'],
+  ])('%s orders are written as %s: a part of an order is not none', (decimal, words) => {
+    expect(writerFor('en-GB').orders(decimal)).toBe(words);
+  });
+
   it('writes money exactly, with the digits of its currency', () => {
     expect(writerFor('en-GB').money('12345678901234567.89', 'EUR')).toBe('12,345,678,901,234,567.89');
     expect(writerFor('de-DE').money('1234.5', 'EUR')).toBe('1.234,50');

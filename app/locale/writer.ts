@@ -11,6 +11,8 @@ export interface Writer {
   difference(decimal: string): string;
   /** A decimal with as many digits as it has, at most `most`. */
   number(decimal: string, most?: number): string;
+  /** So many orders on average, never rounded to none: `180`, `2.5`, `0.08`. */
+  orders(decimal: string): string;
   /** A percentage with one digit: `4.4 %`. */
   percent(decimal: string): string;
   /** A month, `2027-07`: `July 2027`. */
@@ -64,6 +66,7 @@ function newWriter(locale: string): Writer {
     whole: (decimal) => format(0, 0).format(exact(decimal)),
     difference: (decimal) => format(0, 0, true).format(exact(decimal)),
     number: (decimal, most = 4) => format(0, most).format(exact(decimal)),
+    orders: (decimal) => format(0, digitsOfCount(Math.abs(Number(decimal)))).format(exact(decimal)),
     percent: (decimal) => `${format(1, 1).format(exact(decimal))} %`,
     month: (text) => {
       const written = months.get(text) ?? month.format(new Date(`${text}-01T00:00:00Z`));
@@ -79,4 +82,11 @@ function newWriter(locale: string): Writer {
 /** Three decimals behind one to three digits would read as thousands when it is typed again; a zero makes it plain. */
 function fieldText(decimal: string): string {
   return /^[1-9]\d{0,2}\.\d{3}$/.test(decimal) ? `${decimal}0` : decimal;
+}
+
+/** How many digits a count needs so that it can be told from none: 180, 2.5, 0.08. */
+function digitsOfCount(count: number): number {
+  if (count >= 9.5) return 0;
+  if (count >= 0.95 || count === 0) return 1;
+  return Math.min(6, 1 - Math.floor(Math.log10(count)));
 }

@@ -101,7 +101,7 @@ function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSecti
       {
         kind: 'sentence',
         style: 'quiet',
-        text: `With ${verdict.version} sales of ${write.whole(verdict.monthlySales)} ${verdict.currency} a month, ${write.number(verdict.monthlyOrders, 0)} orders.`,
+        text: `With ${verdict.version} sales of ${write.whole(verdict.monthlySales)} ${verdict.currency} a month, ${write.orders(verdict.monthlyOrders)} orders.`,
       },
     ],
   };

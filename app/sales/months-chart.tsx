@@ -105,13 +105,7 @@ export function MonthsChart({ rows, streams, currency, onSet }: MonthsChartProps
   ];
   return (
     <div className="months-chart">
-      <p className="months-sentence">
-        {sentence(
-          rows,
-          (month) => write.month(month),
-          (orders) => write.whole(orders),
-        )}
-      </p>
+      <p className="months-sentence">{sentence(rows, (month) => write.month(month), write.orders)}</p>
       <ChoiceField<What> label="The chart shows" value={what} options={options} onChange={setWhat} />
       {isSettable && <span className="quiet"> Drag a month to where you expect it; the table below takes exact figures.</span>}
       <div className={isSettable ? 'is-settable' : ''}>

@@ -13,6 +13,8 @@ export function MonthsTable() {
   const { atForecast, version } = useWorkbench();
   const edits = useEdits();
   const write = useWriter();
+  // A part of an order is never told as none.
+  const written = (orders: string) => (Number(orders) < 1 ? write.orders(orders) : write.number(orders, 1));
   const { pricing } = atForecast.priced;
   const { streams } = pricing.file.forecast;
   const { currency } = pricing.file;
@@ -50,7 +52,7 @@ export function MonthsTable() {
                 <th scope="row">{write.month(month)}</th>
                 {streams.map((stream, index) =>
                   stream.orders === undefined || version !== 'expected' ? (
-                    <td key={stream.id}>{write.number(orders[index] ?? '0', 1)}</td>
+                    <td key={stream.id}>{written(orders[index] ?? '0')}</td>
                   ) : (
                     <MonthCell
                       key={stream.id}
@@ -61,7 +63,7 @@ export function MonthsTable() {
                     />
                   ),
                 )}
-                {streams.length > 1 && <td>{write.number(allOrders, 1)}</td>}
+                {streams.length > 1 && <td>{written(allOrders)}</td>}
                 <td>{write.money(sales, currency)}</td>
               </tr>
             ))}

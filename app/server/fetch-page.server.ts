@@ -62,7 +62,7 @@ class Refused extends Error {}
 
 /** Answers of a server that may well answer in a moment. */
 const PASSING_ANSWERS: readonly number[] = [429, 502, 503, 504];
-const PASSING_ERRORS = ['ECONNRESET', 'EAI_AGAIN'];
+const PASSING_ERRORS = ['EAI_AGAIN'];
 
 class PassingAnswer extends Refused {}
 

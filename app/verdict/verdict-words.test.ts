@@ -83,6 +83,13 @@ describe('a verdict in words', () => {
     expect(togetherWords({ parts }, 'EUR', write)).toBe('');
   });
 
+  it('names who costs least by the plans it then takes, whatever name somebody gave it', () => {
+    const named = (id: string | null) => (id === 'A' ? 'Seed, by the month' : '?');
+    expect(winnerWords({ kind: 'paid', months: 12, winner: 'A', plan: 'Kestrel Seed' }, named)).toBe('Kestrel Seed');
+    expect(winnerWords({ kind: 'paid', months: 12, winner: 'A' }, named)).toBe('Seed, by the month');
+    expect(winnerWords({ kind: 'paid', months: 12, winner: null }, named)).toBe('nobody can be chosen');
+  });
+
   const level = (sales: string, orders: string) => ({ sales, orders });
   it.each<[Condition, string]>([
     [

@@ -74,7 +74,7 @@ export function conditionWords(condition: Condition, write: Writer): string {
   switch (condition.kind) {
     case 'sales': {
       const level = ({ sales, orders }: { sales: string; orders: string }) =>
-        `${write.whole(sales)} a month (${write.number(orders, 0)} orders)`;
+        `${write.whole(sales)} a month (${write.orders(orders)} orders)`;
       const { from, to } = condition;
       if (!from && !to) return 'at every level of sales looked at';
       if (!from && to) return `below sales of ${level(to)}`;
@@ -101,6 +101,7 @@ export function conditionWords(condition: Condition, write: Writer): string {
 /** Who costs least under it: "only Lanternroom Circle". */
 export function winnerWords(condition: Condition, nameOf: (id: string | null) => string): string {
   if (condition.winner === null) return 'nobody can be chosen';
+  if (condition.kind === 'paid' && condition.plan !== undefined) return condition.plan;
   return condition.kind === 'need' && condition.only ? `only ${nameOf(condition.winner)}` : nameOf(condition.winner);
 }
 

@@ -7,14 +7,17 @@ z.config({ jitless: true });
 
 const revision = z.int().min(0);
 
+const workbench = z.object({
+  decision: decisionSchema,
+  sheets: z.array(z.object({ id: z.string(), revision, sheet: priceSheetSchema })),
+});
+
 /** A draft from the browser's storage: what another version of this application wrote there may not fit. */
 export const draftSchema = z.preprocess(
   withFormerName,
   z.object({
-    workbench: z.object({
-      decision: decisionSchema,
-      sheets: z.array(z.object({ id: z.string(), revision, sheet: priceSheetSchema })),
-    }),
+    workbench,
+    sent: workbench.optional(),
     revision,
     touched: z.array(z.string()),
     change: z.object({ key: z.string(), label: z.string() }),

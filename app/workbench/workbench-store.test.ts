@@ -196,6 +196,14 @@ describe('the workbench store', () => {
     expect(draft()).toBeNull();
   });
 
+  it('forgets a text that could not be read when its row goes', () => {
+    const { store } = setUp();
+    store.setUnread('sheet.p.figure', { text: 'x', problem: 'not a number', label: 'a fee' });
+    store.setUnread('months', { text: 'y', problem: 'not a number', label: 'the months' });
+    store.change({ key: 'sheets', label: 'a sheet taken off' }, (one) => ({ ...one, sheets: [] }));
+    expect(Object.keys(store.state().unread)).toEqual(['months']);
+  });
+
   it('sends what was refused along with the next change', async () => {
     const { store, replies, requests } = setUp();
     replies.push({ kind: 'refused', why: 'wrong' }, { kind: 'refused', why: 'wrong' });
@@ -245,6 +253,22 @@ describe('the workbench store', () => {
       expect(store.state()).toMatchObject({ save: { kind: 'saved' }, workbench: { decision: { name: 'theirs' } } });
     });
 
+    it('goes on where a save arrived and its answer did not', async () => {
+      const { store, replies, requests, draft } = setUp();
+      replies.push({ kind: 'unreachable', why: 'away' }, { kind: 'stale', current: named('mine', 2), staleSheets: [] });
+      store.change({ key: 'name', label: 'the name' }, rename('mine'));
+      await vi.advanceTimersByTimeAsync(500);
+      store.change({ key: 'name', label: 'the name' }, rename('mine, longer'));
+      expect(draft()?.sent?.decision.name).toBe('mine');
+      await vi.runAllTimersAsync();
+      expect(requests.map(({ revision, decision }) => [revision, decision.name])).toEqual([
+        [1, 'mine'],
+        [1, 'mine, longer'],
+        [2, 'mine, longer'],
+      ]);
+      expect(store.state()).toMatchObject({ save: { kind: 'saved' }, revision: 3, workbench: { decision: { name: 'mine, longer' } } });
+    });
+
     it('does not take its own save for somebody else’s', async () => {
       const { store, replies } = setUp();
       replies.push({ kind: 'stale', current: named('mine', 2), staleSheets: [] });
@@ -261,8 +285,14 @@ describe('the workbench store', () => {
     await vi.runAllTimersAsync();
     expect(resumed.requests.map(({ decision }) => decision.name)).toEqual(['left']);
 
+    // Typed on while a save was on its way, and the page left: what is there is its own.
+    const own = setUp();
+    own.store.resume({ ...draft, revision: 0, sent: workbench });
+    await vi.runAllTimersAsync();
+    expect(own.requests.map(({ revision, decision }) => [revision, decision.name])).toEqual([[1, 'left']]);
+
     const late = setUp();
-    late.store.resume({ ...draft, revision: 0 });
+    late.store.resume({ ...draft, revision: 0, sent: rename('something else')(workbench) });
     expect(late.store.state()).toMatchObject({ save: { kind: 'conflict' }, workbench: { decision: { name: 'left' } } });
   });
 

@@ -3,6 +3,7 @@ import type { Decision } from '#core/decision/decision-schema';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
 import { isSameContent } from './same-content';
+import { unreadStillThere } from './unread';
 import type { Saved, SaveReply, SaveRequest, SaveTransport } from './saved';
 
 /** What is being changed: its key joins a stretch of typing into one step of undo, its label is shown. */
@@ -46,6 +47,8 @@ export interface Draft {
   readonly revision: number;
   readonly touched: readonly string[];
   readonly change: ChangeName;
+  /** What was sent last, where more was typed since: found at the server it is nobody else's. */
+  readonly sent?: Workbench | undefined;
 }
 
 /** Where drafts are kept in the browser. */
@@ -94,6 +97,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
   let running: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let wait: IBackoff<unknown> | null = null;
+  let lastSent: Workbench | undefined;
   const sheetRevisions = new Map(saved.workbench.sheets.map(({ id, revision }) => [id, revision]));
   const listeners = new Set<() => void>();
 
@@ -111,7 +115,8 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
     const last = waiting.at(-1);
     if (!last) return drafts.clear();
     const touched = new Set(waiting.flatMap((one) => [...one.touched]));
-    drafts.keep({ workbench: last.workbench, revision: state.revision, touched: [...touched], change: last.change });
+    const sent = lastSent === last.workbench ? undefined : lastSent;
+    drafts.keep({ workbench: last.workbench, revision: state.revision, touched: [...touched], change: last.change, sent });
   };
 
   const enqueue = (next: Waiting) => {
@@ -157,7 +162,13 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
     while (waiting[0] && state.save.kind !== 'conflict') {
       const [sent] = waiting;
       set({ save: { kind: 'saving' } });
+      const sentBefore = lastSent;
+      lastSent = sent.workbench;
       const reply = await transport.save(request(sent));
+      if (reply.kind === 'stale' && sentBefore && isSameContent(reply.current.workbench, sentBefore)) {
+        takeUpRevisions(reply.current);
+        continue;
+      }
       if (isOwnEcho(reply)) {
         waiting = [];
         replaceBy(reply.current);
@@ -166,6 +177,7 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       }
       if (!taken(reply)) return;
       waiting = waiting.slice(1);
+      lastSent = undefined;
       takeUpRevisions(reply.saved);
       keepDraft();
     }
@@ -222,7 +234,8 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       const pending = waiting.at(-1);
       if (pending && pending.change.key !== name.key && !isConflict) void flush();
       enqueue({ change: name, workbench, touched });
-      set({ workbench, ...(isConflict ? {} : { save: { kind: 'saving' } }) });
+      const unread = unreadStillThere(state.unread, state.workbench, workbench);
+      set({ workbench, unread, ...(isConflict ? {} : { save: { kind: 'saving' } }) });
       if (!isConflict) later(SAVE_AFTER_MS);
     },
     setUnread(key, unread) {
@@ -264,10 +277,13 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       for (const { id, revision } of draft.workbench.sheets) if (!sheetRevisions.has(id)) sheetRevisions.set(id, revision);
       waiting = [{ change: draft.change, workbench: draft.workbench, touched: new Set(draft.touched) }];
       const other = { workbench: state.workbench, ...fieldsOf(state) };
+      // What was on its way when the page was left has arrived: what was typed after it goes on top.
+      const isOwn = draft.revision === other.revision || (draft.sent !== undefined && isSameContent(draft.sent, state.workbench));
       // It stays a draft made on its own revision, whatever happens to the page before it is saved or decided about.
-      set({ workbench: draft.workbench, revision: draft.revision });
+      set({ workbench: draft.workbench, revision: isOwn ? other.revision : draft.revision });
+      lastSent = draft.sent;
       keepDraft();
-      if (draft.revision === other.revision) later(0);
+      if (isOwn) later(0);
       else set({ save: { kind: 'conflict', other, staleSheets: [] } });
     },
   };

@@ -14,7 +14,7 @@ export function averageMonth(file: DecisionFile, result: DecisionResult): Averag
   const months = Math.max(result.months.length, 1);
   const sales = sum(result.sales.map(decimal)).div(months);
   return {
-    orders: sum(result.orders.map(decimal)).div(months).toFixed(1),
+    orders: sum(result.orders.map(decimal)).div(months).toFixed(4),
     sales: moneyText(roundMoney(sales, file.currency), file.currency),
   };
 }

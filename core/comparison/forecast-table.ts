@@ -26,11 +26,11 @@ export function forecastTable(pricing: Pricing): ForecastMonth[] {
     const sales = forecast.sales[index];
     return {
       month,
-      orders: forecast.streams.map((stream) => (stream.orders[index] ?? ZERO).toFixed(1)),
+      orders: forecast.streams.map((stream) => (stream.orders[index] ?? ZERO).toDecimalPlaces(4).toFixed()),
       streamSales: forecast.streams.map((stream) =>
         moneyText(roundMoney((stream.orders[index] ?? ZERO).times(stream.orderValue[index] ?? ZERO), currency), currency),
       ),
-      allOrders: forecast.orders[index]?.toFixed(1) ?? '0.0',
+      allOrders: (forecast.orders[index] ?? ZERO).toDecimalPlaces(4).toFixed(),
       sales: sales ? moneyText(roundMoney(sales, currency), currency) : '0',
       ofBest: best > 0 && sales ? sales.toNumber() / best : 0,
     };

@@ -19,7 +19,7 @@ const outcomeFields = {
  * A condition of a verdict, with who costs least under it:
  * - `sales`: from one level of monthly sales to another
  * - `need`, `without`: something more is needed, or something that is needed now is done without
- * - `paid`: every plan is paid so many months at a time
+ * - `paid`: every plan is paid so many months at a time; the winner by its plans
  * - `offers-gone`, `version`, `first-year`, `hours-free`: without special offers, with cautious or hopeful sales, looking
  *   at the first year only, with one's own hours at nothing
  */
@@ -33,7 +33,7 @@ export const conditionSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('need'), label, only: z.boolean(), ...outcomeFields }),
   z.strictObject({ kind: z.literal('without'), label, ...outcomeFields }),
-  z.strictObject({ kind: z.literal('paid'), months: z.number().int().positive(), ...outcomeFields }),
+  z.strictObject({ kind: z.literal('paid'), months: z.number().int().positive(), plan: z.string().max(1000).optional(), ...outcomeFields }),
   z.strictObject({ kind: z.literal('offers-gone'), ...outcomeFields }),
   z.strictObject({ kind: z.literal('version'), version: z.enum(['cautious', 'expected', 'hopeful']), ...outcomeFields }),
   z.strictObject({ kind: z.literal('first-year'), ...outcomeFields }),

@@ -32,8 +32,8 @@ function featured(alder: Record<string, boolean>, birch: Record<string, boolean>
 describe('conditions, for Alder at 10 + 5 % and Birch at 30 + 1 %, sales of 1,000 a month', () => {
   it('the level of sales at which the cheaper one changes, in sales and orders', () => {
     expect(kind(of(kiteDecision()), 'sales')).toEqual([
-      { kind: 'sales', from: null, to: { sales: '500.00', orders: '50.0' }, isForecast: false, winner: 'A' },
-      { kind: 'sales', from: { sales: '500.00', orders: '50.0' }, to: null, isForecast: true, winner: 'B' },
+      { kind: 'sales', from: null, to: { sales: '500.00', orders: '50.0000' }, isForecast: false, winner: 'A' },
+      { kind: 'sales', from: { sales: '500.00', orders: '50.0000' }, to: null, isForecast: true, winner: 'B' },
     ]);
   });
 
@@ -50,8 +50,8 @@ describe('conditions, for Alder at 10 + 5 % and Birch at 30 + 1 %, sales of 1,00
   it('what all plans paid in one way come to; who cannot be paid so is left out', () => {
     // By the year Alder costs 96 + 600; Birch has no yearly term.
     expect(kind(of(kiteDecision()), 'paid')).toEqual([
-      { kind: 'paid', months: 1, winner: 'B', total: '480.00', margin: '240.00' },
-      { kind: 'paid', months: 12, winner: 'A', total: '696.00' },
+      { kind: 'paid', months: 1, winner: 'B', plan: 'Birch Plan', total: '480.00', margin: '240.00' },
+      { kind: 'paid', months: 12, winner: 'A', plan: 'Alder Plan', total: '696.00' },
     ]);
   });
 

@@ -120,7 +120,7 @@ export function levelAt(pricing: Pricing): (scale: number) => SalesLevel {
   const [sales, orders] = [forecast.sales, forecast.orders].map((monthly) => sum(monthly).div(months));
   return (scale) => ({
     sales: moneyText(roundMoney((sales ?? ZERO).times(scale), currency), currency),
-    orders: (orders ?? ZERO).times(scale).toFixed(1),
+    orders: (orders ?? ZERO).times(scale).toFixed(4),
   });
 }
 
@@ -185,8 +185,18 @@ function payingConditions(file: DecisionFile): Condition[] {
   return WAYS_OF_PAYING.flatMap((months): Condition[] => {
     const paid = paidBy(file, months);
     if (paid.candidates.length === 0) return [];
-    return [{ kind: 'paid', months, ...asOutcome(bestTwo(paid)) }];
+    const outcome = asOutcome(bestTwo(paid));
+    return [{ kind: 'paid', months, ...outcome, ...namedByPlans(paid, outcome.winner) }];
   });
+}
+
+/** What a candidate is by its plans: a name that somebody gave it may speak of another way of paying. */
+function namedByPlans({ offers, candidates }: DecisionFile, winner: string | null): { plan?: string } {
+  const used = candidates.find(({ id }) => id === winner)?.plans ?? [];
+  const names = used.flatMap(({ plan: id }) =>
+    offers.flatMap(({ label, vendor, plans }) => plans.filter((plan) => plan.id === id).map((plan) => `${label || vendor} ${plan.label}`)),
+  );
+  return names.length === 0 ? {} : { plan: names.join(' and ').trim() };
 }
 
 /** A decision file with every plan paid so many months at a time; the same combination stands in it once. */

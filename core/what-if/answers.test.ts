@@ -25,7 +25,7 @@ describe('break-evens of every pair', () => {
     const [pair] = pairBreakEvens(growing);
     expect(pair).toMatchObject({ a: 'A', b: 'B', now: 'A' });
     expect(pair?.points).toMatchObject([
-      { monthlySales: '500.00', monthlyOrders: '50.0', below: 'A', above: 'B', reached: { month: '2027-07', stays: true } },
+      { monthlySales: '500.00', monthlyOrders: '50.0000', below: 'A', above: 'B', reached: { month: '2027-07', stays: true } },
     ]);
     expect(percentOfForecast(pair?.points[0]?.scale ?? 0)).toBe('5');
   });
@@ -238,7 +238,7 @@ describe('the bigger investment', () => {
     const judged = judgeInvestment(kiteDecision(), investment);
     // 6,000 k of margin − 120 k of fees + 240 saved on fees = 920 at k = 11.565 %.
     expect(judged?.requiredLift).toBe('11.57');
-    expect(judged?.requiredOrders).toBe('11.6');
+    expect(judged?.requiredOrders).toBe('11.5700');
     const stall = kiteDecision({
       forecast: {
         streams: [{ id: 'kites', label: 'Kites', kind: 'goods', channel: 'in-person', orders: '100', orderValue: '10', margin: '50' }],

@@ -11,7 +11,7 @@ import { totalAt } from '../scales/compiled-candidate';
 /** A level of sales at which the cheaper one of two candidates changes. */
 export interface BreakEvenPoint {
   readonly scale: number;
-  /** Average sales a month there, base currency, and orders a month, 1 place. */
+  /** Average sales a month there, base currency, and orders a month, 4 places. */
   readonly monthlySales: string;
   readonly monthlyOrders: string;
   /** Which is cheaper below and above. */
@@ -65,7 +65,7 @@ export function pairBreakEvens(file: DecisionFile): PairBreakEven[] {
               return {
                 scale,
                 monthlySales: moneyText(roundMoney(level, file.currency), file.currency),
-                monthlyOrders: orders.times(scale).toFixed(1),
+                monthlyOrders: orders.times(scale).toFixed(4),
                 below,
                 above,
                 reached: reached(level),

@@ -41,7 +41,7 @@ export interface InvestmentJudged {
   readonly outcomes: readonly InvestmentOutcome[];
   /** The least lift at which as much is kept over the horizon as by doing it oneself, percent to 2 places; null if even ten times the orders are not enough. */
   readonly requiredLift: string | null;
-  /** The same as orders a month, 1 place. */
+  /** The same as orders a month, 4 places. */
   readonly requiredOrders: string | null;
   /** Share of all orders that come online and can grow, percent, 1 place. */
   readonly onlineShare: string;
@@ -83,7 +83,7 @@ export function judgeInvestment(file: DecisionFile, investment: Investment): Inv
   return {
     outcomes,
     requiredLift: required,
-    requiredOrders: required === null ? null : online.times(fraction(required)).div(file.months).toFixed(1),
+    requiredOrders: required === null ? null : online.times(fraction(required)).div(file.months).toFixed(4),
     onlineShare: ordersOf(file).isZero() ? '0.0' : online.div(ordersOf(file)).times(100).toFixed(1),
   };
 }

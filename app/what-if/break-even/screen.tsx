@@ -70,7 +70,7 @@ function Pairs() {
               ),
             },
             { head: 'Changes at, a month', kind: 'figures', cell: ({ point }) => (point ? write.whole(point.monthlySales) : '–') },
-            { head: 'Orders', kind: 'figures', cell: ({ point }) => (point ? write.number(point.monthlyOrders, 1) : '–') },
+            { head: 'Orders', kind: 'figures', cell: ({ point }) => (point ? write.orders(point.monthlyOrders) : '–') },
             { head: 'Reached', cell: ({ point }) => (point ? reachedWords(point.reached, write) : '–') },
             {
               head: 'Verdict',

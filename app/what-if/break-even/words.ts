@@ -36,7 +36,7 @@ export function levelWords({ monthlySales, monthlyOrders, scale }: BreakEvenPoin
     Number(percent) === 0
       ? 'about what you expect'
       : `${write.whole(percent.replace('-', ''))} % ${Number(percent) > 0 ? 'more' : 'less'} than expected`;
-  return `${write.whole(monthlySales)} a month (${write.number(monthlyOrders, 1)} orders, ${beside})`;
+  return `${write.whole(monthlySales)} a month (${write.orders(monthlyOrders)} orders, ${beside})`;
 }
 
 /** "Reached in August 2027 at this growth." */

@@ -85,7 +85,7 @@ function Judged({ investment, onChange }: { investment: Investment; onChange(key
               {judged.onlineShare} % of your orders come online and can grow with the site.{' '}
               {judged.requiredLift !== null &&
                 judged.requiredOrders !== null &&
-                `Against ${nameOf(investment.instead)}, it needs ${write.number(judged.requiredLift, 2)} % more of them: ${write.number(judged.requiredOrders, 1)} orders a month more, on average.`}
+                `Against ${nameOf(investment.instead)}, it needs ${write.number(judged.requiredLift, 2)} % more of them: ${write.orders(judged.requiredOrders)} orders a month more, on average.`}
             </p>
           </>
         )}

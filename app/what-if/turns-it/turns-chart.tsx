@@ -1,3 +1,4 @@
+import { noGapWords } from './words';
 import { useMemo } from 'react';
 import type { TurnsIt, Varied } from '#core/what-if/turns-it';
 import { Chart } from '../../components/chart';
@@ -106,7 +107,7 @@ export function TurnsChart({ found, varied }: { found: TurnsIt; varied: readonly
       ],
     };
   }, [rows, found, colours, write]);
-  if (rows.length === 0) return <p>Over the ranges stated, nothing moves the gap between the first and the second.</p>;
+  if (rows.length === 0) return <p>{noGapWords(found)}</p>;
   return (
     <>
       <p className="quiet">

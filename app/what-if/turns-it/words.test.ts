@@ -4,7 +4,7 @@ import { assumptionsOf } from '#core/what-if/assumption';
 import { turnsIt } from '#core/what-if/turns-it';
 import type { DecisionFile } from '#core/decision-file/schema';
 import { writerFor } from '../../locale/writer';
-import { turnsSentence } from './words';
+import { noGapWords, turnsSentence } from './words';
 
 const write = writerFor('en-GB');
 const nameOf = (id: string | null) => (id === null ? 'nobody' : ({ A: 'Alder', B: 'Birch' }[id] ?? id));
@@ -30,5 +30,12 @@ describe('what turns it, in a sentence', () => {
     expect(sentence(kiteDecision({ candidates: kiteDecision().candidates.slice(0, 1) }), -10)).toBe(
       'Alder is the only one that can be chosen. Nothing turns that, over the ranges stated.',
     );
+  });
+
+  it('does not say that nothing moves the gap where somebody drops out instead', () => {
+    const end = { gap: null, winner: null };
+    const turn = { key: 'quantity:visits', low: end, high: end, swing: 0, below: null, above: null };
+    expect(noGapWords({ turns: [turn] })).toBe('Over the ranges stated, nothing moves the gap between the first and the second.');
+    expect(noGapWords({ turns: [{ ...turn, above: { at: 20, winner: null } }] })).toContain('somebody can no longer be chosen');
   });
 });

@@ -37,3 +37,10 @@ export function turningWords(
   const direction = at < assumption.asIs ? 'below' : 'from';
   return `${direction} ${changeWords(assumption, at, write)} ${winner === null ? 'nobody can be chosen' : `${nameOf(winner)} ${compared.isBest}`}`;
 }
+
+/** Why there is no bar to draw: nothing moves the gap, or where it turns there is none, since somebody cannot be chosen there. */
+export function noGapWords({ turns }: Pick<TurnsIt, 'turns'>): string {
+  return turns.some(({ below, above }) => below ?? above)
+    ? 'It turns because somebody can no longer be chosen, not because a gap closes: the table says from where on.'
+    : 'Over the ranges stated, nothing moves the gap between the first and the second.';
+}
