@@ -10,6 +10,7 @@ const PARTS = {
   'candidates and what they cost': ['line-up', 'line-up/candidates', 'line-up/fit', 'sheets'],
   'what if': [
     'what-if',
+    'what-if/next-plan',
     'what-if/map',
     'what-if/route',
     'what-if/turns-it',

@@ -1,5 +1,5 @@
 import { useId, useRef, useState } from 'react';
-import { type NumberRange, readTypedNumber } from '#core/amount/typed-number';
+import { type NumberRange, readTypedNumber, type TypedNumber } from '#core/amount/typed-number';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
 import { SteadyInput } from './steady-input';
@@ -21,7 +21,13 @@ interface NumberFieldProps {
   placeholder?: string | undefined;
   hint?: string | undefined;
   large?: boolean;
-  onChange(value: string | null | undefined): void;
+  /** How what is typed is read; as a number unless the field says otherwise. */
+  reader?(text: string, range: NumberRange): TypedNumber;
+  /**
+   * @param typed - the text that was read
+   * @param isLeft - whether the field was left with it, so that no more is typed
+   */
+  onChange(value: string | null | undefined, typed: string, isLeft: boolean): void;
 }
 
 /**
@@ -29,7 +35,7 @@ interface NumberFieldProps {
  * keeps the last good figure, says what is wanted and stays as it was typed.
  */
 export function NumberField(props: NumberFieldProps) {
-  const { fieldKey, label, labelHidden, value, range, optional, mayBeUnknown, onChange } = props;
+  const { fieldKey, label, labelHidden, value, range, optional, mayBeUnknown, reader = readTypedNumber, onChange } = props;
   const { store, state } = useWorkbench();
   const write = useWriter();
   const id = useId();
@@ -42,17 +48,18 @@ export function NumberField(props: NumberFieldProps) {
   const read = (text: string, leaving: boolean) => {
     const trimmed = text.trim();
     if (trimmed === '' && !leaving) return store.setUnread(fieldKey, null);
-    if (trimmed === '' && optional) return accept(undefined);
-    if (trimmed === '?' && mayBeUnknown) return accept(null);
-    const typed = readTypedNumber(text, range);
-    if (typed.ok) return accept(typed.value);
+    if (trimmed === '' && optional) return accept(undefined, text, leaving);
+    if (trimmed === '?' && mayBeUnknown) return accept(null, text, leaving);
+    const typed = reader(text, range);
+    if (typed.ok) return accept(typed.value, text, leaving);
     store.setUnread(fieldKey, { text, problem: typed.problem, label });
     // What could be read of its beginning on the way (“30” of “30 a year”) is not what was meant.
-    if (leaving && before.current !== value) onChange(before.current);
+    if (leaving && before.current !== value) onChange(before.current, '', true);
   };
-  const accept = (next: string | null | undefined) => {
+  const accept = (next: string | null | undefined, text: string, leaving: boolean) => {
     store.setUnread(fieldKey, null);
-    if (next !== value) onChange(next);
+    // A text that says more than a figure is told once it is whole.
+    if (next !== value || (leaving && props.reader)) onChange(next, text, leaving);
   };
 
   return (

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
+import { readTypedRate } from '#core/amount/typed-rate';
 import type { Stream } from '#core/decision-file/forecast-schema';
-import { shaped, type ShapedSeries, withForecast, withKind, withSeries, withStream } from '#core/decision/edit-forecast';
+import { shaped, type ShapedSeries, withForecast, withKind, withOrdersBetween, withSeries, withStream } from '#core/decision/edit-forecast';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
@@ -19,6 +20,7 @@ const CHANNELS = [
   { value: 'marketplace', label: 'on a marketplace' },
 ];
 const AMOUNT = { least: 0, most: 1e9 };
+const AMOUNT_OF_ORDERS = { ...AMOUNT, wanted: 'a number of orders' };
 const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
 
 /** One stream of expected sales: two figures first, the rest on request. */
@@ -32,6 +34,8 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
     );
   const changeOrders = (field: string, label: string, fields: Partial<ShapedSeries>) =>
     change(field, label, (one) => ({ ...one, orders: withSeries(one.orders, fields) }));
+  const between = (ends: { least: string; most: string }) =>
+    edits.decision(`stream.${id}.orders`, `orders a month, ${name}`, (one) => withOrdersBetween(one, id, ends));
   const orders = shaped(stream.orders);
   const { subscribers } = stream;
   const joins = shaped(subscribers?.joins);
@@ -107,8 +111,14 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
             fieldKey={`stream.${id}.orders`}
             label="Orders a month"
             value={orders.start}
-            range={{ ...AMOUNT, wanted: 'a number of orders' }}
-            onChange={(start) => changeOrders('orders', 'orders a month', { start: start ?? '0' })}
+            range={AMOUNT_OF_ORDERS}
+            reader={readTypedRate}
+            hint="or as you know it: 30 a year, 8 a week, 5 to 60 a year"
+            onChange={(start, typed, isLeft) => {
+              const read = readTypedRate(typed, AMOUNT_OF_ORDERS);
+              if (isLeft && read.ok && read.between) between(read.between);
+              else if (start !== orders.start) changeOrders('orders', 'orders a month', { start: start ?? '0' });
+            }}
           />
         )}
         <NumberField

@@ -3,6 +3,7 @@ import type { PlaceLeaf } from '../workbench/place-leaf';
 /** Every what-if, each a folder with its screen and its words; what answers it stands in `core/questions/kinds`. */
 export const WHAT_IFS = [
   { path: '', name: 'Break-even', module: 'what-if/break-even/screen.tsx' },
+  { path: 'next-plan', name: 'Next plan up', module: 'what-if/next-plan/screen.tsx' },
   { path: 'map', name: 'Map', module: 'what-if/map/screen.tsx' },
   { path: 'route', name: 'Route', module: 'what-if/route/screen.tsx' },
   { path: 'turns-it', name: 'What turns it', module: 'what-if/turns-it/screen.tsx' },

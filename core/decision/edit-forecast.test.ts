@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Stream } from '../decision-file/forecast-schema';
 import { cardShares, mostForCard, withCardShare } from './edit-cards';
-import { monthsSet, newStream, shaped, withKind, withSeries, withStream, withStreamMonthSet } from './edit-forecast';
+import { differencesOf, inVersion } from '../forecast/versions';
+import { smallDecision } from '../tests/small-decision';
+import { monthsSet, newStream, withOrdersBetween, shaped, withKind, withSeries, withStream, withStreamMonthSet } from './edit-forecast';
 
 describe('withSeries', () => {
   it('is written as plainly as it can be', () => {
@@ -60,5 +62,24 @@ describe('streams', () => {
       'Patterns',
     ]);
     expect(withStream(forecast, 's', () => null).streams.map(({ id }) => id)).toEqual(['t']);
+  });
+});
+
+describe('orders between two figures', () => {
+  it('expect the middle, and the ends are the cautious and the hopeful version', () => {
+    const decision = withOrdersBetween(smallDecision(), 's', { least: '0.41666667', most: '5' });
+    const ordersIn = (version: 'cautious' | 'expected' | 'hopeful') => {
+      const orders = inVersion(decision.forecast, differencesOf(decision.versions, version)).streams[0]?.orders;
+      return Number(typeof orders === 'string' ? orders : orders?.start).toFixed(6);
+    };
+    expect([ordersIn('cautious'), ordersIn('expected'), ordersIn('hopeful')]).toEqual(['0.416667', '2.708333', '5.000000']);
+  });
+
+  it('leave all other differences as they are, and nothing is divided by nothing', () => {
+    const before = smallDecision({ versions: { cautious: { growth: '-1', streams: { other: { orders: '-5' } } } } });
+    expect(withOrdersBetween(before, 's', { least: '0', most: '0' }).versions).toEqual({
+      cautious: { growth: '-1', streams: { other: { orders: '-5' }, s: { orders: '0' } } },
+      hopeful: { streams: { s: { orders: '0' } } },
+    });
   });
 });

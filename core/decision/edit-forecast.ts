@@ -1,3 +1,4 @@
+import { decimal } from '../amount/decimal';
 import type { Forecast, Series, Stream } from '../decision-file/forecast-schema';
 import type { Decision } from './decision-schema';
 
@@ -72,3 +73,30 @@ export function withStreamMonthSet(stream: Stream, month: string, value: string 
     ? { ...stream, subscribers: { ...subscribers, joins: withMonthSet(subscribers.joins, month, value) } }
     : { ...stream, orders: withMonthSet(stream.orders, month, value) };
 }
+
+/**
+ * A decision in which a stream's orders lie between two figures a month: the middle is expected, the ends are the
+ * cautious and the hopeful version.
+ */
+export function withOrdersBetween(
+  decision: Decision,
+  id: string,
+  { least, most }: { readonly least: string; readonly most: string },
+): Decision {
+  const middle = decimal(least).plus(most).div(2);
+  const apart = (end: string) => decimal(end).div(middle).minus(1).times(100).toDecimalPlaces(DIFFERENCE_PLACES).toFixed();
+  const versions = decision.versions ?? {};
+  const differing = (version: 'cautious' | 'hopeful', end: string) => {
+    const { streams, ...all } = versions[version] ?? {};
+    return { ...all, streams: { ...streams, [id]: { ...streams?.[id], orders: middle.isZero() ? '0' : apart(end) } } };
+  };
+  return {
+    ...withForecast(decision, (forecast) =>
+      withStream(forecast, id, (one) => ({ ...one, orders: withSeries(one.orders, { start: middle.toFixed() }) })),
+    ),
+    versions: { ...versions, cautious: differing('cautious', least), hopeful: differing('hopeful', most) },
+  };
+}
+
+/** So exactly a difference gives the end of a range again. */
+const DIFFERENCE_PLACES = 10;

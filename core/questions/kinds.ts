@@ -14,6 +14,7 @@ import { lookAtOffers } from '../what-if/offers';
 import { payingAhead } from '../what-if/paying-ahead';
 import type { RoutePlanner } from '../what-if/route-plan';
 import { scenarioOutcome } from '../what-if/scenarios';
+import { stepsUp } from '../what-if/steps-up';
 import { turnsIt, type Varied } from '../what-if/turns-it';
 
 /** A decision that questions are asked about; what several of them need is prepared once. */
@@ -44,6 +45,7 @@ export const QUESTION_KINDS = {
   map: { begin: ({ file }, asked: { readonly x: MapAxis; readonly y: MapAxis }) => mapInPieces(file, asked) },
   route: atOnce(({ planner }, { moving }: { readonly moving: MovingCosts }) => planner().plan(moving)),
   turns: atOnce(({ file }, { varied }: { readonly varied: readonly Varied[] }) => turnsIt(file, varied)),
+  steps: atOnce(({ file }, _asked: object) => stepsUp(file)),
   paying: atOnce(({ file }, _asked: object) => payingAhead(file)),
   offers: atOnce(({ file }, { off }: { readonly off: readonly string[] }) => lookAtOffers(file, off)),
   investment: atOnce(({ file }, { investment }: { readonly investment: Investment }) => judgeInvestment(file, investment)),
