@@ -24,8 +24,8 @@ export default function Sales() {
       <p className="quiet">
         Two figures are enough: orders in a usual month, and what a customer pays on average. Everything else refines them.
       </p>
-      {forecast.streams.map((stream) => (
-        <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} />
+      {forecast.streams.map((stream, index) => (
+        <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} isFirst={index === 0} />
       ))}
       <p>
         <Button onClick={add}>Something else is sold too</Button>

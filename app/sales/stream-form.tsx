@@ -23,8 +23,17 @@ const AMOUNT = { least: 0, most: 1e9 };
 const AMOUNT_OF_ORDERS = { ...AMOUNT, wanted: 'a number of orders' };
 const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
 
+interface StreamFormProps {
+  stream: Stream;
+  currency: string;
+  /** Whether it is the only one. */
+  only: boolean;
+  /** What can be typed is told once. */
+  isFirst: boolean;
+}
+
 /** One stream of expected sales: two figures first, the rest on request. */
-export function StreamForm({ stream, currency, only }: { stream: Stream; currency: string; only: boolean }) {
+export function StreamForm({ stream, currency, only, isFirst }: StreamFormProps) {
   const edits = useEdits();
   const { id } = stream;
   const name = stream.label || 'this stream';
@@ -113,7 +122,7 @@ export function StreamForm({ stream, currency, only }: { stream: Stream; currenc
             value={orders.start}
             range={AMOUNT_OF_ORDERS}
             reader={readTypedRate}
-            hint="or as you know it: 30 a year, 8 a week, 5 to 60 a year"
+            hint={isFirst ? 'or as you know it: 30 a year, 8 a week, 5 to 60 a year' : undefined}
             onChange={(start, typed, isLeft) => {
               const read = readTypedRate(typed, AMOUNT_OF_ORDERS);
               if (isLeft && read.ok && read.between) between(read.between);

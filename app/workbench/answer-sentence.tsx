@@ -12,7 +12,7 @@ import { candidateColour } from '../components/candidate-tag';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
 import type { HeldBack, Obstacle } from '#core/assembly/assemble';
-import { BackInView, BestWay, UnseenBest } from './best-way';
+import { BackInView, BestWay, MisleadingOtherwise, UnseenBest } from './best-way';
 import { obstacleWords } from './obstacle-words';
 import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
@@ -55,6 +55,7 @@ export function AnswerSentence() {
       <BackInView />
       <OtherMeasure />
       <BestWay />
+      <MisleadingOtherwise />
     </p>
   );
 }

@@ -7,6 +7,7 @@ import { useWriter } from '../locale/locale';
 import { ConsiderAgain } from '../line-up/set-aside';
 import { useEdits } from './use-edits';
 import { wayWords } from '../proposals/way-ahead';
+import { caveatWords } from './caveat-words';
 import { useLevel, useWorkbench, useWorked } from './workbench-context';
 
 /** A way with moves that costs less than the one that costs least throughout: told beside it, so that the first sentence is no wrong answer. */
@@ -76,4 +77,16 @@ export function BackInView() {
       <ConsiderAgain offer={back.offer} />
     </>
   );
+}
+
+/** What would make the first sentence mislead: payments counted the other way, or a special offer that decides it. */
+export function MisleadingOtherwise() {
+  const { state } = useWorkbench();
+  const { scale, priced } = useLevel();
+  const { judged, isJudging } = useWorked();
+  const write = useWriter();
+  if (scale !== 1 || isJudging || !judged) return null;
+  const nameOf = (id: string | null) => state.workbench.decision.candidates.find((one) => one.id === id)?.label ?? 'nobody';
+  const words = caveatWords(judged.caveats, nameOf, write, COMPARED_WORDS[priced.lineUp.by]);
+  return words === '' ? null : <> {words}</>;
 }

@@ -54,7 +54,10 @@ describe('asking a worker', () => {
     asker.about(workbench('two'));
     all[0]?.answer(problem(1));
     all[0]?.answer({ number: 2, proposals: { vendors: [], pair: null } });
-    all[0]?.answer({ number: 2, judged: { questions: [], firstPlaces: [], unseen: null, comingBack: null } });
+    all[0]?.answer({
+      number: 2,
+      judged: { questions: [], firstPlaces: [], unseen: null, comingBack: null, caveats: { otherBasis: null, offer: null } },
+    });
     all[0]?.answer(problem(3));
     expect(heard).toEqual(['two: more', 'two: more']);
   });

@@ -72,7 +72,7 @@ describe('orders between two figures', () => {
       const orders = inVersion(decision.forecast, differencesOf(decision.versions, version)).streams[0]?.orders;
       return Number(typeof orders === 'string' ? orders : orders?.start).toFixed(6);
     };
-    expect([ordersIn('cautious'), ordersIn('expected'), ordersIn('hopeful')]).toEqual(['0.416667', '2.708333', '5.000000']);
+    expect([ordersIn('cautious'), ordersIn('expected'), ordersIn('hopeful')]).toEqual(['0.416667', '2.710000', '5.000000']);
   });
 
   it('leave all other differences as they are, and nothing is divided by nothing', () => {

@@ -83,7 +83,7 @@ export function withOrdersBetween(
   id: string,
   { least, most }: { readonly least: string; readonly most: string },
 ): Decision {
-  const middle = decimal(least).plus(most).div(2);
+  const middle = decimal(least).plus(most).div(2).toDecimalPlaces(MIDDLE_PLACES);
   const apart = (end: string) => decimal(end).div(middle).minus(1).times(100).toDecimalPlaces(DIFFERENCE_PLACES).toFixed();
   const versions = decision.versions ?? {};
   const differing = (version: 'cautious' | 'hopeful', end: string) => {
@@ -97,6 +97,9 @@ export function withOrdersBetween(
     versions: { ...versions, cautious: differing('cautious', least), hopeful: differing('hopeful', most) },
   };
 }
+
+/** The middle is a guess; it is told with so many places. */
+const MIDDLE_PLACES = 2;
 
 /** So exactly a difference gives the end of a range again. */
 const DIFFERENCE_PLACES = 10;

@@ -6,6 +6,7 @@ import { fits } from '../fit/fit';
 import { type FirstPlaces, firstPlaces } from '../fit/stability';
 import { usableRows } from '../fit/usable-rows';
 import type { DecisionProposals } from '../proposals/decision-proposals';
+import { type Caveats, caveatsOf } from './caveats';
 import { comingBack, type ComingBack } from '../proposals/coming-back';
 import { withFollowed } from '../proposals/followed';
 import { unseenBest, type UnseenBest } from '../proposals/unseen-best';
@@ -26,6 +27,7 @@ export interface Judged {
   readonly unseen: UnseenBest | null;
   /** A vendor set aside that would be the best by now; null for none. */
   readonly comingBack: ComingBack | null;
+  readonly caveats: Caveats;
 }
 
 /** What is to find out and how stable the fit is; candidates that follow a proposal are judged as it is now. */
@@ -39,5 +41,6 @@ export function judge(workbench: Workbench, proposals: DecisionProposals): Judge
     firstPlaces: firstPlaces(usableRows(table, priced)),
     unseen: unseenBest(live, proposals),
     comingBack: comingBack(live, proposals),
+    caveats: caveatsOf(live, priced),
   };
 }

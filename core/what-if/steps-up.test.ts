@@ -62,6 +62,14 @@ describe('the next plan up', () => {
     expect(stepsUp(file).map(({ from, to, plan: more }) => [from.candidate, to.candidate, more])).toEqual([['C', 'D', '260.00']]);
   });
 
+  it('leaves out a step to a plan that somebody put together with something else', () => {
+    const candidates = [
+      { id: 'A', label: 'small', plans: [{ plan: 'small', term: 'm' }] },
+      { id: 'C', label: 'big', plans: [{ plan: 'big', term: 'm' }], extras: [{ label: 'Designer', amount: '4000', months: 0 }] },
+    ];
+    expect(stepsUp(ladder([plan('small', '10', '5'), plan('big', '30', '2')], candidates))).toEqual([]);
+  });
+
   it('names what is added, needed things first, and which limits are raised', () => {
     const small = plan('small', '10', '5', {
       limits: { staff: '1', products: '100', orders: '500' },

@@ -2,6 +2,7 @@ import { decimal, type Decimal, sum } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import type { CandidateResult } from '../comparison/candidate-result';
 import { priceDecision, type PricedDecision } from '../comparison/decision-result';
+import type { Candidate } from '../decision-file/candidate-schema';
 import type { Offer, Plan } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import type { Bucket } from '../pricing/ledger-line';
@@ -38,7 +39,7 @@ export interface StepEnd {
 }
 
 const FEES: readonly Bucket[] = ['payment', 'transaction'];
-const PLAN: readonly Bucket[] = ['plan', 'once', 'credit'];
+const PLAN: readonly Bucket[] = ['plan', 'credit'];
 
 /**
  * Every step up the ladders of the vendors, from each plan to the next dearer one, each plan at its best candidate: what
@@ -52,7 +53,7 @@ export function stepsUp(file: DecisionFile): StepUp[] {
     const ladder = ladderOf(offer, priced);
     return ladder.slice(1).flatMap((to, index) => {
       const from = ladder[index];
-      return from ? [stepOf(offer, from, to, { file, pairs, wanted })] : [];
+      return from && isAlikeBeside(from, to) ? [stepOf(offer, from, to, { file, pairs, wanted })] : [];
     });
   });
   return steps.sort((a, b) => Number(b.to.usable) - Number(a.to.usable) || decimal(a.total).cmp(b.total));
@@ -60,6 +61,7 @@ export function stepsUp(file: DecisionFile): StepUp[] {
 
 interface Rung {
   readonly plan: Plan;
+  readonly candidate: Candidate;
   readonly result: CandidateResult;
 }
 
@@ -68,12 +70,16 @@ function ladderOf({ plans }: Offer, { candidates }: PricedDecision): Rung[] {
   const rungs = plans.flatMap((plan): Rung[] => {
     const own = candidates
       .filter(({ candidate }) => candidate.plans.length === 1 && candidate.plans[0]?.plan === plan.id)
-      .map(({ result }) => result)
-      .filter(({ unknown }) => unknown.length === 0)
-      .sort((a, b) => Number(b.usable) - Number(a.usable) || decimal(a.total).cmp(b.total));
-    return own[0] ? [{ plan, result: own[0] }] : [];
+      .filter(({ result }) => result.unknown.length === 0)
+      .sort((a, b) => Number(b.result.usable) - Number(a.result.usable) || decimal(a.result.total).cmp(b.result.total));
+    return own[0] ? [{ plan, candidate: own[0].candidate, result: own[0].result }] : [];
   });
   return rungs.sort((a, b) => ofBuckets(a.result, PLAN).cmp(ofBuckets(b.result, PLAN)));
+}
+
+/** Whether both take the same beside the plan: a theme or a designer on one side alone would be taken for the plan's price. */
+function isAlikeBeside(from: Rung, to: Rung): boolean {
+  return JSON.stringify(from.candidate.extras ?? []) === JSON.stringify(to.candidate.extras ?? []);
 }
 
 function ofBuckets({ buckets }: CandidateResult, which: readonly Bucket[]): Decimal {

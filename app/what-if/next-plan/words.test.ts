@@ -69,10 +69,13 @@ describe('the next plan up, in words', () => {
   });
 
   it('counts those that pay for themselves', () => {
-    expect(stepsSentence([step({ total: '5' })])).toBe('Of 1 step to a dearer plan none pays for itself at your sales.');
-    expect(stepsSentence([step(), step({ total: '5' }), step()])).toBe('Of 3 steps to a dearer plan 2 pay for themselves at your sales.');
+    const dear = step({ total: '5' });
+    expect(stepsSentence([dear])).toBe('The one step to a dearer plan does not pay for itself at your sales.');
+    expect(stepsSentence([dear, dear])).toBe('None of the 2 steps to a dearer plan pays for itself at your sales.');
+    expect(stepsSentence([step(), dear, step()])).toBe('2 of 3 steps to a dearer plan pay for themselves at your sales.');
+    expect(stepsSentence([step(), step()])).toBe('All 2 steps to a dearer plan pay for themselves at your sales.');
     expect(stepsSentence([step({ to: { ...end('B', 'Grow'), usable: false } }), step()])).toBe(
-      'Of 2 steps to a dearer plan 1 pays for itself at your sales.',
+      '1 of 2 steps to a dearer plan pays for itself at your sales.',
     );
   });
 });

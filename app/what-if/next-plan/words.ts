@@ -1,6 +1,5 @@
 import { nearestPoint } from '#core/what-if/break-evens';
 import type { StepUp } from '#core/what-if/steps-up';
-import { counted } from '#core/wording/counted';
 import { featureWords } from '#core/wording/need-words';
 import type { Writer } from '../../locale/writer';
 
@@ -51,6 +50,8 @@ export function paysWords({ from, to, pair }: Pick<StepUp, 'from' | 'to' | 'pair
 /** How many steps there are, and how many of them cost less in all. */
 export function stepsSentence(steps: readonly StepUp[]): string {
   const paying = steps.filter(({ from, to, total }) => from.usable && to.usable && Number(total) < 0).length;
-  if (paying === 0) return `Of ${counted(steps.length, 'step')} to a dearer plan none pays for itself at your sales.`;
-  return `Of ${counted(steps.length, 'step')} to a dearer plan ${paying} ${paying === 1 ? 'pays' : 'pay'} for ${paying === 1 ? 'itself' : 'themselves'} at your sales.`;
+  if (steps.length === 1) return `The one step to a dearer plan ${paying === 1 ? 'pays' : 'does not pay'} for itself at your sales.`;
+  if (paying === 0) return `None of the ${steps.length} steps to a dearer plan pays for itself at your sales.`;
+  const which = paying === steps.length ? `All ${paying}` : `${paying} of ${steps.length}`;
+  return `${which} steps to a dearer plan ${paying === 1 ? 'pays for itself' : 'pay for themselves'} at your sales.`;
 }
