@@ -7,6 +7,6 @@ export default defineConfig({
     // Test files share what they load: twice as quick; none may leave anything changed behind.
     isolate: false,
     testTimeout: 60_000,
-    setupFiles: ['scripts/property-seed.ts'],
+    setupFiles: ['scripts/test-setup.ts'],
   },
 });

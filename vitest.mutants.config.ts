@@ -9,6 +9,6 @@ export default defineConfig({
     environment: 'node',
     isolate: false,
     testTimeout: 60_000,
-    setupFiles: ['scripts/property-seed.ts'],
+    setupFiles: ['scripts/test-setup.ts'],
   },
 });

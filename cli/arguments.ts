@@ -36,6 +36,6 @@ export function readArguments(args: readonly string[]): Asked | { problem: strin
     } else if (word.startsWith('--')) return { problem: `${word} is not known.\n${USAGE}` };
     else files.push(word);
   }
-  if (files.length === 0 && !schema) return { problem: `A file is wanted.\n${USAGE}` };
+  if (files.length === 0 && !schema) return { problem: `Name a file.\n${USAGE}` };
   return { files, table, explain, schema };
 }

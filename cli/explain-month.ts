@@ -13,8 +13,7 @@ export function explainMonth(file: DecisionFile, candidate: string, month: strin
   const decision = priceDecision(file);
   const { candidates, result } = decision;
   const priced = candidates.find((one) => one.result.id === candidate);
-  if (!priced)
-    throw new RangeError(`there is no candidate ${candidate}; one of ${candidates.map((one) => one.result.id).join(', ')} is wanted`);
+  if (!priced) throw new RangeError(`there is no candidate ${candidate}; use one of ${candidates.map((one) => one.result.id).join(', ')}`);
   const index = result.months.indexOf(month);
   if (index < 0) throw new RangeError(`${month} is outside the horizon, which runs from ${result.months[0]} to ${result.months.at(-1)}`);
   const lines = priced.ledger.lines.filter((line) => line.month === index);

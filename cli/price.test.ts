@@ -39,7 +39,7 @@ describe('price', () => {
     expect(code).toBe(2);
     expect(out).toHaveLength(1);
     expect(problems).toEqual([
-      `${bad}: months: found 0; a whole number from 1 to 120 is wanted`,
+      `${bad}: months: found 0; use a whole number from 1 to 120`,
       `${bad}: surplus: found true; a field of this name is not defined here`,
     ]);
   });
@@ -70,7 +70,7 @@ describe('price', () => {
     [['--explain', 'A', '2031-07', LARKFELL], 2, '2031-07 is outside the horizon'],
     [['--explain', 'A'], 1, '--explain wants a candidate and a month'],
     [['--colour', LARKFELL], 1, '--colour is not known'],
-    [[], 1, 'A file is wanted'],
+    [[], 1, 'Name a file'],
     [['/nowhere/file.json'], 2, 'no such file'],
   ])('%j says what is wrong', (args, code, problem) => {
     const said = run(...args);

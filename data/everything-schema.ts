@@ -8,7 +8,7 @@ import { addressSchema, SETTINGS } from './settings';
 /** Marks a file with everything that an installation keeps. */
 export const EVERYTHING_FORMAT = 'venalis.everything';
 
-const time = z.iso.datetime({ error: 'a time such as 2027-01-15T10:00:00Z is wanted' });
+const time = z.iso.datetime({ error: 'use a time such as 2027-01-15T10:00:00Z' });
 const text = (most: number) => z.string().max(most);
 const revision = z.int().min(1).max(1_000_000_000);
 

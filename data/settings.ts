@@ -6,10 +6,10 @@ import type { Database } from './schema';
 /** An address that can be looked at: http or https, without a name and password in it. */
 export const addressSchema = z
   .string()
-  .max(500, 'an address of at most 500 characters is wanted')
+  .max(500, 'use an address of at most 500 characters')
   .refine(
     (text) => URL.canParse(text) && /^https?:$/.test(new URL(text).protocol) && new URL(text).username === '',
-    'an address that begins with http:// or https:// is wanted',
+    'use an address that begins with http:// or https://',
   );
 
 /** What is kept for all decisions. */
@@ -28,7 +28,7 @@ export const SETTINGS = {
     .array(
       z
         .string()
-        .regex(/^[a-z0-9.:[\]-]+:\d{1,5}$/i, 'a host with its port, such as 127.0.0.1:4180, is wanted')
+        .regex(/^[a-z0-9.:[\]-]+:\d{1,5}$/i, 'use a host with its port, such as 127.0.0.1:4180')
         .max(300),
     )
     .max(50),

@@ -68,11 +68,11 @@ test('a file that breaks the rules is refused with every problem, and nothing is
   await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'kites.json', mimeType: 'application/json', buffer });
   const preview = page.getByRole('region', { name: 'Import' });
   await expect(preview.getByRole('heading', { name: 'kites.json is not taken in: one thing is wrong with it' })).toBeVisible();
-  await expect(preview.getByRole('row', { name: /months 500 a whole number from 1 to 120 is wanted/ })).toBeVisible();
+  await expect(preview.getByRole('row', { name: /months 500 use a whole number from 1 to 120/ })).toBeVisible();
   await page
     .getByLabel(/Open a decision file/)
     .setInputFiles({ name: 'rubbish.json', mimeType: 'application/json', buffer: Buffer.from('<p>no</p>') });
-  await expect(preview.getByText('JSON is wanted')).toBeVisible();
+  await expect(preview.getByText('use JSON')).toBeVisible();
   await page.reload();
   await expect(page.locator('.decision-list li')).toHaveCount(1);
 });

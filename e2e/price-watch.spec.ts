@@ -153,7 +153,7 @@ test('pages that are away, slow, half-written or hostile leave the old prices wi
   const address = page.getByLabel('Address of Lanternroom');
   await address.fill('lanternroom');
   await address.press('Enter');
-  await expect(page.getByText('an address that begins with http:// or https:// is wanted')).toBeVisible();
+  await expect(page.getByText('use an address that begins with http:// or https://')).toBeVisible();
   await address.fill(demo.address);
   await address.press('Enter');
   await expect(row('Lanternroom')).toContainText('not looked at yet');

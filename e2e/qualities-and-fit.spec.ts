@@ -19,7 +19,7 @@ test('reviews are pulled to the average where there are few, and a score off its
   const panel = page.getByRole('complementary', { name: 'Quality' });
   await panel.getByRole('button', { name: 'Reviews from one more place' }).click();
   await panel.getByLabel('Score').last().fill('8.4');
-  await expect(panel.getByText('A score between 1 and 5 is wanted; 8.4 is off the scale.')).toBeVisible();
+  await expect(panel.getByText('Enter a score between 1 and 5; 8.4 is off the scale.')).toBeVisible();
   await panel.getByLabel('to', { exact: true }).last().fill('10');
   await expect(panel.getByText('is off the scale')).toHaveCount(0);
   await expect(panel.getByLabel('Score').last()).toHaveValue('8.4');

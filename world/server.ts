@@ -7,7 +7,7 @@ import { type Fault, FAULTS, frontPage, pricingPage, ratesFile } from './pages';
 export const FIRST_DAY = '2026-11-25';
 
 const MOST_FORM_BYTES = 2_000;
-const day = z.iso.date('a day such as 2027-01-15 is wanted');
+const day = z.iso.date('use a day such as 2027-01-15');
 const clockSchema = z.union([z.object({ to: day }), z.object({ days: z.coerce.number().int().min(1).max(3_650) })]);
 const faultSchema = z.object({ path: z.string().max(100), fault: z.enum(FAULTS) });
 
@@ -88,7 +88,7 @@ function trickle(response: ServerResponse): void {
 function change(world: World, path: string, form: Record<string, string>, response: ServerResponse): void {
   if (path === '/clock') {
     const asked = clockSchema.safeParse(form);
-    if (!asked.success) return plain(response, 400, 'to=DAY or days=N is wanted');
+    if (!asked.success) return plain(response, 400, 'use to=DAY or days=N');
     world.today =
       'to' in asked.data
         ? asked.data.to
@@ -96,7 +96,7 @@ function change(world: World, path: string, form: Record<string, string>, respon
     return back(response);
   }
   const asked = faultSchema.safeParse(form);
-  if (path !== '/faults' || !asked.success) return plain(response, 400, `path and fault (${FAULTS.join(', ')}) are wanted`);
+  if (path !== '/faults' || !asked.success) return plain(response, 400, `use path and fault (${FAULTS.join(', ')})`);
   world.faults[asked.data.path] = asked.data.fault;
   back(response);
 }

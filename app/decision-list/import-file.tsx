@@ -75,7 +75,7 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
           columns={[
             { head: 'Where', cell: ({ path }) => <code>{path || 'the file'}</code> },
             { head: 'Found', cell: ({ found }) => found },
-            { head: 'What is wanted', cell: ({ wanted }) => wanted },
+            { head: 'Use instead', cell: ({ wanted }) => wanted },
           ]}
         />
         {preview.problems.length > MOST_SHOWN && <p>And {preview.problems.length - MOST_SHOWN} more; the command line lists all.</p>}

@@ -11,10 +11,10 @@ import { price } from '../workbench/workbench-context';
 import type { Route } from './+types/calendar';
 
 const querySchema = z.object({
-  zone: z.string().max(60).refine(isTimeZone, 'a time zone such as Europe/Lisbon is wanted').optional(),
+  zone: z.string().max(60).refine(isTimeZone, 'use a time zone such as Europe/Lisbon').optional(),
   hour: z
     .string()
-    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'an hour such as 09:00 is wanted')
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'use an hour such as 09:00')
     .default('09:00'),
   only: z.string().max(300).optional(),
 });

@@ -184,7 +184,7 @@ function OwnDate({ onAdd, today }: { onAdd(on: string, what: string): void; toda
       <Button htmlType="submit">Add it</Button>
       {isWanted && what.trim() === '' && (
         <p className="field-problem" role="alert">
-          Nothing stands under “What”: what there is to do on that day is wanted.
+          Enter what to do on that day.
         </p>
       )}
     </form>

@@ -142,10 +142,10 @@ describe('what is sent to be saved', () => {
     expect(await readBody(post(JSON.stringify(whole)), saveRequestSchema)).toEqual({ value: whole });
     const wrong = { ...whole, decision: { ...decision, months: 500, currency: undefined } };
     expect(await readBody(post(JSON.stringify(wrong)), saveRequestSchema)).toEqual({
-      why: 'decision.currency: found nothing; a currency code such as EUR is wanted (and 1 more)',
+      why: 'decision.currency: found nothing; use a currency code such as EUR (and 1 more)',
     });
     expect(await readBody(post('not json'), stepRequestSchema)).toMatchObject({
-      why: expect.stringContaining('an object is wanted') as string,
+      why: expect.stringContaining('use an object') as string,
     });
   });
 
@@ -159,7 +159,7 @@ describe('what is sent to be saved', () => {
       },
     });
     expect(refusalOf(decision, [sheet('a')])).toBeNull();
-    expect(refusalOf(decision, [sheet('a'), sheet('b')])).toBe('offers[1].plans[0].id: found "same"; an id that is not used yet is wanted');
+    expect(refusalOf(decision, [sheet('a'), sheet('b')])).toBe('offers[1].plans[0].id: found "same"; use an id that is not used yet');
   });
 
   it('is kept although something cannot be priced yet', () => {

@@ -52,10 +52,10 @@ afterEach(() => vi.unstubAllGlobals());
 
 describe('what the browser keeps', () => {
   it('of half-typed text comes back once, as text that is not taken over yet', () => {
-    keepUnread('d', { other: { text: 'x', problem: 'a number is wanted', label: 'Other' } });
+    keepUnread('d', { other: { text: 'x', problem: 'use a number', label: 'Other' } });
     keepHalfTyped('d', { key: 'cell', text: '61.5', label: 'Plus, by the month', replaces: 'figure' });
     expect(leftUnread('d')).toEqual([
-      ['other', { text: 'x', problem: 'a number is wanted', label: 'Other' }],
+      ['other', { text: 'x', problem: 'use a number', label: 'Other' }],
       ['cell', { text: '61.5', label: 'Plus, by the month', replaces: 'figure', problem: 'Typed, and not taken over yet.' }],
     ]);
     expect(leftUnread('d').map(([key]) => key)).toEqual(['other']);

@@ -45,7 +45,7 @@ describe('placesOf', () => {
       'line-up': '! nothing to choose yet',
     });
     const withoutRates = withDecision(workbench, ({ rates: _rates, ...decision }) => decision);
-    expect(holds(withoutRates)).toMatchObject({ frame: '! a rate is wanted' });
+    expect(holds(withoutRates)).toMatchObject({ frame: '! exchange rate missing' });
   });
 });
 

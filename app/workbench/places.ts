@@ -32,7 +32,7 @@ const full = (holds: string): Holding => ({ holds, lacks: false });
 const HOLDS = {
   frame({ workbench: { decision }, priced: { heldBack } }) {
     const rateMissing = heldBack.some(({ obstacle }) => obstacle.kind === 'rate');
-    return { holds: rateMissing ? 'a rate is wanted' : `${decision.months} months, ${decision.currency}`, lacks: rateMissing };
+    return { holds: rateMissing ? 'exchange rate missing' : `${decision.months} months, ${decision.currency}`, lacks: rateMissing };
   },
   sales({ workbench: { decision }, priced: { average }, write }) {
     if (Number(average.sales) === 0) return { holds: 'nothing yet', lacks: true };

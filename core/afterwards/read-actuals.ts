@@ -34,7 +34,7 @@ export function readActuals(text: string): ActualsReading {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' });
   const [head, ...lines] = data;
   if (!head || lines.length === 0)
-    return { actuals: {}, problems: ['There is no table here: a line with the names of its columns and lines below it are wanted.'] };
+    return { actuals: {}, problems: ['There is no table here. Start with a line of column names, and put the months below it.'] };
   if (lines.length > MOST_LINES) return { actuals: {}, problems: [`There are ${lines.length} lines; at most ${MOST_LINES} are read.`] };
   const plain = head.map((name) =>
     name
@@ -52,7 +52,7 @@ export function readActuals(text: string): ActualsReading {
     return {
       actuals: {},
       problems: [
-        `A column “month” and at least one of “orders”, “sales”, “fees”, “plan”, “other” are wanted; the table has ${head.map((name) => `“${name}”`).join(', ')}.`,
+        `Use a column “month” and at least one of “orders”, “sales”, “fees”, “plan”, “other”; the table has ${head.map((name) => `“${name}”`).join(', ')}.`,
       ],
     };
   const isListOfOrders =
@@ -64,7 +64,7 @@ export function readActuals(text: string): ActualsReading {
   lines.forEach((line, index) => {
     const where = `Line ${index + 2}`;
     const month = monthIn(line[months] ?? '');
-    if (!month) return problems.push(`${where}: “${line[months] ?? ''}” is no month; 2027-03 or 2027-03-14 is wanted.`);
+    if (!month) return problems.push(`${where}: “${line[months] ?? ''}” is not a month; use 2027-03 or 2027-03-14.`);
     const own: ActualMonth = { ...actuals[month] };
     for (const { what, at } of figures) {
       const cell = (line[at] ?? '').trim();
@@ -74,7 +74,7 @@ export function readActuals(text: string): ActualsReading {
         own[what] = decimal(own[what] ?? '0')
           .plus(typed.value)
           .toFixed();
-      else problems.push(`${where}: ${typed.problem}`);
+      else problems.push(`${where}: ${typed.problem.startsWith('“') ? '' : `“${cell}” is out of range. `}${typed.problem}`);
     }
     if (isListOfOrders)
       own.orders = decimal(own.orders ?? '0')

@@ -24,7 +24,7 @@ describe('readTypedNumber', () => {
 
   it.each(['', 'abc', '1e5', '1,2,3', '12.34.56', '--1', 'Infinity', 'NaN', '1,23,456'])('refuses %j and says what is wanted', (typed) => {
     const read = readTypedNumber(typed, range);
-    expect(read).toMatchObject({ ok: false, problem: expect.stringContaining('an amount in EUR is wanted') as string });
+    expect(read).toMatchObject({ ok: false, problem: expect.stringContaining('Enter an amount in EUR') as string });
   });
 
   it('asks rather than guesses where a separator can be of thousands or of decimals', () => {
@@ -37,6 +37,15 @@ describe('readTypedNumber', () => {
     expect(readTypedNumber('100,01', share)).toMatchObject({ ok: false });
     expect(readTypedNumber('-0.01', share)).toMatchObject({ ok: false });
     expect(readTypedNumber('2.5', { whole: true, wanted: 'a number of payments' })).toMatchObject({ ok: false });
+  });
+
+  it.each([
+    [{ wanted: 'a percentage', least: 0, most: 100 }, 'Enter a percentage from 0 to 100.'],
+    [{ wanted: 'a percentage from 0 to 100', least: 0, most: 100 }, 'Enter a percentage from 0 to 100.'],
+    [{ wanted: 'hours', least: 201 }, 'Enter hours, 201 or more.'],
+    [{ wanted: 'days', most: 90 }, 'Enter days, at most 90.'],
+  ])('says what to enter instead of 200: %j', (bounds, problem) => {
+    expect(readTypedNumber('200', bounds)).toEqual({ ok: false, problem });
   });
 
   it('reads every decimal the same with point and comma', () => {

@@ -5,7 +5,7 @@ export type TypedNumber = { ok: true; value: string } | { ok: false; problem: st
 export interface NumberRange {
   least?: number;
   most?: number;
-  /** What is wanted, as it completes "… is wanted", such as "an amount in EUR". */
+  /** What to type, as it completes "Enter …", such as "an amount in EUR". */
   wanted: string;
   /** Whether only whole numbers make sense. */
   whole?: boolean;
@@ -27,9 +27,9 @@ const REPEATED_GROUPS = /^(-?)(\d{1,3}(?:([.,])\d{3})(?:\3\d{3})+)$/;
  */
 export function readTypedNumber(text: string, range: NumberRange): TypedNumber {
   const typed = text.trim();
-  if (typed === '') return refuse(`Empty: ${range.wanted} is wanted.`);
+  if (typed === '') return refuse(`Enter ${range.wanted}.`);
   const plain = plainDecimal(typed);
-  if (plain === null) return refuse(`“${typed}” is not a number: ${range.wanted} is wanted.`);
+  if (plain === null) return refuse(`“${typed}” is not a number. Enter ${range.wanted}.`);
   if (plain === AMBIGUOUS) {
     const digits = typed.replace(/[.,]/, '');
     return refuse(`“${typed}” can be read two ways: write ${digits} or ${typed.replace(',', '.')}0.`);
@@ -39,12 +39,17 @@ export function readTypedNumber(text: string, range: NumberRange): TypedNumber {
 
 function inRange(plain: string, range: NumberRange): TypedNumber {
   const value = Number(plain);
-  if (range.whole && !Number.isInteger(value)) return refuse(`A whole number is wanted: ${range.wanted}.`);
-  if (range.least !== undefined && value < range.least)
-    return refuse(`${plain} is too little: ${range.wanted}, ${range.least} or more, is wanted.`);
-  if (range.most !== undefined && value > range.most)
-    return refuse(`${plain} is too much: ${range.wanted}, at most ${range.most}, is wanted.`);
+  if (range.whole && !Number.isInteger(value)) return refuse(`Enter a whole number: ${range.wanted}.`);
+  const isWithin = (range.least === undefined || value >= range.least) && (range.most === undefined || value <= range.most);
+  if (!isWithin) return refuse(`Enter ${boundedWords(range)}.`);
   return { ok: true, value: plain };
+}
+
+/** What to type with its bounds, unless it names them itself. */
+function boundedWords({ wanted, least = -Infinity, most = Infinity }: NumberRange): string {
+  if (/\d/.test(wanted)) return wanted;
+  if (least === -Infinity) return `${wanted}, at most ${most}`;
+  return most === Infinity ? `${wanted}, ${least} or more` : `${wanted} from ${least} to ${most}`;
 }
 
 const AMBIGUOUS = Symbol('can be read two ways');

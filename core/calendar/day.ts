@@ -23,7 +23,7 @@ export function daysBetween(from: string, to: string): number {
 /** Days since 1 March of the year 0: years that begin in March have their leap day last. */
 function dayNumber(day: string): number {
   const match = DAY.exec(day);
-  if (!match) throw new RangeError(`“${day}” is not a day; YYYY-MM-DD is wanted`);
+  if (!match) throw new RangeError(`“${day}” is not a day; use YYYY-MM-DD`);
   const [month, ordinal] = [(Number(match[2]) + 9) % 12, Number(match[3])];
   const year = Number(match[1]) - (month >= 10 ? 1 : 0);
   return (

@@ -49,6 +49,6 @@ export function monthOfYear(month: Month): number {
 
 function parts(month: Month): [year: number, ordinal: number] {
   const match = MONTH_PATTERN.exec(month);
-  if (!match) throw new RangeError(`“${month}” is not a month; YYYY-MM is wanted`);
+  if (!match) throw new RangeError(`“${month}” is not a month; use YYYY-MM`);
   return [Number(match[1]), Number(match[2])];
 }

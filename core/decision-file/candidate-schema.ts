@@ -21,7 +21,7 @@ export const planEntrySchema = z.strictObject({
   plan: slug,
   term: slug,
   extraMonths: wholeNumber(0, 1200).optional(),
-  streams: z.array(slug).min(1, 'at least one stream is wanted').optional(),
+  streams: z.array(slug).min(1, 'use at least one stream').optional(),
   takesPayments: z.boolean().optional(),
 });
 
@@ -29,7 +29,7 @@ export const planEntrySchema = z.strictObject({
 export const candidateSchema = z.strictObject({
   id: slug,
   label,
-  plans: z.array(planEntrySchema).min(1, 'at least one plan is wanted'),
+  plans: z.array(planEntrySchema).min(1, 'use at least one plan'),
   addons: z.array(z.strictObject({ addon: slug, term: slug.optional(), count: wholeNumber(1, 10_000).optional() })).optional(),
   payments: paymentsSchema.optional(),
   extras: z.array(extraSchema).optional(),

@@ -21,7 +21,7 @@ export const seriesSchema = z.union([
     start: amount,
     growth: growth.optional(),
     add: signedDecimal.optional(),
-    season: z.array(amount).length(12, 'twelve factors, January first, are wanted').optional(),
+    season: z.array(amount).length(12, 'use twelve factors, January first').optional(),
     set: z.record(monthField, amount).optional(),
   }),
 ]);
@@ -49,7 +49,7 @@ export const streamSchema = z.strictObject({
   salesTax: amount.optional(),
   margin: share.optional(),
   cards: z.record(slug, share).optional(),
-  orderSizes: z.array(orderSizeSchema).min(1, 'at least one size is wanted').optional(),
+  orderSizes: z.array(orderSizeSchema).min(1, 'use at least one size').optional(),
 });
 
 /** A further quantity: a series, or so many per order, sale, subscriber or other quantity. */

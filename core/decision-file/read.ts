@@ -41,7 +41,7 @@ export function readDecisionText(text: string): DecisionFile {
  */
 export function parseDocument(text: string): unknown {
   if (text.length > LONGEST_FILE)
-    throw new RefusedFileError([{ path: '', found: `${text.length} characters`, wanted: `at most ${LONGEST_FILE} are wanted` }]);
+    throw new RefusedFileError([{ path: '', found: `${text.length} characters`, wanted: `use at most ${LONGEST_FILE}` }]);
   return parseJson(text);
 }
 
@@ -50,6 +50,6 @@ function parseJson(text: string): unknown {
     return JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
     const reason = error instanceof Error ? error.message.slice(0, 120) : 'it ends early';
-    throw new RefusedFileError([{ path: '', found: `a text that is not JSON (${reason})`, wanted: 'JSON is wanted' }]);
+    throw new RefusedFileError([{ path: '', found: `a text that is not JSON (${reason})`, wanted: 'use JSON' }]);
   }
 }

@@ -34,7 +34,7 @@ export function referenceProblems(file: DecisionFile): Problem[] {
 
 function checkCurrencies(file: DecisionFile, check: Checker): void {
   const has = (code: string) => code === file.currency || Object.hasOwn(file.rates ?? {}, code);
-  const wanted = (code: string) => `a rate for ${code} in rates is wanted, or another currency`;
+  const wanted = (code: string) => `use a rate for ${code} in rates, or another currency`;
   const need = (code: string | undefined, path: PropertyKey[]) => {
     if (code !== undefined && !has(code)) check.problem(path, wanted(code));
   };
@@ -58,24 +58,23 @@ function checkForecast(forecast: Forecast, check: Checker): void {
   forecast.streams.forEach((stream, index) => {
     const path = ['forecast', 'streams', index];
     const subscription = stream.kind === 'subscription';
-    if (subscription && !stream.subscribers) check.problem([...path, 'subscribers'], 'subscribers are wanted');
+    if (subscription && !stream.subscribers) check.problem([...path, 'subscribers'], 'add subscribers');
     if (subscription && stream.orders !== undefined) check.problem([...path, 'orders'], 'a subscription has subscribers instead of orders');
-    if (!subscription && stream.orders === undefined) check.problem([...path, 'orders'], 'orders are wanted');
+    if (!subscription && stream.orders === undefined) check.problem([...path, 'orders'], 'add orders');
     if (!subscription && stream.subscribers) check.problem([...path, 'subscribers'], 'only a subscription has subscribers');
-    if (stream.cards && !sharesAddUp(Object.values(stream.cards)))
-      check.problem([...path, 'cards'], 'shares that add up to 100 are wanted');
+    if (stream.cards && !sharesAddUp(Object.values(stream.cards))) check.problem([...path, 'cards'], 'use shares that add up to 100');
     if (stream.orderSizes && !sharesAddUp(stream.orderSizes.map((size) => size.share)))
-      check.problem([...path, 'orderSizes'], 'shares that add up to 100 are wanted');
+      check.problem([...path, 'orderSizes'], 'use shares that add up to 100');
   });
   const drivers = forecast.drivers ?? {};
   for (const [id, driver] of Object.entries(drivers)) {
     const path = ['forecast', 'drivers', id];
-    if (RESERVED_QUANTITIES.includes(id)) check.problem(path, 'another name is wanted: this quantity exists by itself');
+    if (RESERVED_QUANTITIES.includes(id)) check.problem(path, 'use another name: this quantity exists by itself');
     if (typeof driver !== 'object' || !('per' in driver)) continue;
     const other = Object.hasOwn(drivers, driver.per) ? drivers[driver.per] : undefined;
     const isSeries = other !== undefined && (typeof other === 'string' || !('per' in other));
     const builtIn = RESERVED_QUANTITIES.includes(driver.per) || (driver.per === 'subscribers' && other === undefined);
-    if (!builtIn && !isSeries) check.problem([...path, 'per'], 'orders, sales, subscribers or a quantity that is a series is wanted');
+    if (!builtIn && !isSeries) check.problem([...path, 'per'], 'use orders, sales, subscribers or a quantity that is a series');
     if (driver.streams && !builtIn) check.problem([...path, 'streams'], 'only orders, sales and subscribers have streams');
     driver.streams?.forEach((id, index) => check.exists(id, streamIds, [...path, 'streams', index], 'stream'));
   }
@@ -120,7 +119,7 @@ function checkPriceSheets(file: DecisionFile, check: Checker): void {
   });
   file.processors?.forEach((processor, p) => {
     collect(processor.charges, ['processors', p]);
-    if (processor.id === 'own') check.problem(['processors', p, 'id'], '"own" means the platform itself; another id is wanted');
+    if (processor.id === 'own') check.problem(['processors', p, 'id'], '"own" means the platform itself; use another id');
   });
   check.unique(offerIds.map((id, index) => [id, ['offers', index, 'id']]));
   check.unique((file.processors ?? []).map((processor, index) => [processor.id, ['processors', index, 'id']]));
@@ -169,10 +168,10 @@ function checkCandidate(sold: Sold, candidate: Candidate, path: PropertyKey[], c
     const found = sold.addons.get(used.addon);
     const at = [...path, 'addons', index];
     if (!found) return check.exists(used.addon, sold.addonIds, [...at, 'addon'], 'add-on');
-    if (used.term === undefined && found.terms.size > 0) check.problem([...at, 'term'], 'a term of this add-on is wanted');
+    if (used.term === undefined && found.terms.size > 0) check.problem([...at, 'term'], 'use a term of this add-on');
     if (used.term !== undefined) check.exists(used.term, found.terms, [...at, 'term'], 'term of this add-on');
     if (found.worksWith && !found.worksWith.some((id) => offersUsed.has(id)))
-      check.problem([...at, 'addon'], 'an add-on that works with a plan of this candidate is wanted');
+      check.problem([...at, 'addon'], 'use an add-on that works with a plan of this candidate');
   });
   checkPayments(sold, candidate, path, check);
 }
@@ -183,7 +182,7 @@ function checkStreams(streams: ReadonlySet<string>, { plans, lift }: Candidate, 
     entry.streams?.forEach((id, place) => check.exists(id, streams, [...path, 'plans', index, 'streams', place], 'stream')),
   );
   const handled = new Set(plans.flatMap((entry) => entry.streams ?? [...streams]));
-  for (const id of streams) if (!handled.has(id)) check.problem([...path, 'plans'], `a plan that handles the stream ${id} is wanted`);
+  for (const id of streams) if (!handled.has(id)) check.problem([...path, 'plans'], `use a plan that handles the stream ${id}`);
   checkLift(streams, lift, path, check);
 }
 
@@ -216,7 +215,7 @@ function checkQuestions(file: DecisionFile, check: Checker): void {
   check.unique((file.route?.candidates ?? []).map((id, index) => [id, ['route', 'candidates', index]]));
   for (const question of ['breakEven', 'cheapestAt'] as const) {
     const asked = file[question];
-    if (asked && new Decimal(asked.from ?? '0.05').gte(asked.to ?? '20')) check.problem([question, 'to'], 'a scale above from is wanted');
+    if (asked && new Decimal(asked.from ?? '0.05').gte(asked.to ?? '20')) check.problem([question, 'to'], 'use a scale above from');
   }
 }
 

@@ -34,7 +34,7 @@ export const questionFields = {
   cheapestAt: z.strictObject(scaleRange).optional(),
   route: z
     .strictObject({
-      candidates: z.array(slug).min(1, 'at least one candidate is wanted'),
+      candidates: z.array(slug).min(1, 'use at least one candidate'),
       within: amount,
       between: amount,
       moves: wholeNumber(0, 120).optional(),
@@ -46,7 +46,7 @@ export const questionFields = {
     .strictObject({
       offers: z.array(slug).optional(),
       /** `own`, or ids of processors. */
-      payments: z.array(slug).min(1, 'at least one processor, or "own", is wanted').optional(),
+      payments: z.array(slug).min(1, 'use at least one processor, or "own"').optional(),
       ways: z
         .strictObject({
           within: amount,
@@ -62,8 +62,8 @@ export const questionFields = {
 
 /** The decision file (decision file §1): everything a decision is computed from, in one document. */
 export const decisionFileSchema = z.strictObject({
-  format: z.literal('venalis.decision', '"venalis.decision" is wanted'),
-  version: z.union([z.literal(1), z.literal(2)], '1 or 2 is wanted'),
+  format: z.literal('venalis.decision', 'use "venalis.decision"'),
+  version: z.union([z.literal(1), z.literal(2)], 'use 1 or 2'),
   ...frameFields,
   forecast: forecastSchema,
   needs: z.array(needSchema).optional(),

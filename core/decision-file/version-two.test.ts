@@ -52,7 +52,7 @@ describe('a file of version 2', () => {
 
   it.each(NEW)('and one of version 1 may not: %s', (path, value) => {
     const place = { propose: 'propose.ways', needs: 'needs[0].from' }[path] ?? path;
-    expect(problemsOf(changed(1, path, value))).toEqual([[place, '"version": 2 is wanted for a file that has this']]);
+    expect(problemsOf(changed(1, path, value))).toEqual([[place, 'use "version": 2 for a file that has this']]);
   });
 
   it('of version 1 may not have a kind of charge or a lift that came later', () => {
@@ -77,21 +77,21 @@ describe('what cannot be so in it is refused with its place and what is wanted',
         { from: '2027-05', price: '4' },
       ],
       `${TERM}.changes[1].from`,
-      'a month after 2027-05 is wanted: changes in order',
+      'use a month after 2027-05: changes in order',
     ],
     [
       'a change whose price is not known',
       `${TERM}.changes`,
       [{ from: '2027-05', price: null }],
       `${TERM}.changes[0].price`,
-      'a decimal such as "29.00" is wanted',
+      'use a decimal such as "29.00"',
     ],
     [
       'a charge that ends before it begins',
       CHARGE,
       { id: 'x', label: 'x', how: 'per-order', each: '1', from: '2027-05', until: '2027-04' },
       `${CHARGE}.from`,
-      'a month not after until is wanted',
+      'use a month not after until',
     ],
     [
       'a credit against a plan that is no credit',
@@ -115,35 +115,35 @@ describe('what cannot be so in it is refused with its place and what is wanted',
         { share: '39', times: '2' },
       ],
       'forecast.streams[0].orderSizes',
-      'shares that add up to 100 are wanted',
+      'use shares that add up to 100',
     ],
     [
       'a stream that is not there',
       'candidates[0].plans[0].streams',
       [...streams, 'nobody'],
       `candidates[0].plans[0].streams[${streams.length}]`,
-      'the id of a stream in this file is wanted',
+      'use the id of a stream in this file',
     ],
     [
       'a stream that no plan handles',
       'candidates[0].plans[0].streams',
       streams.filter((id) => id !== second),
       'candidates[0].plans',
-      `a plan that handles the stream ${second} is wanted`,
+      `use a plan that handles the stream ${second}`,
     ],
     [
       'a million months on top',
       'candidates[0].plans[0].extraMonths',
       1_000_000,
       'candidates[0].plans[0].extraMonths',
-      'a whole number from 0 to 1200 is wanted',
+      'use a whole number from 0 to 1200',
     ],
     [
       'a lift of a stream that is not there',
       'offers[0].lift',
       { percent: '5', streams: [first, 'nobody'] },
       'offers[0].lift.streams[1]',
-      'the id of a stream in this file is wanted',
+      'use the id of a stream in this file',
     ],
   ])('%s', (_what, path, value, at, wanted) => {
     expect(problemsOf(changed(2, path, value))).toEqual([[at, wanted]]);

@@ -45,7 +45,7 @@ export function versionProblems(document: unknown): Problem[] {
   return [...fields, ...kinds].map(({ path }) => ({
     path: pathText(path),
     found: foundText(document, path),
-    wanted: '"version": 2 is wanted for a file that has this',
+    wanted: 'use "version": 2 for a file that has this',
   }));
 }
 

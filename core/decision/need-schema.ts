@@ -14,7 +14,7 @@ export const decisionNeedSchema = needSchema.extend({
   without: z.literal(true).optional(),
   /** Needed from this month on; nothing = from the start. */
   from: monthField.optional(),
-  why: z.string('a text is wanted').max(1000, 'a text of at most 1,000 characters is wanted').optional(),
+  why: z.string('use a text').max(1000, 'use a text of at most 1,000 characters').optional(),
   /** Of a connection: what is kept, and which way the data go. */
   to: label.optional(),
   direction: z.enum(['to', 'from', 'both']).optional(),

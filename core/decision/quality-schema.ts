@@ -3,7 +3,7 @@ import { amount, decimalField, label, share, slug, wholeNumber } from '../fields
 import { dayField } from '../fields/day';
 import { measurementSchema } from './measurement-schema';
 
-const note = z.string('a text is wanted').max(2000, 'a text of at most 2,000 characters is wanted');
+const note = z.string('use a text').max(2000, 'use a text of at most 2,000 characters');
 
 /** Something that is not money and is weighed: ease, support, speed. Its scale is the person's own. */
 export const qualitySchema = z
@@ -20,7 +20,7 @@ export const qualitySchema = z
     together: z.enum(['weakest', 'strongest']).optional(),
     why: note.optional(),
   })
-  .refine(({ worst, best }) => Number(worst) !== Number(best), { message: 'two different ends of the scale are wanted', path: ['best'] });
+  .refine(({ worst, best }) => Number(worst) !== Number(best), { message: 'use two different ends of the scale', path: ['best'] });
 
 /** What people say about a vendor in one place. */
 export const reviewSchema = z
@@ -40,7 +40,7 @@ export const reviewSchema = z
     path: ['most'],
   })
   .refine(({ score, least, most }) => Number(score) >= Number(least) && Number(score) <= Number(most), {
-    message: 'a score within its scale is wanted',
+    message: 'use a score within its scale',
     path: ['score'],
   });
 

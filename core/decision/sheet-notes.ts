@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { amount, label } from '../fields/amounts';
 import { dayField } from '../fields/day';
 
-const text = (most: number) => z.string('a text is wanted').max(most, `a text of at most ${most} characters is wanted`);
+const text = (most: number) => z.string('use a text').max(most, `use a text of at most ${most} characters`);
 
 /** Where a figure was found and how far it can be trusted. */
 export const evidenceSchema = z.strictObject({

@@ -3,7 +3,7 @@ import { label, slug, wholeNumber } from '../fields/amounts';
 import { dayField } from '../fields/day';
 import { conditionSchema, segmentSchema, suitsSchema, thresholdSchema } from './conditions-schema';
 
-const words = z.string('a text is wanted').max(10_000, 'a text of at most 10,000 characters is wanted');
+const words = z.string('use a text').max(10_000, 'use a text of at most 10,000 characters');
 const figure = z.string().max(40);
 
 /** What is about to be chosen. */

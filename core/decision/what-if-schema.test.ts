@@ -34,16 +34,16 @@ describe('what is kept of what was asked', () => {
     [
       'an assumption of no kind',
       { scenarios: [{ id: 's', name: 's', changes: [{ key: 'Orders!', value: '1' }] }] },
-      'an assumption such as orders:kites is wanted',
+      'use an assumption such as orders:kites',
     ],
     [
       'a value that is none',
       { scenarios: [{ id: 's', name: 's', changes: [{ key: 'orders', value: 'many' }] }] },
-      'a decimal such as "29.00" is wanted',
+      'use a decimal such as "29.00"',
     ],
     ['half a range', { ranges: { orders: ['1'] } }, 'expected'],
-    ['moves without number', { moving: { ...USUAL_MOVING, moves: 1.5 } }, 'a whole number from 0 to 120 is wanted'],
-    ['hours below nothing', { moving: { ...USUAL_MOVING, within: { hours: '-1', money: '0' } } }, 'a decimal of 0 or more is wanted'],
+    ['moves without number', { moving: { ...USUAL_MOVING, moves: 1.5 } }, 'use a whole number from 0 to 120'],
+    ['hours below nothing', { moving: { ...USUAL_MOVING, within: { hours: '-1', money: '0' } } }, 'use a decimal of 0 or more'],
     [
       'an investment that takes more than everything',
       {
@@ -58,7 +58,7 @@ describe('what is kept of what was asked', () => {
           lift: { cautious: '-101', expected: '0', hopeful: '0' },
         },
       },
-      'a decimal of -100 or more is wanted',
+      'use a decimal of -100 or more',
     ],
   ])('is refused with %s', (_name, document, problem) => {
     const read = whatIfSchema.safeParse(document);

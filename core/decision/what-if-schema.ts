@@ -3,7 +3,7 @@ import { amount, label, share, signedDecimal, slug, wholeNumber } from '../field
 import { investmentSchema } from './investment-schema';
 
 /** Key of an assumption: what it is, and of what. */
-const key = z.string('an assumption is wanted').regex(/^[a-z-]+(:[^\n]{1,200})?$/, 'an assumption such as orders:kites is wanted');
+const key = z.string('use an assumption').regex(/^[a-z-]+(:[^\n]{1,200})?$/, 'use an assumption such as orders:kites');
 
 const effort = z.strictObject({ hours: amount, money: amount });
 

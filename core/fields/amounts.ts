@@ -21,7 +21,7 @@ interface Bounds {
  * (decision file, Conventions). The parsed value is always the string.
  */
 export function decimalField(bounds: Bounds = {}) {
-  return z.union([z.string(), z.number()], { error: 'a decimal such as "29.00" is wanted' }).transform((value, context) => {
+  return z.union([z.string(), z.number()], { error: 'use a decimal such as "29.00"' }).transform((value, context) => {
     const text = typeof value === 'number' ? new Decimal(value).toFixed() : value;
     const problem = decimalProblem(text, bounds);
     if (problem === null) return text;
@@ -31,13 +31,13 @@ export function decimalField(bounds: Bounds = {}) {
 }
 
 function decimalProblem(text: string, { least, most, above }: Bounds): string | null {
-  if (text.length > MOST_DIGITS) return `a decimal of at most ${MOST_DIGITS} characters is wanted`;
-  if (!PLAIN_DECIMAL.test(text)) return 'a decimal such as "29.00" is wanted';
+  if (text.length > MOST_DIGITS) return `use a decimal of at most ${MOST_DIGITS} characters`;
+  if (!PLAIN_DECIMAL.test(text)) return 'use a decimal such as "29.00"';
   const value = new Decimal(text);
-  if (value.abs().gt(LARGEST)) return 'a decimal up to 1000000000000000 is wanted';
-  if (least !== undefined && value.lt(least)) return `a decimal of ${least} or more is wanted`;
-  if (above !== undefined && value.lte(above)) return `a decimal above ${above} is wanted`;
-  if (most !== undefined && value.gt(most)) return `a decimal of at most ${most} is wanted`;
+  if (value.abs().gt(LARGEST)) return 'use a decimal up to 1000000000000000';
+  if (least !== undefined && value.lt(least)) return `use a decimal of ${least} or more`;
+  if (above !== undefined && value.lte(above)) return `use a decimal above ${above}`;
+  if (most !== undefined && value.gt(most)) return `use a decimal of at most ${most}`;
   return null;
 }
 
@@ -54,7 +54,7 @@ export const positive = decimalField({ above: '0' });
 
 /** A whole number in a range: a JSON number, or written as a decimal string like other counts. */
 export function wholeNumber(least: number, most: number) {
-  const wanted = `a whole number from ${least} to ${most} is wanted`;
+  const wanted = `use a whole number from ${least} to ${most}`;
   const written = z
     .string()
     .regex(/^\d{1,9}$/, wanted)
@@ -64,17 +64,17 @@ export function wholeNumber(least: number, most: number) {
 
 /** A short identifier: letters, digits, dots, dashes and underscores. */
 export const slug = z
-  .string('an identifier is wanted')
-  .regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,79}$/, 'an identifier of letters, digits, dots and dashes is wanted');
+  .string('use an identifier')
+  .regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,79}$/, 'use an identifier of letters, digits, dots and dashes');
 
 /** Text for people on one line; up to 300 characters. Line breaks and other control characters in it become spaces. */
-export const label = z.string('a text is wanted').max(300, 'a text of at most 300 characters is wanted').overwrite(oneLine);
+export const label = z.string('use a text').max(300, 'use a text of at most 300 characters').overwrite(oneLine);
 
 /** An ISO 4217 currency code. */
 export const currencyCode = z
-  .string('a currency code such as EUR is wanted')
-  .regex(/^[A-Z]{3}$/, { error: 'a currency code such as EUR is wanted', abort: true })
-  .refine(isCurrency, 'a currency code such as EUR is wanted');
+  .string('use a currency code such as EUR')
+  .regex(/^[A-Z]{3}$/, { error: 'use a currency code such as EUR', abort: true })
+  .refine(isCurrency, 'use a currency code such as EUR');
 
 /** A calendar month, `YYYY-MM`. */
-export const monthField = z.string('a month such as 2027-01 is wanted').regex(MONTH_PATTERN, 'a month such as 2027-01 is wanted');
+export const monthField = z.string('use a month such as 2027-01').regex(MONTH_PATTERN, 'use a month such as 2027-01');

@@ -21,12 +21,12 @@ export function checker(document: unknown): Checker {
     problems,
     problem,
     exists(id, known, path, what) {
-      if (!known.has(id)) problem(path, `the id of a ${what} in this file is wanted`);
+      if (!known.has(id)) problem(path, `use the id of a ${what} in this file`);
     },
     unique(ids) {
       const seen = new Set<string>();
       for (const [id, path] of ids) {
-        if (seen.has(id)) problem(path, 'an id that is not used yet is wanted');
+        if (seen.has(id)) problem(path, 'use an id that is not used yet');
         seen.add(id);
       }
     },

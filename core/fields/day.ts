@@ -1,4 +1,4 @@
 import * as z from 'zod';
 
 /** A calendar day, `YYYY-MM-DD`. */
-export const dayField = z.iso.date('a day such as 2026-11-03 is wanted');
+export const dayField = z.iso.date('use a day such as 2026-11-03');

@@ -72,7 +72,7 @@ interface Located {
 function flatten(issue: core.$ZodIssue, path: PropertyKey[]): Located[] {
   if (issue.code === 'unrecognized_keys')
     return issue.keys.map((key) => ({ path: [...path, key], wanted: 'a field of this name is not defined here' }));
-  if (issue.code === 'invalid_key') return [{ path, wanted: issue.issues[0]?.message ?? 'another name is wanted' }];
+  if (issue.code === 'invalid_key') return [{ path, wanted: issue.issues[0]?.message ?? 'use another name' }];
   if (issue.code !== 'invalid_union' || issue.errors.length === 0) return [{ path, wanted: wantedBy(issue) }];
   const depth = (issues: readonly core.$ZodIssue[]) => Math.max(...issues.map((inner) => inner.path.length), 0);
   const closest = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)[0] ?? [];
@@ -83,11 +83,10 @@ function flatten(issue: core.$ZodIssue, path: PropertyKey[]): Located[] {
 
 /** What an issue asks for; where the schema has no words of its own for it, from the issue itself. */
 function wantedBy(issue: core.$ZodIssue): string {
-  if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input'))
-    return `${KINDS[issue.expected] ?? issue.expected} is wanted`;
+  if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input')) return `use ${KINDS[issue.expected] ?? issue.expected}`;
   if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid'))
-    return `${issue.values.map((value) => JSON.stringify(value)).join(' or ')} is wanted`;
-  return issue.message.startsWith('Invalid') ? 'something else is wanted' : issue.message;
+    return `use ${issue.values.map((value) => JSON.stringify(value)).join(' or ')}`;
+  return issue.message.startsWith('Invalid') ? 'use something else' : issue.message;
 }
 
 const KINDS: Partial<Record<string, string>> = {

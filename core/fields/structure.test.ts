@@ -51,6 +51,6 @@ describe('problems', () => {
     const wrong = { forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orderValue: { start: 'many' } }] } };
     const { error } = decisionFileSchema.safeParse(wrong);
     const found = problemsOf(wrong, error?.issues ?? []).find(({ path }) => path.startsWith('forecast'));
-    expect(found).toEqual({ path: 'forecast.streams[0].orderValue.start', found: '"many"', wanted: 'a decimal such as "29.00" is wanted' });
+    expect(found).toEqual({ path: 'forecast.streams[0].orderValue.start', found: '"many"', wanted: 'use a decimal such as "29.00"' });
   });
 });

@@ -14,7 +14,7 @@ export function structureProblems(document: unknown): Problem[] {
     const { value, path } = next;
     if (typeof value !== 'object' || value === null) continue;
     if (path.length > DEEPEST) {
-      problems.push({ path: pathText(path), found: 'something nested', wanted: `at most ${DEEPEST} levels of nesting are wanted` });
+      problems.push({ path: pathText(path), found: 'something nested', wanted: `use at most ${DEEPEST} levels of nesting` });
       continue;
     }
     for (const [key, inner] of Object.entries(value)) {

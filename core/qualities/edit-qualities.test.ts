@@ -40,7 +40,7 @@ describe('changing qualities', () => {
     expect(withReview({ reviews: [review] }, 'r', (one) => ({ ...one, count: 9 })).reviews?.[0]?.count).toBe(9);
     expect(withReview({ reviews: [review] }, 'r', () => null).reviews).toEqual([]);
     expect(reviewProblem(review)).toBeNull();
-    expect(reviewProblem({ ...review, score: '9.2' })).toBe('A score between 1 and 5 is wanted; 9.2 is off the scale.');
+    expect(reviewProblem({ ...review, score: '9.2' })).toBe('Enter a score between 1 and 5; 9.2 is off the scale.');
     expect(reviewProblem({ ...review, most: '1' })).toContain('has no room');
   });
 });

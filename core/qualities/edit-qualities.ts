@@ -47,6 +47,6 @@ export function withTask(decision: Decision, id: string, change: (task: Task) =>
 export function reviewProblem({ score, least, most }: Pick<Review, 'score' | 'least' | 'most'>): string | null {
   if (Number(least) >= Number(most)) return `A scale from ${least} to ${most} has no room: its upper end must be above its lower one.`;
   return Number(score) < Number(least) || Number(score) > Number(most)
-    ? `A score between ${least} and ${most} is wanted; ${score} is off the scale.`
+    ? `Enter a score between ${least} and ${most}; ${score} is off the scale.`
     : null;
 }

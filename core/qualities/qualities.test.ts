@@ -63,7 +63,7 @@ describe('review scores', () => {
   it('beyond their scale are refused, with what is wanted', () => {
     expect(reviewSchema.safeParse(stars('5.1', 3)).error?.issues[0]).toMatchObject({
       path: ['score'],
-      message: 'a score within its scale is wanted',
+      message: 'use a score within its scale',
     });
     expect(reviewSchema.safeParse({ ...stars('4', 3), most: '1' }).error?.issues[0]?.message).toContain('upper end');
     expect(vendorNotesSchema.safeParse({ uptime: '101' }).success).toBe(false);

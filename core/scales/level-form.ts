@@ -68,7 +68,7 @@ export class FormMaker {
   /** The value of what does not depend on the scale. */
   constant(expression: Expression): Float64Array {
     const form = this.form(expression);
-    if (!isConstant(form)) throw new RangeError(`“${expression.is}” depends on the level of sales where a fixed figure is wanted`);
+    if (!isConstant(form)) throw new RangeError(`“${expression.is}” depends on the level of sales where only a fixed figure can stand`);
     return form.fixed ?? nothing(this.months);
   }
 

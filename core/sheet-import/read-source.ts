@@ -71,7 +71,7 @@ function readJson(text: string): SheetSource {
   try {
     document = JSON.parse(text);
   } catch (error) {
-    return refused(`a text that is not JSON (${error instanceof Error ? error.message.slice(0, 120) : 'it ends early'})`, 'JSON is wanted');
+    return refused(`a text that is not JSON (${error instanceof Error ? error.message.slice(0, 120) : 'it ends early'})`, 'use JSON');
   }
   const unfit = structureProblems(document);
   if (unfit.length > 0) return { kind: 'refused', problems: unfit };
@@ -80,10 +80,10 @@ function readJson(text: string): SheetSource {
     const offers = readLinkedData([text]);
     return offers
       ? { kind: 'offers', offers, title: '' }
-      : refused('JSON that is neither a price sheet nor schema.org offers', `"format": "${SHEET_FORMAT}" is wanted`);
+      : refused('JSON that is neither a price sheet nor schema.org offers', `use "format": "${SHEET_FORMAT}"`);
   }
   const stated = document as { version?: unknown; sheet?: unknown };
-  if (stated.version !== 1) return refused(`version ${String(stated.version)}`, 'version 1 is wanted');
+  if (stated.version !== 1) return refused(`version ${String(stated.version)}`, 'use version 1');
   const read = priceSheetSchema.safeParse(stated.sheet);
   return read.success
     ? { kind: 'sheet', sheet: read.data }

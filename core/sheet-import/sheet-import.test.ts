@@ -189,7 +189,7 @@ describe('the JSON of one sheet', () => {
 
   it.each([
     ['', /nothing/],
-    ['{"format":"venalis.price-sheet","version":2}', /version 1 is wanted/],
+    ['{"format":"venalis.price-sheet","version":2}', /use version 1/],
     ['{"a":', /not JSON/],
     ['{"a":1}', /neither a price sheet/],
     ['just some words', /no price/],

@@ -35,10 +35,10 @@ function checkBands({ bands }: { readonly bands: readonly Band[] }, path: readon
   bands.forEach((band, index) => {
     const at = [...path, 'bands', index, 'upTo'];
     if (band.upTo === null) {
-      if (index < bands.length - 1) check.problem(at, 'a number is wanted: only the last band is open');
+      if (index < bands.length - 1) check.problem(at, 'use a number: only the last band is open');
       return;
     }
-    if (edge.gte(band.upTo)) check.problem(at, `a number above ${edge.toFixed()} is wanted: bands in order`);
+    if (edge.gte(band.upTo)) check.problem(at, `use a number above ${edge.toFixed()}: bands in order`);
     edge = Decimal.max(edge, band.upTo);
   });
 }

@@ -21,7 +21,7 @@ export const commonFields = {
   monthlyCap: amountOrNotKnown.optional(),
   totalCap: amountOrNotKnown.optional(),
   credit: z.boolean().optional(),
-  against: z.literal('plan', '"plan" is wanted').optional(),
+  against: z.literal('plan', 'use "plan"').optional(),
   from: monthField.optional(),
   until: monthField.optional(),
   taxExcluded: z.boolean().optional(),

@@ -97,14 +97,10 @@ describe('what is wrong with a charge', () => {
   });
 
   it.each<[string, Partial<Charge>, string]>([
-    ['a quantity that there is not', { on: 'ghosts' }, 'charge.on: the id of a quantity in this file is wanted'],
-    [
-      'a stream that there is not',
-      { only: { streams: ['kites', 'x'] } },
-      'charge.only.streams[1]: the id of a stream in this file is wanted',
-    ],
-    ['a least above the most', { monthlyMin: '3', monthlyCap: '2' }, 'charge.monthlyMin: not more than monthlyCap is wanted'],
-    ['an end before the beginning', { from: '2027-03', until: '2027-02' }, 'charge.from: a month not after until is wanted'],
+    ['a quantity that there is not', { on: 'ghosts' }, 'charge.on: use the id of a quantity in this file'],
+    ['a stream that there is not', { only: { streams: ['kites', 'x'] } }, 'charge.only.streams[1]: use the id of a stream in this file'],
+    ['a least above the most', { monthlyMin: '3', monthlyCap: '2' }, 'charge.monthlyMin: use not more than monthlyCap'],
+    ['an end before the beginning', { from: '2027-03', until: '2027-02' }, 'charge.from: use a month not after until'],
     [
       'a cost that would pay for the plan',
       { against: 'plan' },
@@ -115,16 +111,14 @@ describe('what is wrong with a charge', () => {
   });
 
   it('free of a quantity that there is not', () => {
-    expect(wrong({ ...each, free: { per: 'ghosts', ratio: '1' } })).toEqual([
-      'charge.free.per: the id of a quantity in this file is wanted',
-    ]);
+    expect(wrong({ ...each, free: { per: 'ghosts', ratio: '1' } })).toEqual(['charge.free.per: use the id of a quantity in this file']);
   });
 
   it('what its kind says of it', () => {
     const perOrder: Charge = { id: 'c', label: '', how: 'per-order', each: '1' };
     expect(wrong({ ...perOrder, on: 'orders', least: '1', most: '1' })).toEqual([]);
     expect(wrong({ ...perOrder, on: 'sales' })).toEqual(['charge.on: a charge per order is always on orders']);
-    expect(wrong({ ...perOrder, least: '2', most: '1' })).toEqual(['charge.least: not more than most is wanted']);
+    expect(wrong({ ...perOrder, least: '2', most: '1' })).toEqual(['charge.least: use not more than most']);
     const bands = (...edges: Array<string | null>): Charge => ({
       id: 'c',
       label: '',
@@ -133,9 +127,9 @@ describe('what is wrong with a charge', () => {
     });
     expect(wrong(bands('10', '20', null))).toEqual([]);
     expect(wrong(bands('10', '10', '5', '11'))).toEqual([
-      'charge.bands[1].upTo: a number above 10 is wanted: bands in order',
-      'charge.bands[2].upTo: a number above 10 is wanted: bands in order',
+      'charge.bands[1].upTo: use a number above 10: bands in order',
+      'charge.bands[2].upTo: use a number above 10: bands in order',
     ]);
-    expect(wrong(bands(null, '10'))).toEqual(['charge.bands[0].upTo: a number is wanted: only the last band is open']);
+    expect(wrong(bands(null, '10'))).toEqual(['charge.bands[0].upTo: use a number: only the last band is open']);
   });
 });

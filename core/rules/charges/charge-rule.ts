@@ -88,8 +88,8 @@ export function checkCharge({ quantities, streams }: Countable, charge: Charge, 
   if ('free' in charge && typeof charge.free === 'object' && charge.free !== null)
     check.exists(charge.free.per, quantities, [...path, 'free', 'per'], 'quantity');
   if (monthlyMin != null && monthlyCap != null && new Decimal(monthlyMin).gt(monthlyCap))
-    check.problem([...path, 'monthlyMin'], 'not more than monthlyCap is wanted');
-  if (from !== undefined && until !== undefined && from > until) check.problem([...path, 'from'], 'a month not after until is wanted');
+    check.problem([...path, 'monthlyMin'], 'use not more than monthlyCap');
+  if (from !== undefined && until !== undefined && from > until) check.problem([...path, 'from'], 'use a month not after until');
   if (charge.against !== undefined && charge.credit !== true)
     check.problem([...path, 'against'], 'only a credit (credit: true) can be used up by the plan’s payments');
   kindOf(charge).check?.(charge, path, check);

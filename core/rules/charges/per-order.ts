@@ -52,7 +52,7 @@ export const perOrder: ChargeKind<PerOrder, PerOrderParts> = {
   },
   check({ on, least, most }, path, check) {
     if (on !== undefined && on !== 'orders') check.problem([...path, 'on'], 'a charge per order is always on orders');
-    if (least != null && most != null && new Decimal(least).gt(most)) check.problem([...path, 'least'], 'not more than most is wanted');
+    if (least != null && most != null && new Decimal(least).gt(most)) check.problem([...path, 'least'], 'use not more than most');
   },
 };
 

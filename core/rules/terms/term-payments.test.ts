@@ -97,8 +97,8 @@ describe('a term', () => {
   it('has its changes in order, and none where it is paid for good', () => {
     expect(wrong(month({ changes: [change('2027-01'), change('2027-02')], renewal: { months: 1, price: '1' } }))).toEqual([]);
     expect(wrong(month({ changes: [change('2027-02'), change('2027-02'), change('2027-01')] }))).toEqual([
-      'term.changes[1].from: a month after 2027-02 is wanted: changes in order',
-      'term.changes[2].from: a month after 2027-02 is wanted: changes in order',
+      'term.changes[1].from: use a month after 2027-02: changes in order',
+      'term.changes[2].from: use a month after 2027-02: changes in order',
     ]);
     expect(wrong(month({ months: 0 }))).toEqual([]);
     expect(wrong(month({ months: 0, changes: [change('2027-01')], renewal: { months: 1, price: '1' } }))).toEqual([

@@ -36,7 +36,7 @@ export function checkTerm({ months, changes = [], renewal }: Term, path: readonl
   changes.forEach(({ from }, index) => {
     const before = changes[index - 1]?.from;
     if (before !== undefined && from <= before)
-      check.problem([...path, 'changes', index, 'from'], `a month after ${before} is wanted: changes in order`);
+      check.problem([...path, 'changes', index, 'from'], `use a month after ${before}: changes in order`);
   });
   if (months > 0) return;
   if (changes.length > 0) check.problem([...path, 'changes'], 'what is paid once and for good has no changes of price');
