@@ -16,7 +16,7 @@ test('figures that cannot be read keep the last good one, say what is wanted and
     await expect(page.locator('.answer')).toHaveText(answer ?? '');
     await expect(page.getByText('the figures rest on the last good value of Orders a month')).toBeVisible();
   }
-  await page.getByRole('link', { name: /Frame/ }).click();
+  await page.getByRole('link', { name: /Basics/ }).click();
   await expect(page.getByRole('heading', { name: 'What is being decided' })).toBeVisible();
   await page.getByRole('link', { name: /Expected sales/ }).click();
   await expect(orders).toHaveValue('99999999999999');

@@ -22,7 +22,7 @@ test('a proposal is taken, follows what changes, says what has changed, and is p
   const wharfside = page.getByRole('listitem', { name: 'Wharfside', exact: true });
   // The candidate that came by itself goes, and is taken again.
   await wharfside.getByRole('button', { name: /^Candidate E follows it/ }).click();
-  await page.getByRole('button', { name: 'Take it out of the line-up' }).click();
+  await page.getByRole('button', { name: 'Remove it from the comparison' }).click();
   await expect(page.locator('.answer')).toContainText('Wharfside Trade, by the year, in USD would cost less');
   await wharfside.getByRole('button', { name: 'Take it' }).click();
   await expect(wharfside.getByRole('button', { name: 'Candidate L follows it: what it is put together from' })).toBeVisible();
@@ -34,13 +34,13 @@ test('a proposal is taken, follows what changes, says what has changed, and is p
   await page.getByRole('gridcell', { name: /^Trade, by the year:/ }).click();
   await page.keyboard.type('1900');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await page.getByRole('link', { name: /^Comparison/ }).click();
   await page.getByRole('link', { name: 'Candidates', exact: true }).click();
   const changed = page.getByRole('region', { name: 'What has changed' });
   await expect(changed).toContainText(
     /now Wharfside Trade, by the month, in USD, [\d,.]+; was Wharfside Trade, by the year, in USD, [\d,.]+/,
   );
-  await changed.getByRole('button', { name: 'Taken note of' }).click();
+  await changed.getByRole('button', { name: 'Got it' }).click();
   await expect(changed).toHaveCount(0);
 
   await wharfside.getByRole('button', { name: /^Candidate L follows it/ }).click();
@@ -57,7 +57,7 @@ test('plans of several vendors are put together by hand; what is bought twice is
   await page.goto(`${demo.address}${DECISION}/line-up/candidates`);
   const lines = page.getByRole('region', { name: 'Put together' }).getByRole('listitem');
   await expect(lines).toHaveCount(11);
-  await page.getByRole('button', { name: 'Put one together' }).click();
+  await page.getByRole('button', { name: 'Build your own' }).click();
   await lines
     .last()
     .getByRole('button', { name: /^L Put together by hand/ })
@@ -79,7 +79,7 @@ test('a candidate whose plan is gone stays, says so, and takes another', async (
   await page.goto(`${demo.address}${DECISION}/sheets`);
   await page.locator('.sheet-list a', { hasText: 'Oakum' }).click();
   await page.getByRole('button', { name: /^Remove Roomy/ }).click();
-  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await page.getByRole('link', { name: /^Comparison/ }).click();
   await page.getByRole('link', { name: 'Candidates', exact: true }).click();
   const line = page.getByRole('region', { name: 'Put together' }).getByRole('listitem').filter({ hasText: 'Built by a designer' });
   await expect(line).toContainText('its plan is no longer on the price sheet');

@@ -57,11 +57,11 @@ test('three versions side by side, stated as differences, and every screen shows
   await page.goto(`${demo.address}${SALES}`);
   const outcomes = page.locator('.outcomes');
   await expect(outcomes).toContainText('5,518');
-  await page.getByLabel('Orders and joins, cautious').fill('-50');
+  await page.getByLabel('Orders and sign-ups, cautious').fill('-50');
   await expect(outcomes).toContainText('3,679');
   await page.getByRole('radio', { name: 'cautious' }).check();
   await expect(page.locator('.standing-sales b')).toHaveText('3,679');
-  await page.getByRole('link', { name: /Line-up/ }).click();
+  await page.getByRole('link', { name: /Comparison/ }).click();
   const cautious = await page.locator('.total').first().textContent();
   await expect(page.locator('.standing-sales')).toContainText('cautious');
   await page.getByRole('radio', { name: 'expected' }).check();
@@ -99,7 +99,7 @@ test('what is owned goes on with its cost, or ends where a candidate has it', as
   await page.getByTitle('E Wharfside Trade', { exact: true }).click();
   // Every other candidate pays 24 × 10 more.
   await expect(answer).toContainText('450 less');
-  await expect(page.getByText(/Superfluous with E Wharfside Trade/)).toBeVisible();
+  await expect(page.getByText(/Not needed with E Wharfside Trade/)).toBeVisible();
 });
 
 test('decisions are duplicated, archived, deleted and brought back', async ({ page, demo }) => {

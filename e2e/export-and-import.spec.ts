@@ -5,7 +5,7 @@ test('what was exported can be imported, with a preview, and gives the same tota
   await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
   await expect(page.locator('.total').first()).toHaveText('6,839.30');
   const totals = (await page.locator('.total').allTextContents()).slice(0, 3);
-  await page.getByRole('link', { name: /Frame/ }).click();
+  await page.getByRole('link', { name: /Basics/ }).click();
   const waiting = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Export this decision as a file' }).click();
   const download = await waiting;
@@ -42,7 +42,7 @@ test('everything that is kept can be exported and opened again: reasons, the tri
   await expect(page.getByRole('region', { name: 'It must' }).getByRole('textbox', { name: 'Why' }).first()).toHaveValue(
     'orders and payments on the site',
   );
-  await page.getByRole('link', { name: 'What counts besides' }).click();
+  await page.getByRole('link', { name: 'Beyond price' }).click();
   await expect(page.getByRole('button', { name: 'Ease, Brindle Sites: 9.3, 93 of 100' })).toBeVisible();
   await page.getByRole('link', { name: /^Price sheets/ }).click();
   await page.locator('.sheet-list a', { hasText: 'Wharfside' }).click();

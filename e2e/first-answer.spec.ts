@@ -29,7 +29,7 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
   // Small by the month: 24 × 12 + 2400 × (30 × 2.9 % + 0.30) + 2400 × 30 × 3 % = 288 + 2808 + 2160.
   // Small by the year: 240 + 2808 + 2160; that is what is proposed of it. Large: 2 × 1 + 22 × 39 + 2808.
   await expect(page.locator('.answer')).toContainText('Brindle Large costs least over 24 months, 1,540 less than Brindle Small.');
-  await page.getByRole('link', { name: /Line-up/ }).click();
+  await page.getByRole('link', { name: /Comparison/ }).click();
   await expect(page.locator('.total')).toHaveText(['3,668.00', '5,208.00']);
   await expect(page.getByRole('row', { name: /Per order/ })).toContainText('1.53');
   await expect(page.getByRole('row', { name: /Of sales/ })).toContainText('5.1 %');

@@ -31,18 +31,18 @@ test('a candidate is put together in the line-up: term, processor, add-ons, cost
   await panel.getByLabel('Each month').fill('2');
   await expect(page.getByRole('row', { name: /^Own time/ })).toContainText('1,392.00');
 
-  await panel.getByRole('button', { name: 'Take it out of the line-up' }).click();
+  await panel.getByRole('button', { name: 'Remove it from the comparison' }).click();
   await expect(page.getByRole('button', { name: /Tidewrack Basic/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(page.getByRole('button', { name: /Tidewrack Basic/ }).first()).toBeVisible();
 });
 
-test('payments spread over what they pay for give other months and the same order of magnitude', async ({ page, demo }) => {
+test('payments spread over the months they cover give other months and the same order of magnitude', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
   await page.getByLabel('Payments count').click();
   await page.getByTitle('in equal parts over the months they pay for').click();
-  await page.getByRole('link', { name: /Line-up/ }).click();
-  await expect(page.getByText('spread over what they pay for')).toBeVisible();
+  await page.getByRole('link', { name: /Comparison/ }).click();
+  await expect(page.getByText('spread over the months they cover')).toBeVisible();
   await expect(page.locator('.total').first()).toHaveText('6,839.30');
   await page.getByRole('button', { name: 'Plans, Marlpit Grow: how it came about' }).click();
   await expect(page.getByRole('complementary', { name: 'How it came about' })).toContainText('part 1 of 12');

@@ -17,7 +17,7 @@ test('every place opens while the server is away, and what is typed there is sav
     ['Expected sales', 'What you expect to sell'],
     ['Needs', /./],
     ['Price sheets', /./],
-    ['Line-up', /./],
+    ['Comparison', /./],
     ['What if', /./],
     ['Verdict', /./],
   ] as const) {
@@ -28,9 +28,9 @@ test('every place opens while the server is away, and what is typed there is sav
     await expect(page.locator('.workbench-body').getByRole('heading', { name: heading }).first()).toBeVisible();
   }
   for (const [place, leaf] of [
-    ['Needs', 'What counts besides'],
-    ['Line-up', 'Fit and cost'],
-    ['Line-up', 'Candidates'],
+    ['Needs', 'Beyond price'],
+    ['Comparison', 'Fit and cost'],
+    ['Comparison', 'Candidates'],
     ['Verdict', 'Verdict'],
   ] as const) {
     await page
@@ -84,7 +84,7 @@ test('two windows that typed while the server was away keep both: the one taken 
   await expect(left).toContainText('orders a month, Kites and spares');
   await left.getByRole('button', { name: 'Use these changes' }).click();
   await expect(orders).toHaveValue('111');
-  await third.getByRole('button', { name: 'Keep what stands here' }).click();
+  await third.getByRole('button', { name: 'Keep my version' }).click();
   await expect(third.getByText(/^saved \d/)).toBeVisible();
   await third.reload();
   await expect(orders).toHaveValue('111');

@@ -223,7 +223,7 @@ test('files: a saved page’s schema.org data, the JSON of a sheet, rubbish and 
     buffer: await (await (await download).createReadStream()).toArray().then((chunks) => Buffer.concat(chunks as Buffer[])),
   });
   const before = page.url();
-  await page.getByRole('button', { name: 'Take it in as a sheet of its own' }).click();
+  await page.getByRole('button', { name: 'Add as a separate sheet' }).click();
   await expect(page).not.toHaveURL(before);
   await expect(page.locator('.sheet-list li').last().locator('a.active')).toBeVisible();
   await expect(page.locator('.sheet-list a', { hasText: 'Saltmarsh' })).toHaveCount(2);
@@ -244,7 +244,7 @@ test('a figure that does not add up is asked about beside it, and settled with a
   await page.getByRole('button', { name: 'Take over ↵' }).click();
   const questions = page.getByRole('region', { name: 'Questions' });
   await expect(questions).toContainText('Its own figures give 20.4 %: 258 instead of 324.');
-  await questions.getByRole('button', { name: 'settle it' }).first().click();
+  await questions.getByRole('button', { name: 'mark as answered' }).first().click();
   await questions.getByLabel('Why it is right as it is').fill('They round up.');
   await questions.getByRole('button', { name: 'Settled' }).click();
   await expect(questions).not.toContainText('Its own figures give');
@@ -261,7 +261,7 @@ test('evidence is kept with a figure, and shown with its age', async ({ page, de
   const evidence = page.getByRole('region', { name: 'Evidence' });
   await evidence.getByText('Say more about it').click();
   await evidence.getByLabel('Where it was seen').first().fill('a partner’s page');
-  await evidence.getByRole('checkbox', { name: 'the source earns if you buy' }).first().check();
+  await evidence.getByRole('checkbox', { name: 'this source earns a commission' }).first().check();
   await evidence.getByLabel('The offer holds until').fill('2026-10-31');
   await expect(evidence).toContainText('516.00, a partner’s page, 3 November 2026');
   await expect(evidence).toContainText('offer until 31 October 2026');

@@ -42,9 +42,7 @@ test('the trial diary feeds the marks, and uptime is said in hours a year', asyn
 
 test('recordings are read in the browser; broken, huge and hostile ones are refused in words', async ({ page, demo }) => {
   await page.goto(`${demo.address}${DECISION}/needs/speed`);
-  await expect(
-    page.getByText('Partly out of the browser’s own store, so that it seems quicker than it is to a first visitor: Brindle Sites.'),
-  ).toBeVisible();
+  await expect(page.getByText('Partly served from cache, so it looks faster than it is for a first visit: Brindle Sites.')).toBeVisible();
   const folder = mkdtempSync(join(tmpdir(), 'venalis-har-'));
   const huge = join(folder, 'huge.har');
   const file = openSync(huge, 'w');
@@ -100,12 +98,12 @@ test('fit stands beside cost with its make-up; another weight turns it, as was s
 test('with nothing weighed the place says what to do, and a weight of nothing leaves a thing out', async ({ page, empty }) => {
   await page.goto(empty.address);
   await page.getByRole('button', { name: 'Begin a decision' }).click();
-  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await page.getByRole('link', { name: /^Comparison/ }).click();
   await page.getByRole('link', { name: 'Fit and cost' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing is weighed yet' })).toBeVisible();
   await page.getByRole('link', { name: 'qualities' }).click();
   await page.getByRole('button', { name: 'Take these 8' }).click();
-  await page.getByRole('link', { name: /^Line-up/ }).click();
+  await page.getByRole('link', { name: /^Comparison/ }).click();
   await page.getByRole('link', { name: 'Fit and cost' }).click();
   await expect(page.getByText('There is no candidate with a price yet.')).toBeVisible();
   await page.getByLabel('Weight of Ease').fill('0');

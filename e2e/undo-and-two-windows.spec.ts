@@ -54,7 +54,7 @@ test('undo takes back a change to a price sheet', async ({ page, demo }) => {
 });
 
 for (const [choice, button, kept] of [
-  ['keeps this version', 'Keep what stands here', '200'],
+  ['keeps this version', 'Keep my version', '200'],
   ['takes the other', 'Take the other version', '130'],
 ] as const)
   test(`two windows change the same decision: the second is told and ${choice}; undo has the other`, async ({ page, context, demo }) => {

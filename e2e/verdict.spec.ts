@@ -125,7 +125,7 @@ test('workbook and tables are taken along', async ({ page, demo }) => {
       .subarray(0, 2)
       .toString(),
   ).toBe('PK');
-  const [lineUp] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Line-up as CSV' }).click()]);
+  const [lineUp] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Comparison as CSV' }).click()]);
   expect(readFileSync(await lineUp.path(), 'utf8').split('\r\n')[1]).toMatch(/^E,Wharfside Trade,EUR,6839\.30,no,yes,/);
   const [ledger] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Ledger as CSV' }).click()]);
   expect(readFileSync(await ledger.path(), 'utf8').split('\r\n').length).toBeGreaterThan(700);
@@ -174,7 +174,7 @@ test('real months are typed or read from a file, and the difference is explained
   await page.goto(`${demo.address}decisions/larkfell-kites/verdict/afterwards`);
   await page.getByLabel('Orders, January 2027').fill('150');
   await page.getByLabel('Fees by sales, January 2027').fill('160');
-  await expect(page.locator('.says')).toContainText('since there were more orders');
+  await expect(page.locator('.says')).toContainText('because you had more orders');
   await page.getByLabel('Sales, January 2027', { exact: true }).fill('999999999999999');
   await expect(page.getByRole('alert')).toContainText('Enter an amount in EUR');
   await page.getByLabel('Sales, January 2027', { exact: true }).fill('');

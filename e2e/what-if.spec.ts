@@ -43,7 +43,7 @@ test('the map names the fields; a point is looked at exactly, kept as a scenario
   await page.getByRole('button', { name: 'A very bad year' }).click();
   const form = page.getByRole('complementary', { name: 'The scenario' });
   await form.getByLabel('Orders, all streams').fill('-40');
-  await form.getByRole('button', { name: 'Take over into what you expect' }).click();
+  await form.getByRole('button', { name: 'Apply to my forecast' }).click();
   await expect(page.locator('.answer')).toContainText('Marlpit Grow costs least');
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(page.locator('.answer')).toContainText('Wharfside Trade costs least');

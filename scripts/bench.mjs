@@ -187,7 +187,7 @@ async function proposalsBesideTheInterface() {
     const { wait, gap } = await page.evaluate(async () => {
       const isBusy = () => document.querySelector('[aria-label="Proposed"]')?.getAttribute('aria-busy') === 'true';
       const nextFrame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(undefined)));
-      const button = [...document.querySelectorAll('button')].find((one) => one.textContent === 'Put one together');
+      const button = [...document.querySelectorAll('button')].find((one) => one.textContent === 'Build your own');
       const start = performance.now();
       button?.click();
       await nextFrame();

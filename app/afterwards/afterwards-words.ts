@@ -3,7 +3,7 @@ import type { MoveAdvice } from '#core/afterwards/move-now';
 import type { Writer } from '../locale/writer';
 
 const REASONS: ReadonlyArray<readonly [keyof MonthAgainst['why'], more: string, less: string]> = [
-  ['volume', 'since there were more orders', 'since there were fewer orders'],
+  ['volume', 'because you had more orders', 'because you had fewer orders'],
   ['orderValue', 'since orders were dearer', 'since orders were cheaper'],
   ['feeRates', 'since fees were higher than the price sheet says', 'since fees were lower than the price sheet says'],
   [
@@ -22,7 +22,7 @@ export function reasonsWords(why: Readonly<Record<keyof MonthAgainst['why'], str
     .map(({ amount, more, less }) => `${write.difference(amount ?? '0')} ${Number(amount) > 0 ? more : less}`);
 }
 
-/** "So far it cost 214 more than expected: +120 since there were more orders, …" */
+/** "So far it cost 214 more than expected: +120 because you had more orders, …" */
 export function soFarSentence({ months, difference, expected, why }: AgainstForecast, write: Writer): string {
   const counted = months.filter((month) => month.difference !== null).length;
   if (counted === 0) return 'Enter what months really brought and cost, and see where it differs from what was expected, and why.';
@@ -45,6 +45,6 @@ export function adviceSentence(
   if (move)
     return `${level} move to ${nameOf(move.candidate)} in ${write.month(move.month)}: that saves ${write.whole(move.saves ?? '0')} over the rest of the time, what moving takes included.`;
   return canStay
-    ? `${level} stay with ${nameOf(current)}: no move pays what it takes.`
+    ? `${level} stay with ${nameOf(current)}: no switch saves more than it costs.`
     : `${level} ${nameOf(current)} will be outgrown, and there is no other that can be used to the end.`;
 }

@@ -10,7 +10,7 @@ export function dateTitle({ kind, about, detail, atStake }: DateThatMatters): st
     case 'trial-ends':
       return `Trial of ${about} ends`;
     case 'refund-ends':
-      return `Last day to ask ${about} for the money back`;
+      return `Last day for a refund from ${about}`;
     case 'price-rises':
       return `${about}: the introductory price is over`;
     case 'renewal':
@@ -45,7 +45,7 @@ export function dateReason(
     case 'trial-ends':
       return `Cancel before, or ${money ? `${money} fall due` : 'the first payment falls due'}${months ? `, then ${termWords(months)}` : ''}.`;
     case 'refund-ends':
-      return `After this day ${money} are gone, whether you stay or not.`;
+      return `After this date the ${money} can’t be refunded.`;
     case 'price-rises':
       return `From now on ${write.money(detail ?? '0', currency)} ${currency} ${months ? termWords(months) : ''}, ${money} ${Number(atStake) < 0 ? 'less' : 'more'} than before. Decide whether it is worth that.`;
     case 'renewal':

@@ -48,7 +48,7 @@ export function ImportFile() {
       <label htmlFor={id}>Open a decision file: choose it, or drop it here</label>
       <input id={id} type="file" accept=".json,application/json" onChange={({ target }) => look(target.files?.[0])} />
       <div aria-live="polite">
-        {tooLarge && <p className="problem">{tooLarge} is larger than 5 MB: no decision file is, and nothing was read of it.</p>}
+        {tooLarge && <p className="problem">{tooLarge} is over 5 MB, too large for a decision file. Nothing was imported.</p>}
         {fetcher.state !== 'idle' && <p className="quiet">Looking at {chosen?.name} …</p>}
         {fetcher.state === 'idle' && fetcher.data && chosen && (
           <Preview name={chosen.name} preview={fetcher.data} onKeep={() => send(chosen.text, 'keep')} />
@@ -84,7 +84,7 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
   const { currency, candidates } = preview;
   return (
     <>
-      <h3>{preview.name || 'A decision without a question'}</h3>
+      <h3>{preview.name || 'Untitled decision'}</h3>
       <p>
         {preview.months} months from {write.month(preview.start)}, in {currency}. Sells {preview.streams.join(', ') || 'nothing yet'}. Price
         sheets: {preview.sheets.join(', ') || 'none'}.

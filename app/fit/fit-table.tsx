@@ -43,7 +43,7 @@ export function FitTableView({ weighed, places, open, onOpen }: FitTableViewProp
           ),
         },
         {
-          head: 'First however weighed',
+          head: 'How often it comes first',
           title: 'Over all ways of weighing, how often it fits best',
           cell: ({ candidate }) => {
             const share = places.find((one) => one.candidate === candidate)?.share;

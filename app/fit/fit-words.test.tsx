@@ -26,7 +26,7 @@ describe('the sentence above the chart', () => {
       weighed('G', 50, '9000'),
     ];
     expect(text(<FitSentence weighed={all} />)).toBe(
-      'Plan F fits best, at least 81 of 100. The cheapest, Plan A, fits 72, at 7,050 against 10,344. Two of them are beaten by nobody on both: which one is a question of what fit is worth to you.',
+      'Plan F fits best, at least 81 of 100. The cheapest, Plan A, fits 72, at 7,050 against 10,344. Two of them have no rival that is both cheaper and a better fit: choosing between those depends on what fit is worth to you.',
     );
   });
 

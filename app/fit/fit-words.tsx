@@ -28,7 +28,7 @@ export function FitSentence({ weighed }: { weighed: readonly Weighed[] }) {
       {first.most > first.fit + 0.5 ? 'at least ' : ''}
       {Math.round(first.fit)} of 100{cheap}{' '}
       {between > 1 && cheapest !== first
-        ? `${NUMBERS[between] ?? between} of them are beaten by nobody on both: which one is a question of what fit is worth to you.`
+        ? `${NUMBERS[between] ?? between} of them have no rival that is both cheaper and a better fit: choosing between those depends on what fit is worth to you.`
         : ''}
     </p>
   );

@@ -140,7 +140,7 @@ function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, 
           label="Is kept with"
           values={owned.keptWith ?? []}
           options={fates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))}
-          placeholder="candidates that have it not"
+          placeholder="candidates without it"
           onChange={(ids) =>
             onChange('kept-with', (one) => ({ ...one, keptWith: ids, endsWith: (one.endsWith ?? []).filter((id) => !ids.includes(id)) }))
           }
@@ -148,7 +148,7 @@ function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, 
       </div>
       {fates.length > 0 && (
         <p className="quiet">
-          {inWords('superfluous') ? `Superfluous with ${inWords('superfluous')}. ` : ''}
+          {inWords('superfluous') ? `Not needed with ${inWords('superfluous')}. ` : ''}
           {inWords('goes-on') ? `Goes on with ${inWords('goes-on')}.` : ''}
         </p>
       )}

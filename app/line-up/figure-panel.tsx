@@ -21,7 +21,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
   const candidate = pricing.file.candidates.find(({ id }) => id === figure.candidate);
   const column = priced.lineUp.columns.find(({ id }) => id === figure.candidate);
   const breakdown = breakdownOf(priced.priced, figure.candidate, { bucket, year });
-  if (!candidate || !column || !breakdown) return <p>This candidate is not in the line-up any more.</p>;
+  if (!candidate || !column || !breakdown) return <p>This candidate is no longer being compared.</p>;
   const { currency } = pricing.file;
   const what = bucket ? BUCKET_NAMES[bucket].name : 'Total';
   const when = year === undefined ? '' : `, ${year === 0 ? 'first year' : `year ${year + 1}`}`;

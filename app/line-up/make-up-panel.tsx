@@ -114,7 +114,7 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
             onRemoved();
           }}
         >
-          Take it out of the line-up
+          Remove it from the comparison
         </Button>
       </p>
       <SetVendorAside candidate={candidate} onDone={onRemoved} />

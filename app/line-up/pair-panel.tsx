@@ -36,7 +36,7 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
         options={options.filter(({ value }) => value !== a)}
         onChange={(next) => onChange(a, next)}
       />
-      {!pair && <p>One of them is not in the line-up any more.</p>}
+      {!pair && <p>One of them is no longer being compared.</p>}
       {pair && (
         <>
           <p className="panel-amount">{write.difference(pair.total.difference)}</p>

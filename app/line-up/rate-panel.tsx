@@ -11,7 +11,7 @@ export function RatePanel({ candidate: id, rate }: { candidate: string; rate: 'p
   const { currency } = pricing.file;
   const candidate = pricing.file.candidates.find((one) => one.id === id);
   const column = priced.lineUp.columns.find((one) => one.id === id);
-  if (!candidate || !column) return <p>This candidate is not in the line-up any more.</p>;
+  if (!candidate || !column) return <p>This candidate is no longer being compared.</p>;
   const { total, perOrder, shareOfSales, keep } = column.result;
   const parts = keptParts(pricing, candidate, decimal(scale));
   if (rate === 'per-order' && perOrder !== null)

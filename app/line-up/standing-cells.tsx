@@ -27,7 +27,7 @@ export function ToFindOut({ column }: { column: LineUpColumn }) {
       {unknown.length > 0 && `${unknown.length} ${unknown.length === 1 ? 'price' : 'prices'} not known`}
       {unknown.length > 0 && (forgotten || lacksCardFees) && '; '}
       {lacksCardFees && 'card fees not entered'}
-      {forgotten && (names.length === streams.length ? 'no payment fee: forgotten?' : `no payment fee for ${names.join(', ')}`)}
+      {forgotten && (names.length === streams.length ? 'no card fee entered: is that right?' : `no card fee for ${names.join(', ')}`)}
     </span>
   );
 }

@@ -33,7 +33,7 @@ export function ExpectedLimits() {
                 {labelOf(plan)} goes to {write.number(limit)}: <span className="problem">outgrown in {write.month(outgrown ?? month)}</span>
               </p>
             ))}
-            {short.length === 0 && <p className="quiet">Every plan that limits it goes so far.</p>}
+            {short.length === 0 && <p className="quiet">Every plan covers this.</p>}
           </div>
         );
       })}

@@ -54,7 +54,7 @@ export function EvidenceForm({ evidence, isSheet, onChange }: EvidenceFormProps)
         </>
       )}
       <Checkbox checked={evidence.earns === true} onChange={({ target }) => onChange({ earns: target.checked || undefined })}>
-        the source earns if you buy
+        this source earns a commission
       </Checkbox>
     </div>
   );

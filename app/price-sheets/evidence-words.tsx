@@ -27,7 +27,7 @@ export function EvidenceWords({ evidence, figure, today }: { evidence: Evidence;
           {[until && `offer until ${write.day(until)}`, forWhom && `for ${forWhom}`].filter(Boolean).join(', ')}
         </p>
       )}
-      {earns && <p className="is-warning">the source earns if you buy</p>}
+      {earns && <p className="is-warning">this source earns a commission</p>}
     </div>
   );
 }

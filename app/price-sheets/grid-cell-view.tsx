@@ -37,7 +37,7 @@ export const GridCellView = memo(function GridCellView(props: GridCellViewProps)
       <span className="cell-figure">
         {shown || '–'}
         {candidates !== '' && (
-          <span className="in-line-up" title="In the line-up">
+          <span className="in-line-up" title="Being compared">
             {candidates.split(' ').map((id) => (
               <CandidateTag key={id} id={id} />
             ))}

@@ -12,8 +12,8 @@ import type { EditedCell } from './use-edited-cell';
 const SECTION_WORDS: Readonly<Record<Section, string>> = {
   price: 'What the plan costs',
   sale: 'What each sale costs',
-  usage: 'What else is counted',
-  extent: 'How far it goes',
+  usage: 'Usage fees',
+  extent: 'Limits',
   features: 'What is in it',
 };
 

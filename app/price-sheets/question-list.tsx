@@ -61,7 +61,7 @@ function Question({ finding, onSettle, onShow }: { finding: Finding; onSettle(re
       <p>{finding.question}</p>
       {reason === null ? (
         <Button size="small" type="text" onClick={() => setReason('')}>
-          settle it
+          mark as answered
         </Button>
       ) : (
         <form

@@ -101,7 +101,7 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
         <SheetIntake sheet={sheet} today={today} intake={intake} onTakeOver={takeOver} />
         {grid('plans')}
         {sheet.kind === 'processor' && (
-          <p className="quiet">Its fees count for candidates that take their payments through it: choose that in the line-up.</p>
+          <p className="quiet">Its fees count for candidates that take their payments through it: choose that in the comparison.</p>
         )}
         {sheet.kind === 'offer' && (
           <section className="addons" aria-label="Add-ons">

@@ -99,7 +99,7 @@ export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
             void navigate(`/decisions/${decisionId}/sheets`);
           }}
         >
-          take off this decision
+          remove
         </Button>
       </span>
     </div>

@@ -155,7 +155,7 @@ function WholeSheet({ name, read, today, onDone }: { name: string; read: PriceSh
       <NewFindings before={{ kind: 'processor', processor: { id: 'none', label: '', currency: 'EUR' } }} after={read} today={today} />
       <p className="phrase-take">
         <Button type="primary" size="small" onClick={take}>
-          Take it in as a sheet of its own
+          Add as a separate sheet
         </Button>
         <Button type="text" size="small" onClick={onDone}>
           leave it

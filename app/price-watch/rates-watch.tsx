@@ -46,7 +46,7 @@ export function RatesWatch({ rates, now }: { rates: WatchView['rates']; now: str
           rows={rows}
           keyOf={({ id, currency }) => `${id} ${currency}`}
           columns={[
-            { head: 'Decision', kind: 'names-row', cell: ({ name }) => name || 'a decision without a question' },
+            { head: 'Decision', kind: 'names-row', cell: ({ name }) => name || 'an untitled decision' },
             { head: 'Currency', cell: ({ base, currency }) => `${base} for one ${currency}` },
             { head: 'In the decision', kind: 'figures', cell: ({ rate }) => write.number(rate, 6) },
             { head: 'Of the day', kind: 'figures', cell: ({ ofDay }) => (ofDay === null ? 'not known' : write.number(ofDay, 6)) },

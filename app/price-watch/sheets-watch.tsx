@@ -151,7 +151,7 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
           {effects.map(({ id, name, effect }) => (
             <li key={id}>
               <Checkbox checked={!notIn.has(id)} onChange={() => setNotIn((before) => toggled(before, id))}>
-                use in <Link to={`/decisions/${id}/verdict`}>{name || 'a decision without a question'}</Link>
+                use in <Link to={`/decisions/${id}/verdict`}>{name || 'an untitled decision'}</Link>
               </Checkbox>
               <p className={chosen.length > 0 && effect && effect.since.standing !== 'holds' ? 'problem' : ''}>
                 {chosen.length === 0 ? 'Nothing is ticked, and nothing changes.' : effectSentence(effect, write)}

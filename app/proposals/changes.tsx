@@ -52,7 +52,7 @@ export function FollowedChanges({ today }: { today: string }) {
                 )
               }
             >
-              Taken note of
+              Got it
             </Button>
             {from !== to && (
               <Button

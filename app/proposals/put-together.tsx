@@ -25,7 +25,7 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
     .find(({ terms }) => terms.length > 0);
   return (
     <section aria-label="Put together">
-      <h2>In the line-up</h2>
+      <h2>Being compared</h2>
       <ul className="put-together">
         {candidates.map((candidate) => {
           const column = priced.lineUp.columns.find(({ id }) => id === candidate.id);
@@ -91,7 +91,7 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
               );
           }}
         >
-          Put one together
+          Build your own
         </Button>
       )}
     </section>

@@ -38,7 +38,7 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
       <div className="pair">
         <NumberField
           fieldKey={`quality.${quality.id}.worst`}
-          label="Worth nothing at"
+          label="No points at"
           value={quality.worst}
           range={SCALE}
           hint={unit}
@@ -46,7 +46,7 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
         />
         <NumberField
           fieldKey={`quality.${quality.id}.best`}
-          label="Worth all at"
+          label="Full points at"
           value={quality.best}
           range={SCALE}
           hint={unit}
@@ -54,7 +54,7 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
         />
       </div>
       <ChoiceField
-        label="Of several vendors in one candidate counts"
+        label="With several vendors, use"
         value={quality.together ?? 'weakest'}
         options={[
           { value: 'weakest', label: 'the weakest' },

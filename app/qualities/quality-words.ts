@@ -8,7 +8,7 @@ export const SOURCES: ReadonlyArray<{ value: Quality['source']; label: string }>
   { value: 'mark', label: 'marks you give' },
   { value: 'trial', label: 'the trial diary, mean mark' },
   { value: 'reviews', label: 'reviews, points of 100' },
-  { value: 'uptime', label: 'uptime, hours a year away' },
+  { value: 'uptime', label: 'downtime, hours a year' },
   { value: 'speed', label: 'page speed, seconds' },
   { value: 'support', label: 'support, hours a week' },
 ];

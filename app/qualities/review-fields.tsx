@@ -101,7 +101,7 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
         checked={review.earns === true}
         onChange={({ target }) => onChange('earns', ({ earns: _former, ...one }) => (target.checked ? { ...one, earns: true } : one))}
       >
-        the source earns if you buy
+        this source earns a commission
       </Checkbox>
       <Button
         type="text"

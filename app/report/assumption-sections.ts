@@ -53,7 +53,7 @@ export function assumptionSection(file: DecisionFile, { decision }: Workbench, w
           ]
         : []),
       ...(level('must').length > 0 ? [{ kind: 'sentence' as const, text: `It must have: ${level('must').join(', ')}.` }] : []),
-      ...(level('want').length > 0 ? [{ kind: 'sentence' as const, text: `It should have: ${level('want').join(', ')}.` }] : []),
+      ...(level('want').length > 0 ? [{ kind: 'sentence' as const, text: `Nice to have: ${level('want').join(', ')}.` }] : []),
     ],
   };
 }

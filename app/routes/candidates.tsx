@@ -95,10 +95,13 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
         {open === null ? (
           <>
             <h2>Nothing is dropped in silence</h2>
-            <p>Every plan that is passed over says why. A candidate that lacks a must stays in the line-up, grey, with the reason.</p>
+            <p>
+              Every plan that is passed over says why. A candidate that lacks a must stays in the comparison, below the others, with the
+              reason.
+            </p>
             <p className="quiet">
-              A candidate that follows a proposal goes along when sales, needs or price sheets change, and says what has changed. Editing it
-              pins it.
+              A candidate that follows a proposal updates automatically when sales, needs or price sheets change, and says what has changed.
+              Editing it pins it.
             </p>
           </>
         ) : (

@@ -16,7 +16,7 @@ export default function Frame() {
   const { decision } = state.workbench;
   const [year = '', month = ''] = decision.start.split('-');
   return (
-    <main className="work" aria-label="Frame">
+    <main className="work" aria-label="Basics">
       <h2>What is being decided</h2>
       <div className="form-grid">
         <TextField
@@ -64,7 +64,9 @@ export default function Frame() {
           value={decision.hourValue ?? '0'}
           range={{ least: 0, most: 100_000, wanted: `an amount in ${decision.currency}` }}
           hint="0 leaves your own hours out of the totals"
-          onChange={(hourValue) => edits.decision('hour-value', 'the worth of an hour', (one) => ({ ...one, hourValue: hourValue ?? '0' }))}
+          onChange={(hourValue) =>
+            edits.decision('hour-value', 'the value of your time', (one) => ({ ...one, hourValue: hourValue ?? '0' }))
+          }
         />
         <NumberField
           fieldKey="fee-tax"

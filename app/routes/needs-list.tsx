@@ -64,7 +64,7 @@ export default function NeedsList() {
           </>
         )}
         {group('must', 'It must', 'A candidate that does not is never proposed, and stands grey with the reason.')}
-        {group('want', 'You would like', 'What is met counts for fit, by its weight. It changes no totals.')}
+        {group('want', 'Nice to have', 'What is met counts for fit, by its weight. It changes no totals.')}
         <NewNeed />
         {needs.length > 0 && (
           <Fold summary="More to begin with, by what you sell">

@@ -21,7 +21,7 @@ export default function QualitiesMarks() {
       <main className="work" aria-label="What counts">
         {qualities.length === 0 ? (
           <>
-            <h2>What counts besides money?</h2>
+            <h2>Beyond price money?</h2>
             <p>Each has a weight and a scale of its own. It changes no totals; it is weighed beside them, where you can see it.</p>
             <UsualQualities />
           </>

@@ -101,7 +101,7 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
           </li>
           <li>
             <a href={`${at}/line-up.csv`} download>
-              Line-up as CSV
+              Comparison as CSV
             </a>
           </li>
           <li>

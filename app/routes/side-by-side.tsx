@@ -29,18 +29,17 @@ export default function SideBySide() {
   const { columns } = priced.lineUp;
   if (columns.length === 0 && priced.heldBack.length === 0 && !state.workbench.decision.setAside?.length)
     return (
-      <main className="work" aria-label="Line-up">
+      <main className="work" aria-label="Comparison">
         <h2>Nothing stands here yet</h2>
         <p>
-          Every plan with a price comes into the line-up by itself.{' '}
-          <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, two or more, and say{' '}
-          <Link to={`/decisions/${decisionId}/sales`}>what you expect to sell</Link>.
+          Every plan with a price joins the comparison by itself. <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>,
+          two or more, and say <Link to={`/decisions/${decisionId}/sales`}>what you expect to sell</Link>.
         </p>
       </main>
     );
   return (
     <>
-      <main className="work" aria-label="Line-up">
+      <main className="work" aria-label="Comparison">
         <Arrangement onPair={(a, b) => setOpen({ kind: 'pair', a, b })} />
         {columns.length > 0 && <LineUpTable open={open} onOpen={setOpen} />}
         <FoldedColumns open={open} />
@@ -92,7 +91,7 @@ function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
         value={basis}
         options={[
           { value: 'paid', label: 'when they are paid' },
-          { value: 'spread', label: 'spread over what they pay for' },
+          { value: 'spread', label: 'spread over the months they cover' },
         ]}
         onChange={(next) => edits.decision('basis', 'when payments count', (one) => ({ ...one, basis: next }))}
       />

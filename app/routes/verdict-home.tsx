@@ -81,7 +81,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
           <>
             <p className="says" data-verdict>
               {chosen ? chosenSentence(chosen, file.months, write) : ''}{' '}
-              {isModest(open) && <em>A modest verdict: see beside what to find out next.</em>}
+              {isModest(open) && <em>Provisional: answer the open questions first.</em>}
             </p>
             {chosen?.shared && <p>{togetherWords(chosen, file.currency, write)}</p>}
             <ChoiceForm choice={choice} chosen={isWaiting ? NOT_YET : chosen} />

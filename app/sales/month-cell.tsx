@@ -30,7 +30,7 @@ export const MonthCell = memo(function MonthCell({ name, orders, isSet, onSet }:
           type="button"
           className="month-figure"
           aria-label={`${name}: ${write.number(orders, 1)}${isSet ? ', set by hand' : ''}`}
-          title={isSet ? 'Set by hand; empty it to give it back to its course' : 'Set this month by hand'}
+          title={isSet ? 'Entered by hand. Clear it to use the calculated figure.' : 'Set this month by hand'}
           onClick={() => setText(isSet ? write.field(orders) : '')}
         >
           {write.number(orders, 1)}

@@ -13,7 +13,7 @@ type Changed = Exclude<VersionName, 'expected'>;
 type Field = keyof StreamDifferences;
 
 const FIELDS: ReadonlyArray<{ field: Field; label: string; unit: string }> = [
-  { field: 'orders', label: 'Orders and joins', unit: '%' },
+  { field: 'orders', label: 'Orders and sign-ups', unit: '%' },
   { field: 'orderValue', label: 'Order value', unit: '%' },
   { field: 'growth', label: 'Growth a month', unit: 'points' },
   { field: 'refunds', label: 'Refunds', unit: 'points' },

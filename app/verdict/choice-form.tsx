@@ -70,12 +70,10 @@ export function ChoiceForm({ choice, chosen }: { choice: Choice; chosen: Chosen 
       )}
       {chosen === null && (
         <p className="problem">
-          {choice.kind === 'route'
-            ? 'No way through these months exists.'
-            : 'What was chosen is not in the line-up any more. Choose another.'}
+          {choice.kind === 'route' ? 'No way through these months exists.' : 'What was chosen is no longer being compared. Choose another.'}
         </p>
       )}
-      {chosen !== null && !chosen.usable && <p className="problem">Outgrown or lacking something: the line-up says what.</p>}
+      {chosen !== null && !chosen.usable && <p className="problem">Outgrown or lacking something: the comparison says what.</p>}
     </div>
   );
 }

@@ -195,7 +195,7 @@ describe('a verdict later on', () => {
       { standing: 'unusable' },
       'Grow costs the same as then, and cannot be chosen as it is: it is outgrown, lacks a must, or rests on a price that is not known.',
     ],
-    [{ standing: 'gone', dearer: null, now: null }, 'Grow cannot be worked out any more: it is not in the line-up, or no way exists.'],
+    [{ standing: 'gone', dearer: null, now: null }, 'Grow cannot be worked out any more: it is no longer compared, or no way exists.'],
     [
       { isOtherMeasure: true, dearer: null },
       'The decision is in another currency, over another time or compared by something else now, so figures are not set against each other.',
@@ -244,7 +244,7 @@ describe('how it turned out, in words', () => {
 
   it('says what it cost more or less, and why, the largest first', () => {
     expect(soFarSentence({ months: [month], expected: '60.00', cost: '40.00', difference: '-20.00', why }, write)).toBe(
-      'Over 1 month it cost 20 less than the 60 expected: -30 since fees were lower than the price sheet says, +10 since there were more orders.',
+      'Over 1 month it cost 20 less than the 60 expected: -30 since fees were lower than the price sheet says, +10 because you had more orders.',
     );
     expect(soFarSentence({ months: [month], expected: '60.00', cost: '60.00', difference: '0.00', why }, write)).toBe(
       'Over 1 month it cost what was expected, 60.',
@@ -257,7 +257,7 @@ describe('how it turned out, in words', () => {
   it('says to stay, to move, or that there is no way', () => {
     const advice = { orders: '0.8300', orderValue: '1.1000', seen: 3, current: 'A', canStay: true, move: null };
     expect(adviceSentence(advice, nameOf, write)).toBe(
-      'Over the last 3 months orders went at 83 % of what was expected, order values at 110 %. If they go on so, stay with Plan A: no move pays what it takes.',
+      'Over the last 3 months orders went at 83 % of what was expected, order values at 110 %. If they go on so, stay with Plan A: no switch saves more than it costs.',
     );
     expect(
       adviceSentence(

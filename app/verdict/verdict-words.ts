@@ -161,7 +161,7 @@ export function sinceSentence(
   write: Writer,
 ): string {
   const what = partsWords(verdict.parts, write);
-  if (standing === 'gone') return `${what} cannot be worked out any more: it is not in the line-up, or no way exists.`;
+  if (standing === 'gone') return `${what} cannot be worked out any more: it is no longer compared, or no way exists.`;
   if (isOtherMeasure)
     return `The decision is in another currency, over another time or compared by something else now, so figures are not set against each other.`;
   const are = verdict.parts.length > 1 ? 'are' : 'is';

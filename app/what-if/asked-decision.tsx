@@ -69,8 +69,8 @@ export function NobodyToChoose() {
       <h2>No candidate can be chosen as it is</h2>
       <p>
         Each is outgrown, lacks something that must be there, or rests on a price that is not known. The{' '}
-        <Link to={`${to}/line-up`}>line-up</Link> says which; change the <Link to={`${to}/needs`}>needs</Link>, find out the price, or take
-        a larger plan.
+        <Link to={`${to}/line-up`}>comparison</Link> says which; change the <Link to={`${to}/needs`}>needs</Link>, find out the price, or
+        take a larger plan.
       </p>
     </>
   );

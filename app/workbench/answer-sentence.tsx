@@ -106,7 +106,7 @@ function Nobody() {
   if (shared.length > 0)
     return (
       <p className="answer">
-        No candidate can be chosen: of none is it known that it meets “{shared.map(featureWords).join('”, “')}”.{' '}
+        No candidate can be chosen: none is known to have “{shared.map(featureWords).join('”, “')}”.{' '}
         <Link to={`/decisions/${decisionId}/needs/answers`}>Find out</Link>, or change the {needs}.
       </p>
     );

@@ -16,7 +16,7 @@ describe('what would mislead, in words', () => {
 
   it('says who is best with payments counted the other way', () => {
     expect(words({ otherBasis: { basis: 'spread', candidate: 'B', by: '30.00' }, offer: null })).toBe(
-      'With payments spread over the months they pay for, Birch costs least: 30 less.',
+      'With payments spread over the months they cover, Birch costs least: 30 less.',
     );
     expect(words({ otherBasis: { basis: 'paid', candidate: 'B', by: '30.00' }, offer: null }, 'keep')).toBe(
       'With payments counted when they are made, Birch leaves you most: 30 more.',

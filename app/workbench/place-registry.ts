@@ -14,7 +14,7 @@ interface RegisteredPlace {
  * in the row stands in `places.ts`, where the compiler asks for it.
  */
 export const PLACES = [
-  { path: 'frame', name: 'Frame', module: 'routes/frame.tsx' },
+  { path: 'frame', name: 'Basics', module: 'routes/frame.tsx' },
   { path: 'sales', name: 'Expected sales', module: 'routes/sales.tsx' },
   {
     path: 'needs',
@@ -23,7 +23,7 @@ export const PLACES = [
     leaves: [
       { path: '', name: 'What you need', module: 'routes/needs-list.tsx' },
       { path: 'answers', name: 'What each plan offers', module: 'routes/answers.tsx' },
-      { path: 'qualities', name: 'What counts besides', module: 'routes/qualities-marks.tsx' },
+      { path: 'qualities', name: 'Beyond price', module: 'routes/qualities-marks.tsx' },
       { path: 'diary', name: 'Trial diary', module: 'routes/diary.tsx' },
       { path: 'speed', name: 'Page speed', module: 'routes/page-speed.tsx' },
     ],
@@ -31,7 +31,7 @@ export const PLACES = [
   { path: 'sheets', name: 'Price sheets', module: 'routes/sheets.tsx' },
   {
     path: 'line-up',
-    name: 'Line-up',
+    name: 'Comparison',
     module: 'routes/line-up.tsx',
     leaves: [
       { path: '', name: 'Side by side', module: 'routes/side-by-side.tsx' },

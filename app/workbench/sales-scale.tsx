@@ -19,10 +19,7 @@ export function SalesScale({ onType }: { onType(digit: string): void }) {
   const { salesScale: shown } = useWorkbench();
   const { scale, setScale } = useLevel();
   const track = useRef<HTMLDivElement>(null);
-  if (!shown)
-    return (
-      <p className="quiet scale-empty">The scale of sales stands here once there is a candidate with a price and something is sold.</p>
-    );
+  if (!shown) return <p className="quiet scale-empty">The sales scale appears once you have a priced plan and some sales.</p>;
 
   const place = placeOn(shown);
   const set = (wanted: number) => setScale(Math.min(Math.max(wanted, shown.from), shown.to));

@@ -49,7 +49,7 @@ export function ConflictNotice() {
       </p>
       <p>
         <Button type="primary" onClick={() => void store.resolveConflict('mine')}>
-          Keep what stands here
+          Keep my version
         </Button>{' '}
         <Button onClick={() => void store.resolveConflict('other')}>Take the other version</Button>{' '}
         <span className="quiet">Either way, undo brings back the one you did not take.</span>

@@ -80,7 +80,7 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
           </div>
           <div>
             <dt>Alt + arrows</dt>
-            <dd>on a candidate’s name in the line-up: move it to the left or right</dd>
+            <dd>on a candidate’s name in the comparison: move it to the left or right</dd>
           </div>
           <div>
             <dt>?</dt>

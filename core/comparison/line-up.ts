@@ -8,7 +8,7 @@ import type { CandidateResult } from './candidate-result';
 import type { PricedDecision } from './decision-result';
 import { runnerUpOf, vendorsOf } from './vendors';
 
-/** A candidate as it stands in the line-up; amounts are decimals in base currency. */
+/** A candidate as compared; amounts are decimals in base currency. */
 export interface LineUpColumn {
   readonly id: string;
   readonly label: string;

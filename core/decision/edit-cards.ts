@@ -7,7 +7,7 @@ export interface CardShare {
   readonly percent: string;
 }
 
-/** The kind that has what the others leave: domestic cards, or the first where there are none. */
+/** The kind that has the remainder: domestic cards, or the first where there are none. */
 export function restKind({ cards }: Stream): string {
   const kinds = Object.keys(cards ?? {});
   return kinds.includes('domestic') || kinds.length === 0 ? 'domestic' : (kinds[0] ?? 'domestic');

@@ -10,7 +10,7 @@ const FIRST_SIZES: readonly OrderSize[] = [
   { share: '50', times: '0.5' },
 ];
 
-/** The sizes of a stream's orders; the first has what the others leave. None where all orders are alike. */
+/** The sizes of a stream's orders; the first has the remainder. None where all orders are alike. */
 export function orderSizesOf({ orderSizes = [] }: Stream): readonly OrderSize[] {
   return orderSizes;
 }
@@ -28,7 +28,7 @@ export function withMoreSizes(stream: Stream): Stream {
 }
 
 /**
- * The stream with one of its sizes changed, or taken away with null; the first has what the others leave.
+ * The stream with one of its sizes changed, or taken away with null; the first has the remainder.
  *
  * @throws RangeError if the others would have more than 100 % together
  */

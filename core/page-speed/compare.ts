@@ -49,7 +49,7 @@ export function differentConditions(
   if (apart > APART_DAYS) warnings.push(`Recorded up to ${apart} days apart.`);
   const named = (which: (one: (typeof all)[number]) => boolean) => [...new Set(all.filter(which).map(({ label }) => label))].join(', ');
   const cached = named(({ cached: from, requests }) => from * 10 > requests);
-  if (cached) warnings.push(`Partly out of the browser’s own store, so that it seems quicker than it is to a first visitor: ${cached}.`);
+  if (cached) warnings.push(`Partly served from cache, so it looks faster than it is for a first visit: ${cached}.`);
   const unfinished = named(({ loadMs }) => loadMs === null);
   if (unfinished) warnings.push(`Not recorded until the page had loaded: ${unfinished}.`);
   const failed = named(({ failed: missing, requests }) => missing * 10 > requests);

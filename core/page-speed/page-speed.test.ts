@@ -135,7 +135,7 @@ describe('comparing recordings', () => {
       'different browsers: Browser 141, Other 9',
     );
     expect(differentConditions([vendor('A', { cached: 1 }), vendor('B', { loadMs: null })])).toEqual([
-      expect.stringContaining('first visitor: A'),
+      expect.stringContaining('first visit: A'),
       expect.stringContaining('had loaded: B'),
     ]);
     expect(differentConditions([vendor('A', { failed: 1, at: null })])).toEqual([

@@ -7,7 +7,7 @@ import type { Choice, GivenVerdict } from '../decision/verdict-schema';
  * How a verdict stands against what the same choice comes to now:
  * - `holds`: the choice is still better than every other that can be chosen (or worse by no more than then, if it was)
  * - `overtaken`: another one is better now, and was not then
- * - `gone`: what was chosen is not in the line-up any more
+ * - `gone`: what was chosen is no longer being compared
  * - `unusable`: it is outgrown now, lacks a must, or rests on a price that is not known
  */
 export type VerdictStanding = 'holds' | 'overtaken' | 'gone' | 'unusable';

@@ -124,7 +124,7 @@ export function assumptionsOf(file: DecisionFile): Assumption[] {
     if (usesCurrency(file, currency)) list.push(assumption('rate', currency, `${file.currency} for one ${currency}`, rate));
   if (file.candidates.some(({ hours }) => Number(hours?.setup ?? '0') + Number(hours?.monthly ?? '0') > 0)) {
     const now = file.hourValue ?? '0';
-    list.push(assumption('hour-value', null, 'Worth of an hour', now, [0, Math.max(40, 2 * Number(now))]));
+    list.push(assumption('hour-value', null, 'Value of your time, per hour', now, [0, Math.max(40, 2 * Number(now))]));
   }
   for (const price of openPrices(file)) list.push(assumption('price', price.id, price.label, null, price.usual));
   return list;

@@ -42,7 +42,7 @@ export function assumptionsSheet(file: DecisionFile): { sheet: SheetInProgress; 
   single('Currency', text(currency));
   single('First month', text(start));
   single('Months', number(String(months), 'whole'));
-  const hourCell = single('Worth of an hour', input(hourValue, 'money'), currency);
+  const hourCell = single('Value of your time, per hour', input(hourValue, 'money'), currency);
   const taxCell = single('Tax on fees', input(feeTax), '% on what is quoted without it');
   const rateCells = new Map(Object.entries(rates).map(([code, rate]) => [code, single(`1 ${code}`, input(rate), currency)]));
   const ofStream = new Map<string, string>();

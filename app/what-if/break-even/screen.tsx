@@ -135,7 +135,7 @@ function pairsWith(pairs: readonly PairBreakEven[], id: string): PairBreakEven[]
 
 function neverTurns(better: string | null, first: string, compared: ComparedWords): string {
   if (better === null) return 'always the same';
-  return better === first ? 'never pays' : compared.isAlwaysBetter.replace(/^is /, '');
+  return better === first ? 'never cheaper' : compared.isAlwaysBetter.replace(/^is /, '');
 }
 
 function reachedWords(reached: { readonly month: string } | null, write: Writer): string {

@@ -21,7 +21,7 @@ it('a pair’s verdict is a sentence, with the month that reaches it', () => {
 
 it('always, never and the same are said as such', () => {
   expect(sentence({ a: 'A', b: 'B', points: [], now: 'B' })).toBe(
-    'Birch is always cheaper: Alder never pays, at any level of sales between 50 and 20,000 a month.',
+    'Birch is always cheaper: Alder is never cheaper, at any level of sales between 50 and 20,000 a month.',
   );
   expect(sentence({ a: 'A', b: 'B', points: [], now: null })).toBe(
     'Alder and Birch always cost the same, at every level of sales between 50 and 20,000 a month.',

@@ -21,7 +21,7 @@ export function pairSentence(
   const range = `between ${write.whole(lowest)} and ${write.whole(highest)} a month`;
   if (points.length === 0 && now === null) return `${nameOf(a)} and ${nameOf(b)} always cost the same, at every level of sales ${range}.`;
   if (points.length === 0 && now !== null)
-    return `${nameOf(now)} ${compared.isAlwaysBetter}: ${nameOf(now === a ? b : a)} never pays, at any level of sales ${range}.`;
+    return `${nameOf(now)} ${compared.isAlwaysBetter}: ${nameOf(now === a ? b : a)} is never cheaper, at any level of sales ${range}.`;
   const [point] = points;
   if (points.length === 1 && point)
     return `${nameOf(point.below)} ${compared.isBetter} below ${levelWords(point, write)}, ${nameOf(point.above)} above. ${whenWords(point, write)}`;

@@ -74,7 +74,7 @@ function Judged({ investment, onChange }: { investment: Investment; onChange(key
         {judged && <p className="says">{investmentSentence(judged, file.months, write)}</p>}
         {isGone && (
           <p className="problem">
-            One of the two candidates is not in the line-up any more, or has no price yet: choose another at the right.
+            One of the two candidates is no longer being compared, or has no price yet: choose another at the right.
           </p>
         )}
         {judged && (

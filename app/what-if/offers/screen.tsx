@@ -32,8 +32,8 @@ function Offers() {
       <main className="work" aria-label="Offers">
         <h2>No candidate rests on a special offer</h2>
         <p>
-          None of the plans in the line-up has an introductory price, so there is no offer that could be over. One that is typed on a price
-          sheet, “1 each for the first 2 months” say, comes here by itself.
+          None of the plans compared has an introductory price, so there is no offer that could be over. One that is typed on a price sheet,
+          “1 each for the first 2 months” say, comes here by itself.
         </p>
       </main>
     );

@@ -29,7 +29,7 @@ describe('offers, in a sentence', () => {
 
   it('says that it does not', () => {
     expect(offersSentence(lookAtOffers(offered('80', 12), []), nameOf, write)).toBe(
-      'The decision does not survive without Birch Plan: then Alder costs least.',
+      'Without Birch Plan the answer changes: then Alder costs least.',
     );
   });
 

@@ -11,7 +11,7 @@ export function offersSentence(
   const resting = offers.filter(({ without }) => without?.first !== withAll?.first);
   const all = offers.length === 1 ? 'the one special offer' : `any one of the ${offers.length} special offers`;
   if (resting.length > 0)
-    return `The decision does not survive without ${resting.map(({ label }) => label).join(' or ')}: then ${nameOf(resting[0]?.without?.first ?? null)} ${compared.leads}.`;
+    return `Without ${resting.map(({ label }) => label).join(' or ')} the answer changes: then ${nameOf(resting[0]?.without?.first ?? null)} ${compared.leads}.`;
   if (withoutAll?.first !== withAll?.first)
     return `${nameOf(withAll?.first ?? null)} ${compared.staysBest} without ${all}, but not without all of them: then ${nameOf(withoutAll?.first ?? null)} ${compared.leads}.`;
   return `The decision survives: ${nameOf(withAll?.first ?? null)} ${compared.leads} without ${all}${offers.length > 1 ? `, and without all of them${marginWords(withoutAll, nameOf, write, compared)}` : ''}.`;

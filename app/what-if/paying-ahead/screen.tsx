@@ -72,16 +72,16 @@ function Paying() {
                   kind: 'names-row',
                   cell: ({ months, term }) => (
                     <>
-                      {termWords(months)} {term === shown.now && <small>as it stands in the line-up</small>}
+                      {termWords(months)} {term === shown.now && <small>as compared</small>}
                     </>
                   ),
                 },
                 { head: `Over ${file.months} months`, kind: 'figures', cell: ({ total }) => write.money(total, file.currency) },
                 { head: 'Saves', kind: 'figures', cell: ({ saving }) => write.difference(saving) },
-                { head: 'Out of pocket early', kind: 'figures', cell: ({ outEarly }) => write.whole(outEarly) },
-                { head: 'Lost at worst, leaving early', kind: 'figures', cell: ({ worst }) => worstWords(worst, write) },
+                { head: 'Extra paid up front', kind: 'figures', cell: ({ outEarly }) => write.whole(outEarly) },
+                { head: 'Most you could lose by leaving early', kind: 'figures', cell: ({ worst }) => worstWords(worst, write) },
                 {
-                  head: 'Pays from',
+                  head: 'Ahead from',
                   cell: ({ term, breakEven }) => (
                     <>
                       {breakEvenWords(breakEven, file.start, write)}
@@ -125,8 +125,8 @@ function Paying() {
           used when one leaves is lost, unless the price sheet says the vendor gives it back.
         </p>
         <p className="quiet">
-          Out of pocket early: by how much more has been paid at the worst moment than with the shortest term. Pays from: whenever one
-          leaves from then on, nothing has been lost by paying ahead.
+          Extra paid up front: how much more has been paid at the worst moment than with the shortest term. Ahead from: whenever one leaves
+          from then on, nothing has been lost by paying ahead.
         </p>
       </aside>
     </>

@@ -47,9 +47,9 @@ export default function Scenarios() {
           <>
             <h2>No scenario is kept yet</h2>
             <p className="limit-width">
-              Look at a point of the <Link to={`/decisions/${decisionId}/what-if/map`}>map</Link>, a turning point, or the line-up without
-              an <Link to={`/decisions/${decisionId}/what-if/offers`}>offer</Link>, and keep it under a name; or begin one here. Scenarios
-              are compared with what you expect, and can be taken over into it.
+              Look at a point of the <Link to={`/decisions/${decisionId}/what-if/map`}>map</Link>, a turning point, or the comparison
+              without an <Link to={`/decisions/${decisionId}/what-if/offers`}>offer</Link>, and keep it under a name; or begin one here.
+              Scenarios are compared with what you expect, and can be taken over into it.
             </p>
           </>
         ) : (
@@ -206,7 +206,7 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
             edits.decision(`whatIf.taken.${scenario.id}`, `${scenario.name} taken over`, (one) => withScenarioTakenOver(one, scenario))
           }
         >
-          Take over into what you expect
+          Apply to my forecast
         </Button>
         <Button
           type="text"
@@ -219,7 +219,7 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
         </Button>
       </p>
       <p className="quiet">
-        Taking over changes your expected sales, rates and the worth of an hour; undo takes it back.{' '}
+        Applying it changes your expected sales, rates and the value of your time; undo takes it back.{' '}
         {prices > 0 && 'Prices and offers stay as the price sheets state them: enter a price there once you know it.'}
       </p>
     </div>

@@ -34,7 +34,7 @@ function Turns() {
   const point = turn?.above ?? turn?.below ?? null;
   return (
     <>
-      <main className="work" aria-label="What turns it" aria-busy={working.isBusy}>
+      <main className="work" aria-label="What would change it" aria-busy={working.isBusy}>
         {found && found.first === null && <NobodyToChoose />}
         {found && found.first !== null && (
           <>
