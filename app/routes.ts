@@ -34,6 +34,7 @@ export default [
   ),
   route('decisions/:decisionId', 'routes/workbench.tsx', [
     index('routes/workbench-home.ts'),
+    route('start', 'routes/start.tsx'),
     ...PLACES.map((place) => route(place.path, place.module, leafRoutes(place))),
   ]),
   route('*', 'routes/not-found.tsx'),

@@ -74,7 +74,7 @@ test('cards and wallets always add up; other quantities are counted by month, by
   await page.getByLabel('Another kind of card or wallet').first().fill('Wallet');
   await page.getByRole('button', { name: 'Add' }).first().click();
   await page.getByLabel('Paid with wallets').first().fill('70');
-  await expect(page.getByRole('alert').filter({ hasText: 'at most 66' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'from 0 to 66' })).toBeVisible();
   await page.getByLabel('Paid with wallets').first().fill('20');
   await expect(page.locator('.card-rest').first()).toContainText('46 %');
 
@@ -118,4 +118,26 @@ test('decisions are duplicated, archived, deleted and brought back', async ({ pa
   await expect(page.locator('.decision-list li')).toHaveCount(1);
   await page.getByRole('button', { name: 'Bring back' }).click();
   await expect(page.locator('.decision-list li')).toHaveCount(2);
+});
+
+test('orders are typed as they are known: by the year, by the week, between two figures', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${SALES}`);
+  const orders = page.getByLabel('Orders a month').first();
+  for (const [typed, monthly] of [
+    ['30 a year', '2.5'],
+    ['3 a week', '13'],
+    ['between 12 and 36 a year', '2'],
+  ] as const) {
+    await orders.fill(typed);
+    await orders.blur();
+    await expect(orders).toHaveValue(monthly);
+  }
+  await page.getByLabel('Differences for').click();
+  await page.locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden)').getByTitle('Kites and spares').click();
+  await expect(page.getByLabel('Orders and sign-ups, cautious')).toHaveValue('-50');
+  await expect(page.getByLabel('Orders and sign-ups, hopeful')).toHaveValue('50');
+  await orders.fill('30 a fortnight');
+  await orders.blur();
+  await expect(page.getByRole('alert').filter({ hasText: 'Enter a number of orders' })).toBeVisible();
+  await expect(orders).toHaveValue('30 a fortnight');
 });

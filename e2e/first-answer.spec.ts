@@ -52,7 +52,7 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
   await page.getByRole('link', { name: /Verdict/ }).click();
   await expect(page.locator('[data-verdict]')).toContainText('Brindle Small costs');
   // With one guess of sales and no dates on the sheet it is a modest verdict that says what to find out.
-  await expect(page.getByText('A modest verdict')).toBeVisible();
+  await expect(page.getByText('Provisional: answer the open questions first.')).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'What it rests on' })).toContainText('Sales are one guess');
   await page.getByLabel(/^Why\?/).fill('We start small.');
   await page.getByRole('button', { name: 'Give this verdict' }).click();
@@ -68,4 +68,28 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
   await expect(page.getByRole('article')).toContainText('We start small.');
   await expect(page.getByText('the verdict still holds')).toBeVisible();
   await expect(page.locator('.standing-sales b')).toHaveText('300');
+});
+
+test('a decision begins on one page: what is sold, and pricing pages; the comparison builds up beside it', async ({ page, empty }) => {
+  await page.goto(empty.address);
+  await page.getByRole('button', { name: 'Begin a decision' }).click();
+  await expect(page).toHaveURL(/\/start$/);
+  const soFar = page.getByRole('complementary', { name: 'So far' });
+  await expect(soFar).toContainText('How much you sell: not said yet');
+  await page.getByLabel('Orders a month').fill('600 a year');
+  await page.getByLabel('Average order value').fill('40');
+  await expect(soFar).toContainText('Sales of 2,000 EUR a month');
+
+  await page.getByLabel(/paste it here/).fill('Marlpit\n\nSeed\n19/mo\nCard fee 2.9% + 0.30\n\nGrow\n59/mo\nCard fee 1.9% + 0.20');
+  await page.getByRole('button', { name: 'Read prices' }).click();
+  await expect(page).toHaveURL(/\/sheets\//);
+  await page.getByRole('button', { name: 'Add to the sheet' }).click();
+  // 24 × 19 + 1,200 × (40 × 2.9 % + 0.30), against 24 × 59 + 1,200 × (40 × 1.9 % + 0.20).
+  await expect(page.locator('.answer')).toContainText('Seed');
+  await page.goBack();
+  await expect(soFar).toContainText('Prices of 1 vendor');
+  await expect(soFar.getByRole('row').first()).toContainText('2,208');
+  await expect(soFar.getByRole('row').nth(1)).toContainText('2,568');
+  await soFar.getByRole('link', { name: 'See the whole comparison' }).click();
+  await expect(page.locator('.total')).toHaveCount(2);
 });

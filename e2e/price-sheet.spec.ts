@@ -178,7 +178,7 @@ test('from nothing, pages in another currency are compared in it; candidates hel
   await page.getByRole('button', { name: 'undo' }).click();
   await pasteInto(page, 'What the page says', readFileSync('core/price-page/pages/store-gannetry.txt', 'utf8'));
   await page.getByRole('button', { name: 'Add to the sheet' }).click();
-  await expect(page.getByRole('link', { name: 'Frame 24 months, USD' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Basics 24 months, USD' })).toBeVisible();
   await expect(page.getByText('are not priced')).toHaveCount(0);
 });
 

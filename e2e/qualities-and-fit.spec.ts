@@ -32,9 +32,9 @@ test('the trial diary feeds the marks, and uptime is said in hours a year', asyn
   await page.getByLabel('Mark, Write to everybody who bought a spar, Brindle Sites').fill('1');
   await page.getByLabel('Minutes, Write to everybody who bought a spar, Brindle Sites').fill('75');
   await expect(page.locator('.diary tfoot')).toContainText('4 of 5 tasks, 107 minutes');
-  await page.getByRole('link', { name: 'What counts' }).click();
+  await page.getByRole('link', { name: 'Beyond price' }).click();
   await expect(page.getByRole('button', { name: 'Ease, Brindle Sites: 7.3, 73 of 100' })).toBeVisible();
-  await page.getByRole('button', { name: /^Time away, Wharfside:/ }).click();
+  await page.getByRole('button', { name: /^Downtime, Wharfside:/ }).click();
   await expect(page.getByRole('complementary', { name: 'Quality' })).toContainText(
     'That leaves 53 min a year in which nothing can be sold.',
   );

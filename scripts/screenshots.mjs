@@ -11,15 +11,15 @@ import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs'
 
 const VIEWS = [
   { file: 'decisions.png', path: '/decisions' },
-  { file: 'your-data.png', path: '/data' },
-  { file: 'frame.png', path: '/decisions/larkfell-kites/frame' },
+  { file: 'start.png', path: '/decisions', steps: beginDecision },
   { file: 'expected-sales.png', path: '/decisions/larkfell-kites/sales' },
   { file: 'needs.png', path: '/decisions/larkfell-kites/needs' },
   { file: 'qualities.png', path: '/decisions/larkfell-kites/needs/qualities', click: '[aria-label^="Reviews, Wharfside"]' },
   { file: 'candidates.png', path: '/decisions/larkfell-kites/line-up/candidates', click: '.vendor-taken .figure >> nth=0' },
   { file: 'fit.png', path: '/decisions/larkfell-kites/line-up/fit', click: '.fits .figure >> nth=0' },
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
-  { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up', click: '.line-up td.is-leader .figure >> nth=2' },
+  { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up' },
+  { file: 'next-plan.png', path: '/decisions/larkfell-kites/what-if/next-plan', steps: quiet },
   { file: 'sales-scale.png', path: '/decisions/larkfell-kites/line-up', keys: ['.scale-pointer', 'PageUp', 'PageUp', 'PageUp', 'PageUp'] },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
   { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
@@ -48,6 +48,19 @@ process.env.VENALIS_WORLD = world.address;
 const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(0);
 const browser = await chromium.launch({ executablePath: await ensureChromium(), args: chromiumArguments() });
+
+async function beginDecision(page) {
+  await page.getByRole('button', { name: 'Begin a decision' }).click();
+  await page.getByLabel('Orders a month').fill('120');
+  await page.getByLabel('Average order value').fill('48');
+  await page.getByRole('button', { name: 'Type them in' }).click();
+  await page.getByLabel('Vendor').fill('Marlpit');
+  await page.getByLabel('What the page says').fill('Seed: 19/mo, 2.9% + 0.30\nGrow: 59/mo, 1.9% + 0.20');
+  await page.keyboard.press('Enter');
+  await page.goBack();
+  await page.locator('.so-far').waitFor();
+  await page.waitForTimeout(1500);
+}
 
 async function giveVerdict(page) {
   await page.locator('.conditions').waitFor();

@@ -2,6 +2,7 @@ import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
 import * as z from 'zod';
 import type { SheetSource } from '#core/sheet-import/read-source';
+import { keptText } from '../workbench/draft-storage';
 import { useKeptText } from '../workbench/use-kept-text';
 
 interface Taken {
@@ -30,6 +31,15 @@ export interface Intake {
   done(): void;
 }
 
+/** Texts that another place hands to a sheet's page, which reads them when it opens. */
+const handedOver = new Map<string, readonly Taken[]>();
+
+/** Hands a text to the page of a sheet, which is opened next and reads it. */
+export function handOver(sheetId: string, text: string, name: string): void {
+  handedOver.set(sheetId, [{ name, text, key: 1 }]);
+  if (text.length <= MOST_KEPT) keptText(`pasted.${sheetId}`).keep(JSON.stringify([{ name, text, key: 1 }]));
+}
+
 /**
  * Has texts read on the server, where they are checked; a reload does not lose them.
  *
@@ -39,13 +49,14 @@ export function useIntake(sheetId: string): Intake {
   const fetcher = useFetcher<SheetSource>();
   const [kept, keep] = useKeptText(`pasted.${sheetId}`);
   const [taken, setTaken] = useState<readonly Taken[] | null>(null);
-  const left = useMemo(() => keptTexts(kept), [kept]);
+  const left = useMemo(() => handedOver.get(sheetId) ?? keptTexts(kept), [sheetId, kept]);
   const queue = taken ?? left;
   const [first] = queue;
   const isReading = first !== undefined && fetcher.state !== 'idle';
   const ask = ({ text }: Taken) => void fetcher.submit(text, { method: 'post', action: '/read-source', encType: 'text/plain' });
   const setQueue = (next: readonly Taken[]) => {
     setTaken(next);
+    handedOver.delete(sheetId);
     const text = next.length === 0 ? '' : JSON.stringify(next);
     keep(text.length > MOST_KEPT ? '' : text);
   };

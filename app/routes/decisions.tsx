@@ -44,7 +44,7 @@ export async function action({ request }: Route.ActionArgs) {
   switch (intent) {
     case 'begin':
       await createDecision(db, fresh, emptyWorkbench(now.slice(0, 7)), now);
-      throw redirect(`/decisions/${fresh}/sales`);
+      throw redirect(`/decisions/${fresh}/start`);
     case 'duplicate':
       if (!(await duplicateDecision(db, id, fresh, now))) throw new Response('Not found', { status: 404 });
       throw redirect(`/decisions/${fresh}/frame`);

@@ -109,6 +109,7 @@ function useFreshnessOnReturn() {
 /** Every place with a program of its own: what the list of places leads to, and what lies within it. */
 const PAGES = [
   '/decisions',
+  inDecision('start'),
   inDecision('sheets/x'),
   ...PLACES.flatMap((place) =>
     'leaves' in place ? place.leaves.map(({ path }) => inDecision(`${place.path}/${path}`)) : inDecision(place.path),

@@ -43,7 +43,7 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
                 label={`Paid with ${words(one)}`}
                 suffix="% of orders"
                 value={percent}
-                range={{ least: 0, most: Number(mostForCard(stream, one)), wanted: 'a percentage, with the others not above 100' }}
+                range={{ least: 0, most: Number(mostForCard(stream, one)), wanted: 'a percentage' }}
                 onChange={(next) => onChange(`card.${one}`, (found) => withCardShare(found, one, next ?? '0'))}
               />
               {one !== 'international' && (

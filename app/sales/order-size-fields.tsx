@@ -36,7 +36,7 @@ export function OrderSizeFields({ stream, onChange }: OrderSizeFieldsProps) {
               label="Of all orders"
               suffix="%"
               value={share}
-              range={{ least: 0, most: Number(mostForSize(stream, index)), wanted: 'a percentage, with the others not above 100' }}
+              range={{ least: 0, most: Number(mostForSize(stream, index)), wanted: 'a percentage' }}
               onChange={(next) => onChange(`size.${index}.share`, (one) => withOrderSize(one, index, { share: next ?? '0' }))}
             />
           )}

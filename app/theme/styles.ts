@@ -12,6 +12,7 @@ import '../price-sheets/sheet-reading.css';
 import '../price-sheets/sheet-margin.css';
 import '../price-sheets/page-intake.css';
 import '../sales/sales.css';
+import '../start/start.css';
 import '../verdict/verdict.css';
 import '../decision-list/decision-list.css';
 import '../needs/needs.css';

@@ -134,7 +134,7 @@ describe('what a candidate gets on wants and qualities', () => {
     ],
     qualities: [
       { id: 'ease', label: 'Ease', weight: '3', source: 'mark', worst: '1', best: '5', together: 'weakest' },
-      { id: 'found', label: 'Being found', weight: '1', source: 'mark', worst: '1', best: '5', together: 'strongest' },
+      { id: 'found', label: 'Discovery', weight: '1', source: 'mark', worst: '1', best: '5', together: 'strongest' },
     ],
     vendors: {
       tidewrack: { marks: { ease: { value: '5' }, found: { value: '2' } } },

@@ -95,7 +95,7 @@ function Paying() {
                             )
                           }
                         >
-                          put it into the line-up
+                          compare it too
                         </Button>
                       )}
                     </>

@@ -1,0 +1,97 @@
+import { Button, Input } from 'antd';
+import { useId, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { newOffer } from '#core/price-sheet/edit-offer';
+import { handOver } from '../price-sheets/use-intake';
+import { useKeptText } from '../workbench/use-kept-text';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** In bytes. */
+const LARGEST_FILE = 10 * 1024 * 1024;
+
+/** Takes pricing pages, pasted or dropped: each becomes the sheet of a vendor, with what was read beside it. */
+export function PriceBox({ today }: { today: string }) {
+  const { state, decisionId } = useWorkbench();
+  const edits = useEdits();
+  const navigate = useNavigate();
+  const id = useId();
+  const files = useRef<HTMLInputElement>(null);
+  const [text, setText] = useKeptText(`start.${decisionId}`);
+  const [problem, setProblem] = useState<string | null>(null);
+  const newSheet = () => edits.addSheet({ kind: 'offer', seen: today, offer: newOffer(newId, state.workbench.decision.currency) });
+  const read = (pages: ReadonlyArray<{ readonly text: string; readonly name: string }>) => {
+    const sheets = pages.map((page) => {
+      const sheet = newSheet();
+      handOver(sheet, page.text, page.name);
+      return sheet;
+    });
+    setText('');
+    if (sheets[0] !== undefined) void navigate(`/decisions/${decisionId}/sheets/${sheets[0]}`);
+  };
+  const readFiles = (files: readonly File[]) => {
+    const large = files.find(({ size }) => size > LARGEST_FILE);
+    setProblem(large ? `${large.name} is over 10 MB. Copy the part with the prices and paste it instead.` : null);
+    const small = files.filter(({ size }) => size <= LARGEST_FILE);
+    if (small.length > 0) void Promise.all(small.map(async (file) => ({ text: await file.text(), name: file.name }))).then(read);
+  };
+  return (
+    <div
+      className="price-box"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        readFiles([...event.dataTransfer.files]);
+      }}
+    >
+      <label htmlFor={id} className="field-label">
+        Select all of a vendor’s pricing page, copy it, and paste it here
+      </label>
+      <Input.TextArea
+        id={id}
+        autoSize={{ minRows: 5, maxRows: 12 }}
+        spellCheck={false}
+        value={text}
+        placeholder={'Starter 12/mo, or 120 billed yearly\n2.9% + 0.30 card fee'}
+        onChange={({ target }) => setText(target.value)}
+        onPaste={(event) => {
+          const [html, plain] = [event.clipboardData.getData('text/html'), event.clipboardData.getData('text/plain')];
+          // A line or two can go on being typed; a page is read at once.
+          if (html === '' && plain.trim().split('\n').length < 3) return;
+          event.preventDefault();
+          read([{ text: html || plain, name: 'what was pasted' }]);
+        }}
+      />
+      <p className="price-box-tools">
+        <Button type="primary" disabled={text.trim() === ''} onClick={() => read([{ text, name: 'what was typed' }])}>
+          Read prices
+        </Button>
+        <Button type="text" onClick={() => files.current?.click()}>
+          Choose saved pages
+        </Button>
+        <input
+          ref={files}
+          type="file"
+          multiple
+          hidden
+          aria-label="Saved pages"
+          accept=".csv,.txt,.html,.htm,.json"
+          onChange={({ target }) => readFiles([...(target.files ?? [])])}
+        />
+        <Button type="text" onClick={() => void navigate(`/decisions/${decisionId}/sheets/${newSheet()}`)}>
+          Type them in
+        </Button>
+      </p>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <p className="quiet">
+        Two vendors are enough for an answer. You can also use{' '}
+        <Link to={`/decisions/${decisionId}/sheets`}>price sheets you have already</Link>.
+      </p>
+    </div>
+  );
+}
