@@ -50,11 +50,12 @@ const { address, close } = await serve(0);
 const browser = await chromium.launch({ executablePath: await ensureChromium(), args: chromiumArguments() });
 
 async function beginDecision(page) {
+  await page.waitForSelector('html[data-live]', { state: 'attached' });
   await page.getByRole('button', { name: 'Begin a decision' }).click();
   await page.getByLabel('Orders a month').fill('120');
   await page.getByLabel('Average order value').fill('48');
   await page.getByRole('button', { name: 'Type them in' }).click();
-  await page.getByLabel('Vendor').fill('Marlpit');
+  await page.getByLabel('Vendor', { exact: true }).fill('Marlpit');
   await page.getByLabel('What the page says').fill('Seed: 19/mo, 2.9% + 0.30\nGrow: 59/mo, 1.9% + 0.20');
   await page.keyboard.press('Enter');
   await page.goBack();
