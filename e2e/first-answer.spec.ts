@@ -1,3 +1,4 @@
+import { notAccessible } from './accessibility';
 import { cell, expect, test, typeInto } from './venalis';
 
 test('from an empty database to a first answer, a choice, and all of it kept', async ({ page, empty }) => {
@@ -79,6 +80,7 @@ test('a decision begins on one page: what is sold, and pricing pages; the compar
   await page.getByLabel('Orders a month').fill('600 a year');
   await page.getByLabel('Average order value').fill('40');
   await expect(soFar).toContainText('Sales of 2,000 EUR a month');
+  expect(await notAccessible(page)).toEqual([]);
 
   await page.getByLabel(/paste it here/).fill('Marlpit\n\nSeed\n19/mo\nCard fee 2.9% + 0.30\n\nGrow\n59/mo\nCard fee 1.9% + 0.20');
   await page.getByRole('button', { name: 'Read prices' }).click();

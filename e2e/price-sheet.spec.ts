@@ -233,7 +233,7 @@ test('files: a saved page’s schema.org data, the JSON of a sheet, rubbish and 
   await file.setInputFiles({ name: 'huge.csv', mimeType: 'text/csv', buffer: Buffer.from('Seats,2,3\n'.repeat(500_000)) });
   await expect(page.getByText('499500 more rows')).toBeVisible();
   await file.setInputFiles({ name: 'larger.csv', mimeType: 'text/csv', buffer: Buffer.from('Seats,2,3\n'.repeat(1_100_000)) });
-  await expect(page.getByText('larger.csv is larger than 10 MB')).toBeVisible();
+  await expect(page.getByText('larger.csv is over 10 MB')).toBeVisible();
   expect(alerts).toEqual([]);
 });
 

@@ -54,10 +54,12 @@ async function beginDecision(page) {
   await page.getByRole('button', { name: 'Begin a decision' }).click();
   await page.getByLabel('Orders a month').fill('120');
   await page.getByLabel('Average order value').fill('48');
-  await page.getByRole('button', { name: 'Type them in' }).click();
-  await page.getByLabel('Vendor', { exact: true }).fill('Marlpit');
-  await page.getByLabel('What the page says').fill('Seed: 19/mo, 2.9% + 0.30\nGrow: 59/mo, 1.9% + 0.20');
-  await page.keyboard.press('Enter');
+  await page
+    .getByLabel(/paste it here/)
+    .fill('Marlpit\n\nSeed\n19/mo\nCard fee 2.9% + 0.30\n\nGrow\n59/mo\nCard fee 1.9% + 0.20\n\nYard\n129/mo\nCard fee 1.4% + 0.20');
+  await page.getByRole('button', { name: 'Read prices' }).click();
+  await page.getByRole('button', { name: 'Add to the sheet' }).click();
+  await page.getByText(/^saved \d/).waitFor();
   await page.goBack();
   await page.locator('.so-far').waitFor();
   await page.waitForTimeout(1500);

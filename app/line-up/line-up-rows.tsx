@@ -70,6 +70,11 @@ export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readon
               onOpen={onOpen}
             />
             <span className="difference">{differenceWords(column, by, column.id === leader?.id, write)}</span>
+            {decision.basis !== 'spread' && Number(column.result.prepaid) > 0 && (
+              <small className="prepaid" title="Paid within the horizon for months that come after it">
+                {write.whole(column.result.prepaid)} of it for later months
+              </small>
+            )}
             {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
           </>
         )}

@@ -16,6 +16,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { useKnownQuantities } from './known-quantities';
 import { NewFindings } from './new-findings';
+import { readPageFiles } from './page-files';
 import { PageIntake } from './page-intake';
 import { PageReading } from './page-reading';
 import { TableMappingForm } from './table-mapping';
@@ -30,19 +31,15 @@ interface SheetIntakeProps {
   onTakeOver(change: (sheet: PriceSheet) => PriceSheet, currency?: string): void;
 }
 
-/** In bytes. */
-const LARGEST_FILE = 10 * 1024 * 1024;
-
 /** Takes in pasted pages, saved web pages, CSV files or the JSON of a sheet, several after each other, after a look at what each holds. */
 export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakeProps) {
   const id = useId();
   const [problem, setProblem] = useState<string | null>(null);
   const { name, source } = intake;
   const choose = (files: readonly File[]) => {
-    const large = files.find(({ size }) => size > LARGEST_FILE);
-    setProblem(large ? `${large.name} is larger than 10 MB, and nothing was read of it. Copy the part with the prices out of it.` : null);
-    const small = files.filter(({ size }) => size <= LARGEST_FILE);
-    void Promise.all(small.map((file) => file.text().then((text) => ({ text, name: file.name })))).then((read) => {
+    const { pages, problem: wrong } = readPageFiles(files);
+    setProblem(wrong);
+    void pages.then((read) => {
       for (const { text, name: file } of read) intake.read(text, file);
     });
   };

@@ -2,14 +2,12 @@ import { Button, Input } from 'antd';
 import { useId, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newOffer } from '#core/price-sheet/edit-offer';
+import { type PageFile, readPageFiles } from '../price-sheets/page-files';
 import { handOver } from '../price-sheets/use-intake';
 import { useKeptText } from '../workbench/use-kept-text';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
-
-/** In bytes. */
-const LARGEST_FILE = 10 * 1024 * 1024;
 
 /** Takes pricing pages, pasted or dropped: each becomes the sheet of a vendor, with what was read beside it. */
 export function PriceBox({ today }: { today: string }) {
@@ -21,7 +19,7 @@ export function PriceBox({ today }: { today: string }) {
   const [text, setText] = useKeptText(`start.${decisionId}`);
   const [problem, setProblem] = useState<string | null>(null);
   const newSheet = () => edits.addSheet({ kind: 'offer', seen: today, offer: newOffer(newId, state.workbench.decision.currency) });
-  const read = (pages: ReadonlyArray<{ readonly text: string; readonly name: string }>) => {
+  const open = (pages: readonly PageFile[]) => {
     const sheets = pages.map((page) => {
       const sheet = newSheet();
       handOver(sheet, page.text, page.name);
@@ -30,11 +28,10 @@ export function PriceBox({ today }: { today: string }) {
     setText('');
     if (sheets[0] !== undefined) void navigate(`/decisions/${decisionId}/sheets/${sheets[0]}`);
   };
-  const readFiles = (files: readonly File[]) => {
-    const large = files.find(({ size }) => size > LARGEST_FILE);
-    setProblem(large ? `${large.name} is over 10 MB. Copy the part with the prices and paste it instead.` : null);
-    const small = files.filter(({ size }) => size <= LARGEST_FILE);
-    if (small.length > 0) void Promise.all(small.map(async (file) => ({ text: await file.text(), name: file.name }))).then(read);
+  const readFiles = (chosen: readonly File[]) => {
+    const { pages, problem: wrong } = readPageFiles(chosen);
+    setProblem(wrong);
+    void pages.then((read) => read.length > 0 && open(read));
   };
   return (
     <div
@@ -60,11 +57,11 @@ export function PriceBox({ today }: { today: string }) {
           // A line or two can go on being typed; a page is read at once.
           if (html === '' && plain.trim().split('\n').length < 3) return;
           event.preventDefault();
-          read([{ text: html || plain, name: 'what was pasted' }]);
+          open([{ text: html || plain, name: 'what was pasted' }]);
         }}
       />
       <p className="price-box-tools">
-        <Button type="primary" disabled={text.trim() === ''} onClick={() => read([{ text, name: 'what was typed' }])}>
+        <Button type="primary" disabled={text.trim() === ''} onClick={() => open([{ text, name: 'what was typed' }])}>
           Read prices
         </Button>
         <Button type="text" onClick={() => files.current?.click()}>
