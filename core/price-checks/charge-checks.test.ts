@@ -22,7 +22,7 @@ const fee = (rate: { percent?: string | null; each?: string | null }): Partial<P
 
 describe('a tier that is dearer than the one below', () => {
   const asked = (bands: Band[], how: 'graduated' | 'volume' = 'graduated', label = 'Basic') =>
-    tierCheck(sheetOf([{ label, charges: [{ id: 'c', label: 'Contacts', how, on: 'contacts', bands } as Charge] }]), context);
+    tierCheck(sheetOf([{ label, charges: [{ id: 'c', label: 'Contacts', how, on: 'contacts', bands }] }]), context);
 
   it('is asked about with both rates', () => {
     const bands: Band[] = [
