@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Band, Charge, Plan } from '../decision-file/price-sheet-schema';
+import type { Band, Plan } from '../decision-file/price-sheet-schema';
 import type { PriceSheet } from '../decision/price-sheet';
 import { kindCheck, magnitudeCheck, tierCheck } from './charge-checks';
 
