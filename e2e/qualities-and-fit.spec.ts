@@ -106,6 +106,6 @@ test('with nothing weighed the place says what to do, and a weight of nothing le
   await page.getByRole('link', { name: /^Comparison/ }).click();
   await page.getByRole('link', { name: 'Fit and cost' }).click();
   await expect(page.getByText('There is no candidate with a price yet.')).toBeVisible();
-  await page.getByLabel('Weight of Ease').fill('0');
+  await page.getByLabel('Weight of Ease', { exact: true }).fill('0');
   await expect(page.getByText('7 of 8 count')).toBeVisible();
 });

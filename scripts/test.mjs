@@ -49,13 +49,13 @@ function report(file) {
 
 const npmRun = (script) => ['npm', ['run', '--silent', script]];
 await step('generated types', installedCommand('react-router'), ['typegen']);
-const checks = step('types', installedCommand('tsc'), ['--noEmit'])
-  .then(() => step('lint and import boundaries', ...npmRun('lint')))
-  .then(() =>
-    step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))"]),
-  )
-  // What is promised about data, against what can go wrong; npm run torture tries it at length. It mostly waits.
-  .then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short']));
+// Each of what comes in line waits for the one before; lines run beside each other.
+const built = step('types', installedCommand('tsc'), ['--noEmit']).then(() =>
+  step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))"]),
+);
+const linted = built.then(() => step('lint and import boundaries', ...npmRun('lint')));
+// What is promised about data, against what can go wrong; npm run torture tries it at length. It mostly waits.
+const tortured = built.then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short']));
 await Promise.all([native, systemPackages]);
 const chromiumPath = chromiumForTests();
 const office = libreOffice();
@@ -64,7 +64,8 @@ if (office === null)
     'LibreOffice is not here and cannot be installed: the one test that recalculates workbooks is skipped (Debian: libreoffice-calc-nogui).',
   );
 await Promise.all([
-  checks,
+  linted,
+  tortured,
   step(
     'unit tests',
     installedCommand('vitest'),
