@@ -105,7 +105,7 @@ function Compare({ sheet, row, part }: { sheet: PriceSheet; row: GridRow; part: 
           )
         }
       >
-        Compare it in the comparison
+        Compare this plan
       </Button>
     </p>
   );
