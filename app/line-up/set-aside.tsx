@@ -8,6 +8,7 @@ import type { Workbench } from '#core/decision/workbench';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
+import { todayHere } from '../workbench/while-away';
 import { useWorkbench } from '../workbench/workbench-context';
 
 /** What a vendor is called. */
@@ -38,7 +39,7 @@ export function SetVendorAside({ candidate, onDone }: { candidate: Candidate; on
       <Button
         onClick={() => {
           edits.decision(`setAside.${offer.id}`, `${name} set aside`, (one) =>
-            withSetAside(one, offer.id, reason.trim(), leads ? (runnerUp?.margin ?? '0') : '0', new Date().toISOString().slice(0, 10)),
+            withSetAside(one, offer.id, reason.trim(), leads ? (runnerUp?.margin ?? '0') : '0', todayHere().today),
           );
           onDone();
         }}

@@ -8,6 +8,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { useKeptText } from '../workbench/use-kept-text';
 import { useKnownQuantities } from './known-quantities';
 import { PageReading } from './page-reading';
+import { LEAST_LINES, pastedPage } from './pasted-page';
 import { usePage } from './use-page';
 
 interface PhraseBarProps {
@@ -125,16 +126,4 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
       </div>
     </section>
   );
-}
-
-/** Texts of fewer lines are typed text. */
-const LEAST_LINES = 5;
-
-/** What was pasted, if it is a page or a table: its markup where the browser gives it, since that shows more. */
-function pastedPage(clipboard: DataTransfer): string | null {
-  const [html, text] = [clipboard.getData('text/html'), clipboard.getData('text/plain')];
-  if (/<table[\s>]/i.test(html)) return html;
-  const lines = text.split('\n').filter((line) => line.trim() !== '').length;
-  if (lines >= LEAST_LINES) return html === '' ? text : html;
-  return /\t/.test(text) && lines > 1 ? text : null;
 }

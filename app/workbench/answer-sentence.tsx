@@ -12,7 +12,7 @@ import { candidateColour } from '../components/candidate-tag';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
 import type { HeldBack, Obstacle } from '#core/assembly/assemble';
-import { BackInView, BestWay, MisleadingOtherwise, UnseenBest } from './best-way';
+import { BestWay, Caveats, ComingBack, UnseenBest } from './further-sentences';
 import { obstacleWords } from './obstacle-words';
 import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
@@ -52,10 +52,10 @@ export function AnswerSentence() {
       {name} {compared.leads} {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin), compared.by)} than {runnerUp.column.label}
       . <NextChange />
       <UnseenBest />
-      <BackInView />
+      <ComingBack />
       <OtherMeasure />
       <BestWay />
-      <MisleadingOtherwise />
+      <Caveats />
     </p>
   );
 }

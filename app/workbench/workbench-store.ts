@@ -1,10 +1,9 @@
 import { ExponentialBackoff, type IBackoff, noJitterGenerator } from 'cockatiel';
-import type { Decision } from '#core/decision/decision-schema';
-import type { GivenVerdict } from '#core/decision/verdict-schema';
 import type { UsedSheet, Workbench } from '#core/decision/workbench';
 import { isSameContent } from './same-content';
 import { unreadStillThere } from './unread';
 import type { Saved, SaveReply, SaveRequest, SaveTransport } from './saved';
+import { isTakenUp, touchedSheets, withVerdictsFixed } from './workbench-changes';
 
 /** What is being changed: its key joins a stretch of typing into one step of undo, its label is shown. */
 export interface ChangeName {
@@ -287,32 +286,6 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       else set({ save: { kind: 'conflict', other, staleSheets: [] } });
     },
   };
-}
-
-/** Verdicts with the revisions that the server fixed them with. */
-function withVerdictsFixed(decision: Decision, { verdicts: fixed = [] }: Decision): Decision {
-  const isFixed = ({ id, madeFrom }: GivenVerdict) => madeFrom !== undefined || fixed.every((one) => one.id !== id);
-  if (!decision.verdicts || decision.verdicts.every(isFixed)) return decision;
-  return {
-    ...decision,
-    verdicts: decision.verdicts.map((verdict) => (isFixed(verdict) ? verdict : (fixed.find(({ id }) => id === verdict.id) ?? verdict))),
-  };
-}
-
-/** The sheets whose content differs; one that comes in as it is kept already is used, not changed. */
-function touchedSheets(before: Workbench, after: Workbench): Set<string> {
-  const former = new Map(before.sheets.map((used) => [used.id, used]));
-  const isTouched = ({ id, revision, sheet }: UsedSheet) => {
-    const used = former.get(id);
-    return used ? used.sheet !== sheet && used.revision === revision : revision === 0;
-  };
-  return new Set(after.sheets.filter(isTouched).map(({ id }) => id));
-}
-
-/** Whether a change takes up another kept revision of a sheet that is used already. */
-function isTakenUp(before: Workbench, id: string, revision: number): boolean {
-  const used = before.sheets.find((one) => one.id === id);
-  return used !== undefined && used.revision !== revision;
 }
 
 function fieldsOf({ revision, savedAt, undo, redo }: Pick<Saved, 'revision' | 'savedAt' | 'undo' | 'redo'>) {

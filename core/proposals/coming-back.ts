@@ -1,10 +1,7 @@
 import { decimal } from '../amount/decimal';
-import { assembleToPrice } from '../assembly/assemble-to-price';
 import { setAsideOf, withTakenBack } from '../assembly/set-aside';
-import { bestCandidate, leadOver } from '../comparison/best';
-import { priceDecision } from '../comparison/decision-result';
 import type { Workbench } from '../decision/workbench';
-import { comparedBy } from '../decision-file/compared-by';
+import { ANY_DAY, bestAgainst } from './best-against';
 import type { DecisionProposals } from './decision-proposals';
 import { candidateOf, withFollower } from './edit-followed';
 
@@ -20,9 +17,6 @@ export interface ComingBack {
   readonly by: string | null;
 }
 
-/** Whoever looks does not matter for what it would come to. */
-const ANY_DAY = '2000-01-01';
-
 /**
  * The vendor set aside that would be the best now, by more than it was when it was set aside: what changed since then
  * made it so. Of several the one that would be best by most.
@@ -30,16 +24,12 @@ const ANY_DAY = '2000-01-01';
 export function comingBack(workbench: Workbench, { vendors }: Pick<DecisionProposals, 'vendors'>): ComingBack | null {
   const { setAside = [] } = workbench.decision;
   if (setAside.length === 0) return null;
-  const now = priceDecision(assembleToPrice(workbench).file);
-  const leader = now.result.candidates.find(({ id }) => id === bestCandidate(now));
   const found = setAside.flatMap(({ offer, on, reason, ahead }): ComingBack[] => {
     const bench = broughtBack(workbench, offer, vendors);
-    const priced = priceDecision(assembleToPrice(bench).file);
-    const best = priced.result.candidates.find(({ id }) => id === bestCandidate(priced));
-    const candidate = bench.decision.candidates.find(({ id }) => id === best?.id);
+    const best = bestAgainst(bench, workbench);
+    const candidate = bench.decision.candidates.find(({ id }) => id === best?.candidate);
     if (!best || !candidate || setAsideOf(candidate, workbench) !== offer) return [];
-    const { file } = priced.pricing;
-    const by = leader ? leadOver(best, leader, comparedBy(file), file.currency) : null;
+    const { by } = best;
     return by !== null && decimal(by).lte(ahead) ? [] : [{ offer, label: candidate.label, on, reason, by }];
   });
   const lead = ({ by }: ComingBack) => Number(by ?? Infinity);

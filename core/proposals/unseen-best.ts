@@ -1,8 +1,5 @@
-import { assembleToPrice } from '../assembly/assemble-to-price';
-import { bestCandidate, leadOver } from '../comparison/best';
-import { priceDecision } from '../comparison/decision-result';
 import type { Workbench } from '../decision/workbench';
-import { comparedBy } from '../decision-file/compared-by';
+import { ANY_DAY, bestAgainst } from './best-against';
 import type { DecisionProposals } from './decision-proposals';
 import { candidateOf, type Followable, madeWords, withFollower } from './edit-followed';
 
@@ -14,9 +11,6 @@ export interface UnseenBest {
   /** By how much it is better than the best candidate, base currency; null where none can be chosen. */
   readonly by: string | null;
 }
-
-/** Whoever looks does not matter for what it would come to. */
-const ANY_DAY = '2000-01-01';
 
 /**
  * Puts what is proposed for every vendor beside the candidates, with the hours, extras and lift it would have as one, and
@@ -38,17 +32,7 @@ export function unseenBest(workbench: Workbench, { vendors, pair }: Pick<Decisio
     if (id !== undefined) added.set(id, proposed);
     return next;
   }, workbench.decision);
-  const priced = priceDecision(assembleToPrice({ ...workbench, decision }).file);
-  const best = bestCandidate(priced);
-  const proposed = best === null ? undefined : added.get(best);
-  const result = priced.result.candidates.find(({ id }) => id === best);
-  if (!proposed || !result) return null;
-  const before = priceDecision(assembleToPrice(workbench).file);
-  const leader = before.result.candidates.find(({ id }) => id === bestCandidate(before));
-  const { file } = priced.pricing;
-  return {
-    proposed,
-    words: madeWords(workbench, proposed.made),
-    by: leader ? leadOver(result, leader, comparedBy(file), file.currency) : null,
-  };
+  const best = bestAgainst({ ...workbench, decision }, workbench);
+  const proposed = best ? added.get(best.candidate) : undefined;
+  return best && proposed ? { proposed, words: madeWords(workbench, proposed.made), by: best.by } : null;
 }

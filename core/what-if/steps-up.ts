@@ -5,6 +5,7 @@ import { priceDecision, type PricedDecision } from '../comparison/decision-resul
 import type { Candidate } from '../decision-file/candidate-schema';
 import type { Offer, Plan } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
+import { isThere } from '../needs/file-needs';
 import type { Bucket } from '../pricing/ledger-line';
 import { pairBreakEvens, type PairBreakEven } from './break-evens';
 
@@ -95,7 +96,7 @@ interface StepContext {
 function stepOf(offer: Offer, from: Rung, to: Rung, { file, pairs, wanted }: StepContext): StepUp {
   const money = (amount: Decimal) => moneyText(amount, file.currency);
   const more = (which: readonly Bucket[]) => money(ofBuckets(to.result, which).minus(ofBuckets(from.result, which)));
-  const has = ({ plan: { features = {} } }: Rung, feature: string) => features[feature] === true || Number(features[feature] ?? 0) > 0;
+  const has = ({ plan }: Rung, feature: string) => isThere(plan.features?.[feature]);
   const added = Object.keys(to.plan.features ?? {}).filter((feature) => has(to, feature) && !has(from, feature));
   const needed = added.filter((feature) => wanted.has(feature));
   const [a, b] = [from.result.id, to.result.id];

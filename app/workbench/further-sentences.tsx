@@ -8,7 +8,15 @@ import { ConsiderAgain } from '../line-up/set-aside';
 import { useEdits } from './use-edits';
 import { wayWords } from '../proposals/way-ahead';
 import { caveatWords } from './caveat-words';
+import { todayHere } from './while-away';
 import { useLevel, useWorkbench, useWorked } from './workbench-context';
+
+/** What was worked out about the decision as it stands; null while that is under way, and at a level that is only tried. */
+function useJudgedNow() {
+  const { scale } = useLevel();
+  const { judged, isJudging } = useWorked();
+  return scale === 1 && !isJudging ? judged : null;
+}
 
 /** A way with moves that costs less than the one that costs least throughout: told beside it, so that the first sentence is no wrong answer. */
 export function BestWay() {
@@ -34,12 +42,11 @@ export function BestWay() {
 /** What the sheets have that is better than every candidate, and a button that makes it one. */
 export function UnseenBest() {
   const { state } = useWorkbench();
-  const { priced, scale } = useLevel();
-  const { judged, isJudging } = useWorked();
+  const { priced } = useLevel();
+  const unseen = useJudgedNow()?.unseen;
   const edits = useEdits();
   const write = useWriter();
-  const unseen = judged?.unseen;
-  if (scale !== 1 || isJudging || !unseen) return null;
+  if (!unseen) return null;
   const { wouldBeBetter, by } = COMPARED_WORDS[priced.lineUp.by];
   return (
     <>
@@ -50,7 +57,7 @@ export function UnseenBest() {
         size="small"
         onClick={() =>
           edits.decision(`follow.${unseen.proposed.offer}`, `${unseen.words} among the columns`, (decision) =>
-            withFollower({ ...state.workbench, decision }, unseen.proposed, new Date().toISOString().slice(0, 10)),
+            withFollower({ ...state.workbench, decision }, unseen.proposed, todayHere().today),
           )
         }
       >
@@ -61,12 +68,11 @@ export function UnseenBest() {
 }
 
 /** A vendor that was set aside and would be the best by now. */
-export function BackInView() {
-  const { priced, scale } = useLevel();
-  const { judged, isJudging } = useWorked();
+export function ComingBack() {
+  const { priced } = useLevel();
+  const back = useJudgedNow()?.comingBack;
   const write = useWriter();
-  const back = judged?.comingBack;
-  if (scale !== 1 || isJudging || !back) return null;
+  if (!back) return null;
   const { wouldNowBeBetter, by } = COMPARED_WORDS[priced.lineUp.by];
   return (
     <>
@@ -80,12 +86,12 @@ export function BackInView() {
 }
 
 /** What would make the first sentence mislead: payments counted the other way, or a special offer that decides it. */
-export function MisleadingOtherwise() {
+export function Caveats() {
   const { state } = useWorkbench();
-  const { scale, priced } = useLevel();
-  const { judged, isJudging } = useWorked();
+  const { priced } = useLevel();
+  const judged = useJudgedNow();
   const write = useWriter();
-  if (scale !== 1 || isJudging || !judged) return null;
+  if (!judged) return null;
   const nameOf = (id: string | null) => state.workbench.decision.candidates.find((one) => one.id === id)?.label ?? 'nobody';
   const words = caveatWords(judged.caveats, nameOf, write, COMPARED_WORDS[priced.lineUp.by]);
   return words === '' ? null : <> {words}</>;
