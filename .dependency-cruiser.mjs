@@ -16,7 +16,8 @@ const LAYERS = [
   ['price-sheet', 'route', 'scales'],
   ['comparison', 'needs', 'price-checks', 'sheet-import'],
   ['assembly', 'csv', 'explain', 'fit', 'what-if', 'workbook'],
-  ['dates', 'proposals', 'verdict'],
+  ['dates', 'proposals'],
+  ['verdict'],
   ['afterwards', 'judgement', 'price-watch'],
   ['questions'],
 ];

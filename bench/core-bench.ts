@@ -2,6 +2,7 @@ import { priceDecision } from '../core/comparison/decision-result';
 import { readPricePage } from '../core/price-page/read-price-page';
 import { readPhrase } from '../core/price-phrase/read-phrase';
 import { PHRASES } from '../core/tests/phrases';
+import { workbenchOf } from '../core/tests/workbench-of';
 import { readDecisionFile } from '../core/decision-file/read';
 import type { DecisionFile } from '../core/decision-file/schema';
 import { preparePricing } from '../core/pricing/pricing';
@@ -153,15 +154,16 @@ export function runCoreBench(): void {
     version,
     file: { ...file, forecast: inVersion(file.forecast, differencesOf(undefined, version)) },
   }));
+  const workbench = workbenchOf(file);
   const varied = assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
   row(
     'verdict: the table of conditions, 20 candidates × 36 months × 6 charges',
-    time(5, () => conditionsOf(priceDecision(file), others)),
+    time(5, () => conditionsOf({ workbench, priced: priceDecision(file), others, names: {} })),
     500,
   );
   row(
     '  with what would change it, and the way through the horizon',
-    time(3, () => verdictBasis(file, { others, varied, moving: USUAL_MOVING, names: {} })),
+    time(3, () => verdictBasis(file, { workbench, others, varied, moving: USUAL_MOVING, names: {} })),
     null,
   );
 

@@ -4,7 +4,7 @@ const SALES = 'decisions/larkfell-kites/sales';
 
 test('the season is drawn with keys or dragged, and a season of zeros is said', async ({ page, demo }) => {
   await page.goto(`${demo.address}${SALES}`);
-  await page.getByText('Growth, season, cards, sizes, refunds, margin').first().click();
+  await page.getByText('Start, growth, season, cards, channels, sizes, refunds, margin').first().click();
   const july = page.getByRole('slider', { name: 'Season, July' }).first();
   await expect(july).toHaveAttribute('aria-valuenow', '1.55');
   const before = await page.locator('.standing-sales b').textContent();
@@ -70,7 +70,7 @@ test('three versions side by side, stated as differences, and every screen shows
 
 test('cards and wallets always add up; other quantities are counted by month, by order or by each other', async ({ page, demo }) => {
   await page.goto(`${demo.address}${SALES}`);
-  await page.getByText('Growth, season, cards, sizes, refunds, margin').first().click();
+  await page.getByText('Start, growth, season, cards, channels, sizes, refunds, margin').first().click();
   await page.getByLabel('Another kind of card or wallet').first().fill('Wallet');
   await page.getByRole('button', { name: 'Add' }).first().click();
   await page.getByLabel('Paid with wallets').first().fill('70');
@@ -140,4 +140,27 @@ test('orders are typed as they are known: by the year, by the week, between two 
   await orders.blur();
   await expect(page.getByRole('alert').filter({ hasText: 'Enter a number of orders' })).toBeVisible();
   await expect(orders).toHaveValue('30 a fortnight');
+});
+
+test('one total is split by where it is sold, and begins in a month of its own', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${SALES}`);
+  const stream = page.getByRole('region', { name: 'Kites and spares' });
+  await stream.getByText('Start, growth, season, cards, channels, sizes, refunds, margin').click();
+  await stream.getByLabel('Of these orders in person').fill('90');
+  await stream.getByLabel('Of these orders on a marketplace').fill('15');
+  await expect(stream.getByText('Together these are more than 100 %.')).toBeVisible();
+  await stream.getByLabel('Of these orders in person').fill('8');
+  await stream.getByRole('button', { name: 'Split Kites and spares' }).click();
+  await expect(stream).toHaveCount(3);
+  await expect(page.locator('.standing-sales b')).toHaveText('7,357');
+  await expect(page.getByLabel('Orders a month').nth(0)).toHaveValue('73.92');
+  await expect(page.getByLabel('Orders a month').nth(1)).toHaveValue('7.68');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(stream).toHaveCount(1);
+
+  await stream.getByLabel('Sold from').click();
+  await page.keyboard.type('June 2027');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Kites and spares, May 2027: / })).toHaveText('0');
+  await expect(page.locator('.standing-sales b')).not.toHaveText('7,357');
 });

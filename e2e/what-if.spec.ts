@@ -82,6 +82,26 @@ test('the route says when to move, and follows what moving costs', async ({ page
   await expect(page.locator('.says')).toHaveText(/^Moving does not pay: stay with Marlpit Grow throughout, 7,050 in all\.$/);
 });
 
+test('a way of one’s own is put together, set against the best, and stands in the comparison', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}/route`);
+  await page.getByRole('button', { name: 'Put a way together' }).click();
+  const says = page.locator('.own-way-says');
+  await expect(says).toHaveText(/^Begin with Marlpit Grow, move to Wharfside Trade in February 2027: .* more than the best throughout\.$/);
+  await page.getByRole('button', { name: 'move once more' }).click();
+  await expect(says).toContainText('then move to Marlpit Grow in March 2027');
+  // Two moves in one month are no way.
+  await page.getByLabel('from', { exact: true }).nth(1).click();
+  await page.keyboard.type('February 2027');
+  await page.keyboard.press('Enter');
+  await expect(says).toHaveText('Each move has to come after the one before, and within the months you plan for.');
+  await page.getByRole('button', { name: 'leave out the last move' }).click();
+  await expect(says).toHaveText(/^Begin with Marlpit Grow, move to Wharfside Trade in February 2027/);
+  const told = (await says.textContent()) ?? '';
+  await expect(page.getByText(/^saved \d/)).toBeVisible();
+  await page.goto(`${demo.address}decisions/larkfell-kites`);
+  await expect(page.getByRole('region', { name: 'Ways of your own' })).toContainText(told);
+});
+
 test('paying ahead, offers off and a bigger investment each say what they come to', async ({ page, demo }) => {
   await page.goto(`${demo.address}${WHAT_IF}/paying-ahead`);
   await expect(page.locator('.says')).toHaveText(

@@ -12,7 +12,11 @@ import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs'
 const VIEWS = [
   { file: 'decisions.png', path: '/decisions' },
   { file: 'start.png', path: '/decisions', steps: beginDecision },
-  { file: 'expected-sales.png', path: '/decisions/larkfell-kites/sales' },
+  {
+    file: 'expected-sales.png',
+    path: '/decisions/larkfell-kites/sales',
+    steps: (page) => page.locator('main.work canvas').first().waitFor(),
+  },
   { file: 'needs.png', path: '/decisions/larkfell-kites/needs' },
   { file: 'qualities.png', path: '/decisions/larkfell-kites/needs/qualities', click: '[aria-label^="Reviews, Wharfside"]' },
   { file: 'candidates.png', path: '/decisions/larkfell-kites/line-up/candidates', click: '.vendor-taken .figure >> nth=0' },

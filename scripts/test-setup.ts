@@ -10,7 +10,7 @@ const DEFAULT_SEED = 20_261_124;
 const seed = Number(process.env['VENALIS_SEED'] ?? DEFAULT_SEED);
 // Where every test is run again for each of thousands of mutants, a property may take so many milliseconds.
 const isMutated = process.env['VENALIS_MUTATED'] !== undefined;
-fc.configureGlobal(isMutated ? { seed, interruptAfterTimeLimit: 300, markInterruptAsFailure: false } : { seed });
+fc.configureGlobal(isMutated ? { seed, interruptAfterTimeLimit: 400, markInterruptAsFailure: false } : { seed });
 
 // Test files share what they load: none leaves clocks or globals of its own to the next.
 afterAll(() => {

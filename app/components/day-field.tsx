@@ -1,9 +1,12 @@
 import { useId, useRef, useState } from 'react';
 import { readTypedDay } from '#core/calendar/typed-day';
 import { useWriter } from '../locale/locale';
+import { useWorkbench } from '../workbench/workbench-context';
 import { SteadyInput } from './steady-input';
 
 interface DayFieldProps {
+  /** Unique in the decision; texts that cannot be read are kept under it. */
+  fieldKey: string;
   label: string;
   /** `YYYY-MM-DD`; undefined if none is stated. */
   value: string | undefined;
@@ -11,20 +14,19 @@ interface DayFieldProps {
 }
 
 /** A calendar day, written as everywhere else; typed in any clear form, or picked from the browser's calendar. */
-export function DayField({ label, value, onChange }: DayFieldProps) {
+export function DayField({ fieldKey, label, value, onChange }: DayFieldProps) {
   const id = useId();
   const write = useWriter();
+  const { store, state } = useWorkbench();
   const [typing, setTyping] = useState<string | null>(null);
-  const [isLeft, setLeft] = useState(false);
   const picker = useRef<HTMLInputElement>(null);
-  const typed = typing === null || typing.trim() === '' ? null : readTypedDay(typing);
-  const problem = isLeft && typed && !typed.ok ? typed.problem : null;
+  const unread = state.unread[fieldKey];
   const take = (text: string) => {
     setTyping(text);
-    setLeft(false);
     const read = readTypedDay(text);
-    if (text.trim() === '') onChange(undefined);
-    else if (read.ok) onChange(read.value);
+    if (text.trim() !== '' && !read.ok) return store.setUnread(fieldKey, { text, problem: read.problem, label });
+    store.setUnread(fieldKey, null);
+    onChange(read.ok ? read.value : undefined);
   };
   return (
     <span className="field day-field">
@@ -35,14 +37,11 @@ export function DayField({ label, value, onChange }: DayFieldProps) {
         id={id}
         variant="underlined"
         autoComplete="off"
-        value={typing ?? (value === undefined ? '' : write.day(value))}
-        {...(problem === null ? {} : { status: 'error' as const, 'aria-invalid': true, 'aria-describedby': `${id}-note` })}
+        value={unread?.text ?? typing ?? (value === undefined ? '' : write.day(value))}
+        {...(unread ? { status: 'error' as const, 'aria-invalid': true, 'aria-describedby': `${id}-note` } : {})}
         onChange={({ target }) => take(target.value)}
-        onBlur={() => {
-          setLeft(true);
-          // A day that could be read is written like all others; what could not stays as it was typed.
-          if (typed === null || typed.ok) setTyping(null);
-        }}
+        // A day that could be read is written like all others; what could not stays as it was typed.
+        onBlur={() => setTyping(null)}
       />
       <button type="button" className="day-picker" aria-label="Choose from a calendar" onClick={() => picker.current?.showPicker()}>
         <span aria-hidden="true">▾</span>
@@ -55,13 +54,13 @@ export function DayField({ label, value, onChange }: DayFieldProps) {
         aria-hidden="true"
         value={value ?? ''}
         onChange={({ target }) => {
+          take(target.value);
           setTyping(null);
-          onChange(target.value === '' ? undefined : target.value);
         }}
       />
-      {problem !== null && (
+      {unread && (
         <span id={`${id}-note`} className="field-problem" role="alert">
-          {problem}
+          {unread.problem}
         </span>
       )}
     </span>

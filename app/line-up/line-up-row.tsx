@@ -49,16 +49,16 @@ interface DrawnProps {
 
 /** Draws something for every column in view. */
 export function Drawn({ drawn: { columns, pinned, visible }, children, skipped }: DrawnProps) {
-  if (!visible) return columns.map((column, index) => children(column, index, undefined));
+  // One list with keys, measured or not: otherwise every cell would be made anew as soon as widths are known.
+  if (!visible) return <>{columns.map((column, index) => children(column, index, undefined))}</>;
   const { from, to, columnWidth, headWidth, keepsPinned } = visible;
   const styleOf = (index: number): CSSProperties | undefined =>
     keepsPinned && index < pinned ? { position: 'sticky', left: headWidth + index * columnWidth, zIndex: 1 } : undefined;
-  return (
-    <>
-      {columns.slice(0, pinned).map((column, index) => children(column, index, styleOf(index)))}
-      {from > pinned && skipped('before', (from - pinned) * columnWidth)}
-      {columns.slice(from, to).map((column, index) => children(column, from + index, undefined))}
-      {to < columns.length && skipped('after', (columns.length - to) * columnWidth)}
-    </>
-  );
+  const cells = [
+    ...columns.slice(0, pinned).map((column, index) => children(column, index, styleOf(index))),
+    ...(from > pinned ? [skipped('before', (from - pinned) * columnWidth)] : []),
+    ...columns.slice(from, to).map((column, index) => children(column, from + index, undefined)),
+    ...(to < columns.length ? [skipped('after', (columns.length - to) * columnWidth)] : []),
+  ];
+  return <>{cells}</>;
 }

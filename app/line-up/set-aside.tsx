@@ -1,5 +1,4 @@
 import { Button } from 'antd';
-import { useState } from 'react';
 import type { Candidate } from '#core/decision-file/candidate-schema';
 import { withSetAside, withTakenBack } from '#core/assembly/set-aside';
 import type { SetAside } from '#core/decision/set-aside-schema';
@@ -8,6 +7,7 @@ import type { Workbench } from '#core/decision/workbench';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
+import { useKeptText } from '../workbench/use-kept-text';
 import { todayHere } from '../workbench/while-away';
 import { useWorkbench } from '../workbench/workbench-context';
 
@@ -19,9 +19,9 @@ function vendorName({ sheets }: Workbench, offer: string): string {
 
 /** Takes the vendor of a candidate out of the comparison, with the reason. */
 export function SetVendorAside({ candidate, onDone }: { candidate: Candidate; onDone(): void }) {
-  const { state, atForecast } = useWorkbench();
   const edits = useEdits();
-  const [reason, setReason] = useState('');
+  const { state, atForecast, decisionId } = useWorkbench();
+  const [reason, setReason] = useKeptText(`set-aside.${decisionId}.${candidate.id}`);
   const { workbench } = state;
   const plan = candidate.plans[0]?.plan;
   const offer = workbench.sheets
@@ -41,6 +41,7 @@ export function SetVendorAside({ candidate, onDone }: { candidate: Candidate; on
           edits.decision(`setAside.${offer.id}`, `${name} set aside`, (one) =>
             withSetAside(one, offer.id, reason.trim(), leads ? (runnerUp?.margin ?? '0') : '0', todayHere().today),
           );
+          setReason('');
           onDone();
         }}
       >

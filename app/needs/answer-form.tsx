@@ -98,6 +98,7 @@ export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProp
       <EvidenceWords evidence={evidenceOf(sheet, place)} figure={shown.state === 'not-known' ? 'not known' : shown.text} today={today} />
       <Fold summary="Say more about it">
         <EvidenceForm
+          fieldKey={`${vendor.sheetId}.evidence.${place}`}
           evidence={evidenceOf(sheet, place)}
           onChange={(evidence) => change('evidence', (one) => noteFigure(one, place, evidence))}
         />

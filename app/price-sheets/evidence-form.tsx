@@ -11,6 +11,8 @@ const SURE: ReadonlyArray<{ value: 'sure' | 'likely' | 'guess'; label: string }>
 ];
 
 interface EvidenceFormProps {
+  /** Unique in the decision. */
+  fieldKey: string;
   evidence: Evidence;
   /** Whether it is about all of the sheet: single figures also have the page's words and their offer. */
   isSheet?: boolean;
@@ -18,7 +20,7 @@ interface EvidenceFormProps {
 }
 
 /** Where a figure was found, when, by whom, and how far it can be trusted. */
-export function EvidenceForm({ evidence, isSheet, onChange }: EvidenceFormProps) {
+export function EvidenceForm({ fieldKey, evidence, isSheet, onChange }: EvidenceFormProps) {
   return (
     <div className="evidence-form">
       <TextField
@@ -27,12 +29,17 @@ export function EvidenceForm({ evidence, isSheet, onChange }: EvidenceFormProps)
         placeholder="pricing page"
         onChange={(where) => onChange({ where: where || undefined })}
       />
-      {!isSheet && <DayField label="On" value={evidence.seen} onChange={(seen) => onChange({ seen })} />}
+      {!isSheet && <DayField fieldKey={`${fieldKey}.seen`} label="On" value={evidence.seen} onChange={(seen) => onChange({ seen })} />}
       <TextField label="By whom" value={evidence.by ?? ''} onChange={(by) => onChange({ by: by || undefined })} />
       <ChoiceField label="How sure" value={evidence.sure} options={SURE} placeholder="not said" onChange={(sure) => onChange({ sure })} />
       {!isSheet && (
         <>
-          <DayField label="The offer holds until" value={evidence.until} onChange={(until) => onChange({ until })} />
+          <DayField
+            fieldKey={`${fieldKey}.until`}
+            label="The offer holds until"
+            value={evidence.until}
+            onChange={(until) => onChange({ until })}
+          />
           <TextField
             label="For whom"
             value={evidence.forWhom ?? ''}

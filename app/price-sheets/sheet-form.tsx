@@ -123,7 +123,7 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
           />
         )}
       </main>
-      <SheetMargin sheet={sheet} checked={checked} today={today} row={row} part={part} onChange={change} onShow={show} />
+      <SheetMargin id={id} sheet={sheet} checked={checked} today={today} row={row} part={part} onChange={change} onShow={show} />
     </>
   );
 }

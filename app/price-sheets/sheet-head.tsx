@@ -78,6 +78,7 @@ export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
         />
       )}
       <DayField
+        fieldKey={`${id}.seen`}
         label="Seen on"
         value={sheet.seen}
         onChange={(seen) =>

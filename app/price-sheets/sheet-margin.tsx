@@ -17,6 +17,8 @@ import { QuestionList } from './question-list';
 import { useCells } from './use-cells';
 
 interface SheetMarginProps {
+  /** The sheet's id. */
+  id: string;
   sheet: PriceSheet;
   checked: CheckedSheet;
   today: string;
@@ -30,7 +32,7 @@ interface SheetMarginProps {
 const STATE_WORDS = { 'not-known': 'not known', none: 'nothing', unlimited: 'no limit', 'not-offered': 'not offered', empty: 'empty' };
 
 /** Beside a price sheet: what is questionable, what the figures rest on, and what the chosen row is. */
-export function SheetMargin({ sheet, checked, today, row, part, onChange, onShow }: SheetMarginProps) {
+export function SheetMargin({ id, sheet, checked, today, row, part, onChange, onShow }: SheetMarginProps) {
   const at = row && part && figureAt(part, row);
   const place = at && part ? placeOf(part.id, at) : null;
   const write = useCells();
@@ -53,6 +55,7 @@ export function SheetMargin({ sheet, checked, today, row, part, onChange, onShow
             <EvidenceWords evidence={evidenceOf(sheet, place)} figure={write.cell(sheet, part, row).text} today={today} />
             <Fold summary="Say more about it">
               <EvidenceForm
+                fieldKey={`${id}.evidence.${place}`}
                 evidence={evidenceOf(sheet, place)}
                 onChange={(change) => onChange(`evidence.${place}`, 'the evidence', (one) => noteFigure(one, place, change))}
               />
@@ -68,6 +71,7 @@ export function SheetMargin({ sheet, checked, today, row, part, onChange, onShow
         )}
         <Fold summary="For the whole sheet">
           <EvidenceForm
+            fieldKey={`${id}.evidence`}
             isSheet
             evidence={sheet.evidence ?? {}}
             onChange={(change) => onChange('evidence', 'the evidence', (one) => withSheetEvidence(one, change))}

@@ -93,6 +93,7 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
         />
       </div>
       <DayField
+        fieldKey={`review.${review.id}.seen`}
         label="Seen on"
         value={review.seen}
         onChange={(seen) => onChange('seen', ({ seen: _former, ...one }) => (seen === undefined ? one : { ...one, seen }))}

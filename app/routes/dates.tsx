@@ -77,6 +77,7 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
         <p className="quiet">Import it again after a change: entries that are there already are brought up to date.</p>
         <div className="date-fields">
           <DayField
+            fieldKey="dates.joins"
             label="You join on"
             value={noted.joins ?? `${decision.start}-01`}
             onChange={(joins) => joins && note({ joins }, 'the day of joining')}
@@ -179,7 +180,7 @@ function OwnDate({ onAdd, today }: { onAdd(on: string, what: string): void; toda
         setWhat('');
       }}
     >
-      <DayField label="A date of your own" value={on} onChange={(day) => setOn(day ?? today)} />
+      <DayField fieldKey="dates.own" label="A date of your own" value={on} onChange={(day) => setOn(day ?? today)} />
       <TextField label="What" value={what} onChange={setWhat} />
       <Button htmlType="submit">Add it</Button>
       {isWanted && what.trim() === '' && (

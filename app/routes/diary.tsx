@@ -122,6 +122,7 @@ function TrialHead({ vendor: { id, label }, ends, today }: { vendor: NamedOffer;
     <>
       {label}
       <DayField
+        fieldKey={`vendor.${id}.trial-ends`}
         label="Trial ends on"
         value={ends}
         onChange={(day) =>

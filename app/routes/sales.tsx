@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { newStream, withForecast } from '#core/decision/edit-forecast';
-import { MonthsTable } from '../sales/months-table';
+import { MonthsBeside, MonthsTable } from '../sales/months-table';
 import { Quantities } from '../sales/quantities';
 import { VersionDifferences } from '../sales/version-differences';
 import { StreamForm } from '../sales/stream-form';
@@ -24,12 +24,19 @@ export default function Sales() {
       <p className="quiet">
         Two figures are enough: orders in a usual month, and what a customer pays on average. Everything else refines them.
       </p>
-      {forecast.streams.map((stream, index) => (
-        <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} isFirst={index === 0} />
-      ))}
-      <p>
-        <Button onClick={add}>Something else is sold too</Button>
-      </p>
+      <div className="sales-beside">
+        <div>
+          {forecast.streams.map((stream, index) => (
+            <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} isFirst={index === 0} />
+          ))}
+          <p>
+            <Button onClick={add}>Something else is sold too</Button>
+          </p>
+        </div>
+        <aside aria-label="The months as a chart">
+          <MonthsBeside />
+        </aside>
+      </div>
       <Quantities drivers={forecast.drivers} streams={forecast.streams} />
       <MonthsTable />
       <VersionDifferences />

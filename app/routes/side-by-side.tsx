@@ -9,6 +9,7 @@ import type { OpenFigure } from '../line-up/figure-button';
 import { FoldedColumns } from '../line-up/folded-columns';
 import { CourseChart } from '../line-up/course-chart';
 import { LineUpTable } from '../line-up/line-up-table';
+import { OwnWaysLines } from '../line-up/own-ways-line';
 import { PairPanel } from '../line-up/pair-panel';
 import { SetAsideVendors } from '../line-up/set-aside';
 import { RatePanel } from '../line-up/rate-panel';
@@ -43,6 +44,7 @@ export default function SideBySide() {
         <Arrangement onPair={(a, b) => setOpen({ kind: 'pair', a, b })} />
         {columns.length > 0 && <LineUpTable open={open} onOpen={setOpen} />}
         <FoldedColumns open={open} />
+        <OwnWaysLines />
         <SetAsideVendors />
         {columns.length > 0 && <CourseChart />}
         {priced.heldBack.length > 0 && (

@@ -8,29 +8,42 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { MonthCell } from './month-cell';
 import { MonthsChart } from './months-chart';
 
-/** The months as they come out, as a chart and as the table behind it; single months can be set by hand in both. */
-export function MonthsTable() {
-  const { atForecast, version } = useWorkbench();
+/** The months as they come out, and how a single one is set by hand. */
+function useMonths() {
+  const { atForecast } = useWorkbench();
   const edits = useEdits();
   const write = useWriter();
-  // A part of an order is never told as none.
-  const written = (orders: string) => (Number(orders) < 1 ? write.orders(orders) : write.number(orders, 1));
   const { pricing } = atForecast.priced;
-  const { streams } = pricing.file.forecast;
-  const { currency } = pricing.file;
+  const { currency, forecast } = pricing.file;
   const rows = useMemo(() => forecastTable(pricing), [pricing]);
-  const drawn = useAfterPaint(rows);
   const set = (stream: string, month: string, orders: string | null) =>
     edits.decision(`stream.${stream}.month.${month}`, `orders in ${write.month(month)}`, (one) =>
-      withForecast(one, (forecast) => withStream(forecast, stream, (found) => withStreamMonthSet(found, month, orders))),
+      withForecast(one, (before) => withStream(before, stream, (found) => withStreamMonthSet(found, month, orders))),
     );
+  return { rows, set, currency, streams: forecast.streams };
+}
+
+/** The months as a chart, beside the figures they come from. */
+export function MonthsBeside() {
+  const { version } = useWorkbench();
+  const { rows, set, currency, streams } = useMonths();
+  const drawn = useAfterPaint(rows);
+  return <MonthsChart rows={drawn} streams={streams} currency={currency} onSet={version === 'expected' ? set : null} />;
+}
+
+/** The months as the table behind the chart; single months can be set by hand in both. */
+export function MonthsTable() {
+  const { version } = useWorkbench();
+  const write = useWriter();
+  const { rows, set, currency, streams } = useMonths();
+  // A part of an order is never told as none.
+  const written = (orders: string) => (Number(orders) < 1 ? write.orders(orders) : write.number(orders, 1));
   return (
     <section aria-label="The months as they come out" className="months-section">
       <h2>The months as they come out</h2>
       {version !== 'expected' && (
         <p className="notice">These are the months of the {version} version. Single months are set in the expected one.</p>
       )}
-      <MonthsChart rows={drawn} streams={streams} currency={currency} onSet={version === 'expected' ? set : null} />
       <div className="months-scroll" role="region" aria-label="The months as a table" tabIndex={0}>
         <table className="months">
           <caption className="visually-hidden">Orders by stream and sales of every month</caption>

@@ -1,7 +1,13 @@
+import { monthsFrom } from '#core/calendar/month';
 import type { Stream } from '#core/decision-file/forecast-schema';
 import { shaped, type ShapedSeries, withSeries } from '#core/decision/edit-forecast';
+import { firstMonthSold, withFirstMonth } from '#core/decision/edit-streams';
+import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
+import { useWriter } from '../locale/locale';
+import { useWorkbench } from '../workbench/workbench-context';
 import { CardFields } from './card-fields';
+import { ChannelSplit } from './channel-split';
 import { OrderSizeFields } from './order-size-fields';
 import { SeasonFields } from './season-fields';
 
@@ -17,6 +23,9 @@ interface StreamDetailsProps {
 /** What refines a stream: growth, season, cards, refunds, what is left of a sale. */
 export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps) {
   const { id, subscribers } = stream;
+  const write = useWriter();
+  const { start, months: length } = useWorkbench().state.workbench.decision;
+  const months = monthsFrom(start, length);
   const counted = shaped(subscribers ? subscribers.joins : stream.orders);
   const value = shaped(stream.orderValue);
   const what = subscribers ? 'Joins' : 'Orders';
@@ -29,8 +38,16 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
   const orNone = (text: string | null | undefined) => (text && Number(text) !== 0 ? text : undefined);
   return (
     <details className="stream-more">
-      <summary>Growth, season, cards, sizes, refunds, margin</summary>
+      <summary>Start, growth, season, cards, channels, sizes, refunds, margin</summary>
       <div className="form-grid">
+        <ChoiceField
+          label={subscribers ? 'People join from' : 'Sold from'}
+          value={firstMonthSold(stream, months) ?? undefined}
+          options={months.map((month) => ({ value: month, label: write.month(month) }))}
+          placeholder="in no month"
+          searchable
+          onChange={(first) => onChange('first-month', 'the first month of sales', (one) => withFirstMonth(one, first, months))}
+        />
         <NumberField
           fieldKey={`stream.${id}.growth`}
           label={`${what} grow by`}
@@ -102,6 +119,7 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
         />
       </div>
       <CardFields stream={stream} onChange={(field, change) => onChange(field, 'cards', change)} />
+      {!subscribers && <ChannelSplit stream={stream} />}
       <OrderSizeFields stream={stream} onChange={(field, change) => onChange(field, 'sizes of orders', change)} />
       <SeasonFields streamId={id} season={counted.season} onChange={(season) => changeCounted('season', 'the season', { season })} />
     </details>

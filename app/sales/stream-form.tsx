@@ -6,6 +6,7 @@ import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
+import { CHANNELS, channelWords } from './channels';
 import { StreamDetails } from './stream-details';
 
 const KINDS: ReadonlyArray<{ value: Stream['kind']; label: string }> = [
@@ -13,11 +14,6 @@ const KINDS: ReadonlyArray<{ value: Stream['kind']; label: string }> = [
   { value: 'digital', label: 'downloads or courses' },
   { value: 'service', label: 'services' },
   { value: 'subscription', label: 'subscriptions' },
-];
-const CHANNELS = [
-  { value: 'own-site', label: 'on your own site' },
-  { value: 'in-person', label: 'in person' },
-  { value: 'marketplace', label: 'on a marketplace' },
 ];
 const AMOUNT = { least: 0, most: 1e9 };
 const AMOUNT_OF_ORDERS = { ...AMOUNT, wanted: 'a number of orders' };
@@ -69,11 +65,6 @@ export function StreamForm({ stream, currency, only, isFirst }: StreamFormProps)
           options={KINDS}
           onChange={(kind) => change('kind', 'the kind', (one) => withKind(one, kind))}
         />
-        {!only && (
-          <Button type="text" size="small" onClick={() => change('removed', 'removed', () => null)} aria-label={`Remove ${name}`}>
-            remove
-          </Button>
-        )}
       </div>
       <div className="stream-figures">
         {subscribers ? (
@@ -141,6 +132,17 @@ export function StreamForm({ stream, currency, only, isFirst }: StreamFormProps)
             change('order-value', 'order value', (one) => ({ ...one, orderValue: withSeries(one.orderValue, { start: start ?? '0' }) }))
           }
         />
+        {!only && (
+          <Button
+            className="stream-remove"
+            type="text"
+            size="small"
+            onClick={() => change('removed', 'removed', () => null)}
+            aria-label={`Remove ${name}`}
+          >
+            remove
+          </Button>
+        )}
       </div>
       <StreamDetails stream={stream} currency={currency} onChange={change} />
     </section>
@@ -151,5 +153,5 @@ export function StreamForm({ stream, currency, only, isFirst }: StreamFormProps)
 function channelOptions({ channel }: Stream) {
   return channel === undefined || CHANNELS.some(({ value }) => value === channel)
     ? CHANNELS
-    : [...CHANNELS, { value: channel, label: channel.replaceAll('-', ' ') }];
+    : [...CHANNELS, { value: channel, label: channelWords(channel) }];
 }

@@ -3,6 +3,7 @@ import { useId, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newOffer } from '#core/price-sheet/edit-offer';
 import { type PageFile, readPageFiles } from '../price-sheets/page-files';
+import { pastedPage } from '../price-sheets/pasted-page';
 import { handOver } from '../price-sheets/use-intake';
 import { useKeptText } from '../workbench/use-kept-text';
 import { newId } from '../workbench/new-id';
@@ -53,11 +54,11 @@ export function PriceBox({ today }: { today: string }) {
         placeholder={'Starter 12/mo, or 120 billed yearly\n2.9% + 0.30 card fee'}
         onChange={({ target }) => setText(target.value)}
         onPaste={(event) => {
-          const [html, plain] = [event.clipboardData.getData('text/html'), event.clipboardData.getData('text/plain')];
           // A line or two can go on being typed; a page is read at once.
-          if (html === '' && plain.trim().split('\n').length < 3) return;
+          const page = pastedPage(event.clipboardData);
+          if (page === null) return;
           event.preventDefault();
-          open([{ text: html || plain, name: 'what was pasted' }]);
+          open([{ text: page, name: 'what was pasted' }]);
         }}
       />
       <p className="price-box-tools">

@@ -1,4 +1,4 @@
-import type { Condition } from '#core/decision/conditions-schema';
+import { type Condition, isOnSheetsOnly } from '#core/decision/conditions-schema';
 import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
@@ -39,7 +39,8 @@ export function ConditionsTable({ conditions, chosen, nameOf }: ConditionsTableP
           head: 'Costs least',
           cell: (condition) => (
             <>
-              {condition.winner !== null && <CandidateTag id={condition.winner} />} {winnerWords(condition, nameOf)}
+              {condition.winner !== null && !isOnSheetsOnly(condition.winner) && <CandidateTag id={condition.winner} />}{' '}
+              {winnerWords(condition, nameOf)}
             </>
           ),
         },

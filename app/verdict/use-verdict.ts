@@ -16,7 +16,7 @@ export function useVerdictBasis(): Answered<'verdict'> & { readonly basis: Verdi
     () => ({ kind: 'verdict' as const, verdict: verdictAsked(workbench, file, version, isWayAsked) }),
     // The file has all else that counts: typing a reason asks nothing anew.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [file, version, versions, whatIf, needs, isWayAsked],
+    [file, version, versions, whatIf, needs, workbench.decision.setAside, isWayAsked],
   );
   const answered = useWhatIf<'verdict'>(file, question);
   return useMemo(() => ({ ...answered, basis: answered.answer }), [answered]);

@@ -116,6 +116,9 @@ describe('a verdict in words', () => {
 
   it('who costs least under it', () => {
     expect(winnerWords({ kind: 'need', label: 'x', only: true, winner: 'C' }, nameOf)).toBe('only Plan C');
+    const onSheet = { kind: 'need', label: 'x', only: false, winner: 'sheet.o', plan: 'Oakum Shop, by the year' } as const;
+    expect(winnerWords(onSheet, nameOf)).toBe('Oakum Shop, by the year');
+    expect(winnerWords({ ...onSheet, only: true }, nameOf)).toBe('only Oakum Shop, by the year');
     expect(winnerWords({ kind: 'first-year', winner: null }, nameOf)).toBe('nobody can be chosen');
   });
 

@@ -101,8 +101,8 @@ export function conditionWords(condition: Condition, write: Writer): string {
 /** Who costs least under it: "only Lanternroom Circle". */
 export function winnerWords(condition: Condition, nameOf: (id: string | null) => string): string {
   if (condition.winner === null) return 'nobody can be chosen';
-  if (condition.kind === 'paid' && condition.plan !== undefined) return condition.plan;
-  return condition.kind === 'need' && condition.only ? `only ${nameOf(condition.winner)}` : nameOf(condition.winner);
+  const name = condition.plan ?? nameOf(condition.winner);
+  return condition.kind === 'need' && condition.only ? `only ${name}` : name;
 }
 
 /** "Orders, all streams: from +17.1 % on Wharfside Trade costs least". */

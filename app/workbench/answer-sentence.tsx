@@ -25,6 +25,14 @@ export function AnswerSentence() {
   const { leader, runnerUp, columns, by } = priced.lineUp;
   const compared = COMPARED_WORDS[by];
   const over = `over ${state.workbench.decision.months} months`;
+  if (columns.length === 0 && state.workbench.decision.setAside?.length)
+    return (
+      <p className="answer">
+        Every vendor is set aside. <Link to={`/decisions/${decisionId}/line-up`}>Consider one again</Link>, or{' '}
+        <Link to={`/decisions/${decisionId}/sheets`}>add another</Link>.
+        <ComingBack />
+      </p>
+    );
   if (columns.length === 0)
     return (
       <p className="answer">

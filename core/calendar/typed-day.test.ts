@@ -12,6 +12,8 @@ describe('a day as people type it', () => {
     ['28/11/2026', '2026-11-28'],
     ['11/28/2026', '2026-11-28'],
     ['4/4/2027', '2027-04-04'],
+    ['1990-01-01', '1990-01-01'],
+    ['31 December 2199', '2199-12-31'],
     ['29 February 2028', '2028-02-29'],
   ])('%s is %s', (typed, value) => {
     expect(readTypedDay(typed)).toEqual({ ok: true, value });
@@ -22,6 +24,10 @@ describe('a day as people type it', () => {
       ok: false,
       problem: '“3/4/2027” can be read two ways: write 3 April 2027 or 4 March 2027.',
     });
+  });
+
+  it.each(['1989-12-31', '0202-11-28', '1.1.2200', '9999-12-31'])('%s is in no year that anybody means', (typed) => {
+    expect(readTypedDay(typed)).toEqual({ ok: false, problem: 'Enter a day from 1 January 1990 to 31 December 2199.' });
   });
 
   it.each(['', 'soon', '29 February 2027', '31.4.2027', '2026-13-01', '28 November', '28 Nov 26'])('%j is refused', (typed) => {

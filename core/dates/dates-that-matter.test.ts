@@ -8,7 +8,7 @@ import type { DecisionFile } from '../decision-file/schema';
 import type { Plan, Term } from '../decision-file/price-sheet-schema';
 import { kiteDecision } from '../tests/kite-decision';
 import type { GivenVerdict } from '../decision/verdict-schema';
-import { datesThatMatter, daysLeft } from './dates-that-matter';
+import { datesThatMatter, daysLeft, usedIn } from './dates-that-matter';
 
 const kites = kiteDecision();
 
@@ -142,8 +142,84 @@ describe('days that matter', () => {
     expect(first && daysLeft(first, '2026-12-04')).toBe(-3);
   });
 
+  it('are found whatever day a file states', () => {
+    const yearly = birch([{ id: 'y', months: 12, price: '100' }]);
+    const late = withDecision(yearly, (one) => ({ ...one, dates: { joins: '9999-12-31' } }));
+    const seen = { ...late, sheets: late.sheets.map((used) => ({ ...used, sheet: { ...used.sheet, seen: '9999-12-31' } })) };
+    expect(datesOf(seen, given('B', 'Birch')).map(({ kind, on }) => [kind, on])).toEqual([
+      ['verdict-again', '2027-05-26'],
+      ['joins', '9000-12-31'],
+      ['look-again', '9001-06-29'],
+    ]);
+  });
+
   it('without anything to choose there is nothing but what is stated', () => {
     expect(told(birch([{ id: 'm', months: 1, price: '30' }], { candidates: [] }))).toEqual([]);
+  });
+});
+
+describe('what is used', () => {
+  const streams = [
+    { id: 'kites', label: 'Kites', kind: 'goods' as const, orders: '100', orderValue: '10' },
+    { id: 'club', label: '', kind: 'goods' as const, orders: '5', orderValue: '10' },
+  ];
+  const used = (verdict?: GivenVerdict, more: Partial<DecisionFile> = {}) =>
+    usedIn(verdict, priceDecision({ ...kites, forecast: { streams }, ...more }));
+
+  it('is the best from the first month to the last where no verdict is given, and nothing where nobody can be chosen', () => {
+    expect(used()).toEqual([{ candidate: 'B', from: 0, months: 12 }]);
+    expect(used(undefined, { candidates: [] })).toEqual([]);
+  });
+
+  it('is what the verdict names, as far as it is still there', () => {
+    const verdict = given('B', 'Birch');
+    expect(used(verdict)).toEqual([{ candidate: 'B', from: 0, months: 12 }]);
+    expect(used({ ...verdict, parts: [...verdict.parts, { candidate: 'Z', label: 'Gone' }] })).toEqual([
+      { candidate: 'B', from: 0, months: 12 },
+    ]);
+  });
+
+  it('has the streams that the verdict names, by name or, without one, by id', () => {
+    const parts = [
+      { candidate: 'A', label: 'Alder', streams: ['Kites'] },
+      { candidate: 'B', label: 'Birch', streams: ['club'] },
+    ];
+    expect(used({ ...given('A', 'Alder'), kind: 'together', parts }).map(({ streams: through }) => through)).toEqual([['kites'], ['club']]);
+  });
+
+  it('of a way that began before the horizon starts with it', () => {
+    const parts = [{ candidate: 'B', label: 'Birch', segment: { candidate: 'B', from: '2026-10', months: 6 } }];
+    expect(used({ ...given('B', 'Birch'), kind: 'route', parts })).toEqual([{ candidate: 'B', from: 0, months: 6 }]);
+  });
+});
+
+describe('days to look at sheets again', () => {
+  const cards = {
+    id: 'x',
+    label: 'Cardline',
+    currency: 'EUR',
+    charges: [{ id: 'f', label: 'Cards', how: 'per-order' as const, percent: '1' }],
+  };
+  const till = {
+    id: 'y',
+    label: 'Tillwise',
+    currency: 'EUR',
+    charges: [{ id: 'f', label: 'Cards', how: 'per-order' as const, percent: '9' }],
+  };
+  const desk = { id: 'd', label: 'Label desk', currency: 'EUR', terms: [{ id: 'm', months: 1, price: '5' }] };
+  const again = (birchWith: Partial<DecisionFile['candidates'][number]>) => {
+    const candidates = kites.candidates.map((one) => (one.id === 'B' ? { ...one, ...birchWith } : one));
+    let next = 0;
+    const workbench = takeApart({ ...kites, processors: [cards, till], addons: [desk], candidates }, () => `s${next++}`, '2026-11-01');
+    return datesOf(workbench, given('B', 'Birch')).flatMap(({ kind, about, id, on }) => (kind === 'look-again' ? [[about, on, id]] : []));
+  };
+
+  it('are those of the plans, add-ons and processors that are used', () => {
+    const names = (birchWith: Parameters<typeof again>[0]) => again(birchWith).map(([about]) => about);
+    expect(again({})).toEqual([['Birch', '2027-04-30', 'look-again.s1']]);
+    expect(names({ addons: [{ addon: 'd', term: 'm' }] })).toEqual(['Birch', 'Label desk']);
+    expect(names({ payments: 'x' })).toEqual(['Birch', 'Cardline']);
+    expect(names({ payments: [{ use: 'y', cards: ['abroad'] }, { use: 'x' }] })).toEqual(['Birch', 'Cardline', 'Tillwise']);
   });
 });
 

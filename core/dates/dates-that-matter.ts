@@ -15,6 +15,7 @@ import type { DateThatMatters, Used } from './date-that-matters';
 import { datesOfCandidate } from './dates-of-terms';
 import { breakEvensReached, limitsReached } from './reached-by-forecast';
 
+const LAST_COUNTABLE = '9000-12-31';
 /** Looked at again half a year after a verdict. */
 const VERDICT_AGAIN_DAYS = 182;
 
@@ -42,7 +43,7 @@ export function datesThatMatter(workbench: Workbench, priced: PricedDecision, ve
   const { decision } = workbench;
   const { pricing } = priced;
   const used = usedIn(verdict, priced);
-  const joins = decision.dates?.joins ?? `${decision.start}-01`;
+  const joins = countable(decision.dates?.joins ?? `${decision.start}-01`);
   const all = [
     ...used.flatMap((one, index) => datesOfCandidate(pricing, one, index, addMonthsToDay(joins, one.from), used[index - 1]?.candidate)),
     ...limitsReached(workbench, pricing, used),
@@ -54,7 +55,7 @@ export function datesThatMatter(workbench: Workbench, priced: PricedDecision, ve
           {
             id: 'verdict-again',
             kind: 'verdict-again' as const,
-            on: addDays(verdict.on, VERDICT_AGAIN_DAYS),
+            on: addDays(countable(verdict.on), VERDICT_AGAIN_DAYS),
             about: '',
             atStake: verdict.runnerUp?.margin ?? null,
           },
@@ -64,6 +65,11 @@ export function datesThatMatter(workbench: Workbench, priced: PricedDecision, ve
   ];
   const key = ({ on, id }: (typeof all)[number]) => `${on} ${id}`;
   return all.sort((a, b) => (key(a) < key(b) ? -1 : 1));
+}
+
+/** A day from which centuries can still be counted on: files may state any up to the year 9999. */
+function countable(day: string): string {
+  return day < LAST_COUNTABLE ? day : LAST_COUNTABLE;
 }
 
 /** Special offers of candidates, where a price sheet says until when they hold. */
@@ -96,7 +102,13 @@ function lookAgain({ sheets, decision }: Workbench, used: readonly Used[], prici
   return sheets.flatMap(({ id, sheet }) => {
     if (!sheet.seen || !partsOf(sheet).some((part) => parts.has(part.id))) return [];
     return [
-      { id: `look-again.${id}`, kind: 'look-again' as const, on: addDays(sheet.seen, after), about: sheetLabel(sheet), atStake: null },
+      {
+        id: `look-again.${id}`,
+        kind: 'look-again' as const,
+        on: addDays(countable(sheet.seen), after),
+        about: sheetLabel(sheet),
+        atStake: null,
+      },
     ];
   });
 }

@@ -6,10 +6,24 @@ const figure = z.string().max(40);
 /** A level of sales: average sales and orders a month. */
 const levelSchema = z.strictObject({ sales: figure, orders: figure });
 
+const ON_SHEETS = 'sheet.';
+
+/** How the best of a vendor that no candidate is made of is named as the winner of a condition. */
+export function onSheetsOnly(offer: string): string {
+  return `${ON_SHEETS}${offer}`.slice(0, 80);
+}
+
+/** Whether a winner is no candidate: something on a vendor's sheet that nobody has put into the comparison. */
+export function isOnSheetsOnly(winner: string): boolean {
+  return winner.startsWith(ON_SHEETS);
+}
+
 /** Who costs least under a condition, and by how much less than the next. */
 const outcomeFields = {
-  /** Id of the candidate; null where nobody can be chosen. */
+  /** Id of the candidate, or see `onSheetsOnly`; null where nobody can be chosen. */
   winner: slug.nullable(),
+  /** What it then is, by plan and term, where no candidate is made of it. */
+  plan: z.string().max(1000).optional(),
   /** Over the horizon, base currency; absent where the condition is a whole range of sales. */
   total: figure.optional(),
   margin: figure.optional(),
@@ -33,7 +47,7 @@ export const conditionSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('need'), label, only: z.boolean(), ...outcomeFields }),
   z.strictObject({ kind: z.literal('without'), label, ...outcomeFields }),
-  z.strictObject({ kind: z.literal('paid'), months: z.number().int().positive(), plan: z.string().max(1000).optional(), ...outcomeFields }),
+  z.strictObject({ kind: z.literal('paid'), months: z.number().int().positive(), ...outcomeFields }),
   z.strictObject({ kind: z.literal('offers-gone'), ...outcomeFields }),
   z.strictObject({ kind: z.literal('version'), version: z.enum(['cautious', 'expected', 'hopeful']), ...outcomeFields }),
   z.strictObject({ kind: z.literal('first-year'), ...outcomeFields }),

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { amount, decimalField, slug } from '../fields/amounts';
+import { amount, decimalField, share, slug } from '../fields/amounts';
 
 const lift = decimalField({ least: '-100', most: '1000' });
 
@@ -18,6 +18,11 @@ export const investmentSchema = z.strictObject({
   hours: z.strictObject({ setup: amount, monthly: amount }),
   /** Percent more online orders it is taken to bring. */
   lift: z.strictObject({ cautious: lift, expected: lift, hopeful: lift }),
+  /**
+   * Percent of a stream's orders from people who find the seller online, by the stream: only these grow. All of what is
+   * sold online and none of what is sold in person, where it is not said.
+   */
+  foundOnline: z.record(slug, share).optional(),
 });
 
 export type Investment = z.output<typeof investmentSchema>;

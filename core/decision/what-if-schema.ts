@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { amount, label, share, signedDecimal, slug, wholeNumber } from '../fields/amounts';
+import { amount, label, monthField, share, signedDecimal, slug, wholeNumber } from '../fields/amounts';
 import { investmentSchema } from './investment-schema';
 
 /** Key of an assumption: what it is, and of what. */
@@ -27,6 +27,15 @@ export const scenarioSchema = z.strictObject({
   offersOff: z.array(z.string().max(200)).max(200).optional(),
 });
 
+/** A way through the horizon as a person wants to see it: with whom from which month on; the first begins with it. */
+export const ownWaySchema = z.strictObject({
+  id: slug,
+  stays: z
+    .array(z.strictObject({ candidate: slug, from: monthField }))
+    .min(2, 'a way has at least one move')
+    .max(24),
+});
+
 /** What a decision keeps of what was asked: moving costs, an investment, ranges of assumptions, scenarios. */
 export const whatIfSchema = z.strictObject({
   moving: movingSchema.optional(),
@@ -34,7 +43,10 @@ export const whatIfSchema = z.strictObject({
   /** Ranges other than the usual ones, by the assumption's key. */
   ranges: z.record(key, z.tuple([signedDecimal, signedDecimal])).optional(),
   scenarios: z.array(scenarioSchema).max(100).optional(),
+  /** Ways of the person's own. */
+  ways: z.array(ownWaySchema).max(50).optional(),
 });
 
 export type WhatIf = z.output<typeof whatIfSchema>;
+export type OwnWay = z.output<typeof ownWaySchema>;
 export type Scenario = z.output<typeof scenarioSchema>;

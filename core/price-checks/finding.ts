@@ -21,6 +21,8 @@ export interface CheckContext {
   readonly today: string;
   /** The decision's base currency. */
   readonly base: string;
+  /** What is sold in a year, base currency, decimal; absent where nothing is. */
+  readonly salesAYear?: string;
   readonly write: WriteNumber;
 }
 

@@ -128,4 +128,54 @@ describe('checks of a price sheet', () => {
     const [by] = settled.settled ?? [];
     expect(by && checks(withReopened(settled, by))).toEqual(['saving']);
   });
+
+  it('settling one question leaves the others, and settling it anew takes the place of the first', () => {
+    const sheet = sheetOf({ Basic: '27/mo, 258/yr, save 25%', Plus: '54/mo, 516/yr, save 30%' });
+    const [first, second] = checkSheet(sheet, context).open;
+    if (!first || !second) throw new Error('two findings are wanted');
+    const both = withSettled(withSettled(sheet, first, 'one', '2026-11-25'), second, 'two', '2026-11-26');
+    expect(both.settled?.map(({ place, reason, on }) => [place, reason, on])).toEqual([
+      [first.place, 'one', '2026-11-25'],
+      [second.place, 'two', '2026-11-26'],
+    ]);
+    expect(withSettled(both, first, 'three', '2026-11-27').settled?.map(({ reason }) => reason)).toEqual(['two', 'three']);
+    const sameCheckElsewhere = { ...first, check: 'magnitude' };
+    expect(withSettled(both, sameCheckElsewhere, 'four', '2026-11-27').settled).toHaveLength(3);
+    expect(checkSheet(both, context).settled.map(({ finding, by }) => [finding.place, by.reason])).toEqual([
+      [first.place, 'one'],
+      [second.place, 'two'],
+    ]);
+    const [settledFirst] = both.settled ?? [];
+    expect(settledFirst && checks(withReopened(both, settledFirst))).toEqual(['saving']);
+    expect(settledFirst && withReopened(sheet, settledFirst).settled).toEqual([]);
+    expect(settledFirst && withReopened(both, { ...settledFirst, check: 'magnitude' }).settled).toHaveLength(2);
+  });
+
+  it('one settled elsewhere, or about something else, does not settle it', () => {
+    const sheet = sheetOf({ Basic: '27/mo, 258/yr, save 25%' });
+    const [finding] = checkSheet(sheet, context).open;
+    if (!finding) throw new Error('a finding is wanted');
+    for (const other of [
+      { ...finding, place: 'elsewhere' },
+      { ...finding, check: 'magnitude' },
+      { ...finding, figures: '1' },
+    ])
+      expect(checks(withSettled(sheet, other, 'no', '2026-11-25'))).toEqual(['saving']);
+  });
+
+  it('long figures are kept as far as a file holds them', () => {
+    const long = 'x'.repeat(400);
+    const sheet = noteFigure(sheetOf({ Basic: '27/mo' }), 'oakum-basic term 1', { otherwise: long });
+    const [finding] = checkSheet(sheet, context).open;
+    if (!finding) throw new Error('a finding is wanted');
+    const settled = withSettled(sheet, finding, 'so', '2026-11-25');
+    expect(settled.settled?.[0]?.figures).toHaveLength(300);
+    expect(checks(settled)).toEqual([]);
+  });
+
+  it('a sheet is looked at anew where the day or the base currency is another', () => {
+    const sheet = { ...sheetOf({ Basic: '27/mo' }), seen: '2026-11-01' };
+    expect(checks(sheet)).toEqual([]);
+    expect(checkSheet(sheet, { ...context, today: '2027-11-25' }).open.map(({ check }) => check)).toEqual(['age']);
+  });
 });

@@ -1,4 +1,6 @@
 import { decimal, ONE } from '../amount/decimal';
+import { daysBetween } from '../calendar/day';
+import { dayInWords } from '../calendar/day-words';
 import { partsOf, placeOf } from '../price-sheet/parts';
 import type { Check, Finding } from './finding';
 import { plansWithoutCardFees, sellsSomething } from '../price-sheet/takes-payments';
@@ -84,14 +86,16 @@ export const paymentFeeCheck: Check = (sheet) => {
 
 const HOURS_A_YEAR = 8766;
 
-/** An uptime promise in hours a year: 99.9 % sounds like 99.99 %, and is ten times as long away. */
-export const uptimeCheck: Check = (sheet, { write }) =>
+/** An uptime promise in hours a year, and in sales lost: 99.9 % sounds like 99.99 %, and is ten times as long away. */
+export const uptimeCheck: Check = (sheet, { write, base, salesAYear }) =>
   partsOf(sheet).flatMap((part) =>
     Object.entries(part.features ?? {}).flatMap(([feature, value]): Finding[] => {
       if (!/uptime|availability/.test(feature) || typeof value !== 'string') return [];
       const percent = decimal(value);
       if (percent.lt(90) || percent.gte(100)) return [];
-      const hours = ONE.minus(percent.div(100)).times(HOURS_A_YEAR);
+      const away = ONE.minus(percent.div(100));
+      const hours = away.times(HOURS_A_YEAR);
+      const lost = salesAYear === undefined ? '' : `, about ${write(away.times(salesAYear).toFixed(0))} ${base} of your sales`;
       const words = hours.lt(1) ? `${write(hours.times(60).toFixed(0))} minutes` : `${write(hours.toFixed(hours.lt(10) ? 1 : 0))} hours`;
       return [
         {
@@ -99,7 +103,7 @@ export const uptimeCheck: Check = (sheet, { write }) =>
           place: placeOf(part.id, { kind: 'feature', feature }),
           title: `${write(value)} % uptime`,
           figures: value,
-          question: `That leaves ${words} a year in which nothing can be sold. Does the vendor pay anything back for it?`,
+          question: `That leaves ${words} a year in which nothing can be sold${lost}. Does the vendor pay anything back for it?`,
         },
       ];
     }),
@@ -110,15 +114,15 @@ const OLD_DAYS = 180;
 
 /** Prices that nobody has looked at for half a year, and offers that have ended. */
 export const ageCheck: Check = (sheet, { today }) => {
-  const days = (from: string, to: string) => Math.round(dayNumber(to) - dayNumber(from));
   const findings: Finding[] = [];
-  if (sheet.seen !== undefined && days(sheet.seen, today) >= OLD_DAYS)
+  const age = sheet.seen === undefined ? 0 : daysBetween(sheet.seen, today);
+  if (sheet.seen !== undefined && age >= OLD_DAYS)
     findings.push({
       check: 'age',
       place: '',
       title: 'Seen long ago',
       figures: sheet.seen,
-      question: `Somebody last looked at this page ${days(sheet.seen, today)} days ago. Prices change about once a year: look again, and set the day anew.`,
+      question: `Somebody last looked at this page ${age} days ago. Prices change about once a year: look again, and set the day anew.`,
     });
   for (const [place, { until }] of Object.entries(sheet.figures ?? {}))
     if (until !== undefined && until < today)
@@ -127,22 +131,7 @@ export const ageCheck: Check = (sheet, { today }) => {
         place,
         title: 'The offer is over',
         figures: until,
-        question: `It held until ${until}. Take the offer off, or look whether it has been prolonged.`,
+        question: `It held until ${dayInWords(until)}. Take the offer off, or look whether it has been prolonged.`,
       });
   return findings;
 };
-
-/** Days since a fixed day, of a day written `YYYY-MM-DD`. */
-function dayNumber(day: string): number {
-  const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
-  const shifted = month <= 2 ? year - 1 : year;
-  const sinceMarch = (month + 9) % 12;
-  return (
-    365 * shifted +
-    Math.floor(shifted / 4) -
-    Math.floor(shifted / 100) +
-    Math.floor(shifted / 400) +
-    Math.floor((153 * sinceMarch + 2) / 5) +
-    date
-  );
-}

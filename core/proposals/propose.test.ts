@@ -132,7 +132,7 @@ describe('proposals', () => {
         const pricing = preparePricing(file);
         expect(brief(proposals(pricing))).toEqual(triedOut(pricing, MOST));
       }),
-      { numRuns: 8 },
+      { numRuns: 5 },
     );
   });
 

@@ -3,7 +3,7 @@ import { moveNow } from '../afterwards/move-now';
 import type { Used } from '../dates/date-that-matters';
 import type { Actuals } from '../decision/actuals-schema';
 import type { Investment } from '../decision/investment-schema';
-import type { Scenario } from '../decision/what-if-schema';
+import type { OwnWay, Scenario } from '../decision/what-if-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import type { MovingCosts } from '../route/moving-costs';
 import { type VerdictAsked, verdictBasis } from '../verdict/basis';
@@ -44,6 +44,9 @@ export const QUESTION_KINDS = {
   'break-even': atOnce(({ file }, _asked: object) => pairBreakEvens(file)),
   map: { begin: ({ file }, asked: { readonly x: MapAxis; readonly y: MapAxis }) => mapInPieces(file, asked) },
   route: atOnce(({ planner }, { moving }: { readonly moving: MovingCosts }) => planner().plan(moving)),
+  'own-ways': atOnce(({ planner }, { ways, moving }: { readonly ways: readonly OwnWay[]; readonly moving: MovingCosts }) =>
+    planner().own(ways, moving),
+  ),
   turns: atOnce(({ file }, { varied }: { readonly varied: readonly Varied[] }) => turnsIt(file, varied)),
   steps: atOnce(({ file }, _asked: object) => stepsUp(file)),
   paying: atOnce(({ file }, _asked: object) => payingAhead(file)),

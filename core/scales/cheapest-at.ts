@@ -22,7 +22,8 @@ export function cheapestStretches(given: readonly CompiledCandidate[], from: num
   const add = (start: number, end: number, candidate: string | null) => {
     const last = joined.at(-1);
     if (last?.candidate === candidate) last.to = end;
-    else if (end > start) joined.push({ from: start, to: end, candidate });
+    // Stretches too short to be looked at belong to the next.
+    else if (end > start) joined.push({ from: last?.to ?? from, to: end, candidate });
   };
   const ends = candidates.map(({ usableUpTo }) => usableUpTo).filter((end) => end > from && end < to);
   const cuts = [from, ...new Set([...ends].sort((a, b) => a - b)), to];
@@ -35,6 +36,8 @@ export function cheapestStretches(given: readonly CompiledCandidate[], from: num
       add,
     );
   });
+  const last = joined.at(-1);
+  if (last) last.to = to;
   return joined;
 }
 

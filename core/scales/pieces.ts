@@ -107,8 +107,12 @@ export function forEachStep(
 /** What bands make of a quantity, as a function of the scale. */
 export function bandPieces(pieces: readonly Piece[], to: number, form: Pick<BandForm, 'how' | 'bands'>): Piece[] {
   const lines = bandLines(form);
-  const bandAt = (quantity: number) =>
-    quantity <= 0 && form.how === 'graduated' ? -1 : lines.findIndex(({ upTo }) => quantity <= upTo * (1 + SAME_PLACE));
+  // Right of an edge on which it stands, a rising quantity is in the next band.
+  const bandRightOf = ({ value, slope }: Piece) => {
+    const isRising = slope > 0;
+    if (form.how === 'graduated' && (isRising ? value < 0 : value <= 0)) return -1;
+    return lines.findIndex(({ upTo }) => (isRising ? upTo > value * (1 + SAME_PLACE) : value <= upTo * (1 + SAME_PLACE)));
+  };
   return refined(pieces, to, (piece, end, add) => {
     const inBand = (start: number, index: number): Piece => {
       const band = lines[index];
@@ -119,9 +123,7 @@ export function bandPieces(pieces: readonly Piece[], to: number, form: Pick<Band
         slope: piece.slope * band.rate,
       };
     };
-    const beside =
-      piece.slope === 0 ? piece.value : piece.value + piece.slope * Math.min((end - piece.start) / 2, piece.start * SAME_PLACE);
-    add(inBand(piece.start, bandAt(beside)));
+    add(inBand(piece.start, bandRightOf(piece)));
     const edges = lines.map(({ lower }, index) => ({ place: piece.start + (lower - piece.value) / piece.slope, index }));
     const inside = edges.filter(({ place }) => place > piece.start && place < end).sort((a, b) => a.place - b.place);
     // Right of its lower edge a rising quantity is in the band, a falling one in the band below.

@@ -76,7 +76,7 @@ describe('curves', () => {
           }
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 20 },
     );
   });
 });

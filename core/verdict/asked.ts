@@ -15,6 +15,7 @@ import { featureNames } from './names';
 export function verdictAsked(workbench: Workbench, file: DecisionFile, version: VersionName, isWayAsked: boolean): VerdictAsked {
   const { whatIf, needs = [] } = workbench.decision;
   return {
+    workbench: lean(workbenchInVersion(workbench, version)),
     others: VERSION_NAMES.filter((other) => other !== version).map((other) => ({
       version: other,
       file: assembleToPrice(workbenchInVersion(workbench, other)).file,
@@ -26,4 +27,10 @@ export function verdictAsked(workbench: Workbench, file: DecisionFile, version: 
     moving: isWayAsked ? (whatIf?.moving ?? USUAL_MOVING) : null,
     names: featureNames(needs),
   };
+}
+
+/** Without what conditions do not ask about and what grows with the years. */
+function lean({ decision, sheets }: Workbench): Workbench {
+  const { verdicts: _verdicts, actuals: _actuals, ...rest } = decision;
+  return { decision: rest, sheets };
 }

@@ -2,6 +2,7 @@ import { bestCandidate, inOrder } from '../comparison/best';
 import { vendorsOf } from '../comparison/vendors';
 import { priceDecision, type PricedDecision } from '../comparison/decision-result';
 import { comparedBy } from '../decision-file/compared-by';
+import type { Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import { salesScale } from '../comparison/sales-scale';
 import { featureWords } from '../wording/need-words';
@@ -28,6 +29,8 @@ export interface VerdictBasis {
 
 /** What a verdict is worked out from. */
 export interface VerdictAsked {
+  /** In the version of its sales that is looked at. */
+  readonly workbench: Workbench;
   /** Cautious and hopeful sales, where they are stated. */
   readonly others: readonly OtherVersion[];
   readonly varied: readonly Varied[];
@@ -41,11 +44,11 @@ export interface VerdictAsked {
 const MOST_THRESHOLDS = 6;
 
 /** Works out what a verdict can be made from: conditions, thresholds, for whom it is best, and the way through the horizon. */
-export function verdictBasis(file: DecisionFile, { others, varied, moving, names }: VerdictAsked): VerdictBasis {
+export function verdictBasis(file: DecisionFile, { workbench, others, varied, moving, names }: VerdictAsked): VerdictBasis {
   const priced = priceDecision(file);
   const turns = file.candidates.length === 0 || bestCandidate(priced) === null ? null : turnsIt(file, varied);
   return {
-    conditions: conditionsOf(priced, others, names),
+    conditions: conditionsOf({ workbench, priced, others, names }),
     thresholds: turns ? thresholdsOf(turns, varied).slice(0, MOST_THRESHOLDS) : [],
     suits: suitsOf(priced, names),
     route: file.candidates.length === 0 || moving === null ? null : routePlanner(file).plan(moving),

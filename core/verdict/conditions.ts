@@ -6,12 +6,14 @@ import { type BestTwo, bestTwo } from '../comparison/best-two';
 import { runnerUpOf, vendorsOf } from '../comparison/vendors';
 import { salesScale } from '../comparison/sales-scale';
 import type { CandidateResult } from '../comparison/candidate-result';
-import type { Candidate } from '../decision-file/candidate-schema';
+import type { Candidate, Need } from '../decision-file/candidate-schema';
 import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
+import type { Workbench } from '../decision/workbench';
 import type { VersionName } from '../forecast/versions';
 import { featureWords } from '../wording/need-words';
 import { meets, unmetMusts } from '../pricing/needs';
+import { bestPaidBy, type BestUnder, bestWithNeed } from '../proposals/best-under';
 import { type Pricing } from '../pricing/pricing';
 import { offersIn, withoutOffers } from '../what-if/offers';
 import type { Condition, SalesLevel } from '../decision/conditions-schema';
@@ -20,6 +22,17 @@ import type { Condition, SalesLevel } from '../decision/conditions-schema';
 export interface OtherVersion {
   readonly version: VersionName;
   readonly file: DecisionFile;
+}
+
+/** What conditions are worked out from. */
+export interface ConditionBasis {
+  /** In the version of its sales that is looked at. */
+  readonly workbench: Workbench;
+  /** The workbench's candidates, priced. */
+  readonly priced: PricedDecision;
+  readonly others: readonly OtherVersion[];
+  /** Names of features, where a need or a sheet has one. */
+  readonly names: Readonly<Record<string, string>>;
 }
 
 /** Who costs least of some candidates, and by how much. */
@@ -36,19 +49,14 @@ const WAYS_OF_PAYING = [1, 12] as const;
  * Under which conditions which candidate is best, worked out from the results: levels of sales always; of all else
  * what says another than `leader`, and what says the same where that is worth knowing (other versions of sales, no
  * offers, other ways of paying).
- *
- * @param needNames - names of features, where a need or a sheet has one
  */
-export function conditionsOf(
-  priced: PricedDecision,
-  others: readonly OtherVersion[],
-  needNames: Readonly<Record<string, string>> = {},
-): Condition[] {
+export function conditionsOf(basis: ConditionBasis): Condition[] {
+  const { priced, others } = basis;
   const leader = bestCandidate(priced);
   return [
     ...salesConditions(priced.pricing),
-    ...needConditions(priced, leader, needNames),
-    ...payingConditions(priced.pricing.file),
+    ...needConditions(basis, leader),
+    ...payingConditions(basis),
     ...offerConditions(priced.pricing.file),
     ...others.map(({ version, file }): Condition => ({ kind: 'version', version, ...asOutcome(bestTwo(file)) })),
     ...firstYear(priced),
@@ -125,25 +133,21 @@ export function levelAt(pricing: Pricing): (scale: number) => SalesLevel {
 }
 
 /** What more is needed, or what is done without, where that makes another candidate the cheapest. */
-function needConditions(priced: PricedDecision, leader: string | null, names: Readonly<Record<string, string>>): Condition[] {
-  const { pricing } = priced;
-  const { needs = [], candidates } = pricing.file;
+function needConditions(basis: ConditionBasis, leader: string | null): Condition[] {
+  const { workbench, priced, names } = basis;
+  const { needs = [], candidates } = priced.pricing.file;
   const musts = new Set(needs.filter(({ level }) => level === 'must').map(({ feature }) => feature));
-  const wants = needs.filter(({ level }) => level === 'want');
-  const stated = new Set(candidates.flatMap((candidate) => featuresOf(pricing, candidate).flatMap((features) => Object.keys(features))));
-  const asked = [
-    ...wants,
-    ...[...stated]
-      .filter(
-        (feature) => !needs.some((need) => need.feature === feature) && !feature.startsWith('without-') && !feature.startsWith('owned.'),
-      )
-      .map((feature) => ({ feature, level: 'must' as const })),
-  ];
-  const more = asked.flatMap((need): Condition[] => {
-    if (musts.has(need.feature)) return [];
-    const having = (candidate: Candidate) => featuresOf(pricing, candidate).some((features) => meets(features, need));
-    const outcome = outcomeOf(priced, having);
-    if (outcome.winner === null || outcome.winner === leader) return [];
+  const best = candidates.find(({ id }) => id === leader);
+  const asked = couldBeNeeded(priced.pricing).filter(
+    ({ need }) => !best || !featuresOf(priced.pricing, best).some((one) => meets(one, need)),
+  );
+  // What the same plans and add-ons have is answered alike.
+  const answers = new Map<string, BestUnder | null>();
+  const more = asked.flatMap(({ need, had }): Condition[] => {
+    const known = answers.get(had);
+    const outcome = known === undefined ? bestWithNeed(workbench, need.feature) : known;
+    answers.set(had, outcome);
+    if (!outcome?.winner || outcome.winner === leader) return [];
     return [{ kind: 'need', label: nameOf(need.feature, names), only: outcome.margin === undefined, ...outcome }];
   });
   const less = [...musts].flatMap((feature): Condition[] => {
@@ -151,6 +155,23 @@ function needConditions(priced: PricedDecision, leader: string | null, names: Re
     return outcome.winner === null || outcome.winner === leader ? [] : [{ kind: 'without', label: nameOf(feature, names), ...outcome }];
   });
   return [...more, ...less];
+}
+
+/** What could be asked for beside the musts: wants, and what any plan, add-on or extra on the sheets has; with which of them have it. */
+function couldBeNeeded({ file }: Pricing): Array<{ readonly need: Need; readonly had: string }> {
+  const { needs = [], offers, addons = [], candidates } = file;
+  const parts = [
+    ...offers.flatMap((offer) => [...offer.plans, ...(offer.addons ?? [])]),
+    ...addons,
+    ...candidates.flatMap(({ extras = [] }) => extras),
+  ].map(({ features = {} }, index) => ({ features, index }));
+  const isAsked = new Set(needs.map(({ feature }) => feature));
+  const stated = new Set(parts.flatMap(({ features }) => Object.keys(features)));
+  const others = [...stated].filter((feature) => !isAsked.has(feature) && !feature.startsWith('without-') && !feature.startsWith('owned.'));
+  return [...needs.filter(({ level }) => level === 'want'), ...others.map((feature): Need => ({ feature, level: 'must' }))].map((need) => {
+    const having = parts.filter(({ features }) => meets(features, need)).map(({ index }) => index);
+    return { need, had: need.least === undefined ? having.join(' ') : `${need.feature} ${having.join(' ')}` };
+  });
 }
 
 /** A feature's name as a person says it. */
@@ -180,13 +201,11 @@ function featuresOf(pricing: Pricing, candidate: Candidate) {
   return parts.flatMap((features) => (features ? [features] : []));
 }
 
-/** Every plan paid so many months at a time; those that cannot be are left out. */
-function payingConditions(file: DecisionFile): Condition[] {
+/** Every plan of every sheet paid so many months at a time; those that cannot be are left out. */
+function payingConditions({ workbench, priced }: ConditionBasis): Condition[] {
   return WAYS_OF_PAYING.flatMap((months): Condition[] => {
-    const paid = paidBy(file, months);
-    if (paid.candidates.length === 0) return [];
-    const outcome = asOutcome(bestTwo(paid));
-    return [{ kind: 'paid', months, ...outcome, ...namedByPlans(paid, outcome.winner) }];
+    const outcome = bestPaidBy(workbench, months, (file) => paidBy(file, months));
+    return outcome ? [{ kind: 'paid', months, ...namedByPlans(priced.pricing.file, outcome.winner), ...outcome }] : [];
   });
 }
 

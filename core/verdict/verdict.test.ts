@@ -4,10 +4,10 @@ import { lineUp } from '../comparison/line-up';
 import { assembleDecisionFile } from '../assembly/assemble';
 import { decisionSchema } from '../decision/decision-schema';
 import { asVerdictsOfAnother } from '../assembly/archive';
-import { takeApart } from '../decision/take-apart';
 import { withDecision, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import { kiteDecision } from '../tests/kite-decision';
+import { workbenchOf } from '../tests/workbench-of';
 import { assumptionsOf } from '../what-if/assumption';
 import { USUAL_MOVING } from '../route/moving-costs';
 import { verdictBasis } from './basis';
@@ -20,16 +20,11 @@ import { priceTogether } from './together';
 import { choiceSchema, type Choice, givenVerdictSchema } from '../decision/verdict-schema';
 import { verdictName } from './verdict-name';
 
-function workbenchOf(file: DecisionFile, seen: string | undefined = '2026-11-01'): Workbench {
-  let next = 0;
-  return takeApart(file, () => `s${next++}`, seen);
-}
-
 function giving(workbench: Workbench, today = '2026-11-25'): Giving {
   const { file } = assembleDecisionFile(workbench);
   const priced = priceDecision(file);
   const varied = assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
-  const basis = verdictBasis(file, { others: [], varied, moving: USUAL_MOVING, names: {} });
+  const basis = verdictBasis(file, { workbench, others: [], varied, moving: USUAL_MOVING, names: {} });
   return { workbench, priced, lineUp: lineUp(priced), basis, version: 'expected', today };
 }
 

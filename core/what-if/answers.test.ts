@@ -247,6 +247,23 @@ describe('the bigger investment', () => {
     expect(judgeInvestment(stall, investment)).toMatchObject({ requiredLift: null, requiredOrders: null, onlineShare: '0.0' });
   });
 
+  it('counts only orders of people who find the seller online, wherever they buy', () => {
+    const [kites] = kiteDecision().forecast.streams;
+    if (!kites) throw new Error('a stream is expected');
+    const both = kiteDecision({ forecast: { streams: [kites, { ...kites, id: 'stall', channel: 'in-person' }] } });
+    const found = (foundOnline?: Record<string, string>) => ({ ...investment, ...(foundOnline ? { foundOnline } : {}) });
+    expect(judgeInvestment(both, found())?.onlineShare).toBe('50.0');
+    // Of 200 orders 60 and 25: a fifth more of these is 17 a month.
+    const partly = judgeInvestment(both, found({ kites: '60', stall: '25' }));
+    expect(partly?.onlineShare).toBe('42.5');
+    expect(partly?.outcomes[1]?.extraOrders).toBe('204.0');
+    expect(broughtOrders(both, found({ kites: '60', stall: '25' }))).toEqual([
+      { key: 'orders:kites', value: '12' },
+      { key: 'orders:stall', value: '5' },
+    ]);
+    expect(broughtOrders(both, found({ kites: '0', stall: '25' }))).toEqual([{ key: 'orders:stall', value: '5' }]);
+  });
+
   it('can be kept as a scenario: more orders of what is sold online, none of what is not', () => {
     const [kites] = kiteDecision().forecast.streams;
     if (!kites) throw new Error('a stream is expected');

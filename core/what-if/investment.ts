@@ -43,7 +43,7 @@ export interface InvestmentJudged {
   readonly requiredLift: string | null;
   /** The same as orders a month, 4 places. */
   readonly requiredOrders: string | null;
-  /** Share of all orders that come online and can grow, percent, 1 place. */
+  /** Share of all orders that come from people who find the seller online and can grow, percent, 1 place. */
   readonly onlineShare: string;
 }
 
@@ -65,21 +65,21 @@ export function judgeInvestment(file: DecisionFile, investment: Investment): Inv
   const long = { ...file, months: THREE_YEARS };
   const oneselfLong = kept(long, instead);
   const invested = investedIn(on, investment);
-  const more = (lift: string) => total(kept(withOnlineOrders(file, lift), invested)).minus(total(oneself));
+  const more = (lift: string) => total(kept(withMoreOrders(file, investment, lift), invested)).minus(total(oneself));
   const outcomes = VERSION_NAMES.map((version) => {
     const lift = investment.lift[version];
-    const lifted = withOnlineOrders(file, lift);
+    const lifted = withMoreOrders(file, investment, lift);
     const months = kept(lifted, invested);
     return {
       version,
       lift,
       extraOrders: ordersOf(lifted).minus(ordersOf(file)).toFixed(1),
       ...outcomeOf(file, oneself, months),
-      threeYears: money(file, total(kept(withOnlineOrders(long, lift), invested)).minus(total(oneselfLong))),
+      threeYears: money(file, total(kept(withMoreOrders(long, investment, lift), invested)).minus(total(oneselfLong))),
     };
   });
   const required = leastLift(more);
-  const online = ordersOf(onlineOnly(file));
+  const online = foundOrders(file, investment);
   return {
     outcomes,
     requiredLift: required,
@@ -174,19 +174,32 @@ function isOnline(stream: DecisionFile['forecast']['streams'][number]): boolean 
   return stream.channel !== 'in-person';
 }
 
-/** The orders an investment is taken to bring, as changes that a scenario can have. */
-export function broughtOrders({ forecast }: Pick<DecisionFile, 'forecast'>, { lift }: Investment): Change[] {
-  return forecast.streams.filter(isOnline).map(({ id }) => ({ key: `orders:${id}`, value: lift.expected }));
+/** Percent of a stream's orders from people who find the seller online, as stated or, where it is not, by where it is sold. */
+export function foundOnline(stream: DecisionFile['forecast']['streams'][number], { foundOnline: stated }: Investment): string {
+  return stated?.[stream.id] ?? (isOnline(stream) ? '100' : '0');
 }
 
-/** More orders where a better site can bring them: online. */
-function withOnlineOrders(file: DecisionFile, percent: string): DecisionFile {
-  const streams = Object.fromEntries(file.forecast.streams.filter(isOnline).map(({ id }) => [id, { orders: percent }]));
+/** By how much every stream grows if what is found online grows by so many percent; those that do not are left out. */
+function growthOf({ forecast }: Pick<DecisionFile, 'forecast'>, investment: Investment, percent: string): Map<string, string> {
+  const grown = forecast.streams.map((stream) => [stream.id, fraction(foundOnline(stream, investment)).times(percent).toFixed()] as const);
+  return new Map(grown.filter(([, more]) => !decimal(more).isZero()));
+}
+
+/** The orders an investment is taken to bring, as changes that a scenario can have. */
+export function broughtOrders(file: Pick<DecisionFile, 'forecast'>, investment: Investment): Change[] {
+  return [...growthOf(file, investment, investment.lift.expected)].map(([id, value]) => ({ key: `orders:${id}`, value }));
+}
+
+/** More orders where a better site can bring them: from people who find the seller online. */
+function withMoreOrders(file: DecisionFile, investment: Investment, percent: string): DecisionFile {
+  const streams = Object.fromEntries([...growthOf(file, investment, percent)].map(([id, orders]) => [id, { orders }]));
   return { ...file, forecast: inVersion(file.forecast, { streams }) };
 }
 
-function onlineOnly(file: DecisionFile): DecisionFile {
-  return { ...file, forecast: { ...file.forecast, streams: file.forecast.streams.filter(isOnline) } };
+/** Orders over the horizon from people who find the seller online. */
+function foundOrders(file: DecisionFile, investment: Investment): Decimal {
+  const { streams } = preparePricing(file).forecastAt(ONE);
+  return sum(streams.map(({ stream, orders }) => sum(orders).times(fraction(foundOnline(stream, investment)))));
 }
 
 function ordersOf(file: DecisionFile): Decimal {

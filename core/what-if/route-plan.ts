@@ -6,6 +6,8 @@ import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { type PlannedSegment, type RoutedBy, type RouteSolver, routeSolver, type WayCost, wayTotals } from '../route/cheapest-route';
 import { type MovingCosts, pricedMoving } from '../route/moving-costs';
+import type { OwnWay } from '../decision/what-if-schema';
+import { type PricedOwnWay, priceOwnWay } from './own-way';
 import { type MoveInMonth, movesInMonths, nearestMove, type NearestMove, type Stay } from './nearest-move';
 
 /** A way through the horizon and what it comes to. */
@@ -49,6 +51,8 @@ export function leftOutOf(file: DecisionFile): string[] {
 /** Plans the cheapest way again and again while what moving costs is changed. */
 export interface RoutePlanner {
   plan(moving: MovingCosts): RoutePlan;
+  /** Prices ways of the person's own; whoever is named takes part. */
+  own(ways: readonly OwnWay[], moving: MovingCosts): PricedOwnWay[];
 }
 
 const QUARTER = 3;
@@ -75,11 +79,24 @@ export function routePlanner(file: DecisionFile): RoutePlanner {
   const singlesBy = (by: RoutedBy) =>
     file.candidates.map((candidate) => ({ id: candidate.id, solver: routeSolver(pricing, [candidate], by) }));
   const singles = new Map<RoutedBy, ReturnType<typeof singlesBy>>();
+  const allAlone = (by: RoutedBy) => {
+    const all = singles.get(by) ?? singlesBy(by);
+    singles.set(by, all);
+    return all;
+  };
   return {
+    own(ways, moving) {
+      const by = file.cheapestAt?.by ?? moving.by ?? 'cost';
+      const single = cheapestSingle(allAlone(by), file.months)?.cost ?? null;
+      const named = (way: OwnWay) => file.candidates.filter(({ id }) => way.stays.some(({ candidate }) => candidate === id));
+      // What all on a way have alike runs through: each way is priced with those on it alone.
+      return ways.map((way) =>
+        priceOwnWay({ pricing, solver: routeSolver(pricing, named(way), by), costs: pricedMoving(file, moving), by, single }, way),
+      );
+    },
     plan(moving) {
       const by = file.cheapestAt?.by ?? moving.by ?? 'cost';
-      const all = singles.get(by) ?? singlesBy(by);
-      singles.set(by, all);
+      const all = allAlone(by);
       // Who takes no part because somebody said so is nobody to stay with either.
       const alone = all.filter(({ id }) => !moving.without?.includes(id));
       const without = moving.without ?? usual;

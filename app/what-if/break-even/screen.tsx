@@ -12,6 +12,7 @@ import { levelWords, pairSentence, whenWords } from './words';
 import { KeepLevel } from '../keep-level';
 import { PairChart } from './pair-chart';
 import { PairMatrix } from './pair-matrix';
+import { UnitsTable } from './units-table';
 import { useWhatIf } from '../use-what-if';
 import type { ComparedWords } from '../../locale/compared-words';
 
@@ -118,6 +119,7 @@ function Pairs() {
             )}
           </>
         )}
+        {nearest && <UnitsTable pricing={priced.priced.pricing} scale={nearest.scale} />}
         {nearest && <KeepLevel scale={nearest.scale} suggestion={`Sales of ${write.whole(nearest.monthlySales)} a month`} />}
         <p className="quiet">
           A break-even is the level of sales at which the better one changes. It is worked out for all {file.months} months together, at a

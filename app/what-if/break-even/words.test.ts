@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { kiteDecision } from '#core/tests/kite-decision';
 import { type PairBreakEven, pairBreakEvens } from '#core/what-if/break-evens';
 import { writerFor } from '../../locale/writer';
-import { pairSentence } from './words';
+import { pairSentence, unitWords } from './words';
 
 const write = writerFor('en-GB');
 const nameOf = (id: string) => ({ A: 'Alder', B: 'Birch' })[id] ?? id;
@@ -40,4 +40,14 @@ it('several break-evens are counted, and the nearest is told', () => {
   expect(sentence({ a: 'A', b: 'B', now: 'A', points: [point(0.2, 'B'), point(1.2, 'A'), point(6, 'B')] })).toBe(
     'They change places 3 times. Nearest to your forecast, Alder takes over from 1,200 a month (120 orders, 20 % more than expected). No month of this forecast reaches that.',
   );
+});
+
+it('a level is told in units that say what they count', () => {
+  const words = (unit: Parameters<typeof unitWords>[0]['unit']) => unitWords({ unit, label: 'Video club' }, 'EUR');
+  expect([words('sales'), words('orders'), words('stream'), words('members')]).toEqual([
+    'sales, EUR',
+    'orders, all',
+    'Video club',
+    'Video club, members',
+  ]);
 });

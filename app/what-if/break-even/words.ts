@@ -1,4 +1,5 @@
 import { type BreakEvenPoint, nearestPoint, type PairBreakEven, percentOfForecast } from '#core/what-if/break-evens';
+import type { LevelInUnit } from '#core/what-if/level-in-units';
 import type { Writer } from '../../locale/writer';
 import { COMPARED_WORDS, type ComparedWords } from '../../locale/compared-words';
 
@@ -45,4 +46,18 @@ export function whenWords({ reached, scale }: BreakEvenPoint, write: Writer): st
   const when = `Your sales reach that in ${write.month(reached.month)} at this growth`;
   if (reached.stays) return `${when}.`;
   return `${when}, for the first time; ${scale > 1 ? 'later months fall below it again' : 'some months stay below it'}.`;
+}
+
+/** What a level is counted in: "sales, EUR", "orders, all", "Video club", "Video club, members". */
+export function unitWords({ unit, label }: Pick<LevelInUnit, 'unit' | 'label'>, currency: string): string {
+  switch (unit) {
+    case 'sales':
+      return `sales, ${currency}`;
+    case 'orders':
+      return 'orders, all';
+    case 'stream':
+      return label;
+    case 'members':
+      return `${label}, members`;
+  }
 }

@@ -1,4 +1,5 @@
 import type { Investment } from '#core/decision/investment-schema';
+import { foundOnline } from '#core/what-if/investment';
 import { ChoiceField } from '../../components/choice-field';
 import { NumberField } from '../../components/number-field';
 import { useAskedDecision } from '../asked-decision';
@@ -75,7 +76,25 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
         {lift('expected', 'Expected')}
         {lift('hopeful', 'Hopeful')}
       </div>
-      <p className="quiet">In place of the hours that {nameOf(investment.on)} takes now. Orders in person do not grow with the site.</p>
+      <h3>Found online</h3>
+      {file.forecast.streams.map((stream) => (
+        <NumberField
+          key={stream.id}
+          fieldKey={`investment found ${stream.id}`}
+          label={`${stream.label || 'Orders'}, found online`}
+          value={foundOnline(stream, investment)}
+          range={{ wanted: 'a percentage from 0 to 100', least: 0, most: 100 }}
+          suffix="%"
+          onChange={(value) =>
+            typeof value === 'string' &&
+            onChange(`found.${stream.id}`, { ...investment, foundOnline: { ...investment.foundOnline, [stream.id]: value } })
+          }
+        />
+      ))}
+      <p className="quiet">
+        In place of the hours that {nameOf(investment.on)} takes now. Only orders of people who find you online grow with the site, wherever
+        they buy in the end.
+      </p>
     </div>
   );
 }

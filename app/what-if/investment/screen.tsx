@@ -36,8 +36,8 @@ function Invest() {
       <main className="work" aria-label="Bigger investment">
         <h2>Would a designer, or a custom build, pay for itself?</h2>
         <p className="limit-width">
-          It costs more and brings more orders, and these bring fees; so it is judged by what you keep, not by what it costs. Only what is
-          sold online can grow with a better site; photographs, texts and your own hours count too.
+          It costs more and brings more orders, and these bring fees; so it is judged by what you keep, not by what it costs. Only orders of
+          people who find you online can grow with a better site; photographs, texts and your own hours count too.
         </p>
         <Button
           type="primary"
@@ -82,7 +82,7 @@ function Judged({ investment, onChange }: { investment: Investment; onChange(key
             <InvestmentTable judged={judged} months={file.months} />
             <InvestmentChart judged={judged} />
             <p className="quiet">
-              {judged.onlineShare} % of your orders come online and can grow with the site.{' '}
+              {judged.onlineShare} % of your orders come from people who find you online and can grow with the site.{' '}
               {judged.requiredLift !== null &&
                 judged.requiredOrders !== null &&
                 `Against ${nameOf(investment.instead)}, it needs ${write.number(judged.requiredLift, 2)} % more of them: ${write.orders(judged.requiredOrders)} orders a month more, on average.`}

@@ -10,6 +10,7 @@ import { NumberField } from '../../components/number-field';
 import { useWriter } from '../../locale/locale';
 import { FirstMoveChart } from './first-move-chart';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../asked-decision';
+import { OwnWays } from './own-ways';
 import { nearestSentence, routeSentence } from './words';
 import { useWhatIf } from '../use-what-if';
 import { useEdits } from '../../workbench/use-edits';
@@ -49,6 +50,7 @@ function Way() {
           </>
         )}
         <Working {...working} />
+        <OwnWays />
       </main>
       <aside className="margin" aria-label="What moving costs">
         <MovingFields moving={moving} plan={plan} />

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { kiteDecision } from '#core/tests/kite-decision';
 import { routePlanner } from '#core/what-if/route-plan';
 import { writerFor } from '../../locale/writer';
-import { nearestSentence, routeSentence } from './words';
+import { nearestSentence, ownWaySentence, routeSentence } from './words';
 
 const write = writerFor('en-GB');
 const nameOf = (id: string | null) => (id === null ? 'nobody' : ({ A: 'Alder', B: 'Birch' }[id] ?? id));
@@ -49,5 +49,36 @@ describe('the route’s sentence', () => {
 
   it('is nothing where there is no way', () => {
     expect(routeSentence(routePlanner({ ...growing, needs: [{ feature: 'x', level: 'must' }] }).plan(moving('0')), nameOf, write)).toBe('');
+  });
+});
+
+describe('a way of one’s own', () => {
+  const way = {
+    id: 'w',
+    stays: [
+      { candidate: 'A', from: '2027-01', months: 3 },
+      { candidate: 'B', from: '2027-04', months: 9 },
+    ],
+    total: '540.00',
+    kept: null,
+    obstacle: null,
+  };
+  const says = (more: object) => ownWaySentence({ ...way, worse: '60.00', ...more }, nameOf, write);
+
+  it('says what it costs against the best throughout', () => {
+    expect(says({})).toBe('Begin with Alder, move to Birch in April 2027: 540 in all, 60 more than the best throughout.');
+    expect(says({ worse: '-60.00' })).toContain('60 less than the best throughout');
+    expect(says({ worse: '0.00' })).toContain('the same as the best throughout');
+    expect(says({ worse: null })).toContain('; nobody can be used throughout.');
+    expect(says({ kept: '5460.00' })).toContain('5,460 is kept, 540 paid, 60 less left than with the best throughout');
+    expect(says({ kept: '5460.00', worse: '-1.00' })).toContain('1 more left than with the best throughout');
+  });
+
+  it('says what to do where it cannot be priced', () => {
+    expect(says({ total: null, obstacle: { kind: 'months' } })).toBe(
+      'Each move has to come after the one before, and within the months you plan for.',
+    );
+    expect(says({ total: null, obstacle: { kind: 'gone' } })).toContain('choose another');
+    expect(says({ stays: [] })).toBe('');
   });
 });

@@ -1,0 +1,27 @@
+import { Link } from 'react-router';
+import { useWriter } from '../locale/locale';
+import { useAskedDecision } from '../what-if/asked-decision';
+import { usePricedWays } from '../what-if/route/use-priced-ways';
+import { ownWaySentence } from '../what-if/route/words';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** The person's own ways, beside the candidates they are made of. */
+export function OwnWaysLines() {
+  const { nameOf } = useAskedDecision();
+  const { decisionId } = useWorkbench();
+  const write = useWriter();
+  const ways = usePricedWays();
+  if (!ways || ways.length === 0) return null;
+  return (
+    <section className="set-aside" aria-label="Ways of your own">
+      <h3>Ways of your own</h3>
+      <ul>
+        {ways.map((way) => (
+          <li key={way.id}>
+            {ownWaySentence(way, nameOf, write)} <Link to={`/decisions/${decisionId}/what-if/route`}>change it</Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
