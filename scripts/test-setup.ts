@@ -16,5 +16,6 @@ fc.configureGlobal(isMutated ? { seed, interruptAfterTimeLimit: 400, markInterru
 afterAll(() => {
   vi.useRealTimers();
   vi.unstubAllGlobals();
+  vi.unstubAllEnvs();
   vi.restoreAllMocks();
 });

@@ -1,9 +1,10 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { openBrowser } from './open-browser.server';
 import { chromiumPath, printPdf } from './print-pdf.server';
 
@@ -49,6 +50,8 @@ describe.skipIf(CHROMIUM === null)('printing to PDF', () => {
   });
 
   it('goes on after a browser that has ended, which leaves no profile behind', async () => {
+    // Other programs print on this computer too.
+    vi.stubEnv('TMPDIR', mkdtempSync(join(tmpdir(), 'venalis-profiles-')));
     const profiles = () => readdirSync(tmpdir()).filter((name) => name.startsWith('venalis-print-')).length;
     const before = profiles();
     const open = await openBrowser(CHROMIUM ?? '');
@@ -58,6 +61,7 @@ describe.skipIf(CHROMIUM === null)('printing to PDF', () => {
     await open.ended;
     await never;
     expect(profiles()).toBe(before);
+    vi.unstubAllEnvs();
     expect((await read(await printPdf(page('again')))).text).toBe('again');
   });
 
