@@ -9,7 +9,6 @@ import { shownConditions } from './conditions-table';
 import {
   chosenSentence,
   conditionWords,
-  listed,
   openWords,
   partsWords,
   sinceSentence,
@@ -34,7 +33,6 @@ const since = (more: Partial<Since>): Since => ({
 
 describe('a verdict in words', () => {
   it('what was chosen', () => {
-    expect(listed(['a', 'b', 'c'])).toBe('a, b and c');
     expect(partsWords([grow, { candidate: 'B', label: 'Basic', streams: ['Club', 'Plans'] }], write)).toBe(
       'Grow with Basic for Club and Plans',
     );

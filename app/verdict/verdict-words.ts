@@ -7,12 +7,7 @@ import type { Writer } from '../locale/writer';
 import { changeWords } from '../what-if/assumption-words';
 import type { ComparedBy } from '#core/decision-file/compared-by';
 import { COMPARED_WORDS } from '../locale/compared-words';
-
-/** "A", "A and B", "A, B and C". */
-export function listed(items: readonly string[]): string {
-  const last = items.at(-1) ?? '';
-  return items.length < 2 ? last : `${items.slice(0, -1).join(', ')} and ${last}`;
-}
+import { listed } from '../locale/listed';
 
 /** What was chosen, by name: "Marlpit Grow", "Marlpit Grow with Tidewrack Basic for Video club", "Brindle Shop, then Marlpit Grow from April 2028". */
 export function partsWords(parts: readonly VerdictPart[], write: Writer): string {

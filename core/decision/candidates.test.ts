@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { newOffer } from '../price-sheet/edit-offer';
 import type { Decision } from './decision-schema';
 import {
+  candidateName,
   nextCandidateId,
   withCandidatesForNewPlans,
   withCopiedCandidate,
@@ -34,6 +35,17 @@ function sheetWith(months: readonly number[]): OfferSheet {
     },
   };
 }
+
+describe('the name of a candidate', () => {
+  it.each([
+    ['Marlpit', 'Grow', 'Marlpit Grow'],
+    ['Postmoor Letters', 'Letters', 'Postmoor Letters'],
+    ['Postmoor Letters', 'letters', 'Postmoor Letters'],
+    ['Postmoor', 'Moor', 'Postmoor Moor'],
+    ['Marlpit', '', 'Marlpit'],
+    ['', '', 'Unnamed plan'],
+  ])('of %s with its plan %s is %s', (vendor, plan, name) => expect(candidateName(vendor, plan)).toBe(name));
+});
 
 describe('candidates', () => {
   it('are marked A to Z and then AA, after the highest that is in use', () => {

@@ -24,9 +24,10 @@ function markOf(ordinal: number): string {
   return ordinal < 26 ? last : `${markOf(Math.floor(ordinal / 26) - 1)}${last}`;
 }
 
-/** The name a candidate gets by itself: vendor and plan. */
+/** The name a candidate gets by itself: vendor and plan, the same word not twice: "Postmoor Letters". */
 export function candidateName(vendor: string, plan: string): string {
-  return `${vendor} ${plan}`.trim() || 'Unnamed plan';
+  const isSaid = plan !== '' && ` ${vendor}`.toLowerCase().endsWith(` ${plan.toLowerCase()}`);
+  return (isSaid ? vendor : `${vendor} ${plan}`).trim() || 'Unnamed plan';
 }
 
 /**

@@ -1,12 +1,12 @@
 import { decimal, fixed, sum } from '../amount/decimal';
-import { moneyText, roundMoney } from '../amount/currencies';
 import type { Charge, Plan, Term } from '../decision-file/price-sheet-schema';
 import type { UsedSheet } from '../decision/workbench';
 import type { MonthlyForecast } from '../forecast/forecast';
+import { type MonthlyPrices, monthlyPrices } from '../price-sheet/monthly-prices';
 import type { DecisionProposals } from './decision-proposals';
 
 /** A vendor at a glance: its best plan for this seller, what it asks a month, and what an order comes to. */
-export interface VendorOverview {
+export interface VendorOverview extends MonthlyPrices {
   readonly sheetId: string;
   readonly offer: string;
   /** The plan that is best here, or the first of the sheet where none can be used; null where it has none. */
@@ -14,9 +14,6 @@ export interface VendorOverview {
   readonly term: Term | null;
   /** Whether the plan can be used as it is. */
   readonly isUsable: boolean;
-  /** What a month costs at first and once the introductory price is over, in the plan's currency; null where it is not known, or paid once and for good. */
-  readonly now: string | null;
-  readonly renewal: string | null;
   /** The first charge for card payments, and the first on sales of the platform's own. */
   readonly cardFee: Charge | null;
   readonly salesFee: Charge | null;
@@ -53,19 +50,4 @@ export function vendorOverviews(
       },
     ];
   });
-}
-
-/** What a month of a term costs at first and later, in the plan's currency (decision file §3, Terms). */
-export function monthlyPrices(plan: Pick<Plan, 'currency'> | null, term: Term | null): Pick<VendorOverview, 'now' | 'renewal'> {
-  if (!plan || !term || term.months === 0) return { now: null, renewal: null };
-  const monthly = (price: string | null, months: number) =>
-    price === null ? null : moneyText(roundMoney(decimal(price).div(months), plan.currency), plan.currency);
-  const { price, months, intro, renewal: later } = term;
-  const renewal = later ? monthly(later.price, later.months) : monthly(price, months);
-  if (!intro) return { now: monthly(price, months), renewal };
-  if ('price' in intro) return { now: monthly(intro.price, months), renewal };
-  return {
-    now: price === null ? null : monthly(decimal(price).times(decimal('100').minus(intro.off)).div('100').toFixed(), months),
-    renewal,
-  };
 }

@@ -9,6 +9,8 @@ import type { MovingCosts } from '../route/moving-costs';
 import { type VerdictAsked, verdictBasis } from '../verdict/basis';
 import { pairBreakEvens } from '../what-if/break-evens';
 import { judgeInvestment } from '../what-if/investment';
+import { comesWith } from '../what-if/comes-with';
+import { creditPays } from '../what-if/credit-pays';
 import { type CheapestMap, COARSE, FINE, type MapAxis, mapWork } from '../what-if/map';
 import { lookAtOffers } from '../what-if/offers';
 import { payingAhead } from '../what-if/paying-ahead';
@@ -49,6 +51,8 @@ export const QUESTION_KINDS = {
   ),
   turns: atOnce(({ file }, { varied }: { readonly varied: readonly Varied[] }) => turnsIt(file, varied)),
   steps: atOnce(({ file }, _asked: object) => stepsUp(file)),
+  'comes-with': atOnce(({ file }, _asked: object) => comesWith(file)),
+  'credit-pays': atOnce(({ file }, _asked: object) => creditPays(file)),
   paying: atOnce(({ file }, _asked: object) => payingAhead(file)),
   offers: atOnce(({ file }, { off }: { readonly off: readonly string[] }) => lookAtOffers(file, off)),
   investment: atOnce(({ file }, { investment }: { readonly investment: Investment }) => judgeInvestment(file, investment)),

@@ -38,6 +38,7 @@ describe('the next plan up', () => {
       to: { candidate: 'C', plan: 'big' },
       plan: '240.00',
       fees: '-360.00',
+      others: '0.00',
       total: '-120.00',
     });
     // 20 a month are 3 % of 666.67.
@@ -81,10 +82,60 @@ describe('the next plan up', () => {
     });
     const [step] = stepsUp(ladder([small, big], undefined, [{ feature: 'pos', level: 'want' }]));
     expect(step).toMatchObject({ adds: ['pos', 'themes', 'languages'], needed: 1 });
+    // 20 a month more for the plan, over 4 seats.
     expect(step?.raises).toEqual([
-      { quantity: 'staff', from: '1', to: '5' },
-      { quantity: 'products', from: '100', to: null },
+      { quantity: 'staff', from: '1', to: '5', perUnit: '5.0000', neededFrom: null },
+      { quantity: 'products', from: '100', to: null, perUnit: null, neededFrom: null },
     ]);
+  });
+
+  it('says what else makes the difference, where the lower plan takes an add-on beside it', () => {
+    const club = { id: 'club', label: 'Club', currency: 'EUR', terms: [{ id: 'm', months: 1, price: '4' }] };
+    const small = { id: 'A', label: 'small', plans: [{ plan: 'small', term: 'm' }], addons: [{ addon: 'club', term: 'm' }] };
+    const big = { id: 'C', label: 'big', plans: [{ plan: 'big', term: 'm' }] };
+    const file = { ...ladder([plan('small', '10', '5'), plan('big', '30', '2')], [small, big]), addons: [club] };
+    expect(stepsUp(file)[0]).toMatchObject({ plan: '240.00', fees: '-360.00', others: '-48.00', total: '-168.00' });
+  });
+
+  it('says from which month more than the lower plan allows is needed, and what a cheaper step costs a unit: nothing', () => {
+    const kites = kiteDecision().forecast;
+    const small = plan('small', '30', '5', { limits: { staff: '2', contacts: '10' } });
+    const big = plan('big', '30', '2', { limits: { staff: '4', contacts: '20' } });
+    const drivers = { staff: '2', contacts: { start: '9', set: { '2027-02': '10', '2027-03': '11' } } };
+    const [step] = stepsUp({ ...ladder([small, big]), forecast: { ...kites, drivers } });
+    expect(step?.raises).toEqual([
+      { quantity: 'staff', from: '2', to: '4', perUnit: null, neededFrom: null },
+      { quantity: 'contacts', from: '10', to: '20', perUnit: null, neededFrom: '2027-03' },
+    ]);
+  });
+
+  it('says what it costs more a month now and from the renewal on, in the plans’ own terms and currency', () => {
+    const small = plan('small', '10', '5');
+    const big = plan('big', '30', '2', { terms: [{ id: 'm', months: 1, price: '30', intro: { price: '12', periods: 3 } }] });
+    expect(stepsUp(ladder([small, big]))[0]?.monthly).toEqual({ now: '2.00', renewal: '20.00', currency: 'EUR' });
+    const dollars = stepsUp({ ...ladder([small, { ...big, currency: 'USD' }]), rates: { USD: '1' } });
+    expect(dollars[0]?.monthly).toEqual({ now: null, renewal: null, currency: 'USD' });
+    const forGood = plan('good', '900', '2', { terms: [{ id: 'm', months: 0, price: '900' }] });
+    expect(stepsUp(ladder([small, forGood]))[0]?.monthly).toMatchObject({ now: null, renewal: null });
+  });
+
+  it('says what the needed things that it adds would cost singly', () => {
+    const small = plan('small', '10', '5');
+    const big = plan('big', '30', '2', { features: { video: true, themes: true } });
+    const club = {
+      id: 'club',
+      label: 'Club',
+      currency: 'EUR',
+      terms: [{ id: 'm', months: 1, price: '4' }],
+      features: { video: true, themes: true },
+    };
+    const file = { ...ladder([small, big], undefined, [{ feature: 'video', level: 'want' }]), addons: [club] };
+    expect(stepsUp(file)[0]?.singly).toEqual({
+      total: '48.00',
+      parts: [{ name: 'Club', total: '48.00', features: ['video'] }],
+      nowhere: [],
+    });
+    expect(stepsUp({ ...file, needs: [] })[0]?.singly).toBeNull();
   });
 
   it('says when the lower plan is outgrown; a step to what cannot be chosen comes last', () => {

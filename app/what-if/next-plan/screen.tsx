@@ -6,9 +6,11 @@ import { useWriter } from '../../locale/locale';
 import { useWorkbench } from '../../workbench/workbench-context';
 import { NothingToAsk, useAskedDecision, Working } from '../asked-decision';
 import { useWhatIf } from '../use-what-if';
-import { addsWords, paysWords, raisesWords, stepSentence, stepsSentence } from './words';
+import { ComesWithTable } from './comes-with-table';
+import { addsWords, creditSentence, monthlyWords, paysWords, raisesWords, singlyWords, stepSentence, stepsSentence } from './words';
 
 const QUESTION = { kind: 'steps' } as const;
+const CREDITS = { kind: 'credit-pays' } as const;
 
 /** What each step up a vendor's plans adds, for what it costs more, and from when on it pays. */
 export default function NextPlan() {
@@ -43,6 +45,8 @@ function Steps() {
             <StepTable steps={steps} />
           </>
         )}
+        <ComesWithTable />
+        <Credits />
         <Working {...working} />
       </main>
       <aside className="margin" aria-label="How steps are counted">
@@ -52,7 +56,27 @@ function Steps() {
           what it adds besides is yours to weigh.
         </p>
         <p className="quiet">Things you need or would like come first among what a plan adds.</p>
+        <h2>What a plan has in it</h2>
+        <p className="quiet">
+          is worth what you would pay for it elsewhere on your price sheets: an add-on, or a tool that sells nothing itself. What you have
+          not asked for is worth nothing to you. A day by which it has to be claimed is kept beside the figure on the price sheet.
+        </p>
       </aside>
+    </>
+  );
+}
+
+function Credits() {
+  const { file } = useAskedDecision();
+  const write = useWriter();
+  const { answer: credits } = useWhatIf<'credit-pays'>(file, CREDITS);
+  if (!credits || credits.length === 0) return null;
+  return (
+    <>
+      <h2>Credits that grow with sales</h2>
+      {credits.map((credit) => (
+        <p key={credit.candidate}>{creditSentence(credit, write)}</p>
+      ))}
     </>
   );
 }
@@ -64,6 +88,9 @@ function StepTable({ steps }: { steps: readonly StepUp[] }) {
       rows={steps}
       keyOf={({ from, to }) => `${from.candidate} ${to.candidate}`}
       rowClass={({ to }) => (to.usable ? '' : 'is-grey')}
+      className="steps-table"
+      below={(step) => <StepDetails step={step} />}
+      belowClass="below-step"
       columns={[
         {
           head: 'Step',
@@ -72,19 +99,37 @@ function StepTable({ steps }: { steps: readonly StepUp[] }) {
             <>
               <b>{vendor}</b>
               <br />
-              <CandidateTag id={from.candidate} /> {from.plan} → <CandidateTag id={to.candidate} /> {to.plan}
+              <span className="step-plans">
+                <CandidateTag id={from.candidate} /> {from.plan} → <CandidateTag id={to.candidate} /> {to.plan}
+              </span>
             </>
           ),
         },
         { head: 'Plan', kind: 'figures', cell: ({ plan }) => write.difference(plan) },
         { head: 'Fees', kind: 'figures', cell: ({ fees }) => write.difference(fees) },
+        ...(steps.some(({ others }) => Number(others) !== 0)
+          ? [{ head: 'Add-ons and the rest', kind: 'figures' as const, cell: ({ others }: StepUp) => write.difference(others) }]
+          : []),
         { head: 'In all', kind: 'figures', cell: ({ total }) => <b>{write.difference(total)}</b> },
         { head: 'Pays', cell: (step) => paysWords(step, write) },
-        {
-          head: 'Adds',
-          cell: (step) => [addsWords(step), raisesWords(step, write)].filter(Boolean).join('; ') || <span className="nothing">–</span>,
-        },
       ]}
     />
+  );
+}
+
+/** What a step costs a month, and what it adds. */
+function StepDetails({ step }: { step: StepUp }) {
+  const write = useWriter();
+  const monthly = monthlyWords(step, write);
+  const adds = addsWords(step);
+  const others = [singlyWords(step, write), raisesWords(step, write)].filter(Boolean);
+  return (
+    <>
+      {monthly && <span>{monthly}. </span>}
+      {adds && <span>Adds {adds}. </span>}
+      {others.map((words) => (
+        <span key={words}>{words.slice(0, 1).toUpperCase() + words.slice(1)}. </span>
+      ))}
+    </>
   );
 }

@@ -1,0 +1,9 @@
+import { expect, it } from 'vitest';
+import { listed } from './listed';
+
+it.each([
+  [[], ''],
+  [['a'], 'a'],
+  [['a', 'b'], 'a and b'],
+  [['a', 'b', 'c'], 'a, b and c'],
+])('%j is said as “%s”', (items, words) => expect(listed(items)).toBe(words));
