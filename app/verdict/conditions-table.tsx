@@ -1,6 +1,7 @@
 import { type Condition, isOnSheetsOnly } from '#core/decision/conditions-schema';
 import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
+import { anyOf } from '../locale/listed';
 import { useWriter } from '../locale/locale';
 import { conditionWords, winnerWords } from './verdict-words';
 
@@ -51,10 +52,26 @@ export function ConditionsTable({ conditions, chosen, nameOf }: ConditionsTableP
   );
 }
 
-/** All but stretches of sales that are far from the forecast. */
+/** All but stretches of sales that are far from the forecast; things that are needed or done without with one and the same outcome in one. */
 export function shownConditions(conditions: readonly Condition[]): Condition[] {
   const levels = conditions.filter(({ kind }) => kind === 'sales');
   const here = levels.findIndex((one) => one.kind === 'sales' && one.isForecast);
   const first = Math.max(0, Math.min(here - Math.floor(MOST_LEVELS / 2), levels.length - MOST_LEVELS));
-  return [...levels.slice(first, first + MOST_LEVELS), ...conditions.filter(({ kind }) => kind !== 'sales')];
+  return [...levels.slice(first, first + MOST_LEVELS), ...together(conditions.filter(({ kind }) => kind !== 'sales'))];
+}
+
+function together(conditions: readonly Condition[]): Condition[] {
+  const outcome = ({ kind, winner, plan, total, margin }: Condition) => JSON.stringify([kind, winner, plan, total, margin]);
+  const labels = new Map<string, string[]>();
+  for (const one of conditions) if (isOfThing(one)) labels.set(outcome(one), [...(labels.get(outcome(one)) ?? []), one.label]);
+  return conditions.flatMap((one): Condition[] => {
+    if (!isOfThing(one)) return [one];
+    const all = labels.get(outcome(one)) ?? [];
+    return all[0] === one.label ? [{ ...one, label: anyOf(all) }] : [];
+  });
+}
+
+/** Whether a condition is about one thing that is needed, or done without. */
+function isOfThing(condition: Condition): condition is Extract<Condition, { kind: 'need' | 'without' }> {
+  return condition.kind === 'need' || condition.kind === 'without';
 }

@@ -141,6 +141,25 @@ describe('a verdict in words', () => {
     expect(shownConditions(levels.slice(0, 3))).toHaveLength(3);
   });
 
+  it('things with one and the same outcome stand in one row', () => {
+    const need = (label: string, winner: string, total = '500.00') => ({ kind: 'need' as const, label, only: false, winner, total });
+    const rows = [
+      need('video', 'B'),
+      { kind: 'without' as const, label: 'stock', winner: 'B', total: '500.00' },
+      need('courses', 'C'),
+      need('classes', 'B'),
+      need('forms', 'B', '501.00'),
+      { kind: 'first-year' as const, winner: 'B', total: '500.00' },
+    ];
+    expect(shownConditions(rows).map((one) => conditionWords(one, write))).toEqual([
+      'if you need video or classes',
+      'if you can do without stock',
+      'if you need courses',
+      'if you need forms',
+      'counting the first year alone',
+    ]);
+  });
+
   it('what would change it', () => {
     const threshold = {
       key: 'orders',
