@@ -81,8 +81,20 @@ test('cards and wallets always add up; other quantities are counted by month, by
   await page.getByLabel('Another quantity').fill('Mailings');
   await page.getByLabel('Another quantity').press('Enter');
   await page.getByLabel('mailings', { exact: true }).fill('4');
+  const inMarch = page.getByRole('button', { name: /^mailings, March 2027: / });
+  await page.getByText('By calendar month').last().click();
+  await page
+    .getByRole('group', { name: /half as many mailings again/ })
+    .getByLabel('Mar', { exact: true })
+    .fill('2.5');
+  await expect(inMarch).toHaveText('10');
+  await inMarch.click();
+  await page.keyboard.type('7');
+  await page.keyboard.press('Enter');
+  await expect(inMarch).toHaveAccessibleName('mailings, March 2027: 7, set by hand');
   await page.getByLabel('mailings: counted').click();
   await page.getByTitle('for each of contacts').click();
+  await expect(page.getByRole('button', { name: /^mailings, March 2027: / })).toHaveCount(0);
   await expect(page.getByText(/^saved \d/)).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('mailings', { exact: true })).toHaveValue('4');

@@ -2,21 +2,22 @@ import { memo, useState } from 'react';
 import { type NumberRange, readTypedNumber } from '#core/amount/typed-number';
 import { useWriter } from '../locale/locale';
 
-const ORDERS: NumberRange = { least: 0, most: 1e9, wanted: 'a number of orders' };
+const COUNT: NumberRange = { least: 0, most: 1e9, wanted: 'a number' };
 
 interface MonthCellProps {
   name: string;
-  orders: string;
+  /** How many there are. */
+  count: string;
   isSet: boolean;
   /** Sets the month by hand, or with null back on its course. */
-  onSet(orders: string | null): void;
+  onSet(count: string | null): void;
 }
 
-/** One month of one stream: a figure that can be typed over; one set by hand is marked and can be given back. */
-export const MonthCell = memo(function MonthCell({ name, orders, isSet, onSet }: MonthCellProps) {
+/** One month of a stream or another quantity: a figure that can be typed over; one set by hand is marked and can be given back. */
+export const MonthCell = memo(function MonthCell({ name, count, isSet, onSet }: MonthCellProps) {
   const write = useWriter();
   const [text, setText] = useState<string | null>(null);
-  const typed = text === null || text.trim() === '' ? null : readTypedNumber(text, ORDERS);
+  const typed = text === null || text.trim() === '' ? null : readTypedNumber(text, COUNT);
   const problem = typed && !typed.ok ? typed.problem : null;
   const take = () => {
     if (text !== null && text.trim() === '') onSet(null);
@@ -29,11 +30,11 @@ export const MonthCell = memo(function MonthCell({ name, orders, isSet, onSet }:
         <button
           type="button"
           className="month-figure"
-          aria-label={`${name}: ${write.number(orders, 1)}${isSet ? ', set by hand' : ''}`}
+          aria-label={`${name}: ${write.number(count, 1)}${isSet ? ', set by hand' : ''}`}
           title={isSet ? 'Entered by hand. Clear it to use the calculated figure.' : 'Set this month by hand'}
-          onClick={() => setText(isSet ? write.field(orders) : '')}
+          onClick={() => setText(isSet ? write.field(count) : '')}
         >
-          {write.number(orders, 1)}
+          {write.number(count, 1)}
         </button>
       </td>
     );
@@ -46,7 +47,7 @@ export const MonthCell = memo(function MonthCell({ name, orders, isSet, onSet }:
         inputMode="decimal"
         autoFocus
         value={text}
-        placeholder={write.number(orders, 1)}
+        placeholder={write.number(count, 1)}
         onFocus={({ target }) => target.select()}
         onChange={({ target }) => setText(target.value)}
         onBlur={take}

@@ -1,6 +1,15 @@
 import { useMemo } from 'react';
 import { forecastTable } from '#core/comparison/forecast-table';
-import { monthsSet, withForecast, withStream, withStreamMonthSet } from '#core/decision/edit-forecast';
+import {
+  countedByMonth,
+  monthsSet,
+  withForecast,
+  withMonthSet,
+  withQuantity,
+  withStream,
+  withStreamMonthSet,
+} from '#core/decision/edit-forecast';
+import { featureWords } from '#core/wording/need-words';
 import { useWriter } from '../locale/locale';
 import { useAfterPaint } from '../workbench/use-after-paint';
 import { useEdits } from '../workbench/use-edits';
@@ -20,7 +29,14 @@ function useMonths() {
     edits.decision(`stream.${stream}.month.${month}`, `orders in ${write.month(month)}`, (one) =>
       withForecast(one, (before) => withStream(before, stream, (found) => withStreamMonthSet(found, month, orders))),
     );
-  return { rows, set, currency, streams: forecast.streams };
+  const setQuantity = (id: string, month: string, value: string | null) =>
+    edits.decision(`quantity.${id}.month.${month}`, `${id.replaceAll('-', ' ')} in ${write.month(month)}`, (one) =>
+      withForecast(one, (before) => {
+        const series = countedByMonth(before.drivers?.[id]);
+        return series ? withQuantity(before, id, withMonthSet(series, month, value)) : before;
+      }),
+    );
+  return { rows, set, setQuantity, currency, streams: forecast.streams, drivers: Object.entries(forecast.drivers ?? {}) };
 }
 
 /** The months as a chart, beside the figures they come from. */
@@ -35,7 +51,7 @@ export function MonthsBeside() {
 export function MonthsTable() {
   const { version } = useWorkbench();
   const write = useWriter();
-  const { rows, set, currency, streams } = useMonths();
+  const { rows, set, setQuantity, currency, streams, drivers } = useMonths();
   // A part of an order is never told as none.
   const written = (orders: string) => (Number(orders) < 1 ? write.orders(orders) : write.number(orders, 1));
   return (
@@ -46,7 +62,7 @@ export function MonthsTable() {
       )}
       <div className="months-scroll" role="region" aria-label="The months as a table" tabIndex={0}>
         <table className="months">
-          <caption className="visually-hidden">Orders by stream and sales of every month</caption>
+          <caption className="visually-hidden">Orders by stream, sales and other quantities of every month</caption>
           <thead>
             <tr>
               <th scope="col">Month</th>
@@ -57,10 +73,15 @@ export function MonthsTable() {
               ))}
               {streams.length > 1 && <th scope="col">All orders</th>}
               <th scope="col">Sales, {currency}</th>
+              {drivers.map(([id]) => (
+                <th key={id} scope="col">
+                  {featureWords(id)}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ month, orders, allOrders, sales }) => (
+            {rows.map(({ month, orders, allOrders, sales, quantities }) => (
               <tr key={month}>
                 <th scope="row">{write.month(month)}</th>
                 {streams.map((stream, index) =>
@@ -70,7 +91,7 @@ export function MonthsTable() {
                     <MonthCell
                       key={stream.id}
                       name={`${stream.label || 'Orders'}, ${write.month(month)}`}
-                      orders={monthsSet(stream)[month] ?? orders[index] ?? '0'}
+                      count={monthsSet(stream)[month] ?? orders[index] ?? '0'}
                       isSet={monthsSet(stream)[month] !== undefined}
                       onSet={(next) => set(stream.id, month, next)}
                     />
@@ -78,6 +99,21 @@ export function MonthsTable() {
                 )}
                 {streams.length > 1 && <td>{written(allOrders)}</td>}
                 <td>{write.money(sales, currency)}</td>
+                {drivers.map(([id, driver], index) => {
+                  const series = countedByMonth(driver);
+                  const value = quantities[index] ?? '0';
+                  return series === null || version !== 'expected' ? (
+                    <td key={id}>{written(value)}</td>
+                  ) : (
+                    <MonthCell
+                      key={id}
+                      name={`${featureWords(id)}, ${write.month(month)}`}
+                      count={series.set?.[month] ?? value}
+                      isSet={series.set?.[month] !== undefined}
+                      onSet={(next) => setQuantity(id, month, next)}
+                    />
+                  );
+                })}
               </tr>
             ))}
           </tbody>

@@ -1,12 +1,13 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { Driver, Forecast, Stream } from '#core/decision-file/forecast-schema';
-import { shaped, withForecast, withSeries } from '#core/decision/edit-forecast';
+import { countedByMonth, type ShapedSeries, withForecast, withQuantity, withSeries } from '#core/decision/edit-forecast';
 import { ChoiceField } from '../components/choice-field';
 import { ChoicesField } from '../components/choices-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
+import { SeasonFields } from './season-fields';
 
 const BASES: ReadonlyArray<{ value: string; label: string }> = [
   { value: 'month', label: 'a month' },
@@ -28,12 +29,7 @@ export function Quantities({ drivers, streams }: { drivers: Forecast['drivers'];
     .replace(/^-|-$/g, '');
   const taken = ['orders', 'sales'].includes(slugName) || slugName in (drivers ?? {});
   const change = (id: string, driver: Driver | null) =>
-    edits.decision(`quantity.${id}`, id.replaceAll('-', ' '), (one) =>
-      withForecast(one, (forecast) => {
-        const { [id]: _former, ...others } = forecast.drivers ?? {};
-        return { ...forecast, drivers: driver === null ? others : { ...forecast.drivers, [id]: driver } };
-      }),
-    );
+    edits.decision(`quantity.${id}`, id.replaceAll('-', ' '), (one) => withForecast(one, (forecast) => withQuantity(forecast, id, driver)));
   return (
     <section className="quantities" aria-label="Other quantities">
       <h2>Other quantities</h2>
@@ -73,7 +69,7 @@ interface QuantityRowProps {
 
 function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowProps) {
   const ratio = isRatio(driver) ? driver : null;
-  const series = isRatio(driver) ? null : shaped(driver);
+  const series = countedByMonth(driver);
   const value = ratio ? ratio.ratio : (series?.start ?? '0');
   const name = id.replaceAll('-', ' ');
   const basis = ratio?.per ?? 'month';
@@ -84,7 +80,7 @@ function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowPr
       .map((one) => ({ value: one, label: `for each of ${one.replaceAll('-', ' ')}` })),
   ];
   const shown = options.some((one) => one.value === basis) ? options : [...options, { value: basis, label: `for each of ${basis}` }];
-  const changeSeries = (fields: Partial<Record<'start' | 'growth' | 'add', string | undefined>>) =>
+  const changeSeries = (fields: { [Field in keyof ShapedSeries]?: ShapedSeries[Field] | undefined }) =>
     onChange(withSeries(series ?? '0', fields));
   const orNone = (text: string | null | undefined) => (text && Number(text) !== 0 ? text : undefined);
   return (
@@ -145,6 +141,13 @@ function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowPr
       <Button type="text" size="small" aria-label={`Remove ${name}`} onClick={() => onChange(null)}>
         remove
       </Button>
+      {series && (
+        <details className="quantity-season">
+          <summary>{series.season || series.set ? 'By calendar month: differs' : 'By calendar month'}</summary>
+          <SeasonFields of={`quantity.${id}`} what={name} season={series.season} onChange={(season) => changeSeries({ season })} />
+          <p className="quiet">A single month can be set in the months below.</p>
+        </details>
+      )}
     </div>
   );
 }

@@ -30,14 +30,17 @@ const STEPS: Readonly<Record<string, number>> = {
 };
 
 interface SeasonFieldsProps {
-  streamId: string;
+  /** What the fields' keys begin with: `stream.kites`. */
+  of: string;
+  /** What there is so much of: "orders". */
+  what: string;
   /** Twelve factors, January first; undefined = the same all year. */
   season: readonly string[] | undefined;
   onChange(season: string[] | undefined): void;
 }
 
 /** How strong each month of the year is: drawn by dragging twelve bars, or typed. 1 is an average month. */
-export function SeasonFields({ streamId, season, onChange }: SeasonFieldsProps) {
+export function SeasonFields({ of, what, season, onChange }: SeasonFieldsProps) {
   const factors = MONTHS.map((_, month) => season?.[month] ?? '1');
   const highest = Math.max(2, ...factors.map((factor) => Number(factor) * 1.15));
   // While a bar is drawn the scale stands still, or it would run away under the pointer.
@@ -51,7 +54,7 @@ export function SeasonFields({ streamId, season, onChange }: SeasonFieldsProps) 
   return (
     <fieldset className="season">
       <legend>
-        Season <span className="quiet">1 is an average month, 1.5 half as many orders again; drag the bars, or type</span>
+        Season <span className="quiet">1 is an average month, 1.5 half as many {what} again; drag the bars, or type</span>
       </legend>
       <div className="season-months">
         {MONTHS.map((name, month) => (
@@ -64,7 +67,7 @@ export function SeasonFields({ streamId, season, onChange }: SeasonFieldsProps) 
               onChange={(factor) => change(month, factor)}
             />
             <NumberField
-              fieldKey={`stream.${streamId}.season.${month}`}
+              fieldKey={`${of}.season.${month}`}
               label={name}
               value={factors[month]}
               range={{ least: 0, most: MOST, wanted: 'a factor such as 1.5' }}
@@ -75,7 +78,7 @@ export function SeasonFields({ streamId, season, onChange }: SeasonFieldsProps) 
       </div>
       {isAllZero && (
         <p className="field-problem" role="alert">
-          A season of zeros leaves no orders in any month, except in months set by hand. Raise a month, or type 1 everywhere.
+          A season of zeros leaves no {what} in any month, except in months set by hand. Raise a month, or type 1 everywhere.
         </p>
       )}
     </fieldset>

@@ -121,7 +121,12 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
       <CardFields stream={stream} onChange={(field, change) => onChange(field, 'cards', change)} />
       {!subscribers && <ChannelSplit stream={stream} />}
       <OrderSizeFields stream={stream} onChange={(field, change) => onChange(field, 'sizes of orders', change)} />
-      <SeasonFields streamId={id} season={counted.season} onChange={(season) => changeCounted('season', 'the season', { season })} />
+      <SeasonFields
+        of={`stream.${id}`}
+        what={what.toLowerCase()}
+        season={counted.season}
+        onChange={(season) => changeCounted('season', 'the season', { season })}
+      />
     </details>
   );
 }

@@ -106,6 +106,7 @@ describe('expected sales for reading', () => {
     const table = forecastTable(larkfell.pricing);
     expect(table).toHaveLength(24);
     expect(Math.max(...table.map(({ ofBest }) => ofBest))).toBe(1);
+    expect(Object.keys(larkfell.pricing.file.forecast.drivers ?? {})).toHaveLength(table[0]?.quantities.length ?? -1);
     expect(table[0]).toMatchObject({ month: '2027-01', orders: ['52.8', '22', '15'], allOrders: '89.8' });
   });
 });

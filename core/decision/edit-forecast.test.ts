@@ -3,7 +3,19 @@ import type { Stream } from '../decision-file/forecast-schema';
 import { cardShares, mostForCard, withCardShare } from './edit-cards';
 import { differencesOf, inVersion } from '../forecast/versions';
 import { smallDecision } from '../tests/small-decision';
-import { monthsSet, newStream, withOrdersBetween, shaped, withKind, withSeries, withStream, withStreamMonthSet } from './edit-forecast';
+import {
+  countedByMonth,
+  monthsSet,
+  newStream,
+  withMonthSet,
+  withQuantity,
+  withOrdersBetween,
+  shaped,
+  withKind,
+  withSeries,
+  withStream,
+  withStreamMonthSet,
+} from './edit-forecast';
 
 describe('withSeries', () => {
   it('is written as plainly as it can be', () => {
@@ -81,5 +93,23 @@ describe('orders between two figures', () => {
       cautious: { growth: '-1', streams: { other: { orders: '-5' }, s: { orders: '0' } } },
       hopeful: { streams: { s: { orders: '0' } } },
     });
+  });
+});
+
+describe('other quantities', () => {
+  const forecast = { streams: [], drivers: { contacts: '400', mailings: { per: 'contacts', ratio: '4' } } };
+
+  it('are changed, added and removed, the others staying as they are', () => {
+    expect(withQuantity(forecast, 'contacts', '500').drivers).toEqual({ ...forecast.drivers, contacts: '500' });
+    expect(withQuantity({ streams: [] }, 'visits', '9').drivers).toEqual({ visits: '9' });
+    expect(withQuantity(forecast, 'contacts', null).drivers).toEqual({ mailings: forecast.drivers.mailings });
+  });
+
+  it('have months of their own where they are counted by month', () => {
+    expect(countedByMonth('400')).toEqual({ start: '400' });
+    expect(countedByMonth(forecast.drivers.mailings)).toBeNull();
+    expect(countedByMonth(undefined)).toBeNull();
+    expect(withMonthSet('400', '2027-03', '450')).toEqual({ start: '400', set: { '2027-03': '450' } });
+    expect(withMonthSet({ start: '400', set: { '2027-03': '450' } }, '2027-03', null)).toBe('400');
   });
 });

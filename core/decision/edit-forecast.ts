@@ -1,5 +1,5 @@
 import { decimal } from '../amount/decimal';
-import type { Forecast, Series, Stream } from '../decision-file/forecast-schema';
+import type { Driver, Forecast, Series, Stream } from '../decision-file/forecast-schema';
 import type { Decision } from './decision-schema';
 
 /** The fields of a series that is not constant. */
@@ -103,3 +103,14 @@ const MIDDLE_PLACES = 2;
 
 /** So exactly a difference gives the end of a range again. */
 const DIFFERENCE_PLACES = 10;
+
+/** The forecast with one of its other quantities changed, or removed with null. */
+export function withQuantity(forecast: Forecast, id: string, driver: Driver | null): Forecast {
+  const { [id]: _former, ...others } = forecast.drivers ?? {};
+  return { ...forecast, drivers: driver === null ? others : { ...forecast.drivers, [id]: driver } };
+}
+
+/** What of a quantity is counted by month, so that single months can be set by hand; null for one that is counted by something else. */
+export function countedByMonth(driver: Driver | undefined): ShapedSeries | null {
+  return driver === undefined || (typeof driver === 'object' && 'per' in driver) ? null : shaped(driver);
+}
