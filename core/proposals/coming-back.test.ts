@@ -45,3 +45,49 @@ describe('a vendor that was set aside', () => {
     expect(unseenBest(seen, decisionProposals(seen))).toMatchObject({ by: '24.00' });
   });
 });
+
+describe('of several vendors set aside', () => {
+  const sheets = [
+    typedSheet('Tidewrack', { Small: '9/mo' }),
+    typedSheet('Oakum', { Shared: '7/mo' }),
+    typedSheet('Brindle', { Shop: '5/mo' }),
+    typedSheet('Fairlight', { Stall: 'price on request' }),
+  ].map((sheet, index) => ({ id: `s${index}`, revision: 1, sheet }));
+  const termOf = (at: number) => {
+    const sheet = sheets[at]?.sheet;
+    return sheet?.kind === 'offer' ? (sheet.offer.plans[0]?.terms[0]?.id ?? '') : '';
+  };
+  const tidewrackOnly = [{ id: 'A', label: 'Tidewrack', plans: [{ plan: 'tidewrack-small', term: termOf(0) }] }];
+  const bench = (aside: readonly string[], candidates = tidewrackOnly): Workbench => ({
+    sheets,
+    decision: smallDecision({
+      candidates,
+      setAside: aside.map((offer) => ({ offer, on: '2026-05-03', reason: `why ${offer}`, ahead: '0' })),
+    }),
+  });
+
+  it('the one that would be best by most comes back', () => {
+    for (const aside of [
+      ['oakum', 'brindle'],
+      ['brindle', 'oakum'],
+    ])
+      expect(backOf(bench(aside))).toEqual({
+        offer: 'brindle',
+        label: 'Brindle Shop',
+        on: '2026-05-03',
+        reason: 'why brindle',
+        by: '48.00',
+      });
+  });
+
+  it('none does whose price is not known, or that is on no sheet', () => {
+    expect(backOf(bench(['fairlight']))).toBeNull();
+    expect(backOf(bench(['gone']))).toBeNull();
+    expect(backOf(bench([]))).toBeNull();
+  });
+
+  it('one that is a candidate already is not put together anew', () => {
+    const own = [...tidewrackOnly, { id: 'B', label: 'My Brindle', plans: [{ plan: 'brindle-shop', term: termOf(2) }] }];
+    expect(backOf(bench(['brindle'], own))).toMatchObject({ label: 'My Brindle', by: '48.00' });
+  });
+});

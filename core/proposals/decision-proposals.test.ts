@@ -9,7 +9,7 @@ import { fits } from '../fit/fit';
 import { smallDecision } from '../tests/small-decision';
 import { typedProcessor, typedSheet } from '../tests/typed-sheet';
 import { boughtTwice, superfluousParts } from './bought-twice';
-import { decisionProposals } from './decision-proposals';
+import { decisionProposals, paymentsFor, proposalFile } from './decision-proposals';
 import { withFollowed } from './followed';
 import { toFindOut } from './to-find-out';
 
@@ -188,5 +188,93 @@ describe('what is to find out', () => {
     const found = questions({ ...workbench, decision: { ...workbench.decision, candidates } });
     expect(found.slice(0, 2)).toEqual(['Silent Asking: what it costs cheapest 408', 'Silent Cheap: mailings cheapest 348']);
     expect(found.filter((one) => one.endsWith('fit'))).toEqual(['Tidewrack Plus: stamps fit', 'Silent Asking: stamps fit']);
+  });
+});
+
+describe('what became of each plan', () => {
+  it('is told with its name, its best way and how far it is above the least of all', () => {
+    const brindle = typedSheet(
+      'Brindle',
+      { Shop: '5/mo, 2% card fee, mailings: no', Fancy: '6/mo, 2% card fee, mailings: no' },
+      { answers: FEE },
+    );
+    const { vendors } = decisionProposals(workbenchOf([tidewrack, brindle], []));
+    expect(vendors.map(({ proposed: found }) => [found?.total, found?.above])).toEqual([
+      ['144.00', '60.00'],
+      ['84.00', '0.00'],
+    ]);
+    expect(vendors[0]).toMatchObject({ offer: 'tidewrack', label: 'Tidewrack', kind: 'store-platform', renewals: [] });
+    expect(vendors[0]?.plans.map(({ plan, label, best }) => [plan, label, best?.made.plans[0]?.plan, best?.total])).toEqual([
+      ['tidewrack-small', 'Small', 'tidewrack-small', '144.00'],
+      ['tidewrack-plus', 'Plus', 'tidewrack-plus', '432.00'],
+    ]);
+    const [, barred] = decisionProposals(workbenchOf([tidewrack, brindle], ['mailings'])).vendors;
+    expect(barred?.proposed).toBeNull();
+    expect(barred?.plans.map(({ label, best }) => [label, best])).toEqual([
+      ['Shop', null],
+      ['Fancy', null],
+    ]);
+  });
+
+  it('of a vendor without a label of its own has the vendor’s name', () => {
+    const bare: PriceSheet = tidewrack.kind === 'offer' ? { ...tidewrack, offer: { ...tidewrack.offer, label: '' } } : tidewrack;
+    expect(decisionProposals(workbenchOf([bare], [])).vendors[0]?.label).toBe('Tidewrack');
+  });
+});
+
+describe('what is searched', () => {
+  const owned = { id: 'mail', label: 'Mailing tool', features: ['mailings'], amount: '20', months: 1 };
+  const addonOf = (more: object, decision: Partial<Workbench['decision']> = {}) =>
+    proposalFile(workbenchOf([tidewrack], [], { owned: [{ ...owned, ...more }], ...decision })).addons;
+
+  it('has what is owned as an add-on that begins to cost when it is no longer paid for', () => {
+    const mailing = { id: 'owned.mail', label: 'Mailing tool', currency: 'EUR', features: { mailings: true } };
+    expect(addonOf({})).toEqual([{ ...mailing, terms: [{ id: 'goes-on', months: 1, price: '20' }] }]);
+    expect(addonOf({ paidUntil: '2026-12' })).toEqual([{ ...mailing, terms: [{ id: 'goes-on', months: 1, price: '20' }] }]);
+    expect(addonOf({ paidUntil: '2025-01' })).toEqual([{ ...mailing, terms: [{ id: 'goes-on', months: 1, price: '20' }] }]);
+    expect(addonOf({ paidUntil: '2027-03' })).toEqual([{ ...mailing, terms: [{ id: 'goes-on', months: 1, price: '20', trialDays: 90 }] }]);
+    expect(addonOf({ months: 0, paidUntil: '2027-03' })).toEqual([{ ...mailing, terms: [{ id: 'goes-on', months: 0, price: '0' }] }]);
+  });
+
+  it('has nothing owned in a currency without a rate', () => {
+    expect(addonOf({ currency: 'USD' })).toEqual([]);
+    expect(addonOf({ currency: 'USD' }, { rates: { USD: '0.9' } })).toMatchObject([{ currency: 'USD' }]);
+  });
+
+  it('has no add-ons that bring what a candidate must be without', () => {
+    const sheet = typedSheet('Brindle', { Shop: '9/mo' }, { addons: { Adverts: '2/mo, with adverts', Labels: '3/mo, with labels' } });
+    const labels = (level: 'must' | 'want', without: boolean) =>
+      proposalFile(
+        workbenchOf([sheet], [], { needs: [{ feature: 'adverts', level, ...(without ? { without } : {}) }] }),
+      ).offers[0]?.addons?.map(({ label }) => label);
+    expect(labels('must', true)).toEqual(['Labels']);
+    expect(labels('want', true)).toEqual(['Adverts', 'Labels']);
+    expect(labels('must', false)).toEqual(['Adverts', 'Labels']);
+  });
+});
+
+describe('who can take the payments', () => {
+  const fileWith = (...processors: string[]) =>
+    ({ processors: processors.map((id) => ({ id, label: id, currency: 'EUR' })) }) as unknown as Parameters<typeof paymentsFor>[0];
+  const fee = (more: object) => ({ id: 'f', label: 'Fee', how: 'per-order' as const, percent: '2', ...more });
+  const offer = (charges?: ReturnType<typeof fee>[]) => ({
+    plans: [
+      { id: 'q', label: 'q', currency: 'EUR', terms: [] },
+      { id: 'p', label: 'p', currency: 'EUR', terms: [], ...(charges ? { charges } : {}) },
+    ],
+  });
+
+  it.each([
+    ['itself and outside, where any plan has a fee for it', offer([fee({ bucket: 'payment' })]), ['own', 'tally']],
+    ['outside only, where no plan has one', offer(), ['tally']],
+    ['outside only, where the fee is for sales', offer([fee({})]), ['tally']],
+    ['outside only, where the fee is for outside payments', offer([fee({ bucket: 'payment', only: { payments: 'outside' } })]), ['tally']],
+    ['itself too, where the fee is for its own', offer([fee({ bucket: 'payment', only: { payments: 'own' } })]), ['own', 'tally']],
+  ])('%s', (_name, one, expected) => expect(paymentsFor(fileWith('tally'), one)).toEqual(expected));
+
+  it('itself where there is nobody else', () => {
+    expect(paymentsFor(fileWith(), offer())).toEqual(['own']);
+    const { processors: _none, ...without } = fileWith();
+    expect(paymentsFor(without, offer())).toEqual(['own']);
   });
 });

@@ -5,7 +5,7 @@ import { smallDecision } from '../tests/small-decision';
 import { typedSheet } from '../tests/typed-sheet';
 import { decisionProposals } from './decision-proposals';
 import { candidateOf, followedChange, lacksHours, withFollower, withNoted, withPinned } from './edit-followed';
-import { proposedFor, withFollowed } from './followed';
+import { isMadeOf, nameOf, proposedFor, remade, withFollowed } from './followed';
 
 const sheetAt = (price: string) => typedSheet('Tidewrack', { Small: `${price}/mo, gift cards: no`, Plus: '34/mo, gift cards: yes' });
 const benchAt = (price: string, decision: Partial<Workbench['decision']> = {}): Workbench => ({
@@ -95,5 +95,74 @@ describe('following what is proposed', () => {
     const pair = { offers: ['x', 'y'] as const, labels: ['X', 'Y'] as const, made: { plans: [] }, total: '1', above: null };
     expect(proposedFor({ ...proposals, pair }, { offer: 'x', with: 'y' })).toBe(pair);
     expect(proposedFor({ ...proposals, pair }, { offer: 'x', with: 'z' })).toBeNull();
+  });
+});
+
+describe('what is proposed for a follower', () => {
+  const made = (plan: string) => ({ made: { plans: [{ plan, term: 'm' }] }, total: '1.00' });
+  const vendor = (offer: string, plans: string[]) => ({
+    offer,
+    label: offer,
+    kind: 'k',
+    proposed: plans[0] === undefined ? null : { ...made(plans[0]), above: '0.00' },
+    plans: plans.map((plan) => ({ plan, label: plan, reason: { kind: 'proposed' as const }, best: made(plan) })),
+    renewals: [],
+  });
+  const proposals = { vendors: [vendor('x', ['xa', 'xb']), vendor('y', ['ya']), vendor('z', [])], pair: null };
+
+  it('is its vendor’s best, or the best of its plan', () => {
+    expect(proposedFor(proposals, { offer: 'y' })).toMatchObject(made('ya'));
+    expect(proposedFor(proposals, { offer: 'x', plan: 'xb' })).toEqual(made('xb'));
+    expect(proposedFor(proposals, { offer: 'x', plan: 'ya' })).toBeNull();
+    expect(proposedFor(proposals, { offer: 'z' })).toBeNull();
+    expect(proposedFor(proposals, { offer: 'gone' })).toBeNull();
+    expect(proposedFor(proposals, { offer: 'gone', plan: 'xb' })).toBeNull();
+    expect(proposedFor(proposals, { offer: 'x', with: 'y' })).toBeNull();
+  });
+
+  it('is what it is made of; what is by hand, pinned or without a proposal stays', () => {
+    const one = (id: string, plan: string) => ({ id, label: `own ${id}`, plans: [{ plan, term: 'm' }] });
+    const candidates = [one('A', 'xb'), one('B', 'xb'), one('C', 'q'), one('D', 'q')];
+    const followed = [
+      { candidate: 'A', offer: 'x' },
+      { candidate: 'C', offer: 'z' },
+      { candidate: 'D', offer: 'y', pinned: true as const },
+    ];
+    const bench: Workbench = { decision: smallDecision({ candidates, followed }), sheets: [] };
+    expect(withFollowed(bench, proposals).decision.candidates).toEqual([one('A', 'xa'), one('B', 'xb'), one('C', 'q'), one('D', 'q')]);
+    expect(withFollowed(bench, null)).toBe(bench);
+    const same: Workbench = {
+      ...bench,
+      decision: smallDecision({ candidates: [one('A', 'xa')], followed: [{ candidate: 'A', offer: 'x' }] }),
+    };
+    expect(withFollowed(same, proposals)).toBe(same);
+  });
+});
+
+describe('what a candidate is made of', () => {
+  const plans = [{ plan: 'p', term: 'm' }];
+  it('is its plans, add-ons in their numbers and who takes the payments', () => {
+    const bare = { id: 'A', label: 'A', plans };
+    const candidate = { ...bare, addons: [{ addon: 'x', term: 't' }] };
+    expect(isMadeOf(candidate, { plans, addons: [{ addon: 'x', term: 't', count: 1 }], payments: 'own' })).toBe(true);
+    expect(isMadeOf(candidate, { plans, addons: [{ addon: 'x', term: 't', count: 2 }] })).toBe(false);
+    expect(isMadeOf(candidate, { plans, addons: [{ addon: 'y', term: 't' }] })).toBe(false);
+    expect(isMadeOf(candidate, { plans })).toBe(false);
+    expect(isMadeOf(bare, { plans })).toBe(true);
+    expect(isMadeOf(bare, { plans, payments: 'tally' })).toBe(false);
+    expect(isMadeOf({ ...bare, payments: 'tally' }, { plans, payments: 'tally' })).toBe(true);
+    expect(isMadeOf(bare, { plans: [{ plan: 'p', term: 'y' }] })).toBe(false);
+  });
+
+  it('goes on under a name of one’s own, or else under that of its plans', () => {
+    const bench = benchAt('10');
+    const smallPlans = [{ plan: 'tidewrack-small', term: 'm' }];
+    const plusPlans = [{ plan: 'tidewrack-plus', term: 'm' }];
+    const before = { id: 'A', label: 'Tidewrack Small', plans: smallPlans, addons: [{ addon: 'x' }], payments: 'tally', lift: '3' };
+    expect(remade(bench, before, { plans: plusPlans })).toEqual({ id: 'A', label: 'Tidewrack Plus', plans: plusPlans, lift: '3' });
+    expect(remade(bench, { ...before, label: 'Mine' }, { plans: plusPlans }).label).toBe('Mine');
+    expect(nameOf(bench, { plans: [...smallPlans, { plan: 'gone', term: 'm' }, ...plusPlans] })).toBe(
+      'Tidewrack Small with Tidewrack Plus',
+    );
   });
 });
