@@ -81,6 +81,30 @@ describe('what is to find out', () => {
     expect(asked(barred, [fit('A', 40, 70), fit('B', 60, 60)]).map(([, , effect]) => effect)).toEqual(['none', 'none']);
   });
 
+  it('names a vendor that has no label of its own, and a plan without a name', () => {
+    const file = kites({ a: {}, b: {} }, { needs: musts('stock') });
+    const offers = file.offers.map((one) => ({ ...one, label: '', plans: one.plans.map((plan) => ({ ...plan, label: '' })) }));
+    expect(asked({ ...file, offers }).map(([where]) => where)).toEqual(['a s0 pa Alder', 'b s1 pb Birch']);
+    const open = offers.map((one) => ({
+      ...one,
+      plans: one.plans.map((plan) => ({ ...plan, terms: [{ id: 'm', months: 1, price: null }] })),
+    }));
+    expect(asked({ ...file, needs: [], offers: open, candidates: [] }).map(([where]) => where)).toEqual(['a s0 pa Alder', 'b s1 pb Birch']);
+  });
+
+  it('changes nothing where the candidate is outgrown or lacks something, whatever its price turns out to be', () => {
+    const price = (more: Partial<DecisionFile>, plan: object) => {
+      const file = kites({ a: { stock: true }, b: { stock: true } }, more);
+      const open = { terms: [{ id: 'm', months: 1, price: null }], ...plan };
+      const offers = file.offers.map((one) => (one.id === 'a' ? { ...one, plans: one.plans.map((own) => ({ ...own, ...open })) } : one));
+      return asked({ ...file, offers }).map(([, , effect]) => effect);
+    };
+    // Birch costs 12 × (30 + 3); Alder its fees of 12 × 15.
+    expect(price({}, {})).toEqual(['cheapest by 216']);
+    expect(price({}, { limits: { orders: '20' } })).toEqual(['none']);
+    expect(price({ needs: musts('stock') }, { features: { stock: false } })).toEqual(['none']);
+  });
+
   it('is nothing that is needed only after the months that are planned for', () => {
     expect(asked(kites({ a: {}, b: {} }, { needs: [{ feature: 'stock', level: 'must', from: '2029-01' }] }))).toEqual([]);
   });

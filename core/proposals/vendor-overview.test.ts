@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { decimal } from '../amount/decimal';
-import { typedSheet } from '../tests/typed-sheet';
+import type { PriceSheet } from '../decision/price-sheet';
+import { typedProcessor, typedSheet } from '../tests/typed-sheet';
 import type { DecisionProposals } from './decision-proposals';
 import { vendorOverviews } from './vendor-overview';
 
@@ -28,5 +29,32 @@ describe('a vendor at a glance', () => {
     expect(row?.plan?.label).toBe('Small');
     const nothing = { orders: [decimal('0')] };
     expect(vendorOverviews(sheets, proposing({ plans: [{ plan: plus?.id, term: yearly?.id }] }), nothing)[0]?.perOrder).toBeNull();
+  });
+
+  it('is each its own, by its own proposal; processors are none', () => {
+    const oakum = typedSheet('Oakum', { Shared: '3/mo' });
+    const empty: PriceSheet = { kind: 'offer', offer: { id: 'bare', vendor: 'Bare', label: '', kind: 'k', plans: [] } };
+    const all = [typedProcessor('Tally', '10c per order'), sheet, oakum, empty].map((one, index) => ({ id: `s${index}`, revision: 1, sheet: one }));
+    const shared = { offer: 'oakum', proposed: { made: { plans: [{ plan: 'oakum-shared', term: 'x' }] }, total: '36.00', above: '0' } };
+    const proposals = { vendors: [{ offer: 'tidewrack', proposed: null }, shared] } as unknown as DecisionProposals;
+    expect(
+      vendorOverviews(all, proposals, orders).map(({ sheetId, offer, plan, isUsable, now }) => [
+        sheetId,
+        offer,
+        plan?.label,
+        isUsable,
+        now,
+      ]),
+    ).toEqual([
+      ['s1', 'tidewrack', 'Small', false, '9.00'],
+      ['s2', 'oakum', 'Shared', true, '3.00'],
+      ['s3', 'bare', undefined, false, null],
+    ]);
+    expect(vendorOverviews(all, { vendors: [] }, orders).map(({ perOrder, isUsable }) => [perOrder, isUsable])).toEqual([
+      [null, false],
+      [null, false],
+      [null, false],
+    ]);
+    expect(vendorOverviews(all, proposals, orders)[1]).toMatchObject({ perOrder: '0.9000', cardFee: null, salesFee: null });
   });
 });
