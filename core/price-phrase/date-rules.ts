@@ -1,3 +1,5 @@
+import { dayIn } from '../calendar/day';
+import { addDays } from '../calendar/day-steps';
 import { count } from './amount-rules';
 import { first, made, optional, type Rule, sequence, sign, type Tokens } from './grammar';
 
@@ -21,10 +23,10 @@ export const isoDate: Rule<string> = (tokens: Tokens, at) =>
     dateOf(year, Number(month), day),
   )(tokens, at);
 
+/** Null for what no calendar has, such as 30 February, and for years that no price is about. */
 function dateOf(year: string, month: number, day: string): string | null {
-  return /^2\d{3}$/.test(year) && month >= 1 && month <= 12 && Number(day) >= 1 && Number(day) <= 31
-    ? `${year}-${two(month)}-${two(day)}`
-    : null;
+  const date = `${year}-${two(month)}-${two(day)}`;
+  return /^2\d{3}-/.test(date) && dayIn(date) === date && addDays(date, 0) === date ? date : null;
 }
 
 /** "March 2027", "Mar. 2027" or "2027-03", as `YYYY-MM`. */

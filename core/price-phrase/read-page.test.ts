@@ -23,6 +23,71 @@ describe('a page of text', () => {
     ]);
   });
 
+  it('lines with bars go to the plans begun so far where there are as many as cells, else to all in their order', () => {
+    expect(said('Basic:\n27/mo\nPlus:\n54/mo\n3 seats | 5 seats')).toEqual([
+      ['Basic', ['27/mo', '3 seats']],
+      ['Plus', ['54/mo', '5 seats']],
+    ]);
+    expect(said('Plus:\n54/mo\n3 seats | 5 seats', ['Basic', 'Plus'])).toEqual([
+      ['Plus', ['54/mo', '5 seats']],
+      ['Basic', ['3 seats']],
+    ]);
+    expect(said('New:\n54/mo\n3 seats | 5 seats | 9 seats', ['Basic', 'Plus', ''])).toEqual([
+      ['New', ['54/mo', '9 seats']],
+      ['Basic', ['3 seats']],
+      ['Plus', ['5 seats']],
+    ]);
+    expect(said('plus:\n54/mo\n3 seats | 5 seats | 9 seats', ['Basic', 'Plus'])).toEqual([
+      ['Plus', ['54/mo', '5 seats']],
+      ['Basic', ['3 seats']],
+      ['Plan 3', ['9 seats']],
+    ]);
+    expect(said('3 seats | 5 seats', ['Basic', 'Plus'])).toEqual([
+      ['Basic', ['3 seats']],
+      ['Plus', ['5 seats']],
+    ]);
+  });
+
+  it('bars at the ends of a line are decoration, empty cells between them are not', () => {
+    const seats = [
+      ['Basic', ['3 seats']],
+      ['Plus', ['5 seats']],
+    ];
+    for (const line of ['| 3 seats | 5 seats |', '3 seats|5 seats', '   |3 seats   |   5 seats|  ', '3 seats | 5 seats |'])
+      expect(said(line, ['Basic', 'Plus'])).toEqual(seats);
+    expect(said('3 seats | | 5 seats', ['A', 'B', 'C'])).toEqual([
+      ['A', ['3 seats']],
+      ['B', []],
+      ['C', ['5 seats']],
+    ]);
+    expect(said('Seats: | 5', ['A', 'B'])).toEqual([
+      ['A', []],
+      ['B', ['Seats: 5']],
+    ]);
+    expect(said('| Seats: 3 | 5 |', ['A', 'B'])).toEqual([
+      ['A', ['Seats: 3']],
+      ['B', ['Seats: 5']],
+    ]);
+  });
+
+  it('says where in the text everything stands', () => {
+    const text = 'Basic:\n27/mo\n | Seats:  3 |  5 seats |';
+    for (const { clauses } of readPage(text, ['Basic', 'Plus']))
+      for (const { from, to, text: words } of clauses) expect(words.endsWith(text.slice(from, to))).toBe(true);
+    const [basic, plus] = readPage(text, ['Basic', 'Plus']);
+    expect(basic?.clauses.map(({ from, to }) => text.slice(from, to))).toEqual(['27/mo', '3']);
+    expect(plus?.clauses.map(({ from, to }) => text.slice(from, to))).toEqual(['5 seats']);
+  });
+
+  it('has nothing of no plan where it says nothing outside of plans', () => {
+    expect(said('')).toEqual([]);
+    expect(said('Basic:')).toEqual([['Basic', []]]);
+    expect(said('3 staff\nBasic:\n27/mo')).toEqual([
+      [null, ['3 staff']],
+      ['Basic', ['27/mo']],
+    ]);
+  });
+
   it('whatever is typed, every clause is a stretch of the text', () => {
     const piece = fc.constantFrom(
       'Basic:',

@@ -161,6 +161,7 @@ const bucketMark = made(sequence(sign('('), words(...Object.keys(BUCKETS)), sign
 
 /** "Card fee (payment):" in front of a written-out charge. */
 function writtenHead(tokens: readonly Token[], at: number, source: string): Head | null {
+  if (tokens[at]?.kind === 'sign' || tokens[at]?.kind === 'line') return null;
   for (let index = at + 1; index < Math.min(tokens.length, at + 40); index += 1) {
     const token = tokens[index];
     if (!token || token.kind === 'line' || (token.kind === 'sign' && token.text === ';')) return null;

@@ -78,7 +78,10 @@ const priceThenRhythm: Rule<Reading> = made(sequence(money, rhythm, details), ([
   const reading = states(termOf({ ...price, amount }, months, rest));
   return of === paid || price.amount === null
     ? reading
-    : { ...reading, remark: `quoted for ${of === 1 ? 'a month' : `${of} months`}, paid every ${paid} months: ${amount}` };
+    : {
+        ...reading,
+        remark: `quoted for ${of === 1 ? 'a month' : `${of} months`}, paid every ${paid === 1 ? 'month' : `${paid} months`}: ${amount}`,
+      };
 });
 
 const rhythmThenPrice: Rule<Reading> = whole(

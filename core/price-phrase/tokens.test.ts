@@ -52,6 +52,18 @@ describe('tokens of a phrase', () => {
     expect(readTheOtherWay(tokensOf('1,200')).map(brief)).toEqual(['1.200']);
   });
 
+  it.each([
+    ['1,234,567.5', '1200 AND 1234567.5'],
+    ['1,234.50', '1200 AND 1234.50'],
+    ['12,234.5', '1200 AND 12234.5'],
+    ['123,234.5', '1200 AND 123234.5'],
+    ['1.234,50', '1.200 AND 1234.50'],
+    ['12.234,5', '1.200 AND 12234.5'],
+    ['1.234.567,8', '1.200 AND 1234567.8'],
+    ['1.5 and 2,5', '1200|1.200 AND 1.5 AND 2.5'],
+    ['7', '1200|1.200 AND 7'],
+  ])('beside %s it is read as %s', (shown, read) => expect(cut(`1,200 and ${shown}`)).toBe(read));
+
   it('keeps the place of every token, so that nothing of the text is lost', () => {
     const text = 'Basic: €27/mo, then “x” 1,200';
     for (const { from, to } of tokensOf(text)) expect(text.slice(from, to).trim()).toBe(text.slice(from, to));
