@@ -21,6 +21,9 @@ import { wholeWords } from './whole-words';
 /** How far above its price a name stands at most where the price comes last in its card. */
 const FARTHEST_BEFORE_PRICE = 14;
 
+/** So many lines, the vendor's name included, are what somebody types of one plan. */
+const MOST_OF_ONE_PLAN = 12;
+
 /** The stretch of a page that is about one plan. */
 export interface PlanCard {
   readonly name: string;
@@ -178,7 +181,7 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly PlanHead[], said:
     if (previous === undefined && sections.includes('addons')) break;
     run.push(head);
   }
-  const isAlone = run.length === 1 && isFirm(lines[run[0]?.name ?? -1], said) && hasList(lines, run);
+  const isAlone = run.length === 1 && isFirm(lines[run[0]?.name ?? -1], said) && (hasList(lines, run) || isJustThat(lines, run));
   return run.length >= 2 || isAlone ? run : [];
 }
 
@@ -186,6 +189,11 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly PlanHead[], said:
 function hasList(lines: readonly PlainLine[], [head]: readonly PlanHead[]): boolean {
   const after = head ? lines.slice(head.price + 1, head.price + 12) : [];
   return after.filter(({ plain }) => !isSentence(plain) && !isPriced(plain)).length >= 2;
+}
+
+/** A few lines that were typed or copied by themselves are about the one plan that they name right above its price. */
+function isJustThat(lines: readonly PlainLine[], [head]: readonly PlanHead[]): boolean {
+  return head !== undefined && head.price === head.name + 1 && head.name <= 1 && lines.length <= MOST_OF_ONE_PLAN;
 }
 
 /** A badge right above a name belongs to its card. */

@@ -34,6 +34,25 @@ describe('odd pages', () => {
     expect(openLines('Shop\n\nSolo\n€-12/month\n2 users\n\nDuo\n€19/month\n9 sites\n4 users')).toContain('€-12/month');
   });
 
+  it('with prices that change after a first time take them as the line says, with a sign or without', () => {
+    for (const sign of ['', '€']) {
+      const { plans } = readPricePage(
+        `Peatbog Hosting\n\nShared\n${sign}45.60 for the first year, then ${sign}118.80 billed yearly\n` +
+          `${sign}3.80/mo for the first 36 months, then ${sign}8.30/mo, billed every 3 years\n10 sites\n20 GB storage`,
+      );
+      expect(plans[0]?.facts.map(({ statement }) => statement).filter(({ kind }) => kind === 'term')).toEqual([
+        { kind: 'term', term: { months: 12, price: '118.80', intro: { price: '45.60', periods: 1 } } },
+        { kind: 'term', term: { months: 36, price: '298.8', intro: { price: '136.8', periods: 1 } } },
+      ]);
+    }
+  });
+
+  it('of a few lines are about the one plan that they name', () => {
+    expect(kinds('Brackenlearn\n\nSolo\n19/mo\nCard fee 2.9% + 0.30')).toEqual([['Solo', ['term', 'charge']]]);
+    expect(kinds('Solo\n19/mo')).toEqual([['Solo', ['term']]]);
+    expect(kinds('An evening\n\nWe met on the beach, and then we all went home.\n\nTickets\n€19 each')).toEqual([]);
+  });
+
   it('with a plan named twice at different prices ask which one holds', () => {
     const { plans, asked } = readPricePage(
       'Solo\n€10/month\n1 site\n2 users\n\nDuo\n€20/month\n3 sites\n4 users\n\nSolo\n€12/month\n1 site\n2 users',

@@ -1,4 +1,6 @@
 import { isRate } from './fees';
+import { readPhrase } from '../price-phrase/read-phrase';
+import type { Statement } from '../price-phrase/statement';
 import type { PlanCard } from './find-plans';
 import type { PlainLine } from './plain-line';
 import { isBadge, isButton } from './line-kinds';
@@ -24,6 +26,12 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
       builder.putAside(line.line, 'the price by the hour; a whole month is priced beside it');
       continue;
     }
+    const stated = wholeTerm(line);
+    if (stated) {
+      builder.state(plan, stated, line.line);
+      hasPrice = true;
+      continue;
+    }
     const word = wordPrice(plain);
     if (isOfPrice(line) || (word === 'free' && !hasPrice)) {
       priceLines.push({ line: line.line, plain: word === 'free' ? '¤0 per month' : priceWords(plain) });
@@ -40,6 +48,20 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   }
   for (const { line, plain } of priceLines) if (!/¤/.test(plain)) builder.putAside(line, 'how the price above is paid');
   builder.price(plan, pricePieces(priceLines));
+}
+
+/**
+ * "136.80 for the first 36 months, then 298.80 every 3 years": a line that says by itself what is paid first, and what
+ * then and how long for; null where it leaves any of that to be put together with others.
+ */
+function wholeTerm({ text }: PlainLine): Statement | null {
+  if (!/\bfirst\b.*\bthen\b/i.test(text)) return null;
+  const clauses = readPhrase(text);
+  const [clause] = clauses;
+  const [statement, ...others] = clause?.kind === 'read' ? clause.statements : [];
+  if (clauses.length !== 1 || others.length > 0 || statement?.kind !== 'term') return null;
+  const { currency: _ofThePage, ...term } = statement;
+  return term;
 }
 
 /** "Card rates starting at" over several rates says what they are. */

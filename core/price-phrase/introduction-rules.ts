@@ -1,5 +1,5 @@
 import { decimal } from '../amount/decimal';
-import { duration, money, type Money, percent, period, wholeCount } from './amount-rules';
+import { billed, duration, money, type Money, percent, period, wholeCount } from './amount-rules';
 import { first, made, optional, type Rule, sequence, sign, word, words } from './grammar';
 import { asks, inCurrency, type Reading, states, stating } from './reading';
 import type { IntroductoryTime, Statement } from './statement';
@@ -19,17 +19,21 @@ export const perMonthBilled: Rule<Reading> = made(
         words('then', 'after that', 'afterwards', 'renews at', 'later'),
         money,
         optional(period),
+        optional(sequence(optional(sign(',')), billed)),
       ),
     ),
   ),
   ([intro, of, , isFirst, time, then]) => {
     if (of !== 1 || time <= 1) return null;
-    const [, , , later, laterPeriod] = then ?? [];
+    const [, , , later, laterPeriod, howBilled] = then ?? [];
     if (!isFirst && !later) return states(termOf({ ...intro, amount: timesPrice(intro.amount, 1, time) }, time));
     const renewal = later ? { ...inCurrency(intro), ...later } : null;
     const monthly = renewal && timesPrice(renewal.amount, laterPeriod ?? 1, 1);
     if (!renewal || intro.amount === null)
       return states({ kind: 'introduction', intro: { price: intro.amount }, time: { months: time }, ...inCurrency(intro) });
+    const paid = howBilled?.[1] ?? null;
+    const ahead = paid === null ? null : paidAhead({ intro, renewal: { ...renewal, amount: monthly }, time, paid });
+    if (ahead) return ahead;
     const whole = timesPrice(intro.amount, 1, time);
     return asks(
       `Is the lower price paid month by month, or for ${time} months ahead?`,
@@ -45,6 +49,15 @@ export const perMonthBilled: Rule<Reading> = made(
   },
 );
 
+/** A lower price by the month and what comes then, both paid so many months at a time; null where the first time is not made of such. */
+function paidAhead({ intro, renewal, time, paid }: { intro: Money; renewal: Money; time: number; paid: number }): Reading | null {
+  if (paid < 1 || time % paid !== 0) return null;
+  const ahead = (amount: string | null) => timesPrice(amount, 1, paid);
+  return states(
+    termOf({ ...renewal, amount: ahead(renewal.amount) }, paid, { intro: { price: ahead(intro.amount), periods: time / paid } }),
+  );
+}
+
 const introductoryTime: Rule<IntroductoryTime> = first<IntroductoryTime>(
   made(sequence(optional(wholeCount), word('payment', 'payments', 'term', 'terms', 'bill', 'bills')), ([times]) => ({
     payments: times ?? 1,
@@ -57,7 +70,8 @@ const then = sequence(
   optional(word('and')),
   words('then', 'after that', 'afterwards', 'renews at', 'renewal', 'later'),
   money,
-  optional(period),
+  // What comes then is by the month, or paid for as long as it is billed.
+  optional(first(period, billed)),
 );
 
 /** "2 for the first 2 months", with what comes then if that is said. */

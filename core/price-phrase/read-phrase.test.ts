@@ -148,6 +148,20 @@ describe('questions', () => {
       expect(readPhrase(text).map((clause) => [clause.kind, 'remark' in clause])).toEqual([['read', false]]);
   });
 
+  it.each([
+    ['45.60 for the first year, then 118.80 billed yearly', '118.80 by the year (the first payment 45.60)'],
+    ['136.80 for the first 36 months, then 298.80 every 3 years', '298.80 every 3 years (the first payment 136.80)'],
+    ['3.80/mo for the first 12 months, then 9.90/mo, billed yearly', '118.8 by the year (the first payment 45.6)'],
+    ['3.80/mo for the first 36 months, then 8/mo billed yearly', '96 by the year (the first 3 payments 45.6 each)'],
+    ['3.80/mo for the first 6 months, then 8/mo, billed monthly', '8 by the month (the first 6 payments 3.8 each)'],
+  ])('%s says itself how long is paid for', (text, sentence) => expect(said(text)).toEqual([`${text} = ${sentence}`]));
+
+  it('a first time that is no whole number of payments is asked about', () => {
+    expect(readPhrase('3.80/mo for the first 5 months, then 8/mo, billed yearly')).toMatchObject([
+      { kind: 'asked', question: 'Is the lower price paid month by month, or for 5 months ahead?' },
+    ]);
+  });
+
   it('savings by the year are those of so many months of twelve', () => {
     expect(said('12 months for the price of 10')).toEqual(['12 months for the price of 10 = save 16.7 % by the year']);
     expect(said('a year for the price of 1')).toEqual(['a year for the price of 1 = save 91.7 % by the year']);
