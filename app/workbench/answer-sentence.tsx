@@ -12,7 +12,7 @@ import { candidateColour } from '../components/candidate-tag';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
 import type { HeldBack, Obstacle } from '#core/assembly/assemble';
-import { BestWay, Caveats, ComingBack, UnseenBest } from './further-sentences';
+import { Caveats, ComingBack, UnseenBest, useWayAhead, WayFirst } from './further-sentences';
 import { obstacleWords } from './obstacle-words';
 import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
@@ -25,6 +25,7 @@ export function AnswerSentence() {
   const { leader, runnerUp, columns, by } = priced.lineUp;
   const compared = COMPARED_WORDS[by];
   const over = `over ${state.workbench.decision.months} months`;
+  const way = useWayAhead();
   if (columns.length === 0 && state.workbench.decision.setAside?.length)
     return (
       <p className="answer">
@@ -44,7 +45,9 @@ export function AnswerSentence() {
   if (!runnerUp)
     return (
       <p className="answer">
-        {name} comes to {write.whole(leader.result.total)} {over}.{' '}
+        {way && <WayFirst found={way} over={over} />}
+        {name} comes to {write.whole(leader.result.total)}
+        {way ? '' : ` ${over}`}.{' '}
         {columns.length === 1 ? 'With a second candidate there is something to compare.' : 'No other candidate can be chosen as it is.'}
       </p>
     );
@@ -57,12 +60,13 @@ export function AnswerSentence() {
     );
   return (
     <p className="answer">
-      {name} {compared.leads} {over}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin), compared.by)} than {runnerUp.column.label}
-      . <NextChange />
+      {way && <WayFirst found={way} over={over} />}
+      {name} {compared.leads}
+      {way ? '' : ` ${over}`}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin), compared.by)} than {runnerUp.column.label}.{' '}
+      <NextChange />
       <UnseenBest />
       <ComingBack />
       <OtherMeasure />
-      <BestWay />
       <Caveats />
     </p>
   );

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import { betterWay } from '#core/proposals/better-way';
+import { decimal } from '#core/amount/decimal';
+import { type BetterWay, betterWay } from '#core/proposals/better-way';
 import { withFollower } from '#core/proposals/edit-followed';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { useWriter } from '../locale/locale';
@@ -18,23 +19,29 @@ function useJudgedNow() {
   return scale === 1 && !isJudging ? judged : null;
 }
 
-/** A way with moves that costs less than the one that costs least throughout: told beside it, so that the first sentence is no wrong answer. */
-export function BestWay() {
-  const { state, decisionId } = useWorkbench();
+/** A way with moves that costs less than the one that costs least throughout, and by how much; null where there is none. */
+export function useWayAhead(): BetterWay | null {
   const { priced, scale } = useLevel();
   const { ways, proposals } = useWorked();
-  const write = useWriter();
   const { leader, by } = priced.lineUp;
   const { pricing } = priced.priced;
   const plan = pricing.file.candidates.find(({ id }) => id === leader?.id)?.plans[0]?.plan;
   if (scale !== 1 || by === 'keep' || !ways || !proposals || plan === undefined) return null;
   const found = betterWay(ways, proposals, pricing.plan(plan).offer.id);
-  if (!found || Number(found.less) < 0.5) return null;
+  return found && Number(found.less) >= 0.5 ? found : null;
+}
+
+/** The best way where it has moves: the first sentence, before the one about staying. */
+export function WayFirst({ found: { way, less }, over }: { found: BetterWay; over: string }) {
+  const { state, decisionId } = useWorkbench();
+  const { leader } = useLevel().priced.lineUp;
+  const write = useWriter();
+  if (!leader) return null;
+  const total = decimal(leader.result.total).minus(less).toFixed();
   return (
     <>
-      {' '}
-      Cheaper still, by {write.whole(found.less)}, with <Link to={`/decisions/${decisionId}/what-if/route`}>a move</Link>:{' '}
-      {wayWords(state.workbench, found.way, write).replace(/^Begin/, 'begin')}
+      {wayWords(state.workbench, way, write).replace(/\.$/, '')}: {write.whole(total)} {over}, {write.whole(less)} less than {leader.label}{' '}
+      throughout. Without <Link to={`/decisions/${decisionId}/what-if/route`}>a move</Link>,{' '}
     </>
   );
 }
