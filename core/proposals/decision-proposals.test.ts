@@ -191,6 +191,44 @@ describe('what is to find out', () => {
   });
 });
 
+describe('a pair beside one that does the job alone', () => {
+  it('is told with how much more or less it costs', () => {
+    const alone = (price: string) =>
+      typedSheet('Brindle', { All: `${price}/mo, 0% card fee, own domain: yes, checkout: yes` }, { answers: FEE });
+    const above = (price: string) =>
+      decisionProposals(workbenchOf([oakum, saltwort, alone(price), tally], ['checkout', 'own-domain'])).pair?.above;
+    // The pair costs 138, see above.
+    expect(above('20')).toBe('-102.00');
+    expect(above('5')).toBe('78.00');
+    expect(decisionProposals(workbenchOf([oakum, saltwort, tally], ['checkout', 'own-domain'])).pair?.above).toBeNull();
+  });
+
+  it('has to be without what must not be, on both sides', () => {
+    const needs = [
+      { feature: 'checkout', level: 'must' as const },
+      { feature: 'own-domain', level: 'must' as const },
+      { feature: 'adverts', level: 'must' as const, without: true as const },
+    ];
+    const shop = (adverts: string) => typedSheet('Saltwort', { Shop: `6/mo, checkout: yes, own domain: no, adverts: ${adverts}` });
+    const host = (adverts: string) => typedSheet('Oakum', { Shared: `3/mo, own domain: yes, checkout: no, adverts: ${adverts}` });
+    const offers = (a: string, b: string) => decisionProposals(workbenchOf([shop(a), host(b), tally], [], { needs })).pair?.labels;
+    expect(offers('no', 'no')).toEqual(['Saltwort', 'Oakum']);
+    expect(offers('yes', 'no')).toBeUndefined();
+    expect(offers('no', 'yes')).toBeUndefined();
+  });
+
+  it('is the cheapest of several, whichever comes first', () => {
+    const shops = ['Adder', 'Brook', 'Cove'].map((name, at) =>
+      typedSheet(name, { Shop: `${[9, 4, 7][at]}/mo, checkout: yes, own domain: no` }),
+    );
+    const hosts = ['Dale', 'Eel'].map((name, at) => typedSheet(name, { Host: `${[3, 2][at]}/mo, checkout: no, own domain: yes` }));
+    const best = (sheets: readonly PriceSheet[]) => decisionProposals(workbenchOf([...sheets, tally], ['checkout', 'own-domain'])).pair;
+    // 12 × (4 + 2), and 1.5 % of 1,200 + 120 × 0.10 through Tally.
+    expect(best([...shops, ...hosts])).toMatchObject({ labels: ['Brook', 'Eel'], total: '102.00' });
+    expect(best([...hosts, ...shops].reverse())).toMatchObject({ labels: ['Brook', 'Eel'], total: '102.00' });
+  });
+});
+
 describe('what became of each plan', () => {
   it('is told with its name, its best way and how far it is above the least of all', () => {
     const brindle = typedSheet(

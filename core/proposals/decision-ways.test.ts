@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { PriceSheet } from '../decision/price-sheet';
 import type { Workbench } from '../decision/workbench';
 import { smallDecision } from '../tests/small-decision';
-import { typedSheet } from '../tests/typed-sheet';
+import { typedProcessor, typedSheet } from '../tests/typed-sheet';
 import { decisionProposals } from './decision-proposals';
 import { decisionWays } from './decision-ways';
 
@@ -76,5 +76,34 @@ describe('ways of a decision', () => {
     const { ofVendors } = waysOf([tidewrack], { owned, needs, ...moving('0', '1') });
     // 425 as above, and the tool from July on: 6 × 20.
     expect(ofVendors['tidewrack']).toMatchObject({ total: '545.00', saves: '13.00' });
+  });
+
+  it('takes on the way what a plan needs beside it: add-ons in their number, and who takes the payments', () => {
+    const shop = typedSheet('Marlpit', { Small: '10/mo, 1 seat', Plus: '30/mo, 1 seat' }, { addons: { Seat: '2/mo, 1 seat' } });
+    const [small, large] = [typedProcessor('Tally', '20% per order', { answers }), typedProcessor('Reckon', '2% per order', { answers })];
+    const sheets = [shop, small, large];
+    const drivers = { staff: '3' };
+    const forecast = {
+      streams: [{ id: 's', label: 's', kind: 'goods' as const, orders: { start: '5', add: '5' }, orderValue: '10' }],
+      drivers,
+    };
+    const workbench: Workbench = {
+      decision: smallDecision({ forecast, ...moving('0', '1') }),
+      sheets: sheets.map((sheet, index) => ({ id: `s${index}`, revision: 1, sheet })),
+    };
+    const proposals = decisionProposals(workbench);
+    // Nothing is gained by moving: 12 × (10 + 2 × 2) + 2 % of 3,900.
+    expect(proposals.vendors[0]?.proposed).toMatchObject({ total: '246.00', made: { payments: 'reckon-reckon', addons: [{ count: 2 }] } });
+    expect(decisionWays(workbench, proposals).ofVendors).toEqual({});
+  });
+});
+
+describe('ways with what a vendor takes besides', () => {
+  it('count its extras from joining it to leaving it', () => {
+    const withExtras = (amount: string): PriceSheet =>
+      oakum.kind === 'offer' ? { ...oakum, offer: { ...oakum.offer, extras: [{ label: 'Care', amount, months: 1 }] } } : oakum;
+    // January on Quick saves 4 − 1: what it takes besides comes off that.
+    expect(waysOf([tidewrack, withExtras('1')], moving('0', '1')).across).toMatchObject({ total: '423.00', saves: '2.00' });
+    expect(waysOf([tidewrack, withExtras('3')], moving('0', '1')).across).toBeNull();
   });
 });

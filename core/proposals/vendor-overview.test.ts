@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { decimal } from '../amount/decimal';
+import type { Charge } from '../decision-file/price-sheet-schema';
 import type { PriceSheet } from '../decision/price-sheet';
 import { typedProcessor, typedSheet } from '../tests/typed-sheet';
 import type { DecisionProposals } from './decision-proposals';
@@ -34,7 +35,11 @@ describe('a vendor at a glance', () => {
   it('is each its own, by its own proposal; processors are none', () => {
     const oakum = typedSheet('Oakum', { Shared: '3/mo' });
     const empty: PriceSheet = { kind: 'offer', offer: { id: 'bare', vendor: 'Bare', label: '', kind: 'k', plans: [] } };
-    const all = [typedProcessor('Tally', '10c per order'), sheet, oakum, empty].map((one, index) => ({ id: `s${index}`, revision: 1, sheet: one }));
+    const all = [typedProcessor('Tally', '10c per order'), sheet, oakum, empty].map((one, index) => ({
+      id: `s${index}`,
+      revision: 1,
+      sheet: one,
+    }));
     const shared = { offer: 'oakum', proposed: { made: { plans: [{ plan: 'oakum-shared', term: 'x' }] }, total: '36.00', above: '0' } };
     const proposals = { vendors: [{ offer: 'tidewrack', proposed: null }, shared] } as unknown as DecisionProposals;
     expect(
@@ -56,5 +61,23 @@ describe('a vendor at a glance', () => {
       [null, false],
     ]);
     expect(vendorOverviews(all, proposals, orders)[1]).toMatchObject({ perOrder: '0.9000', cardFee: null, salesFee: null });
+  });
+
+  it('has the first fee on cards and the first on sales, whatever other charges come before', () => {
+    const charge = (id: string, more: Partial<Charge>) => ({ id, label: id, how: 'per-unit', each: '1', ...more }) as Charge;
+    const of = (...charges: Charge[]) => {
+      const plans = [{ id: 'p', label: 'P', currency: 'EUR', terms: [], charges }];
+      const own: PriceSheet = { kind: 'offer', offer: { id: 'x', vendor: 'X', label: 'X', kind: 'k', plans } };
+      const [row] = vendorOverviews([{ id: 's', revision: 1, sheet: own }], { vendors: [] }, orders);
+      return [row?.cardFee?.id, row?.salesFee?.id];
+    };
+    const labels = charge('labels', { on: 'labels', bucket: 'usage' });
+    const onContacts = charge('contacts', { on: 'contacts', bucket: 'transaction' });
+    const onSales = charge('sales', { on: 'sales', bucket: 'transaction' });
+    const plain = charge('plain', {});
+    const card = charge('card', { bucket: 'payment' });
+    expect(of(labels, onContacts, onSales, card, plain)).toEqual(['card', 'sales']);
+    expect(of(card, plain, onSales)).toEqual(['card', 'plain']);
+    expect(of(labels, onContacts)).toEqual([undefined, undefined]);
   });
 });
