@@ -123,10 +123,19 @@ test('paying ahead, offers off and a bigger investment each say what they come t
   );
   await page.getByLabel('Designer or build, once').fill('900000');
   await expect(page.locator('.says')).toContainText('less over 24 months');
+
+  await page.getByRole('link', { name: 'Next plan up' }).click();
+  await expect(page.locator('.says')).toContainText('Trade instead of Basic costs 2,258 more and saves 4,580 in fees');
+  // The first two months of Basic cost 2 instead of 27; Trade costs 119.
+  await expect(page.locator('.steps-table')).toContainText('117.00 more a month at first, 92.00 more from the renewal on.');
+  // 24 × 18 for the club, and what mailings to 900 and more contacts cost singly.
+  await expect(page.getByRole('row', { name: /Tidewrack Stores Trade/ })).toContainText(
+    'subscriptions: Tidewrack Stores Club, 432; mailings: Postmoor Letters, 264',
+  );
 });
 
 test('one candidate, nothing sold, a single quarter, nobody to choose: each is said, with what to do', async ({ page, empty, demo }) => {
-  const leaves = ['', '/map', '/route', '/turns-it', '/paying-ahead', '/offers', '/investment', '/scenarios'];
+  const leaves = ['', '/next-plan', '/map', '/route', '/turns-it', '/paying-ahead', '/offers', '/investment', '/scenarios'];
   await page.goto(empty.address);
   await page.getByRole('button', { name: 'Begin a decision' }).click();
   await page.waitForURL(/decisions\/[^/]+\//);
