@@ -9,6 +9,7 @@ import { BucketBar } from './bucket-bar';
 import { FigureButton, type OpenFigure } from './figure-button';
 import { type DrawnColumns, LineUpRow } from './line-up-row';
 import { RoomToGrow, ToFindOut } from './standing-cells';
+import { WayLine } from './way-line';
 import type { ComparedBy } from '#core/decision-file/compared-by';
 import { COMPARED_WORDS } from '../locale/compared-words';
 
@@ -70,6 +71,7 @@ export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readon
               onOpen={onOpen}
             />
             <span className="difference">{differenceWords(column, by, column.id === leader?.id, write)}</span>
+            <WayLine column={column} />
             {decision.basis !== 'spread' && Number(column.result.prepaid) > 0 && (
               <small className="prepaid" title="Paid within the horizon for months that come after it">
                 {write.whole(column.result.prepaid)} of it for later months

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { smallDecision } from '#core/tests/small-decision';
 import { typedSheet } from '#core/tests/typed-sheet';
 import { writerFor } from '../locale/writer';
-import { wayWords } from './way-ahead';
+import { moveWords, wayWords } from './way-ahead';
 
 it('says with what to begin, and when to move where', () => {
   const sheet = typedSheet('Tidewrack', { Small: '10/mo', Plus: '30/mo' });
@@ -16,4 +16,8 @@ it('says with what to begin, and when to move where', () => {
   expect(wayWords(workbench, { segments }, writerFor('en-GB'))).toBe(
     'Begin on Tidewrack Small, by the month; move to Tidewrack Plus, by the month, in March 2027.',
   );
+  const write = writerFor('en-GB');
+  expect(moveWords(workbench, { segments }, write)).toBe('with a move to Tidewrack Plus in March 2027');
+  expect(moveWords(workbench, { segments: [...segments, ...segments] }, write)).toBe('with 3 moves, the first in March 2027');
+  expect(moveWords(workbench, { segments: segments.slice(0, 1) }, write)).toBe('without a move');
 });

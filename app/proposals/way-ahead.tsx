@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Workbench } from '#core/decision/workbench';
 import { madeWords } from '#core/proposals/edit-followed';
+import { nameOf } from '#core/proposals/followed';
 import type { WayAhead } from '#core/proposals/decision-ways';
 import { useWriter } from '../locale/locale';
 import type { Writer } from '../locale/writer';
@@ -13,6 +14,14 @@ export function wayWords(workbench: Workbench, { segments }: Pick<WayAhead, 'seg
       index === 0 ? `Begin on ${madeWords(workbench, made)}` : `move to ${madeWords(workbench, made)}, in ${write.month(from)}`,
     )
     .join('; ')}.`;
+}
+
+/** The moves of a way in a few words: "with a move to Kestrel Grow in June 2027". */
+export function moveWords(workbench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer): string {
+  const [, next, ...others] = segments;
+  if (!next) return 'without a move';
+  if (others.length > 0) return `with ${others.length + 1} moves, the first in ${write.month(next.from)}`;
+  return `with a move to ${nameOf(workbench, next.made)} in ${write.month(next.from)}`;
 }
 
 /** Beside a vendor's proposal, the way inside the vendor that is cheaper. */
