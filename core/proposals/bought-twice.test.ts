@@ -62,3 +62,15 @@ describe('parts that could go', () => {
     expect(superfluousParts(file, candidate())).toEqual([]);
   });
 });
+
+it('a candidate of plans alone has just what they have', () => {
+  const bare: Candidate = { id: 'X', label: '', plans: [{ plan: 'pa', term: 'm' }] };
+  const { addons: _all, ...without } = file;
+  expect(boughtTwice({ ...without, offers: kites.offers }, bare)).toEqual([]);
+  expect(superfluousParts({ ...without, needs: [{ feature: 'mail', level: 'must' }] }, bare)).toEqual([]);
+  const unnamed = {
+    ...file,
+    offers: file.offers.map((offer) => ({ ...offer, plans: offer.plans.map((plan) => ({ ...plan, label: '' })) })),
+  };
+  expect(boughtTwice(unnamed, candidate({ addons: [] }))).toEqual([{ feature: 'domain', parts: ['Alder', 'Birch'] }]);
+});

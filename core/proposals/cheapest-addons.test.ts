@@ -140,3 +140,67 @@ it('tax is rounded by the month, half away from zero', () => {
   expect(costWithTax({ total: 9, taxed: null, hasCredit: false }, 0.5)).toBe(9);
   expect(costWithTax({ total: 9, taxed: [9], hasCredit: false }, 0)).toBe(9);
 });
+
+describe('of equal totals', () => {
+  const choice = (id: string, total: number, count = 1): AddonChoice => ({
+    addon: soldAs(id),
+    term: undefined,
+    count,
+    cost: { total, taxed: null, hasCredit: false },
+  });
+  const asked = (addons: UsefulAddon[], unmet: number[], short: Array<[string, string]> = []): AddonSearch => ({
+    base: { total: 0, taxed: null, hasCredit: false },
+    addons,
+    wanted: { unmet, short: new Map(short.map(([name, lacking]) => [name, decimal(lacking)])) },
+    taxRate: 0,
+    atMost: Infinity,
+  });
+  const taken = (search_: AddonSearch, few = 1) =>
+    cheapestFew(search_, few).map(({ total, choices }) => [total, ...choices.map(({ addon, count }) => `${addon.id}${count}`)]);
+
+  it('the one with fewer add-ons comes first, whatever their order', () => {
+    const addon = (id: string, total: number, meets: number[]): UsefulAddon => ({ choices: [choice(id, total)], meets, raises: new Map() });
+    const all = [addon('a', 5, [0]), addon('b', 5, [1]), addon('c', 10, [0, 1])];
+    expect(taken(asked(all, [0, 1]), 2)).toEqual([
+      [10, 'c1'],
+      [10, 'a1', 'b1'],
+    ]);
+    expect(taken(asked([...all].reverse(), [0, 1]))).toEqual([[10, 'c1']]);
+    expect(taken(asked([...all].reverse(), [0, 1]), 2)).toEqual([
+      [10, 'c1'],
+      [10, 'b1', 'a1'],
+    ]);
+  });
+
+  it('then the one with lower counts', () => {
+    const seats = (...counts: number[]): UsefulAddon => ({
+      choices: counts.map((count) => choice('s', 6, count)),
+      meets: [],
+      raises: new Map([['staff', decimal('1')]]),
+    });
+    for (const counts of [
+      [1, 2, 3],
+      [3, 2, 1],
+      [2, 3, 1],
+    ])
+      expect(taken(asked([seats(...counts)], [], [['staff', '1']]), 2)).toEqual([
+        [6, 's1'],
+        [6, 's2'],
+      ]);
+  });
+
+  it('what would be dearer with its tax is not taken for cheaper', () => {
+    const taxed = { total: 9, taxed: [5, 4], hasCredit: false };
+    const two: UsefulAddon = {
+      choices: [{ addon: soldAs('x'), term: 'net', count: 1, cost: taxed }, choice('x', 10)],
+      meets: [0],
+      raises: new Map(),
+    };
+    // 9 and a fifth, rounded by the month: 1 + 1.
+    expect(taken({ ...asked([two], [0]), taxRate: 0.2 }, 2)).toEqual([
+      [10, 'x1'],
+      [11, 'x1'],
+    ]);
+    expect(taken(asked([two], [0]), 2).map(([total]) => total)).toEqual([9, 10]);
+  });
+});

@@ -123,6 +123,18 @@ describe('what terms cost', () => {
     expect(planPart(pricing, [plan], 'own')?.charges.total).toBe(60_000);
   });
 
+  it('less more of that credit where the offer brings more orders, and no other credit', () => {
+    const credit = fee('0.4', { id: 'k', credit: true, against: 'plan' });
+    const lifted = kitesWith({ charges: [fee('5'), credit] }, {}, { lift: '10' });
+    expect(termCost(lifted.pricing, lifted.plan, 'm').total).toBe(12_000 - 4840);
+    const asCash = kitesWith({ charges: [fee('5'), fee('0.4', { id: 'k', credit: true })] });
+    expect(termCost(asCash.pricing, asCash.plan, 'm').total).toBe(12_000);
+    const open = kitesWith({ charges: [{ ...fee('5'), percent: null } as ReturnType<typeof fee>, credit] });
+    expect(termCost(open.pricing, open.plan, 'm').total).toBe(12_000 - 4400);
+    const without = kitesWith({ charges: undefined } as never);
+    expect(termCost(without.pricing, without.plan, 'm').total).toBe(12_000);
+  });
+
   it('may not be known', () => {
     const { pricing, plan } = kitesWith({
       terms: [

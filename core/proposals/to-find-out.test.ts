@@ -81,6 +81,25 @@ describe('what is to find out', () => {
     expect(asked(barred, [fit('A', 40, 70), fit('B', 60, 60)]).map(([, , effect]) => effect)).toEqual(['none', 'none']);
   });
 
+  it('could make a candidate of two vendors the best that neither is alone', () => {
+    const both = {
+      id: 'C',
+      label: 'both',
+      plans: [
+        { plan: 'pa', term: 'm', takesPayments: true },
+        { plan: 'pb', term: 'm' },
+      ],
+    };
+    const effects = (books: boolean, candidates: DecisionFile['candidates']) =>
+      asked(kites({ a: { books: false }, b: { books } }, { needs: musts('books', 'stock'), candidates })).map(([where, need, effect]) =>
+        [where?.slice(0, 1), need, effect].join(' '),
+      );
+    expect(effects(true, [both])).toContain('a stock cheapest by null');
+    // Without it, whatever Alder says about stock, it has no books.
+    expect(effects(true, [])).toContain('a stock none');
+    expect(effects(false, [both])).toContain('a stock none');
+  });
+
   it('names a vendor that has no label of its own, and a plan without a name', () => {
     const file = kites({ a: {}, b: {} }, { needs: musts('stock') });
     const offers = file.offers.map((one) => ({ ...one, label: '', plans: one.plans.map((plan) => ({ ...plan, label: '' })) }));
