@@ -129,9 +129,9 @@ describe('what terms cost', () => {
     expect(termCost(lifted.pricing, lifted.plan, 'm').total).toBe(12_000 - 4840);
     const asCash = kitesWith({ charges: [fee('5'), fee('0.4', { id: 'k', credit: true })] });
     expect(termCost(asCash.pricing, asCash.plan, 'm').total).toBe(12_000);
-    const open = kitesWith({ charges: [{ ...fee('5'), percent: null } as ReturnType<typeof fee>, credit] });
+    const open = kitesWith({ charges: [{ ...fee('5'), percent: null }, credit] });
     expect(termCost(open.pricing, open.plan, 'm').total).toBe(12_000 - 4400);
-    const without = kitesWith({ charges: undefined } as never);
+    const without = kitesWith({ charges: undefined });
     expect(termCost(without.pricing, without.plan, 'm').total).toBe(12_000);
   });
 
