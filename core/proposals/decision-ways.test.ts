@@ -107,3 +107,45 @@ describe('ways with what a vendor takes besides', () => {
     expect(waysOf([tidewrack, withExtras('3')], moving('0', '1')).across).toBeNull();
   });
 });
+
+describe('ways of a vendor none of whose plans does throughout', () => {
+  it('are told without anything to set them against', () => {
+    // Small is outgrown in April, Plus is too small for more than 60 contacts: as many as there are in March.
+    const sheet = typedSheet(
+      'Tidewrack',
+      { Small: '10/mo, 20% card fee, up to 15 orders', Plus: '30/mo, 2% card fee, up to 60 contacts' },
+      { answers, known: ['contacts'] },
+    );
+    const forecast = {
+      streams: [{ id: 's', label: 's', kind: 'goods' as const, orders: { start: '5', add: '5' }, orderValue: '10' }],
+      drivers: { contacts: { start: '100', add: '-20' } },
+    };
+    const { ofVendors } = waysOf([sheet], { forecast, ...moving('1', '1') });
+    // 20 and 30 on Small, the move, and 300 + 2 % of 3,750 on Plus.
+    expect(ofVendors['tidewrack']).toMatchObject({ total: '426.00', saves: null });
+    expect(ofVendors['tidewrack']?.segments.map(({ from, months }) => `${from} ${months}`)).toEqual(['2027-01 2', '2027-03 10']);
+  });
+});
+
+describe('ways on which something owned goes on', () => {
+  const owned = [{ id: 'mail', label: 'Mailing tool', features: ['mailings'], amount: '20', months: 1, paidUntil: '2027-06' }];
+  const needs = [{ feature: 'mailings', level: 'must' as const }];
+
+  it('count what each vendor on them takes besides, and the tool once', () => {
+    const careful: PriceSheet =
+      oakum.kind === 'offer' ? { ...oakum, offer: { ...oakum.offer, extras: [{ label: 'Care', amount: '1', months: 1 }] } } : oakum;
+    // 423 as above, and 6 × 20 from July on.
+    expect(waysOf([tidewrack, careful], { owned, needs, ...moving('0', '1') }).across).toMatchObject({ total: '543.00', saves: '2.00' });
+    expect(waysOf([careful, tidewrack], { owned, needs, ...moving('0', '1') }).across).toMatchObject({ total: '543.00', saves: '2.00' });
+  });
+
+  it('are not told where it would end on the way', () => {
+    const sheet = typedSheet(
+      'Tidewrack',
+      { Small: '10/mo, 20% card fee, mailings: no', Plus: '30/mo, 2% card fee, mailings: yes' },
+      { answers },
+    );
+    expect(waysOf([sheet], { owned, needs, ...moving('0', '1') }).ofVendors).toEqual({});
+    expect(waysOf([sheet], { needs: [], ...moving('0', '1') }).ofVendors['tidewrack']).toMatchObject({ total: '425.00' });
+  });
+});
