@@ -19,6 +19,10 @@ const ways = (ofVendors: DecisionWays['ofVendors'], across: WayAhead | null = nu
 describe('a way with moves', () => {
   it('is told where it costs less than the best of the vendor that leads, whoever’s it is', () => {
     expect(betterWay(ways({ a: way('90.00'), b: way('85.50') }), proposals, 'a')).toEqual({ way: way('85.50'), less: '14.5' });
+    expect(betterWay(ways({ a: way('85.50'), b: way('90.00') }, way('95.00')), proposals, 'a')).toEqual({
+      way: way('85.50'),
+      less: '14.5',
+    });
     expect(betterWay(ways({ a: way('90.00') }, way('70.00')), proposals, 'a')).toEqual({ way: way('70.00'), less: '30' });
   });
 
@@ -26,5 +30,6 @@ describe('a way with moves', () => {
     expect(betterWay(ways({ a: way('100.00') }), proposals, 'a')).toBeNull();
     expect(betterWay(ways({}), proposals, 'a')).toBeNull();
     expect(betterWay(ways({ a: way('1') }), proposals, 'b')).toBeNull();
+    expect(betterWay(ways({ a: way('1') }), proposals, 'gone')).toBeNull();
   });
 });

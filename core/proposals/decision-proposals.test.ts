@@ -291,6 +291,25 @@ describe('what is searched', () => {
   });
 });
 
+describe('what a candidate is to be made of', () => {
+  it('names add-ons with their term and count where there is one to name', () => {
+    const sheet = typedSheet('Brindle', { Shop: '9/mo, 1 seat' }, { addons: { Seat: '2/mo, 1 seat', Club: '3/mo, with club' } });
+    const free = sheet.kind === 'offer' ? sheet.offer.addons?.map((one) => (one.label === 'Club' ? { ...one, terms: [] } : one)) : [];
+    const sheets = [sheet.kind === 'offer' ? { ...sheet, offer: { ...sheet.offer, addons: free } } : sheet];
+    const made = (staff: string, features: string[]) =>
+      decisionProposals(
+        workbenchOf(sheets as PriceSheet[], features, {
+          forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orders: '1', orderValue: '1' }], drivers: { staff } },
+        }),
+      ).vendors[0]?.proposed?.made;
+    const plans = [{ plan: 'brindle-shop', term: expect.any(String) as string }];
+    const seat = { addon: 'brindle-seat', term: expect.any(String) as string };
+    expect(made('1', [])).toStrictEqual({ plans });
+    expect(made('2', [])).toStrictEqual({ plans, addons: [seat] });
+    expect(made('3', ['club'])).toStrictEqual({ plans, addons: [{ ...seat, count: 2 }, { addon: 'brindle-club' }] });
+  });
+});
+
 describe('who can take the payments', () => {
   const fileWith = (...processors: string[]) =>
     ({ processors: processors.map((id) => ({ id, label: id, currency: 'EUR' })) }) as unknown as Parameters<typeof paymentsFor>[0];

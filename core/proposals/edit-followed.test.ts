@@ -86,7 +86,9 @@ describe('a candidate that follows', () => {
       follows('A', 'oakum'),
       { candidate: 'B', offer: 'tidewrack', seen: { on: '2026-11-26', made: 'Tidewrack Small', total: '120.00' } },
     ]);
-    expect(withFollower(benchOf(), small, '2026-11-26').followed).toHaveLength(1);
+    expect(withFollower(benchOf(), small, '2026-11-26').followed).toStrictEqual([
+      { candidate: 'A', offer: 'tidewrack', seen: { on: '2026-11-26', made: 'Tidewrack Small', total: '120.00' } },
+    ]);
   });
 });
 
@@ -149,6 +151,14 @@ describe('the candidate of a proposal', () => {
     expect(of({ with: 'oakum' })).toBeNull();
     expect(of({ with: 'oakum' }, both)).toEqual({ id: 'A', follows: 'follows' });
     expect(of({}, both)).toBeNull();
+  });
+
+  it('is found among others, and by one of the plans of a pair', () => {
+    const candidates = [candidate('B', 'oakum-quick'), candidate('A', 'oakum-quick')];
+    const found = (more: object, proposed: typeof small) =>
+      candidateOf(benchOf({ candidates, followed: [follows('A', 'tidewrack', more)] }), proposed);
+    expect(found({}, small)).toEqual({ id: 'A', follows: 'follows' });
+    expect(found({ with: 'oakum', plan: 'oakum-shared' }, both)).toEqual({ id: 'A', follows: 'follows' });
   });
 
   it('keeps to its plan where it is to', () => {

@@ -75,4 +75,22 @@ describe('a renewal price that is not known', () => {
     ]);
     expect(tidewrack(workbenchOf([{ id: 'm', months: 1, price: '5' }]))?.renewals).toEqual([]);
   });
+
+  it('of several plans of a later vendor stands with the one first that may cost least', () => {
+    const sheet = typedSheet('Tidewrack', { Seed: '1/mo', Plus: '2/mo' });
+    if (sheet.kind !== 'offer') throw new Error('an offer is wanted');
+    const dearer = { ...open, intro: { price: '6', periods: 3 } } satisfies Term;
+    const plans = sheet.offer.plans.map((plan, index) => ({ ...plan, terms: [index === 0 ? dearer : open] }));
+    const sheets = [typedSheet('Oakum', { Quick: '2/mo' }), { ...sheet, offer: { ...sheet.offer, plans } }];
+    const workbench = {
+      decision: smallDecision(),
+      sheets: sheets.map((one, index) => ({ id: `s${index}`, revision: 1, sheet: one })),
+    };
+    const [oakum, found] = decisionProposals(workbench).vendors;
+    expect(oakum?.renewals).toEqual([]);
+    expect(found?.renewals.map(({ plan, atLeast }) => [plan, atLeast])).toEqual([
+      ['tidewrack-plus', '9.00'],
+      ['tidewrack-seed', '18.00'],
+    ]);
+  });
 });

@@ -53,6 +53,13 @@ describe('what is to find out', () => {
     ]);
   });
 
+  it('stands in the order of the sheets where nothing matters more', () => {
+    const order = asked(kites({ a: {}, b: {} }, { needs: musts('stock', 'books') })).map(
+      ([where, need]) => `${where?.slice(0, 1)} ${need}`,
+    );
+    expect(order).toEqual(['a stock', 'a books', 'b stock', 'b books']);
+  });
+
   it('changes nothing where another must is not met, or it would be dearer all the same', () => {
     expect(asked(kites({ a: { books: false }, b: { stock: true, books: true } }, { needs: musts('stock', 'books') }))).toEqual([
       ['a s0 pa Alder Plan', 'stock', 'none'],
