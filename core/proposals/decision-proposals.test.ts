@@ -298,7 +298,7 @@ describe('what a candidate is to be made of', () => {
     const sheets = [sheet.kind === 'offer' ? { ...sheet, offer: { ...sheet.offer, addons: free } } : sheet];
     const made = (staff: string, features: string[]) =>
       decisionProposals(
-        workbenchOf(sheets as PriceSheet[], features, {
+        workbenchOf(sheets, features, {
           forecast: { streams: [{ id: 's', label: 's', kind: 'goods', orders: '1', orderValue: '1' }], drivers: { staff } },
         }),
       ).vendors[0]?.proposed?.made;
