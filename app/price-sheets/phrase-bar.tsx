@@ -1,5 +1,5 @@
 import { Button, Input } from 'antd';
-import { useDeferredValue, useId, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useEffectEvent, useId, useMemo, useState } from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { readPage } from '#core/price-phrase/read-page';
 import { columnsOf } from '#core/price-sheet/parts';
@@ -53,6 +53,19 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
     onTakeOver((one) => page.apply(one).sheet);
     setText(page.leftOver.join('\n'));
   };
+  // What was typed last may not be read yet: it is taken over once it is, so that none of it is lost.
+  const [isWanted, setWanted] = useState(false);
+  const isRead = read === text;
+  const take = () => (isRead ? takeOver() : setWanted(true));
+  const takeWanted = useEffectEvent(() => {
+    setWanted(false);
+    takeOver();
+  });
+  useEffect(() => {
+    if (!isWanted || !isRead) return;
+    const frame = requestAnimationFrame(() => takeWanted());
+    return () => cancelAnimationFrame(frame);
+  }, [isWanted, isRead]);
   return (
     <section className="phrase-bar" aria-label="Type it as the page says it">
       <div className="phrase-line">
@@ -78,9 +91,9 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
           }}
           onKeyDown={(event) => {
             if (page.press(event)) return;
-            if (event.key === 'Enter' && !event.shiftKey && (page.isReady || text.trim() === '')) {
+            if (event.key === 'Enter' && !event.shiftKey && (page.isReady || !isRead || text.trim() === '')) {
               event.preventDefault();
-              takeOver();
+              take();
             }
           }}
         />
@@ -104,7 +117,7 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
             typed; Shift + Enter begins a line, “Basic:” a plan; “Seats: 2 | 5” states one thing of every plan.
           </p>
         ) : (
-          <PageReading page={page} sheet={sheet} today={today} onTakeOver={takeOver} />
+          <PageReading page={page} sheet={sheet} today={today} onTakeOver={take} />
         )}
         {text.split('\n').length >= LEAST_LINES && (
           <Button
