@@ -171,6 +171,11 @@ test('what if asks about the version that is shown; a scenario is undone, and st
   await expect(page.getByRole('row', { name: /^Orders, all streams −17\.5 %/ })).toBeVisible();
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(page.getByRole('heading', { name: 'No scenario is kept yet' })).toBeVisible();
+  // Two examples stand there worked out; one click keeps one.
+  await expect(page.getByRole('row', { name: /A fifth fewer orders/ })).toContainText('5,886');
+  await page.getByRole('button', { name: 'Keep “A fifth fewer orders”' }).click();
+  await expect(page.getByRole('link', { name: 'Scenarios (1)' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /A fifth more orders/ })).toHaveCount(0);
 });
 
 test('another way of paying is put into the line-up from where it is weighed', async ({ page, demo }) => {

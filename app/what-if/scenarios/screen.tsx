@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { withoutScenario, withScenario, withScenarioTakenOver, type ScenarioOutcome } from '#core/what-if/scenarios';
 import type { Scenario } from '#core/decision/what-if-schema';
+import { allOrdersKey } from '#core/what-if/assumption';
 import { keyParts } from '#core/what-if/changes';
 import { DataTable } from '../../components/data-table';
 import { CandidateTag } from '../../components/candidate-tag';
@@ -11,7 +12,7 @@ import { NumberField } from '../../components/number-field';
 import { TextField } from '../../components/text-field';
 import { useWriter } from '../../locale/locale';
 import { useAskedDecision, Working } from '../asked-decision';
-import { AS_IT_IS, scenariosSentence } from './words';
+import { AS_IT_IS, exampleScenarios, scenariosSentence } from './words';
 import { changeWords, rangeUnit } from '../assumption-words';
 import { KeepLevel } from '../keep-level';
 import { useAssumptions } from '../use-assumptions';
@@ -30,13 +31,15 @@ export default function Scenarios() {
   const edits = useEdits();
   const write = useWriter();
   const scenarios = state.workbench.decision.whatIf?.scenarios ?? NONE;
-  const all = useMemo(() => [AS_IT_IS, ...scenarios], [scenarios]);
+  const orders = allOrdersKey(file);
+  const examples = useMemo(() => (scenarios.length === 0 && orders !== null ? exampleScenarios(orders) : NONE), [scenarios, orders]);
+  const all = useMemo(() => [AS_IT_IS, ...scenarios, ...examples], [scenarios, examples]);
   const question = useMemo(() => (file.candidates.length > 0 ? { kind: 'scenarios' as const, scenarios: all } : null), [all, file]);
   const { answer: outcomes, ...working } = useWhatIf<'scenarios'>(file, question);
   const [open, setOpen] = useState<string | null>(null);
   const opened = scenarios.find(({ id }) => id === open);
-  const add = () => {
-    const scenario: Scenario = { id: newId(), name: `Scenario ${scenarios.length + 1}`, changes: [] };
+  const add = (changes: Scenario['changes'] = [], name = `Scenario ${scenarios.length + 1}`) => {
+    const scenario: Scenario = { id: newId(), name, changes };
     edits.decision(`whatIf.scenarios.${scenario.id}`, 'a scenario', (one) => withScenario(one, scenario));
     setOpen(scenario.id);
   };
@@ -55,7 +58,10 @@ export default function Scenarios() {
         ) : (
           <p className="says">{scenariosSentence(outcomes ?? [], scenarios, nameOf, compared)}</p>
         )}
-        {scenarios.length > 0 && (
+        {examples.length > 0 && outcomes && (
+          <p className="says">{scenariosSentence(outcomes, examples, nameOf, compared)} Two examples, to keep or to leave:</p>
+        )}
+        {all.length > 1 && (
           <DataTable
             className="scenarios"
             rows={all.map((scenario) => ({ scenario, outcome: outcomes?.find(({ id }) => id === scenario.id) }))}
@@ -68,6 +74,7 @@ export default function Scenarios() {
                 cell: ({ scenario }) => (
                   <ScenarioName
                     scenario={scenario}
+                    onKeep={examples.includes(scenario) ? () => add(scenario.changes, scenario.name) : null}
                     isOpen={scenario.id === open}
                     onOpen={() => setOpen(scenario.id === open || scenario === AS_IT_IS ? null : scenario.id)}
                   />
@@ -88,7 +95,7 @@ export default function Scenarios() {
         )}
         {scale !== 1 && <KeepLevel scale={scale} suggestion={`Sales of ${write.whole(tried.average.sales)} a month, as tried`} />}
         <p className="add-row">
-          <Button onClick={add}>Begin a scenario</Button>
+          <Button onClick={() => add()}>Begin a scenario</Button>
         </p>
         <Working {...working} />
       </main>
@@ -111,7 +118,15 @@ export default function Scenarios() {
   );
 }
 
-function ScenarioName({ scenario, isOpen, onOpen }: { scenario: Scenario; isOpen: boolean; onOpen(): void }) {
+interface ScenarioNameProps {
+  scenario: Scenario;
+  isOpen: boolean;
+  /** Keeps it, where it is an example only. */
+  onKeep: (() => void) | null;
+  onOpen(): void;
+}
+
+function ScenarioName({ scenario, isOpen, onKeep, onOpen }: ScenarioNameProps) {
   const { find } = useAssumptions();
   const write = useWriter();
   const off = scenario.offersOff?.length ?? 0;
@@ -124,7 +139,7 @@ function ScenarioName({ scenario, isOpen, onOpen }: { scenario: Scenario; isOpen
   ];
   return (
     <>
-      {scenario === AS_IT_IS ? (
+      {scenario === AS_IT_IS || onKeep ? (
         <b>{scenario.name}</b>
       ) : (
         <button type="button" className="candidate-line" aria-expanded={isOpen} onClick={onOpen}>
@@ -132,6 +147,11 @@ function ScenarioName({ scenario, isOpen, onOpen }: { scenario: Scenario; isOpen
         </button>
       )}
       {words.length > 0 && <small className="block">{words.join('; ')}</small>}
+      {onKeep && (
+        <Button type="link" size="small" aria-label={`Keep “${scenario.name}”`} onClick={onKeep}>
+          Keep it
+        </Button>
+      )}
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { kiteDecision } from '#core/tests/kite-decision';
 import { scenarioOutcome } from '#core/what-if/scenarios';
-import { AS_IT_IS, scenariosSentence } from './words';
+import { AS_IT_IS, exampleScenarios, scenariosSentence } from './words';
 
 const nameOf = (id: string | null) => (id === null ? 'nobody' : ({ A: 'Alder', B: 'Birch' }[id] ?? id));
 
@@ -18,4 +18,9 @@ describe('scenarios, in a sentence', () => {
     const outcomes = [AS_IT_IS, good].map((one) => scenarioOutcome(kiteDecision(), one));
     expect(scenariosSentence(outcomes, [good], nameOf)).toBe('Birch costs least in every scenario.');
   });
+});
+
+it('the examples are a fifth fewer and a fifth more of all orders', () => {
+  const sales = exampleScenarios('orders:kites').map((one) => scenarioOutcome(kiteDecision(), one).average.sales);
+  expect(sales).toEqual(['800.00', '1200.00']);
 });

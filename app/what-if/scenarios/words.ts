@@ -5,6 +5,18 @@ import { COMPARED_WORDS, type ComparedWords } from '../../locale/compared-words'
 /** What is expected, as a scenario to compare others with. */
 export const AS_IT_IS: Scenario = { id: 'as-it-is', name: 'As it is', changes: [] };
 
+/**
+ * What is shown as long as nobody has kept anything: how a bad and a good year would come out.
+ *
+ * @param orders - the assumption that all orders are changed by
+ */
+export function exampleScenarios(orders: string): Scenario[] {
+  return [
+    { id: 'a-fifth-fewer', name: 'A fifth fewer orders', changes: [{ key: orders, value: '-20' }] },
+    { id: 'a-fifth-more', name: 'A fifth more orders', changes: [{ key: orders, value: '20' }] },
+  ];
+}
+
 export function scenariosSentence(
   outcomes: readonly ScenarioOutcome[],
   scenarios: readonly Scenario[],
