@@ -47,6 +47,21 @@ describe('odd pages', () => {
     }
   });
 
+  it('ask where how a price is billed does not fit the time that it is for', () => {
+    const { plans, asked } = readPricePage(
+      'Host\n\nShared\n3.80/mo for the first 5 months, then 8/mo, billed yearly\n10 sites\n20 GB storage',
+    );
+    expect(plans[0]?.facts.map(({ statement }) => statement.kind)).toEqual(['limit', 'limit']);
+    expect(asked).toMatchObject([{ question: 'Is the lower price paid month by month, or for 5 months ahead?', plans: ['Shared'] }]);
+  });
+
+  it('take no price from below nothing, with a sign or without', () => {
+    for (const price of ['-19/mo', '€-19/month']) {
+      const { plans } = readPricePage(`Shop\n\nSolo\n${price}\n2 users\n\nDuo\n29/mo\n9 sites\n4 users`);
+      expect(plans.find(({ name }) => name === 'Solo')?.facts.some(({ statement }) => statement.kind === 'term') ?? false).toBe(false);
+    }
+  });
+
   it('of a few lines are about the one plan that they name', () => {
     expect(kinds('Brackenlearn\n\nSolo\n19/mo\nCard fee 2.9% + 0.30')).toEqual([['Solo', ['term', 'charge']]]);
     expect(kinds('Solo\n19/mo')).toEqual([['Solo', ['term']]]);

@@ -74,7 +74,7 @@ export function plainText(text: string, format: FigureFormat): string {
   const priced = hasSigns
     ? withMoney
     : withMoney.replace(
-        /(?<![¤\d.%])\b(\d+(?:\.\d+)?)(?=\s?(?:\/|per |an? )\s?(?:mo|month|yr|year|m|y)\b|\s(?:billed|paid|once|one-time|for life|for good)\b)|(?<=\b(?:then|plus|for) )(\d+\.\d{1,4})(?= each\b)/g,
+        /(?<![¤\d.%]|(?:^|\s)-)\b(\d+(?:\.\d+)?)(?=\s?(?:\/|per |an? )\s?(?:mo|month|yr|year|m|y)\b|\s(?:billed|paid|once|one-time|for life|for good)\b)|(?<=\b(?:then|plus|for) )(\d+\.\d{1,4})(?= each\b)/g,
         (amount) => money(amount),
       );
   return priced

@@ -26,9 +26,7 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
       builder.putAside(line.line, 'the price by the hour; a whole month is priced beside it');
       continue;
     }
-    const stated = wholeTerm(line);
-    if (stated) {
-      builder.state(plan, stated, line.line);
+    if (readWholeTerm(line, plan, builder)) {
       hasPrice = true;
       continue;
     }
@@ -50,16 +48,36 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   builder.price(plan, pricePieces(priceLines));
 }
 
+const FIRST_THEN = /\bfirst\b.*\bthen\b/i;
+const SAYS_HOW_PAID = /\b(?:billed|paid) (?:monthly|yearly|annually|every|by)\b/i;
+
 /**
  * "136.80 for the first 36 months, then 298.80 every 3 years": a line that says by itself what is paid first, and what
- * then and how long for; null where it leaves any of that to be put together with others.
+ * then and how long for. Where it says how it is billed and that does not fit, it is asked.
+ *
+ * @returns false where any of that is to be put together with other lines
  */
-function wholeTerm({ text }: PlainLine): Statement | null {
-  if (!/\bfirst\b.*\bthen\b/i.test(text)) return null;
-  const clauses = readPhrase(text);
-  const [clause] = clauses;
-  const [statement, ...others] = clause?.kind === 'read' ? clause.statements : [];
-  if (clauses.length !== 1 || others.length > 0 || statement?.kind !== 'term') return null;
+function readWholeTerm({ text, line }: PlainLine, plan: PlanBeingRead, builder: ReadingBuilder): boolean {
+  if (!FIRST_THEN.test(text)) return false;
+  const [clause, ...others] = readPhrase(text);
+  if (!clause || others.length > 0) return false;
+  if (clause.kind === 'asked' && SAYS_HOW_PAID.test(text)) {
+    const options = clause.options.map(({ label, statements }) => ({
+      label,
+      statements: statements.map((statement) => ({ plan: plan.name, statement: inPageCurrency(statement) })),
+    }));
+    builder.ask(clause.question, [line], [plan.name], options);
+    return true;
+  }
+  const [statement, ...more] = clause.kind === 'read' ? clause.statements : [];
+  if (statement?.kind !== 'term' || more.length > 0) return false;
+  builder.state(plan, inPageCurrency(statement), line);
+  return true;
+}
+
+/** A page's prices are all in the page's currency, which is settled for all of it. */
+function inPageCurrency(statement: Statement): Statement {
+  if (statement.kind !== 'term') return statement;
   const { currency: _ofThePage, ...term } = statement;
   return term;
 }
