@@ -65,8 +65,13 @@ export function existsWithin({ from, until }: Dates, { start, months }: { readon
 
 /** Whether some amount of a charge is not known: then it gives no line and no limit (decision file §5, Ledger). */
 export function isChargeNotKnown(charge: Charge): boolean {
-  return hasNotKnown(charge);
+  const found = notKnown.get(charge) ?? hasNotKnown(charge);
+  notKnown.set(charge, found);
+  return found;
 }
+
+/** Every candidate that has a charge asks for it. */
+const notKnown = new WeakMap<Charge, boolean>();
 
 /** `null` stands for what is not known, but for the end of the last band. */
 function hasNotKnown(value: unknown): boolean {
