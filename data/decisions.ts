@@ -88,35 +88,41 @@ export async function addDecision(transaction: Transaction<Database>, id: string
  * @returns undefined if there is no such decision
  */
 export async function saveChange(db: Kysely<Database>, id: string, change: Change, at: string): Promise<SaveOutcome | undefined> {
-  return db.transaction().execute(async (transaction) => {
-    const current = await currentRevision(transaction, id);
-    if (!current) return undefined;
-    const staleSheets = await changedElsewhere(transaction, change.sheets);
-    if (current.revision !== change.revision || staleSheets.length > 0)
-      return { ok: false, current: await savedWorkbench(transaction, current), staleSheets };
-    const sheets: StoredDecision['sheets'] = [];
-    for (const { id: sheet, revision, changed } of change.sheets)
-      sheets.push({ sheet, revision: changed ? await addSheetRevision(transaction, sheet, changed, at) : revision });
-    const goesOn =
-      current.changeKey === change.key &&
-      current.undoTo !== null &&
-      Date.parse(at) - Date.parse(current.savedAt) < ONE_STRETCH_OF_TYPING_MS;
-    const document = {
-      ...withFixedVerdicts(change.decision, readDocument(current.document), current.revision + 1, sheets),
-      sheets,
-    };
-    const row = await addRevision(transaction, document, {
-      decisionId: id,
-      revision: current.revision + 1,
-      savedAt: at,
-      changeKey: change.key,
-      undoTo: goesOn ? current.undoTo : current.revision,
-      undoLabel: change.label,
-      redoTo: null,
-      redoLabel: null,
-    });
-    return { ok: true, saved: await savedWorkbench(transaction, row) };
+  return db.transaction().execute((transaction) => addChange(transaction, id, change, at));
+}
+
+/** Saves a change as a part of something larger; see {@link saveChange}. */
+export async function addChange(
+  transaction: Transaction<Database>,
+  id: string,
+  change: Change,
+  at: string,
+): Promise<SaveOutcome | undefined> {
+  const current = await currentRevision(transaction, id);
+  if (!current) return undefined;
+  const staleSheets = await changedElsewhere(transaction, change.sheets);
+  if (current.revision !== change.revision || staleSheets.length > 0)
+    return { ok: false, current: await savedWorkbench(transaction, current), staleSheets };
+  const sheets: StoredDecision['sheets'] = [];
+  for (const { id: sheet, revision, changed } of change.sheets)
+    sheets.push({ sheet, revision: changed ? await addSheetRevision(transaction, sheet, changed, at) : revision });
+  const goesOn =
+    current.changeKey === change.key && current.undoTo !== null && Date.parse(at) - Date.parse(current.savedAt) < ONE_STRETCH_OF_TYPING_MS;
+  const document = {
+    ...withFixedVerdicts(change.decision, readDocument(current.document), current.revision + 1, sheets),
+    sheets,
+  };
+  const row = await addRevision(transaction, document, {
+    decisionId: id,
+    revision: current.revision + 1,
+    savedAt: at,
+    changeKey: change.key,
+    undoTo: goesOn ? current.undoTo : current.revision,
+    undoLabel: change.label,
+    redoTo: null,
+    redoLabel: null,
   });
+  return { ok: true, saved: await savedWorkbench(transaction, row) };
 }
 
 /**

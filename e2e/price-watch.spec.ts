@@ -43,7 +43,11 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   await expect(page.getByText(/^saved \d/)).toBeVisible();
 
   await page.goto(`${demo.address}watch`);
-  await expect(page.getByText('4 pages can be looked at again.')).toBeVisible();
+  await expect(page.getByText('5 pages can be looked at again.')).toBeVisible();
+  // A change of the club's vendor waits from the start.
+  const pellmere = page.getByRole('region', { name: 'Pellmere' });
+  await expect(pellmere.getByRole('row', { name: /Start, paid by the month/ })).toContainText('11 by the month');
+  await pellmere.getByRole('button', { name: 'Leave as it is on the sheet' }).click();
   await page.getByRole('button', { name: 'Look at all pages again' }).click();
   await expect(page.getByText('Nothing has changed on the pages that were looked at.')).toBeVisible();
 

@@ -39,7 +39,7 @@ test('the map names the fields; a point is looked at exactly, kept as a scenario
   await expect(margin.getByRole('status')).toContainText('“A very bad year” is kept');
 
   await page.getByRole('link', { name: 'Scenarios (1)' }).click();
-  await expect(page.locator('.says')).toHaveText('Wharfside Trade costs least as it is; not in “A very bad year”.');
+  await expect(page.locator('.says')).toHaveText('Wharfside Trade costs least as it is, but not in “A very bad year”.');
   await page.getByRole('button', { name: 'A very bad year' }).click();
   const form = page.getByRole('complementary', { name: 'The scenario' });
   await form.getByLabel('Orders, all streams').fill('-40');
@@ -116,8 +116,11 @@ test('paying ahead, offers off and a bigger investment each say what they come t
   await expect(page.getByRole('complementary', { name: 'With the offers chosen' })).toContainText('210 less than Marlpit Grow');
 
   await page.getByRole('link', { name: 'Bigger investment' }).click();
-  await page.getByRole('button', { name: 'Work it out' }).click();
+  // An example stands there until something is typed.
+  await expect(page.getByText('Type what you were offered at the right.')).toBeVisible();
+  await expect(page.locator('.says')).toHaveText(/^It pays if it brings [\d.]+ % more online orders\./);
   await page.getByLabel('Designer or build, once').fill('2400');
+  await expect(page.getByText('Type what you were offered at the right.')).toBeHidden();
   await expect(page.locator('.says')).toHaveText(
     /^It pays if it brings [\d.]+ % more online orders\. At the 10 % that you expect it leaves you [\d,]+ more over 24 months, and has paid for itself in \w+ 202[78]\.$/,
   );

@@ -24,6 +24,7 @@ const folder = mkdtempSync(join(tmpdir(), 'venalis-bench-'));
 process.env.NODE_ENV = 'production';
 process.env.VENALIS_DATA = folder;
 process.env.VENALIS_DEMO = join(root, 'demo');
+process.env.VENALIS_DEMO_DAY = '2026-11-28';
 const { serve } = await import('./serve.mjs');
 const { address, close } = await serve(0);
 const decision = `${address}decisions/larkfell-kites`;

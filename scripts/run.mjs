@@ -1,7 +1,16 @@
 // npm run demo, npm start: everything from installing to serving.
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
+
+/** The day on which the demo was loaded, noted beside its data. */
+function demoDay(folder) {
+  const note = join(folder, 'demo-day');
+  mkdirSync(folder, { recursive: true });
+  if (!existsSync(note)) writeFileSync(note, new Date().toISOString().slice(0, 10));
+  return readFileSync(note, 'utf8').trim();
+}
 
 const isDemo = process.argv[2] === 'demo';
 ensureInstalled();
@@ -9,8 +18,9 @@ ensureBuilt();
 process.env.NODE_ENV = 'production';
 process.env.VENALIS_DATA = isDemo ? join(root, '.demo') : (process.env.VENALIS_DATA ?? join(homedir(), '.venalis'));
 if (isDemo) process.env.VENALIS_DEMO = join(root, 'demo');
-// The demo has an outside world of its own to look at.
+// The demo has an outside world of its own to look at; dates of both are told from the day on which it was loaded.
 if (isDemo) {
+  process.env.VENALIS_DEMO_DAY ??= demoDay(process.env.VENALIS_DATA);
   const { startWorld } = await import('./world.mjs');
   const { address: world } = await startWorld(4180);
   process.env.VENALIS_WORLD = world;

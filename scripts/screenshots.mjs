@@ -46,6 +46,7 @@ const folder = mkdtempSync(join(tmpdir(), 'venalis-pictures-'));
 process.env.NODE_ENV = 'production';
 process.env.VENALIS_DATA = folder;
 process.env.VENALIS_DEMO = join(root, 'demo');
+process.env.VENALIS_DEMO_DAY = '2026-11-28';
 const { startWorld } = await import('./world.mjs');
 const world = await startWorld(0);
 process.env.VENALIS_WORLD = world.address;

@@ -14,7 +14,7 @@ const PORTS_TRIED = 50;
 export async function startWorld(port) {
   ensureNodeBuilt();
   const { worldServer } = await import(pathToFileURL(join(root, 'build/node/world.js')).href);
-  const server = await listen(worldServer, port, PORTS_TRIED);
+  const server = await listen(() => worldServer(process.env.VENALIS_DEMO_DAY), port, PORTS_TRIED);
   return {
     address: `http://127.0.0.1:${server.address().port}`,
     close() {

@@ -84,6 +84,18 @@ export const CATALOGUE: Readonly<Record<string, { readonly first: PublishedPage;
     },
     changes: [{ on: '2027-01-01', change: withoutOffers }],
   },
+  pellmere: {
+    // The small plan became dearer after the sheet was written.
+    first: {
+      vendor: 'Pellmere',
+      currency: 'EUR',
+      plans: [
+        plan('Start', [monthly('11'), yearly('108')], { 'Card fee': '2.5% + 0.25', 'Sales fee': '5%' }),
+        plan('Full', [monthly('49'), yearly('540')], { 'Card fee': '2.5% + 0.25', 'Sales fee': '0.5%' }),
+      ],
+    },
+    changes: [],
+  },
   brindle: {
     first: { vendor: 'Brindle', currency: 'EUR', plans: [plan('Shop', [yearly('408')], { 'Card fee': '2.7% + 0.30' })] },
     changes: [

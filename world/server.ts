@@ -1,10 +1,14 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import * as z from 'zod';
+import { movedDates } from '../core/calendar/moved-dates';
 import { pageOn, ratesOn } from './catalogue';
 import { type Fault, FAULTS, frontPage, pricingPage, ratesFile } from './pages';
 
-/** The day on which the made-up world begins. */
+/** The day on which the made-up world begins, as it is written down. */
 export const FIRST_DAY = '2026-11-25';
+
+/** The day on which it was written; the demo was written on the same. */
+const WRITTEN_ON = '2026-11-28';
 
 const MOST_FORM_BYTES = 2_000;
 const day = z.iso.date('use a day such as 2027-01-15');
@@ -12,7 +16,10 @@ const clockSchema = z.union([z.object({ to: day }), z.object({ days: z.coerce.nu
 const faultSchema = z.object({ path: z.string().max(100), fault: z.enum(FAULTS) });
 
 interface World {
+  /** As it is written down; what is sent and asked for is moved to the day of the demo. */
   today: string;
+  readonly moved: (text: string) => string;
+  readonly movedBack: (text: string) => string;
   faults: Record<string, Fault>;
 }
 
@@ -20,9 +27,16 @@ interface World {
  * A small stand-in for the outside: vendors' pricing pages (`/vendors/NAME`) and daily exchange rates
  * (`/rates/daily.xml`) that change with a clock of its own. `POST /clock` with `to=DAY` or `days=N` moves it; `POST
  * /faults` with `path` and `fault` makes a page be away, slow, half-written or hostile.
+ *
+ * @param demoDay - `YYYY-MM-DD`, on which the demo was loaded: all dates are moved to it as the demo's are
  */
-export function worldServer(): Server {
-  const world: World = { today: FIRST_DAY, faults: {} };
+export function worldServer(demoDay: string = WRITTEN_ON): Server {
+  const world: World = {
+    today: FIRST_DAY,
+    faults: {},
+    moved: (text) => movedDates(text, WRITTEN_ON, demoDay),
+    movedBack: (text) => movedDates(text, demoDay, WRITTEN_ON),
+  };
   return createServer((request, response) => {
     answer(world, request, response).catch(() => plain(response, 500, 'something went wrong'));
   });
@@ -31,10 +45,10 @@ export function worldServer(): Server {
 async function answer(world: World, request: IncomingMessage, response: ServerResponse): Promise<void> {
   const path = new URL(request.url ?? '/', 'http://world.invalid').pathname;
   if (request.method === 'POST') return change(world, path, await formOf(request), response);
-  if (path === '/') return send(response, 'text/html; charset=utf-8', frontPage(world.today, world.faults));
+  if (path === '/') return send(response, 'text/html; charset=utf-8', world.moved(frontPage(world.today, world.faults)));
   const content = contentOf(path, world.today);
   if (!content) return plain(response, 404, 'there is nothing here');
-  behave(world.faults[path] ?? 'none', path, content, response);
+  behave(world.faults[path] ?? 'none', path, { ...content, text: world.moved(content.text) }, response);
 }
 
 interface Content {
@@ -91,7 +105,7 @@ function change(world: World, path: string, form: Record<string, string>, respon
     if (!asked.success) return plain(response, 400, 'use to=DAY or days=N');
     world.today =
       'to' in asked.data
-        ? asked.data.to
+        ? world.movedBack(asked.data.to)
         : new Date(Date.parse(`${world.today}T00:00:00Z`) + asked.data.days * 86_400_000).toISOString().slice(0, 10);
     return back(response);
   }

@@ -1,5 +1,6 @@
 import type { AgainstForecast, MonthAgainst } from '#core/afterwards/against-forecast';
 import type { MoveAdvice } from '#core/afterwards/move-now';
+import type { Actuals } from '#core/decision/actuals-schema';
 import type { Writer } from '../locale/writer';
 
 const REASONS: ReadonlyArray<readonly [keyof MonthAgainst['why'], more: string, less: string]> = [
@@ -29,6 +30,20 @@ export function soFarSentence({ months, difference, expected, why }: AgainstFore
   const over = `Over ${counted} ${counted === 1 ? 'month' : 'months'}`;
   if (Math.abs(Number(difference)) < 0.005) return `${over} it cost what was expected, ${write.whole(expected)}.`;
   return `${over} it cost ${write.whole(difference.replace('-', ''))} ${Number(difference) > 0 ? 'more' : 'less'} than the ${write.whole(expected)} expected: ${reasonsWords(why, write).join(', ')}.`;
+}
+
+/**
+ * "Enter what months really brought and cost. For example: 97 orders in January 2027 instead of 121 would have cost 31
+ * less, because you had fewer orders."
+ */
+export function exampleSentence(example: Actuals, against: AgainstForecast | null, write: Writer): string {
+  const ask = 'Enter what each month really brought and cost: here stands where it differs from what you expected, and why.';
+  const [month, real] = Object.entries(example)[0] ?? [];
+  const found = against?.months.find((one) => one.month === month);
+  if (month === undefined || real?.orders === undefined || !found || found.difference === null) return ask;
+  const less = write.whole(found.difference.replace('-', ''));
+  const cost = Number(found.difference) > 0 ? `${less} more` : `${less} less`;
+  return `${ask} For example, ${write.number(real.orders, 0)} orders in ${write.month(month)} instead of ${write.number(found.expected.orders, 0)} would have cost you ${cost} in fees.`;
 }
 
 /** "Orders go at 83 % of the forecast. Stay with Marlpit Grow." */

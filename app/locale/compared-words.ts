@@ -13,6 +13,8 @@ export interface ComparedWords {
   readonly isBetter: string;
   readonly isAlwaysBetter: string;
   readonly wouldBeBetter: string;
+  /** By how much, written out. */
+  wouldBeBy(amount: string): string;
   /** "Quillmoor would now cost least" */
   readonly wouldNowBeBetter: string;
   readonly mayBeBetter: string;
@@ -35,6 +37,7 @@ export const COMPARED_WORDS: Readonly<Record<ComparedBy, ComparedWords>> = {
     isBetter: 'is cheaper',
     isAlwaysBetter: 'is always cheaper',
     wouldBeBetter: 'would cost less',
+    wouldBeBy: (amount) => `would cost ${amount} less`,
     wouldNowBeBetter: 'would now cost least',
     mayBeBetter: 'may cost less',
     by: 'less',
@@ -51,6 +54,7 @@ export const COMPARED_WORDS: Readonly<Record<ComparedBy, ComparedWords>> = {
     isBetter: 'leaves you more',
     isAlwaysBetter: 'always leaves you more',
     wouldBeBetter: 'would leave you more',
+    wouldBeBy: (amount) => `would leave you ${amount} more`,
     wouldNowBeBetter: 'would now leave you most',
     mayBeBetter: 'may leave you more',
     by: 'more',

@@ -2,13 +2,14 @@ import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
 import { addMonths, monthsBetween, monthsFrom } from '#core/calendar/month';
+import { exampleMonth } from '#core/afterwards/example-month';
 import type { ActualsReading } from '#core/afterwards/read-actuals';
 import type { Actuals } from '#core/decision/actuals-schema';
 import { usedIn } from '#core/dates/dates-that-matter';
 import { USUAL_MOVING } from '#core/route/moving-costs';
 import { ActualsChart } from '../afterwards/actuals-chart';
 import { ActualsTable } from '../afterwards/actuals-table';
-import { adviceSentence, soFarSentence } from '../afterwards/afterwards-words';
+import { adviceSentence, exampleSentence, soFarSentence } from '../afterwards/afterwards-words';
 import { useWriter } from '../locale/locale';
 import { partsWords } from '../verdict/verdict-words';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
@@ -47,7 +48,12 @@ function HowItTurnedOut({ today }: { today: string }) {
   const verdict = verdicts?.at(-1);
   const used = useMemo(() => usedIn(verdict, priced.priced), [verdict, priced]);
   const moving = whatIf?.moving ?? USUAL_MOVING;
-  const question = useMemo(() => ({ kind: 'afterwards' as const, used, actuals, moving }), [used, actuals, moving]);
+  const isExample = Object.keys(actuals).length === 0;
+  const example = useMemo(() => (isExample ? exampleMonth(priced.priced) : NONE), [isExample, priced]);
+  const question = useMemo(
+    () => ({ kind: 'afterwards' as const, used, actuals: isExample ? example : actuals, moving }),
+    [used, actuals, isExample, example, moving],
+  );
   const { answer, ...working } = useWhatIf<'afterwards'>(file, question);
   const [isAll, setAll] = useState(false);
   const known = Math.max(
@@ -65,14 +71,15 @@ function HowItTurnedOut({ today }: { today: string }) {
   return (
     <>
       <main className="work afterwards" aria-label="Afterwards" aria-busy={working.isBusy}>
-        {answer && <p className="says">{soFarSentence(answer.against, write)}</p>}
-        {answer?.advice && (
+        {isExample && <p className="says">{exampleSentence(example, answer?.against ?? null, write)}</p>}
+        {!isExample && answer && <p className="says">{soFarSentence(answer.against, write)}</p>}
+        {!isExample && answer?.advice && (
           <p className={`stands ${answer.advice.move ? 'is-shaken' : ''}`}>{adviceSentence(answer.advice, nameOf, write)}</p>
         )}
         <ActualsTable
           months={monthsFrom(file.start, shown)}
           actuals={actuals}
-          against={answer?.against.months ?? []}
+          against={isExample ? [] : (answer?.against.months ?? [])}
           currency={file.currency}
         />
         {shown < file.months && (
@@ -82,7 +89,7 @@ function HowItTurnedOut({ today }: { today: string }) {
             </Button>
           </p>
         )}
-        {answer && <ActualsChart months={answer.against.months} />}
+        {!isExample && answer && <ActualsChart months={answer.against.months} />}
         <Working {...working} />
       </main>
       <aside className="margin" aria-label="Where the figures come from">

@@ -4,6 +4,7 @@ import { moveAddresses, setWatchedAddress, watchedSheets } from '#data/price-wat
 import type { Database } from '#data/schema';
 import { keepSetting, readSetting } from '#data/settings';
 import { listSheets } from '#data/sheets';
+import { lookAtPages } from './look-again.server';
 
 /** Pages of the made-up outside world, by the name of the vendor on the demo's price sheets. */
 const PAGES: Readonly<Record<string, string>> = {
@@ -11,7 +12,10 @@ const PAGES: Readonly<Record<string, string>> = {
   'Tidewrack Stores': 'tidewrack',
   'Brindle Sites': 'brindle',
   Wharfside: 'wharfside',
+  Pellmere: 'pellmere',
 };
+
+const LOOKED_AT = 'pellmere';
 
 /**
  * Has the demo look at the made-up outside world: addresses of its pages, its rates, and leave to look at that host. On
@@ -35,7 +39,10 @@ export async function watchWorld(db: Kysely<Database>, world: string): Promise<v
   if ((await watchedSheets(db)).length > 0) return;
   for (const { id, sheet } of await listSheets(db)) {
     const page = PAGES[sheetLabel(sheet)];
-    if (page) await setWatchedAddress(db, id, `${world}/vendors/${page}`);
+    if (!page) continue;
+    await setWatchedAddress(db, id, `${world}/vendors/${page}`);
+    // One was looked at already, so that a change waits to be decided.
+    if (page === LOOKED_AT) await lookAtPages(db, id, () => new Date().toISOString());
   }
   await keepSetting(db, 'ratesAddress', `${world}/rates/daily.xml`);
 }

@@ -4,7 +4,8 @@ import { priceDecision } from '#core/comparison/decision-result';
 import { askedVendors, unansweredOf } from '#core/needs/answers';
 import { trialResult } from '#core/qualities/trial';
 import { listDecisions } from '#data/decision-list';
-import { createDecision, loadWorkbench } from '#data/decisions';
+import type { Workbench } from '#core/decision/workbench';
+import { createDecision, loadWorkbench, loadWorkbenchAt } from '#data/decisions';
 import { openDatabase } from '#data/open-database';
 import { loadDemo } from './demo.server';
 
@@ -44,4 +45,35 @@ it('the demo is never loaded over decisions that are there', async () => {
   await createDecision(db, 'mine', { decision, sheets: [] }, '2026-11-03T09:00:00.000Z');
   await loadDemo(db, folder);
   expect((await listDecisions(db)).map(({ id }) => id)).toEqual(['mine']);
+});
+
+it('holds a decision of some months ago, with the verdict of then and the price of now', async () => {
+  const db = await openDatabase(':memory:');
+  await loadDemo(db, folder);
+  const saved = await loadWorkbench(db, 'larkfell-club');
+  const [verdict] = saved?.workbench.decision.verdicts ?? [];
+  // Begun on Start for a year and moved up, when Full cost 456 a year; at 540 the same way costs 84 more.
+  expect(verdict).toMatchObject({ on: '2026-04-27', kind: 'route', total: '2265.22', madeFrom: { revision: 2 } });
+  expect(verdict?.parts.map(({ label }) => label)).toEqual(['Pellmere Start', 'Pellmere Full']);
+  const before = await loadWorkbenchAt(db, 'larkfell-club', 2);
+  const priceOf = (workbench: Workbench | undefined) => {
+    const sheet = workbench?.sheets.find(({ sheet: { kind } }) => kind === 'offer')?.sheet;
+    return sheet?.kind === 'offer' ? sheet.offer.plans[1]?.terms[1]?.price : undefined;
+  };
+  expect([priceOf(before?.workbench), priceOf(saved?.workbench)]).toEqual(['456', '540']);
+  expect(before?.workbench.decision.actuals).toBeUndefined();
+  expect(Object.keys(saved?.workbench.decision.actuals ?? {})).toHaveLength(6);
+  // The decision that is looked at first was changed last.
+  expect((await listDecisions(db)).map(({ id }) => id)).toEqual(['larkfell-kites', 'larkfell-club']);
+});
+
+it('loaded on another day, all dates of the demo are as far from that day', async () => {
+  const db = await openDatabase(':memory:');
+  await loadDemo(db, folder, '2027-12-01');
+  const kites = await loadWorkbench(db, 'larkfell-kites');
+  expect(kites?.workbench.decision).toMatchObject({ name: 'Where should Larkfell Kites sell from 2028?', start: '2028-02' });
+  const club = await loadWorkbench(db, 'larkfell-club');
+  expect(Object.keys(club?.workbench.decision.actuals ?? {}).at(-1)).toBe('2027-11');
+  expect(club?.workbench.decision.verdicts?.[0]).toMatchObject({ on: '2027-04-30', total: '2265.22' });
+  expect(kites?.workbench.decision.vendors?.['brindle']?.measurements?.[0]?.at).toMatch(/^2027-11-25/);
 });

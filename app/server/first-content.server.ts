@@ -5,10 +5,10 @@ import { watchWorld } from './demo-world.server';
 
 /** What is put into the database at the start, as the environment says: the demo, and its outside world to look at. */
 export function firstContent(
-  { VENALIS_DEMO: demo, VENALIS_WORLD: world }: Readonly<Record<string, string | undefined>> = process.env,
+  { VENALIS_DEMO: demo, VENALIS_DEMO_DAY: day, VENALIS_WORLD: world }: Readonly<Record<string, string | undefined>> = process.env,
 ): (db: Kysely<Database>) => Promise<void> {
   return async (db) => {
-    if (demo) await loadDemo(db, demo);
+    if (demo) await loadDemo(db, demo, day ?? new Date().toISOString().slice(0, 10));
     if (world) await watchWorld(db, world);
   };
 }

@@ -159,11 +159,12 @@ export function sinceSentence(
   if (standing === 'gone') return `${what} cannot be worked out any more: it is no longer compared, or no way exists.`;
   if (isOtherMeasure)
     return `The decision is in another currency, over another time or compared by something else now, so figures are not set against each other.`;
-  const are = verdict.parts.length > 1 ? 'are' : 'is';
+  // Two together are two; a way with its moves is one.
+  const areTwo = verdict.parts.length > 1 && verdict.parts.every(({ segment }) => segment === undefined);
   const change =
     dearer === null || Number(dearer) === 0
-      ? `${what} ${verdict.parts.length > 1 ? 'cost' : 'costs'} the same as then`
-      : `${what} ${are} now ${write.whole(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
+      ? `${what} ${areTwo ? 'cost' : 'costs'} the same as then`
+      : `${what} ${areTwo ? 'are' : 'is'} now ${write.whole(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
   if (standing === 'unusable')
     return `${change}, and cannot be chosen as it is: it is outgrown, lacks a must, or rests on a price that is not known.`;
   if (standing === 'overtaken' && now)

@@ -54,11 +54,11 @@ export function UnseenBest() {
   const edits = useEdits();
   const write = useWriter();
   if (!unseen) return null;
-  const { wouldBeBetter, by } = COMPARED_WORDS[priced.lineUp.by];
+  const { wouldBeBy } = COMPARED_WORDS[priced.lineUp.by];
   return (
     <>
       {' '}
-      {unseen.words} {unseen.by === null ? 'could be chosen' : `${wouldBeBetter}: ${write.whole(unseen.by)} ${by}`}.{' '}
+      {unseen.words} {unseen.by === null ? 'could be chosen' : `${wouldBeBy(write.whole(unseen.by))}`}.{' '}
       <Button
         type="link"
         size="small"

@@ -1,6 +1,7 @@
-import { Button } from 'antd';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { broughtOrders, type InvestmentJudged, type InvestmentOutcome } from '#core/what-if/investment';
+import { exampleInvestment } from '#core/what-if/investment-example';
 import type { Investment } from '#core/decision/investment-schema';
 import { DataTable } from '../../components/data-table';
 import { useWriter } from '../../locale/locale';
@@ -23,46 +24,35 @@ export default function InvestmentPlace() {
 }
 
 function Invest() {
-  const { state } = useWorkbench();
-  const { file, priced } = useAskedDecision();
+  const { state, decisionId } = useWorkbench();
+  const { priced } = useAskedDecision();
   const edits = useEdits();
   const kept = state.workbench.decision.whatIf?.investment;
   const change = (key: string, investment: Investment) =>
     edits.decision(`whatIf.investment.${key}`, 'the bigger investment', (one) => ({ ...one, whatIf: { ...one.whatIf, investment } }));
-  if (!kept) {
-    const candidate = priced.lineUp.leader?.id ?? priced.lineUp.columns[0]?.id ?? '';
-    const own = file.candidates.find(({ id }) => id === candidate)?.hours;
+  const example = useMemo(() => exampleInvestment(priced.priced, priced.lineUp.leader?.id ?? priced.lineUp.columns[0]?.id ?? ''), [priced]);
+  const isNothingSold = priced.average.orders === '0.0000';
+  if (!kept && isNothingSold)
     return (
       <main className="work" aria-label="Bigger investment">
         <h2>Would a designer, or a custom build, pay for itself?</h2>
         <p className="limit-width">
-          It costs more and brings more orders, and these bring fees; so it is judged by what you keep, not by what it costs. Only orders of
-          people who find you online can grow with a better site; photographs, texts and your own hours count too.
+          That depends on the orders it brings. Nothing is sold in this decision yet: enter what you expect under{' '}
+          <Link to={`/decisions/${decisionId}/sales`}>Expected sales</Link>.
         </p>
-        <Button
-          type="primary"
-          onClick={() =>
-            change('begun', {
-              instead: candidate,
-              on: candidate,
-              build: '0',
-              photographs: '0',
-              texts: '0',
-              upkeep: '0',
-              hours: { setup: own?.setup ?? '0', monthly: own?.monthly ?? '0' },
-              lift: { cautious: '0', expected: '10', hopeful: '20' },
-            })
-          }
-        >
-          Work it out
-        </Button>
       </main>
     );
-  }
-  return <Judged investment={kept} onChange={change} />;
+  return <Judged investment={kept ?? example} isExample={!kept} onChange={change} />;
 }
 
-function Judged({ investment, onChange }: { investment: Investment; onChange(key: string, investment: Investment): void }) {
+interface JudgedProps {
+  readonly investment: Investment;
+  /** Nothing was entered yet: what is shown is to be seen how it works. */
+  readonly isExample: boolean;
+  onChange(key: string, investment: Investment): void;
+}
+
+function Judged({ investment, isExample, onChange }: JudgedProps) {
   const { file, nameOf } = useAskedDecision();
   const write = useWriter();
   const question = useMemo(() => ({ kind: 'investment' as const, investment }), [investment]);
@@ -71,6 +61,12 @@ function Judged({ investment, onChange }: { investment: Investment; onChange(key
   return (
     <>
       <main className="work" aria-label="Bigger investment" aria-busy={isBusy}>
+        {isExample && (
+          <p className="limit-width">
+            For example: {write.whole(investment.build)} for a designer, {write.whole(investment.photographs)} for photographs and{' '}
+            {write.whole(investment.texts)} for texts. Type what you were offered at the right.
+          </p>
+        )}
         {judged && <p className="says">{investmentSentence(judged, file.months, write)}</p>}
         {isGone && (
           <p className="problem">

@@ -10,7 +10,7 @@ describe('scenarios, in a sentence', () => {
 
   it('say in which of them somebody else costs least', () => {
     const outcomes = [AS_IT_IS, bad].map((one) => scenarioOutcome(kiteDecision(), one));
-    expect(scenariosSentence(outcomes, [bad], nameOf)).toBe('Birch costs least as it is; not in “A bad year”.');
+    expect(scenariosSentence(outcomes, [bad], nameOf)).toBe('Birch costs least as it is, but not in “A bad year”.');
   });
 
   it('say that it is the same in all of them', () => {

@@ -1,6 +1,7 @@
 import type { Scenario } from '#core/decision/what-if-schema';
 import type { ScenarioOutcome } from '#core/what-if/scenarios';
 import { COMPARED_WORDS, type ComparedWords } from '../../locale/compared-words';
+import { anyOf } from '../../locale/listed';
 
 /** What is expected, as a scenario to compare others with. */
 export const AS_IT_IS: Scenario = { id: 'as-it-is', name: 'As it is', changes: [] };
@@ -29,5 +30,5 @@ export function scenariosSentence(
     return outcome && (outcome.standing?.first ?? null) !== now;
   });
   if (others.length === 0) return `${nameOf(now)} ${now === null ? 'can be chosen' : compared.leads} in every scenario.`;
-  return `${nameOf(now)} ${compared.leads} as it is; not in ${others.map(({ name }) => `“${name}”`).join(', ')}.`;
+  return `${nameOf(now)} ${compared.leads} as it is, but not in ${anyOf(others.map(({ name }) => `“${name}”`))}.`;
 }
