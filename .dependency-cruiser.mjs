@@ -64,9 +64,9 @@ export default {
     rule('data-knows-core', 'Data imports the core only.', { path: '^data/', pathNot: tests }, { path: '^(app|workers|world|cli)/' }),
     rule(
       'world-is-outside',
-      'The made-up outside world knows nothing of ours.',
+      'The made-up outside world knows nothing of ours but how the demo’s dates are moved.',
       { path: '^world/', pathNot: tests },
-      { path: '^(app|core|data|workers|cli)/' },
+      { path: '^(app|core|data|workers|cli)/', pathNot: '^core/calendar/' },
     ),
     rule(
       'workers-know-core',

@@ -1,20 +1,6 @@
 import type { Kysely } from 'kysely';
-import * as z from 'zod';
+import { type DecisionSummary, decisionSummarySchema } from '#core/judgement/decision-summary';
 import type { Database } from './schema';
-
-/** What a decision comes to, as the list of decisions says it. */
-export const decisionSummarySchema = z.strictObject({
-  candidates: z.number(),
-  /** The cheapest candidate, its total and how much less that is than the next, base currency; null without an answer. */
-  leader: z.string().nullable(),
-  total: z.string().nullable(),
-  margin: z.string().nullable(),
-  currency: z.string(),
-  /** What was chosen in the last verdict. */
-  choice: z.string().nullable(),
-});
-
-export type DecisionSummary = z.output<typeof decisionSummarySchema>;
 
 /** How a decision stands in the list: its summary; that it is still to be worked out; or that it was begun and never done. */
 export type SummaryState =

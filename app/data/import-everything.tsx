@@ -1,11 +1,11 @@
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { useRevalidator } from 'react-router';
+import { FileField } from '../components/file-field';
 import type { EverythingReply } from '../routes/data-import';
 import { outcomeWords } from './outcome-words';
 
 /** Takes in a file with everything, chosen here, and says what became of it. */
 export function ImportEverything() {
-  const id = useId();
   const { revalidate } = useRevalidator();
   const [state, setState] = useState<{ readonly name: string; readonly reply: EverythingReply | null } | null>(null);
   const send = async (file: File) => {
@@ -15,16 +15,7 @@ export function ImportEverything() {
   };
   return (
     <div className="import-everything">
-      <label htmlFor={id}>Import such a file</label>
-      <input
-        id={id}
-        type="file"
-        accept=".json,application/json"
-        onChange={({ target }) => {
-          const file = target.files?.[0];
-          if (file) void send(file);
-        }}
-      />
+      <FileField label="Import such a file" accept=".json,application/json" onFiles={([file]) => file && void send(file)} />
       <div aria-live="polite">
         {state && state.reply === null && <p className="quiet">Reading {state.name} …</p>}
         {state?.reply?.ok === true && <p>{outcomeWords(state.reply.outcome)}</p>}

@@ -2,6 +2,8 @@ import { Button } from 'antd';
 import { Form, Link } from 'react-router';
 import { useWriter } from '../locale/locale';
 import type { ListedRow } from '../server/decision-list.server';
+import { SmallScale } from './small-scale';
+import { answerWords, toFindOutWords, verdictWords } from './summary-words';
 
 /** One decision with its bottom line, its state, and what can be done with it. */
 export function DecisionRow({ decision: one }: { decision: ListedRow }) {
@@ -52,17 +54,15 @@ function BottomLine({ row: { state, changedOn } }: { row: ListedRow }) {
     return <span className="problem">This decision can’t be read any more. Everything else is as it was.</span>;
   if (state.kind === 'unfinished') return <span>too large to be worked out here · {changed}</span>;
   if (state.kind === 'unknown') return <span className="quiet">working it out … · {changed}</span>;
-  const { leader, total, margin, currency, choice, candidates } = state.summary;
+  const { summary } = state;
+  const { verdict } = summary;
+  const isShaken = verdict !== null && verdict.since.standing !== 'holds';
   return (
     <>
-      <span>
-        {leader && total
-          ? `${leader} costs least: ${write.money(total, currency)} ${currency}${margin ? `, ${write.whole(margin)} less than the next` : ''}`
-          : 'no answer yet'}
-      </span>
-      <small>
-        {choice ? `chosen: ${choice}` : `${candidates} ${candidates === 1 ? 'candidate' : 'candidates'}, open`} · {changed}
-      </small>
+      <span className="decision-answer">{answerWords(summary, write)}</span>
+      {summary.scale && <SmallScale scale={summary.scale} />}
+      <small className={isShaken ? 'is-shaken' : undefined}>{verdictWords(summary, write)}</small>
+      <small>{[toFindOutWords(summary), changed].filter(Boolean).join(' · ')}</small>
     </>
   );
 }

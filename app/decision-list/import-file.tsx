@@ -1,6 +1,7 @@
 import { Button } from 'antd';
-import { type DragEvent, useId, useState } from 'react';
+import { type DragEvent, useState } from 'react';
 import { useFetcher } from 'react-router';
+import { FileField } from '../components/file-field';
 import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
@@ -15,7 +16,6 @@ const LARGEST_FILE = 5 * 1024 * 1024;
 /** Takes in a decision file, chosen or dropped, after a look at what it holds. */
 export function ImportFile() {
   const fetcher = useFetcher<ImportPreview>();
-  const id = useId();
   const [chosen, setChosen] = useState<{ name: string; text: string } | null>(null);
   const [tooLarge, setTooLarge] = useState<string | null>(null);
   const [isOver, setOver] = useState(false);
@@ -45,8 +45,11 @@ export function ImportFile() {
       onDragLeave={() => setOver(false)}
       onDrop={drop}
     >
-      <label htmlFor={id}>Open a decision file: choose it, or drop it here</label>
-      <input id={id} type="file" accept=".json,application/json" onChange={({ target }) => look(target.files?.[0])} />
+      <FileField
+        label="Open a decision file: choose it, or drop it here"
+        accept=".json,application/json"
+        onFiles={([file]) => look(file)}
+      />
       <div aria-live="polite">
         {tooLarge && <p className="problem">{tooLarge} is over 5 MB, too large for a decision file. Nothing was imported.</p>}
         {fetcher.state !== 'idle' && <p className="quiet">Looking at {chosen?.name} …</p>}

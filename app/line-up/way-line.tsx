@@ -19,11 +19,12 @@ export function WayLine({ column }: { column: LineUpColumn }) {
   const offer = offerOf(column.id);
   const way = offer === null ? undefined : ways?.ofVendors[offer];
   const isBest = priced.lineUp.columns.find(({ id, result }) => result.usable && offerOf(id) === offer)?.id === column.id;
+  const plan = pricing.file.candidates.find(({ id }) => id === column.id)?.plans[0]?.plan;
   if (scale !== 1 || priced.lineUp.by === 'keep' || !isBest || !way?.saves) return null;
   return (
     <small className="way-line" title={wayWords(state.workbench, way, write)}>
       <Link to={`/decisions/${decisionId}/what-if/route`}>
-        {write.whole(decimal(column.result.total).minus(way.saves).toFixed())} {moveWords(state.workbench, way, write)}
+        {write.whole(decimal(column.result.total).minus(way.saves).toFixed())} {moveWords(state.workbench, way, write, plan)}
       </Link>
     </small>
   );

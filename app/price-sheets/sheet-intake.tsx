@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { sheetLabel } from '#core/decision/sheet-label';
@@ -10,6 +10,7 @@ import type { SheetSource } from '#core/sheet-import/read-source';
 import type { ReadTable } from '#core/sheet-import/table';
 import { suggestMapping, type TableMapping, tablePlans } from '#core/sheet-import/table-mapping';
 import { counted } from '#core/wording/counted';
+import { FileField } from '../components/file-field';
 import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
@@ -33,7 +34,6 @@ interface SheetIntakeProps {
 
 /** Takes in pasted pages, saved web pages, CSV files or the JSON of a sheet, several after each other, after a look at what each holds. */
 export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakeProps) {
-  const id = useId();
   const [problem, setProblem] = useState<string | null>(null);
   const { name, source } = intake;
   const choose = (files: readonly File[]) => {
@@ -53,16 +53,12 @@ export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakePro
         choose([...event.dataTransfer.files]);
       }}
     >
-      <p className="intake-file">
-        <label htmlFor={id}>Or drop saved pages here, or choose them: web pages, CSV, the JSON of a sheet</label>{' '}
-        <input
-          id={id}
-          type="file"
-          multiple
-          accept=".csv,.tsv,.txt,.html,.htm,.json,text/csv,text/html,application/json"
-          onChange={({ target }) => choose([...(target.files ?? [])])}
-        />
-      </p>
+      <FileField
+        label="Or drop saved pages here, or choose them: web pages, CSV, the JSON of a sheet"
+        multiple
+        accept=".csv,.tsv,.txt,.html,.htm,.json,text/csv,text/html,application/json"
+        onFiles={choose}
+      />
       <div aria-live="polite">
         {problem && <p className="problem">{problem}</p>}
         {intake.isReading && <p className="quiet">Reading {name} …</p>}

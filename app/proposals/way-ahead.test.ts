@@ -18,6 +18,8 @@ it('says with what to begin, and when to move where', () => {
   );
   const write = writerFor('en-GB');
   expect(moveWords(workbench, { segments }, write)).toBe('with a move to Tidewrack Plus in March 2027');
+  expect(moveWords(workbench, { segments }, write, small?.id)).toBe('with a move to Tidewrack Plus in March 2027');
+  expect(moveWords(workbench, { segments }, write, plus?.id)).toBe('begun on Tidewrack Small, moved in March 2027');
   expect(moveWords(workbench, { segments: [...segments, ...segments] }, write)).toBe('with 3 moves, the first in March 2027');
   expect(moveWords(workbench, { segments: segments.slice(0, 1) }, write)).toBe('without a move');
 });

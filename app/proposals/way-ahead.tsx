@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Workbench } from '#core/decision/workbench';
 import { madeWords } from '#core/proposals/edit-followed';
+import type { MakeUp } from '#core/proposals/decision-proposals';
 import { nameOf } from '#core/proposals/followed';
 import type { WayAhead } from '#core/proposals/decision-ways';
 import { useWriter } from '../locale/locale';
@@ -16,11 +17,19 @@ export function wayWords(workbench: Workbench, { segments }: Pick<WayAhead, 'seg
     .join('; ')}.`;
 }
 
-/** The moves of a way in a few words: "with a move to Kestrel Grow in June 2027". */
-export function moveWords(workbench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer): string {
-  const [, next, ...others] = segments;
-  if (!next) return 'without a move';
+/**
+ * The moves of a way in a few words, beside the plan that one stays on otherwise: "with a move to Kestrel Grow in June
+ * 2027", or beside Kestrel Grow "begun on Kestrel Seed, moved in June 2027".
+ *
+ * @param stays - id of the plan that the figure beside is of
+ */
+export function moveWords(workbench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer, stays?: string): string {
+  const [first, next, ...others] = segments;
+  if (!first || !next) return 'without a move';
   if (others.length > 0) return `with ${others.length + 1} moves, the first in ${write.month(next.from)}`;
+  const isOn = (one: MakeUp) => one.plans[0]?.plan === stays;
+  if (stays !== undefined && isOn(next.made) && !isOn(first.made))
+    return `begun on ${nameOf(workbench, first.made)}, moved in ${write.month(next.from)}`;
   return `with a move to ${nameOf(workbench, next.made)} in ${write.month(next.from)}`;
 }
 

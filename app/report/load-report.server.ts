@@ -1,9 +1,3 @@
-import type { Workbench } from '#core/decision/workbench';
-import { assembleToPrice } from '#core/assembly/assemble-to-price';
-import type { VersionName } from '#core/forecast/versions';
-import { verdictAsked } from '#core/verdict/asked';
-import { verdictBasis } from '#core/verdict/basis';
-import { giveVerdict, proposedChoice } from '#core/verdict/give';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { loadWorkbenchAt } from '#data/decisions';
 import type { Writer } from '../locale/writer';
@@ -11,6 +5,7 @@ import { database } from '../server/database.server';
 import { followedNow } from '#core/proposals/followed-now';
 import { openDecision } from '../server/open-decision.server';
 import { price } from '../workbench/workbench-context';
+import { asItStands } from './as-it-stands.server';
 import type { Report } from './report-blocks';
 import { reportOf } from './report.server';
 
@@ -37,25 +32,4 @@ async function decidedFrom(decisionId: string, { madeFrom, version }: GivenVerdi
   const workbench = followedNow(saved.workbench);
   const { priced, lineUp } = price(workbench, version);
   return { workbench, priced, lineUp };
-}
-
-/** Benches never change; what one would be decided as is worked out once a day. */
-const worked = new WeakMap<Workbench, { readonly today: string; readonly verdict: GivenVerdict | null }>();
-
-/** The verdict as it would be if it were given now; null if nobody can be chosen. */
-export function asItStands(workbench: Workbench, today: string): GivenVerdict | null {
-  const found = worked.get(workbench);
-  if (found?.today === today) return found.verdict;
-  const verdict = workedOut(workbench, today);
-  worked.set(workbench, { today, verdict });
-  return verdict;
-}
-
-function workedOut(workbench: Workbench, today: string, version: VersionName = 'expected'): GivenVerdict | null {
-  const { priced, lineUp } = price(workbench, version);
-  const choice = workbench.decision.choice ?? proposedChoice(priced);
-  if (!choice) return null;
-  const { file } = assembleToPrice(workbench);
-  const basis = verdictBasis(priced.pricing.file, verdictAsked(workbench, file, version, choice.kind === 'route'));
-  return giveVerdict({ workbench, priced, lineUp, basis, version, today }, choice, 'as-it-stands');
 }

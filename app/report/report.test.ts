@@ -6,7 +6,7 @@ import { readDecisionFile } from '#core/decision-file/read';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { writerFor } from '../locale/writer';
 import { price } from '../workbench/workbench-context';
-import { asItStands } from './load-report.server';
+import { asItStands } from './as-it-stands.server';
 import { reportMarkdown } from './markdown';
 import type { Report } from './report-blocks';
 import { reportOf } from './report.server';

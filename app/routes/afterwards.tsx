@@ -7,6 +7,7 @@ import type { ActualsReading } from '#core/afterwards/read-actuals';
 import type { Actuals } from '#core/decision/actuals-schema';
 import { usedIn } from '#core/dates/dates-that-matter';
 import { USUAL_MOVING } from '#core/route/moving-costs';
+import { FileField } from '../components/file-field';
 import { ActualsChart } from '../afterwards/actuals-chart';
 import { ActualsTable } from '../afterwards/actuals-table';
 import { adviceSentence, exampleSentence, soFarSentence } from '../afterwards/afterwards-words';
@@ -130,18 +131,13 @@ function FromFile({ actuals }: { actuals: Actuals }) {
   };
   return (
     <>
-      <label className="file-field">
-        <span className="field-label">CSV with a column “month” and any of orders, sales, fees, plan, other</span>
-        <input
-          type="file"
-          accept=".csv,text/csv,text/plain"
-          onChange={({ target }) => {
-            const [file] = target.files ?? [];
-            if (file)
-              void file.text().then((text) => fetcher.submit(text, { method: 'post', action: '/read-actuals', encType: 'text/plain' }));
-          }}
-        />
-      </label>
+      <FileField
+        label="CSV with a column “month” and any of orders, sales, fees, plan, other"
+        accept=".csv,.txt,text/csv,text/plain"
+        onFiles={([file]) =>
+          void file?.text().then((text) => fetcher.submit(text, { method: 'post', action: '/read-actuals', encType: 'text/plain' }))
+        }
+      />
       {reading && reading.problems.length > 0 && (
         <ul className="plain-list problem" role="alert">
           {reading.problems.map((problem) => (

@@ -4,6 +4,7 @@ import { Form, Link, redirect, useRevalidator } from 'react-router';
 import * as z from 'zod';
 import { deletedName, duplicateDecision, setArchived, setDeleted } from '#data/decision-list';
 import { createDecision } from '#data/decisions';
+import { watchedSheets } from '#data/price-watch';
 import { addMonths } from '#core/calendar/month';
 import { newStream } from '#core/decision/edit-forecast';
 import type { Workbench } from '#core/decision/workbench';
@@ -23,6 +24,8 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   const deleted = deletedId === null ? undefined : await deletedName(db, deletedId);
   return {
     decisions: await listedRows(db),
+    /** Vendors on whose pages something was found that is not decided yet. */
+    changed: (await watchedSheets(db)).filter(({ found }) => found.length > 0).length,
     deleted: deletedId !== null && deleted !== undefined ? { id: deletedId, name: deleted } : null,
     isSignedIn: context.get(signedInContext),
   };
@@ -78,7 +81,7 @@ function emptyWorkbench(thisMonth: string): Workbench {
 export const meta: Route.MetaFunction = () => [{ title: 'Your decisions · Venalis' }];
 
 export default function Decisions({ loaderData }: Route.ComponentProps) {
-  const { decisions, deleted, isSignedIn } = loaderData;
+  const { decisions, deleted, changed, isSignedIn } = loaderData;
   useFillingUp(decisions.some(({ state }) => state.kind === 'unknown'));
   const [inUse, archived] = [decisions.filter(({ isArchived }) => !isArchived), decisions.filter(({ isArchived }) => isArchived)];
   return (
@@ -117,18 +120,6 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
             ))}
           </ul>
         )}
-        <Form method="post">
-          <Button type="primary" htmlType="submit" name="intent" value="begin">
-            Begin a decision
-          </Button>
-        </Form>
-        <p className="watch-link">
-          <Link to="/watch">Price watch</Link>: look at pricing pages and exchange rates again, and see what that does to each decision.
-        </p>
-        <p className="watch-link">
-          <Link to="/data">Your data</Link>: back-ups, one file with everything, and what you deleted.
-        </p>
-        <ImportFile />
         {archived.length > 0 && (
           <details className="archived">
             <summary>{archived.length} archived</summary>
@@ -140,6 +131,25 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
           </details>
         )}
       </main>
+      <aside className="list-aside" aria-label="What else there is">
+        <Form method="post">
+          <Button type="primary" htmlType="submit" name="intent" value="begin">
+            Begin a decision
+          </Button>
+        </Form>
+        <p className="watch-link">
+          <Link to="/watch">Price watch</Link>
+          {changed > 0 ? (
+            <b>: {changed === 1 ? 'one vendor’s prices have changed.' : `${changed} vendors’ prices have changed.`}</b>
+          ) : (
+            ' looks at pricing pages and exchange rates again, and says what that does to each decision.'
+          )}
+        </p>
+        <p className="watch-link">
+          <Link to="/data">Your data</Link> has back-ups, one file with everything, and what you deleted.
+        </p>
+        <ImportFile />
+      </aside>
     </div>
   );
 }

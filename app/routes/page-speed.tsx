@@ -1,8 +1,9 @@
 import { Button } from 'antd';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import type { Measurement } from '#core/decision/measurement-schema';
 import { differentConditions, type PageSpeed as PageSpeedFigures, pageSpeed } from '#core/page-speed/compare';
 import { withVendor } from '#core/qualities/edit-qualities';
+import { FileField } from '../components/file-field';
 import { DataTable } from '../components/data-table';
 import { ChoiceField } from '../components/choice-field';
 import { useWriter } from '../locale/locale';
@@ -16,7 +17,6 @@ export default function PageSpeed() {
   const { decision } = useWorkbench().state.workbench;
   const write = useWriter();
   const vendors = useVendors();
-  const id = useId();
   const recordings = useRecordings();
   const [chosen, setChosen] = useState<string | null>(null);
   const target = vendors.find((vendor) => vendor.id === chosen) ?? vendors[0];
@@ -43,21 +43,7 @@ export default function PageSpeed() {
             options={vendors.map(({ id: offer, label }) => ({ value: offer, label }))}
             onChange={setChosen}
           />
-          <span className="field">
-            <label htmlFor={id} className="field-label">
-              HAR files
-            </label>
-            <input
-              id={id}
-              type="file"
-              multiple
-              accept=".har,application/json"
-              onChange={({ target: input }) => {
-                recordings.take(target, [...(input.files ?? [])]);
-                input.value = '';
-              }}
-            />
-          </span>
+          <FileField label="HAR files" multiple accept=".har,application/json" onFiles={(files) => recordings.take(target, files)} />
           {recordings.reading > 0 && <span role="status">Reading …</span>}
         </div>
       ) : (

@@ -3,10 +3,9 @@ import { dataProblemKind } from '#data/data-problem';
 import { type ListedDecision, listDecisions } from '#data/decision-list';
 import { loadWorkbench } from '#data/decisions';
 import type { Database } from '#data/schema';
-import { type DecisionSummary, keepSummary, type SummaryState, summaryStates } from '#data/summaries';
+import { keepSummary, type SummaryState, summaryStates } from '#data/summaries';
 import { UnreadableDocument } from '#data/unreadable';
-import { verdictName } from '#core/verdict/verdict-name';
-import { price } from '../workbench/workbench-context';
+import { type DecisionSummary, summaryOf } from '#core/judgement/decision-summary';
 
 /** A decision of the list with what it comes to. */
 export interface ListedRow {
@@ -49,15 +48,7 @@ async function workOut(db: Kysely<Database>, { id }: ListedDecision): Promise<Li
     if (!saved) return { kind: 'unknown' };
     const keep = (summary: DecisionSummary | null) => keepSummary(db, id, saved.revision, madeBy(), summary).catch(unlessReadOnly);
     await keep(null);
-    const { lineUp } = price(saved.workbench);
-    const summary = {
-      candidates: lineUp.columns.length,
-      leader: lineUp.leader?.label ?? null,
-      total: lineUp.leader?.result.total ?? null,
-      margin: lineUp.runnerUp?.margin ?? null,
-      currency: saved.workbench.decision.currency,
-      choice: verdictName(saved.workbench.decision.verdicts),
-    };
+    const summary = summaryOf(saved.workbench);
     await keep(summary);
     return { kind: 'known', summary };
   } catch (error) {

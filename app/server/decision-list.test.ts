@@ -1,5 +1,6 @@
 import type { Kysely } from 'kysely';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { DecisionSummary } from '#core/judgement/decision-summary';
 import { takeApart } from '#core/decision/take-apart';
 import { kiteDecision } from '#core/tests/kite-decision';
 import { createDecision, loadWorkbench, saveChange } from '#data/decisions';
@@ -10,6 +11,19 @@ import { listedRows } from './decision-list.server';
 
 let db: Kysely<Database>;
 const AT = '2026-11-28T10:00:00.000Z';
+const NOTHING: DecisionSummary = {
+  candidates: 0,
+  by: 'cost',
+  leader: null,
+  total: null,
+  margin: null,
+  way: null,
+  months: 12,
+  currency: 'EUR',
+  scale: null,
+  toFindOut: 0,
+  verdict: null,
+};
 const state = async () => (await listedRows(db))[0]?.state;
 const stored = () => db.selectFrom('decisionSummaries').selectAll().execute();
 
@@ -33,14 +47,7 @@ describe('the bottom line in the list', () => {
     await db
       .updateTable('decisionSummaries')
       .set({
-        summary: JSON.stringify({
-          candidates: 77,
-          leader: null,
-          total: null,
-          margin: null,
-          currency: 'EUR',
-          choice: null,
-        }),
+        summary: JSON.stringify({ ...NOTHING, candidates: 77 }),
       })
       .execute();
     expect(await state()).toMatchObject({ summary: { candidates: 77 } });

@@ -16,7 +16,7 @@ import { takeApart } from '#core/decision/take-apart';
 import { readDecisionFile } from '#core/decision-file/read';
 import type { Measurement } from '#core/decision/measurement-schema';
 import { readRecording } from '#core/page-speed/read-recording';
-import { asItStands } from '../report/load-report.server';
+import { asItStands } from '../report/as-it-stands.server';
 import { newId } from '../workbench/new-id';
 
 const NOTES_FILE = 'price-sheets-noted.json';

@@ -150,25 +150,37 @@ export function openWords({ kind, about, figure = '' }: OpenQuestion, write: Wri
 }
 
 /** "Marlpit Grow is now 312 dearer; the verdict still holds; its lead is down from 480 to 168." */
-export function sinceSentence(
-  verdict: Pick<GivenVerdict, 'parts' | 'comparedBy'>,
+export function sinceSentence(verdict: Pick<GivenVerdict, 'parts' | 'comparedBy'>, stands: Since, write: Writer): string {
+  // Two together are two; a way with its moves is one.
+  const isTwo = verdict.parts.length > 1 && verdict.parts.every(({ segment }) => segment === undefined);
+  return sinceWords({ what: partsWords(verdict.parts, write), isTwo, comparedBy: verdict.comparedBy }, stands, write);
+}
+
+/** What was chosen, in words. */
+export interface ChosenInWords {
+  readonly what: string;
+  /** Two, each for a part of the sales. */
+  readonly isTwo: boolean;
+  readonly comparedBy?: GivenVerdict['comparedBy'];
+}
+
+/** The same of a choice by its name. */
+export function sinceWords(
+  { what, isTwo, comparedBy }: ChosenInWords,
   { standing, dearer, then, now, isOtherMeasure }: Since,
   write: Writer,
 ): string {
-  const what = partsWords(verdict.parts, write);
   if (standing === 'gone') return `${what} cannot be worked out any more: it is no longer compared, or no way exists.`;
   if (isOtherMeasure)
     return `The decision is in another currency, over another time or compared by something else now, so figures are not set against each other.`;
-  // Two together are two; a way with its moves is one.
-  const areTwo = verdict.parts.length > 1 && verdict.parts.every(({ segment }) => segment === undefined);
   const change =
     dearer === null || Number(dearer) === 0
-      ? `${what} ${areTwo ? 'cost' : 'costs'} the same as then`
-      : `${what} ${areTwo ? 'are' : 'is'} now ${write.whole(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
+      ? `${what} ${isTwo ? 'cost' : 'costs'} the same as then`
+      : `${what} ${isTwo ? 'are' : 'is'} now ${write.whole(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
   if (standing === 'unusable')
     return `${change}, and cannot be chosen as it is: it is outgrown, lacks a must, or rests on a price that is not known.`;
   if (standing === 'overtaken' && now)
-    return `${change}; the verdict does not hold any more: ${now.label} ${verdict.comparedBy === 'keep' ? 'leaves you' : 'costs'} ${write.whole(now.margin.replace('-', ''))} ${COMPARED_WORDS[verdict.comparedBy ?? 'cost'].by}.`;
+    return `${change}; the verdict does not hold any more: ${now.label} ${comparedBy === 'keep' ? 'leaves you' : 'costs'} ${write.whole(now.margin.replace('-', ''))} ${COMPARED_WORDS[comparedBy ?? 'cost'].by}.`;
   return `${change}; the verdict still holds${leadWords(then, now, write)}.`;
 }
 

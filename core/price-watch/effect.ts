@@ -1,15 +1,10 @@
 import { decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
-import { priceDecision } from '../comparison/decision-result';
-import { lineUp } from '../comparison/line-up';
-import { assembleToPrice } from '../assembly/assemble-to-price';
 import { workbenchInVersion, type Workbench } from '../decision/workbench';
-import { type Chosen, chosenNow, proposedChoice } from '../verdict/give';
+import { comesTo, chosenThere } from '../verdict/comes-to';
+import { proposedChoice } from '../verdict/give';
 import { choiceOf, type Since, since } from '../verdict/since';
 import type { Choice, VerdictPart } from '../decision/verdict-schema';
-import { routePlanner } from '../what-if/route-plan';
-import { USUAL_MOVING } from '../route/moving-costs';
-import { followedNow } from '../proposals/followed-now';
 
 /** What a change of prices or rates does to a decision. */
 export interface EffectOnDecision {
@@ -33,7 +28,7 @@ export function effectOnDecision(before: Workbench, after: Workbench): EffectOnD
   const choice: Choice | null = verdict ? choiceOf(verdict, before.decision.forecast.streams) : proposedChoice(then.priced);
   if (!choice) return null;
   const now = comesTo(workbenchInVersion(after, version));
-  const [chosenThen, chosenAfter] = [chosen(then, choice), chosen(now, choice)];
+  const [chosenThen, chosenAfter] = [chosenThere(then, choice), chosenThere(now, choice)];
   const parts = verdict?.parts ?? chosenThen?.parts ?? [];
   const asOfNow = {
     kind: choice.kind,
@@ -44,21 +39,6 @@ export function effectOnDecision(before: Workbench, after: Workbench): EffectOnD
     runnerUp: chosenThen?.runnerUp ?? null,
   };
   return { parts, isVerdict: verdict !== undefined, since: since(asOfNow, chosenAfter, now.priced.pricing.file) };
-}
-
-function comesTo(given: Workbench) {
-  const workbench = followedNow(given);
-  const priced = priceDecision(assembleToPrice(workbench).file);
-  return { workbench, priced, lineUp: lineUp(priced) };
-}
-
-function chosen(of: ReturnType<typeof comesTo>, choice: Choice): Chosen | null {
-  const { file } = of.priced.pricing;
-  const route =
-    choice.kind === 'route' && file.candidates.length > 0
-      ? routePlanner(file).plan(of.workbench.decision.whatIf?.moving ?? USUAL_MOVING)
-      : null;
-  return chosenNow({ ...of, basis: { route } }, choice);
 }
 
 /** By how much every candidate's total changes, those that change at all, the most first; base currency. */
