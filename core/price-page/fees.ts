@@ -10,6 +10,8 @@ export interface StatedFee {
 
 const RATE =
   /(\d+(?:\.\d+)?)%(?:\s*(?:\+|plus|and|&)\s*¤(\d+(?:\.\d+)?))?|¤(\d+(?:\.\d+)?)(?=\s*(?:\/|per|each|for each|for every|a|an)\s*(?:order|sale|transaction|booking|payment|charge)s?\b)/g;
+/** "¤1 + 10%" says the same as "10% + ¤1". */
+const FIXED_FIRST = /¤(\d+(?:\.\d+)?)\s*(?:\+|plus|and)\s*(\d+(?:\.\d+)?)%/g;
 /** Percentages that are no fees. */
 const NO_FEE =
   /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund)\b/;
@@ -52,7 +54,7 @@ export interface FeeSurroundings {
  * @example feesIn('2.9% + ¤0.3 online', { heading: 'card rates' }) // a card fee on orders of the own site
  */
 export function feesIn(plain: string, { heading, isProcessor = false, isFee = false }: FeeSurroundings): StatedFee[] {
-  const text = plain.toLowerCase();
+  const text = plain.toLowerCase().replace(FIXED_FIRST, '$2% + ¤$1');
   const rates = [...text.matchAll(RATE)];
   const isAboutFees = (words: string) =>
     CARDS.test(words) ||

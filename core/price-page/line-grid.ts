@@ -89,7 +89,8 @@ function namesFrom(lines: readonly PlainLine[], start: number, plans: readonly s
   return names;
 }
 
-function gridFrom(lines: readonly PlainLine[], start: number, names: readonly string[]): LineGrid | null {
+/** The rows behind a run of names, each a heading with as many cells; null where there are none. */
+export function gridFrom(lines: readonly PlainLine[], start: number, names: readonly string[]): LineGrid | null {
   const count = names.length;
   const rows: TableRow[] = [];
   const groups = lines.slice(start, start + count).map(({ line }) => line);

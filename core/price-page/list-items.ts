@@ -11,6 +11,8 @@ export interface ReadItem {
   readonly statements: readonly Statement[];
   /** Why it states nothing. */
   readonly why?: string;
+  /** Whether it has a figure that was not understood. */
+  readonly isOpen?: true;
 }
 
 const TICK = /^(?:[✓✔☑✅]|√)\s*/u;
@@ -21,7 +23,7 @@ const NOT_THERE =
 const UNLIMITED = /\b(?:unlimited|no limit(?: on)?|limitless|unmetered|without limit)\b/i;
 /** A heading of a list, or a hint at the plan before. */
 const NO_ITEM =
-  /^(?:everything (?:in|from)|all (?:of|in|the features of) \S+(?: \S+)?(?:,| and|:)? ?(?:plus|and)|includes?:?$|including:?$|what stands out|top features|key features|highlights|features:?$|plus:?$|you get:?$|what you get)/i;
+  /^(?:everything (?:in|from)|all (?:of|in|the features of) \S+(?: \S+)?(?:,| and|:)? ?(?:plus|and)|includes?:?$|including:?$|what stands out|top features|key features|highlights|features:?$|plus:?$|you get:?$|what you get|what['’]s in (?:it|here|the box|this plan)[:?]?$|in this plan:?$)/i;
 
 /** Whether an item is ticked, crossed or only listed, and its words. */
 export function markOf(text: string): { readonly isThere: boolean; readonly isMarked: boolean; readonly words: string } {
@@ -69,7 +71,9 @@ export function readItem(plain: string, heading = ''): ReadItem {
   const beside = inBrackets(text);
   if (beside) return { statements: beside };
   const limits = limitsIn(text);
-  return limits.length > 0 ? { statements: [...featureWithLimit(text), ...limits] } : { statements: [feature(text, true)] };
+  if (limits.length > 0) return { statements: [...featureWithLimit(text), ...limits] };
+  // What costs something is no feature that is there.
+  return /¤\d/.test(text) ? { statements: [], isOpen: true } : { statements: [feature(text, true)] };
 }
 
 /** "Sell up to 25 products (5% fee)" says how many, too. */
@@ -133,7 +137,15 @@ function withCountInDigits(text: string): string {
   const [, word = '', noun = ''] = /^(\p{L}+) (\p{L}[\p{L} -]*)$/u.exec(text) ?? [];
   const at = NUMBER_WORDS.indexOf(word.toLowerCase());
   const thing = at < 0 ? null : countedThing(noun);
-  return thing && isUsualQuantity(thing.quantity.replaceAll('-', ' ')) ? `${at + 1} ${noun}` : text;
+  const isMany = at > 0 && /s$/i.test(noun) && noun.split(' ').length <= 2;
+  return thing &&
+    (isMany ||
+      /^(?:course|website|site|shop|store|space|community|project|product|event|school|channel|location|workspace|seat|person)s?$/i.test(
+        noun,
+      ) ||
+      isUsualQuantity(thing.quantity.replaceAll('-', ' ')))
+    ? `${at + 1} ${noun}`
+    : text;
 }
 
 const BEFORE_COUNT = /\b(?:up to|max(?:imum)?(?: of)?|at most|includes?|for|with|limit(?:ed)? to|no more than)\s+(?=¤?\d)/i;

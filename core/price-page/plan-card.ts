@@ -40,6 +40,11 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
       hasPrice = true;
     } else {
       if (!/\d/.test(plain)) heading = FEE_HEADING.test(plain) ? plain.toLowerCase() : '';
+      if (heading !== '' && !/\d/.test(plain) && !/^(?:no|zero|without|free)\b/i.test(plain) && isRate(card.lines[at + 1]?.plain ?? '')) {
+        builder.putAside(line.line, 'heading');
+        continue;
+      }
+      if (readAddon(line, builder)) continue;
       readLine(line, card.lines[at - 1], { hasPrice, heading }, plan, builder);
       hasPrice ||= plan.facts.some(({ statement }) => statement.kind === 'trial');
     }
@@ -107,6 +112,20 @@ function notStated(line: number) {
 const PRICE_BEGINS =
   /^(?:(?:from|only|just|now|or|then|plus|starts? at|starting at|renews? (?:at|for)|renewal(?: price)?|regular price|normally|billed(?: as)?(?: one payment of)?|paid(?: as)?|yearly:|monthly:|after that|introductory price)\s*:?\s*)*[\uE000]?\s*¤\d[\d.]*[\uE001]?\s*(?:usd|eur|gbp)?\s*(?:(?:\/|per|a|an|each|every|for)\s?(?:the )?(?:first )?(?:\d+ )?(?:month|months|mo|year|years|yr|m|y|quarter)\b|billed|paid|once|one-time|when|for the first|$)/i;
 
+/** "Dedicated IP ¤4/mo" in a plan's list is something that can be had beside it. */
+function readAddon({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
+  const match = /^(\p{L}[^¤:]{2,40}?):?\s+(¤\d[\d.]*\s*(?:\/|per|a)\s?(?:mo|month|yr|year))$/iu.exec(plain);
+  const [, name = '', price = ''] = match ?? [];
+  if (
+    !match ||
+    /\bup to$|\bsales\b/i.test(name) ||
+    /^(?:from|or|then|plus|only|just|renews?|billed|paid|now|was|starting|after|first|additional|extra|further)\b/i.test(name)
+  )
+    return false;
+  builder.price(builder.addon(name.trim(), line), pricePieces([{ line, plain: price }]));
+  return true;
+}
+
 /** A line with an amount that is the plan's price, perhaps with words about something else behind it. */
 function isOfPrice({ plain }: PlainLine): boolean {
   if (isPriceLine(plain) || isPriceTail(priceWords(plain))) return true;
@@ -143,9 +162,11 @@ function readLine(
   if (days.length > 0) return days.forEach((statement) => builder.state(plan, statement, at));
   if (isButton(plain) || line.role === 'button') return builder.putAside(at, 'button');
   if (/^[✓✔✗✘×—–-]$/u.test(plain)) return builder.putAside(at, 'the sign of the next line');
+  if (/^for (?!up to)\p{L}+(?: \p{L}+){0,4}$/iu.test(plain) && line.role !== 'item') return builder.putAside(at, 'praise');
   if (!hasPrice && !markOf(plain).isMarked && !/\d/.test(plain)) return builder.putAside(at, 'praise');
   const sign = before && /^[✓✔✗✘×—–-]$/u.test(before.plain) ? before.plain : null;
   const item = readItem(sign === null ? plain : `${sign} ${plain}`, heading);
+  if (item.isOpen) return;
   if (item.statements.length === 0) return builder.putAside(at, item.why ?? 'only words');
   for (const statement of item.statements) builder.state(plan, statement, at);
 }

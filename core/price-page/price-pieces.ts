@@ -47,6 +47,9 @@ const ONCE =
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
 const RENEWAL_BEFORE =
   /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
+const RENEWAL_AFTER =
+  /^[\s,(]*(?:(?:\/|per|a)\s?(?:months?|mo|years?|yr)\b)?[\s,(]*(?:when (?:you|it) renews?|(?:up)?on renewal|at renewal|after (?:that|renewal|the (?:first|introductory|intro) (?:term|period|price))|afterwards|thereafter|regularly)\b/;
+const TERM_LINE = /(?:^|;)\s*(?:on an? |with an? )?(\d+)[- ](month|year)s? (?:term|contract|plan)\s*(?=;)/;
 const TOTAL_BEFORE = /\b(?:billed|paid|charged|total|totalling|payment of|due today|you pay)\b[^;]{0,24}$/;
 const CROSSED_BEFORE = /\b(?:was|instead of|normally|usually|rrp|list price|before)\s*:?\s*$/;
 const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
@@ -65,7 +68,15 @@ export function pricePieces(lines: readonly PriceLine[]): PricePiece[] {
     const after = text.slice(match.index + match[0].length, end);
     return pieceOf(match[2] ?? '0', lineAt(match.index + match[0].indexOf('¤')), match[1] !== undefined, lastClause(before), after);
   });
-  return withCrossedOut(pieces);
+  return withTerm(withCrossedOut(pieces), text);
+}
+
+/** "36-month term" on a line of its own is how long the lower of two prices is paid ahead for. */
+function withTerm(pieces: readonly PricePiece[], text: string): PricePiece[] {
+  const [, count, unit = ''] = TERM_LINE.exec(text) ?? [];
+  const shown = pieces.find(({ isCrossedOut, isRenewal, isOnce }) => !isCrossedOut && !isRenewal && !isOnce);
+  if (count === undefined || shown?.per !== 1 || shown.billed !== null) return [...pieces];
+  return pieces.map((piece) => (piece === shown ? { ...piece, billed: countOf(count) * monthsOf(unit) } : piece));
 }
 
 function joined(lines: readonly PriceLine[]): { text: string; lineAt: (index: number) => number } {
@@ -97,7 +108,7 @@ function pieceOf(amount: string, line: number, isMarked: boolean, before: string
   const billed = switched === undefined ? billedIn(after, before) : switchedTo;
   const first = firstIn(after) ?? firstIn(before);
   const isOnce = (ONCE.test(after) || ONCE_BEFORE.test(before)) && per === null;
-  const isRenewal = RENEWAL_BEFORE.test(before);
+  const isRenewal = RENEWAL_BEFORE.test(before) || RENEWAL_AFTER.test(after);
   return {
     amount,
     line,
@@ -158,7 +169,7 @@ function withCrossedOut(pieces: readonly PricePiece[]): PricePiece[] {
 }
 
 const STUFF =
-  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|normally|renews?|renewal|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** Whether a line is nothing but an amount and words about how it is paid. */
 export function isPriceLine(plain: string): boolean {
@@ -174,7 +185,7 @@ export function isPriceTail(plain: string): boolean {
   const text = plain.toLowerCase();
   if (/¤/.test(text) || text.length > 60) return false;
   return (
-    /^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
+    /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
       text,
     ) && text.replace(STUFF, ' ').trim() === ''
   );

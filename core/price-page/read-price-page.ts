@@ -1,11 +1,12 @@
 import { isSameAmount } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
 import { feesIn } from './fees';
-import { findPlans } from './find-plans';
+import { findPlans, type FoundPlans } from './find-plans';
 import { type PlainLine, sentencesOf } from './plain-line';
 import { htmlBlocks } from './html-blocks';
 import { type LinkedOffers, readLinkedData } from './linked-data';
-import { findLineGrids, findStepGrids } from './line-grid';
+import { findLineGrids, findStepGrids, type LineGrid } from './line-grid';
+import { findNamedGrid, PRICE_HEADING } from './named-grid';
 import { isMenu, isPriced } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
@@ -59,20 +60,28 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const builder = new ReadingBuilder(linesOf(page, format));
   const whole = nothingSaid();
   const isProcessor = isProcessorPage(lines, tables, format);
-  const found = findPlans(lines);
+  const inCards = findPlans(lines);
+  const grid = gridOnly(lines, inCards);
+  const found = grid ? { cards: [], rest: lines } : inCards;
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
   const areThings = found.cards.length < 2 || found.cards.every((card) => card.lines.every(({ plain }) => isPriced(plain)));
   const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
   const data = readData(page, builder);
-  if (isProcessor && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
+  if (isProcessor && !grid && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
   else {
+    if (grid) grid.table.names.forEach((name, index) => builder.plan(name, grid.groups[index] ?? grid.table.line));
     if (builder.plans.length === 0) readStepGrids(rest, builder);
-    for (const grid of findLineGrids(rest, builder.names())) readPlanTable(grid.table, builder, { groups: grid.groups });
+    for (const grid of findLineGrids(rest, builder.names())) readPlanTable(grid.table, builder, { groups: grid.groups }, whole);
     readRest(rest, builder, whole);
   }
   return finished(builder, whole, page, lines, format, context, data);
+}
+
+/** A table a cell a line of which nothing else says what its plans cost: what look like cards are its rows. */
+function gridOnly(lines: readonly PlainLine[], { cards }: FoundPlans): LineGrid | null {
+  return cards.every(({ name }) => PRICE_HEADING.test(name)) ? findNamedGrid(lines) : null;
 }
 
 function nothingSaid(): WholePage {

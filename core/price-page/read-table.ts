@@ -41,6 +41,10 @@ export function readPlanTable(
       continue;
     }
     noticeMonthly(row.heading, whole);
+    if (isTermOfAll(row, whole)) {
+      builder.use(row.line, ...row.cells.map(({ line }) => line));
+      continue;
+    }
     builder.use(row.line);
     for (const [column, cell] of readRow(row).entries()) {
       const plan = plans[column];
@@ -61,6 +65,18 @@ function matching(name: string, known: readonly string[]): string {
 
 function noticeMonthly(heading: string, whole: WholePage | undefined): void {
   if (whole && /\bmonthly\b/i.test(heading)) whole.hasMonthly = true;
+}
+
+const TERM_HEADING = /^(?:(?:contract|minimum|billing|initial|first) )?(?:term|length|period|contract|commitment)(?: length)?$/i;
+
+/** "Term | 12 months | 12 months": how long the prices of all are paid ahead for. */
+function isTermOfAll({ heading, cells }: PlanTable['rows'][number], whole: WholePage | undefined): boolean {
+  const lengths = new Set(cells.map(({ plain }) => /^(\d+)[ -](month|year)s?$/i.exec(plain)?.slice(1).join(' ') ?? ''));
+  const [length = ''] = lengths;
+  const [count = '', unit = ''] = length.split(' ');
+  if (!whole || !TERM_HEADING.test(heading) || lengths.size !== 1 || count === '') return false;
+  whole.paidAtOnce ??= Number(count) * (unit.toLowerCase() === 'year' ? 12 : 1);
+  return true;
 }
 
 /** Steps of a price that a plan has besides its own price are asked about: they may come in its place. */

@@ -82,6 +82,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!line) return 0;
   const before = builder.isUsed(line.line);
   const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
+  if (readJoiningFee(line, place, builder)) return 0;
   readConditions(line, lines[at + 1], place, builder, page);
   const next = lines[at + 1];
   const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
@@ -109,6 +110,18 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!before && !builder.isUsed(line.line) && !/\d/.test(line.plain)) builder.putAside(line.line, 'no figure in it');
   if (!/\d/.test(line.plain) && line.plain.split(' ').length <= 8 && place.section !== 'addons') place.heading = line.plain.toLowerCase();
   return 0;
+}
+
+const JOINING_FEE =
+  /^(?:one-time |once-only )?(?:set-?up|activation|joining|onboarding|sign-?up)(?: fees?| costs?)?\s*(?:once|one-time|of|is|are|costs?|:|–|-|\s)*¤(\d+(?:\.\d+)?)(?:,? (?:once|one-time|one-off))?\b[^¤]{0,40}$/i;
+
+/** "Set-up fee: ¤25 once" is paid on joining a plan that has a price. */
+function readJoiningFee({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
+  const amount = JOINING_FEE.exec(plain)?.[1];
+  if (amount === undefined || place.section === 'addons') return false;
+  const plans = plansFor(plain, place, builder, 'priced');
+  for (const plan of plans) builder.state(plan, { kind: 'joining', label: 'Set-up', amount }, line);
+  return plans.length > 0;
 }
 
 /** A definition list's term with its price below reads like an add-on. */
@@ -168,11 +181,13 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
   return true;
 }
 
+const A_RATE = String.raw`\d+(?:\.\d+)?%(?:\s*\+\s*¤\d+(?:\.\d+)?)?`;
+
 /** "Other providers: 2% on Basic, 1% on Plus": each plan's own rate of the same fee. */
 function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, builder: ReadingBuilder): boolean {
   const found = builder.plans.flatMap((plan) => {
     const named = wholeWords(plan.name);
-    const rate = new RegExp(`(\\d+(?:\\.\\d+)?%)\\s*(?:on|for|with|in)\\s+(?:the\\s+)?${named.source}`, named.flags).exec(plain);
+    const rate = new RegExp(`(${A_RATE})\\s*(?:\\(|(?:on|for|with|in)\\s+(?:the\\s+)?)${named.source}`, named.flags).exec(plain);
     return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
   });
   if (found.length < 2) return false;

@@ -9,7 +9,7 @@ const LEAST_CELLS = 2;
  * @param text - a page as a browser copies it, or as somebody typed it
  */
 export function textBlocks(text: string): PageBlocks {
-  const lines = text.replace(/\r\n?/g, '\n').split('\n');
+  const lines = withTabs(text.replace(/\r\n?/g, '\n').split('\n'));
   const read = lines.slice(0, MOST_LINES);
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];
@@ -35,6 +35,22 @@ export function textBlocks(text: string): PageBlocks {
   closeTable();
   const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
   return { blocks, linkedData: [], scriptData: [], title: '', leftOut };
+}
+
+const SPACES = / {2,}/;
+const LEAST_ALIGNED = 3;
+
+/** Columns that are set with spaces, as an e-mail or a terminal has them, become columns with tabs. */
+function withTabs(lines: readonly string[]): string[] {
+  const split = lines.map((line) => (line.includes('\t') || line.includes('|') ? [] : line.trimEnd().split(SPACES)));
+  const tabbed = [...lines];
+  for (let start = 0; start < lines.length;) {
+    let end = start;
+    while (end < lines.length && (split[end]?.length ?? 0) >= LEAST_ALIGNED) end += 1;
+    if (end - start >= LEAST_ALIGNED) for (let at = start; at < end; at += 1) tabbed[at] = split[at]?.join('\t') ?? '';
+    start = Math.max(end, start + 1);
+  }
+  return tabbed;
 }
 
 /** The line between a table's head and its rows, as tables of bars have it. */

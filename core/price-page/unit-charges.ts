@@ -36,7 +36,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
   const first = FREE_FIRST.exec(text);
   const allowance = first ? null : ALLOWANCE_THEN.exec(text);
   if (allowance) return afterAllowance(allowance);
-  return beyondAllowance(text) ?? eachPack(text) ?? packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
+  return beyondAllowance(text) ?? extraOne(text) ?? eachPack(text) ?? packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
 }
 
 /** "400 labels, then ¤0.08 each". */
@@ -68,6 +68,18 @@ function beyondAllowance(text: string): ChargeStatement | null {
     ...on(thing.quantity),
     each,
   };
+  return { kind: 'charge', charge, beyond: true };
+}
+
+/** "Extra label ¤0.06", "Additional order: ¤0.3 each". */
+const EXTRA_ONE = new RegExp(`^${EXTRA} (\\p{L}[\\p{L} -]{0,40}?):? ¤(\\d+(?:\\.\\d+)?)(?: each| apiece)?$`, 'u');
+
+function extraOne(text: string): ChargeStatement | null {
+  const [, noun = '', each = '0'] = EXTRA_ONE.exec(text) ?? [];
+  const thing = noun === '' || A_TIME.test(noun) ? null : countedThing(inPlural(noun));
+  if (!thing) return null;
+  const { quantity } = thing;
+  const charge = { label: labelFor(quantity), bucket: bucketFor(quantity), how: 'per-unit' as const, ...on(quantity), each };
   return { kind: 'charge', charge, beyond: true };
 }
 

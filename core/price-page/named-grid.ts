@@ -1,0 +1,39 @@
+import { gridFrom, type LineGrid } from './line-grid';
+import { canBeName, isPriced } from './line-kinds';
+import type { PlainLine } from './plain-line';
+import { nameWords } from './plan-names';
+
+const LEAST_PLANS = 2;
+const MOST_PLANS = 6;
+/** Fewer rows than this behind a few names are cards of a plan each. */
+const LEAST_ROWS = 3;
+/** What a row of prices is called. */
+export const PRICE_HEADING =
+  /\b(?:price|prices|pricing|cost|costs|monthly|yearly|annually|month|year|billed|renews?|renewal|introductory)\b/i;
+
+/**
+ * A table of plans that was copied a cell a line and whose names stand nowhere else: a run of names, then again and again
+ * a heading with as many cells, one of them a row of prices.
+ */
+export function findNamedGrid(lines: readonly PlainLine[]): LineGrid | null {
+  for (let start = 0; start < lines.length; start += 1) {
+    const grids = Array.from({ length: MOST_PLANS - LEAST_PLANS + 1 }, (_, more) => gridOf(lines, start, LEAST_PLANS + more));
+    const found = grids.filter((grid) => grid !== null);
+    const [best] = found.sort((a, b) => b.to - a.to);
+    if (best) return best;
+  }
+  return null;
+}
+
+function gridOf(lines: readonly PlainLine[], start: number, count: number): LineGrid | null {
+  const heads = lines.slice(start, start + count);
+  const names = heads.map(({ text }) => nameWords(text));
+  if (heads.length < count || new Set(names).size < count) return null;
+  if (!heads.every(({ text, plain }, index) => canBeName(text, plain, index === 0))) return null;
+  const grid = gridFrom(lines, start, names);
+  if (!grid || grid.table.rows.length < LEAST_ROWS) return null;
+  const hasPrices = grid.table.rows.some(
+    ({ heading, cells }) => PRICE_HEADING.test(heading) && cells.every(({ plain }) => /¤\d/.test(plain) || isPriced(plain)),
+  );
+  return hasPrices ? grid : null;
+}
