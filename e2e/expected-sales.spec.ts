@@ -116,10 +116,10 @@ test('what is owned goes on with its cost, or ends where a candidate has it', as
 
 test('decisions are duplicated, archived, deleted and brought back', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions`);
-  await page.getByRole('button', { name: /^Duplicate/ }).click();
+  await page.getByRole('button', { name: /^Duplicate Where/ }).click();
   await expect(page.getByLabel('The question')).toHaveValue('Where should Larkfell Kites sell from 2027? (copy)');
   await page.goto(`${demo.address}decisions`);
-  await expect(page.locator('.decision-list li')).toHaveCount(2);
+  await expect(page.locator('.decision-list li')).toHaveCount(3);
   await page.getByRole('button', { name: /^Archive .*\(copy\)/ }).click();
   await expect(page.getByText('1 archived')).toBeVisible();
   await page.getByText('1 archived').click();
@@ -127,9 +127,9 @@ test('decisions are duplicated, archived, deleted and brought back', async ({ pa
   await expect(page.getByText('1 archived')).toHaveCount(0);
   await page.getByRole('button', { name: /^Delete .*\(copy\)/ }).click();
   await expect(page.getByText('was deleted.')).toBeVisible();
-  await expect(page.locator('.decision-list li')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Bring back' }).click();
   await expect(page.locator('.decision-list li')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Bring back' }).click();
+  await expect(page.locator('.decision-list li')).toHaveCount(3);
 });
 
 test('orders are typed as they are known: by the year, by the week, between two figures', async ({ page, demo }) => {

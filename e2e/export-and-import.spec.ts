@@ -74,5 +74,5 @@ test('a file that breaks the rules is refused with every problem, and nothing is
     .setInputFiles({ name: 'rubbish.json', mimeType: 'application/json', buffer: Buffer.from('<p>no</p>') });
   await expect(preview.getByText('use JSON')).toBeVisible();
   await page.reload();
-  await expect(page.locator('.decision-list li')).toHaveCount(1);
+  await expect(page.locator('.decision-list li')).toHaveCount(2);
 });

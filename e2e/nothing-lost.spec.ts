@@ -115,7 +115,7 @@ test('what is deleted is listed with your data and comes back; everything goes i
   empty,
 }) => {
   await page.goto(`${demo.address}decisions`);
-  await page.getByRole('button', { name: /^Delete/ }).click();
+  await page.getByRole('button', { name: /^Delete Where/ }).click();
   await page.goto(`${demo.address}data`);
   await page.getByRole('button', { name: /^Bring back/ }).click();
   await expect(page.getByRole('region', { name: 'Deleted decisions' })).toContainText('None.');
@@ -126,13 +126,13 @@ test('what is deleted is listed with your data and comes back; everything goes i
 
   await page.goto(`${empty.address}data`);
   await page.getByLabel('Import such a file').setInputFiles(file);
-  await expect(page.getByText('1 decision and 12 price sheets imported.')).toBeVisible();
+  await expect(page.getByText('2 decisions and 16 price sheets imported.')).toBeVisible();
   await page
     .getByLabel('Import such a file')
     .setInputFiles({ name: 'letter.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"a letter"}') });
   await expect(page.getByText('letter.json was not imported, and nothing was changed:')).toBeVisible();
   await page.goto(`${empty.address}decisions`);
-  await expect(page.getByText(/costs least/)).toBeVisible();
+  await expect(page.getByText(/Wharfside Trade costs least/)).toBeVisible();
 });
 
 test('a decision that cannot be read stays one row, can be exported as it is stored, and disturbs nothing else', async ({
@@ -141,7 +141,7 @@ test('a decision that cannot be read stays one row, can be exported as it is sto
   request,
 }) => {
   await page.goto(`${demo.address}decisions`);
-  await page.getByRole('button', { name: /^Duplicate/ }).click();
+  await page.getByRole('button', { name: /^Duplicate Where/ }).click();
   await expect(page).toHaveURL(/frame/);
   const sqlite = new SQLite(join(demo.folder, 'venalis.db'));
   sqlite.prepare("update decision_revisions set content = x'00ff00' where decision_id = 'larkfell-kites'").run();

@@ -81,7 +81,7 @@ function isPriceLike(plain: string): boolean {
   const bare = plain
     .replace(/^\+\s*/, '')
     .replace(
-      /\b(?:set-?up fee|one-time fee of|fee of|one-time setup|setup|per (?:app|site|server|shop|user)|each|for \d+ [\p{L} ]+)\b/giu,
+      /\b(?:set-?up fee|one-time fee of|fee of|one-time setup|setup|per (?:app|site|server|shop|user)|each|(?:for|up to) \d+ [\p{L} ]+)\b/giu,
       ' ',
     )
     .replace(/\s+/g, ' ')

@@ -88,7 +88,8 @@ function feeOf(
   words: string,
   label: string,
 ): StatedFee {
-  const bucket = label !== '' ? 'payment' : bucketOf(own, words, percent !== undefined && fixed !== undefined);
+  const isShare = PLATFORM.test(own) && !CARDS.test(own) && fixed === undefined;
+  const bucket = label !== '' && !isShare ? 'payment' : bucketOf(own, words, percent !== undefined && fixed !== undefined);
   const only = onlyOf(own, words);
   const [most, least] = [AT_MOST.exec(own)?.[1], AT_LEAST.exec(own)?.[1]];
   const other = OTHER_WAYS.exec(words)?.[0] ?? '';

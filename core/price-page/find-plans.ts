@@ -1,3 +1,4 @@
+import { countedPlans } from './counted-plans';
 import { feesIn } from './fees';
 import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
@@ -112,9 +113,15 @@ function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
       ? [{ name: nameWords(name), nameLine: line.line, lines: said.map((plain) => ({ ...line, plain, text: plain })) }]
       : [];
   });
-  if (found.length < 2 && found.every(({ name }) => /^free$/i.test(name))) return { cards: [], rest: lines };
+  if (found.length < 2 && found.every(({ name }) => /^free$/i.test(name))) return withCounts(lines);
   const taken = new Set(found.map(({ nameLine }) => nameLine));
   return { cards: found, rest: lines.filter(({ line }) => !taken.has(line)) };
+}
+
+function withCounts(lines: readonly PlainLine[]): FoundPlans {
+  const cards = countedPlans(lines);
+  const taken = new Set(cards.flatMap(({ lines: own }) => own));
+  return { cards, rest: lines.filter((line) => !taken.has(line)) };
 }
 
 /** Lines at which a price begins: an amount or "Free", with no other price line right before it. */

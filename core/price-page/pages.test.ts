@@ -29,12 +29,6 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'plugin-stitchbag': ['Lifetime: term 0 299', 'Lifetime: lim sites inf', 'Lifetime: refund 14'],
   // A domain that is free for a year is a free domain.
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
-  // A table that was copied a cell a line, with the plans in its rows.
-  'mail-snipeline': ['Nib', 'Quill', 'Fountain'].flatMap((plan, at) => [
-    `${plan}: term 1 ${['12', '34', '98'][at]}`,
-    `${plan}: lim contacts ${['1000', '5000', '20000'][at]}`,
-    `${plan}: lim emails ${['10000', '60000', '250000'][at]}`,
-  ]),
   // Half an hour, so that plans are counted in one unit.
   '01-builder-quillmoor': ['Spark: lim video-minutes 30'],
   // Its own card says 10,000 contacts.

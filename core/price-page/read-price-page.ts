@@ -20,6 +20,7 @@ import { ReadingBuilder, type ReadLine } from './reading-builder';
 import { readProcessor } from './processor-page';
 import type { WholePage } from './page-conditions';
 import { readRest } from './rest-of-page';
+import { findRowGrid, type RowGrid } from './row-grid';
 import { settlePrices } from './settle-prices';
 import { textBlocks } from './text-blocks';
 import { vendorOf } from './vendor-name';
@@ -62,16 +63,18 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const isProcessor = isProcessorPage(lines, tables, format);
   const inCards = findPlans(lines);
   const grid = gridOnly(lines, inCards);
-  const found = grid ? { cards: [], rest: lines } : inCards;
+  const rowGrid = grid || tables.length > 0 ? null : findRowGrid(lines);
+  const found = grid || rowGrid ? { cards: [], rest: lines } : inCards;
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
   const areThings = found.cards.length < 2 || found.cards.every((card) => card.lines.every(({ plain }) => isPriced(plain)));
   const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
   const data = readData(page, builder);
-  if (isProcessor && !grid && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
+  if (isProcessor && !grid && !rowGrid && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
   else {
     if (grid) grid.table.names.forEach((name, index) => builder.plan(name, grid.groups[index] ?? grid.table.line));
+    if (rowGrid) readRowGrid(rowGrid, builder, whole);
     if (builder.plans.length === 0) readStepGrids(rest, builder);
     for (const grid of findLineGrids(rest, builder.names())) readPlanTable(grid.table, builder, { groups: grid.groups }, whole);
     readRest(rest, builder, whole);
@@ -102,6 +105,11 @@ function linesOf({ blocks }: PageBlocks, format: FigureFormat): Map<number, Read
     else for (const { line, cells } of block.rows) add(line, cells.join(' | ').replaceAll('\n', ' '));
   }
   return all;
+}
+
+function readRowGrid({ table, lines }: RowGrid, builder: ReadingBuilder, whole: WholePage): void {
+  readPlanTable(table, builder, { groups: [] }, whole);
+  builder.use(...lines.map(({ line }) => line));
 }
 
 function readStepGrids(rest: readonly PlainLine[], builder: ReadingBuilder): void {

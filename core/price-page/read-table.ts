@@ -42,7 +42,7 @@ export function readPlanTable(
     }
     noticeMonthly(row.heading, whole);
     if (isTermOfAll(row, whole)) {
-      builder.use(row.line, ...row.cells.map(({ line }) => line));
+      for (const { line } of [row, ...row.cells]) builder.putAside(line, 'how long the prices are paid ahead for');
       continue;
     }
     builder.use(row.line);

@@ -56,7 +56,7 @@ function enters(line: PlainLine, next: PlainLine | undefined, place: Place, buil
     builder.putAside(line.line, 'heading');
     return true;
   }
-  if (isQuestion(plain)) {
+  if (isQuestion(plain) && !/¤\d/.test(plain)) {
     place.question = plain;
     place.about = null;
     builder.putAside(line.line, 'question');
@@ -165,7 +165,7 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
     /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
   // What somebody else typically takes is no fee of this vendor.
   if (!isMeant || /\b(?:typically|usually|approximately|roughly|for example|e\.g\.)/i.test(plain)) return false;
-  if (place.about === null && readRatesByName({ plain, line }, builder)) return true;
+  if (place.about === null && readRatesByName({ plain, line }, place.section === 'fees' ? heading : '', builder)) return true;
   const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
   if (fees.length === 0) return false;
   const plans = plansFor(plain, place, builder, 'every').filter(
@@ -184,16 +184,22 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
 const A_RATE = String.raw`\d+(?:\.\d+)?%(?:\s*\+\s*¤\d+(?:\.\d+)?)?`;
 
 /** "Other providers: 2% on Basic, 1% on Plus": each plan's own rate of the same fee. */
-function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, builder: ReadingBuilder): boolean {
-  const found = builder.plans.flatMap((plan) => {
+function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, heading: string, builder: ReadingBuilder): boolean {
+  const behind = builder.plans.flatMap((plan) => {
+    const named = wholeWords(plan.name);
+    const rate = new RegExp(`${named.source}(?: plan)?:? (${A_RATE})`, named.flags).exec(plain);
+    return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
+  });
+  const before = builder.plans.flatMap((plan) => {
     const named = wholeWords(plan.name);
     const rate = new RegExp(`(${A_RATE})\\s*(?:\\(|(?:on|for|with|in)\\s+(?:the\\s+)?)${named.source}`, named.flags).exec(plain);
     return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
   });
+  const found = before.length >= 2 ? before : behind;
   if (found.length < 2) return false;
   const lead = plain.slice(0, Math.min(...found.map(({ from }) => from)));
   for (const { plan, rate } of found)
-    for (const { statement } of feesIn(`${lead}${rate}`, { heading: '' })) builder.state(plan, statement, line);
+    for (const { statement } of feesIn(`${lead}${rate}`, { heading })) builder.state(plan, statement, line);
   return builder.isUsed(line);
 }
 

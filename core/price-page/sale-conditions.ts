@@ -93,7 +93,10 @@ export function yearlySavingIn(plain: string): YearlySaving | null {
   if (!/\b(year|yearly|annual|annually|12 months)\b/.test(text)) return null;
   const priceOf = /\b(?:12 months|a year|one year) for (?:the price of )?(\d+)\b(?! (?:years|%))/.exec(text)?.[1];
   if (priceOf !== undefined && Number(priceOf) < 12) return { monthsFree: 12 - Number(priceOf) };
-  const months = /\b(\d+|one|two|three) months? (?:for )?free\b|\bget (\d+|one|two|three) months? free\b/.exec(text);
+  const months =
+    /\b(\d+|one|two|three) months? (?:for )?(?:free|on us|on the house)\b|\b(?:get|saves? you|save) (\d+|one|two|three) months?\b/.exec(
+      text,
+    );
   const count = months?.[1] ?? months?.[2];
   if (count !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[count] ?? Number(count) };
   const percent =

@@ -120,7 +120,8 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
     return NO.test(plain) ? [] : pricePieces([{ line, plain: '¤0 per month' }]).map((piece) => ({ ...piece, amount: null }));
   const amounts = word === 'free' ? '¤0' : plain;
   const isBare = !/(?:\/|per|a|an)\s?(?:month|mo|year|yr|m|y)\b|monthly|yearly|annually/i.test(amounts.split('\n')[0] ?? '');
-  const behind = isBare ? ` ${periodWords(words)}` : '';
+  const isYearlyShare = !isBare && /\b(?:yearly|annual|annually)\b/.test(words) && /^¤[\d.]+ ?(?:\/|per|a) ?(?:mo|month)$/i.test(amounts);
+  const behind = behindAmount(isBare, isYearlyShare, words);
   const before = /\b(?:renewal|renews|regular|afterwards|later|thereafter|second year|following years?|from then)\b/.test(words)
     ? 'renewal price '
     : '';
@@ -128,6 +129,11 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
   const time = /\b(?:the )?first (?:year|term|\d+ months?)\b/.exec(words)?.[0];
   const during = time === undefined || before !== '' ? '' : ` for ${time.replace(/\bterm\b/, 'year')}`;
   return pricePieces([`${before}${first}${behind}${during}`, ...more].map((one) => ({ line, plain: one })));
+}
+
+function behindAmount(isBare: boolean, isYearlyShare: boolean, words: string): string {
+  if (isBare) return ` ${periodWords(words)}`;
+  return isYearlyShare ? ' billed yearly' : '';
 }
 
 function periodWords(words: string): string {

@@ -37,20 +37,37 @@ export function textBlocks(text: string): PageBlocks {
   return { blocks, linkedData: [], scriptData: [], title: '', leftOut };
 }
 
-const SPACES = / {2,}/;
 const LEAST_ALIGNED = 3;
 
 /** Columns that are set with spaces, as an e-mail or a terminal has them, become columns with tabs. */
 function withTabs(lines: readonly string[]): string[] {
-  const split = lines.map((line) => (line.includes('\t') || line.includes('|') ? [] : line.trimEnd().split(SPACES)));
+  const isSet = lines.map((line) => !/[\t|]/.test(line) && cellStarts(line).length >= LEAST_ALIGNED);
   const tabbed = [...lines];
   for (let start = 0; start < lines.length;) {
     let end = start;
-    while (end < lines.length && (split[end]?.length ?? 0) >= LEAST_ALIGNED) end += 1;
-    if (end - start >= LEAST_ALIGNED) for (let at = start; at < end; at += 1) tabbed[at] = split[at]?.join('\t') ?? '';
+    while (isSet[end] === true) end += 1;
+    const columns = end - start >= LEAST_ALIGNED ? columnsOf(lines.slice(start, end)) : null;
+    if (columns) for (let at = start; at < end; at += 1) tabbed[at] = inColumns(lines[at] ?? '', columns);
     start = Math.max(end, start + 1);
   }
   return tabbed;
+}
+
+/** Where the cells of a line begin: at its start, and behind two spaces or more. */
+function cellStarts(line: string): number[] {
+  const behind = [...line.trimEnd().matchAll(/ {2,}(?=\S)/g)].map(({ index, 0: gap }) => index + gap.length);
+  return behind.includes(0) ? behind : [0, ...behind];
+}
+
+/** Where the columns of lines begin: as in the line with most cells, if no other has a word there; else null. */
+function columnsOf(lines: readonly string[]): readonly number[] | null {
+  const columns = lines.map(cellStarts).reduce((most, one) => (one.length > most.length ? one : most));
+  const isCut = (line: string) => columns.some((at) => at > 0 && at < line.length && line[at - 1] !== ' ');
+  return lines.some(isCut) ? null : columns;
+}
+
+function inColumns(line: string, columns: readonly number[]): string {
+  return columns.map((start, index) => line.slice(start, columns[index + 1]).trim()).join('\t');
 }
 
 /** The line between a table's head and its rows, as tables of bars have it. */
