@@ -1,24 +1,36 @@
 import { countedThing } from './counted-things';
 import type { PlanCard } from './find-plans';
-import { isPriceLine, isPriceTail } from './price-pieces';
+import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
 import type { PlainLine } from './plain-line';
 
 const LEAST_PLANS = 2;
-const A_COUNT = /^(?:up to )?\d+ \p{L}[\p{L} -]{1,24}$/u;
+/** "1 site", "up to 500 contacts", "501-2500 contacts", "from 501 to 2500 contacts". */
+const A_COUNT = /^(?:up to |from |of |over )?(?:\d+ ?(?:[-–]| to | a ) ?)?(\d+) (\p{L}[\p{L} -]{1,24})$/u;
 
 /**
  * Plans that are told apart by how many of something they are for, and have no other name: "1 site", "5 sites", each
- * with its price below.
+ * with its price below or behind a colon.
  */
 export function countedPlans(lines: readonly PlainLine[]): PlanCard[] {
-  const cards = lines.flatMap((line, at): PlanCard[] => {
-    const price = lines[at + 1];
-    const isHead = A_COUNT.test(line.plain) && countedThing(line.plain.replace(/^(?:up to )?\d+ /, '')) !== null;
-    if (!isHead || !price || !isPriceLine(price.plain)) return [];
-    const after = lines.slice(at + 1);
-    const end = after.findIndex(({ plain }) => !isPriceLine(plain) && !isPriceTail(plain));
-    return [{ name: line.text, nameLine: line.line, lines: [...after.slice(0, end < 0 ? undefined : end), line] }];
-  });
-  const nouns = new Set(cards.map(({ name }) => name.replace(/^.*?\d[\d,.]* /, '').replace(/s$/, '')));
-  return cards.length >= LEAST_PLANS && nouns.size === 1 ? cards : [];
+  const found = lines.flatMap((line, at) => planAt(lines, line, at) ?? []);
+  const nouns = new Set(found.map(({ noun }) => noun.replace(/s$/, '')));
+  return found.length >= LEAST_PLANS && nouns.size === 1 ? found.map(({ card }) => card) : [];
+}
+
+function planAt(lines: readonly PlainLine[], line: PlainLine, at: number): { readonly card: PlanCard; readonly noun: string } | null {
+  const [, head = '', price] = /^([^:]*?)(?::\s*(.*))?$/u.exec(line.plain) ?? [];
+  const [, upTo = '', noun = ''] = A_COUNT.exec(head) ?? [];
+  if (noun === '' || countedThing(noun) === null) return null;
+  const priced = price === undefined ? pricesBelow(lines, at) : [{ ...line, plain: price, text: price }];
+  const [first] = priced;
+  if (!first || !(isPriceLine(first.plain) || wordPrice(first.plain) === 'free')) return null;
+  const limit = { ...line, plain: `up to ${upTo} ${noun}`, text: line.text };
+  const name = price === undefined ? line.text : (line.text.split(':')[0] ?? line.text).trim();
+  return { card: { name, nameLine: line.line, lines: [...priced, limit] }, noun };
+}
+
+function pricesBelow(lines: readonly PlainLine[], at: number): readonly PlainLine[] {
+  const after = lines.slice(at + 1);
+  const end = after.findIndex(({ plain }) => !isPriceLine(plain) && !isPriceTail(plain) && wordPrice(plain) !== 'free');
+  return end < 0 ? after : after.slice(0, end);
 }

@@ -20,8 +20,9 @@ const OUTSIDE =
 const IN_PERSON =
   /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
-const ABROAD = /\b(international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|others?|all other|rest of the world|outside)\b/;
-const REGION = /\b(european|eea|eu|sepa|north american|asian)\b/;
+const ABROAD =
+  /\b(international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|others?|all other|rest of the world|outside|rest)\b/;
+const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME = /\b(domestic|local|national|home|us|uk|own currency|own country)\b/;
 const PLATFORM =
   /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|revenue share|of (what you earn|(your |all |all your )?(revenue|sales|turnover|earnings|takings)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;

@@ -120,8 +120,8 @@ function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
 
 function withCounts(lines: readonly PlainLine[]): FoundPlans {
   const cards = countedPlans(lines);
-  const taken = new Set(cards.flatMap(({ lines: own }) => own));
-  return { cards, rest: lines.filter((line) => !taken.has(line)) };
+  const taken = new Set(cards.flatMap(({ nameLine, lines: own }) => [nameLine, ...own.map(({ line }) => line)]));
+  return { cards, rest: lines.filter(({ line }) => !taken.has(line)) };
 }
 
 /** Lines at which a price begins: an amount or "Free", with no other price line right before it. */

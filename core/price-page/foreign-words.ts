@@ -173,6 +173,10 @@ const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
   }),
   nl: entries({
     'gratis proefperiode': 'free trial',
+    'proefperiode (?:van )?(?=\\d+ dagen)': 'trial of ',
+    transactiekosten: 'transaction fee',
+    'zonder limiet': 'without limit',
+    geen: 'none',
     'niet goed,? geld terug': 'money back',
     'excl\\.? btw|exclusief btw': 'excluding VAT',
     'incl\\.? btw|inclusief btw': 'including VAT',

@@ -134,7 +134,7 @@ const NUMBER_WORDS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'ei
 
 /** "One staff login" counts what is usually counted; "One-click checkout" and "One place for all" do not. */
 function withCountInDigits(text: string): string {
-  const [, word = '', noun = ''] = /^(\p{L}+) (\p{L}[\p{L} -]*)$/u.exec(text) ?? [];
+  const [, word = '', noun = ''] = /^(\p{L}+) (\p{L}[\p{L} -]*?)\.?$/u.exec(text) ?? [];
   const at = NUMBER_WORDS.indexOf(word.toLowerCase());
   const thing = at < 0 ? null : countedThing(noun);
   const isMany = at > 0 && /s$/i.test(noun) && noun.split(' ').length <= 2;

@@ -2,6 +2,7 @@ import { isButton } from './line-kinds';
 import type { PageTable } from './page-blocks';
 import { type PlanTable, priceSteps, readRow } from './page-tables';
 import { addonAt } from './add-ons';
+import { askRegion, type RegionalFee } from './ask-region';
 import { feesIn } from './fees';
 import { pricePieces, wordPrice } from './price-pieces';
 import type { ReadingBuilder } from './reading-builder';
@@ -46,16 +47,19 @@ export function readPlanTable(
       continue;
     }
     builder.use(row.line);
+    const regional: RegionalFee[] = [];
     for (const [column, cell] of readRow(row).entries()) {
       const plan = plans[column];
       const line = row.cells[column]?.line ?? row.line;
       if (!plan) continue;
       for (const statement of cell.statements) builder.state(plan, statement, line);
       builder.price(plan, cell.pieces);
+      for (const statement of cell.regional ?? []) regional.push({ plan: plan.name, statement });
       if (cell.addon) builder.price(builder.addon(cell.addon.name, line), cell.addon.pieces);
       if (cell.isOpen) builder.leaveOpen(line);
       if (cell.why !== undefined && line !== row.line) builder.putAside(line, cell.why);
     }
+    if (regional.length > 0) askRegion(builder, regional, [row.line]);
   }
 }
 

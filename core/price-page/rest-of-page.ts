@@ -1,4 +1,5 @@
 import { addonAt } from './add-ons';
+import { askRegion } from './ask-region';
 import type { StatedCharge } from '../price-phrase/statement';
 import { capital, feesIn } from './fees';
 import type { PlainLine } from './plain-line';
@@ -8,7 +9,6 @@ import { markOf, readItem } from './list-items';
 import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, type Place, plansFor } from './plans-meant';
-import type { PageOption } from './page-reading';
 import { isPriceLine } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { unitChargeIn } from './unit-charges';
@@ -176,7 +176,12 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
     if (!isRegional)
       for (const plan of plans)
         if (!hasOwnFee(plan, statement.charge.only, statement.charge.bucket ?? 'transaction', line)) builder.state(plan, statement, line);
-  for (const { statement } of regional) askRegion(builder, plans, statement, line);
+  for (const { statement } of regional)
+    askRegion(
+      builder,
+      plans.map(({ name }) => ({ plan: name, statement })),
+      [line],
+    );
   if (!builder.isUsed(line)) builder.putAside(line, 'said of the plan already');
   return true;
 }
@@ -224,26 +229,6 @@ function hasOwnFee({ facts }: PlanBeingRead, only: unknown, bucket: string, line
 /** A plan on which nothing is sold has no fees of sales. */
 function takesNothing({ facts }: PlanBeingRead): boolean {
   return facts.some(({ statement }) => statement.kind === 'limit' && statement.quantity === 'orders' && statement.most === '0');
-}
-
-function askRegion(
-  builder: ReadingBuilder,
-  plans: readonly PlanBeingRead[],
-  statement: ReturnType<typeof feesIn>[number]['statement'],
-  line: number,
-): void {
-  const names = plans.map(({ name }) => name);
-  const option = (label: string, only: { cards: string[] } | null): PageOption => ({
-    label,
-    statements: names.map((plan) => ({
-      plan,
-      statement: { ...statement, charge: { ...statement.charge, ...(only ? { only, label: 'Domestic cards' } : {}) } },
-    })),
-  });
-  builder.ask('Whose cards are these, seen from your shop?', [line], names, [
-    option('those of all my customers, unless another fee is named', null),
-    option('those from my own country; others have another fee', { cards: ['domestic'] }),
-  ]);
 }
 
 function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {

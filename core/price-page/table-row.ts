@@ -18,6 +18,8 @@ export interface CellReading {
   readonly pieces: readonly PricePiece[];
   /** An add-on that the cell prices. */
   readonly addon?: { readonly name: string; readonly pieces: readonly PricePiece[] };
+  /** Fees of a region's cards, which may be all of the seller's or only some: asked. */
+  readonly regional?: ReadonlyArray<Extract<Statement, { kind: 'charge' }>>;
   /** Why the cell states nothing. */
   readonly why?: string;
   /** Whether it was not understood. */
@@ -164,10 +166,19 @@ function feeOf(heading: string, plain: string): CellReading {
   if (/^(?:not possible|not available|n\/a)$/i.test(plain)) return { ...NOTHING, why: 'not to be had' };
   if (/^[–—-]$/.test(plain)) return { ...NOTHING, why: 'no fee is named' };
   const rate = NO.test(plain) || /^(?:0|free)$/i.test(plain) ? '0%' : plain.replace(/^\+/, '');
-  const statements = feesIn(rate, { heading: heading.toLowerCase(), isFee: true }).map(({ statement }) => statement);
+  const fees = feesIn(rate, { heading: heading.toLowerCase(), isFee: true });
+  const statements = fees.map(({ statement }) => statement);
+  if (isOfRegion(heading, statements))
+    return { ...NOTHING, regional: statements.map((one) => ({ ...one, charge: { ...one.charge, label: heading } })) };
   return statements.length > 0
     ? { statements: statements.map((one) => ({ ...one, charge: { ...one.charge, label: heading } })), pieces: [] }
     : { ...NOTHING, isOpen: true };
+}
+
+/** "Card payments (EU)": whose cards these are depends on where the seller is. */
+function isOfRegion(heading: string, fees: ReadonlyArray<Extract<Statement, { kind: 'charge' }>>): boolean {
+  const isCards = fees.length > 0 && fees.every(({ charge }) => charge.bucket === 'payment' && charge.only === undefined);
+  return isCards && /\b(?:eu|eea|europe|european|sepa)\b/i.test(heading);
 }
 
 /** "Each further label: 9p" is a price for more than the plan includes. */
