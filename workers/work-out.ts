@@ -1,7 +1,8 @@
 import type { Workbench } from '#core/decision/workbench';
 import { type Judged, judge } from '#core/judgement/work-out';
 import { type DecisionProposals, decisionProposals } from '#core/proposals/decision-proposals';
-import { type DecisionWays, decisionWays } from '#core/proposals/decision-ways';
+import type { InSteps } from '#core/proposals/ways';
+import { type DecisionWays, decisionWaysInSteps } from '#core/proposals/decision-ways';
 
 /** A question to this worker: its number comes back with every answer. */
 export interface WorkOutQuestion {
@@ -32,10 +33,27 @@ async function answer({ number, workbench }: WorkOutQuestion): Promise<void> {
     await aMoment();
     if (number === newest) say({ judged: judge(workbench, proposals) });
     await aMoment();
-    if (number === newest) say({ ways: decisionWays(workbench, proposals) });
+    const ways = await whileNewest(number, decisionWaysInSteps(workbench, proposals));
+    if (ways) say({ ways });
   } catch (error) {
     say({ problem: error instanceof Error ? error.message : String(error) });
   }
+}
+
+/** So long is worked at a stretch before a newer question is heard. */
+const STRETCH_MS = 50;
+
+/** Goes through steps as long as no newer question has come; null once one has. */
+async function whileNewest<Result>(number: number, steps: InSteps<Result>): Promise<Result | null> {
+  let since = performance.now();
+  while (number === newest) {
+    const { done, value } = steps.next();
+    if (done) return value;
+    if (performance.now() - since < STRETCH_MS) continue;
+    await aMoment();
+    since = performance.now();
+  }
+  return null;
 }
 
 const aMoment = () => new Promise((resolve) => setTimeout(resolve, 0));

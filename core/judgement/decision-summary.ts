@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { decimal } from '../amount/decimal';
 import { salesScale } from '../comparison/sales-scale';
+import type { DecisionFile } from '../decision-file/schema';
 import { workbenchInVersion, type Workbench } from '../decision/workbench';
 import { decisionProposals, type DecisionProposals } from '../proposals/decision-proposals';
 import { betterWay } from '../proposals/better-way';
@@ -89,7 +90,7 @@ export function summaryOf(stored: Workbench): DecisionSummary {
 
 function wayOf({ workbench, priced, lineUp: { leader, by } }: ComesTo, proposals: DecisionProposals): DecisionSummary['way'] {
   const plan = priced.pricing.file.candidates.find(({ id }) => id === leader?.id)?.plans[0]?.plan;
-  if (!leader || by === 'keep' || plan === undefined) return null;
+  if (!leader || by === 'keep' || plan === undefined || !isQuicklySearched(priced.pricing.file)) return null;
   const found = betterWay(decisionWays(workbench, proposals), proposals, priced.pricing.plan(plan).offer.id);
   if (!found || decimal(found.less).lt('0.5')) return null;
   const { way, less } = found;
@@ -98,6 +99,15 @@ function wayOf({ workbench, priced, lineUp: { leader, by } }: ComesTo, proposals
     total: decimal(leader.result.total).minus(less).toFixed(),
     less,
   };
+}
+
+/** So many choices of plans, terms and add-ons a list can wait for; what has more is worked out where it is opened. */
+const MOST_CHOICES = 2_000;
+
+function isQuicklySearched({ offers }: DecisionFile): boolean {
+  const choicesOf = ({ plans, addons = [] }: DecisionFile['offers'][number]) =>
+    plans.reduce((sum, { terms }) => sum + terms.length, 0) * 2 ** addons.length;
+  return offers.reduce((sum, offer) => sum + choicesOf(offer), 0) <= MOST_CHOICES;
 }
 
 function verdictOf(stored: Workbench): DecisionSummary['verdict'] {

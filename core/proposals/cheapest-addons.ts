@@ -51,13 +51,16 @@ export function cheapestAddons(search: AddonSearch): CheapestAddons | null {
  *
  * Goes through the add-ons one after the other, each left out or taken in one of its ways, and gives a branch up as
  * soon as it cannot cover what is wanted or cannot become cheaper than the dearest of the few so far. Tax is rounded by
- * the month on everything together, so that it is only known at the end; until then it is bounded from below.
+ * the month on everything together, so that it is only known at the end; until then it is bounded from below,
+ * with the least that what is still wanted can cost.
  *
  * @param few - how many are wanted at most
  */
 export function cheapestFew({ base, addons, wanted, taxRate, atMost }: AddonSearch, few: number): CheapestAddons[] {
+  const isDearer = Math.floor(taxedLeast(base, taxRate)) > atMost;
+  if (isDearer && !addons.some(({ choices }) => choices.some(({ cost }) => cost.hasCredit))) return [];
   const steps = addons.map((addon) => stepOf(addon, wanted));
-  const still = reachesOf(addons, steps, taxRate);
+  const still = reachesOf(addons, steps, maskOf(wanted.unmet), taxRate);
   const found: CheapestAddons[] = [];
   const limit = () => (found.length < few ? atMost : (found.at(-1)?.total ?? atMost));
   const keep = (one: CheapestAddons) => {
@@ -68,7 +71,8 @@ export function cheapestFew({ base, addons, wanted, taxRate, atMost }: AddonSear
   };
   const visit = (at: number, cost: PartCost, taken: readonly AddonChoice[], unmet: bigint, short: readonly bigint[]): void => {
     const reach = still[at];
-    if (!reach || Math.floor(taxedLeast(cost, taxRate) + reach.credit) > limit() || !canCover(reach, unmet, short)) return;
+    if (!reach || !canCover(reach, unmet, short)) return;
+    if (Math.floor(taxedLeast(cost, taxRate) + reach.credit + leastToCover(reach, unmet, short)) > limit()) return;
     const [addon, step] = [addons[at], steps[at]];
     if (!addon || !step) return keep({ total: costWithTax(cost, taxRate), choices: taken });
     visit(at + 1, cost, taken, unmet, short);
@@ -88,10 +92,13 @@ interface Reach {
   readonly credit: number;
   readonly meets: bigint;
   readonly raises: readonly bigint[];
+  /** The least that meeting each must costs, by its bit, and raising each limit by a part of 10^-40. */
+  readonly perMust: ReadonlyMap<bigint, number>;
+  readonly perRaise: readonly number[];
 }
 
-function reachesOf(addons: readonly UsefulAddon[], steps: readonly Step[], taxRate: number): Reach[] {
-  let reach: Reach = { credit: 0, meets: 0n, raises: [] };
+function reachesOf(addons: readonly UsefulAddon[], steps: readonly Step[], unmet: bigint, taxRate: number): Reach[] {
+  let reach: Reach = { credit: 0, meets: 0n, raises: [], perMust: new Map(), perRaise: [] };
   const reaches = [reach];
   for (let at = steps.length - 1; at >= 0; at -= 1) {
     const choices = addons[at]?.choices ?? [];
@@ -101,10 +108,54 @@ function reachesOf(addons: readonly UsefulAddon[], steps: readonly Step[], taxRa
       credit: later.credit + Math.min(0, ...choices.map(({ cost }) => taxedLeast(cost, taxRate))),
       meets: later.meets | (steps[at]?.meets ?? 0n),
       raises: (steps[at]?.raises ?? []).map((raise, name) => (later.raises[name] ?? 0n) + raise * most),
+      ...leastShares(steps[at], choices, later, unmet, taxRate),
     };
     reaches.unshift(reach);
   }
   return reaches;
+}
+
+/**
+ * The least cost of each thing that is wanted, where what an add-on costs is shared evenly among all that it is good for:
+ * whatever is taken then costs at least the sum over what is covered.
+ */
+function leastShares(
+  step: Step | undefined,
+  choices: readonly AddonChoice[],
+  later: Reach,
+  unmet: bigint,
+  taxRate: number,
+): Pick<Reach, 'perMust' | 'perRaise'> {
+  if (!step) return later;
+  const musts = bitsOf(step.meets & unmet);
+  const goodFor = musts.length + step.raises.filter((raise) => raise > 0n).length;
+  const share = (cost: PartCost) => Math.max(0, taxedLeast(cost, taxRate)) / Math.max(1, goodFor);
+  const least = Math.min(...choices.map(({ cost }) => share(cost)));
+  const perMust = new Map(later.perMust);
+  for (const bit of musts) perMust.set(bit, Math.min(least, perMust.get(bit) ?? Infinity));
+  const perRaise = step.raises.map((raise, name) => {
+    const own = raise === 0n ? Infinity : Math.min(...choices.map(({ cost, count }) => share(cost) / (Number(raise) * count)));
+    return Math.min(own, later.perRaise[name] ?? Infinity);
+  });
+  return { perMust, perRaise };
+}
+
+function bitsOf(mask: bigint): bigint[] {
+  const bits: bigint[] = [];
+  for (let bit = 1n; bit <= mask; bit <<= 1n) if ((mask & bit) !== 0n) bits.push(bit);
+  return bits;
+}
+
+/** Smaller than any amount, and larger than what sums of shares are off. */
+const ROUNDING = 1e-6;
+
+/** At least so much does what is still wanted cost; it can be covered. */
+function leastToCover({ perMust, perRaise }: Reach, unmet: bigint, short: readonly bigint[]): number {
+  if (unmet === 0n && short.every((lacking) => lacking === 0n)) return 0;
+  let least = -ROUNDING;
+  for (const [bit, cost] of perMust) if ((unmet & bit) !== 0n) least += cost;
+  for (const [name, lacking] of short.entries()) if (lacking > 0n) least += Number(lacking) * (perRaise[name] ?? 0);
+  return least;
 }
 
 function canCover({ meets, raises }: Reach, unmet: bigint, short: readonly bigint[]): boolean {
@@ -136,8 +187,13 @@ function maskOf(positions: readonly number[]): bigint {
 
 /** A quantity in whole parts of 10^-40, finer than any that is written. */
 function exact(quantity: Decimal): bigint {
-  return BigInt(quantity.times('1e40').toFixed(0));
+  const found = exactly.get(quantity) ?? BigInt(quantity.times('1e40').toFixed(0));
+  exactly.set(quantity, found);
+  return found;
 }
+
+/** The same quantities come up in every window. */
+const exactly = new WeakMap<Decimal, bigint>();
 
 /** What a part costs with tax. */
 export function costWithTax(cost: PartCost, taxRate: number): number {

@@ -46,6 +46,8 @@ const KEPT = 3;
 
 interface Found extends Priced {
   readonly combination: Combination;
+  /** Of its plan in the file; before all others for what is proposed. */
+  readonly place: number;
 }
 
 /** Prepares the search over all combinations of an offer, and its proposal (decision file §10, `ways`). */
@@ -68,13 +70,19 @@ export function combinationSearch(pricing: Pricing, offer: Offer, payments: read
       const needed = neededIn(pricing, window);
       const addons = new Map([...ways].map(([use, all]) => [use, all.map((way) => usefulIn(way, window))] as const));
       let best: readonly Found[] = proposed?.(window, needed, taxRate) ?? [];
-      for (const plan of plans) {
-        if (!isPossible(plan, window)) continue;
-        const atMost = best.length < KEPT ? Infinity : (best.at(-1)?.cost ?? Infinity) - 1;
+      // Plans that cost little by themselves are looked at first: the others then have to be cheaper than what was found.
+      const inOrder = plans
+        .map((plan, place) => ({ plan, place, base: plan.cost(window) }))
+        .filter(({ plan }) => isPossible(plan, window))
+        .sort((a, b) => a.base.total - b.base.total || a.place - b.place);
+      for (const { plan, place, base } of inOrder) {
+        const last = best.length < KEPT ? undefined : best.at(-1);
+        // Of equal ones the first of the file is kept.
+        const atMost = last ? last.cost - (last.place < place ? 1 : 0) : Infinity;
         const wanted = wantedIn(plan, window, needed);
-        const found = cheapestFew({ base: plan.cost(window), addons: addons.get(plan.payments) ?? [], wanted, taxRate, atMost }, KEPT);
-        const here = found.map(({ total, choices }) => foundOf(plan, choices, total));
-        best = [...best, ...here].sort((a, b) => a.cost - b.cost).slice(0, KEPT);
+        const found = cheapestFew({ base, addons: addons.get(plan.payments) ?? [], wanted, taxRate, atMost }, KEPT);
+        const here = found.map(({ total, choices }) => foundOf(plan, choices, total, place));
+        best = [...best, ...here].sort((a, b) => a.cost - b.cost || a.place - b.place).slice(0, KEPT);
       }
       for (const { id, combination } of best) combinations.set(id, combination);
       return best;
@@ -82,10 +90,15 @@ export function combinationSearch(pricing: Pricing, offer: Offer, payments: read
   };
 }
 
-function foundOf({ plan, term, payments }: PlanWindowPart, choices: ReadonlyArray<Omit<AddonChoice, 'cost'>>, cost: MinorUnits): Found {
+function foundOf(
+  { plan, term, payments }: PlanWindowPart,
+  choices: ReadonlyArray<Omit<AddonChoice, 'cost'>>,
+  cost: MinorUnits,
+  place = -1,
+): Found {
   const addons = choices.map(({ addon, term: by, count }) => ({ addon: addon.id, ...(by === undefined ? {} : { term: by }), count }));
   const combination = { plan, term, addons, payments };
-  return { id: JSON.stringify(combination), cost, combination };
+  return { id: JSON.stringify(combination), cost, combination, place };
 }
 
 function isPossible({ possible }: WindowPart, { from, to }: Window): boolean {

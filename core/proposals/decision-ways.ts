@@ -13,7 +13,7 @@ import type { Combination } from './combination-search';
 import { type DecisionProposals, isOwned, type MakeUp, madeOf, paymentsFor, vendorFile } from './decision-proposals';
 import { takenBy } from './part-costs';
 import type { Proposal } from './propose';
-import { bestWays, type BestWay, type WaySegment } from './ways';
+import { allSteps, bestWaysInSteps, type BestWay, type InSteps, type WaySegment } from './ways';
 
 /** A way with moves through the horizon that is better than staying, or possible where staying is not. */
 export interface WayAhead {
@@ -38,14 +38,19 @@ export interface DecisionWays {
  * The best ways of every vendor of a decision and of all together, moving at what the decision says it costs. A way on
  * which something owned goes on is priced as a route is (decision file §9): what all its parts have runs through.
  */
-export function decisionWays(workbench: Workbench, { vendors }: Pick<DecisionProposals, 'vendors'>): DecisionWays {
+export function decisionWays(workbench: Workbench, proposals: Pick<DecisionProposals, 'vendors'>): DecisionWays {
+  return allSteps(decisionWaysInSteps(workbench, proposals));
+}
+
+/** The same in steps of a few milliseconds to a second, by how many plans, terms and add-ons a vendor has. */
+export function* decisionWaysInSteps(workbench: Workbench, { vendors }: Pick<DecisionProposals, 'vendors'>): InSteps<DecisionWays> {
   const file = vendorFile(workbench);
   const pricing = preparePricing(file);
   const { currency } = pricing.file;
   const costs: MovingCosts = workbench.decision.whatIf?.moving ?? USUAL_MOVING;
   const moving = pricedMoving(pricing.file, costs);
   const proposals = vendors.map(({ offer, proposed }): Proposal => (proposed ? proposalOf(offer, proposed) : { offer, total: null }));
-  const { ofOffers, best } = bestWays(preparePricing(withOwnedFree(file)), proposals, {
+  const { ofOffers, best } = yield* bestWaysInSteps(preparePricing(withOwnedFree(file)), proposals, {
     moving,
     by: 'cost',
     paymentsOf: (offer) => paymentsFor(pricing.file, offer),

@@ -59,14 +59,37 @@ export function askedWays(pricing: Pricing, proposals: readonly Proposal[]): Way
   });
 }
 
+/** What is worked out bit by bit: whoever goes through it may stop, or do something else, between two steps. */
+export type InSteps<Result> = Generator<void, Result, void>;
+
+/** Goes through all steps at once. */
+export function allSteps<Result>(steps: InSteps<Result>): Result {
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
+}
+
 /** The best ways of the offers that there are proposals for, and of all of them together (decision file §10, `ways`). */
-export function bestWays(pricing: Pricing, proposals: readonly Proposal[], { moving, by, paymentsOf }: WaysAsked): Ways {
+export function bestWays(pricing: Pricing, proposals: readonly Proposal[], asked: WaysAsked): Ways {
+  return allSteps(bestWaysInSteps(pricing, proposals, asked));
+}
+
+/** The same, a start in an offer at a time. */
+export function* bestWaysInSteps(pricing: Pricing, proposals: readonly Proposal[], { moving, by, paymentsOf }: WaysAsked): InSteps<Ways> {
   const { offers, months } = pricing.file;
   const { within, between, moves, loses } = moving;
   const all = proposals.flatMap((proposal) => {
     const offer = offers.find(({ id }) => id === proposal.offer);
     return offer ? [{ offer, ways: offerWays(pricing, offer, paymentsOf(offer), proposal, { within, by }) }] : [];
   });
+  const starts = between === undefined ? 1 : months;
+  for (const { ways } of all)
+    for (let start = 0; start < starts; start++) {
+      // Asked for once, what is best from there on is known.
+      ways.blocks.cost(start, months);
+      yield;
+    }
   const nothing = () => 0;
   const ofOffers = all.map(({ offer, ways }) => {
     if (ways.blocks.cost(0, months) === Infinity) return null;
