@@ -8,7 +8,9 @@ import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
 function demoDay(folder) {
   const note = join(folder, 'demo-day');
   mkdirSync(folder, { recursive: true });
-  if (!existsSync(note)) writeFileSync(note, new Date().toISOString().slice(0, 10));
+  // A demo of before dates were moved has them as they were written.
+  const day = existsSync(join(folder, 'venalis.db')) ? '2026-11-28' : new Date().toISOString().slice(0, 10);
+  if (!existsSync(note)) writeFileSync(note, day);
   return readFileSync(note, 'utf8').trim();
 }
 
