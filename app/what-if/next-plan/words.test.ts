@@ -97,9 +97,13 @@ describe('the next plan up, in words', () => {
     expect(stepsSentence([dear, dear])).toBe('None of the 2 steps to a dearer plan pays for itself at your sales.');
     expect(stepsSentence([step(), dear, step()])).toBe('2 of 3 steps to a dearer plan pay for themselves at your sales.');
     expect(stepsSentence([step(), step()])).toBe('All 2 steps to a dearer plan pay for themselves at your sales.');
-    expect(stepsSentence([step({ to: { ...end('B', 'Grow'), usable: false } }), step()])).toBe(
-      '1 of 2 steps to a dearer plan pays for itself at your sales.',
+    const closed = step({ to: { ...end('B', 'Grow'), usable: false } });
+    expect(stepsSentence([closed, step()])).toBe('The one step to a dearer plan that you can choose pays for itself at your sales.');
+    expect(stepsSentence([closed, step(), dear])).toBe('1 of 2 steps to a dearer plan that you can choose pays for itself at your sales.');
+    expect(stepsSentence([closed, dear, dear])).toBe(
+      'None of the 2 steps to a dearer plan that you can choose pays for itself at your sales.',
     );
+    expect(stepsSentence([closed])).toBe('No step to a dearer plan is a matter of price alone: one of its two plans cannot be chosen.');
   });
 
   it.each([

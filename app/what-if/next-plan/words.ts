@@ -75,13 +75,16 @@ export function paysWords({ from, to, pair }: Pick<StepUp, 'from' | 'to' | 'pair
   return `from ${write.whole(point.monthlySales)} a month on${point.scale <= 1 ? '' : when}`;
 }
 
-/** How many steps there are, and how many of them cost less in all. */
+/** How many steps there are whose two plans can both be chosen, and how many of them cost less in all. */
 export function stepsSentence(steps: readonly StepUp[]): string {
-  const paying = steps.filter(({ from, to, total }) => from.usable && to.usable && Number(total) < 0).length;
-  if (steps.length === 1) return `The one step to a dearer plan ${paying === 1 ? 'pays' : 'does not pay'} for itself at your sales.`;
-  if (paying === 0) return `None of the ${steps.length} steps to a dearer plan pays for itself at your sales.`;
-  const which = paying === steps.length ? `All ${paying}` : `${paying} of ${steps.length}`;
-  return `${which} steps to a dearer plan ${paying === 1 ? 'pays for itself' : 'pay for themselves'} at your sales.`;
+  const open = steps.filter(({ from, to }) => from.usable && to.usable);
+  const paying = open.filter(({ total }) => Number(total) < 0).length;
+  if (open.length === 0) return 'No step to a dearer plan is a matter of price alone: one of its two plans cannot be chosen.';
+  const among = open.length === steps.length ? '' : ' that you can choose';
+  if (open.length === 1) return `The one step to a dearer plan${among} ${paying === 1 ? 'pays' : 'does not pay'} for itself at your sales.`;
+  if (paying === 0) return `None of the ${open.length} steps to a dearer plan${among} pays for itself at your sales.`;
+  const which = paying === open.length ? `All ${paying}` : `${paying} of ${open.length}`;
+  return `${which} steps to a dearer plan${among} ${paying === 1 ? 'pays for itself' : 'pay for themselves'} at your sales.`;
 }
 
 /** What comes with plans, in a sentence; null where nobody on the sheets sells any of it singly. */
