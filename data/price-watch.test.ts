@@ -4,6 +4,7 @@ import { takeApart } from '#core/decision/take-apart';
 import { kiteDecision } from '#core/tests/kite-decision';
 import type { FoundChange } from '#core/price-watch/found-change';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
+import { givenVerdict } from '#core/tests/given-verdict';
 import { duplicateDecision, setArchived } from './decision-list';
 import { createDecision, loadWorkbench, loadWorkbenchAt, saveChange, stepBack } from './decisions';
 import { openDatabase } from './open-database';
@@ -130,27 +131,7 @@ describe('settings', () => {
 });
 
 describe('verdicts that were given', () => {
-  const verdict = (reason: string): GivenVerdict => ({
-    id: 'v1',
-    on: '2026-11-25',
-    kind: 'candidate',
-    parts: [{ candidate: 'B', label: 'Birch' }],
-    reason,
-    strength: 'firm',
-    currency: 'EUR',
-    months: 12,
-    version: 'expected',
-    monthlySales: '1000.00',
-    monthlyOrders: '100.0',
-    total: '480.00',
-    runnerUp: null,
-    totals: [],
-    conditions: [],
-    thresholds: [],
-    unknown: [],
-    open: [],
-    sheets: [],
-  });
+  const verdict = (reason: string) => givenVerdict({ id: 'v1', reason });
   const save = async (verdicts: GivenVerdict[], name = 'q') => {
     const saved = await loadWorkbench(db, 'one');
     if (!saved) throw new Error('the decision is expected');

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Kysely } from 'kysely';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { GivenVerdict } from '#core/decision/verdict-schema';
+import { givenVerdict } from '#core/tests/given-verdict';
 import { loadWorkbenchAt, saveChange, stepBack } from './decisions';
 import { openDatabase } from './open-database';
 import type { Database } from './schema';
@@ -93,27 +93,7 @@ describe('thinning out a history', () => {
   });
 
   it('keeps what a verdict rests on, with its prices', async () => {
-    const verdict: GivenVerdict = {
-      id: 'v1',
-      on: '2026-01-02',
-      kind: 'candidate',
-      parts: [{ candidate: 'A', label: 'Alder' }],
-      reason: '',
-      strength: 'firm',
-      currency: 'EUR',
-      months: 12,
-      version: 'expected',
-      monthlySales: '1000.00',
-      monthlyOrders: '100.0',
-      total: '480.00',
-      runnerUp: null,
-      totals: [],
-      conditions: [],
-      thresholds: [],
-      unknown: [],
-      open: [],
-      sheets: [],
-    };
+    const verdict = givenVerdict({ id: 'v1', on: '2026-01-02', parts: [{ candidate: 'A', label: 'Alder' }] });
     const { workbench, revision } = await current(db, 'kites');
     const sheets = workbench.sheets.map((used) => ({
       id: used.id,

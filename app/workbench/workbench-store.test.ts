@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Workbench } from '#core/decision/workbench';
 import { withDecision } from '#core/decision/workbench';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
+import { givenVerdict } from '#core/tests/given-verdict';
 import type { Saved, SaveReply, SaveRequest } from './saved';
 import { createWorkbenchStore, type Draft } from './workbench-store';
 
@@ -96,27 +97,7 @@ describe('the workbench store', () => {
 
   it('takes up with which revisions the server fixed a verdict, and leaves what is typed meanwhile', async () => {
     const { store, replies } = setUp();
-    const verdict: GivenVerdict = {
-      id: 'v',
-      on: '2026-11-25',
-      kind: 'candidate',
-      parts: [{ candidate: 'A', label: 'Alder' }],
-      reason: 'so',
-      strength: 'firm',
-      currency: 'EUR',
-      months: 12,
-      version: 'expected',
-      monthlySales: '1',
-      monthlyOrders: '1',
-      total: '1',
-      runnerUp: null,
-      totals: [],
-      conditions: [],
-      thresholds: [],
-      unknown: [],
-      open: [],
-      sheets: [],
-    };
+    const verdict = givenVerdict({ parts: [{ candidate: 'A', label: 'Alder' }], reason: 'so' });
     const given = (of: Workbench, one: GivenVerdict) => withDecision(of, (decision) => ({ ...decision, verdicts: [one] }));
     let reply: (saved: SaveReply) => void = fail;
     replies.push(new Promise((resolve) => (reply = resolve)));

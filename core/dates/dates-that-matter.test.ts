@@ -6,6 +6,7 @@ import { takeApart } from '../decision/take-apart';
 import { withDecision, type Workbench } from '../decision/workbench';
 import type { DecisionFile } from '../decision-file/schema';
 import type { Plan, Term } from '../decision-file/price-sheet-schema';
+import { givenVerdict } from '../tests/given-verdict';
 import { kiteDecision } from '../tests/kite-decision';
 import type { GivenVerdict } from '../decision/verdict-schema';
 import { datesThatMatter, daysLeft, usedIn } from './dates-that-matter';
@@ -223,29 +224,8 @@ describe('days to look at sheets again', () => {
   });
 });
 
-/** A verdict as far as dates need it. */
 function given(candidate: string, label: string): GivenVerdict {
-  return {
-    id: 'v',
-    on: '2026-11-25',
-    kind: 'candidate',
-    parts: [{ candidate, label }],
-    reason: '',
-    strength: 'firm',
-    currency: 'EUR',
-    months: 12,
-    version: 'expected',
-    monthlySales: '1000.00',
-    monthlyOrders: '100.0',
-    total: '480.00',
-    runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' },
-    totals: [],
-    conditions: [],
-    thresholds: [],
-    unknown: [],
-    open: [],
-    sheets: [],
-  };
+  return givenVerdict({ parts: [{ candidate, label }], runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' } });
 }
 
 describe('steps of days', () => {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { takeApart } from '../decision/take-apart';
 import { withSheet, type Workbench } from '../decision/workbench';
-import type { GivenVerdict } from '../decision/verdict-schema';
 import type { DecisionFile } from '../decision-file/schema';
+import { givenVerdict } from '../tests/given-verdict';
 import { kiteDecision } from '../tests/kite-decision';
 import { decisionSummarySchema, summaryOf } from './decision-summary';
 
@@ -12,27 +12,7 @@ function kites(more: Partial<DecisionFile> = {}, decision: Partial<Workbench['de
   return { ...apart, decision: { ...apart.decision, ...decision } };
 }
 
-const chosen: GivenVerdict = {
-  id: 'v',
-  on: '2026-11-03',
-  kind: 'candidate',
-  parts: [{ candidate: 'B', label: 'Birch', total: '480.00' }],
-  reason: '',
-  strength: 'firm',
-  currency: 'EUR',
-  months: 12,
-  version: 'expected',
-  monthlySales: '1000.00',
-  monthlyOrders: '100.0000',
-  total: '480.00',
-  runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' },
-  totals: [],
-  conditions: [],
-  thresholds: [],
-  unknown: [],
-  open: [],
-  sheets: [],
-};
+const chosen = givenVerdict({ on: '2026-11-03', runnerUp: { candidate: 'A', label: 'Alder', total: '720.00', margin: '240.00' } });
 
 describe('what the list says of a decision', () => {
   it('is the best, its lead, and who is best at which sales', () => {
