@@ -10,7 +10,7 @@ const LAYERS = [
   ['decision-file'],
   ['forecast'],
   ['decision'],
-  ['wording', 'page-speed'],
+  ['wording', 'page-speed', 'sales-question'],
   ['price-phrase', 'pricing', 'qualities'],
   ['price-page'],
   ['price-sheet', 'route', 'scales'],
@@ -20,6 +20,7 @@ const LAYERS = [
   ['verdict'],
   ['afterwards', 'judgement', 'price-watch'],
   ['questions'],
+  ['worked-examples'],
 ];
 const inCore = (folders) => `^core/(${folders.join('|')})/`;
 const layers = LAYERS.flatMap((folders, at) => {

@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: 'e2e',
   // Most of a test is waiting; two share the two processors of the usual machine.
   workers: 2,
-  timeout: 90_000,
+  // On a busy machine a walk through several places takes a minute and more.
+  timeout: 180_000,
   // Generous, since the machines are shared; nothing waits longer than it has to.
   expect: { timeout: 20_000 },
   forbidOnly: Boolean(process.env['CI']),

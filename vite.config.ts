@@ -38,5 +38,12 @@ export default defineConfig({
     },
   },
   worker: { format: 'es' },
-  build: { target: 'es2022', assetsInlineLimit: 0 },
+  build: {
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    // The component library needs one context of its forms for every field; the package does not say that the rest can be left out.
+    rolldownOptions: {
+      treeshake: { moduleSideEffects: [{ test: /node_modules\/@(rc-component|dnd-kit|ant-design)\//, sideEffects: false }] },
+    },
+  },
 });

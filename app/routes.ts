@@ -13,6 +13,8 @@ export default [
   route('decisions', 'routes/decisions.tsx'),
   route('watch', 'routes/watch.tsx'),
   route('watch/effects', 'routes/watch-effects.ts'),
+  route('how', 'routes/how.tsx'),
+  route('guide', 'routes/guide.tsx'),
   route('data', 'routes/data.tsx'),
   route('data/export', 'routes/data-export.ts'),
   route('data/import', 'routes/data-import.ts'),

@@ -185,7 +185,8 @@ test('open to others it asks for the password, lets nobody guess for long, and s
   await venalis.stop();
 });
 
-test('data that were damaged are neither shown nor changed; the page says how to go back', async ({ page, demo }) => {
+test('data that were damaged are neither shown nor changed; the page says how to go back', async ({ page }) => {
+  const demo = await start(true);
   const file = join(demo.folder, 'venalis.db');
   await demo.end();
   const { readFileSync } = await import('node:fs');
@@ -197,4 +198,5 @@ test('data that were damaged are neither shown nor changed; the page says how to
   await expect(page.getByRole('heading', { name: 'Your data are damaged' })).toBeVisible();
   await expect(page.getByText('npm run restore --')).toContainText('back-ups/venalis-');
   expect(readFileSync(file).equals(bytes)).toBe(true);
+  await demo.stop();
 });

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Locator, type Page, test as base } from '@playwright/test';
+import { keepAsItIs, putBack } from './put-back';
 
 /** A running Venalis with a data folder of its own. */
 export interface Venalis {
@@ -71,8 +72,30 @@ export function addressFrom(child: ChildProcess): Promise<string> {
   });
 }
 
-/** Tests with a server of their own: `demo` has the worked example, `empty` nothing. */
-export const test = base.extend<{ demo: Venalis; empty: Venalis }>({
+/** A server that serves many tests, one after the other. */
+type Shared = (use: (venalis: Venalis) => Promise<void>) => Promise<void>;
+
+const sharedServer =
+  (demo: boolean): Shared =>
+  async (use) => {
+    const venalis = await start(demo);
+    keepAsItIs(venalis.folder);
+    await use(venalis);
+    await venalis.stop();
+  };
+
+/** Waits for what the last test's pages have still asked for, and puts the data back as they were at first. */
+async function asAtFirst(venalis: Venalis): Promise<Venalis> {
+  await fetch(`${venalis.address}ready`);
+  putBack(venalis.folder);
+  return venalis;
+}
+
+/**
+ * Tests with data of their own: `demo` has the worked example, `empty` nothing. The servers stay for the next test; one
+ * that damages its server starts one for itself.
+ */
+export const test = base.extend<{ demo: Venalis; empty: Venalis }, { demoServer: Venalis; emptyServer: Venalis }>({
   // A page that is opened or reloaded is used only once it has come to life, as a person would.
   page: async ({ page }, use) => {
     const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
@@ -92,16 +115,10 @@ export const test = base.extend<{ demo: Venalis; empty: Venalis }>({
     };
     await use(page);
   },
-  demo: async ({ browserName: _ }, use) => {
-    const venalis = await start(true);
-    await use(venalis);
-    await venalis.stop();
-  },
-  empty: async ({ browserName: _ }, use) => {
-    const venalis = await start(false);
-    await use(venalis);
-    await venalis.stop();
-  },
+  demoServer: [({ browserName: _ }, use) => sharedServer(true)(use), { scope: 'worker' }],
+  emptyServer: [({ browserName: _ }, use) => sharedServer(false)(use), { scope: 'worker' }],
+  demo: async ({ demoServer }, use) => use(await asAtFirst(demoServer)),
+  empty: async ({ emptyServer }, use) => use(await asAtFirst(emptyServer)),
 });
 
 export { expect } from '@playwright/test';

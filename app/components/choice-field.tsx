@@ -1,8 +1,6 @@
-import { Select, type SelectProps } from 'antd';
-import { useId } from 'react';
-import { steady } from './steady';
-
-const SteadySelect = steady<SelectProps<string | null>>(Select);
+import { useId, useState } from 'react';
+import { ChoiceSelect, fetchChoiceSelect, useIsChoiceFetched } from './choice-program';
+import { ChosenValue } from './chosen-value';
 
 interface ChoiceFieldProps<Value extends string> {
   label: string;
@@ -19,25 +17,46 @@ interface ChoiceFieldProps<Value extends string> {
 /** One of several things, by name. */
 export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>) {
   const id = useId();
+  const isFetched = useIsChoiceFetched();
+  const [early, setEarly] = useState<'no' | 'reached' | 'opened'>('no');
   const { label, labelHidden, value, options, searchable, placeholder, className, onChange } = props;
+  const chosen = (
+    <ChosenValue
+      id={id}
+      label={options.find((option) => option.value === value)?.label}
+      placeholder={placeholder}
+      onReach={() => void fetchChoiceSelect()}
+      onFocusChange={(hasFocus) => setEarly(hasFocus ? 'reached' : 'no')}
+      onOpen={() => {
+        setEarly('opened');
+        void fetchChoiceSelect();
+      }}
+    />
+  );
   return (
     <span className={`field ${className ?? ''}`}>
       <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
         {label}
       </label>
-      <SteadySelect
-        id={id}
-        variant="underlined"
-        value={value ?? null}
-        options={[...options]}
-        showSearch={searchable ? { optionFilterProp: 'label' } : false}
-        popupMatchSelectWidth={false}
-        placeholder={placeholder}
-        onChange={(next) => {
-          const chosen = options.find((option) => option.value === next);
-          if (chosen) onChange(chosen.value);
-        }}
-      />
+      {isFetched ? (
+        <ChoiceSelect
+          id={id}
+          variant="underlined"
+          value={value ?? null}
+          options={[...options]}
+          showSearch={searchable ? { optionFilterProp: 'label' } : false}
+          popupMatchSelectWidth={false}
+          placeholder={placeholder}
+          autoFocus={early !== 'no'}
+          defaultOpen={early === 'opened'}
+          onChange={(next) => {
+            const found = options.find((option) => option.value === next);
+            if (found) onChange(found.value);
+          }}
+        />
+      ) : (
+        chosen
+      )}
     </span>
   );
 }

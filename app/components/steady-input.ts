@@ -1,4 +1,5 @@
-import { Input, type InputProps } from 'antd';
+import type { InputProps } from 'antd';
+import Input from 'antd/es/input/Input';
 import { steady } from './steady';
 
 /** The component library's input, drawn anew only when it has changed. */

@@ -28,6 +28,19 @@ export function DecisionRow({ decision: one }: { decision: ListedRow }) {
             duplicate
           </Button>
         )}
+        {one.state.kind !== 'unreadable' && (
+          <Button
+            type="text"
+            size="small"
+            htmlType="submit"
+            name="intent"
+            value="again"
+            title="The same vendors and needs, with sales of its own"
+            aria-label={`Use ${name} again with new sales`}
+          >
+            use again with new sales
+          </Button>
+        )}
         <Button
           type="text"
           size="small"

@@ -4,6 +4,7 @@ import { decimal } from '#core/amount/decimal';
 import { breakdownOf } from '#core/comparison/breakdown';
 import { monthSentences } from '#core/explain/month-sentences';
 import { DataTable } from '../components/data-table';
+import { HowLink, ruleOf } from '../how/how-link';
 import { useWriter } from '../locale/locale';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
@@ -85,6 +86,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
               <li key={sentence}>{sentence}</li>
             ))}
           </ul>
+          <HowLink rule={ruleOf(bucket)} />
         </section>
       )}
       <details>

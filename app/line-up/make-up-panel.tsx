@@ -13,7 +13,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { AddonChoices } from './addon-choices';
 import { ExtraFields } from './extra-fields';
 import { PlanChoices } from './plan-choices';
-import { SetVendorAside } from './set-aside';
+import { SetVendorAside } from './set-vendor-aside';
 
 /** Changes one candidate: where, what in words, and how. */
 export type CandidateChange = (key: string, label: string, recipe: (candidate: Candidate) => Candidate) => void;

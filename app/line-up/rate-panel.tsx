@@ -1,5 +1,6 @@
 import { decimal } from '#core/amount/decimal';
 import { keptParts } from '#core/comparison/kept';
+import { HowLink } from '../how/how-link';
 import { useWriter } from '../locale/locale';
 import { useLevel } from '../workbench/workbench-context';
 
@@ -62,6 +63,7 @@ export function RatePanel({ candidate: id, rate }: { candidate: string; rate: 'p
       <p className="quiet">
         {write.money(parts.kept, currency)} − {write.money(total, currency)} = {write.money(keep, currency)}
       </p>
+      <HowLink rule="kept" />
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { Input } from 'antd';
+import Input from 'antd/es/input/Input';
 import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
 import type { Clause } from '#core/price-phrase/statement';
 import { withCurrencyQuestions } from '#core/price-phrase/currency-questions';

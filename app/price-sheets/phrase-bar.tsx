@@ -1,4 +1,5 @@
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
+import TextArea from 'antd/es/input/TextArea';
 import { useDeferredValue, useEffect, useEffectEvent, useId, useMemo, useState } from 'react';
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { readPage } from '#core/price-phrase/read-page';
@@ -72,7 +73,7 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
         <label htmlFor={id} className="visually-hidden">
           What the page says
         </label>
-        <Input.TextArea
+        <TextArea
           id={id}
           variant="borderless"
           autoSize={{ minRows: 1, maxRows: 14 }}

@@ -1,4 +1,4 @@
-import { Input } from 'antd';
+import Input from 'antd/es/input/Input';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
 

@@ -1,4 +1,5 @@
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
+import Input from 'antd/es/input/Input';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
 import { DataTable } from '../components/data-table';

@@ -1,7 +1,7 @@
 import { withTried, withVendor } from '#core/qualities/edit-qualities';
 import type { Task, Tried } from '#core/decision/quality-schema';
 import { NumberField } from '../components/number-field';
-import { TextField } from '../components/text-field';
+import { LongTextField } from '../components/long-text-field';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { NamedOffer } from './vendors';
@@ -41,10 +41,10 @@ export function DiaryCell({ task, vendor, today }: { task: Task; vendor: NamedOf
           onChange={(mark) => change('mark', mark ?? undefined)}
         />
       </div>
-      <TextField
+      <LongTextField
         label={`Note, ${what}`}
         labelHidden
-        long={1}
+        lines={1}
         value={tried?.note ?? ''}
         placeholder="note"
         onChange={(note) => change('note', note === '' ? undefined : note)}

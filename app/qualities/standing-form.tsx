@@ -5,7 +5,7 @@ import type { Quality, VendorNotes } from '#core/decision/quality-schema';
 import { standingOf } from '#core/qualities/standing';
 import { hoursDown, hoursWords } from '#core/qualities/uptime';
 import { NumberField } from '../components/number-field';
-import { TextField } from '../components/text-field';
+import { LongTextField } from '../components/long-text-field';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -74,9 +74,8 @@ function Source({ quality, notes, vendor, today, onChange }: SourceProps) {
             onChange={(value) => onChange(`mark.${quality.id}`, (one) => withMarkGiven(one, quality.id, value ?? undefined, today))}
           />
           {mark && (
-            <TextField
+            <LongTextField
               label="Because"
-              long
               value={mark.note ?? ''}
               onChange={(note) =>
                 onChange(`mark.${quality.id}.note`, (one) => ({

@@ -3,11 +3,14 @@ import { useEffect } from 'react';
 import { Form, Link, redirect, useRevalidator } from 'react-router';
 import * as z from 'zod';
 import { deletedName, duplicateDecision, setArchived, setDeleted } from '#data/decision-list';
-import { createDecision } from '#data/decisions';
+import { createDecision, loadWorkbench } from '#data/decisions';
 import { watchedSheets } from '#data/price-watch';
 import { addMonths } from '#core/calendar/month';
+import { beginAgain } from '#core/decision/begin-again';
 import { newStream } from '#core/decision/edit-forecast';
+import { askedWorkbench } from '#core/sales-question/asked-workbench';
 import type { Workbench } from '#core/decision/workbench';
+import { AskQuestion } from '../decision-list/ask-question';
 import { DecisionRow } from '../decision-list/decision-row';
 import { ImportFile } from '../decision-list/import-file';
 import { database } from '../server/database.server';
@@ -32,15 +35,16 @@ export async function loader({ request, context }: Route.LoaderArgs) {
 }
 
 const intentSchema = z.object({
-  intent: z.enum(['begin', 'duplicate', 'archive', 'unarchive', 'delete', 'bring-back']),
+  intent: z.enum(['begin', 'ask', 'again', 'duplicate', 'archive', 'unarchive', 'delete', 'bring-back']),
   id: z.string().max(100).default(''),
+  question: z.string().trim().max(300).default(''),
 });
 
-/** Begins a decision from nothing, or duplicates, archives, deletes one or brings it back. */
+/** Begins a decision from nothing, with a question or with an earlier one, or duplicates, archives, deletes one or brings it back. */
 export async function action({ request }: Route.ActionArgs) {
   const asked = intentSchema.safeParse(Object.fromEntries(await formOf(request)));
   if (!asked.success) throw new Response('What is to be done with which decision cannot be read from this request', { status: 400 });
-  const { intent, id } = asked.data;
+  const { intent, id, question } = asked.data;
   const db = await database();
   const now = new Date().toISOString();
   const fresh = newId();
@@ -48,6 +52,15 @@ export async function action({ request }: Route.ActionArgs) {
     case 'begin':
       await createDecision(db, fresh, emptyWorkbench(now.slice(0, 7)), now);
       throw redirect(`/decisions/${fresh}/start`);
+    case 'ask':
+      await createDecision(db, fresh, askedWorkbench(emptyWorkbench(now.slice(0, 7)), question), now);
+      throw redirect(`/decisions/${fresh}/start`);
+    case 'again': {
+      const earlier = await loadWorkbench(db, id);
+      if (!earlier) throw new Response('Not found', { status: 404 });
+      await createDecision(db, fresh, beginAgain(earlier.workbench, addMonths(now.slice(0, 7), 1)), now);
+      throw redirect(`/decisions/${fresh}/start`);
+    }
     case 'duplicate':
       if (!(await duplicateDecision(db, id, fresh, now))) throw new Response('Not found', { status: 404 });
       throw redirect(`/decisions/${fresh}/frame`);
@@ -137,6 +150,7 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
             Begin a decision
           </Button>
         </Form>
+        <AskQuestion />
         <p className="watch-link">
           <Link to="/watch">Price watch</Link>
           {changed > 0 ? (
@@ -147,6 +161,9 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
         </p>
         <p className="watch-link">
           <Link to="/data">Your data</Link> has back-ups, one file with everything, and what you deleted.
+        </p>
+        <p className="watch-link">
+          <Link to="/how">How it is worked out</Link>, with examples, and <Link to="/guide">a guide on one page</Link> to print.
         </p>
         <ImportFile />
       </aside>

@@ -7,7 +7,7 @@ import { trialResult } from '#core/qualities/trial';
 import { DataTable } from '../components/data-table';
 import { ChoiceField } from '../components/choice-field';
 import { DayField } from '../components/day-field';
-import { TextField } from '../components/text-field';
+import { LongTextField } from '../components/long-text-field';
 import { useWriter } from '../locale/locale';
 import { DiaryCell } from '../qualities/diary-cell';
 import { type NamedOffer, useVendors } from '../qualities/vendors';
@@ -93,10 +93,10 @@ function TaskName({ task }: { task: { readonly id: string; readonly label: strin
   const edits = useEdits();
   return (
     <>
-      <TextField
+      <LongTextField
         label="Task"
         labelHidden
-        long={1}
+        lines={1}
         value={task.label}
         placeholder="what is to be done"
         autoFocus={task.label === ''}

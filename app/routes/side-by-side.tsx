@@ -1,20 +1,16 @@
 import { Button } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { withBaseline, withoutArrangement } from '#core/comparison/arrangement';
 import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
-import { FigurePanel } from '../line-up/figure-panel';
 import type { OpenFigure } from '../line-up/figure-button';
 import { FoldedColumns } from '../line-up/folded-columns';
 import { CourseChart } from '../line-up/course-chart';
 import { LineUpTable } from '../line-up/line-up-table';
 import { OwnWaysLines } from '../line-up/own-ways-line';
-import { PairPanel } from '../line-up/pair-panel';
 import { SetAsideVendors } from '../line-up/set-aside';
-import { RatePanel } from '../line-up/rate-panel';
 import { useArranged } from '../line-up/use-arranged';
-import { MakeUpPanel } from '../line-up/make-up-panel';
 import { obstacleWords } from '../workbench/obstacle-words';
 import { useEdits } from '../workbench/use-edits';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
@@ -22,6 +18,7 @@ import { COMPARED_WORDS } from '../locale/compared-words';
 import { ComparedByChoice } from '../workbench/compared-by-choice';
 
 const BEST = 'the-best';
+const OpenPanel = lazy(() => import('../line-up/open-panel'));
 
 export default function SideBySide() {
   const { state, decisionId } = useWorkbench();
@@ -69,9 +66,7 @@ export default function SideBySide() {
             Close
           </Button>
         )}
-        {open?.kind === 'figure' && (open.rate ? <RatePanel candidate={open.candidate} rate={open.rate} /> : <FigurePanel figure={open} />)}
-        {open?.kind === 'pair' && <PairPanel a={open.a} b={open.b} onChange={(a, b) => setOpen({ kind: 'pair', a, b })} />}
-        {open?.kind === 'make-up' && <MakeUpPanel candidateId={open.candidate} onRemoved={() => setOpen(null)} />}
+        <Suspense fallback={null}>{open !== null && <OpenPanel open={open} onOpen={setOpen} />}</Suspense>
       </aside>
     </>
   );

@@ -1,3 +1,4 @@
+import { PaysNow } from '../start/pays-now';
 import { PriceBox } from '../start/price-box';
 import { SoFar } from '../start/so-far';
 import { StreamForm } from '../sales/stream-form';
@@ -29,9 +30,13 @@ export default function Start({ loaderData }: Route.ComponentProps) {
           <p className="quiet">
             One guess is enough to begin with. Everything can be made finer later, and nothing here has to be filled in.
           </p>
-          {forecast.streams.slice(0, 1).map((stream) => (
-            <StreamForm key={stream.id} stream={stream} currency={currency} only isFirst />
+          {forecast.streams.map((stream, index) => (
+            <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} isFirst={index === 0} />
           ))}
+        </section>
+        <section className="start-part" aria-label="What do you pay now?">
+          <h2>What do you pay now?</h2>
+          <PaysNow today={loaderData.today} />
         </section>
         <section className="start-part" aria-label="What do vendors ask?">
           <h2>What do vendors ask?</h2>

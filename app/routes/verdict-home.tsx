@@ -7,7 +7,7 @@ import { isModest, openQuestions } from '#core/verdict/open-questions';
 import { choiceOf, since } from '#core/verdict/since';
 import type { Choice, GivenVerdict } from '#core/decision/verdict-schema';
 import type { VerdictBasis } from '#core/verdict/basis';
-import { TextField } from '../components/text-field';
+import { LongTextField } from '../components/long-text-field';
 import { useWriter } from '../locale/locale';
 import { ChoiceForm } from '../verdict/choice-form';
 import { ConditionsTable } from '../verdict/conditions-table';
@@ -102,15 +102,14 @@ function VerdictInTheMaking({ today }: { today: string }) {
                 </ul>
               </>
             )}
-            <TextField
-              long={3}
+            <LongTextField
+              lines={3}
               label="Best for whom, in your own words"
               placeholder={suitsSentence(suits, write)}
               value={choice.forWhom ?? ''}
               onChange={(forWhom) => setWords({ forWhom }, choice)}
             />
-            <TextField
-              long
+            <LongTextField
               label="Why? In your own words, for whoever asks in a year."
               value={choice.reason}
               onChange={(reason) => setWords({ reason }, choice)}

@@ -32,6 +32,11 @@ const TIME_LIMITS: TimeLimits = { usualMs: 10_000, longMs: 60_000 };
 /** A thread that is asked for more memory than this is ended by itself, without the server. */
 const MOST_HEAP_MB = 1_024;
 const MOST_WAITING = 2_000;
+/**
+ * The threads are modules. Piscina tries `require` on them first, which ended whole processes where a thread began while
+ * another was loading ("IsGraphAsync must be used on an instantiated module").
+ */
+const MODULES_ONLY = [...process.execArgv, '--no-experimental-require-module'] as const;
 const LONG_READY_MS = 3_000;
 /** Asked once at the start, so that a thread has everything loaded before somebody waits. */
 const NOBODYS_REQUEST: AskedRequest = {
@@ -68,7 +73,7 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
   } as const;
   const wanted = Number(process.env['VENALIS_THREADS'] ?? '');
   const threads = wanted >= 1 ? Math.floor(wanted) : Math.min(4, Math.max(2, availableParallelism()));
-  const usual = new Piscina({ ...shared, minThreads: 1, maxThreads: threads, idleTimeout: 300_000 });
+  const usual = new Piscina({ ...shared, execArgv: [...MODULES_ONLY], minThreads: 1, maxThreads: threads, idleTimeout: 300_000 });
   // A thread that fails between two requests is replaced; nobody waits for it.
   const watched = (pool: Piscina) => pool.on('error', (error: unknown) => log.error({ err: error }, 'a thread ended'));
   watched(usual);
@@ -88,7 +93,14 @@ export function requestPool(filename: string, settings: ThreadSettings, log: Log
     if (found) return found;
     const pool = loading.then(async () => {
       const made = watched(
-        new Piscina({ ...shared, workerData: { ...settings, isForLong: true }, minThreads: 1, maxThreads: 1, idleTimeout: 120_000 }),
+        new Piscina({
+          ...shared,
+          execArgv: [...MODULES_ONLY],
+          workerData: { ...settings, isForLong: true },
+          minThreads: 1,
+          maxThreads: 1,
+          idleTimeout: 120_000,
+        }),
       );
       pools.push(made);
       await warmedUp(made);

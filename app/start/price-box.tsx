@@ -1,10 +1,12 @@
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
+import TextArea from 'antd/es/input/TextArea';
 import { useId, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newOffer } from '#core/price-sheet/edit-offer';
 import { type PageFile, readPageFiles } from '../price-sheets/page-files';
 import { pastedPage } from '../price-sheets/pasted-page';
 import { handOver } from '../price-sheets/use-intake';
+import { keptText } from '../workbench/draft-storage';
 import { useKeptText } from '../workbench/use-kept-text';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
@@ -29,6 +31,14 @@ export function PriceBox({ today }: { today: string }) {
     setText('');
     if (sheets[0] !== undefined) void navigate(`/decisions/${decisionId}/sheets/${sheets[0]}`);
   };
+  const readTyped = () => {
+    if (text.trim().includes('\n')) return open([{ text, name: 'what was typed' }]);
+    // A single line says what one plan costs: it stands in the sheet’s line for prices.
+    const sheet = newSheet();
+    keptText(`phrases.${sheet}`).keep(text.trim());
+    setText('');
+    void navigate(`/decisions/${decisionId}/sheets/${sheet}`);
+  };
   const readFiles = (chosen: readonly File[]) => {
     const { pages, problem: wrong } = readPageFiles(chosen);
     setProblem(wrong);
@@ -46,7 +56,7 @@ export function PriceBox({ today }: { today: string }) {
       <label htmlFor={id} className="field-label">
         Select all of a vendor’s pricing page, copy it, and paste it here
       </label>
-      <Input.TextArea
+      <TextArea
         id={id}
         autoSize={{ minRows: 5, maxRows: 12 }}
         spellCheck={false}
@@ -62,7 +72,7 @@ export function PriceBox({ today }: { today: string }) {
         }}
       />
       <p className="price-box-tools">
-        <Button type="primary" disabled={text.trim() === ''} onClick={() => open([{ text, name: 'what was typed' }])}>
+        <Button type="primary" disabled={text.trim() === ''} onClick={readTyped}>
           Read prices
         </Button>
         <Button type="text" onClick={() => files.current?.click()}>

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { type AskedAbout, readQuestion } from '#core/sales-question/read-question';
 import { counted } from '#core/wording/counted';
 import { CandidateTag } from '../components/candidate-tag';
 import { DataTable } from '../components/data-table';
@@ -51,6 +52,7 @@ export function SoFar() {
             ]}
           />
           <p>
+            <AskedFor name={decision.name} to={to} />
             <Link to={`${to}/line-up`}>See the whole comparison</Link>
           </p>
           <p className="quiet">
@@ -59,6 +61,27 @@ export function SoFar() {
           </p>
         </>
       )}
+    </>
+  );
+}
+
+/** Where what the question asks is answered. */
+const ANSWERED: Readonly<Record<AskedAbout, readonly [place: string, words: string]>> = {
+  'dearer-plan': ['what-if/next-plan', 'See when the dearer plan pays'],
+  moving: ['what-if/route', 'See when to move'],
+  'paying-ahead': ['what-if/paying-ahead', 'See whether paying ahead pays'],
+  investment: ['what-if/investment', 'See whether it pays for itself'],
+};
+
+/** Leads to the answer of what the decision's name asks. */
+function AskedFor({ name, to }: { name: string; to: string }) {
+  const { asks } = readQuestion(name);
+  if (asks === null) return null;
+  const [place, words] = ANSWERED[asks];
+  return (
+    <>
+      <Link to={`${to}/${place}`}>{words}</Link>
+      <br />
     </>
   );
 }

@@ -1,4 +1,5 @@
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
+import Input from 'antd/es/input/Input';
 import { useId, useState } from 'react';
 import { withScenario } from '#core/what-if/scenarios';
 import type { Change } from '#core/what-if/changes';

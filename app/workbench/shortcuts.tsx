@@ -1,6 +1,7 @@
 import { Button } from 'antd';
-import { useEffect, useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { CommandDialog } from '../command-list/command-dialog';
 import type { Place } from './places';
 import { useWorkbench } from './workbench-context';
 
@@ -8,18 +9,25 @@ const isTextField = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.matches('input, textarea, select, [contenteditable="true"]') || target.closest('[role="combobox"]') !== null);
 
+const KeyList = lazy(() => import('../command-list/key-list'));
+
 /** Undo, redo, and the keys of the workbench; the list of them opens with "?". */
 export function Shortcuts({ places }: { places: readonly Place[] }) {
   const { store, state, decisionId } = useWorkbench();
   const navigate = useNavigate();
   const list = useRef<HTMLDialogElement>(null);
+  const [isOpen, setOpen] = useState(false);
+  const openKeys = () => {
+    setOpen(true);
+    list.current?.showModal();
+  };
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      const place = event.altKey && !event.ctrlKey && /^Digit\d$/.test(event.code) ? places[Number(event.code.slice(5)) - 1] : undefined;
+      const place = event.altKey && !event.ctrlKey && /^Digit[1-9]$/.test(event.code) ? places[Number(event.code.slice(5)) - 1] : undefined;
       const step = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isTextField(event.target);
       if (place) void navigate(`/decisions/${decisionId}/${place.path}`);
       else if (step) void store.step(event.shiftKey ? 'redo' : 'undo');
-      else if (event.key === '?' && !isTextField(event.target)) list.current?.showModal();
+      else if (event.key === '?' && !isTextField(event.target)) openKeys();
       else return;
       event.preventDefault();
     };
@@ -46,50 +54,12 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
       >
         redo
       </Button>
-      <Button type="text" size="small" aria-label="Keys" title="Keys" onClick={() => list.current?.showModal()}>
+      <CommandDialog onKeys={openKeys} />
+      <Button type="text" size="small" aria-label="Keys" title="Keys" onClick={openKeys}>
         ?
       </Button>
-      <dialog ref={list} className="keys" aria-labelledby="keys-title">
-        <h2 id="keys-title">Keys</h2>
-        <dl>
-          {places.map(({ name }, index) => (
-            <div key={name}>
-              <dt>Alt + {index + 1}</dt>
-              <dd>{name}</dd>
-            </div>
-          ))}
-          <div>
-            <dt>Ctrl + Z</dt>
-            <dd>undo, outside text fields</dd>
-          </div>
-          <div>
-            <dt>Ctrl + Shift + Z</dt>
-            <dd>redo</dd>
-          </div>
-          <div>
-            <dt>Enter</dt>
-            <dd>on a figure: how it came about</dd>
-          </div>
-          <div>
-            <dt>arrows, Enter, F2, Space</dt>
-            <dd>on a price sheet: move, edit a cell, go through not known, nothing, no limit, not offered; typing begins a figure</dd>
-          </div>
-          <div>
-            <dt>arrows, Page up and down, digits</dt>
-            <dd>on the sales scale: another level of sales; Escape goes back to your forecast</dd>
-          </div>
-          <div>
-            <dt>Alt + arrows</dt>
-            <dd>on a candidate’s name in the comparison: move it to the left or right</dd>
-          </div>
-          <div>
-            <dt>?</dt>
-            <dd>in a price: not known; outside text fields: this list</dd>
-          </div>
-        </dl>
-        <form method="dialog">
-          <Button htmlType="submit">Close</Button>
-        </form>
+      <dialog ref={list} className="keys" aria-label="Keys">
+        <Suspense fallback={null}>{isOpen && <KeyList places={places} />}</Suspense>
       </dialog>
     </>
   );

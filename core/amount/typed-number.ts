@@ -48,8 +48,13 @@ function inRange(plain: string, range: NumberRange): TypedNumber {
 /** What to type with its bounds, unless it names them itself. */
 function boundedWords({ wanted, least = -Infinity, most = Infinity }: NumberRange): string {
   if (/\d/.test(wanted)) return wanted;
-  if (least === -Infinity) return `${wanted}, at most ${most}`;
-  return most === Infinity ? `${wanted}, ${least} or more` : `${wanted} from ${least} to ${most}`;
+  if (least === -Infinity) return `${wanted}, at most ${grouped(most)}`;
+  return most === Infinity ? `${wanted}, ${grouped(least)} or more` : `${wanted} from ${grouped(least)} to ${grouped(most)}`;
+}
+
+/** A bound with spaces between its thousands, which no locale takes for a decimal sign. */
+function grouped(bound: number): string {
+  return String(bound).replaceAll(/(?<=\d)(?=(?:\d{3})+$)/g, Math.abs(bound) < 10_000 ? '' : '\u202f');
 }
 
 const AMBIGUOUS = Symbol('can be read two ways');

@@ -5,6 +5,7 @@ import { DataTable } from '../../components/data-table';
 import { CandidateTag } from '../../components/candidate-tag';
 import { ChoiceField } from '../../components/choice-field';
 import { Fold } from '../../components/fold';
+import { HowLink } from '../../how/how-link';
 import { useWriter } from '../../locale/locale';
 import type { Writer } from '../../locale/writer';
 import { NothingToAsk, useAskedDecision, Working } from '../asked-decision';
@@ -125,6 +126,7 @@ function Pairs() {
           A break-even is the level of sales at which the better one changes. It is worked out for all {file.months} months together, at a
           twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.
         </p>
+        <HowLink rule="breakEven" />
       </aside>
     </>
   );

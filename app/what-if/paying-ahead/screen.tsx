@@ -8,6 +8,7 @@ import { DataTable } from '../../components/data-table';
 import { ChoiceField } from '../../components/choice-field';
 import { FiguresTable } from '../../components/figures-table';
 import { Fold } from '../../components/fold';
+import { HowLink } from '../../how/how-link';
 import { useWriter } from '../../locale/locale';
 import type { Writer } from '../../locale/writer';
 import { NothingToAsk, useAskedDecision, Working } from '../asked-decision';
@@ -128,6 +129,7 @@ function Paying() {
           Extra paid up front: how much more has been paid at the worst moment than with the shortest term. Ahead from: whenever one leaves
           from then on, nothing has been lost by paying ahead.
         </p>
+        <HowLink rule="terms" />
       </aside>
     </>
   );

@@ -7,6 +7,7 @@ import { DataTable } from '../../components/data-table';
 import { CandidateTag, candidateColour } from '../../components/candidate-tag';
 import { Fold } from '../../components/fold';
 import { NumberField } from '../../components/number-field';
+import { HowLink } from '../../how/how-link';
 import { useWriter } from '../../locale/locale';
 import { FirstMoveChart } from './first-move-chart';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../asked-decision';
@@ -58,6 +59,7 @@ function Way() {
           Each stay costs what it costs when joined and left in those months; what is paid ahead and not used is lost unless the vendor
           gives it back. A vendor once left is not joined again. Found by trying every way there is, not by a rule of thumb.
         </p>
+        <HowLink rule="moving" />
       </aside>
     </>
   );

@@ -1,0 +1,33 @@
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { Button } from 'antd';
+
+const CommandList = lazy(() => import('./command-list'));
+
+/** Opens the list of what can be done, with Alt + 0 or by its button. */
+export function CommandDialog({ onKeys }: { onKeys(): void }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const [isOpen, setOpen] = useState(false);
+  const open = () => {
+    setOpen(true);
+    dialog.current?.showModal();
+  };
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (!event.altKey || event.ctrlKey || event.code !== 'Digit0') return;
+      event.preventDefault();
+      open();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+  return (
+    <>
+      <Button type="text" size="small" title="Type what you want to do (Alt + 0)" onClick={open}>
+        do
+      </Button>
+      <dialog ref={dialog} className="command-list" aria-label="What can be done" onClose={() => setOpen(false)}>
+        <Suspense fallback={null}>{isOpen && <CommandList onClose={() => dialog.current?.close()} onKeys={onKeys} />}</Suspense>
+      </dialog>
+    </>
+  );
+}

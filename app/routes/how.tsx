@@ -1,0 +1,67 @@
+import { Link } from 'react-router';
+import { WORKED_EXAMPLES } from '#core/worked-examples/worked-examples';
+import { ListPage } from '../components/list-page';
+import { RULES_IN_WORDS } from '../how/rules-in-words';
+import { writerFor } from '../locale/writer';
+import { localeOf } from '../server/locale.server';
+import type { Route } from './+types/how';
+import '../how/how.css';
+
+export const meta = () => [{ title: 'How it is worked out · Venalis' }];
+
+/** Every rule with its example, worked out anew: the page cannot say anything else than the sums do. */
+export function loader({ request }: Route.LoaderArgs) {
+  const write = writerFor(localeOf(request.headers.get('Accept-Language')));
+  return RULES_IN_WORDS.map(({ group, rules }) => ({
+    group,
+    rules: rules.map(({ rule, ...words }) => {
+      const { given, told } = WORKED_EXAMPLES[rule];
+      return { rule, ...words, given, told: told(write) };
+    }),
+  }));
+}
+
+export default function How({ loaderData }: Route.ComponentProps) {
+  return (
+    <ListPage title="How it is worked out">
+      <main className="how">
+        <p className="how-lead">
+          Every figure in Venalis comes from the rules on this page, and every explanation beside a figure is read from the same rule. The
+          examples are worked out as you open the page. <Link to="/guide">A guide on one page, to print</Link>
+        </p>
+        <nav aria-label="Rules">
+          <ul>
+            {loaderData.flatMap(({ rules }) =>
+              rules.map(({ rule, title }) => (
+                <li key={rule}>
+                  <a href={`#${rule}`}>{title}</a>
+                </li>
+              )),
+            )}
+          </ul>
+        </nav>
+        <div>
+          {loaderData.map(({ group, rules }) => (
+            <section key={group} aria-label={group}>
+              <h2>{group}</h2>
+              {rules.map(({ rule, title, words, given, told }) => (
+                <article key={rule} id={rule}>
+                  <h3>{title}</h3>
+                  <p>{words}</p>
+                  <div className="how-example">
+                    <p>{given}</p>
+                    <ul>
+                      {told.map((sentence) => (
+                        <li key={sentence}>{sentence}</li>
+                      ))}
+                    </ul>
+                  </div>
+                </article>
+              ))}
+            </section>
+          ))}
+        </div>
+      </main>
+    </ListPage>
+  );
+}

@@ -1,0 +1,40 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { newOffer } from '#core/price-sheet/edit-offer';
+import { TextField } from '../components/text-field';
+import { keptText } from '../workbench/draft-storage';
+import { newId } from '../workbench/new-id';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+
+/** What is paid today: it becomes a price sheet like any other, so that staying is compared with moving. */
+export function PaysNow({ today }: { today: string }) {
+  const { state, decisionId } = useWorkbench();
+  const edits = useEdits();
+  const navigate = useNavigate();
+  const [vendor, setVendor] = useState('');
+  const [price, setPrice] = useState('');
+  const add = () => {
+    const offer = { ...newOffer(newId, state.workbench.decision.currency), vendor: vendor.trim(), label: vendor.trim() };
+    const sheet = edits.addSheet({ kind: 'offer', seen: today, offer });
+    // It stands in the sheet’s line for prices, with what was read of it below.
+    keptText(`phrases.${sheet}`).keep(price.trim());
+    void navigate(`/decisions/${decisionId}/sheets/${sheet}`);
+  };
+  return (
+    <form
+      className="pays-now"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <TextField label="Where you sell now" value={vendor} placeholder="leave it if you don’t sell yet" onChange={setVendor} />
+      <TextField label="What it costs you" value={price} placeholder="29/mo, 2 % of each sale" onChange={setPrice} />
+      <Button htmlType="submit" disabled={vendor.trim() === '' && price.trim() === ''}>
+        Add it
+      </Button>
+    </form>
+  );
+}
