@@ -72,7 +72,7 @@ async function firstPage() {
   await page.goto(`${decision}/line-up`, { waitUntil: 'networkidle' });
   const sizes = [...scripts].map((path) => ({ path, bytes: gzipSync(readFileSync(join(root, 'build/client', path))).length }));
   const total = sizes.reduce((sum, { bytes }) => sum + bytes, 0);
-  report('first page (line-up), compressed JavaScript', total / 1000, 350, 'kB');
+  report('first page (line-up), compressed JavaScript', total / 1000, 330, 'kB');
   for (const { path, bytes } of sizes.sort((a, b) => b.bytes - a.bytes).slice(0, 10))
     console.log(`    ${(bytes / 1000).toFixed(1).padStart(7)} kB  ${path.split('/').pop()}`);
   await page.close();

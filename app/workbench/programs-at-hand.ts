@@ -13,5 +13,6 @@ export function fetchPrograms(): void {
   void import('./draft-schema').catch(() => undefined);
   void import('../command-list/key-list').catch(() => undefined);
   void import('../command-list/command-list').catch(() => undefined);
+  void import('./typed-level').catch(() => undefined);
   void import('../line-up/open-panel').catch(() => undefined);
 }
