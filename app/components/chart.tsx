@@ -19,9 +19,18 @@ export function Chart({ label, height, option, onOpen }: ChartProps) {
   const box = useRef<HTMLDivElement>(null);
   const open = useRef<OpenChart | null>(null);
   const latest = useRef({ option, onOpen });
+  const isDue = useRef(false);
   useEffect(() => {
     latest.current = { option, onOpen };
-    open.current?.setOption(option, { notMerge: true });
+    if (isDue.current || open.current === null) return;
+    // Drawing takes as long as all else a typed figure changes: it follows in the frame after that.
+    isDue.current = true;
+    requestAnimationFrame(() =>
+      requestAnimationFrame(() => {
+        isDue.current = false;
+        open.current?.setOption(latest.current.option, { notMerge: true });
+      }),
+    );
   }, [option, onOpen]);
   useEffect(() => {
     let close: (() => void) | void;

@@ -78,13 +78,13 @@ function OtherMeasure() {
   const edits = useEdits();
   const write = useWriter();
   const { leader, columns, by } = priced.lineUp;
-  const { result, pricing } = priced.priced;
+  const { result } = priced.priced;
   const other = columns.find(({ id }) => id === (by === 'keep' ? result.cheapest : result.mostKept));
-  const [ids, file] = [by === 'cost' && scale === 1 && other && leader ? `${other.id} ${leader.id}` : null, pricing.file];
+  const ids = by === 'cost' && scale === 1 && other && leader ? `${other.id} ${leader.id}` : null;
   const turns = useMemo(() => {
     const [mostKept, cheapest] = ids?.split(' ') ?? [];
-    return mostKept && cheapest && mostKept !== cheapest ? liftThatTurns(file, mostKept, cheapest) : null;
-  }, [file, ids]);
+    return mostKept && cheapest && mostKept !== cheapest ? liftThatTurns(priced.priced, mostKept, cheapest) : null;
+  }, [priced, ids]);
   if (!leader || !other || other.id === leader.id) return null;
   const apart = (figure: 'total' | 'keep') => write.whole(decimal(other.result[figure]).minus(leader.result[figure]).abs().toFixed());
   const next = by === 'keep' ? 'cost' : 'keep';

@@ -39,11 +39,34 @@ describe('candidates compared by what is kept', () => {
   });
 
   it('turn at a lift', () => {
-    expect(liftThatTurns(lifted('30', 'keep'), 'A', 'B')).toBe('4.5');
-    expect(liftThatTurns(lifted('4.45', 'keep'), 'A', 'B')).toBe('4.45');
-    expect(liftThatTurns(lifted('2', 'keep'), 'A', 'B')).toBeNull();
-    expect(liftThatTurns(lifted('0', 'keep'), 'A', 'B')).toBeNull();
-    expect(liftThatTurns(lifted('30', 'keep'), 'A', 'nobody')).toBeNull();
+    expect(liftThatTurns(priceDecision(lifted('30', 'keep')), 'A', 'B')).toBe('4.5');
+    expect(liftThatTurns(priceDecision(lifted('4.45', 'keep')), 'A', 'B')).toBe('4.45');
+    expect(liftThatTurns(priceDecision(lifted('2', 'keep')), 'A', 'B')).toBeNull();
+    expect(liftThatTurns(priceDecision(lifted('0', 'keep')), 'A', 'B')).toBeNull();
+    expect(liftThatTurns(priceDecision(lifted('30', 'keep')), 'A', 'nobody')).toBeNull();
+  });
+
+  it('turn at the first tenth of a percent at which more is left, whatever fees and limits do', () => {
+    fc.assert(
+      fc.property(versionTwoDecision, fc.integer({ min: 1, max: 400 }), (made, tenths) => {
+        const stated = String(tenths / 10);
+        const read = readOrNull({ ...made, version: 2 });
+        const [one, other] = read?.candidates ?? [];
+        if (!read || !one || !other) return;
+        const keeps = (lift: string) => {
+          const { candidates } = priceDecision({ ...read, candidates: [{ ...one, lift }, other] }).result;
+          return [Number(candidates[0]?.keep), Number(candidates[1]?.keep)] as const;
+        };
+        const leavesMore = ([own, bar]: readonly [number, number]) => own > bar;
+        const turns = liftThatTurns(priceDecision({ ...read, candidates: [{ ...one, lift: stated }, other] }), one.id, other.id);
+        expect(turns !== null).toBe(leavesMore(keeps(stated)) && !leavesMore(keeps('0')));
+        if (turns === null) return;
+        expect(leavesMore(keeps(turns))).toBe(true);
+        const before = Math.ceil(Number(turns) * 10 - 1e-9) - 1;
+        expect(leavesMore(keeps(String(before / 10)))).toBe(false);
+      }),
+      { numRuns: 100 },
+    );
   });
 
   it('have the best two that pricing everything gives', () => {
