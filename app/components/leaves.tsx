@@ -1,6 +1,8 @@
+import { useRef } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { type LeafyPlace, leavesOf } from '../workbench/place-registry';
 import { useWorkbench } from '../workbench/workbench-context';
+import { useCurrentInRow } from './use-current-in-row';
 
 /**
  * A place of several leaves: their names above, the chosen one below.
@@ -11,9 +13,11 @@ export function Leaves({ place, counts = {} }: { place: LeafyPlace; counts?: Rea
   const { decisionId } = useWorkbench();
   const to = `/decisions/${decisionId}/${place}`;
   const { name, leaves } = leavesOf(place);
+  const row = useRef<HTMLElement>(null);
+  useCurrentInRow(row);
   return (
     <div className="leaves">
-      <nav className="leaf-tabs" aria-label={name}>
+      <nav ref={row} className="leaf-tabs" aria-label={name}>
         {leaves.map(({ path, name: leaf }) => (
           <NavLink key={path} end to={path === '' ? to : `${to}/${path}`}>
             {leaf}

@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, PrefetchPageLinks, type ShouldRevalidateFunctionArgs, useRevalidator } from 'react-router';
 import { loadWorkbench } from '#data/decisions';
+import { useCurrentInRow } from '../components/use-current-in-row';
 import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
 import { LeftDrafts } from '../workbench/left-drafts';
@@ -59,6 +60,8 @@ function Workbench() {
   const { state, atForecast, decisionId } = useWorkbench();
   const write = useWriter();
   const places = placesOf(state.workbench, atForecast, write);
+  const row = useRef<HTMLElement>(null);
+  useCurrentInRow(row);
   useFreshnessOnReturn();
   return (
     <div className="workbench">
@@ -77,7 +80,7 @@ function Workbench() {
       <LeftDrafts />
       <StandingStrip />
       <div className="workbench-body">
-        <nav className="places" aria-label="Places">
+        <nav ref={row} className="places" aria-label="Places">
           <ul>
             {places.map(({ path, name, holds, lacks }) => (
               <li key={path}>

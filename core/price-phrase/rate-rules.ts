@@ -205,6 +205,45 @@ export const revenueShare: Rule<Core> = made(
   }),
 );
 
+/** "1.8 % + 0.25 card fee", "2.9 % + 0.30 for card payments", "1 % + 0.20 transaction fee". */
+export const namedFee: Rule<Core> = made(
+  sequence(
+    percent,
+    optional(andFixed),
+    first<'payment' | 'transaction'>(
+      meaning(
+        words(
+          'card fee',
+          'card fees',
+          'payment fee',
+          'payment fees',
+          'processing fee',
+          'processing fees',
+          'card processing',
+          'payment processing',
+          'card processing fee',
+          'payment processing fee',
+          'for card payments',
+          'for payments',
+        ),
+        'payment',
+      ),
+      meaning(words('transaction fee', 'transaction fees', 'commission', 'platform fee', 'sales fee'), 'transaction'),
+    ),
+    optional(ofOrder),
+  ),
+  ([{ percent: rate }, fixed, bucket]) => ({
+    draft: {
+      how: 'per-order',
+      percent: rate,
+      ...(fixed ? { each: fixed[1].amount } : {}),
+      bucket,
+      label: bucket === 'payment' ? 'Card fee' : 'Sales fee',
+    },
+    ...(fixed ? inCurrency(fixed[1]) : {}),
+  }),
+);
+
 export const tiers: Rule<Core> = made(tiersRule, (found) => ({
   draft: {
     how: found.how === 'ask' ? 'graduated' : found.how,

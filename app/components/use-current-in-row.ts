@@ -1,0 +1,14 @@
+import { type RefObject, useEffect } from 'react';
+import { useLocation } from 'react-router';
+
+/** Keeps the current link of a row in view where the row is wider than the screen: one sees where one is. */
+export function useCurrentInRow(row: RefObject<HTMLElement | null>): void {
+  const { pathname } = useLocation();
+  useEffect(() => {
+    const element = row.current;
+    const current = element?.querySelector('[aria-current=page]');
+    if (!element || !current || element.scrollWidth <= element.clientWidth) return;
+    const [link, all] = [current.getBoundingClientRect(), element.getBoundingClientRect()];
+    element.scrollLeft += link.left - all.left - (all.width - link.width) / 2;
+  }, [row, pathname]);
+}
