@@ -8,7 +8,7 @@ test('figures that cannot be read keep the last good one, say what is wanted and
     ['-5', 'Enter a number of orders from 0'],
     ['many', '“many” is not a number'],
     ['1e99', '“1e99” is not a number'],
-    ['99999999999999', 'Enter a number of orders from 0 to 1000000000'],
+    ['99999999999999', 'Enter a number of orders from 0 to 1 000 000 000'],
   ] as const) {
     await orders.fill(typed);
     await expect(page.getByRole('alert').filter({ hasText: problem })).toBeVisible();
