@@ -44,6 +44,8 @@ describe('readTypedNumber', () => {
     [{ wanted: 'a percentage from 0 to 100', least: 0, most: 100 }, 'Enter a percentage from 0 to 100.'],
     [{ wanted: 'hours', least: 201 }, 'Enter hours, 201 or more.'],
     [{ wanted: 'days', most: 90 }, 'Enter days, at most 90.'],
+    [{ wanted: 'orders', least: 9999 }, 'Enter orders, 9999 or more.'],
+    [{ wanted: 'orders', least: 12345678 }, 'Enter orders, 12\u202f345\u202f678 or more.'],
   ])('says what to enter instead of 200: %j', (bounds, problem) => {
     expect(readTypedNumber('200', bounds)).toEqual({ ok: false, problem });
   });

@@ -42,8 +42,8 @@ describe('so many a month, as people know it', () => {
     ['60 to 5 a year', 'write the smaller figure first'],
     ['5 to x a year', 'not a number'],
     ['1,234 a year', 'two ways'],
-    ['-3 a year', 'Enter a number of orders from 0 to 1000000'],
-    ['100000000 a month', 'Enter a number of orders from 0 to 1000000'],
+    ['-3 a year', 'Enter a number of orders from 0 to 1\u202f000\u202f000'],
+    ['100000000 a month', 'Enter a number of orders from 0 to 1\u202f000\u202f000'],
   ])('%j is refused and says what is wanted', (typed, problem) => {
     const read = readTypedRate(typed, range);
     expect(read.ok ? '' : read.problem).toContain(problem);
