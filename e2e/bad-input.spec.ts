@@ -53,8 +53,11 @@ test('a price in a currency without a rate is held back with its reason, until t
 
 test('requests that are too large, foreign or mistaken get the right status and change nothing', async ({ request, page, demo }) => {
   const save = `${demo.address}decisions/larkfell-kites/save`;
-  const large = await request.post(save, { data: 'x'.repeat(5 * 1024 * 1024 + 1), headers: { 'Content-Type': 'application/json' } });
-  expect(large.status()).toBe(413);
+  // The server does not read on once it is too much: now and then the connection ends before its answer is heard.
+  await expect(async () => {
+    const large = await request.post(save, { data: 'x'.repeat(5 * 1024 * 1024 + 1), headers: { 'Content-Type': 'application/json' } });
+    expect(large.status()).toBe(413);
+  }).toPass();
   const foreign = await request.post(save, { data: {}, headers: { Origin: 'http://elsewhere.example' } });
   expect(foreign.status()).toBe(403);
   const rebound = await request.get(demo.address, { headers: { Host: 'elsewhere.example' } });

@@ -32,14 +32,14 @@ test('needs that contradict each other are named, with what follows', async ({ p
   const add = page.getByLabel('Something else it must or should do');
   await add.fill('export');
   await page.getByLabel('Which', { exact: true }).click();
-  await page.getByTitle('must not be there').click();
+  await page.getByRole('option', { name: 'must not be there' }).click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText(
     '“export” and “without export” contradict each other. At most one of them can be met.',
   );
   const both = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Remove: without export' }) });
   await both.getByLabel('Level').click();
-  await page.getByTitle('must', { exact: true }).last().click();
+  await page.getByRole('option', { name: 'must', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('As both are musts, nothing can be used until one of them goes or becomes a want.');
   await expect(page.locator('.answer')).toHaveText('No candidate can be chosen: two of the needs contradict each other.');
   await page.getByRole('button', { name: 'Remove: without export' }).click();
@@ -54,7 +54,7 @@ test('a need that nobody answers says so, everywhere', async ({ page, demo }) =>
   const row = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Remove: sewing patterns' }) });
   await expect(row).toContainText('0 of 17 plans, 17 not known');
   await row.getByLabel('Level').click();
-  await page.getByTitle('must', { exact: true }).last().click();
+  await page.getByRole('option', { name: 'must', exact: true }).click();
   await expect(page.locator('.answer')).toContainText('No candidate can be chosen: none is known to have “sewing patterns”.');
   await page.getByRole('link', { name: 'Find out', exact: true }).click();
   await expect(page.getByRole('region', { name: 'To find out' }).getByRole('listitem').first()).toContainText('sewing patterns');

@@ -9,6 +9,6 @@ export function useCurrentInRow(row: RefObject<HTMLElement | null>): void {
     const current = element?.querySelector('[aria-current=page]');
     if (!element || !current || element.scrollWidth <= element.clientWidth) return;
     const [link, all] = [current.getBoundingClientRect(), element.getBoundingClientRect()];
-    element.scrollLeft += link.left - all.left - (all.width - link.width) / 2;
+    void element.scrollBy({ left: link.left - all.left - (all.width - link.width) / 2 });
   }, [row, pathname]);
 }

@@ -52,8 +52,11 @@ export function useIntake(sheetId: string): Intake {
   const left = useMemo(() => handedOver.get(sheetId) ?? keptTexts(kept), [sheetId, kept]);
   const queue = taken ?? left;
   const [first] = queue;
-  const isReading = first !== undefined && fetcher.state !== 'idle';
-  const ask = ({ text }: Taken) => void fetcher.submit(text, { method: 'post', action: '/read-source', encType: 'text/plain' });
+  // Until its own answer is there, what was found in the text before it is not shown as what this one holds.
+  const [readKey, setReadKey] = useState<number | null>(null);
+  const isReading = first !== undefined && (fetcher.state !== 'idle' || readKey !== first.key);
+  const ask = ({ text, key }: Taken) =>
+    void fetcher.submit(text, { method: 'post', action: '/read-source', encType: 'text/plain' }).then(() => setReadKey(key));
   const setQueue = (next: readonly Taken[]) => {
     setTaken(next);
     handedOver.delete(sheetId);
