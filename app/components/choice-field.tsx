@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { ChoiceSelect, fetchChoiceSelect, useIsChoiceFetched } from './choice-program';
 import { ChosenValue } from './chosen-value';
+import { Labelled } from './labelled';
 
 interface ChoiceFieldProps<Value extends string> {
   label: string;
@@ -34,10 +35,7 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
     />
   );
   return (
-    <span className={`field ${className ?? ''}`}>
-      <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
-        {label}
-      </label>
+    <Labelled id={id} label={label} labelHidden={labelHidden} className={className}>
       {isFetched ? (
         <ChoiceSelect
           id={id}
@@ -57,6 +55,6 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
       ) : (
         chosen
       )}
-    </span>
+    </Labelled>
   );
 }

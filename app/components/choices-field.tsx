@@ -1,6 +1,7 @@
 import { Select, type SelectProps } from 'antd';
 import { useId } from 'react';
 import { steady } from './steady';
+import { Labelled } from './labelled';
 
 const SteadySelect = steady<SelectProps<string[]>>(Select);
 
@@ -20,10 +21,7 @@ export function ChoicesField({ label, labelHidden, values, options, placeholder,
   const id = useId();
   const unlisted = values.filter((value) => !options.some((option) => option.value === value)).map((value) => ({ value, label: value }));
   return (
-    <span className="field">
-      <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
-        {label}
-      </label>
+    <Labelled id={id} label={label} labelHidden={labelHidden}>
       <SteadySelect
         id={id}
         mode={isOpen ? 'tags' : 'multiple'}
@@ -34,6 +32,6 @@ export function ChoicesField({ label, labelHidden, values, options, placeholder,
         placeholder={placeholder}
         onChange={onChange}
       />
-    </span>
+    </Labelled>
   );
 }

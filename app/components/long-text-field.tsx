@@ -2,6 +2,7 @@ import TextArea from 'antd/es/input/TextArea';
 import type { TextAreaProps } from 'antd/es/input';
 import { useId } from 'react';
 import { steady } from './steady';
+import { Labelled } from './labelled';
 
 const SteadyTextArea = steady<TextAreaProps>(TextArea);
 
@@ -21,10 +22,7 @@ interface LongTextFieldProps {
 export function LongTextField({ label, labelHidden, lines = 3, className, onChange, ...rest }: LongTextFieldProps) {
   const id = useId();
   return (
-    <span className={`field ${className ?? ''}`}>
-      <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
-        {label}
-      </label>
+    <Labelled id={id} label={label} labelHidden={labelHidden} className={className}>
       <SteadyTextArea
         id={id}
         variant="underlined"
@@ -34,6 +32,6 @@ export function LongTextField({ label, labelHidden, lines = 3, className, onChan
         onChange={({ target }) => onChange(target.value)}
         {...rest}
       />
-    </span>
+    </Labelled>
   );
 }

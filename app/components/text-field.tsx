@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { SteadyInput } from './steady-input';
+import { Labelled } from './labelled';
 
 interface TextFieldProps {
   label: string;
@@ -15,10 +16,7 @@ interface TextFieldProps {
 export function TextField({ label, labelHidden, value, className, onChange, ...rest }: TextFieldProps) {
   const id = useId();
   return (
-    <span className={`field ${className ?? ''}`}>
-      <label htmlFor={id} className={labelHidden ? 'visually-hidden' : 'field-label'}>
-        {label}
-      </label>
+    <Labelled id={id} label={label} labelHidden={labelHidden} className={className}>
       <SteadyInput
         id={id}
         value={value}
@@ -28,6 +26,6 @@ export function TextField({ label, labelHidden, value, className, onChange, ...r
         onChange={({ target }) => onChange(target.value)}
         {...rest}
       />
-    </span>
+    </Labelled>
   );
 }

@@ -2,6 +2,7 @@ import './tokens.css';
 import './base.css';
 import '../workbench/workbench.css';
 import '../workbench/version-switch.css';
+import '../workbench/phone.css';
 import '../workbench/scale.css';
 import '../components/fields.css';
 import '../line-up/line-up.css';
