@@ -18,6 +18,14 @@ const PERIOD_WORDS: Readonly<Record<string, number>> = {
   yrs: 12,
   y: 12,
   annum: 12,
+  // As pages in German, French, Italian and Dutch have them.
+  monat: 1,
+  mois: 1,
+  mese: 1,
+  maand: 1,
+  jahr: 12,
+  anno: 12,
+  jaar: 12,
 };
 
 /** Words for how often, by the months between. */

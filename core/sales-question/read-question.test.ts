@@ -66,6 +66,12 @@ describe('readQuestion', () => {
     expect(read('€2,000 a month in sales')).toEqual({ currency: 'EUR' });
   });
 
+  test('what no field would take is not filled in: less than nothing, more than anybody sells, a range that goes down', () => {
+    expect(read('-30 courses a year at -60')).toEqual({});
+    expect(read('99999999999999 kites a month at 999999999999999999999')).toEqual({ label: 'Kites', kind: 'goods' });
+    expect(readQuestion('60 to 5 kites a year').pace).toBeNull();
+  });
+
   test('what says nothing of sales is only a question', () => {
     expect(readQuestion('Where should we sell?')).toEqual(NOTHING);
     expect(readQuestion('')).toEqual(NOTHING);

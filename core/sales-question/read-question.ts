@@ -25,11 +25,11 @@ const MONEY = String.raw`(?:[€£$]\s*)?${AMOUNT}(?:\s*(?:[€£$]|eur|euros?|g
 const PERIOD = String.raw`(?:an?|per|each|every|\/)\s*(?:days?|weeks?|months?|quarters?|years?)|daily|weekly|monthly|yearly`;
 /** “30 courses a year”, “between 5 and 60 kites a month”, “200 members”. */
 const PACE = new RegExp(
-  String.raw`(?<![\d€£$.,])(?:between\s+)?(${AMOUNT}(?:\s*(?:to|and|–|-)\s*${AMOUNT})?)\s+((?:[a-z][a-z’'-]*\s+){0,3}?)(${PERIOD})(?![a-z])`,
+  String.raw`(?<![\d€£$.,–-])(?:between\s+)?(${AMOUNT}(?:\s*(?:to|and|–|-)\s*${AMOUNT})?)\s+((?:[a-z][a-z’'-]*\s+){0,3}?)(${PERIOD})(?![a-z])`,
   'i',
 );
 const HAVING = new RegExp(
-  String.raw`(?<![\d€£$.,])(${AMOUNT})\s+((?:[a-z][a-z’'-]*\s+){0,2}?(?:members|subscribers|subscriptions|memberships))\b`,
+  String.raw`(?<![\d€£$.,–-])(${AMOUNT})\s+((?:[a-z][a-z’'-]*\s+){0,2}?(?:members|subscribers|subscriptions|memberships))\b`,
   'i',
 );
 const PRICE = new RegExp(
@@ -57,6 +57,8 @@ const ASKED: ReadonlyArray<readonly [about: AskedAbout, words: RegExp]> = [
 /** Words that stand between a count and its period and do not say what is sold. */
 const NOT_SOLD = /^(orders?|sales|pieces|of|about|or|so|them|a|in)$/i;
 const MONTHS_OF_A_YEAR = 12;
+/** What the fields of expected sales take as well; what is beyond it is not filled in. */
+const FIELD_BOUNDS = { least: 0, most: 1_000_000_000 };
 
 /**
  * Reads what a question says of sales.
@@ -75,10 +77,10 @@ export function readQuestion(text: string): ReadQuestion {
   const label = sold.length > 0 ? capital(sold.join(' ')) : null;
   const kind = label === null ? null : (KINDS.find(([, words]) => words.test(label))?.[0] ?? 'goods');
   const typed = having ? plain(having[1]) : pacedText(paced);
-  const rate = typed === null ? null : readTypedRate(typed, { wanted: 'a number', least: 0, most: 10_000_000 });
+  const rate = typed === null ? null : readTypedRate(typed, { ...FIELD_BOUNDS, wanted: 'a number' });
   const rest = paced ? text.replace(paced[0], ' ') : text;
   const priced = PRICE.exec(rest) ?? EACH.exec(rest);
-  const price = priced ? readTypedNumber(plain(priced[1]).replaceAll(/[^\d.,]/g, ''), { wanted: 'an amount', least: 0 }) : null;
+  const price = priced ? readTypedNumber(plain(priced[1]).replaceAll(/[^\d.,]/g, ''), { ...FIELD_BOUNDS, wanted: 'an amount' }) : null;
   const paidEvery = /year/i.test(priced?.[2] ?? '') ? MONTHS_OF_A_YEAR : 1;
   return {
     label,
