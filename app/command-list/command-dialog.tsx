@@ -1,16 +1,12 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Button } from 'antd';
+import { useDialog } from './use-dialog';
 
 const CommandList = lazy(() => import('./command-list'));
 
 /** Opens the list of what can be done, with Alt + 0 or by its button. */
 export function CommandDialog({ onKeys }: { onKeys(): void }) {
-  const dialog = useRef<HTMLDialogElement>(null);
-  const [isOpen, setOpen] = useState(false);
-  const open = () => {
-    setOpen(true);
-    dialog.current?.showModal();
-  };
+  const { dialog, isOpen, open, closed } = useDialog();
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (!event.altKey || event.ctrlKey || event.code !== 'Digit0') return;
@@ -19,13 +15,13 @@ export function CommandDialog({ onKeys }: { onKeys(): void }) {
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, []);
+  }, [open]);
   return (
     <>
       <Button type="text" size="small" title="Type what you want to do (Alt + 0)" onClick={open}>
         do
       </Button>
-      <dialog ref={dialog} className="command-list" aria-label="What can be done" onClose={() => setOpen(false)}>
+      <dialog ref={dialog} className="command-list" aria-label="What can be done" onClose={closed}>
         <Suspense fallback={null}>{isOpen && <CommandList onClose={() => dialog.current?.close()} onKeys={onKeys} />}</Suspense>
       </dialog>
     </>

@@ -1,7 +1,8 @@
 import { Button } from 'antd';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { CommandDialog } from '../command-list/command-dialog';
+import { useDialog } from '../command-list/use-dialog';
 import type { Place } from './places';
 import { useWorkbench } from './workbench-context';
 
@@ -15,12 +16,7 @@ const KeyList = lazy(() => import('../command-list/key-list'));
 export function Shortcuts({ places }: { places: readonly Place[] }) {
   const { store, state, decisionId } = useWorkbench();
   const navigate = useNavigate();
-  const list = useRef<HTMLDialogElement>(null);
-  const [isOpen, setOpen] = useState(false);
-  const openKeys = () => {
-    setOpen(true);
-    list.current?.showModal();
-  };
+  const { dialog, isOpen, open: openKeys, closed } = useDialog();
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const place = event.altKey && !event.ctrlKey && /^Digit[1-9]$/.test(event.code) ? places[Number(event.code.slice(5)) - 1] : undefined;
@@ -33,7 +29,7 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [store, places, decisionId, navigate]);
+  }, [store, places, decisionId, navigate, openKeys]);
   return (
     <>
       <Button
@@ -58,7 +54,7 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
       <Button type="text" size="small" aria-label="Keys" title="Keys" onClick={openKeys}>
         ?
       </Button>
-      <dialog ref={list} className="keys" aria-label="Keys">
+      <dialog ref={dialog} className="keys" aria-label="Keys" onClose={closed}>
         <Suspense fallback={null}>{isOpen && <KeyList places={places} />}</Suspense>
       </dialog>
     </>

@@ -1,31 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import type { Condition, Threshold } from '../decision/conditions-schema';
 import type { GivenVerdict } from '../decision/verdict-schema';
+import { givenVerdict } from '../tests/given-verdict';
 import { compareVerdicts } from './compare-verdicts';
 
 const total = (candidate: string, label: string, amount: string) => ({ candidate, label, total: amount, atLeast: false, usable: true });
-const given = (more: Partial<GivenVerdict> = {}): GivenVerdict => ({
-  id: 'v',
-  on: '2026-11-25',
-  kind: 'candidate',
-  parts: [{ candidate: 'A', label: 'Alder' }],
-  reason: 'so',
-  strength: 'firm',
-  currency: 'EUR',
-  months: 12,
-  version: 'expected',
-  monthlySales: '1000.00',
-  monthlyOrders: '100',
-  total: '480.00',
-  runnerUp: { candidate: 'B', label: 'Birch', total: '720.00', margin: '240.00' },
-  totals: [total('A', 'Alder', '480.00'), total('B', 'Birch', '720.00')],
-  conditions: [],
-  thresholds: [],
-  unknown: [],
-  open: [],
-  sheets: [],
-  ...more,
-});
+const given = (more: Partial<GivenVerdict> = {}) =>
+  givenVerdict({
+    parts: [{ candidate: 'A', label: 'Alder' }],
+    reason: 'so',
+    runnerUp: { candidate: 'B', label: 'Birch', total: '720.00', margin: '240.00' },
+    totals: [total('A', 'Alder', '480.00'), total('B', 'Birch', '720.00')],
+    ...more,
+  });
 const differences = (before: Partial<GivenVerdict>, after: Partial<GivenVerdict>) => compareVerdicts(given(before), given(after));
 const NOTHING = {
   isOtherChoice: false,
