@@ -55,5 +55,6 @@ describe('commandsMeant', () => {
 
   test('nothing typed finds everything, in its order', () => {
     expect(commandsMeant(all(), '  ')).toEqual(all());
+    expect(commandsMeant(all(), '(((')).toEqual([]);
   });
 });

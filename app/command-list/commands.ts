@@ -77,6 +77,7 @@ export function commandsFor({ decisionId, workbench, undo, redo, version }: Look
  */
 export function commandsMeant(commands: readonly Command[], typed: string): Command[] {
   const words = wordsOf(typed);
+  if (words.length === 0 && typed.trim() !== '') return [];
   const meant = commands.filter(({ name, of }) => {
     const searched = wordsOf(`${name} ${of}`);
     return words.every((word) => searched.some((one) => one.startsWith(word)));
