@@ -24,6 +24,7 @@ import { assumptionsOf } from '../core/what-if/assumption';
 import { USUAL_MOVING } from '../core/route/moving-costs';
 import { benchDecision } from './bench-decision';
 import { pageHtml, pageText } from './page-text';
+import { bestWays } from '../core/proposals/ways';
 import { proposalBenchDecision } from './proposal-decision';
 
 export { proposalBenchDecision };
@@ -137,6 +138,16 @@ export function runCoreBench(): void {
       () => preparePricing(many),
     ),
     1500,
+  );
+  const found = proposals(asked) ?? [];
+  row(
+    'best ways inside and across 30 such platforms',
+    time(
+      3,
+      (fresh) => bestWays(fresh, found, { moving: { within: 2000, between: 50_000, moves: 2 }, by: 'cost', paymentsOf: () => ['own'] }),
+      () => preparePricing(many),
+    ),
+    3000,
   );
   const table = fitBenchTable(20, 20);
   row(

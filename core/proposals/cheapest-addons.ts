@@ -23,8 +23,8 @@ export interface CheapestAddons {
   readonly choices: readonly AddonChoice[];
 }
 
-/** Half a minor unit a month is the most that rounding of tax can differ. */
-const HALF = 0.5;
+/** The most that rounding of tax can differ in a month, in minor units. */
+export const HALF_A_UNIT = 0.5;
 
 /** What the search for add-ons starts from. */
 export interface AddonSearch {
@@ -209,7 +209,7 @@ function taxOf({ taxed }: PartCost, rate: number): number {
 /** A lower bound of what a part comes to with tax. */
 function taxedLeast({ total, taxed }: PartCost, rate: number): number {
   if (!taxed || rate === 0) return total;
-  return total + taxed.reduce((sum, units) => sum + units * rate, 0) - HALF * taxed.length;
+  return total + taxed.reduce((sum, units) => sum + units * rate, 0) - HALF_A_UNIT * taxed.length;
 }
 
 function isSimpler(one: readonly AddonChoice[], other: readonly AddonChoice[]): boolean {

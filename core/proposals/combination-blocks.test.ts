@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { combinationBlocks, type Priced } from './combination-blocks';
-import type { Window } from './window-parts';
+import type { Window } from './window-costs';
 
 const MONTHS = 5;
 const IDS = ['p', 'q', 'r', 's'];
@@ -15,6 +15,8 @@ const world = fc.record({
   }),
   within: fc.integer({ min: 0, max: 6 }),
   extras: fc.integer({ min: 0, max: 3 }),
+  /** How far below the exact cost a bound stays. */
+  off: fc.integer({ min: 0, max: 9 }),
 });
 type World = typeof world extends fc.Arbitrary<infer One> ? One : never;
 
@@ -40,7 +42,7 @@ function least(of: World, start: number, to: number, from = start, before: strin
 
 const blocksOf = (of: World) =>
   combinationBlocks(
-    (window) => allIn(of, window).slice(0, 3),
+    { bestIn: (window) => allIn(of, window).slice(0, 3), atLeast: (window) => (allIn(of, window)[0]?.cost ?? Infinity) - of.off },
     MONTHS,
     of.within,
     (from, to) => of.extras * (to - from),

@@ -1,4 +1,4 @@
-import { type Decimal, decimal, fraction } from '../amount/decimal';
+import { decimal, fraction } from '../amount/decimal';
 import type { MinorUnits } from '../amount/minor-units';
 import type { Addon, Offer } from '../decision-file/price-sheet-schema';
 import type { Pricing } from '../pricing/pricing';
@@ -10,13 +10,14 @@ import {
   addonWindowPart,
   isAddonKnown,
   neededIn,
-  planWindowPart,
+  planWindowParts,
   type PlanWindowPart,
   shortIn,
   type Taken,
   type Window,
   type WindowPart,
 } from './window-parts';
+import { type BoundedAddon, windowBounds } from './window-bounds';
 
 /** A combination of an offer as a part of a way. */
 export interface Combination {
@@ -30,6 +31,8 @@ export interface Combination {
 export interface CombinationSearch {
   /** The best three that can be used throughout a window, the best first. */
   cheapest(window: Window): readonly Priced[];
+  /** What none of them can cost less than, a fraction of a minor unit; Infinity where nothing can be used. */
+  atLeast(window: Window): number;
   combination(id: string): Combination;
   /** Whether it has come up in a window. */
   has(id: string): boolean;
@@ -58,7 +61,10 @@ export function combinationSearch(pricing: Pricing, offer: Offer, payments: read
   const counts = Array.from({ length: MOST_OF_AN_ADDON }, (_, index) => index + 1);
   const ways = addonWaysBy(taken, payments, counts);
   const proposed = proposalBeyond(taken, plans, proposal);
+  const bounds = windowBounds(plans, ways, pricing.file.months);
   const combinations = new Map<string, Combination>();
+  const neededBy: Array<ReadonlySet<number>> = [];
+  const neededFor = (window: Window) => (neededBy[window.to] ??= neededIn(pricing, window));
   return {
     has: (id) => combinations.has(id),
     combination(id) {
@@ -66,21 +72,23 @@ export function combinationSearch(pricing: Pricing, offer: Offer, payments: read
       if (!found) throw new RangeError(`There is no combination ${id}`);
       return found;
     },
+    atLeast: (window) => Math.min(...proposedIn(window).map(({ cost }) => cost), ...bounds.ofPlans(window, neededFor(window))),
     cheapest(window) {
-      const needed = neededIn(pricing, window);
-      const addons = new Map([...ways].map(([use, all]) => [use, all.map((way) => usefulIn(way, window))] as const));
-      let best: readonly Found[] = proposed?.(window, needed, taxRate) ?? [];
-      // Plans that cost little by themselves are looked at first: the others then have to be cheaper than what was found.
-      const inOrder = plans
-        .map((plan, place) => ({ plan, place, base: plan.cost(window) }))
-        .filter(({ plan }) => isPossible(plan, window))
-        .sort((a, b) => a.base.total - b.base.total || a.place - b.place);
-      for (const { plan, place, base } of inOrder) {
+      const needed = neededFor(window);
+      const addons = new Map([...ways].map(([use, all]) => [use, lazily(() => all.map((way) => usefulIn(way, window)))] as const));
+      let best: readonly Found[] = proposedIn(window);
+      // Plans that may cost least are looked at first: the others then have to be cheaper than what was found.
+      const inOrder = bounds
+        .ofPlans(window, needed)
+        .map((least, place) => ({ least, place, plan: plans[place] }))
+        .sort((a, b) => a.least - b.least || a.place - b.place);
+      for (const { plan, place, least } of inOrder) {
         const last = best.length < KEPT ? undefined : best.at(-1);
+        if (!plan || least > (last?.cost ?? MOST)) break;
         // Of equal ones the first of the file is kept.
         const atMost = last ? last.cost - (last.place < place ? 1 : 0) : Infinity;
         const wanted = wantedIn(plan, window, needed);
-        const found = cheapestFew({ base, addons: addons.get(plan.payments) ?? [], wanted, taxRate, atMost }, KEPT);
+        const found = cheapestFew({ base: plan.cost(window), addons: addons.get(plan.payments)?.() ?? [], wanted, taxRate, atMost }, KEPT);
         const here = found.map(({ total, choices }) => foundOf(plan, choices, total, place));
         best = [...best, ...here].sort((a, b) => a.cost - b.cost || a.place - b.place).slice(0, KEPT);
       }
@@ -88,6 +96,18 @@ export function combinationSearch(pricing: Pricing, offer: Offer, payments: read
       return best;
     },
   };
+
+  function proposedIn(window: Window): Found[] {
+    return proposed?.(window, neededFor(window), taxRate) ?? [];
+  }
+}
+
+/** Past every total that there is, and below what cannot be. */
+const MOST = Number.MAX_VALUE;
+
+function lazily<Value>(work: () => Value): () => Value {
+  let found: { readonly value: Value } | null = null;
+  return () => (found ??= { value: work() }).value;
 }
 
 function foundOf(
@@ -101,10 +121,6 @@ function foundOf(
   return { id: JSON.stringify(combination), cost, combination, place };
 }
 
-function isPossible({ possible }: WindowPart, { from, to }: Window): boolean {
-  return possible.slice(from, to).every(Boolean);
-}
-
 function wantedIn(plan: PlanWindowPart, window: Window, needed: ReadonlySet<number>) {
   return { unmet: plan.unmet.filter((position) => needed.has(position)), short: shortIn(plan, window) };
 }
@@ -112,17 +128,15 @@ function wantedIn(plan: PlanWindowPart, window: Window, needed: ReadonlySet<numb
 /** Every plan by every term and processor that has known prices, in file order. */
 function planParts(taken: Taken, payments: readonly string[]): PlanWindowPart[] {
   const { pricing, offer } = taken;
-  return offer.plans.flatMap((plan) =>
-    plan.terms
-      .filter(({ id }) => !unknownTerm(pricing, plan, id))
-      .flatMap(({ id }) => payments.flatMap((use) => planWindowPart(taken, plan, id, use) ?? [])),
-  );
+  return offer.plans.flatMap((plan) => {
+    const terms = plan.terms.filter(({ id }) => !unknownTerm(pricing, plan, id)).map(({ id }) => id);
+    const parts = payments.map((use) => planWindowParts(taken, plan, terms, use));
+    return terms.flatMap((_, term) => parts.flatMap((of) => of[term] ?? []));
+  });
 }
 
 /** An add-on with every way of taking it. */
-interface AddonWays {
-  readonly meets: readonly number[];
-  readonly raises: ReadonlyMap<string, Decimal>;
+interface AddonWays extends BoundedAddon {
   readonly ways: ReadonlyArray<{ readonly choice: Omit<AddonChoice, 'cost'>; readonly part: WindowPart }>;
 }
 
@@ -151,7 +165,7 @@ function addonWays(taken: Taken, addon: Addon, payments: string, counts: readonl
 }
 
 function usefulIn({ ways, meets, raises }: AddonWays, window: Window): UsefulAddon {
-  const possible = ways.filter(({ part }) => isPossible(part, window));
+  const possible = ways.filter(({ part }) => part.isPossible(window));
   return { meets, raises, choices: possible.map(({ choice, part }) => ({ ...choice, cost: part.cost(window) })) };
 }
 
@@ -171,7 +185,7 @@ function proposalBeyond(
     return all && way ? [{ ...way, meets: all.meets, raises: all.raises }] : [];
   });
   return (window, needed, taxRate) => {
-    if (!plan || ![plan, ...used.map(({ part }) => part)].every((part) => isPossible(part, window))) return [];
+    if (!plan || ![plan, ...used.map(({ part }) => part)].every((part) => part.isPossible(window))) return [];
     const { unmet, short } = wantedIn(plan, window, needed);
     const isMet = unmet.every((position) => used.some(({ meets }) => meets.includes(position)));
     const raisedBy = (name: string) =>

@@ -11,7 +11,7 @@ import { combinationBlocks, type Priced } from './combination-blocks';
 import { type Combination, combinationSearch } from './combination-search';
 import { takenBy } from './part-costs';
 import type { Proposal } from './propose';
-import type { Window } from './window-parts';
+import type { Window } from './window-costs';
 
 /** What combinations of an offer come to as segments and blocks of a way. */
 export interface OfferWays {
@@ -40,9 +40,10 @@ export function offerWays(
   const broughtBetween = (from: number, to: number) => units(currency, roundLine(sum(brought.slice(from, to)), currency));
   const search = combinationSearch(pricing, offer, payments, proposal);
   const windows = new Map<string, readonly Priced[]>();
+  const gainIn = ({ from, to }: Window) => (moving.by === 'keep' ? broughtBetween(from, to) : 0);
   const bestIn = (window: Window): readonly Priced[] => {
     const key = `${window.from} ${window.to} ${window.moved}`;
-    const gain = moving.by === 'keep' ? broughtBetween(window.from, window.to) : 0;
+    const gain = gainIn(window);
     const found = windows.get(key) ?? search.cheapest(window).map(({ id, cost }) => ({ id, cost: cost - gain }));
     windows.set(key, found);
     return found;
@@ -57,7 +58,7 @@ export function offerWays(
     return cost;
   };
   return {
-    blocks: combinationBlocks(bestIn, months, moving.within, throughout),
+    blocks: combinationBlocks({ bestIn, atLeast: (window) => search.atLeast(window) - gainIn(window) }, months, moving.within, throughout),
     combination: search.combination,
     has: search.has,
     // What lifts bring was taken off what is compared.

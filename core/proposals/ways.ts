@@ -5,7 +5,7 @@ import type { Pricing } from '../pricing/pricing';
 import type { MinorUnits } from '../amount/minor-units';
 import { betweenIn, DEFAULT_MOVES, type Moving, type RoutedBy, wayTotals } from '../route/cheapest-route';
 import type { Block } from '../route/offer-blocks';
-import { cheapestSequence } from '../route/offer-sequence';
+import { blocksUpTo, cheapestSequence } from '../route/offer-sequence';
 import { units } from '../route/segment-dues';
 import type { Combination } from './combination-search';
 import { type OfferWays, offerWays } from './offer-ways';
@@ -75,34 +75,42 @@ export function bestWays(pricing: Pricing, proposals: readonly Proposal[], asked
   return allSteps(bestWaysInSteps(pricing, proposals, asked));
 }
 
-/** The same, a start in an offer at a time. */
+/** The same, a vendor at a time, then a block of one at a time. */
 export function* bestWaysInSteps(pricing: Pricing, proposals: readonly Proposal[], { moving, by, paymentsOf }: WaysAsked): InSteps<Ways> {
   const { offers, months } = pricing.file;
   const { within, between, moves, loses } = moving;
-  const all = proposals.flatMap((proposal) => {
+  const all: Array<{ readonly offer: Offer; readonly ways: OfferWays }> = [];
+  const ofOffers: Array<Way | null> = [];
+  const nothing = () => 0;
+  for (const proposal of proposals) {
     const offer = offers.find(({ id }) => id === proposal.offer);
-    return offer ? [{ offer, ways: offerWays(pricing, offer, paymentsOf(offer), proposal, { within, by }) }] : [];
-  });
-  const starts = between === undefined ? 1 : months;
-  for (const { ways } of all)
-    for (let start = 0; start < starts; start++) {
-      // Asked for once, what is best from there on is known.
-      ways.blocks.cost(start, months);
+    if (!offer) continue;
+    const ways = offerWays(pricing, offer, paymentsOf(offer), proposal, { within, by });
+    all.push({ offer, ways });
+    yield;
+    const isPossible = ways.blocks.cost(0, months) < Infinity;
+    const way =
+      isPossible && wayOf(pricing, [{ offer, ways, block: ways.blocks.block(0, months) }], { within, between: 0, lost: nothing, by });
+    ofOffers.push(way ? { ...way, segments: way.segments.map(({ offer: _offer, ...segment }) => segment) } : null);
+    yield;
+  }
+  if (between === undefined) return { ofOffers, best: undefined };
+  const blocks = all.map(({ ways }) => ways.blocks);
+  const moved = betweenIn(pricing, between, loses);
+  // The best that is on one offer throughout bounds what is worth looking at.
+  const atMost = Math.min(...blocks.map((of) => of.cost(0, months)));
+  for (const of of blocks)
+    for (let start = 1; start < months; start++) {
+      // Asked for once, it is known when all are put together.
+      of.atLeast?.(start, months);
       yield;
     }
-  const nothing = () => 0;
-  const ofOffers = all.map(({ offer, ways }) => {
-    if (ways.blocks.cost(0, months) === Infinity) return null;
-    const way = wayOf(pricing, [{ offer, ways, block: ways.blocks.block(0, months) }], { within, between: 0, lost: nothing, by });
-    return { ...way, segments: way.segments.map(({ offer: _offer, ...segment }) => segment) };
-  });
-  if (between === undefined) return { ofOffers, best: undefined };
-  const sequence = cheapestSequence(
-    all.map(({ ways }) => ways.blocks),
-    months,
-    betweenIn(pricing, between, loses),
-    moves,
-  );
+  const worthwhile = blocksUpTo(blocks, months, moved, atMost);
+  for (const { offer, from, to } of worthwhile) {
+    blocks[offer]?.cost(from, to);
+    yield;
+  }
+  const sequence = cheapestSequence(blocks, months, moved, moves, worthwhile);
   const lost = betweenIn(pricing, 0, loses);
   const parts = sequence?.blocks.flatMap((block) => {
     const found = all.find(({ ways }) => block.segments.every(({ candidate }) => ways.has(candidate)));

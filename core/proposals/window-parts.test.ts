@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Addon, Term } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { kitesWith } from '../tests/kites-with';
-import { addonWindowPart, isAddonKnown, neededIn, planWindowPart, shortIn } from './window-parts';
+import { addonWindowPart, isAddonKnown, neededIn, planWindowParts, shortIn } from './window-parts';
 
 /** From 10 to 120 orders of 10 a month. */
 const growing: DecisionFile['forecast'] = {
@@ -12,7 +12,7 @@ const growing: DecisionFile['forecast'] = {
 /** Alder's plan, changed, as a part of a way. */
 function taken(...changes: Parameters<typeof kitesWith>) {
   const { pricing, offer, plan } = kitesWith(...changes);
-  return { pricing, offer, part: (term = 'm') => planWindowPart({ pricing, offer }, plan, term, 'own') };
+  return { pricing, offer, part: (term = 'm') => planWindowParts({ pricing, offer }, plan, [term], 'own')[0] };
 }
 const window = (from: number, to: number, moved = false) => ({ from, to, moved });
 const fee = (percent: string | null, more = {}) => ({ id: 'f', label: 'Fee', how: 'per-order' as const, percent, ...more });
@@ -62,17 +62,21 @@ describe('a plan in a stretch of months', () => {
 
   it('knows by month what is over its limits, and when nothing helps', () => {
     const limited = taken({ limits: { orders: '100' } }, { forecast: growing }).part();
-    expect(limited?.possible.every(Boolean)).toBe(true);
+    expect(limited?.isPossible(window(0, 12))).toBe(true);
     expect(limited && [...shortIn(limited, window(0, 12))].map(([limit, over]) => [limit, over.toFixed()])).toEqual([['orders', '20']]);
     expect(limited && [...shortIn(limited, window(0, 11))].map(([limit, over]) => [limit, over.toFixed()])).toEqual([['orders', '10']]);
     expect(limited && [...shortIn(limited, window(0, 10))]).toEqual([]);
     const bands = [{ upTo: '90', flat: '4' }];
     const banded = taken({ charges: [{ id: 'b', label: 'B', how: 'volume', on: 'orders', bands }] }, { forecast: growing }).part();
-    expect(banded?.possible.map(Number)).toEqual([1, 1, 1, 1, 1, 1, 1, 1, 1, 0, 0, 0]);
+    expect([banded?.isPossible(window(0, 9)), banded?.isPossible(window(0, 10)), banded?.isPossible(window(9, 10))]).toEqual([
+      true,
+      false,
+      false,
+    ]);
   });
 
   it('is none where a charge is not known', () => {
-    expect(taken({ charges: [fee(null)] }).part()).toBeNull();
+    expect(taken({ charges: [fee(null)] }).part()).toBeUndefined();
   });
 
   it('names the musts that neither it nor what comes with its offer meets', () => {
@@ -104,7 +108,8 @@ describe('an add-on in a stretch of months', () => {
   it('cannot be had in months in which it is not sold for so much', () => {
     const bands = [{ upTo: '30', flat: '4' }];
     const one = addon({ charges: [{ id: 'b', label: 'B', how: 'volume', on: 'orders', bands }] });
-    expect(part(one, 't', 1, { forecast: growing }).possible.filter(Boolean)).toHaveLength(3);
+    const { isPossible } = part(one, 't', 1, { forecast: growing });
+    expect([isPossible(window(0, 3)), isPossible(window(0, 4)), isPossible(window(3, 5))]).toEqual([true, false, false]);
   });
 
   it('is known where its charges are', () => {

@@ -1,4 +1,4 @@
-import { type Decimal, decimal, withoutDivisionResidue, ZERO } from '../amount/decimal';
+import { type Decimal, fraction, withoutDivisionResidue, ZERO } from '../amount/decimal';
 import { addMonths } from '../calendar/month';
 import type { Candidate, Need } from '../decision-file/candidate-schema';
 import type { Addon, Offer, Plan } from '../decision-file/price-sheet-schema';
@@ -6,25 +6,23 @@ import { candidateCharges } from '../pricing/candidate-charges';
 import { limitedQuantities } from '../pricing/limits';
 import { meets } from '../pricing/needs';
 import type { Pricing } from '../pricing/pricing';
-import { segmentDues, type SegmentDues } from '../route/segment-dues';
+import { segmentDues } from '../route/segment-dues';
 import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import { musts, takenBy } from './part-costs';
-import type { PartCost } from './part-costs';
+import { type Window, type WindowCosts, windowCosts } from './window-costs';
 
-/** A stretch of months on a candidate, and whether one came from another of the same offer. */
-export interface Window {
-  readonly from: number;
-  /** The month in which it is left. */
-  readonly to: number;
-  readonly moved: boolean;
-}
+export type { Window };
 
 /** A part of a combination, priced for any window. */
-export interface WindowPart {
-  /** What it costs there before tax, what leaving early adds included; `taxed` by month of the window. */
-  cost(window: Window): PartCost;
-  /** By month: whether it could be used at all, whatever is bought beside it. */
-  readonly possible: readonly boolean[];
+export interface WindowPart extends WindowCosts {
+  /** Whether it could be used throughout, whatever is bought beside it. */
+  isPossible(window: Window): boolean;
+}
+
+/** How much is over a limit in the worst month of a window; not below 0. */
+export interface WorstOver {
+  exactly(window: Window): Decimal;
+  inNumbers(window: Window): number;
 }
 
 /** A plan by one of its terms through one processor, as its offer has it. */
@@ -32,8 +30,8 @@ export interface PlanWindowPart extends WindowPart {
   readonly plan: string;
   readonly term: string;
   readonly payments: string;
-  /** Limits that add-ons can raise, by name: by month how much is over. */
-  readonly over: ReadonlyMap<string, readonly Decimal[]>;
+  /** Limits that add-ons can raise and that are exceeded in some month, by name. */
+  readonly over: ReadonlyMap<string, WorstOver>;
   /** Musts, by their position, that the plan and what comes with its offer do not meet. */
   readonly unmet: readonly number[];
 }
@@ -44,18 +42,30 @@ export interface Taken {
   readonly offer: Offer;
 }
 
-/** A plan by a term through a processor; null where one of its prices is not known. */
-export function planWindowPart({ pricing, offer }: Taken, plan: Plan, term: string, payments: string): PlanWindowPart | null {
+/** A plan by some of its terms through a processor; none where one of its prices is not known. */
+export function planWindowParts({ pricing, offer }: Taken, plan: Plan, terms: readonly string[], payments: string): PlanWindowPart[] {
   const { extras = [], hours, lift } = takenBy([offer]);
-  const candidate: Candidate = {
+  const candidates = terms.map((term): Candidate => ({
     id: 'way',
     label: '',
     plans: [{ plan: plan.id, term }],
     payments,
     ...(hours ? { hours } : {}),
     ...(lift === undefined ? {} : { lift }),
-  };
-  if (candidateCharges(pricing, candidate).some(({ charge }) => isChargeNotKnown(charge))) return null;
+  }));
+  const [any] = candidates;
+  if (!any || candidateCharges(pricing, any).some(({ charge }) => isChargeNotKnown(charge))) return [];
+  const having = [plan.features, ...extras.map(({ features }) => features)];
+  const unmet = musts(pricing).flatMap((need, position) => (having.some((features) => meets(features, need)) ? [] : [position]));
+  const limits = limitsOf(pricing, plan, any);
+  return candidates.map((candidate, index) => {
+    const costs = windowCosts(segmentDues(pricing, candidate, { paid: candidate, counts: () => true }), taxRate(pricing));
+    return { plan: plan.id, term: terms[index] ?? '', payments, unmet, ...limits, ...costs };
+  });
+}
+
+/** What is over a plan's limits, and when nothing helps; the same by whichever term it is paid. */
+function limitsOf(pricing: Pricing, plan: Plan, candidate: Candidate): Pick<PlanWindowPart, 'over' | 'isPossible'> {
   const over = new Map<string, Decimal[]>();
   const possible = new Array<boolean>(pricing.file.months).fill(true);
   for (const { limit, quantities, most } of limitedQuantities(pricing, candidate))
@@ -67,10 +77,8 @@ export function planWindowPart({ pricing, offer }: Taken, plan: Plan, term: stri
       over.set(limit, months);
       if (lacking.gt(months[month] ?? ZERO)) months[month] = lacking;
     });
-  const having = [plan.features, ...extras.map(({ features }) => features)];
-  const unmet = musts(pricing).flatMap((need, position) => (having.some((features) => meets(features, need)) ? [] : [position]));
-  const cost = costIn(segmentDues(pricing, candidate, { paid: candidate, counts: () => true }));
-  return { plan: plan.id, term, payments, over, unmet, possible, cost };
+  const worst = new Map([...over].map(([limit, months]) => [limit, worstOver(months)] as const));
+  return { over: worst, isPossible: throughout(possible) };
 }
 
 /** So many of an add-on by one of its terms; it is known to have a price. */
@@ -94,8 +102,9 @@ export function addonWindowPart(
   const possible = new Array<boolean>(pricing.file.months).fill(true);
   for (const { limit, quantities, most } of limitedQuantities(pricing, candidate))
     if (own.has(limit)) quantities.forEach((quantity, month) => withoutDivisionResidue(quantity).gt(most) && (possible[month] = false));
-  const cost = costIn(segmentDues(pricing, candidate, { paid: candidate, counts: ({ owner }) => owner.kind === 'addon' }));
-  return { possible, cost };
+  const dues = segmentDues(pricing, candidate, { paid: candidate, counts: ({ owner }) => owner.kind === 'addon' });
+  const costs = windowCosts(dues, taxRate(pricing));
+  return { ...costs, isPossible: throughout(possible), isAlwaysAlike: costs.isAlwaysAlike && possible.every(Boolean) };
 }
 
 /** Whether an add-on can be had at all through a processor: none of its charges is unknown. */
@@ -112,27 +121,35 @@ export function neededIn(pricing: Pricing, { to }: Window): ReadonlySet<number> 
 }
 
 /** How much each limit is over in a window, at its worst; only those that are. */
-export function shortIn({ over }: PlanWindowPart, { from, to }: Window): Map<string, Decimal> {
+export function shortIn({ over }: PlanWindowPart, window: Window): Map<string, Decimal> {
   const short = new Map<string, Decimal>();
-  for (const [limit, months] of over) {
-    const worst = months.slice(from, to).reduce((highest, one) => (one.gt(highest) ? one : highest), decimal(0));
-    if (worst.gt(0)) short.set(limit, worst);
+  for (const [limit, worst] of over) {
+    const lacking = worst.exactly(window);
+    if (lacking.gt(0)) short.set(limit, lacking);
   }
   return short;
 }
 
-/** Adds dues up for windows; what begins in the same month is worked out once. */
-function costIn(duesFrom: (from: number, moved: boolean) => SegmentDues): WindowPart['cost'] {
-  const known = new Map<string, SegmentDues>();
-  return ({ from, to, moved }) => {
-    const key = `${from} ${moved}`;
-    const found = known.get(key) ?? duesFrom(from, moved);
-    known.set(key, found);
-    const left = found.leaving(to);
-    const dues = found.dues.slice(0, to - from);
-    const total = dues.reduce((sum, { all }) => sum + all, left.all);
-    const isTaxed = left.taxExcluded !== 0 || dues.some(({ taxExcluded }) => taxExcluded !== 0);
-    const taxed = isTaxed ? dues.map(({ taxExcluded }, index) => taxExcluded + (index === dues.length - 1 ? left.taxExcluded : 0)) : null;
-    return { total, taxed, hasCredit: total < 0 };
+const taxRate = ({ file }: Pricing) => fraction(file.feeTax ?? '0').toNumber();
+
+/** Whether something holds in every month of a window. */
+function throughout(months: readonly boolean[]): (window: Window) => boolean {
+  // From each month on, the first in which it does not hold.
+  const ends = new Array<number>(months.length).fill(months.length);
+  for (let month = months.length - 1; month >= 0; month -= 1) ends[month] = months[month] ? (ends[month + 1] ?? months.length) : month;
+  return ({ from, to }) => to <= (ends[from] ?? from);
+}
+
+function worstOver(months: readonly Decimal[]): WorstOver {
+  const rows: Array<{ readonly exact: readonly Decimal[]; readonly numbers: readonly number[] }> = [];
+  const rowFrom = (from: number) => {
+    let worst = ZERO;
+    const exact = months.slice(from).map((one) => (worst = one.gt(worst) ? one : worst));
+    return { exact, numbers: exact.map((one) => one.toNumber()) };
+  };
+  const row = (from: number) => (rows[from] ??= rowFrom(from));
+  return {
+    exactly: ({ from, to }) => row(from).exact[to - from - 1] ?? ZERO,
+    inNumbers: ({ from, to }) => row(from).numbers[to - from - 1] ?? 0,
   };
 }

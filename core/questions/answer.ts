@@ -1,5 +1,6 @@
 import type { DecisionFile } from '../decision-file/schema';
 import { type RoutePlanner, routePlanner } from '../what-if/route-plan';
+import { type TurnsFinder, turnsFinder } from '../what-if/turns-it';
 import { type AnswerOf, type AnswerWork, type AskedDecision, type AskedOf, QUESTION_KINDS, type WhatIfKind } from './kinds';
 
 /** A question about a decision. */
@@ -16,7 +17,12 @@ export interface WhatIfAnswerer {
 /** Prepares answers about a decision; the same in a worker and on the server. */
 export function whatIfAnswerer(file: DecisionFile): WhatIfAnswerer {
   let planner: RoutePlanner | undefined;
-  const decision: AskedDecision = { file, planner: () => (planner ??= routePlanner(file)) };
+  let turns: TurnsFinder | undefined;
+  const decision: AskedDecision = {
+    file,
+    planner: () => (planner ??= routePlanner(file)),
+    turns: () => (turns ??= turnsFinder(file)),
+  };
   return {
     begin: (question) => {
       // A question and its kind belong together, which the compiler cannot follow through the registry.

@@ -17,12 +17,13 @@ import { payingAhead } from '../what-if/paying-ahead';
 import type { RoutePlanner } from '../what-if/route-plan';
 import { scenarioOutcome } from '../what-if/scenarios';
 import { stepsUp } from '../what-if/steps-up';
-import { turnsIt, type Varied } from '../what-if/turns-it';
+import { type TurnsFinder, type TurnsIt, type Varied } from '../what-if/turns-it';
 
 /** A decision that questions are asked about; what several of them need is prepared once. */
 export interface AskedDecision {
   readonly file: DecisionFile;
   planner(): RoutePlanner;
+  turns(): TurnsFinder;
 }
 
 /** Works out an answer piece by piece, so that a newer question can overtake it. */
@@ -49,7 +50,7 @@ export const QUESTION_KINDS = {
   'own-ways': atOnce(({ planner }, { ways, moving }: { readonly ways: readonly OwnWay[]; readonly moving: MovingCosts }) =>
     planner().own(ways, moving),
   ),
-  turns: atOnce(({ file }, { varied }: { readonly varied: readonly Varied[] }) => turnsIt(file, varied)),
+  turns: { begin: ({ turns }, { varied }: { readonly varied: readonly Varied[] }) => turnsInPieces(turns(), varied) },
   steps: atOnce(({ file }, _asked: object) => stepsUp(file)),
   'comes-with': atOnce(({ file }, _asked: object) => comesWith(file)),
   'credit-pays': atOnce(({ file }, _asked: object) => creditPays(file)),
@@ -73,6 +74,16 @@ export type WhatIfKind = keyof typeof QUESTION_KINDS;
 export type AskedOf<Kind extends WhatIfKind> = Parameters<(typeof QUESTION_KINDS)[Kind]['begin']>[1];
 export type AnswerOf<Kind extends WhatIfKind> =
   ReturnType<(typeof QUESTION_KINDS)[Kind]['begin']> extends AnswerWork<infer Answer> ? Answer : never;
+
+/** One assumption after the other; those whose range is as it was are there already. */
+function turnsInPieces(finder: TurnsFinder, varied: readonly Varied[]): AnswerWork<TurnsIt> {
+  return {
+    next() {
+      const isLeft = finder.next(varied);
+      return { done: !isLeft, answer: isLeft ? null : finder.found(varied), progress: isLeft ? 0 : 1 };
+    },
+  };
+}
 
 /** First a coarse map, all of it; then the fine one, line by line. */
 function mapInPieces(file: DecisionFile, { x, y }: { readonly x: MapAxis; readonly y: MapAxis }): AnswerWork<CheapestMap> {

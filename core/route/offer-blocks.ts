@@ -27,6 +27,8 @@ export interface Block {
 export interface OfferBlocks {
   /** What the cheapest block between two months costs; Infinity if there is none. */
   cost(from: number, to: number): MinorUnits;
+  /** What it costs at least, where that is found more quickly than what it costs. */
+  atLeast?(from: number, to: number): number;
   block(from: number, to: number): Block;
 }
 

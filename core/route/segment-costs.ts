@@ -23,13 +23,13 @@ export interface SegmentCosts {
 export function segmentCosts(pricing: Pricing, candidate: Candidate, paid: Candidate): SegmentCosts {
   const { file } = pricing;
   const tax = taxOn(pricing);
-  const duesFrom = segmentDues(pricing, candidate, { paid, counts: () => true });
+  const { joinedIn } = segmentDues(pricing, candidate, { paid, counts: () => true });
   const rows = new Map<string, readonly MinorUnits[]>();
 
   const rowFrom = (from: number, moved: boolean): readonly MinorUnits[] => {
-    const { dues, leaving } = duesFrom(from, moved);
+    const { dues, leaving } = joinedIn(from, moved);
     let before = 0;
-    return dues.map(({ all, taxExcluded }, index) => {
+    return dues().map(({ all, taxExcluded }, index) => {
       const left = leaving(from + index + 1);
       const cost = before + all + left.all + tax(taxExcluded + left.taxExcluded);
       before += all + tax(taxExcluded);

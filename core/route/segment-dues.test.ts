@@ -32,8 +32,15 @@ function pricingOf({ term = {}, file = {}, taxExcluded = false }: Made) {
 function duesOf(made: Made, from: number, { moved = false, left = 12 } = {}) {
   const pricing = pricingOf(made);
   const candidate = withPlan(made.candidate);
-  const { dues, leaving } = segmentDues(pricing, candidate, { paid: candidate, counts: ({ charge }) => charge.id === 'c' })(from, moved);
-  return { all: dues.map(({ all }) => all), taxed: dues.map(({ taxExcluded }) => taxExcluded), leaving: leaving(left) };
+  const joined = segmentDues(pricing, candidate, { paid: candidate, counts: ({ charge }) => charge.id === 'c' }).joinedIn(from, moved);
+  const dues = joined.dues();
+  // What is added up at once is what the months come to one by one.
+  for (const [index] of dues.entries()) {
+    const sum = (of: 'all' | 'taxExcluded') => dues.slice(0, index + 1).reduce((before, due) => before + due[of], 0);
+    const to = from + index + 1;
+    expect([joined.sumTo(to, 'all'), joined.sumTo(to, 'taxExcluded')]).toEqual([sum('all'), sum('taxExcluded')]);
+  }
+  return { all: dues.map(({ all }) => all), taxed: dues.map(({ taxExcluded }) => taxExcluded), leaving: joined.leaving(left) };
 }
 
 describe('what is due on a candidate joined in a month', () => {

@@ -10,7 +10,7 @@ import { payingAhead } from './paying-ahead';
 import { leftOutOf, routePlanner } from './route-plan';
 import { USUAL_MOVING } from '../route/moving-costs';
 import { inScenario, scenarioOutcome, withoutScenario, withScenario, withScenarioTakenOver } from './scenarios';
-import { turnsIt } from './turns-it';
+import { turnsFinder, turnsIt } from './turns-it';
 import { smallDecision } from '../tests/small-decision';
 
 const usual = (file = kiteDecision()) =>
@@ -73,6 +73,26 @@ describe('what turns it', () => {
     expect(orders?.low).toEqual({ gap: '-144.00', winner: 'A' });
     const swings = found.turns.map(({ swing }) => swing);
     expect([...swings].sort((a, b) => b - a)).toEqual(swings);
+  });
+
+  it('says the same after a range was changed, and looks only at that one again', () => {
+    const finder = turnsFinder(kiteDecision());
+    const wide = usual();
+    finder.found(wide);
+    const narrow = wide.map((one) => (one.assumption.key === 'orders:kites' ? { ...one, low: -80 } : one));
+    // One piece of work is left: the assumption whose range is another.
+    expect(finder.next(narrow)).toBe(false);
+    expect(finder.found(narrow)).toEqual(turnsIt(kiteDecision(), narrow));
+    expect(finder.found(wide)).toEqual(turnsIt(kiteDecision(), wide));
+  });
+
+  it('is found in as many pieces as there are assumptions, so that a newer question need not wait', () => {
+    const varied = usual();
+    const work = whatIfAnswerer(kiteDecision()).begin({ kind: 'turns', varied });
+    const pieces = varied.map(() => work.next());
+    expect(pieces.map(({ done }) => done)).toEqual([...varied.slice(1).map(() => false), true]);
+    expect(pieces.at(-1)?.answer).toEqual(turnsIt(kiteDecision(), varied));
+    expect(whatIfAnswerer(kiteDecision()).begin({ kind: 'turns', varied: [] }).next()).toMatchObject({ done: true });
   });
 
   it('is too close to call where a price that is not known could win', () => {

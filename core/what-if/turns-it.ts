@@ -59,11 +59,24 @@ const HALVINGS = 34;
 /** How closely a turning point is stated, in parts of its range. */
 const PRECISION = 2e-9;
 
+/** Finds out what turns the answer to one decision; an assumption whose range stays is not looked at again. */
+export interface TurnsFinder {
+  /** Whether anything is left to do for these ranges; looks at one more assumption if so. */
+  next(varied: readonly Varied[]): boolean;
+  /** The answer, all of it; whatever has not been looked at yet is looked at now. */
+  found(varied: readonly Varied[]): TurnsIt;
+}
+
 /**
  * Varies each assumption over its range, one at a time: what that does to the gap between the cheapest candidate and
  * the next, and the value at which another one is cheapest. On unrounded totals, as break-evens are (decision file §8).
  */
 export function turnsIt(file: DecisionFile, varied: readonly Varied[]): TurnsIt {
+  return turnsFinder(file).found(varied);
+}
+
+/** Prepares what `turnsIt` finds out, for ranges that are changed one after the other. */
+export function turnsFinder(file: DecisionFile): TurnsFinder {
   const finder = pointFinder(file);
   const vendors = vendorsOf(file);
   const vendorAt = finder.ids.map((id) => vendors.get(id));
@@ -74,20 +87,38 @@ export function turnsIt(file: DecisionFile, varied: readonly Varied[]): TurnsIt 
   const second = first < 0 ? -1 : nextOf(now, first);
   const gapNow = first < 0 || second < 0 ? null : money((now.totals[second] ?? 0) - (now.totals[first] ?? 0));
   const idOf = (index: number) => finder.ids[index] ?? null;
-  const turns = varied.map((one) => turnOf({ finder, nextOf, first, money }, one));
-  return {
-    first: idOf(first),
-    second: idOf(second),
-    gap: gapNow,
-    turns: turns.sort((a, b) => b.swing - a.swing),
-    mayWin: [
-      ...new Set(
-        turns
-          .filter(({ key }) => key.startsWith('price:'))
-          .flatMap(({ low, high, below, above }) => [low.winner, high.winner, below?.winner, above?.winner]),
-      ),
-    ].flatMap((winner) => (winner && winner !== idOf(first) ? [winner] : [])),
+  const looking: Looking = { finder, nextOf, first, money };
+  const known = new Map<string, { readonly of: Varied; readonly turn: Turn }>();
+  const knownTurn = (of: Varied) => {
+    const found = known.get(of.assumption.key);
+    return found && found.of.low === of.low && found.of.high === of.high && found.of.assumption.asIs === of.assumption.asIs
+      ? found.turn
+      : undefined;
   };
+  const turnNow = (of: Varied) => {
+    const turn = knownTurn(of) ?? turnOf(looking, of);
+    known.set(of.assumption.key, { of, turn });
+    return turn;
+  };
+  return {
+    next: (varied) => {
+      const open = varied.filter((one) => knownTurn(one) === undefined);
+      if (open[0]) turnNow(open[0]);
+      return open.length > 1;
+    },
+    found: (varied) => {
+      const turns = varied.map(turnNow).sort((a, b) => b.swing - a.swing);
+      return { first: idOf(first), second: idOf(second), gap: gapNow, turns, mayWin: mayWin(turns, idOf(first)) };
+    },
+  };
+}
+
+/** Whom a price that is not known could make the cheapest, within the range stated for it. */
+function mayWin(turns: readonly Turn[], first: string | null): readonly string[] {
+  const winners = turns
+    .filter(({ key }) => key.startsWith('price:'))
+    .flatMap(({ low, high, below, above }) => [low.winner, high.winner, below?.winner, above?.winner]);
+  return [...new Set(winners)].flatMap((winner) => (winner && winner !== first ? [winner] : []));
 }
 
 /** The cheapest other that can be chosen: of another vendor, where there is one. */
