@@ -16,12 +16,20 @@ export interface ReasonNames {
 
 /** Names of every add-on and charge of a decision's sheets. */
 export function namesIn({ sheets }: Pick<Workbench, 'sheets'>): (id: string) => string {
+  const names = namesOfSheets.get(sheets) ?? namesAnew(sheets);
+  namesOfSheets.set(sheets, names);
+  return (id) => names.get(id) || id;
+}
+
+/** Every vendor's block asks for the names of all sheets: they are gathered once. */
+const namesOfSheets = new WeakMap<Workbench['sheets'], ReadonlyMap<string, string>>();
+
+function namesAnew(sheets: Workbench['sheets']): ReadonlyMap<string, string> {
   const parts = sheets.flatMap(({ sheet }) => partsOf(sheet));
-  const names = new Map([
+  return new Map([
     ...parts.map(({ id, label }) => [id, label] as const),
     ...parts.flatMap(({ charges = [] }) => charges.map(({ id, label }) => [id, label] as const)),
   ]);
-  return (id) => names.get(id) || id;
 }
 
 /** A must that is not met, in a few words: "no gift cards". */

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { forecastTable } from '#core/comparison/forecast-table';
 import {
   countedByMonth,
@@ -22,7 +22,7 @@ function useMonths() {
   const { atForecast } = useWorkbench();
   const edits = useEdits();
   const write = useWriter();
-  const { pricing } = atForecast.priced;
+  const { pricing } = useDeferredValue(atForecast.priced);
   const { currency, forecast } = pricing.file;
   const rows = useMemo(() => forecastTable(pricing), [pricing]);
   const set = (stream: string, month: string, orders: string | null) =>

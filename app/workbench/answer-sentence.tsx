@@ -3,7 +3,7 @@ import type { Workbench } from '#core/decision/workbench';
 import { contradictions } from '#core/needs/contradictions';
 import { featureWords } from '#core/wording/need-words';
 import { Button } from 'antd';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
 import { decimal } from '#core/amount/decimal';
 import { CARD_FEES } from '#core/assembly/card-fees';
@@ -74,7 +74,9 @@ export function AnswerSentence() {
 
 /** Where candidates bring different sales, who costs least need not leave most: then both are said, and one can choose. */
 function OtherMeasure() {
-  const { priced, scale } = useLevel();
+  const level = useLevel();
+  // Finding where it turns takes as long as everything else together: it follows once what was typed is painted.
+  const [priced, scale] = [useDeferredValue(level.priced), useDeferredValue(level.scale)];
   const edits = useEdits();
   const write = useWriter();
   const { leader, columns, by } = priced.lineUp;

@@ -16,9 +16,14 @@ export interface Part {
 }
 
 /** The parts of a sheet: its plans and add-ons, or the processor or add-on it is about. */
-export function partsOf(sheet: PriceSheet): Part[] {
-  return [...columnsOf(sheet), ...addonsOf(sheet)];
+export function partsOf(sheet: PriceSheet): readonly Part[] {
+  const parts = partsOfSheets.get(sheet) ?? [...columnsOf(sheet), ...addonsOf(sheet)];
+  partsOfSheets.set(sheet, parts);
+  return parts;
 }
+
+/** Sheets never change; everything that is shown of one asks for its parts. */
+const partsOfSheets = new WeakMap<PriceSheet, readonly Part[]>();
 
 /** The add-ons of a vendor's sheet; what each one adds to a limit stands as its limit. */
 export function addonsOf(sheet: PriceSheet): Part[] {
