@@ -76,7 +76,8 @@ export function AnswerSentence() {
 function OtherMeasure() {
   const level = useLevel();
   // Finding where it turns takes as long as everything else together: it follows once what was typed is painted.
-  const [priced, scale] = [useDeferredValue(level.priced), useDeferredValue(level.scale)];
+  const priced = useDeferredValue(level.priced);
+  const scale = useDeferredValue(level.scale);
   const edits = useEdits();
   const write = useWriter();
   const { leader, columns, by } = priced.lineUp;
