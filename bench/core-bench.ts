@@ -1,12 +1,13 @@
+import { readFileSync } from 'node:fs';
 import { priceDecision } from '../core/comparison/decision-result';
 import { readPricePage } from '../core/price-page/read-price-page';
 import { readPhrase } from '../core/price-phrase/read-phrase';
 import { PHRASES } from '../core/tests/phrases';
 import { workbenchOf } from '../core/tests/workbench-of';
-import { readDecisionFile } from '../core/decision-file/read';
+import { readDecisionFile, readDecisionText } from '../core/decision-file/read';
 import type { DecisionFile } from '../core/decision-file/schema';
 import { preparePricing } from '../core/pricing/pricing';
-import { vendorProposals } from '../core/proposals/decision-proposals';
+import { decisionProposals, vendorProposals } from '../core/proposals/decision-proposals';
 import { proposals } from '../core/proposals/propose';
 import { randomNumbers, firstPlaces } from '../core/fit/stability';
 import { turningWeights } from '../core/fit/turning-weights';
@@ -138,6 +139,12 @@ export function runCoreBench(): void {
       () => preparePricing(many),
     ),
     1500,
+  );
+  const demo = workbenchOf(readDecisionText(readFileSync('demo/larkfell-kites.json', 'utf8')));
+  row(
+    'first answer in the demo: every vendor at its best',
+    time(7, () => decisionProposals({ ...demo })),
+    150,
   );
   const found = proposals(asked) ?? [];
   row(
