@@ -47,12 +47,12 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   // A change of the club's vendor waits from the start.
   const pellmere = page.getByRole('region', { name: 'Pellmere' });
   await expect(pellmere.getByRole('row', { name: /Start, paid by the month/ })).toContainText('11 by the month');
-  await pellmere.getByRole('button', { name: 'Leave as it is on the sheet' }).click();
-  await page.getByRole('button', { name: 'Look at all pages again' }).click();
-  await expect(page.getByText('Nothing has changed on the pages that were looked at.')).toBeVisible();
+  await pellmere.getByRole('button', { name: 'Keep the old prices' }).click();
+  await page.getByRole('button', { name: 'Check all pages' }).click();
+  await expect(page.getByText('No prices have changed.')).toBeVisible();
 
   await world.clock('2027-02-01');
-  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await page.getByRole('button', { name: 'Check all pages' }).click();
   const marlpit = page.getByRole('region', { name: 'Marlpit' });
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toContainText('864 by the year');
   await expect(marlpit).toContainText(
@@ -70,23 +70,23 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
 
   // What is told is what the ticked figures do.
   const effects = marlpit.getByRole('list', { name: 'What it does to decisions' });
-  await marlpit.getByLabel('Take over: Grow, paid by the year').uncheck();
+  await marlpit.getByLabel('Use: Grow, paid by the year').uncheck();
   await expect(effects).toContainText('the verdict still holds');
-  await marlpit.getByLabel('Take over: Grow, paid by the month').uncheck();
-  await expect(effects).toContainText('Nothing is ticked, and nothing changes.');
+  await marlpit.getByLabel('Use: Grow, paid by the month').uncheck();
+  await expect(effects).toContainText('Nothing is ticked, so nothing changes.');
 
   // One figure is left, the other taken over; the history keeps both. Paying by the month is then what is best of the plan.
-  await marlpit.getByLabel('Take over: Grow, paid by the year').check();
+  await marlpit.getByLabel('Use: Grow, paid by the year').check();
   await expect(effects).toContainText(
     'Marlpit Grow is now 240 dearer; the verdict does not hold any more: Wharfside Trade costs 450 less.',
   );
-  await marlpit.getByRole('button', { name: /^Take over 1 of 2/ }).click();
+  await marlpit.getByRole('button', { name: /^Use 1 of 2/ }).click();
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toHaveCount(0);
-  await marlpit.getByRole('button', { name: 'Leave as it is on the sheet' }).click();
+  await marlpit.getByRole('button', { name: 'Keep the old prices' }).click();
   await expect(marlpit).toHaveCount(0);
   const history = page.getByRole('region', { name: 'History' });
-  await expect(history.getByRole('row', { name: /Grow, paid by the year/ })).toContainText('taken over');
-  await expect(history.getByRole('row', { name: /Grow, paid by the month/ })).toContainText('left');
+  await expect(history.getByRole('row', { name: /Grow, paid by the year/ })).toContainText('used');
+  await expect(history.getByRole('row', { name: /Grow, paid by the month/ })).toContainText('old price kept');
 
   await page.goto(`${decision}/verdict`);
   await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText(
@@ -101,29 +101,29 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
 test('what was left is not told again, and rates of the day are taken over', async ({ page, demo, world }) => {
   await world.clock('2027-02-01');
   await page.goto(`${demo.address}watch`);
-  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await page.getByRole('button', { name: 'Check all pages' }).click();
   const tidewrack = page.getByRole('region', { name: 'Tidewrack Stores' });
   await expect(tidewrack).toBeVisible();
   // In another window the same is open; what is decided here is told there as soon as it asks.
   const other = await page.context().newPage();
   await other.goto(`${demo.address}watch`);
   await other.waitForSelector('html[data-live]', { state: 'attached' });
-  await tidewrack.getByRole('button', { name: 'Leave as it is on the sheet' }).click();
+  await tidewrack.getByRole('button', { name: 'Keep the old prices' }).click();
   await expect(tidewrack).toHaveCount(0);
   const elsewhere = other.getByRole('region', { name: 'Tidewrack Stores' });
-  await elsewhere.getByRole('checkbox', { name: /^Take over: Basic/ }).uncheck();
+  await elsewhere.getByRole('checkbox', { name: /^Use: Basic/ }).uncheck();
   await expect(elsewhere).toHaveCount(0);
   await other.close();
-  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await page.getByRole('button', { name: 'Check all pages' }).click();
   await expect(page.getByRole('region', { name: 'Marlpit' })).toBeVisible();
   await expect(tidewrack).toHaveCount(0);
 
-  await page.getByRole('button', { name: 'Look at the rates again' }).click();
+  await page.getByRole('button', { name: 'Check rates' }).click();
   const rates = page.getByRole('region', { name: 'Exchange rates' });
   await expect(rates).toContainText('Rates of 1 February 2027');
-  await rates.getByRole('button', { name: 'Take it over' }).click();
+  await rates.getByRole('button', { name: 'Use this rate' }).click();
   await expect(rates.getByRole('row', { name: /EUR for one USD/ })).toContainText('the same');
-  await expect(page.getByRole('region', { name: 'History' }).getByRole('row', { name: /USD, exchange rate/ })).toContainText('taken over');
+  await expect(page.getByRole('region', { name: 'History' }).getByRole('row', { name: /USD, exchange rate/ })).toContainText('used');
 });
 
 test('pages that are away, slow, half-written or hostile leave the old prices with their age, and the application working', async ({
@@ -132,9 +132,9 @@ test('pages that are away, slow, half-written or hostile leave the old prices wi
   world,
 }) => {
   await page.goto(`${demo.address}watch`);
-  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await page.getByRole('button', { name: 'Check all pages' }).click();
   // The demo begins with a change that waits; only now all are read.
-  await expect(page.getByRole('row', { name: /^Marlpit/ })).toContainText('as on the sheet, just now');
+  await expect(page.getByRole('row', { name: /^Marlpit/ })).toContainText('no change, just now');
   await world.clock('2027-02-01');
   for (const [vendor, fault] of [
     ['marlpit', 'away'],
@@ -144,25 +144,26 @@ test('pages that are away, slow, half-written or hostile leave the old prices wi
   ] as const)
     await world.fault(`/vendors/${vendor}`, fault);
   await world.fault('/rates/daily.xml', 'hostile');
-  await page.getByRole('button', { name: 'Look at all pages again' }).click();
-  await expect(page.getByText('4 pages could not be read; what was known stands, with its age.')).toBeVisible();
+  await page.getByRole('button', { name: 'Check all pages' }).click();
+  await expect(page.getByText('4 pages could not be read: the prices last seen still stand.')).toBeVisible();
   const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) });
   await expect(row('Marlpit')).toContainText('it answered with 503; read last just now');
   await expect(row('Tidewrack Stores')).toContainText('no whole answer within 8 seconds');
   await expect(row('Brindle Sites')).toContainText('the answer broke off');
   await expect(row('Wharfside')).toContainText('169.254.169.254, in a private network that is not among the hosts you allow');
-  await page.getByRole('button', { name: 'Look at the rates again' }).click();
+  await page.getByRole('button', { name: 'Check rates' }).click();
   await expect(page.getByRole('region', { name: 'Exchange rates' })).toContainText('document type');
 
   // An address that is none is refused beside its field and stays as typed; one that leads home is not fetched.
+  await page.getByText('price sheets are not watched').click();
   const address = page.getByLabel('Address of Lanternroom');
   await address.fill('lanternroom');
   await address.press('Enter');
   await expect(page.getByText('use an address that begins with http:// or https://')).toBeVisible();
   await address.fill(demo.address);
   await address.press('Enter');
-  await expect(row('Lanternroom')).toContainText('not looked at yet');
-  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await expect(row('Lanternroom')).toContainText('not checked yet');
+  await page.getByRole('button', { name: 'Check all pages' }).click();
   await expect(row('Lanternroom')).toContainText('in a private network');
   await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
   await expect(page.locator('.total').first()).toHaveText('6,839.30');

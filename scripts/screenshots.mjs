@@ -94,7 +94,7 @@ async function enterMonths(page) {
 /** The outside world is moved on, and looked at. */
 async function lookAgain(page) {
   await fetch(`${world.address}/clock`, { method: 'POST', body: new URLSearchParams({ to: '2027-01-20' }), redirect: 'manual' });
-  await page.getByRole('button', { name: 'Look at all pages again' }).click();
+  await page.getByRole('button', { name: 'Check all pages' }).click();
   await page.getByRole('region', { name: 'Marlpit' }).waitFor();
   await page.waitForTimeout(300);
 }

@@ -4,9 +4,11 @@ import { Chart } from '../components/chart';
 import { useChartColours } from '../components/chart-colours';
 import { amountAxis, baseOption, hoverOption, monthAxis } from '../components/chart-option';
 import { useWriter } from '../locale/locale';
+import { useWorkbench } from '../workbench/workbench-context';
 
 /** What months cost, expected and real, side by side; the figures stand in the table. */
 export function ActualsChart({ months }: { months: readonly MonthAgainst[] }) {
+  const { currency } = useWorkbench().state.workbench.decision;
   const colours = useChartColours();
   const write = useWriter();
   const option = useMemo(() => {
@@ -28,13 +30,13 @@ export function ActualsChart({ months }: { months: readonly MonthAgainst[] }) {
         billed.map(({ month }) => month),
         write.month,
       ),
-      yAxis: amountAxis(colours, write.whole),
+      yAxis: amountAxis(colours, (amount) => write.onAxis(amount, currency)),
       series: [
         bar('expected', colours.ink, true, ({ expected }) => Number(expected.cost)),
         bar('real', colours.ink, false, ({ expected, difference }) => Number(expected.cost) + Number(difference)),
       ],
     };
-  }, [months, colours, write]);
+  }, [months, colours, write, currency]);
   if (months.every(({ difference }) => difference === null)) return null;
   return <Chart label="What months cost, expected and real; the figures stand in the table" height={220} option={option} />;
 }

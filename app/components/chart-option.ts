@@ -57,7 +57,7 @@ function pointsOfLines(shown: unknown): HoveredPoint[] {
     );
 }
 
-/** An upright axis of amounts, written as a person's locale writes them. */
+/** An upright axis of amounts of money, written as a person's locale writes them. */
 export function amountAxis(colours: ChartColours, write: (decimal: string) => string) {
   return {
     type: 'value' as const,

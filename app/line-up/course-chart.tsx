@@ -31,6 +31,7 @@ export function CourseChart() {
 const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; ids: string; isAll: boolean }) {
   const colours = useChartColours();
   const write = useWriter();
+  const { currency } = priced.priced.pricing.file;
   const names = useMemo(() => new Map(priced.lineUp.columns.map(({ id, label }) => [id, label])), [priced]);
   const courses = useMemo(() => coursesOf(priced.priced, ids.split(' ')), [priced, ids]);
   const option = useMemo(() => {
@@ -51,7 +52,7 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
         ({ figure }) => write.whole(String(figure)),
       ),
       xAxis: { ...monthAxis(colours, months, write.month), boundaryGap: false },
-      yAxis: amountAxis(colours, write.whole),
+      yAxis: amountAxis(colours, (amount) => write.onAxis(amount, currency)),
       series: [
         {
           name: 'crossing',
@@ -100,7 +101,7 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
         }),
       ],
     };
-  }, [courses, colours, write, names]);
+  }, [courses, colours, write, names, currency]);
   const nameOf = (id: string) => names.get(id) ?? id;
   const events = courseEvents(courses, nameOf, write);
   if (courses.courses.length === 0) return null;

@@ -9,6 +9,8 @@ export interface Writer {
   whole(decimal: string): string;
   /** A difference to whole units with its sign: `+107`. */
   difference(decimal: string): string;
+  /** An amount on the axis of a chart, where it could be taken for a count: `€4,000`, as a difference `+€400`. */
+  onAxis(decimal: string, currency: string, isDifference?: boolean): string;
   /** A decimal with as many digits as it has, at most `most`. */
   number(decimal: string, most?: number): string;
   /** So many orders on average, never rounded to none: `180`, `2.5`, `0.08`. */
@@ -54,6 +56,20 @@ function newWriter(locale: string): Writer {
     formats.set(key, made);
     return made;
   };
+  const inCurrency = (currency: string, signed: boolean) => {
+    const key = `${currency} ${signed}`;
+    const made =
+      formats.get(key) ??
+      new Intl.NumberFormat(locale, {
+        style: 'currency',
+        currency,
+        currencyDisplay: 'narrowSymbol',
+        trailingZeroDisplay: 'stripIfInteger',
+        signDisplay: signed ? 'exceptZero' : 'auto',
+      });
+    formats.set(key, made);
+    return made;
+  };
   const month = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
   const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
@@ -65,6 +81,7 @@ function newWriter(locale: string): Writer {
     money: (decimal, currency) => format(minorDigits(currency), minorDigits(currency)).format(exact(decimal)),
     whole: (decimal) => format(0, 0).format(exact(decimal)),
     difference: (decimal) => format(0, 0, true).format(exact(decimal)),
+    onAxis: (decimal, currency, isDifference = false) => inCurrency(currency, isDifference).format(exact(decimal)),
     number: (decimal, most = 4) => format(0, most).format(exact(decimal)),
     orders: (decimal) => format(0, digitsOfCount(Math.abs(Number(decimal)))).format(exact(decimal)),
     percent: (decimal) => `${format(1, 1).format(exact(decimal))} %`,

@@ -26,7 +26,7 @@ export function RatesWatch({ rates, now }: { rates: WatchView['rates']; now: str
         <looking.Form method="post">
           <input type="hidden" name="intent" value="look-rates" />
           <Button htmlType="submit" disabled={address === null || looking.state !== 'idle'}>
-            {looking.state === 'idle' ? 'Look at the rates again' : 'Looking …'}
+            {looking.state === 'idle' ? 'Check rates' : 'Checking …'}
           </Button>
         </looking.Form>
       </div>
@@ -37,7 +37,7 @@ export function RatesWatch({ rates, now }: { rates: WatchView['rates']; now: str
           <span className="problem">
             {' '}
             {triedAt && `${agoWords(triedAt, now)}: `}
-            {problem}. {day === null ? 'No rates are known.' : 'Those above stand, with their age.'}
+            {problem}. {day === null ? 'No rates are known.' : 'The last known rates still stand.'}
           </span>
         )}
       </p>
@@ -73,7 +73,7 @@ function RateEffect({ row: { id, currency, rate, ofDay, effect } }: { row: RateR
         <input type="hidden" name="currency" value={currency} />
         <input type="hidden" name="rate" value={ofDay} />
         <Button size="small" htmlType="submit" disabled={fetcher.state !== 'idle'}>
-          Take it over
+          Use this rate
         </Button>
       </fetcher.Form>
     </>

@@ -3,6 +3,7 @@ import { useId, useState } from 'react';
 import { Link, useFetcher } from 'react-router';
 import type { FoundChange } from '#core/price-watch/found-change';
 import { DataTable } from '../components/data-table';
+import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import type { WatchedRow } from '../server/watch-view.server';
 import { AddressField } from './address-field';
@@ -20,52 +21,107 @@ export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; no
   const watched = sheets.filter(({ address }) => address !== null);
   const isLooked = watched.some(({ triedAt }) => triedAt !== null);
   const found = sheets.filter((sheet) => sheet.found.length > 0);
-  const write = useWriter();
   const away = watched.filter(({ problem }) => problem !== null);
   return (
     <section aria-label="Price sheets">
       <p className="says">
         {watchSentence({ sheets: sheets.length, watched: watched.length, changed: found.length, isLooked })}
-        {away.length > 0 &&
-          ` ${away.length} ${away.length === 1 ? 'page' : 'pages'} could not be read; what was known stands, with its age.`}
+        {away.length > 0 && ` ${away.length} ${away.length === 1 ? 'page' : 'pages'} could not be read: the prices last seen still stand.`}
       </p>
       <looking.Form method="post">
         <input type="hidden" name="intent" value="look" />
         <Button htmlType="submit" type="primary" disabled={watched.length === 0 || isLooking}>
-          {isLooking ? 'Looking …' : 'Look at all pages again'}
+          {isLooking ? 'Checking …' : 'Check all pages'}
         </Button>
       </looking.Form>
       {found.map((sheet) => (
         <FoundOnSheet key={`${sheet.sheetId} ${sheet.found.map((change) => change.id).join(' ')}`} sheet={sheet} />
       ))}
-      <DataTable
-        className="watched"
-        rows={[...watched, ...sheets.filter(({ address }) => address === null)]}
-        keyOf={({ sheetId }) => sheetId}
-        columns={[
-          {
-            head: 'Price sheet',
-            kind: 'names-row',
-            cell: ({ label, seen, decisions }) => (
-              <>
-                {label}
-                <small className="block quiet">
-                  {seen ? `figures seen ${write.day(seen)}` : 'figures not dated'} ·{' '}
-                  {decisions === 0 ? 'not used' : `in ${decisions} ${decisions === 1 ? 'decision' : 'decisions'}`}
-                </small>
-              </>
-            ),
-          },
-          {
-            head: 'Address of its pricing page',
-            cell: ({ sheetId, label, address }) => (
-              <AddressField kept={address} label={`Address of ${label}`} submits={{ intent: 'address', sheet: sheetId }} />
-            ),
-          },
-          { head: 'How it stands', cell: (sheet) => <PageStanding sheet={sheet} now={now} /> },
-        ]}
-      />
+      {watched.length > 0 && (
+        <DataTable
+          className="watched"
+          rows={watched}
+          keyOf={({ sheetId }) => sheetId}
+          columns={[
+            { head: 'Vendor', kind: 'names-row', cell: (sheet) => <SheetName sheet={sheet} /> },
+            { head: 'Pricing page', cell: (sheet) => <PageAddress sheet={sheet} /> },
+            { head: 'Last check', cell: (sheet) => <PageStanding sheet={sheet} now={now} /> },
+            { head: <span className="visually-hidden">Check</span>, cell: (sheet) => <CheckOne sheet={sheet} /> },
+          ]}
+        />
+      )}
+      <NotWatched sheets={sheets.filter(({ address }) => address === null)} />
     </section>
+  );
+}
+
+function SheetName({ sheet: { label, seen, decisions } }: { sheet: WatchedRow }) {
+  const write = useWriter();
+  return (
+    <>
+      {label}
+      <small className="block quiet">
+        {seen ? `prices of ${write.day(seen)}` : 'prices not dated'} ·{' '}
+        {decisions === 0 ? 'not used' : `in ${decisions} ${decisions === 1 ? 'decision' : 'decisions'}`}
+      </small>
+    </>
+  );
+}
+
+/** Where a page is; changing that is a step of its own. */
+function PageAddress({ sheet: { sheetId, label, address } }: { sheet: WatchedRow }) {
+  const [isChanging, setChanging] = useState(false);
+  if (isChanging || address === null)
+    return (
+      <AddressField
+        kept={address}
+        label={`Address of ${label}`}
+        submits={{ intent: 'address', sheet: sheetId }}
+        isFirst={isChanging}
+        onKept={() => setChanging(false)}
+      />
+    );
+  return (
+    <span className="page-address">
+      <a href={address} target="_blank" rel="noreferrer">
+        {address.replace(/^https?:\/\//, '')}
+      </a>{' '}
+      <Button type="link" size="small" aria-label={`Change the address of ${label}`} onClick={() => setChanging(true)}>
+        change
+      </Button>
+    </span>
+  );
+}
+
+function CheckOne({ sheet: { sheetId, label } }: { sheet: WatchedRow }) {
+  const fetcher = useFetcher<Answer>();
+  return (
+    <fetcher.Form method="post">
+      <input type="hidden" name="intent" value="look" />
+      <input type="hidden" name="sheet" value={sheetId} />
+      <Button size="small" htmlType="submit" aria-label={`Check ${label}`} disabled={fetcher.state !== 'idle'}>
+        Check
+      </Button>
+    </fetcher.Form>
+  );
+}
+
+/** Sheets nobody has given an address for: out of the way, an address away from being watched. */
+function NotWatched({ sheets }: { sheets: readonly WatchedRow[] }) {
+  if (sheets.length === 0) return null;
+  return (
+    <Fold summary={`${sheets.length} ${sheets.length === 1 ? 'price sheet is' : 'price sheets are'} not watched yet: add an address`}>
+      <ul className="plain-list not-watched">
+        {sheets.map((sheet) => (
+          <li key={sheet.sheetId}>
+            <div>
+              <SheetName sheet={sheet} />
+            </div>
+            <PageAddress sheet={sheet} />
+          </li>
+        ))}
+      </ul>
+    </Fold>
   );
 }
 
@@ -80,11 +136,11 @@ function PageStanding({ sheet, now }: { sheet: WatchedRow; now: string }) {
         {seenAt ? `; read last ${agoWords(seenAt, now)}` : ''}
       </span>
     );
-  if (seenAt === null) return address !== null && triedAt === null ? 'not looked at yet' : null;
+  if (seenAt === null) return address !== null && triedAt === null ? 'not checked yet' : null;
   if (found.length > 0) return `${found.length} ${found.length === 1 ? 'change' : 'changes'}, ${agoWords(seenAt, now)}`;
   return (
     <>
-      as on the sheet, {agoWords(seenAt, now)}
+      no change, {agoWords(seenAt, now)}
       {seen !== seenAt.slice(0, 10) && <NoteSeen sheetId={sheetId} />}
     </>
   );
@@ -98,7 +154,7 @@ function NoteSeen({ sheetId }: { sheetId: string }) {
       <input type="hidden" name="intent" value="accept" />
       <input type="hidden" name="sheet" value={sheetId} />
       <Button type="link" size="small" htmlType="submit" disabled={fetcher.state !== 'idle'}>
-        note that on the sheet
+        mark as seen today
       </Button>
     </fetcher.Form>
   );
@@ -132,10 +188,10 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
         keyOf={({ id }) => id}
         columns={[
           {
-            head: 'Take over',
+            head: 'Use',
             cell: (change) => (
               <Checkbox
-                aria-label={`Take over: ${change.plan}, ${change.what}`}
+                aria-label={`Use: ${change.plan}, ${change.what}`}
                 checked={!left.has(change.id)}
                 onChange={() => setLeft((before) => toggled(before, change.id))}
               />
@@ -154,7 +210,7 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
                 use in <Link to={`/decisions/${id}/verdict`}>{name || 'an untitled decision'}</Link>
               </Checkbox>
               <p className={chosen.length > 0 && effect && effect.since.standing !== 'holds' ? 'problem' : ''}>
-                {chosen.length === 0 ? 'Nothing is ticked, and nothing changes.' : effectSentence(effect, write)}
+                {chosen.length === 0 ? 'Nothing is ticked, so nothing changes.' : effectSentence(effect, write)}
               </p>
             </li>
           ))}
@@ -162,10 +218,10 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
       )}
       <p>
         <Button type="primary" disabled={chosen.length === 0 || fetcher.state !== 'idle'} onClick={() => decide('accept', chosen)}>
-          Take over {chosen.length === found.length ? '' : `${chosen.length} of ${found.length}`}
+          {chosen.length === found.length ? 'Use new prices' : `Use ${chosen.length} of ${found.length} new prices`}
         </Button>{' '}
         <Button disabled={chosen.length === 0 || fetcher.state !== 'idle'} onClick={() => decide('leave', chosen)}>
-          Leave as it is on the sheet
+          Keep the old prices
         </Button>
       </p>
     </section>
@@ -180,9 +236,10 @@ interface WatchState {
 }
 
 function watchSentence({ sheets, watched, changed, isLooked }: WatchState): string {
-  if (sheets === 0) return 'There is no price sheet yet.';
-  if (watched === 0) return 'No price sheet has an address yet. Enter where a vendor states its prices, and look again whenever you like.';
+  if (sheets === 0) return 'There is no price sheet yet. Once a vendor’s prices are in a decision, its page can be watched here.';
+  if (watched === 0)
+    return 'Nothing is watched yet. Add the address of a pricing page below, and check it whenever you like: what changed is shown price by price, with what it does to each decision.';
   if (changed > 0) return `Prices have changed on ${changed} of ${watched} pages.`;
-  if (isLooked) return 'Nothing has changed on the pages that were looked at.';
-  return `${watched} ${watched === 1 ? 'page' : 'pages'} can be looked at again.`;
+  if (isLooked) return 'No prices have changed.';
+  return `${watched} ${watched === 1 ? 'page' : 'pages'} to check.`;
 }

@@ -3,6 +3,7 @@ import Input from 'antd/es/input/Input';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
 import { DataTable } from '../components/data-table';
+import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import type { WatchView } from '../server/watch-view.server';
 
@@ -14,8 +15,8 @@ export function WatchHistory({ history, privateHosts }: Pick<WatchView, 'history
   return (
     <>
       <section aria-label="History">
-        <h2>What was decided</h2>
-        {history.length === 0 && <p className="quiet">Nothing yet. Changes that you take over or leave are kept here.</p>}
+        <h2>History</h2>
+        {history.length === 0 && <p className="quiet">Nothing yet. Every new price that you use or turn down is kept here.</p>}
         {history.length > 0 && (
           <DataTable
             rows={history}
@@ -26,16 +27,13 @@ export function WatchHistory({ history, privateHosts }: Pick<WatchView, 'history
               { head: 'Figure', kind: 'names-row', cell: ({ plan, what }) => `${plan}, ${what}` },
               { head: 'Before', cell: ({ before }) => before },
               { head: 'After', cell: ({ after }) => after },
-              { head: 'Outcome', cell: ({ outcome }) => (outcome === 'accepted' ? 'taken over' : 'left') },
+              { head: 'Outcome', cell: ({ outcome }) => (outcome === 'accepted' ? 'used' : 'old price kept') },
             ]}
           />
         )}
       </section>
-      <section aria-label="Private hosts">
-        <h2>Private hosts</h2>
-        <p className="quiet limit-width">
-          Pages on this computer or in a private network are not fetched, wherever an address leads, unless their host and port stand here.
-        </p>
+      <Fold summary="Pages on this computer or in a private network">
+        <p className="quiet limit-width">They are not fetched, wherever an address leads, unless their host and port stand here.</p>
         <fetcher.Form method="post" className="keep-scenario">
           <input type="hidden" name="intent" value="private-hosts" />
           <Input
@@ -46,14 +44,14 @@ export function WatchHistory({ history, privateHosts }: Pick<WatchView, 'history
             value={hosts ?? privateHosts.join(', ')}
             onChange={({ target }) => setHosts(target.value)}
           />
-          <Button htmlType="submit">Keep</Button>
+          <Button htmlType="submit">Save</Button>
           {fetcher.data?.problem && (
             <p className="problem" role="alert">
               {fetcher.data.problem}
             </p>
           )}
         </fetcher.Form>
-      </section>
+      </Fold>
     </>
   );
 }

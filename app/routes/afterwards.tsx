@@ -35,7 +35,7 @@ const OPEN_MONTHS = 3;
 /** How it turned out: real sales and bills against the forecast, and whether to move. */
 export default function Afterwards({ loaderData }: Route.ComponentProps) {
   return (
-    <NothingToAsk needs="one">
+    <NothingToAsk needs="one" place="afterwards">
       <HowItTurnedOut today={loaderData.today} />
     </NothingToAsk>
   );

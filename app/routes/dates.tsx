@@ -42,7 +42,7 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
   return (
     <>
       <main className="work" aria-label="Dates">
-        {ahead.length === 0 ? <h2>No date lies ahead</h2> : <DatesTable dates={ahead} today={today} to={all} />}
+        {ahead.length === 0 ? <NothingAhead /> : <DatesTable dates={ahead} today={today} to={all} />}
         {past.length > 0 && (
           <Fold summary={`${past.length} ${past.length === 1 ? 'date is' : 'dates are'} over`}>
             <DatesTable dates={past} today={today} to={all} />
@@ -189,5 +189,18 @@ function OwnDate({ onAdd, today }: { onAdd(on: string, what: string): void; toda
         </p>
       )}
     </form>
+  );
+}
+
+/** What will stand here, while no date lies ahead. */
+function NothingAhead() {
+  return (
+    <>
+      <h2>No dates ahead</h2>
+      <p className="limit-width">
+        When a trial ends, an offer runs out, a price goes up or a refund is no longer possible, the day stands here and in your calendar,
+        with what it is worth. Days come from the price sheets and from the verdict you keep; add your own below.
+      </p>
+    </>
   );
 }

@@ -1,6 +1,6 @@
+import { EmptyPlace } from '../first-steps/empty-place';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
-import { Link } from 'react-router';
 import { withBaseline, withoutArrangement } from '#core/comparison/arrangement';
 import { CandidateTag } from '../components/candidate-tag';
 import { ChoiceField } from '../components/choice-field';
@@ -21,20 +21,12 @@ const BEST = 'the-best';
 const OpenPanel = lazy(() => import('../line-up/open-panel'));
 
 export default function SideBySide() {
-  const { state, decisionId } = useWorkbench();
+  const { state } = useWorkbench();
   const { priced } = useLevel();
   const [open, setOpen] = useState<OpenFigure | null>(null);
   const { columns } = priced.lineUp;
   if (columns.length === 0 && priced.heldBack.length === 0 && !state.workbench.decision.setAside?.length)
-    return (
-      <main className="work" aria-label="Comparison">
-        <h2>Nothing stands here yet</h2>
-        <p>
-          Every plan with a price joins the comparison by itself. <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>,
-          two or more, and say <Link to={`/decisions/${decisionId}/sales`}>what you expect to sell</Link>.
-        </p>
-      </main>
-    );
+    return <EmptyPlace place="comparison" />;
   return (
     <>
       <main className="work" aria-label="Comparison">

@@ -38,8 +38,8 @@ export default function Start({ loaderData }: Route.ComponentProps) {
           <h2>What do you pay now?</h2>
           <PaysNow today={loaderData.today} />
         </section>
-        <section className="start-part" aria-label="What do vendors ask?">
-          <h2>What do vendors ask?</h2>
+        <section className="start-part" aria-label="What do vendors charge?">
+          <h2>What do vendors charge?</h2>
           <PriceBox today={loaderData.today} />
         </section>
         <section className="start-part" aria-label="What is it about?">

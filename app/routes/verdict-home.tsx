@@ -34,7 +34,7 @@ export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
 /** Which one, under which conditions, and why. */
 export default function VerdictHome({ loaderData }: Route.ComponentProps) {
   return (
-    <NothingToAsk needs="one">
+    <NothingToAsk needs="one" place="verdict">
       <VerdictInTheMaking today={loaderData.today} />
     </NothingToAsk>
   );

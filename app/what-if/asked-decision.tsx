@@ -2,6 +2,8 @@ import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { DecisionFile } from '#core/decision-file/schema';
 import type { Priced } from '../workbench/workbench-context';
+import { EmptyPlace } from '../first-steps/empty-place';
+import type { EmptyPlaceName } from '../first-steps/places-in-words';
 import { useWorkbench } from '../workbench/workbench-context';
 import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
 
@@ -29,33 +31,35 @@ export function useAskedDecision(): AskedDecision {
   }, [atForecast]);
 }
 
-/** Shown in the place of a picture that there is nothing to draw for: what is the case, and what to do. */
-export function NothingToAsk({ needs, children }: { needs: 'one' | 'two'; children: ReactNode }) {
+/** Shown in the place of a picture that there is nothing to draw for: what will stand there, and the first step. */
+export function NothingToAsk({ needs, place, children }: { needs: 'one' | 'two'; place: EmptyPlaceName; children: ReactNode }) {
   const { decisionId } = useWorkbench();
   const { file, priced } = useAskedDecision();
   const to = `/decisions/${decisionId}`;
-  const wanted = needs === 'two' ? 2 : 1;
-  if (file.candidates.length < wanted) {
-    const title = file.candidates.length === 0 ? 'There is no candidate with a price yet' : 'There is only one candidate';
+  if (file.candidates.length === 0) return <EmptyPlace place={place} />;
+  if (needs === 'two' && file.candidates.length === 1)
     return (
-      <main className="work" aria-label={title}>
-        <h2>{title}</h2>
-        <p>
-          <Link to={`${to}/sheets`}>Enter what {file.candidates.length === 0 ? 'plans cost' : 'another plan costs'}</Link>, or take what is{' '}
-          <Link to={`${to}/line-up/candidates`}>proposed</Link>. This page then fills in by itself.
-        </p>
-      </main>
+      <EmptyPlace
+        place={place}
+        lacking={
+          <>
+            There is only one candidate so far. Enter <Link to={`${to}/sheets`}>what another vendor charges</Link>, or compare it with{' '}
+            <Link to={`${to}/line-up/candidates`}>another plan</Link> of the same vendor.
+          </>
+        }
+      />
     );
-  }
   if (needs === 'two' && Number(priced.average.sales) === 0)
     return (
-      <main className="work" aria-label="Nothing is sold">
-        <h2>Nothing is sold</h2>
-        <p>
-          Expected sales are nothing in every month, so there is no other level to look at.{' '}
-          <Link to={`${to}/sales`}>Say what you expect to sell</Link>, a single guess will do.
-        </p>
-      </main>
+      <EmptyPlace
+        place={place}
+        lacking={
+          <>
+            No sales are expected in any month, so there is no other level to look at.{' '}
+            <Link to={`${to}/sales`}>Say what you expect to sell</Link>: a single guess will do.
+          </>
+        }
+      />
     );
   return <>{children}</>;
 }

@@ -7,6 +7,8 @@ import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
 
 /** Labels closer together than this, in percent of the scale, would run into each other. */
 const LABEL_WIDTH = 5.5;
+/** On a telephone, where the scale is a third as long. */
+const TIGHT_WIDTH = 14;
 
 /** Where a scale stands, in percent of the track; equal factors are equal lengths. */
 export function placeOn({ from, to }: Scale): (scale: number) => number {
@@ -41,7 +43,8 @@ export const Stretches = memo(function Stretches({ shown }: { shown: Scale }) {
           }}
           title={candidate === null ? 'No candidate can be chosen here' : `${candidate} ${nameOf(candidate)} ${compared.isBest} here`}
         >
-          {candidate === null ? 'nobody' : <b>{candidate}</b>} <span>{candidate !== null && nameOf(candidate)}</span>
+          {candidate === null ? <span>nobody</span> : <b>{candidate}</b>}
+          {candidate !== null && <span>{nameOf(candidate)}</span>}
         </span>
       ))}
     </>
@@ -79,13 +82,20 @@ export const Labels = memo(function Labels({ shown }: { shown: Scale }) {
   const ticks = shown.ticks.map(({ sales, scale }) => ({ at: place(scale), text: write.whole(sales), isJoint: false }));
   const kept: typeof joints = [];
   for (const label of [...joints, ...ticks]) if (kept.every(({ at }) => Math.abs(at - label.at) > LABEL_WIDTH)) kept.push(label);
+  const roomy: number[] = [];
+  for (const { at } of kept) if (roomy.every((other) => Math.abs(other - at) > TIGHT_WIDTH)) roomy.push(at);
+  const isTight = new Set(kept.map(({ at }) => at).filter((at) => !roomy.includes(at)));
   return (
     <>
       {joints.map(({ at }) => (
         <i key={at} className="scale-joint" style={{ left: `${at}%` }} />
       ))}
       {kept.map(({ at, text, isJoint }) => (
-        <span key={at} className={isJoint ? 'scale-label is-joint' : 'scale-label'} style={{ left: `${at}%` }}>
+        <span
+          key={at}
+          className={['scale-label', isJoint && 'is-joint', isTight.has(at) && 'is-tight'].filter(Boolean).join(' ')}
+          style={{ left: `${at}%` }}
+        >
           {text}
         </span>
       ))}

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { AnswerNotes, AnswerSentence } from './answer-sentence';
 import { LevelField } from './level-field';
 import { SalesScale } from './sales-scale';
@@ -8,9 +8,10 @@ import { useLevel } from './workbench-context';
 export function StandingStrip() {
   const { scale, setScale } = useLevel();
   const [typing, setTyping] = useState<string | null>(null);
+  const strip = useHeightTold();
   useEscape(scale !== 1, () => setScale(1));
   return (
-    <section className="standing" aria-label="The answer so far">
+    <section className="standing" aria-label="The answer so far" ref={strip}>
       <div className="standing-sales">
         <LevelField typing={typing} onTyping={setTyping} />
       </div>
@@ -33,4 +34,19 @@ function useEscape(active: boolean, back: () => void) {
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
   }, [active, back]);
+}
+
+/** What sticks below the strip has to know how high it is: a sentence or two more make it higher. */
+function useHeightTold() {
+  const strip = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const element = strip.current;
+    if (!element) return undefined;
+    const observer = new ResizeObserver(() => {
+      document.documentElement.style.setProperty('--standing-height', `${element.offsetHeight}px`);
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return strip;
 }

@@ -22,6 +22,7 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
   const colours = useChartColours();
   const write = useWriter();
   const { by } = priced.lineUp;
+  const { currency } = file;
   const compiled = useMemo(() => compileCandidates(priced.priced.pricing, by), [priced, by]);
   const average = Number(priced.average.sales);
   const to = Math.min(MOST_TO, Math.max(LEAST_TO, (nearestPoint(pair.points)?.scale ?? 1) * 1.6));
@@ -44,7 +45,7 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
       ),
       xAxis: {
         type: 'value' as const,
-        name: `sales a month, ${file.currency}`,
+        name: `sales a month, ${currency}`,
         nameLocation: 'middle' as const,
         nameGap: 26,
         nameTextStyle: { color: colours.quiet },
@@ -53,7 +54,7 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
         axisLine: { lineStyle: { color: colours.line } },
         axisLabel: { color: colours.quiet, showMaxLabel: false, formatter: (value: number) => write.whole(String(value)) },
       },
-      yAxis: amountAxis(colours, write.whole),
+      yAxis: amountAxis(colours, (amount) => write.onAxis(amount, currency)),
       series: [pair.a, pair.b].map((id, at) => ({
         name: `${id} ${nameOf(id)}`,
         type: 'line' as const,
@@ -74,7 +75,7 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
           : {}),
       })),
     }),
-    [rows, colours, write, pair.a, pair.b, file.currency, average, nameOf],
+    [rows, colours, write, pair.a, pair.b, currency, average, nameOf],
   );
   return (
     <>

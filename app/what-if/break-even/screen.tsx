@@ -22,7 +22,7 @@ const QUESTION = { kind: 'break-even' } as const;
 /** At which level of sales the cheaper of two candidates changes, for every pair. */
 export default function BreakEven() {
   return (
-    <NothingToAsk needs="two">
+    <NothingToAsk needs="two" place="break-even">
       <Pairs />
     </NothingToAsk>
   );

@@ -12,7 +12,8 @@ const LINES = { cautious: 'dotted', expected: 'solid', hopeful: 'dashed' } as co
 
 /** What is kept more or less, added up month by month; it has paid for itself where it stays above the line. */
 export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
-  const { priced } = useAskedDecision();
+  const { priced, file } = useAskedDecision();
+  const { currency } = file;
   const colours = useChartColours();
   const write = useWriter();
   const { months } = priced.priced.result;
@@ -27,7 +28,7 @@ export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
         ({ figure }) => write.difference(String(figure)),
       ),
       xAxis: { ...monthAxis(colours, months, write.month), axisLine: { onZero: true, lineStyle: { color: colours.ink } } },
-      yAxis: amountAxis(colours, write.difference),
+      yAxis: amountAxis(colours, (amount) => write.onAxis(amount, currency, true)),
       series: judged.outcomes.map(({ version, cumulative }) => ({
         name: version,
         type: 'line' as const,
@@ -37,7 +38,7 @@ export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
         data: cumulative.map(Number),
       })),
     }),
-    [judged, months, colours, write],
+    [judged, months, colours, write, currency],
   );
   return (
     <>

@@ -17,7 +17,7 @@ import { useWorkbench } from '../../workbench/workbench-context';
 /** A designer or a custom build against doing it oneself, judged by what is kept. */
 export default function InvestmentPlace() {
   return (
-    <NothingToAsk needs="one">
+    <NothingToAsk needs="one" place="investment">
       <Invest />
     </NothingToAsk>
   );

@@ -21,7 +21,7 @@ import { useWhatIf } from '../use-what-if';
 /** Who is cheapest over two assumptions. */
 export default function MapPlace() {
   return (
-    <NothingToAsk needs="two">
+    <NothingToAsk needs="two" place="map">
       <Fields />
     </NothingToAsk>
   );

@@ -15,7 +15,7 @@ const CREDITS = { kind: 'credit-pays' } as const;
 /** What each step up a vendor's plans adds, for what it costs more, and from when on it pays. */
 export default function NextPlan() {
   return (
-    <NothingToAsk needs="one">
+    <NothingToAsk needs="one" place="next-plan">
       <Steps />
     </NothingToAsk>
   );

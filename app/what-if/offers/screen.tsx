@@ -15,7 +15,7 @@ import { useWorkbench } from '../../workbench/workbench-context';
 /** Each special offer on or off: whether the decision survives without it. */
 export default function SpecialOffers() {
   return (
-    <NothingToAsk needs="one">
+    <NothingToAsk needs="one" place="offers">
       <Offers />
     </NothingToAsk>
   );

@@ -5,11 +5,13 @@ import { Chart } from '../../components/chart';
 import { amountAxis, baseOption, hoveredLines } from '../../components/chart-option';
 import { useChartColours } from '../../components/chart-colours';
 import { useWriter } from '../../locale/locale';
+import { useAskedDecision } from '../asked-decision';
 
 const DASHES = ['solid', 'dashed', 'dotted'] as const;
 
 /** What paying ahead has cost more, or less, than the shortest term if one leaves after so many months. */
 export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
+  const { currency } = useAskedDecision().file;
   const colours = useChartColours();
   const write = useWriter();
   const option = useMemo(
@@ -33,7 +35,7 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
         axisTick: { show: false },
         axisLabel: { color: colours.quiet },
       },
-      yAxis: amountAxis(colours, write.difference),
+      yAxis: amountAxis(colours, (amount) => write.onAxis(amount, currency, true)),
       series: options.slice(1).map(({ months, ifLeft }, index) => ({
         name: `paid ${termWords(months)}`,
         type: 'line' as const,
@@ -44,7 +46,7 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
         data: ifLeft.map(Number),
       })),
     }),
-    [options, colours, write],
+    [options, colours, write, currency],
   );
   return (
     <>

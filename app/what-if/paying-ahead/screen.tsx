@@ -22,7 +22,7 @@ const QUESTION = { kind: 'paying' } as const;
 /** Month, year or longer for the same plan: what it saves, and what it costs if one leaves early. */
 export default function PayingAheadPlace() {
   return (
-    <NothingToAsk needs="one">
+    <NothingToAsk needs="one" place="paying-ahead">
       <Paying />
     </NothingToAsk>
   );

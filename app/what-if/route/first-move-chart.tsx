@@ -10,7 +10,8 @@ import { useAskedDecision } from '../asked-decision';
 
 /** What the way costs if its first move falls in another month. */
 export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'segments' | 'total'> }) {
-  const { nameOf } = useAskedDecision();
+  const { nameOf, file } = useAskedDecision();
+  const { currency } = file;
   const colours = useChartColours();
   const write = useWriter();
   const { firstMove, segments, total } = way;
@@ -32,7 +33,7 @@ export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'se
         firstMove.map(({ month }) => month),
         write.month,
       ),
-      yAxis: { ...amountAxis(colours, write.whole), scale: true },
+      yAxis: { ...amountAxis(colours, (amount) => write.onAxis(amount, currency)), scale: true },
       series: [
         {
           type: 'line' as const,
@@ -51,7 +52,7 @@ export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'se
         },
       ],
     }),
-    [firstMove, colours, write, best, total],
+    [firstMove, colours, write, best, total, currency],
   );
   return (
     <>

@@ -21,7 +21,7 @@ import { ComparedByChoice } from '../../workbench/compared-by-choice';
 /** The cheapest way through the horizon: with whom to begin, when to move, and what moving costs. */
 export default function RoutePlace() {
   return (
-    <NothingToAsk needs="two">
+    <NothingToAsk needs="two" place="route">
       <Way />
     </NothingToAsk>
   );

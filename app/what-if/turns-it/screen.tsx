@@ -16,7 +16,7 @@ import { useWhatIf } from '../use-what-if';
 /** Which assumption turns the answer, and by how much. */
 export default function TurnsItPlace() {
   return (
-    <NothingToAsk needs="two">
+    <NothingToAsk needs="two" place="turns-it">
       <Turns />
     </NothingToAsk>
   );

@@ -1,0 +1,70 @@
+import { type ReactNode, useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import type { RuleTold } from '#core/worked-examples/worked-examples';
+import { useWriter } from '../locale/locale';
+import { useWorkbench } from '../workbench/workbench-context';
+import { type EmptyPlaceName, PLACES_IN_WORDS } from './places-in-words';
+import './empty-place.css';
+
+interface EmptyPlaceProps {
+  readonly place: EmptyPlaceName;
+  /** What is missing, where it is not simply prices. */
+  readonly lacking?: ReactNode;
+}
+
+/** Says what will stand in a place, shows it by an example in figures, and leads to the first step. */
+export function EmptyPlace({ place, lacking }: EmptyPlaceProps) {
+  const { decisionId } = useWorkbench();
+  const { title, words, example } = PLACES_IN_WORDS[place];
+  const to = `/decisions/${decisionId}`;
+  return (
+    <main className="work empty-place" aria-label={title}>
+      <h2>{title}</h2>
+      <p className="says">{words}</p>
+      <p className="first-step">
+        {lacking ?? (
+          <>
+            It takes one price to begin with: <Link to={`${to}/start`}>paste a pricing page</Link>, or{' '}
+            <Link to={`${to}/sheets`}>enter prices by hand</Link>.
+          </>
+        )}
+      </p>
+      <Example rule={example} />
+    </main>
+  );
+}
+
+/** What a rule comes to in figures, worked out by the same program that works out everything else. */
+function Example({ rule }: { rule: RuleTold }) {
+  const write = useWriter();
+  const [told, setTold] = useState<{ readonly given: string; readonly sentences: readonly string[] } | null>(null);
+  useEffect(() => {
+    let isWanted = true;
+    void import('#core/worked-examples/worked-examples').then(
+      ({ WORKED_EXAMPLES }) => {
+        const { given, told } = WORKED_EXAMPLES[rule];
+        if (isWanted) setTold({ given, sentences: told(write) });
+      },
+      // Without a server there is no example, and nothing is lost.
+      () => undefined,
+    );
+    return () => {
+      isWanted = false;
+    };
+  }, [rule, write]);
+  if (!told) return null;
+  return (
+    <section className="empty-example" aria-label="For example">
+      <h3>For example</h3>
+      <p>{told.given}</p>
+      <ul>
+        {told.sentences.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+      <p className="quiet">
+        <Link to={`/how#${rule}`}>How this is worked out</Link>
+      </p>
+    </section>
+  );
+}
