@@ -19,6 +19,7 @@ const { chromiumArguments } = await import('./chromium-arguments.mjs');
 const { median, percentile, report } = await import('../bench/measure.mjs');
 const { whatIfInTheBrowser } = await import('../bench/what-if-in-the-browser.mjs');
 const { verdictFiles } = await import('../bench/verdict-files.mjs');
+const { openingPlaces } = await import('../bench/opening-places.mjs');
 const { wideLineUp } = await import('../bench/wide-line-up.mjs');
 const folder = mkdtempSync(join(tmpdir(), 'venalis-bench-'));
 process.env.NODE_ENV = 'production';
@@ -44,6 +45,7 @@ if (only !== 'what-if') {
   await keystrokeToTotals();
   await sheetEdits();
   await sheetOpening();
+  await openingPlaces(browser, decision);
   await proposalsBesideTheInterface();
 }
 const wide = await takeIn(wideLineUp());

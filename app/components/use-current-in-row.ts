@@ -5,10 +5,15 @@ import { useLocation } from 'react-router';
 export function useCurrentInRow(row: RefObject<HTMLElement | null>): void {
   const { pathname } = useLocation();
   useEffect(() => {
-    const element = row.current;
-    const current = element?.querySelector('[aria-current=page]');
-    if (!element || !current || element.scrollWidth <= element.clientWidth) return;
-    const [link, all] = [current.getBoundingClientRect(), element.getBoundingClientRect()];
-    void element.scrollBy({ left: link.left - all.left - (all.width - link.width) / 2 });
+    // After the paint: nobody waits for where things are to be measured.
+    const frame = requestAnimationFrame(() => setTimeout(() => showCurrent(row.current), 0));
+    return () => cancelAnimationFrame(frame);
   }, [row, pathname]);
+}
+
+function showCurrent(element: HTMLElement | null): void {
+  const current = element?.querySelector('[aria-current=page]');
+  if (!element || !current || element.scrollWidth <= element.clientWidth) return;
+  const [link, all] = [current.getBoundingClientRect(), element.getBoundingClientRect()];
+  void element.scrollBy({ left: link.left - all.left - (all.width - link.width) / 2 });
 }

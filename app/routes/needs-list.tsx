@@ -4,6 +4,7 @@ import { contradictions } from '#core/needs/contradictions';
 import { withChangedNeed } from '#core/needs/edit-needs';
 import type { DecisionNeed } from '#core/decision/need-schema';
 import { needKey } from '#core/wording/need-words';
+import { useDrawnBelow } from '../components/use-drawn-below';
 import { Fold } from '../components/fold';
 import { ExpectedLimits } from '../needs/expected-limits';
 import { NeedRow } from '../needs/need-row';
@@ -12,10 +13,14 @@ import { StarterSets } from '../needs/starter-sets';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 
+/** So many needs fill the first screen. */
+const FIRST_SCREEN = 6;
+
 export default function NeedsList() {
   const { state } = useWorkbench();
   const edits = useEdits();
   const { needs = [] } = state.workbench.decision;
+  const isDrawnBelow = useDrawnBelow();
   const plans = useMemo(() => askedVendors(state.workbench.sheets).flatMap((vendor) => vendor.plans), [state.workbench.sheets]);
   const met = (need: DecisionNeed) => {
     const answers = plans.map((asked) => answerOf(need, asked));
@@ -33,7 +38,7 @@ export default function NeedsList() {
           <h2>{title}</h2>
           <p className="quiet">{words}</p>
           <ul className="needs">
-            {inGroup.map((need) => (
+            {(isDrawnBelow ? inGroup : inGroup.slice(0, FIRST_SCREEN)).map((need) => (
               <NeedRow
                 key={needKey(need)}
                 need={need}
@@ -59,12 +64,12 @@ export default function NeedsList() {
         {needs.length === 0 && (
           <>
             <h2>What must it do?</h2>
-            <p>Say what you sell and how; the list that comes with it is taken in one go and pruned.</p>
+            <p>Say what you sell and how. You get a list to begin with, and remove what doesn’t matter to you.</p>
             <StarterSets />
           </>
         )}
         {group('must', 'It must', 'A candidate that does not is never proposed, and stands grey with the reason.')}
-        {group('want', 'Nice to have', 'What is met counts for fit, by its weight. It changes no totals.')}
+        {isDrawnBelow && group('want', 'Nice to have', 'What is met counts for fit, by its weight. It changes no totals.')}
         <NewNeed />
         {needs.length > 0 && (
           <Fold summary="More to begin with, by what you sell">

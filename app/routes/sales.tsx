@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { newStream, withForecast } from '#core/decision/edit-forecast';
+import { useDrawnBelow } from '../components/use-drawn-below';
 import { MonthsBeside, MonthsTable } from '../sales/months-table';
 import { Quantities } from '../sales/quantities';
 import { VersionDifferences } from '../sales/version-differences';
@@ -8,9 +9,13 @@ import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 
+/** So many streams fill the first screen. */
+const FIRST_SCREEN = 2;
+
 export default function Sales() {
   const { state } = useWorkbench();
   const edits = useEdits();
+  const isDrawnBelow = useDrawnBelow();
   const { currency, forecast } = state.workbench.decision;
   const add = () => {
     const id = newId();
@@ -26,7 +31,7 @@ export default function Sales() {
       </p>
       <div className="sales-beside">
         <div>
-          {forecast.streams.map((stream, index) => (
+          {(isDrawnBelow ? forecast.streams : forecast.streams.slice(0, FIRST_SCREEN)).map((stream, index) => (
             <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} isFirst={index === 0} />
           ))}
           <p>
@@ -37,9 +42,13 @@ export default function Sales() {
           <MonthsBeside />
         </aside>
       </div>
-      <Quantities drivers={forecast.drivers} streams={forecast.streams} />
-      <MonthsTable />
-      <VersionDifferences />
+      {isDrawnBelow && (
+        <>
+          <Quantities drivers={forecast.drivers} streams={forecast.streams} />
+          <MonthsTable />
+          <VersionDifferences />
+        </>
+      )}
     </main>
   );
 }
