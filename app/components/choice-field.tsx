@@ -15,29 +15,42 @@ interface ChoiceFieldProps<Value extends string> {
   onChange(value: Value): void;
 }
 
-/** One of several things, by name. */
+/**
+ * One of several things, by name. Until somebody is near, what is chosen is all that is drawn: a list takes so long to
+ * draw that a place full of them would open visibly later.
+ */
 export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>) {
   const id = useId();
   const isFetched = useIsChoiceFetched();
   const [early, setEarly] = useState<'no' | 'reached' | 'opened'>('no');
+  const [isNear, setNear] = useState(false);
   const { label, labelHidden, value, options, searchable, placeholder, className, onChange } = props;
   const chosen = (
     <ChosenValue
       id={id}
       label={options.find((option) => option.value === value)?.label}
       placeholder={placeholder}
-      onReach={() => void fetchChoiceSelect()}
+      onReach={() => {
+        setNear(true);
+        void fetchChoiceSelect();
+      }}
       onFocusChange={(hasFocus) => setEarly(hasFocus ? 'reached' : 'no')}
       onOpen={() => {
-        setEarly('opened');
         void fetchChoiceSelect();
+        // Once the press is over: a list that appears in the middle of it takes it for one beside itself, and closes.
+        setTimeout(() => {
+          setNear(true);
+          setEarly('opened');
+        }, 0);
       }}
     />
   );
   return (
     <Labelled id={id} label={label} labelHidden={labelHidden} className={className}>
-      {isFetched ? (
+      {isFetched && isNear ? (
         <ChoiceSelect
+          // One that was reached before it was pressed begins anew, open.
+          key={early === 'opened' ? 'opened' : 'reached'}
           id={id}
           variant="underlined"
           value={value ?? null}

@@ -27,6 +27,11 @@ export function ChosenValue({ id, label, placeholder, onReach, onFocusChange, on
   return (
     <div
       className="ant-select ant-select-underlined app ant-select-css-var ant-select-single ant-select-show-arrow"
+      onMouseDown={(event) => {
+        // Not at the click: by then the list may stand in its place, which would take only half of it.
+        event.preventDefault();
+        onOpen();
+      }}
       onClick={onOpen}
       onPointerEnter={onReach}
     >

@@ -14,7 +14,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 
 /** So many needs fill the first screen. */
-const FIRST_SCREEN = 6;
+const FIRST_SCREEN = 4;
 
 export default function NeedsList() {
   const { state } = useWorkbench();
@@ -70,7 +70,7 @@ export default function NeedsList() {
         )}
         {group('must', 'It must', 'A candidate that does not is never proposed, and stands grey with the reason.')}
         {isDrawnBelow && group('want', 'Nice to have', 'What is met counts for fit, by its weight. It changes no totals.')}
-        <NewNeed />
+        {isDrawnBelow && <NewNeed />}
         {needs.length > 0 && (
           <Fold summary="More to begin with, by what you sell">
             <StarterSets />
@@ -78,7 +78,7 @@ export default function NeedsList() {
         )}
       </main>
       <aside className="margin" aria-label="Limits">
-        <ExpectedLimits />
+        {isDrawnBelow && <ExpectedLimits />}
       </aside>
     </>
   );
