@@ -28,7 +28,7 @@ test('a vendor is typed as its page says it, by keyboard alone; questions are an
   await page.keyboard.type('27/mo or 258 billed yearly, 2.7% + 25c, 2 for the first 2 months, loved by sellers');
   await expect(page.getByText('Is 2 for each of the 2 months, or for all of them together?')).toBeVisible();
   await expect(page.getByText('is not understood, and left out')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Take over ↵' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Add ↵' })).toBeDisabled();
   await expect(cell(page, 'this plan, by the month')).toContainText('–');
 
   await page.keyboard.press('ArrowDown');
@@ -241,7 +241,7 @@ test('a figure that does not add up is asked about beside it, and settled with a
   await page.goto(`${demo.address}${SHEETS}`);
   await page.locator('.sheet-list a', { hasText: 'Tidewrack' }).click();
   await page.getByLabel('What the page says').fill('save 25%');
-  await page.getByRole('button', { name: 'Take over ↵' }).click();
+  await page.getByRole('button', { name: 'Add ↵' }).click();
   const questions = page.getByRole('region', { name: 'Questions' });
   await expect(questions).toContainText('Its own figures give 20.4 %: 258 instead of 324.');
   await questions.getByRole('button', { name: 'mark as answered' }).first().click();
@@ -323,8 +323,8 @@ test('a processor and an add-on sold by others have sheets of their own', async 
   await page.getByRole('button', { name: 'Add a payment processor' }).click();
   await page.getByLabel('Payment processor', { exact: true }).fill('Quay Pay');
   await page.getByLabel('What the page says').fill('12/mo, 1.4% + 0.25 plus VAT, up to 3 seats');
-  await page.getByRole('button', { name: 'Take over ↵' }).click();
-  await expect(page.getByText('Not taken over: something that a payment processor cannot have')).toBeVisible();
+  await page.getByRole('button', { name: 'Add ↵' }).click();
+  await expect(page.getByText('Not added: something that a payment processor cannot have')).toBeVisible();
   await expect(cell(page, 'Quay Pay, card fee')).toContainText('1.4 % + 0.25');
   await expect(cell(page, 'Quay Pay, monthly fee')).toContainText('12');
 

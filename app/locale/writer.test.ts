@@ -78,4 +78,14 @@ describe('differences', () => {
     expect(writerFor('de-DE').money('1234.5', 'EUR')).toBe('1.234,50');
     expect(writerFor('de-DE').money('1234.5', 'JPY')).toBe('1.235');
   });
+
+  it.each([
+    ['en-GB', '4000', 'EUR', false, '€4,000'],
+    ['en-GB', '-12.5', 'GBP', false, '-£12.50'],
+    ['en-GB', '400', 'EUR', true, '+€400'],
+    ['en-GB', '0', 'EUR', true, '€0'],
+    ['de-DE', '4000', 'EUR', false, '4.000\u00a0€'],
+  ])('writes an amount on an axis with its currency: %s %s %s', (locale, amount, currency, isDifference, written) => {
+    expect(writerFor(locale).onAxis(amount, currency, isDifference)).toBe(written);
+  });
 });

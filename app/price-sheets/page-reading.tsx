@@ -32,7 +32,7 @@ export function PageReading({ page, sheet, today, onTakeOver }: PageReadingProps
       {isReady && <NewFindings before={sheet} after={apply(sheet).sheet} today={today} />}
       <p className="phrase-take">
         <Button type="primary" size="small" disabled={!isReady} onClick={onTakeOver}>
-          Take over ↵
+          Add ↵
         </Button>
         {asking >= 0 && <span className="quiet">a question is open: ↑ ↓ and Enter answer it</span>}
       </p>

@@ -134,7 +134,7 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
         )}
         {problems.map((problem) => (
           <p key={problem} className="field-problem" role="alert">
-            Not taken over: {problem}.
+            Not added: {problem}.
           </p>
         ))}
       </div>

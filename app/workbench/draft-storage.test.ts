@@ -56,7 +56,7 @@ describe('what the browser keeps', () => {
     keepHalfTyped('d', { key: 'cell', text: '61.5', label: 'Plus, by the month', replaces: 'figure' });
     expect(leftUnread('d')).toEqual([
       ['other', { text: 'x', problem: 'use a number', label: 'Other' }],
-      ['cell', { text: '61.5', label: 'Plus, by the month', replaces: 'figure', problem: 'Typed, and not taken over yet.' }],
+      ['cell', { text: '61.5', label: 'Plus, by the month', replaces: 'figure', problem: 'Typed, but not saved yet.' }],
     ]);
     expect(leftUnread('d').map(([key]) => key)).toEqual(['other']);
     keepHalfTyped('d', { key: 'cell', text: '6', label: 'x' });

@@ -108,7 +108,7 @@ const halfTypedKey = (decisionId: string) => `venalis.half-typed.${decisionId}`;
 /** Keeps the text that a field is being typed with right now, as long as it is in no state to be taken; null forgets it. */
 export function keepHalfTyped(decisionId: string, typed: (Omit<Unread, 'problem'> & { key: string }) | null): void {
   const { key = '', ...text } = typed ?? {};
-  const unread = typed && { [key]: { ...text, problem: 'Typed, and not taken over yet.' } };
+  const unread = typed && { [key]: { ...text, problem: 'Typed, but not saved yet.' } };
   keepAt(sessionStorageOf, halfTypedKey(decisionId), unread && JSON.stringify(unread));
 }
 

@@ -118,7 +118,7 @@ class SheetBeingFilled {
 
   addon(name: string, { currency }: PageReading, facts: readonly Stated[]): void {
     if (this.sheet.kind !== 'offer') {
-      this.problems.add(`${name}: only a vendor’s sheet has add-ons; it is not taken over`);
+      this.problems.add(`${name}: only a vendor’s sheet has add-ons; it was left out`);
       return;
     }
     const found = addonsOf(this.sheet).find(({ label }) => isSameName(label, name));

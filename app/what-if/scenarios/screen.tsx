@@ -52,7 +52,7 @@ export default function Scenarios() {
             <p className="limit-width">
               Look at a point of the <Link to={`/decisions/${decisionId}/what-if/map`}>map</Link>, a turning point, or the comparison
               without an <Link to={`/decisions/${decisionId}/what-if/offers`}>offer</Link>, and keep it under a name; or begin one here.
-              Scenarios are compared with what you expect, and can be taken over into it.
+              Scenarios are compared with what you expect, and can become it.
             </p>
           </>
         ) : (
@@ -223,7 +223,7 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
         <Button
           disabled={scenario.changes.length === 0}
           onClick={() =>
-            edits.decision(`whatIf.taken.${scenario.id}`, `${scenario.name} taken over`, (one) => withScenarioTakenOver(one, scenario))
+            edits.decision(`whatIf.taken.${scenario.id}`, `${scenario.name} as forecast`, (one) => withScenarioTakenOver(one, scenario))
           }
         >
           Apply to my forecast
