@@ -51,6 +51,20 @@ describe('price', () => {
     expect(lines.at(-1)).toMatch(/^C .*outgrown in 2028-05: visits$/);
   });
 
+  it('prices past orders instead of the forecast, and says what is wrong with them under their own name', () => {
+    const replayed = (name: string) => new URL(`../core/replay/cases/${name}`, import.meta.url).pathname;
+    const orders = replayed('25-replay.csv');
+    const { code, out } = run('--orders', orders, replayed('25-replay.json'));
+    expect(code).toBe(0);
+    expect(JSON.parse(out[0] ?? '')).toEqual(JSON.parse(readFileSync(replayed('25-replay.result.json'), 'utf8')));
+    const bad = written('date,value\n2026-02-03,much\n');
+    const refused = run('--orders', bad, FIRST, FIRST);
+    expect(refused.code).toBe(2);
+    expect(refused.problems[0]).toBe(`${bad}: line 2, value: found "much"; use an amount above 0 with a point, such as 48.00`);
+    expect(run('--orders').problems[0]).toMatch(/^--orders wants a CSV file/);
+    expect(run('--orders', orders, '--table', FIRST).problems[0]).toMatch(/^--orders gives a JSON result/);
+  });
+
   it('says what is proposed for each offer, and where nothing can be used', () => {
     const [table = ''] = run('--table', file('12-proposals.json')).out;
     const lines = table.split('\n').slice(-3);

@@ -4,6 +4,8 @@ import { decisionFileJsonSchema } from '../core/decision-file/json-schema';
 import { readDecisionText } from '../core/decision-file/read';
 import type { DecisionFile } from '../core/decision-file/schema';
 import { answerDecision } from '../core/questions/answer-decision';
+import { readPastOrders } from '../core/replay/read-past-orders';
+import { replay } from '../core/replay/replay';
 import { type Asked, readArguments } from './arguments';
 import { explainMonth } from './explain-month';
 import { resultTable } from './result-table';
@@ -36,13 +38,26 @@ export function price(args: readonly string[], output: Output): number {
   let code = 0;
   for (const path of asked.files) {
     try {
-      output.out(answer(readDecisionText(readText(path)), asked));
+      const file = readDecisionText(readText(path));
+      if (asked.orders === null) output.out(answer(file, asked));
+      else code = Math.max(code, replayed(file, asked.orders, output));
     } catch (error) {
       for (const line of problemLines(error)) output.problem(`${path}: ${line}`);
       code = REFUSED;
     }
   }
   return code;
+}
+
+/** What past orders would have cost; problems of their file are told by its own name. */
+function replayed(file: DecisionFile, path: string, output: Output): number {
+  try {
+    output.out(JSON.stringify(replay(file, readPastOrders(readText(path), file))));
+    return 0;
+  } catch (error) {
+    for (const line of problemLines(error)) output.problem(`${path}: ${line}`);
+    return REFUSED;
+  }
 }
 
 function answer(file: DecisionFile, { table, explain }: Asked): string {

@@ -32,7 +32,12 @@ export interface PricedDecision {
  * @example priceDecision(readDecisionFile(json)).result.cheapest // 'plus-y'
  */
 export function priceDecision(file: DecisionFile, scale: Decimal = ONE): PricedDecision {
-  const pricing = preparePricing(file);
+  return priceAll(preparePricing(file), scale);
+}
+
+/** The same of a file that has been prepared. */
+export function priceAll(pricing: Pricing, scale: Decimal = ONE): PricedDecision {
+  const { file } = pricing;
   const forecast = pricing.forecastAt(scale);
   const candidates = file.candidates.map((candidate) => priceCandidate(pricing, candidate, scale));
   const results = candidates.map(({ result }) => result);

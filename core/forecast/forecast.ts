@@ -21,6 +21,8 @@ export interface StreamForecast {
   readonly refunded: Decimal;
   /** Share of the orders by kind of card or wallet, fractions that add up to 1. */
   readonly cards: ReadonlyArray<readonly [kind: string, share: Decimal]>;
+  /** Kinds that orders were paid with, month by month; where they are past orders (decision file §11). */
+  readonly cardsByMonth?: ReadonlyArray<ReadonlySet<string>>;
 }
 
 /** Expected sales worked out month by month, at one scale (decision file §2). */
@@ -33,6 +35,8 @@ export interface MonthlyForecast {
   readonly sales: readonly Decimal[];
   /** Every other quantity by its id, `subscribers` among them. */
   readonly quantities: ReadonlyMap<string, readonly Decimal[]>;
+  /** What is left of them before costs, where it is known order by order (decision file §11). */
+  readonly kept?: readonly Decimal[];
 }
 
 const DOMESTIC: Record<string, string> = { domestic: '100' };

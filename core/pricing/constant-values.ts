@@ -1,12 +1,16 @@
 import { type Decimal, decimal, HUNDRED, ONE, ZERO } from '../amount/decimal';
 import type { MonthlyForecast, StreamForecast } from '../forecast/forecast';
-import type { CountedOrders, Expression, Figure } from '../rules/expression/expression';
+import type { CountedOrders, Expression, Figure, Orders } from '../rules/expression/expression';
 
 /** What a reading depends on. */
 export interface ReadingWorld {
   readonly forecast: MonthlyForecast;
   /** Base units for one unit of a currency. */
   rate(currency: string): Decimal;
+  /** Orders that are counted, where they are past orders instead of expected ones (decision file §11). */
+  counted?(orders: Orders): readonly Decimal[];
+  /** What an expression comes to where that is known order by order; null for all others. */
+  amountOf?(expression: Expression): readonly Decimal[] | null;
 }
 
 /** The value of an expression of figures alone, which is the same in every month. */

@@ -57,6 +57,11 @@ class Reader {
     if (this.whole && !runsOverMonths(expression)) return this.whole.read(expression);
     const found = this.known.get(expression);
     if (found) return found;
+    const byOrder = this.world.amountOf?.(expression);
+    if (byOrder) {
+      this.known.set(expression, byOrder);
+      return byOrder;
+    }
     const constant = constantOf(expression, (currency) => this.world.rate(currency));
     const read = READINGS[expression.is] as Read<ExpressionName>;
     const months = constant ? new Array<Decimal>(this.months).fill(constant) : read(this, expression);
@@ -68,7 +73,9 @@ class Reader {
   rounded(expression: Expression, currency: string): MinorAmount[] {
     const digits = minorDigits(currency);
     const exactly = (month: number) => MinorAmount.of(roundLine(at(this.read(expression), month), currency), digits);
-    if (this.whole && runsOverMonths(expression)) return Array.from({ length: this.months }, (_, month) => exactly(month));
+    // Past orders are added up one by one: floating point has no part in that.
+    if (this.world.counted || (this.whole && runsOverMonths(expression)))
+      return Array.from({ length: this.months }, (_, month) => exactly(month));
     const units = this.quick.rounded(expression, currency);
     return Array.from(units, (whole, month) => (Number.isNaN(whole) ? exactly(month) : MinorAmount.ofUnits(whole, digits)));
   }
@@ -92,7 +99,8 @@ class Reader {
 const READINGS: { readonly [Name in ExpressionName]: Read<Name> } = {
   figure: (reader, one) => reader.each(() => figureValue(one)),
   rate: (reader, { currency }) => reader.each(() => reader.world.rate(currency)),
-  orders: (reader, one) => reader.count(`${one.of.key} ${one.stream} ${one.value}`, () => countedOrders(reader, one)),
+  orders: (reader, one) =>
+    reader.count(`${one.of.key} ${one.stream} ${one.value}`, () => reader.world.counted?.(one) ?? countedOrders(reader, one)),
   'order-value': ({ world }, { stream, value }) => {
     const found = world.forecast.streams[stream];
     return (value === 'net' ? found?.netOrderValue : found?.orderValue) ?? [];

@@ -16,9 +16,9 @@ export function streamsWithoutPaymentFee(pricing: Pricing, candidate: Candidate)
   const { streams, months } = forecastWith(pricing, candidate);
   return streams
     .filter((stream) => {
-      const withOrders = months.filter((_, month) => stream.orders[month]?.gt(0));
       const used = stream.cards.filter(([, share]) => share.gt(0));
       return used.some(([card]) => {
+        const withOrders = months.filter((_, month) => stream.orders[month]?.gt(0) && (stream.cardsByMonth?.[month]?.has(card) ?? true));
         const counting = fees.filter(({ charge, owner }) => countsCard(charge, owner, processing, stream, card));
         return withOrders.some((month) => !counting.some(({ charge }) => existsIn(charge, month)));
       });

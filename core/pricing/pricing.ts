@@ -6,6 +6,7 @@ import type { Addon, Offer, Plan, Processor } from '../decision-file/price-sheet
 import type { DecisionFile } from '../decision-file/schema';
 import { forecastMonths, type MonthlyForecast } from '../forecast/forecast';
 import { liftKey } from '../forecast/lift';
+import type { ReadingWorld } from './constant-values';
 import { type ExactReading, exactReading } from './exact-reading';
 
 /** A decision file prepared for pricing: look-ups by id, rates and the forecast at any scale. */
@@ -29,8 +30,12 @@ export interface Pricing {
 
 const MOST_FORECASTS = 32;
 
-/** Prepares a validated decision file for pricing. */
-export function preparePricing(file: DecisionFile): Pricing {
+/**
+ * Prepares a validated decision file for pricing.
+ *
+ * @param past - past orders in the place of the forecast, whatever the scale (decision file §11)
+ */
+export function preparePricing(file: DecisionFile, past?: Omit<ReadingWorld, 'rate'>): Pricing {
   const plans = new Map(file.offers.flatMap((offer) => offer.plans.map((plan) => [plan.id, { offer, plan }] as const)));
   const addons = new Map(
     [...file.offers.flatMap((offer) => offer.addons ?? []), ...(file.addons ?? [])].map((addon) => [addon.id, addon] as const),
@@ -50,8 +55,8 @@ export function preparePricing(file: DecisionFile): Pricing {
     return found;
   };
   const newWorld = (scale: Decimal, lift?: Lift) => {
-    const forecast = forecastMonths(file.forecast, file.start, file.months, scale, lift);
-    return { forecast, reading: exactReading({ forecast, rate }) };
+    const world = past ?? { forecast: forecastMonths(file.forecast, file.start, file.months, scale, lift) };
+    return { forecast: world.forecast, reading: exactReading({ ...world, rate }) };
   };
   return {
     file,
