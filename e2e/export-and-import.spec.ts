@@ -67,7 +67,7 @@ test('a file that breaks the rules is refused with every problem, and nothing is
   const buffer = Buffer.from(JSON.stringify(document));
   await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'kites.json', mimeType: 'application/json', buffer });
   const preview = page.getByRole('region', { name: 'Import' });
-  await expect(preview.getByRole('heading', { name: 'kites.json is not taken in: one thing is wrong with it' })).toBeVisible();
+  await expect(preview.getByRole('heading', { name: 'kites.json was not imported: one thing is wrong with it' })).toBeVisible();
   await expect(preview.getByRole('row', { name: /months 500 use a whole number from 1 to 120/ })).toBeVisible();
   await page
     .getByLabel(/Open a decision file/)

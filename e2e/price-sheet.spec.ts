@@ -229,7 +229,7 @@ test('files: a saved page’s schema.org data, the JSON of a sheet, rubbish and 
   await expect(page.locator('.sheet-list a', { hasText: 'Saltmarsh' })).toHaveCount(2);
 
   await file.setInputFiles({ name: 'rubbish.json', mimeType: 'application/json', buffer: Buffer.from('{"plans": [') });
-  await expect(page.getByText('rubbish.json cannot be taken in.')).toBeVisible();
+  await expect(page.getByText('rubbish.json can’t be read.')).toBeVisible();
   await file.setInputFiles({ name: 'huge.csv', mimeType: 'text/csv', buffer: Buffer.from('Seats,2,3\n'.repeat(500_000)) });
   await expect(page.getByText('499500 more rows')).toBeVisible();
   await file.setInputFiles({ name: 'larger.csv', mimeType: 'text/csv', buffer: Buffer.from('Seats,2,3\n'.repeat(1_100_000)) });

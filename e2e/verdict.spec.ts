@@ -186,7 +186,7 @@ test('real months are typed or read from a file, and the difference is explained
     buffer: Buffer.from('month,orders,sales,other\n2027-02,170,5900,45\n2027-3,1,1,1\n'),
   });
   await expect(page.getByText('Line 3: “2027-3” is not a month')).toBeVisible();
-  await page.getByRole('button', { name: 'Take them over' }).click();
+  await page.getByRole('button', { name: 'Add them' }).click();
   await expect(page.getByLabel('Orders, February 2027')).toHaveValue('170');
   await expect(page.locator('.stands')).toContainText(/Over the last 2 months orders went at \d+ %/);
   await page.reload();

@@ -37,7 +37,7 @@ export function soFarSentence({ months, difference, expected, why }: AgainstFore
  * less, because you had fewer orders."
  */
 export function exampleSentence(example: Actuals, against: AgainstForecast | null, write: Writer): string {
-  const ask = 'Enter what each month really brought and cost: here stands where it differs from what you expected, and why.';
+  const ask = 'Enter what each month really brought and cost: you’ll see where it differs from what you expected, and why.';
   const [month, real] = Object.entries(example)[0] ?? [];
   const found = against?.months.find((one) => one.month === month);
   if (month === undefined || real?.orders === undefined || !found || found.difference === null) return ask;

@@ -67,7 +67,7 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
     return (
       <>
         <h3>
-          {name} is not taken in: {preview.problems.length === 1 ? 'one thing is' : `${preview.problems.length} things are`} wrong with it
+          {name} was not imported: {preview.problems.length === 1 ? 'one thing is' : `${preview.problems.length} things are`} wrong with it
         </h3>
         <DataTable
           hasOwnLook

@@ -50,7 +50,7 @@ export function FitTableView({ weighed, places, open, onOpen }: FitTableViewProp
             return share === undefined ? '–' : `${shareWords(share)} of 100`;
           },
         },
-        { key: 'unbeaten', head: null, cell: ({ isUnbeaten }) => isUnbeaten && <b className="unbeaten">nobody beats it on both</b> },
+        { key: 'unbeaten', head: null, cell: ({ isUnbeaten }) => isUnbeaten && <b className="unbeaten">nothing beats it on both</b> },
       ]}
     />
   );

@@ -32,7 +32,7 @@ describe('the sentence above the chart', () => {
 
   it('says so where one is both', () => {
     expect(text(<FitSentence weighed={[weighed('A', 72, '7050', { isUnbeaten: true }), weighed('G', 50, '9000')]} />)).toBe(
-      'Plan A fits best, 72 of 100, and costs least: nobody beats it on either. ',
+      'Plan A fits best, 72 of 100, and costs least: nothing beats it on either. ',
     );
   });
 

@@ -35,7 +35,7 @@ export function FitSentence({ weighed }: { weighed: readonly Weighed[] }) {
 }
 
 function besideCheapest(first: Weighed, cheapest: Weighed, write: Writer): string {
-  if (cheapest === first) return ', and costs least: nobody beats it on either.';
+  if (cheapest === first) return ', and costs least: nothing beats it on either.';
   return `. The cheapest, ${cheapest.label}, fits ${Math.round(cheapest.fit)}, at ${write.whole(cheapest.total)} against ${write.whole(first.total)}.`;
 }
 

@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { wordsOfSource } from '../../scripts/words-of-source.mjs';
 
 const root = new URL('../../', import.meta.url);
 const page = readFileSync(new URL('docs/words.md', root), 'utf8');
@@ -20,7 +21,44 @@ function linesWithWords(): Array<{ at: string; line: string }> {
     );
 }
 
+/** Files with words, as they stand. */
+function sources(): Array<readonly [name: string, text: string]> {
+  return ['app', 'core/wording', 'core/explain']
+    .flatMap((folder) => readdirSync(new URL(folder, root), { recursive: true, encoding: 'utf8' }).map((name) => `${folder}/${name}`))
+    .filter((name) => /\.tsx?$/.test(name) && !/\.test\.tsx?$/.test(name))
+    .map((name) => [name, readFileSync(new URL(name, root), 'utf8')] as const);
+}
+
 describe('the words of the interface', () => {
+  it('are none of those either where a sentence goes over several lines', () => {
+    const found = sources().flatMap(([name, text]) =>
+      wordsOfSource(name, text).flatMap(({ line, words }) =>
+        NOT_USED.filter((phrase) => words.toLowerCase().includes(phrase)).map((phrase) => `${name}:${line}: “${phrase}”`),
+      ),
+    );
+    expect(found).toEqual([]);
+  });
+
+  it('can be read as a text: what belongs together is one piece, and names of the program are none', () => {
+    const source = [
+      "import { x } from 'not words at all';",
+      'export const A = () => (',
+      '  <p title="What it says" className="no words">',
+      '    Enter {x}, and the rest',
+      '    follows.',
+      '  </p>',
+      ');',
+      "const B = { kind: 'a-name', said: 'two words' };",
+      'const C = `from ${x} on`;',
+    ].join('\n');
+    expect(wordsOfSource('a.tsx', source)).toEqual([
+      { line: 3, words: 'Enter …, and the rest follows.' },
+      { line: 3, words: 'What it says' },
+      { line: 8, words: 'two words' },
+      { line: 9, words: 'from … on' },
+    ]);
+  });
+
   it('are none of those that docs/words.md says not to use', () => {
     expect(NOT_USED.length).toBeGreaterThan(20);
     const found = linesWithWords().flatMap(({ at, line }) => {

@@ -21,7 +21,7 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
     <section aria-label="To find out" aria-busy={worked.isJudging}>
       <h2>To find out</h2>
       {worked.problem && <p className="problem">This could not be worked out: {worked.problem}</p>}
-      {worked.judged === null && !worked.problem && <p className="quiet">Being worked out …</p>}
+      {worked.judged === null && !worked.problem && <p className="quiet">Working it out …</p>}
       {worked.judged && questions.length === 0 && <p className="quiet">Nothing: every need is answered and every price is known.</p>}
       {questions.length > 0 && (
         <p className="quiet">

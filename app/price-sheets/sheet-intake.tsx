@@ -85,7 +85,7 @@ function Read({ name, source, sheet, today, onTakeOver, onDone }: ReadProps) {
     case 'refused':
       return (
         <div className="problem">
-          <p>{name} cannot be taken in.</p>
+          <p>{name} can’t be read.</p>
           <ul>
             {source.problems.slice(0, 20).map(({ path, found, wanted }) => (
               <li key={`${path} ${wanted}`}>

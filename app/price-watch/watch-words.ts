@@ -14,7 +14,7 @@ export function agoWords(at: string, now: string): string {
 
 /** "Marlpit Grow is now 312 dearer; the verdict still holds; its lead is down from 480 to 168." */
 export function effectSentence(effect: EffectOnDecision | null, write: Writer): string {
-  if (!effect) return 'Nobody can be chosen there, so nothing changes.';
+  if (!effect) return 'No candidate can be chosen there, so nothing changes.';
   const sentence = sinceSentence({ parts: [...effect.parts] }, effect.since, write)
     .replace('costs the same as then', 'costs the same')
     .replace('cost the same as then', 'cost the same');

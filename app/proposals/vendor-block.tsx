@@ -84,7 +84,7 @@ export function FollowButton({ proposed, today, onOpen }: { proposed: Followable
     <Button
       size="small"
       onClick={() =>
-        edits.decision(`follow.${proposed.offer}`, 'a proposal taken', (decision) =>
+        edits.decision(`follow.${proposed.offer}`, 'a proposal used', (decision) =>
           withFollower({ ...state.workbench, decision }, proposed, today),
         )
       }

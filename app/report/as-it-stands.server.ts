@@ -10,7 +10,7 @@ import { price } from '../workbench/workbench-context';
 /** Workbenches never change; what one would be decided as is worked out once a day. */
 const worked = new WeakMap<Workbench, { readonly today: string; readonly verdict: GivenVerdict | null }>();
 
-/** The verdict as it would be if it were given now; null if nobody can be chosen. */
+/** The verdict as it would be if it were given now; null if no candidate can be chosen. */
 export function asItStands(workbench: Workbench, today: string): GivenVerdict | null {
   const found = worked.get(workbench);
   if (found?.today === today) return found.verdict;

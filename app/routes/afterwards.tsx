@@ -149,11 +149,11 @@ function FromFile({ actuals }: { actuals: Actuals }) {
         <p>
           {months.length} {months.length === 1 ? 'month was' : 'months were'} read.{' '}
           <Button size="small" onClick={take}>
-            Take them over
+            Add them
           </Button>
         </p>
       )}
-      {reading && reading === taken && <p role="status">Taken over.</p>}
+      {reading && reading === taken && <p role="status">Added.</p>}
     </>
   );
 }

@@ -43,14 +43,14 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
             The cheapest plan, term, add-ons and way of taking payments that meet every{' '}
             <Link to={`/decisions/${decisionId}/needs`}>must</Link> and every limit over {workbench.decision.months} months of expected
             sales; without your own hours and extras.
-            {worked.isProposing && proposals ? ' Being worked out again …' : ''}
+            {worked.isProposing && proposals ? ' Updating …' : ''}
           </p>
           {worked.problem && (
             <p className="problem" role="alert">
               This could not be worked out: {worked.problem}
             </p>
           )}
-          {!proposals && !worked.problem && <p className="quiet">Being worked out …</p>}
+          {!proposals && !worked.problem && <p className="quiet">Working it out …</p>}
           {proposals && vendors.length === 0 && (
             <p>
               There is no price sheet of a vendor yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, and what

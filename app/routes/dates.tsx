@@ -60,9 +60,9 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
                 <Button
                   type="link"
                   size="small"
-                  onClick={() => note({ own: (noted.own ?? []).filter((one) => one.id !== id) }, `${what} taken off`)}
+                  onClick={() => note({ own: (noted.own ?? []).filter((one) => one.id !== id) }, `${what} removed`)}
                 >
-                  take off
+                  Remove
                 </Button>
               </li>
             ))}
@@ -198,7 +198,7 @@ function NothingAhead() {
     <>
       <h2>No dates ahead</h2>
       <p className="limit-width">
-        When a trial ends, an offer runs out, a price goes up or a refund is no longer possible, the day stands here and in your calendar,
+        When a trial ends, an offer runs out, a price goes up or a refund is no longer possible, you find the day here and in your calendar,
         with what it is worth. Days come from the price sheets and from the verdict you keep; add your own below.
       </p>
     </>

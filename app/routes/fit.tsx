@@ -25,12 +25,12 @@ export default function Fit() {
             {table.criteria.length === 0 ? (
               <>
                 Say what you <Link to={`${to}/needs`}>would like</Link> and which <Link to={`${to}/needs/qualities`}>qualities</Link> count,
-                each with a weight above 0; how well candidates fit then stands here beside what they cost.
+                each with a weight above 0; you then see how well candidates fit, beside what they cost.
               </>
             ) : (
               <>
-                There is no candidate with a price yet. <Link to={`${to}/line-up/candidates`}>Take one that is proposed</Link>, or put one
-                together.
+                There is no candidate with a price yet. <Link to={`${to}/line-up/candidates`}>Choose one that is proposed</Link>, or build
+                your own.
               </>
             )}
           </p>

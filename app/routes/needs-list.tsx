@@ -68,7 +68,7 @@ export default function NeedsList() {
             <StarterSets />
           </>
         )}
-        {group('must', 'It must', 'A candidate that does not is never proposed, and stands grey with the reason.')}
+        {group('must', 'It must', 'A candidate that does not is never proposed, and is shown in grey, with the reason.')}
         {isDrawnBelow && group('want', 'Nice to have', 'What is met counts for fit, by its weight. It changes no totals.')}
         {isDrawnBelow && <NewNeed />}
         {needs.length > 0 && (

@@ -14,7 +14,7 @@ export default function Sheet({ params }: Route.ComponentProps) {
     return (
       <main className="work" aria-label="Price sheet">
         <h2>This price sheet is not part of the decision</h2>
-        <p>It may have been taken off. Choose another at the left; undo brings back one that was just removed.</p>
+        <p>It may have been removed. Choose another at the left; undo brings back one that was just removed.</p>
       </main>
     );
   const newest = kept.find(({ id }) => id === used.id);

@@ -129,7 +129,7 @@ function Outcomes() {
                 </small>
               </>
             ) : (
-              'nobody can be chosen'
+              'no candidate can be chosen'
             )}
           </td>
         ))}

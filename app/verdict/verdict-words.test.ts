@@ -85,7 +85,7 @@ describe('a verdict in words', () => {
     const named = (id: string | null) => (id === 'A' ? 'Seed, by the month' : '?');
     expect(winnerWords({ kind: 'paid', months: 12, winner: 'A', plan: 'Kestrel Seed' }, named)).toBe('Kestrel Seed');
     expect(winnerWords({ kind: 'paid', months: 12, winner: 'A' }, named)).toBe('Seed, by the month');
-    expect(winnerWords({ kind: 'paid', months: 12, winner: null }, named)).toBe('nobody can be chosen');
+    expect(winnerWords({ kind: 'paid', months: 12, winner: null }, named)).toBe('no candidate can be chosen');
   });
 
   const level = (sales: string, orders: string) => ({ sales, orders });
@@ -117,7 +117,7 @@ describe('a verdict in words', () => {
     const onSheet = { kind: 'need', label: 'x', only: false, winner: 'sheet.o', plan: 'Oakum Shop, by the year' } as const;
     expect(winnerWords(onSheet, nameOf)).toBe('Oakum Shop, by the year');
     expect(winnerWords({ ...onSheet, only: true }, nameOf)).toBe('only Oakum Shop, by the year');
-    expect(winnerWords({ kind: 'first-year', winner: null }, nameOf)).toBe('nobody can be chosen');
+    expect(winnerWords({ kind: 'first-year', winner: null }, nameOf)).toBe('no candidate can be chosen');
   });
 
   it('of many levels of sales those around the forecast are shown', () => {
@@ -172,7 +172,7 @@ describe('a verdict in words', () => {
     };
     expect(thresholdWords({ ...threshold, at: '17.1' }, nameOf, write)).toBe('Orders: from 117.1 a month (+17.1 %) Plan E costs least');
     expect(thresholdWords({ ...threshold, at: '-5', winner: null }, nameOf, write)).toBe(
-      'Orders: below 95 a month (−5 %) nobody can be chosen',
+      'Orders: below 95 a month (−5 %) no candidate can be chosen',
     );
   });
 
@@ -228,7 +228,7 @@ describe('a verdict later on', () => {
     expect(effectSentence({ parts: [grow], isVerdict: false, since: since({ dearer: '312.00', now: runner('168.00') }) }, write)).toBe(
       'Grow is now 312 dearer; it still costs least; its lead is down from 480 to 168.',
     );
-    expect(effectSentence(null, write)).toMatch(/^Nobody can be chosen/);
+    expect(effectSentence(null, write)).toMatch(/^No candidate can be chosen/);
   });
 });
 

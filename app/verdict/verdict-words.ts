@@ -95,7 +95,7 @@ export function conditionWords(condition: Condition, write: Writer): string {
 
 /** Who costs least under it: "only Lanternroom Circle". */
 export function winnerWords(condition: Condition, nameOf: (id: string | null) => string): string {
-  if (condition.winner === null) return 'nobody can be chosen';
+  if (condition.winner === null) return 'no candidate can be chosen';
   const name = condition.plan ?? nameOf(condition.winner);
   return condition.kind === 'need' && condition.only ? `only ${name}` : name;
 }
@@ -109,7 +109,7 @@ export function thresholdWords(
 ): string {
   const { label, kind, unit, now, at, asIs, winner } = threshold;
   const direction = Number(at) < Number(asIs) ? 'below' : 'from';
-  const then = winner === null ? 'nobody can be chosen' : `${nameOf(winner)} ${COMPARED_WORDS[comparedBy].leads}`;
+  const then = winner === null ? 'no candidate can be chosen' : `${nameOf(winner)} ${COMPARED_WORDS[comparedBy].leads}`;
   return `${label}: ${direction} ${changeWords({ kind, unit, now }, Number(at), write)} ${then}`;
 }
 

@@ -64,7 +64,7 @@ export function NothingToAsk({ needs, place, children }: { needs: 'one' | 'two';
   return <>{children}</>;
 }
 
-/** Says that nobody can be chosen, where an answer would name who is cheapest. */
+/** Says that no candidate can be chosen, where an answer would name who is cheapest. */
 export function NobodyToChoose() {
   const { decisionId } = useWorkbench();
   const to = `/decisions/${decisionId}`;
@@ -92,10 +92,10 @@ export function Working({ progress, problem, isBusy }: { progress: number | null
     <p className="working quiet" role="status" aria-live="polite">
       {progress !== null && (
         <>
-          <progress max={1} value={progress} /> being worked out, {Math.round(progress * 100)} %
+          <progress max={1} value={progress} /> working it out, {Math.round(progress * 100)} %
         </>
       )}
-      {progress === null && isBusy && <span className="visually-hidden">being worked out</span>}
+      {progress === null && isBusy && <span className="visually-hidden">working it out</span>}
     </p>
   );
 }

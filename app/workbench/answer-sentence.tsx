@@ -37,7 +37,7 @@ export function AnswerSentence() {
   if (columns.length === 0)
     return (
       <p className="answer">
-        Nothing to compare yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what two plans cost</Link>, and the answer stands here.
+        Nothing to compare yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what two plans cost</Link>, and the answer appears here.
       </p>
     );
   if (!leader) return <Nobody />;
@@ -109,7 +109,7 @@ function OtherMeasure() {
   );
 }
 
-/** Why nobody can be chosen, as far as all have it in common. */
+/** Why no candidate can be chosen, as far as all have it in common. */
 function Nobody() {
   const { state, decisionId } = useWorkbench();
   const { priced } = useLevel();
@@ -140,7 +140,7 @@ function NextChange() {
   const here = salesScale?.stretches[index - 1];
   if (!next || !here) return null;
   const level = write.whole(here.salesTo);
-  if (next.candidate === null) return <>Above {level} a month nobody can be chosen.</>;
+  if (next.candidate === null) return <>Above {level} a month no candidate can be chosen.</>;
   const label = state.workbench.decision.candidates.find(({ id }) => id === next.candidate)?.label ?? next.candidate;
   return (
     <>

@@ -11,7 +11,9 @@ describe('what would mislead, in words', () => {
     expect(words({ otherBasis: null, offer: { candidate: 'B', ends: '2026-12-31' } })).toBe(
       'Without its special offer, which ends on 31 December 2026, Birch costs least.',
     );
-    expect(words({ otherBasis: null, offer: { candidate: null, ends: null } })).toBe('Without its special offer, nobody can be chosen.');
+    expect(words({ otherBasis: null, offer: { candidate: null, ends: null } })).toBe(
+      'Without its special offer, no candidate can be chosen.',
+    );
   });
 
   it('says who is best with payments counted the other way', () => {

@@ -12,7 +12,7 @@ export function caveatWords(
   const sentences: string[] = [];
   if (offer) {
     const ends = offer.ends === null ? '' : `, which ends on ${write.day(offer.ends)}`;
-    const who = offer.candidate === null ? 'nobody can be chosen' : `${nameOf(offer.candidate)} ${leads}`;
+    const who = offer.candidate === null ? 'no candidate can be chosen' : `${nameOf(offer.candidate)} ${leads}`;
     sentences.push(`Without its special offer${ends}, ${who}.`);
   }
   if (otherBasis) {

@@ -55,7 +55,7 @@ export function useEdits(): Edits {
         return id;
       },
       removeSheet(id, label) {
-        store.change(named(`sheets.${id}`, `${label} taken off`), (workbench) => ({
+        store.change(named(`sheets.${id}`, `${label} removed`), (workbench) => ({
           ...workbench,
           sheets: workbench.sheets.filter((used) => used.id !== id),
         }));

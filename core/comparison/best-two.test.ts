@@ -79,7 +79,7 @@ describe('the cheapest two', () => {
     expect(bestTwo({ ...file, offers })).toEqual(leadIn(priceDecision({ ...file, offers })));
   });
 
-  it('is nobody where nobody can be chosen', () => {
+  it('is nobody where no candidate can be chosen', () => {
     expect(bestTwo(kiteDecision({ needs: [{ feature: 'unheard-of', level: 'must' }] }))).toBeNull();
     expect(bestTwo(kiteDecision({ candidates: [] }))).toBeNull();
   });

@@ -26,7 +26,7 @@ const DUST = 1e-9;
  * The best candidate that can be chosen and the next, by what the decision compares by, as pricing all of them exactly gives (decision file §7), but
  * quicker: floating point says who is in question, and only those are priced exactly.
  *
- * @returns null where nobody can be chosen
+ * @returns null where no candidate can be chosen
  */
 export function bestTwo(file: DecisionFile): BestTwo | null {
   const pricing = preparePricing(file);

@@ -9,7 +9,7 @@ export function scoreOf({ total, keep }: Pick<CandidateResult, 'total' | 'keep'>
   return by === 'keep' ? decimal(keep).negated() : decimal(total);
 }
 
-/** The candidate that is best by what the decision compares by; null where nobody can be chosen. */
+/** The candidate that is best by what the decision compares by; null where no candidate can be chosen. */
 export function bestCandidate({ pricing, result }: Pick<PricedDecision, 'pricing' | 'result'>): string | null {
   return comparedBy(pricing.file) === 'keep' ? result.mostKept : result.cheapest;
 }

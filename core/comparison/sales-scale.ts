@@ -7,7 +7,7 @@ import { type CheapestStretch, cheapestStretches } from '../scales/cheapest-at';
 import { unmetMusts } from '../pricing/needs';
 import { averageMonthlySales, compileCandidates } from '../scales/compile';
 
-/** A stretch of the sales scale: who is cheapest there, or null where nobody can be chosen. */
+/** A stretch of the sales scale: who is cheapest there, or null where no candidate can be chosen. */
 export interface ScaleStretch {
   readonly candidate: string | null;
   /** Scales, 1 is the forecast. */

@@ -167,7 +167,7 @@ describe('what is used', () => {
   const used = (verdict?: GivenVerdict, more: Partial<DecisionFile> = {}) =>
     usedIn(verdict, priceDecision({ ...kites, forecast: { streams }, ...more }));
 
-  it('is the best from the first month to the last where no verdict is given, and nothing where nobody can be chosen', () => {
+  it('is the best from the first month to the last where no verdict is given, and nothing where no candidate can be chosen', () => {
     expect(used()).toEqual([{ candidate: 'B', from: 0, months: 12 }]);
     expect(used(undefined, { candidates: [] })).toEqual([]);
   });

@@ -20,7 +20,7 @@ export function isOnSheetsOnly(winner: string): boolean {
 
 /** Who costs least under a condition, and by how much less than the next. */
 const outcomeFields = {
-  /** Id of the candidate, or see `onSheetsOnly`; null where nobody can be chosen. */
+  /** Id of the candidate, or see `onSheetsOnly`; null where no candidate can be chosen. */
   winner: slug.nullable(),
   /** What it then is, by plan and term, where no candidate is made of it. */
   plan: z.string().max(1000).optional(),

@@ -48,7 +48,7 @@ describe('what would mislead', () => {
     expect(caveats([{ id: 'm', months: 1, price: '30', intro: { price: '10', periods: 6 } }]).offer).toBeNull();
   });
 
-  it('is nothing of an offer that only others have, or where nobody can be chosen', () => {
+  it('is nothing of an offer that only others have, or where no candidate can be chosen', () => {
     expect(caveats([{ id: 'm', months: 1, price: '90', intro: { price: '60', periods: 1 } }])).toEqual({ otherBasis: null, offer: null });
     const nobody = { needs: [{ feature: 'x', level: 'must' as const }] };
     expect(caveats([{ id: 't', months: 24, price: '900' }], nobody)).toEqual({ otherBasis: null, offer: null });

@@ -16,7 +16,7 @@ export interface Caveats {
   readonly otherBasis: { readonly basis: Basis; readonly candidate: string; readonly by: string } | null;
   /** Without special offers of the best candidate, somebody else is. */
   readonly offer: {
-    /** Who is best without them; null where nobody can be chosen. */
+    /** Who is best without them; null where no candidate can be chosen. */
     readonly candidate: string | null;
     /** The day on which the first of them ends, where a price sheet says. */
     readonly ends: string | null;

@@ -271,7 +271,7 @@ describe('what a change does to a decision', () => {
     });
   });
 
-  it('says so where nobody can be chosen', () => {
+  it('says so where no candidate can be chosen', () => {
     const none = kites('30');
     expect(effectOnDecision({ ...none, decision: { ...none.decision, candidates: [] } }, none)).toBeNull();
   });

@@ -15,7 +15,7 @@ import { isMadeOf, nameOf } from './followed';
 
 /** Who is best of everything on the sheets when one thing is asked otherwise; amounts in base currency. */
 export interface BestUnder {
-  /** Id of the candidate; where none is made of it yet, see `onSheetsOnly`; null where nobody can be chosen. */
+  /** Id of the candidate; where none is made of it yet, see `onSheetsOnly`; null where no candidate can be chosen. */
   readonly winner: string | null;
   readonly total?: string;
   /** By how much better than the best of another vendor; absent where no other can be chosen. */

@@ -43,7 +43,7 @@ describe('what would change a verdict', () => {
     expect(thresholds).toHaveLength(6);
   });
 
-  it('is nothing where nobody can be chosen', () => {
+  it('is nothing where no candidate can be chosen', () => {
     const nobody = basisOf({ ...kites, needs: [{ feature: 'stock', level: 'must' }] });
     expect(nobody).toMatchObject({ thresholds: [], mayWin: [], route: null });
     expect(basisOf({ ...kites, candidates: [] })).toMatchObject({ thresholds: [], mayWin: [], route: null, suits: {} });

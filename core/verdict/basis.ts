@@ -21,7 +21,7 @@ export interface VerdictBasis {
   readonly thresholds: readonly Threshold[];
   /** For whom each candidate is best, by its id; absent for those that are cheapest nowhere near the forecast. */
   readonly suits: Readonly<Record<string, Suits>>;
-  /** The cheapest way through the horizon; null where nobody can be chosen, or it was not asked for. */
+  /** The cheapest way through the horizon; null where no candidate can be chosen, or it was not asked for. */
   readonly route: RoutePlan | null;
   /** Candidates that a price not known yet could make the cheapest. */
   readonly mayWin: readonly string[];

@@ -98,7 +98,7 @@ describe('conditions, for Alder at 10 + 5 % and Birch at 30 + 1 %, sales of 1,00
     ]);
   });
 
-  it('says that nobody can be chosen rather than nothing', () => {
+  it('says that no candidate can be chosen rather than nothing', () => {
     const all = of(kiteDecision({ needs: [{ feature: 'unheard-of', level: 'must' }] }));
     expect(kind(all, 'sales').map(({ winner }) => winner)).toEqual([null]);
     expect(kind(all, 'without')).toEqual([{ kind: 'without', label: 'unheard of', winner: 'B', total: '480.00', margin: '240.00' }]);

@@ -47,7 +47,7 @@ const priceless = (id: string): DecisionFile => ({
 });
 
 describe('what is proposed', () => {
-  it('is the best, for a reason that is left to say, and nothing where nobody can be chosen', () => {
+  it('is the best, for a reason that is left to say, and nothing where no candidate can be chosen', () => {
     expect(proposedChoice(giving(kites).priced)).toEqual({ kind: 'candidate', candidates: ['B'], reason: '' });
     expect(proposedChoice(giving({ ...kites, needs: [{ feature: 'stock', level: 'must' }] }).priced)).toBeNull();
   });

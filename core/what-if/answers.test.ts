@@ -111,7 +111,7 @@ describe('what turns it', () => {
     expect(found.turns.find(({ key }) => key === 'price:fa')?.above?.at).toBeCloseTo(3, 6);
   });
 
-  it('has no first where nobody can be chosen, and no second where one can', () => {
+  it('has no first where no candidate can be chosen, and no second where one can', () => {
     expect(turnsIt(kiteDecision({ needs: [{ feature: 'x', level: 'must' }] }), usual())).toMatchObject({
       first: null,
       second: null,

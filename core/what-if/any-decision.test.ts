@@ -103,7 +103,7 @@ describe('whatever a decision is like, every answer is sound', () => {
     ['kites are given away', { forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: '10', orderValue: '0' }] } }],
     ['there is one candidate', { candidates: kiteDecision().candidates.slice(0, 1) }],
     ['there is no candidate', { candidates: [] }],
-    ['nobody can be chosen', { needs: [{ feature: 'x', level: 'must' }] }],
+    ['no candidate can be chosen', { needs: [{ feature: 'x', level: 'must' }] }],
     ['all cost the same', { candidates: [0, 1, 2].map((at) => ({ id: `S${at}`, label: 'same', plans: [{ plan: 'pa', term: 'm' }] })) }],
     ['there is one month', { months: 1 }],
     ['there are three months', { months: 3 }],

@@ -181,7 +181,7 @@ describe('the map', () => {
       expect(map.ids[map.winners[Math.round(y * 39) * 60 + Math.round(x * 59)] ?? -1]).toBe(candidate);
   });
 
-  it('is nobody’s where nobody can be chosen', () => {
+  it('is nobody’s where no candidate can be chosen', () => {
     const file = kiteDecision({ needs: [{ feature: 'gift-cards', level: 'must' }] });
     expect([...cheapestMap(file, orders, value, { columns: 4, rows: 3 }).winners]).toEqual(new Array(12).fill(-1));
   });

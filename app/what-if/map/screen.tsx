@@ -143,7 +143,7 @@ function LookedAt({ x, y, at, isForecast }: { x: Assumption; y: Assumption; at: 
             {standing.margin !== null && ` (${write.whole(standing.margin)} ${compared.by} than ${nameOf(standing.second)})`}.
           </>
         ) : (
-          'Nobody can be chosen there.'
+          'No candidate can be chosen there.'
         )}
       </p>
       {isForecast ? (

@@ -37,11 +37,11 @@ describe('the map’s sentence', () => {
     expect(sentence(-90, -20)).toMatch(/Your forecast lies outside this map\.$/);
   });
 
-  it('says that nobody can be chosen', () => {
+  it('says that no candidate can be chosen', () => {
     const file = kiteDecision({ needs: [{ feature: 'x', level: 'must' }] });
     const { x, y } = axes(-50, 50);
     expect(mapSentence(cheapestMap(file, x.axis, y.axis, { columns: 5, rows: 5 }), { x, y }, nameOf)).toBe(
-      'Nobody can be chosen anywhere on this map.',
+      'No candidate can be chosen anywhere on this map.',
     );
   });
 });

@@ -24,7 +24,7 @@ export function mapSentence(
   const [only] = fields;
   if (fields.length === 1 && only)
     return only.candidate === null
-      ? 'Nobody can be chosen anywhere on this map.'
+      ? 'No candidate can be chosen anywhere on this map.'
       : `${nameOf(only.candidate)} ${compared.isBest} everywhere on this map.`;
   const shares = fields
     .slice(0, 4)
@@ -33,7 +33,7 @@ export function mapSentence(
         ? `${nameOf(candidate)} ${candidate === null ? 'can be chosen on' : `${compared.isBest} on`} ${percent(share)} of the map`
         : `${nameOf(candidate)} on ${percent(share)}`,
     );
-  return `${shares.join(', ').replace('nobody can be chosen on', 'Nobody can be chosen on')}. ${isOn ? `Your forecast lies in the field of ${nameOf(here)}.` : 'Your forecast lies outside this map.'}`;
+  return `${shares.join(', ').replace('no candidate can be chosen on', 'No candidate can be chosen on')}. ${isOn ? `Your forecast lies in the field of ${nameOf(here)}.` : 'Your forecast lies outside this map.'}`;
 }
 
 function percent(share: number): string {

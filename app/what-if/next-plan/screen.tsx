@@ -34,8 +34,8 @@ function Steps() {
           <>
             <h2>No vendor has a second plan here</h2>
             <p>
-              Two plans of one vendor on its <Link to={`/decisions/${decisionId}/sheets`}>price sheet</Link>, each with a price, and what
-              the dearer one adds stands here: fees saved, features, room to grow, and the sales from which it pays.
+              Enter a second plan on a vendor’s <Link to={`/decisions/${decisionId}/sheets`}>price sheet</Link>, and you see here what the
+              dearer one adds: fees saved, features, room to grow, and the sales from which it pays.
             </p>
           </>
         )}

@@ -112,7 +112,7 @@ function OfferRow({
       <span className={survives ? 'offer-words' : 'offer-words problem'}>
         {survives
           ? `Without it ${nameOf(offer.without?.first ?? null)} ${compared.stillLeads}${marginWords(offer.without, nameOf, write, compared)}.`
-          : `The decision rests on it: without it ${offer.without ? `${nameOf(offer.without.first)} ${compared.leads}${marginWords(offer.without, nameOf, write, compared)}` : 'nobody can be chosen'}.`}
+          : `The decision rests on it: without it ${offer.without ? `${nameOf(offer.without.first)} ${compared.leads}${marginWords(offer.without, nameOf, write, compared)}` : 'no candidate can be chosen'}.`}
       </span>
     </li>
   );

@@ -33,9 +33,9 @@ describe('offers, in a sentence', () => {
     );
   });
 
-  it('and who is cheapest, or that nobody can be chosen', () => {
+  it('and who is cheapest, or that no candidate can be chosen', () => {
     const { withAll } = lookAtOffers(offered('30', 2), []);
     expect(standingWords(withAll, nameOf, write)).toBe('Birch costs least, 420, 300 less than Alder.');
-    expect(standingWords(null, nameOf, write)).toBe('nobody can be chosen.');
+    expect(standingWords(null, nameOf, write)).toBe('no candidate can be chosen.');
   });
 });

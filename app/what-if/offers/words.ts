@@ -25,7 +25,7 @@ export function standingWords(
 ): string {
   return standing
     ? `${nameOf(standing.first)} ${compared.leads}, ${write.whole(standing.total)}${marginWords(standing, nameOf, write, compared)}.`
-    : 'nobody can be chosen.';
+    : 'no candidate can be chosen.';
 }
 
 export function marginWords(

@@ -43,10 +43,7 @@ function Paying() {
     return (
       <main className="work" aria-label="Paying ahead">
         <h2>Every plan here is paid in one way only</h2>
-        <p>
-          Where a price sheet states more than one term for a plan, by the month and by the year say, what paying ahead saves and risks
-          stands here.
-        </p>
+        <p>Once a price sheet has a plan both by the month and by the year, you see here what paying ahead saves, and what it risks.</p>
       </main>
     );
   return (

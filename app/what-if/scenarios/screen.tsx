@@ -159,7 +159,7 @@ function ScenarioName({ scenario, isOpen, onKeep, onOpen }: ScenarioNameProps) {
 function ScenarioLeader({ outcome }: { outcome: ScenarioOutcome | undefined }) {
   const { nameOf } = useAskedDecision();
   if (!outcome) return '…';
-  if (!outcome.standing) return 'nobody can be chosen';
+  if (!outcome.standing) return 'no candidate can be chosen';
   return (
     <>
       <CandidateTag id={outcome.standing.first} /> {nameOf(outcome.standing.first)}

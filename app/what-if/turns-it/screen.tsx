@@ -147,7 +147,7 @@ function End({ at: { gap, winner }, words, first }: { at: GapAt; words: string; 
 }
 
 function endWords({ winner, first, gap }: GapAt & { first: string | null }, nameOf: (id: string) => string, write: Writer): string {
-  if (winner === null) return 'nobody can be chosen';
+  if (winner === null) return 'no candidate can be chosen';
   if (winner !== first) return `${nameOf(winner)}${gap === null ? '' : `, by ${write.whole(gap.replace('-', ''))}`}`;
   return gap === null ? 'the only one' : `ahead by ${write.whole(gap)}`;
 }

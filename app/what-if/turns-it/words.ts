@@ -35,7 +35,7 @@ export function turningWords(
   compared: ComparedWords = COMPARED_WORDS.cost,
 ): string {
   const direction = at < assumption.asIs ? 'below' : 'from';
-  return `${direction} ${changeWords(assumption, at, write)} ${winner === null ? 'nobody can be chosen' : `${nameOf(winner)} ${compared.isBest}`}`;
+  return `${direction} ${changeWords(assumption, at, write)} ${winner === null ? 'no candidate can be chosen' : `${nameOf(winner)} ${compared.isBest}`}`;
 }
 
 /** Why there is no bar to draw: nothing moves the gap, or where it turns there is none, since somebody cannot be chosen there. */
