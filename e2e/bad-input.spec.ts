@@ -43,6 +43,7 @@ test('a share over 100 % and horizons of 0 and 500 months are refused beside the
 test('a price in a currency without a rate is held back with its reason, until the rate is there', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/sheets`);
   await page.locator('.sheet-list a', { hasText: 'Brindle' }).click();
+  await page.getByLabel('Currency of Shop').focus();
   await page.getByLabel('Currency of Shop').fill('GBP');
   await page.getByLabel('Currency of Shop').press('Enter');
   const note = page.getByRole('link', { name: 'D Brindle Shop is not priced: there is no exchange rate for GBP yet.' });
