@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { useState } from 'react';
 import type { Stream } from '#core/decision-file/forecast-schema';
 import { cardShares, mostForCard, restKind, withCardShare } from '#core/decision/edit-cards';

@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { useState } from 'react';
 import { decimal } from '#core/amount/decimal';
 import type { Stream } from '#core/decision-file/forecast-schema';

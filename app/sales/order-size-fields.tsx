@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import type { Stream } from '#core/decision-file/forecast-schema';
 import { mostForSize, orderSizesOf, withMoreSizes, withOrderSize } from '#core/decision/edit-order-sizes';
 import { NumberField } from '../components/number-field';

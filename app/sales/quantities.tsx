@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { useState } from 'react';
 import type { Driver, Forecast, Stream } from '#core/decision-file/forecast-schema';
 import { countedByMonth, type ShapedSeries, withForecast, withQuantity, withSeries } from '#core/decision/edit-forecast';

@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { readTypedRate } from '#core/amount/typed-rate';
 import type { Stream } from '#core/decision-file/forecast-schema';
 import { shaped, type ShapedSeries, withForecast, withKind, withOrdersBetween, withSeries, withStream } from '#core/decision/edit-forecast';

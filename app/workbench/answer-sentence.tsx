@@ -2,7 +2,7 @@ import type { LineUpColumn } from '#core/comparison/line-up';
 import type { Workbench } from '#core/decision/workbench';
 import { contradictions } from '#core/needs/contradictions';
 import { featureWords } from '#core/wording/need-words';
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
 import { decimal } from '#core/amount/decimal';

@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { Link } from 'react-router';
 import { decimal } from '#core/amount/decimal';
 import { type BetterWay, betterWay } from '#core/proposals/better-way';

@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { lazy, Suspense } from 'react';
 import { useWriter } from '../locale/locale';
 import { useLevel, useWorkbench } from './workbench-context';

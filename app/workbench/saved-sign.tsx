@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { useSyncExternalStore } from 'react';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from './workbench-context';

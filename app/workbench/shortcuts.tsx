@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { SteadyButton as Button } from '../components/steady-button';
 import { lazy, Suspense, useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { CommandDialog } from '../command-list/command-dialog';

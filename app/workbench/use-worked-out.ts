@@ -26,7 +26,8 @@ interface Answered {
   readonly problem: string | null;
 }
 
-const PAUSE_MS = 120;
+/** Longer than a typist takes for the next key: what is worked out beside does not begin in the middle of a figure. */
+const PAUSE_MS = 250;
 const NOTHING: Answered = { proposals: null, judged: null, ways: null, problem: null };
 
 /**
