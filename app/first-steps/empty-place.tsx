@@ -1,6 +1,7 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { RuleTold } from '#core/worked-examples/worked-examples';
+import { ExampleInFigures } from '../how/example-in-figures';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
 import { type EmptyPlaceName, PLACES_IN_WORDS } from './places-in-words';
@@ -54,14 +55,9 @@ function Example({ rule }: { rule: RuleTold }) {
   }, [rule, write]);
   if (!told) return null;
   return (
-    <section className="empty-example" aria-label="For example">
+    <section aria-label="For example">
       <h3>For example</h3>
-      <p>{told.given}</p>
-      <ul>
-        {told.sentences.map((sentence) => (
-          <li key={sentence}>{sentence}</li>
-        ))}
-      </ul>
+      <ExampleInFigures given={told.given} told={told.sentences} />
       <p className="quiet">
         <Link to={`/how#${rule}`}>How this is worked out</Link>
       </p>

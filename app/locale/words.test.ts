@@ -6,32 +6,27 @@ const root = new URL('../../', import.meta.url);
 const page = readFileSync(new URL('docs/words.md', root), 'utf8');
 const NOT_USED = (page.split('## Not to be used')[1] ?? '').split('\n').flatMap((line) => /^- (.+)$/.exec(line)?.[1] ?? []);
 
-/** The lines of the interface and of everything that puts words together, without comments. */
-function linesWithWords(): Array<{ at: string; line: string }> {
-  const files = ['app', 'core'].flatMap((folder) =>
-    readdirSync(new URL(folder, root), { recursive: true, encoding: 'utf8' }).map((name) => `${folder}/${name}`),
-  );
-  return files
+/** Files with words, as they stand. */
+function sources(folders: readonly string[]): Array<readonly [name: string, text: string]> {
+  return folders
+    .flatMap((folder) => readdirSync(new URL(folder, root), { recursive: true, encoding: 'utf8' }).map((name) => `${folder}/${name}`))
     .filter((name) => /\.tsx?$/.test(name) && !/\.test\.tsx?$|^core\/tests\//.test(name))
-    .flatMap((name) =>
-      readFileSync(new URL(name, root), 'utf8')
-        .split('\n')
-        .map((line, index) => ({ at: `${name}:${index + 1}`, line }))
-        .filter(({ line }) => !/^\s*(\*|\/\/|\/\*\*|\{\/\*)/.test(line)),
-    );
+    .map((name) => [name, readFileSync(new URL(name, root), 'utf8')] as const);
 }
 
-/** Files with words, as they stand. */
-function sources(): Array<readonly [name: string, text: string]> {
-  return ['app', 'core/wording', 'core/explain']
-    .flatMap((folder) => readdirSync(new URL(folder, root), { recursive: true, encoding: 'utf8' }).map((name) => `${folder}/${name}`))
-    .filter((name) => /\.tsx?$/.test(name) && !/\.test\.tsx?$/.test(name))
-    .map((name) => [name, readFileSync(new URL(name, root), 'utf8')] as const);
+/** The lines of the interface and of everything that puts words together, without comments. */
+function linesWithWords(): Array<{ at: string; line: string }> {
+  return sources(['app', 'core']).flatMap(([name, text]) =>
+    text
+      .split('\n')
+      .map((line, index) => ({ at: `${name}:${index + 1}`, line }))
+      .filter(({ line }) => !/^\s*(\*|\/\/|\/\*\*|\{\/\*)/.test(line)),
+  );
 }
 
 describe('the words of the interface', () => {
   it('are none of those either where a sentence goes over several lines', () => {
-    const found = sources().flatMap(([name, text]) =>
+    const found = sources(['app', 'core/wording', 'core/explain']).flatMap(([name, text]) =>
       wordsOfSource(name, text).flatMap(({ line, words }) =>
         NOT_USED.filter((phrase) => words.toLowerCase().includes(phrase)).map((phrase) => `${name}:${line}: “${phrase}”`),
       ),

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { WORKED_EXAMPLES } from '#core/worked-examples/worked-examples';
 import { ListPage } from '../components/list-page';
+import { ExampleInFigures } from '../how/example-in-figures';
 import { RULES_IN_WORDS } from '../how/rules-in-words';
 import { writerFor } from '../locale/writer';
 import { localeOf } from '../server/locale.server';
@@ -48,14 +49,7 @@ export default function How({ loaderData }: Route.ComponentProps) {
                 <article key={rule} id={rule}>
                   <h3>{title}</h3>
                   <p>{words}</p>
-                  <div className="how-example">
-                    <p>{given}</p>
-                    <ul>
-                      {told.map((sentence) => (
-                        <li key={sentence}>{sentence}</li>
-                      ))}
-                    </ul>
-                  </div>
+                  <ExampleInFigures given={given} told={told} />
                 </article>
               ))}
             </section>

@@ -14,10 +14,10 @@ import {
   type PlanWindowPart,
   shortIn,
   type Taken,
-  type Window,
   type WindowPart,
 } from './window-parts';
 import { type BoundedAddon, windowBounds } from './window-bounds';
+import type { Window } from './window-costs';
 
 /** A combination of an offer as a part of a way. */
 export interface Combination {
@@ -84,7 +84,7 @@ export function combinationSearch(pricing: Pricing, offer: Offer, payments: read
         .sort((a, b) => a.least - b.least || a.place - b.place);
       for (const { plan, place, least } of inOrder) {
         const last = best.length < KEPT ? undefined : best.at(-1);
-        if (!plan || least > (last?.cost ?? MOST)) break;
+        if (!plan || least === Infinity || (last && least > last.cost)) break;
         // Of equal ones the first of the file is kept.
         const atMost = last ? last.cost - (last.place < place ? 1 : 0) : Infinity;
         const wanted = wantedIn(plan, window, needed);
@@ -101,9 +101,6 @@ export function combinationSearch(pricing: Pricing, offer: Offer, payments: read
     return proposed?.(window, neededFor(window), taxRate) ?? [];
   }
 }
-
-/** Past every total that there is, and below what cannot be. */
-const MOST = Number.MAX_VALUE;
 
 function lazily<Value>(work: () => Value): () => Value {
   let found: { readonly value: Value } | null = null;

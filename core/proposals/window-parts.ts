@@ -11,8 +11,6 @@ import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import { musts, takenBy } from './part-costs';
 import { type Window, type WindowCosts, windowCosts } from './window-costs';
 
-export type { Window };
-
 /** A part of a combination, priced for any window. */
 export interface WindowPart extends WindowCosts {
   /** Whether it could be used throughout, whatever is bought beside it. */

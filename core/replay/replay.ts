@@ -1,4 +1,4 @@
-import { type Decimal, decimal, fraction, ONE, plus, ZERO } from '../amount/decimal';
+import { type Decimal, decimal, fraction, plus, ZERO } from '../amount/decimal';
 import { roundMoney } from '../amount/currencies';
 import { type DecisionResult, priceAll } from '../comparison/decision-result';
 import type { DecisionFile } from '../decision-file/schema';
@@ -53,15 +53,19 @@ interface ChargedPerOrder extends Pick<CandidateCharge, 'owner'> {
  * What a charge takes of every order that it counts, each rounded in its currency, added up by month; the first so many
  * of a month cost nothing.
  */
-function orderByOrder(pricing: Pricing, { byMonth }: ReplayedWorld, one: ChargedPerOrder, free: readonly Decimal[]): readonly Decimal[] {
+function orderByOrder(
+  pricing: Pricing,
+  { byMonth, netOf }: ReplayedWorld,
+  one: ChargedPerOrder,
+  free: readonly Decimal[],
+): readonly Decimal[] {
   const { charge, owner, parts } = one;
   if (parts.quantity.is !== 'orders') throw new RangeError(`Charge ${charge.id} does not count orders`);
   const { counts, withoutRefunded } = parts.quantity.of;
   const rate = pricing.rate(owner.currency);
-  const contained = pricing.file.forecast.streams.map(({ salesTax }) => ONE.plus(fraction(salesTax ?? '0')));
   const [percent, each] = [fraction(charge.percent ?? '0'), decimal(charge.each ?? '0')];
-  const feeOn = ({ value, stream }: PastOrder): Decimal => {
-    const counted = charge.of === 'net' ? value.div(contained[stream] ?? ONE) : value;
+  const feeOn = (order: PastOrder): Decimal => {
+    const counted = charge.of === 'net' ? netOf(order) : order.value;
     let fee = counted.div(rate).times(percent).plus(each);
     if (charge.least != null && fee.lt(charge.least)) fee = decimal(charge.least);
     if (charge.most != null && fee.gt(charge.most)) fee = decimal(charge.most);

@@ -16,6 +16,8 @@ export interface ReplayedWorld {
   readonly byMonth: ReadonlyArray<readonly PastOrder[]>;
   /** Orders that are counted in every month, or what customers paid for them; exact. */
   counted(orders: Orders): readonly Decimal[];
+  /** What a customer paid without the sales tax it contains. */
+  netOf(order: PastOrder): Decimal;
 }
 
 /** Puts past orders in the place of a file's forecast. */
@@ -66,6 +68,7 @@ export function replayedWorld(file: DecisionFile, orders: readonly PastOrder[]):
     start,
     months,
     byMonth,
+    netOf,
     forecast: { ...forecast, quantities: quantitiesOf(file, forecast, added) },
     counted: ({ of, stream: only, value }) =>
       added(
