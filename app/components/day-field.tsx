@@ -1,7 +1,7 @@
 import { useId, useRef, useState } from 'react';
 import { readTypedDay } from '#core/calendar/typed-day';
 import { useWriter } from '../locale/locale';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore, useUnread } from '../workbench/workbench-context';
 import { SteadyInput } from './steady-input';
 
 interface DayFieldProps {
@@ -17,10 +17,10 @@ interface DayFieldProps {
 export function DayField({ fieldKey, label, value, onChange }: DayFieldProps) {
   const id = useId();
   const write = useWriter();
-  const { store, state } = useWorkbench();
+  const { store } = useStore();
   const [typing, setTyping] = useState<string | null>(null);
   const picker = useRef<HTMLInputElement>(null);
-  const unread = state.unread[fieldKey];
+  const unread = useUnread(fieldKey);
   const take = (text: string) => {
     setTyping(text);
     const read = readTypedDay(text);

@@ -1,7 +1,7 @@
-import { useId, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { type NumberRange, readTypedNumber, type TypedNumber } from '#core/amount/typed-number';
 import { useWriter } from '../locale/locale';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore, useUnread } from '../workbench/workbench-context';
 import { SteadyInput } from './steady-input';
 
 interface NumberFieldProps {
@@ -36,12 +36,17 @@ interface NumberFieldProps {
  */
 export function NumberField(props: NumberFieldProps) {
   const { fieldKey, label, labelHidden, value, range, optional, mayBeUnknown, reader = readTypedNumber, onChange } = props;
-  const { store, state } = useWorkbench();
+  const { store } = useStore();
   const write = useWriter();
   const id = useId();
   const [typing, setTyping] = useState<string | null>(null);
   const before = useRef(value);
-  const unread = state.unread[fieldKey];
+  // What was typed last, which may be a frame ahead of what is drawn.
+  const taken = useRef(value);
+  useEffect(() => {
+    taken.current = value;
+  }, [value]);
+  const unread = useUnread(fieldKey);
   const stated = value === undefined ? '' : write.field(value ?? '?');
   const shown = unread?.text ?? typing ?? (value === null ? '?' : stated);
 
@@ -54,12 +59,13 @@ export function NumberField(props: NumberFieldProps) {
     if (typed.ok) return accept(typed.value, text, leaving);
     store.setUnread(fieldKey, { text, problem: typed.problem, label });
     // What could be read of its beginning on the way (“30” of “30 a year”) is not what was meant.
-    if (leaving && before.current !== value) onChange(before.current, '', true);
+    if (leaving && before.current !== taken.current) onChange(before.current, '', true);
   };
   const accept = (next: string | null | undefined, text: string, leaving: boolean) => {
     store.setUnread(fieldKey, null);
     // A text that says more than a figure is told once it is whole.
-    if (next !== value || (leaving && props.reader)) onChange(next, text, leaving);
+    if (next !== taken.current || (leaving && props.reader)) onChange(next, text, leaving);
+    taken.current = next;
   };
 
   return (
@@ -80,15 +86,17 @@ export function NumberField(props: NumberFieldProps) {
         aria-describedby={unread || props.hint ? `${id}-note` : undefined}
         onFocus={(event) => {
           before.current = value;
+          taken.current = value;
           event.target.select();
         }}
         onChange={(event) => {
           setTyping(event.target.value);
-          read(event.target.value, false);
+          store.whileTyping(() => read(event.target.value, false));
         }}
         onBlur={() => {
           if (typing !== null) read(typing, true);
           setTyping(null);
+          store.tell();
         }}
       />
       {(unread ?? props.hint) && (

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, PrefetchPageLinks, type ShouldRevalidateFunctionArgs, useRevalidator } from 'react-router';
 import { loadWorkbench } from '#data/decisions';
 import { useCurrentInRow } from '../components/use-current-in-row';
@@ -6,7 +6,7 @@ import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
 import { LeftDrafts } from '../workbench/left-drafts';
 import { PLACES } from '../workbench/place-registry';
-import { placesOf } from '../workbench/places';
+import { type Place, placesOf } from '../workbench/places';
 import { fetchPrograms } from '../workbench/programs-at-hand';
 import { ConflictNotice, SavedSign } from '../workbench/saved-sign';
 import { Shortcuts } from '../workbench/shortcuts';
@@ -82,13 +82,8 @@ function Workbench() {
       <div className="workbench-body">
         <nav ref={row} className="places" aria-label="Places">
           <ul>
-            {places.map(({ path, name, holds, lacks }) => (
-              <li key={path}>
-                <NavLink to={`/decisions/${decisionId}/${path}`} prefetch="intent">
-                  <b>{name}</b>
-                  <span className={lacks ? 'lacks' : ''}>{holds}</span>
-                </NavLink>
-              </li>
+            {places.map((place) => (
+              <PlaceLink key={place.path} {...place} decisionId={decisionId} />
             ))}
           </ul>
         </nav>
@@ -98,6 +93,18 @@ function Workbench() {
     </div>
   );
 }
+
+/** The way to a place, drawn again only when what it holds is something else. */
+const PlaceLink = memo(function PlaceLink({ path, name, holds, lacks, decisionId }: Place & { decisionId: string }) {
+  return (
+    <li>
+      <NavLink to={`/decisions/${decisionId}/${path}`} prefetch="intent">
+        <b>{name}</b>
+        <span className={lacks ? 'lacks' : ''}>{holds}</span>
+      </NavLink>
+    </li>
+  );
+});
 
 /** Coming back to this window takes up what was changed in another. */
 function useFreshnessOnReturn() {
@@ -126,7 +133,7 @@ function inDecision(place: string): string {
 const AFTER_MS = 2_000;
 
 /** Has the browser fetch the programs of all places once it has time, so that they open while the server is away. */
-function PlaceLinks({ decisionId }: { decisionId: string }) {
+const PlaceLinks = memo(function PlaceLinks({ decisionId }: { decisionId: string }) {
   const [isTime, setTime] = useState(false);
   useEffect(() => {
     const timer = setTimeout(() => {
@@ -136,4 +143,4 @@ function PlaceLinks({ decisionId }: { decisionId: string }) {
     return () => clearTimeout(timer);
   }, []);
   return isTime && PAGES.map((page) => <PrefetchPageLinks key={page} page={page.replace(':id', decisionId)} />);
-}
+});

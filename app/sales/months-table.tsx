@@ -9,7 +9,9 @@ import {
   withStream,
   withStreamMonthSet,
 } from '#core/decision/edit-forecast';
+import type { VersionName } from '#core/forecast/versions';
 import { featureWords } from '#core/wording/need-words';
+import { steady } from '../components/steady';
 import { useWriter } from '../locale/locale';
 import { useAfterPaint } from '../workbench/use-after-paint';
 import { useEdits } from '../workbench/use-edits';
@@ -50,8 +52,21 @@ export function MonthsBeside() {
 /** The months as the table behind the chart; single months can be set by hand in both. */
 export function MonthsTable() {
   const { version } = useWorkbench();
+  const months = useMonths();
+  return <Months {...months} version={version} />;
+}
+
+/** Drawn again only when the months are others: they follow what is typed a moment later. */
+const Months = steady(function Months({
+  rows,
+  set,
+  setQuantity,
+  currency,
+  streams,
+  drivers,
+  version,
+}: ReturnType<typeof useMonths> & { version: VersionName }) {
   const write = useWriter();
-  const { rows, set, setQuantity, currency, streams, drivers } = useMonths();
   // A part of an order is never told as none.
   const written = (orders: string) => (Number(orders) < 1 ? write.orders(orders) : write.number(orders, 1));
   return (
@@ -121,4 +136,4 @@ export function MonthsTable() {
       </div>
     </section>
   );
-}
+});

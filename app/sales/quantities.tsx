@@ -1,9 +1,10 @@
 import { SteadyButton as Button } from '../components/steady-button';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Driver, Forecast, Stream } from '#core/decision-file/forecast-schema';
 import { countedByMonth, type ShapedSeries, withForecast, withQuantity, withSeries } from '#core/decision/edit-forecast';
 import { ChoiceField } from '../components/choice-field';
 import { ChoicesField } from '../components/choices-field';
+import { Fold } from '../components/fold';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
@@ -17,7 +18,7 @@ const BASES: ReadonlyArray<{ value: string; label: string }> = [
 ];
 
 /** Other quantities that plans count: visits, contacts, seats, labels … */
-export function Quantities({ drivers, streams }: { drivers: Forecast['drivers']; streams: readonly Stream[] }) {
+export const Quantities = memo(function Quantities({ drivers, streams }: { drivers: Forecast['drivers']; streams: readonly Stream[] }) {
   const edits = useEdits();
   const [name, setName] = useState('');
   const all = Object.entries(drivers ?? {});
@@ -56,7 +57,7 @@ export function Quantities({ drivers, streams }: { drivers: Forecast['drivers'];
       </form>
     </section>
   );
-}
+});
 
 interface QuantityRowProps {
   id: string;
@@ -142,11 +143,10 @@ function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowPr
         remove
       </Button>
       {series && (
-        <details className="quantity-season">
-          <summary>{series.season || series.set ? 'By calendar month: differs' : 'By calendar month'}</summary>
+        <Fold className="quantity-season" summary={series.season || series.set ? 'By calendar month: differs' : 'By calendar month'}>
           <SeasonFields of={`quantity.${id}`} what={name} season={series.season} onChange={(season) => changeSeries({ season })} />
           <p className="quiet">A single month can be set in the months below.</p>
-        </details>
+        </Fold>
       )}
     </div>
   );

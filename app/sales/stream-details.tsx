@@ -3,6 +3,7 @@ import type { Stream } from '#core/decision-file/forecast-schema';
 import { shaped, type ShapedSeries, withSeries } from '#core/decision/edit-forecast';
 import { firstMonthSold, withFirstMonth } from '#core/decision/edit-streams';
 import { ChoiceField } from '../components/choice-field';
+import { Fold } from '../components/fold';
 import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -21,7 +22,15 @@ interface StreamDetailsProps {
 }
 
 /** What refines a stream: growth, season, cards, refunds, what is left of a sale. */
-export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps) {
+export function StreamDetails(props: StreamDetailsProps) {
+  return (
+    <Fold summary="Start, growth, season, cards, channels, sizes, refunds, margin" className="stream-more">
+      <Details {...props} />
+    </Fold>
+  );
+}
+
+function Details({ stream, currency, onChange }: StreamDetailsProps) {
   const { id, subscribers } = stream;
   const write = useWriter();
   const { start, months: length } = useWorkbench().state.workbench.decision;
@@ -37,8 +46,7 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
     );
   const orNone = (text: string | null | undefined) => (text && Number(text) !== 0 ? text : undefined);
   return (
-    <details className="stream-more">
-      <summary>Start, growth, season, cards, channels, sizes, refunds, margin</summary>
+    <>
       <div className="form-grid">
         <ChoiceField
           label={subscribers ? 'People join from' : 'Sold from'}
@@ -127,6 +135,6 @@ export function StreamDetails({ stream, currency, onChange }: StreamDetailsProps
         season={counted.season}
         onChange={(season) => changeCounted('season', 'the season', { season })}
       />
-    </details>
+    </>
   );
 }

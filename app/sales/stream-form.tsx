@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { SteadyButton as Button } from '../components/steady-button';
 import { readTypedRate } from '#core/amount/typed-rate';
 import type { Stream } from '#core/decision-file/forecast-schema';
@@ -29,7 +30,7 @@ interface StreamFormProps {
 }
 
 /** One stream of expected sales: two figures first, the rest on request. */
-export function StreamForm({ stream, currency, only, isFirst }: StreamFormProps) {
+export const StreamForm = memo(function StreamForm({ stream, currency, only, isFirst }: StreamFormProps) {
   const edits = useEdits();
   const { id } = stream;
   const name = stream.label || 'this stream';
@@ -147,7 +148,7 @@ export function StreamForm({ stream, currency, only, isFirst }: StreamFormProps)
       <StreamDetails stream={stream} currency={currency} onChange={change} />
     </section>
   );
-}
+});
 
 /** The usual places of selling, and the stream's own if it is another. */
 function channelOptions({ channel }: Stream) {

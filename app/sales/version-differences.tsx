@@ -95,12 +95,15 @@ function withField<Of extends StreamDifferences>(differences: Of, field: Field, 
   return (value == null ? others : { ...differences, [field]: value }) as Of;
 }
 
+/** Past the pause between two keys, so that pricing all versions never keeps the next key waiting. */
+const OUTCOMES_AFTER_MS = 400;
+
 /** What each version comes to: sales, and who is cheapest by how much. */
 function Outcomes() {
   const { state } = useWorkbench();
   const write = useWriter();
   // Three decisions are priced here; they follow right after the figures being typed are painted.
-  const workbench = useAfterPaint(state.workbench, 150);
+  const workbench = useAfterPaint(state.workbench, OUTCOMES_AFTER_MS);
   const outcomes = (['cautious', 'expected', 'hopeful'] as const).map((version) => ({ version, ...price(workbench, version) }));
   return (
     <tbody className="outcomes">

@@ -5,7 +5,7 @@ import type { PriceSheet } from '#core/decision/price-sheet';
 import { withDecision, withSheet } from '#core/decision/workbench';
 import { newId } from './new-id';
 import type { ChangeName } from './workbench-store';
-import { useWorkbench } from './workbench-context';
+import { useStore } from './workbench-context';
 
 /** The ways in which screens change what is on the workbench. */
 export interface Edits {
@@ -30,7 +30,7 @@ export interface Edits {
 }
 
 export function useEdits(): Edits {
-  const { store } = useWorkbench();
+  const { store } = useStore();
   return useMemo(
     () => ({
       decision(key, label, change) {

@@ -13,10 +13,11 @@ import { type SalesScale, salesScale } from '#core/comparison/sales-scale';
 import { draftStorage, isBehind, keepRevision, keepUnread, leftUnread, wouldLoseSomething } from './draft-storage';
 import { withFollowed } from '#core/proposals/followed';
 import { useWorkedOut, type Worked } from './use-worked-out';
+import { afterPaint } from './after-paint';
 import { useAfterPaint } from './use-after-paint';
 import { httpTransport } from './http-transport';
 import type { Saved } from './saved';
-import { createWorkbenchStore, type WorkbenchState, type WorkbenchStore } from './workbench-store';
+import { createWorkbenchStore, type Unread, type WorkbenchState, type WorkbenchStore } from './workbench-store';
 
 /** Everything that follows from the workbench: one computation for all screens. */
 export interface Priced {
@@ -26,9 +27,12 @@ export interface Priced {
   readonly heldBack: readonly HeldBack[];
 }
 
-interface Open {
+interface OpenStore {
   readonly decisionId: string;
   readonly store: WorkbenchStore;
+}
+
+interface Open extends OpenStore {
   /** What is kept, with candidates that follow a proposal made of what is proposed now. */
   readonly state: WorkbenchState;
   /** What everything comes to at the forecast itself. */
@@ -49,6 +53,8 @@ interface LookedAt {
   readonly priced: Priced;
 }
 
+/** Stays the same as long as a decision is open: who only changes it, or follows one text in it, is not drawn anew. */
+const Store = createContext<OpenStore | null>(null);
 const OpenWorkbench = createContext<Open | null>(null);
 /** Apart from the rest, so that only those who show it are drawn again when it comes. */
 const WorkedOut = createContext<Worked | null>(null);
@@ -57,7 +63,7 @@ const LevelLookedAt = createContext<LookedAt | null>(null);
 
 /** Holds the open decision and what is computed from it, for the screens below. */
 export function WorkbenchProvider({ decisionId, saved, children }: { decisionId: string; saved: Saved; children: ReactNode }) {
-  const [store] = useState(() => createWorkbenchStore(saved, httpTransport(decisionId), draftStorage(decisionId)));
+  const [store] = useState(() => createWorkbenchStore(saved, httpTransport(decisionId), draftStorage(decisionId), afterPaint));
   const kept = useSyncExternalStore(store.subscribe, store.state, store.state);
   const [scale, setRawScale] = useState(1);
   const [version, setVersion] = useState<VersionName>('expected');
@@ -78,6 +84,7 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
   // The scale takes longer than the totals; it follows right after they are painted.
   const settled = useDeferredValue(atForecast);
   const sales = useMemo(() => scaleOf(settled), [settled]);
+  const opened = useMemo(() => ({ decisionId, store }), [decisionId, store]);
   const open = useMemo(
     () => ({ decisionId, store, state, atForecast, salesScale: sales, version, setVersion }),
     [decisionId, store, state, atForecast, sales, version],
@@ -87,11 +94,13 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
     [scale, priced],
   );
   return (
-    <OpenWorkbench value={open}>
-      <WorkedOut value={worked}>
-        <LevelLookedAt value={lookedAt}>{children}</LevelLookedAt>
-      </WorkedOut>
-    </OpenWorkbench>
+    <Store value={opened}>
+      <OpenWorkbench value={open}>
+        <WorkedOut value={worked}>
+          <LevelLookedAt value={lookedAt}>{children}</LevelLookedAt>
+        </WorkedOut>
+      </OpenWorkbench>
+    </Store>
   );
 }
 
@@ -111,6 +120,20 @@ export function useWorkbench(): Open {
   const open = useContext(OpenWorkbench);
   if (!open) throw new Error('No decision is open here');
   return open;
+}
+
+/** Where the open decision is changed; who uses nothing else is not drawn anew by a change. */
+export function useStore(): OpenStore {
+  const opened = useContext(Store);
+  if (!opened) throw new Error('No decision is open here');
+  return opened;
+}
+
+/** The text typed into a field that could not be read as what it holds; undefined if it could. */
+export function useUnread(fieldKey: string): Unread | undefined {
+  const { store } = useStore();
+  const read = () => store.state().unread[fieldKey];
+  return useSyncExternalStore(store.subscribe, read, read);
 }
 
 /** The level of sales that is being looked at, and what everything comes to there. */

@@ -24,6 +24,7 @@ function setUp() {
   const replies: Array<SaveReply | Promise<SaveReply>> = [];
   let draft: Draft | null = null;
   const heard: number[] = [];
+  const painted: Array<() => void> = [];
   let revision = 1;
   const answer = (request: SaveRequest): SaveReply => {
     revision = request.revision + 1;
@@ -44,8 +45,9 @@ function setUp() {
       step: (_direction, from) => Promise.resolve({ kind: 'saved', saved: saved(from + 1) }),
     },
     { keep: (next) => (draft = next), clear: () => (draft = null), heardOf: (known) => void heard.push(known) },
+    (then) => painted.push(then),
   );
-  return { store, requests, replies, heard, draft: () => draft };
+  return { store, requests, replies, heard, draft: () => draft, paint: () => painted.splice(0).forEach((then) => then()) };
 }
 
 function fail(): never {
@@ -57,6 +59,48 @@ const named = (name: string, revision: number) => saved(revision, rename(name)(w
 
 beforeEach(() => {
   vi.useFakeTimers();
+});
+
+describe('what follows a typed key', () => {
+  const following = () => {
+    const set = setUp();
+    const seen: string[] = [];
+    set.store.subscribe(() => seen.push(set.store.state().workbench.decision.name));
+    const type = (name: string) => set.store.whileTyping(() => set.store.change({ key: 'name', label: 'the name' }, rename(name)));
+    return { ...set, seen, type };
+  };
+
+  it('counts and is kept at once, but is told only once the key is painted, and once for all keys before', () => {
+    const { store, draft, seen, type, paint } = following();
+    type('K');
+    type('Ki');
+    expect([store.state().workbench.decision.name, draft()?.workbench.decision.name, seen]).toEqual(['Ki', 'Ki', []]);
+    paint();
+    expect(seen).toEqual(['Ki']);
+  });
+
+  it('is told at once when the field is left or anything else changes, and not a second time', () => {
+    const { store, seen, type, paint } = following();
+    type('K');
+    store.tell();
+    store.tell();
+    expect(seen).toEqual(['K']);
+    type('Ki');
+    store.change({ key: 'other', label: 'another' }, rename('Kit'));
+    const told = [...seen];
+    paint();
+    expect([told.at(-1), seen]).toEqual(['Kit', told]);
+  });
+
+  it('is told as ever after a key that failed', () => {
+    const { store, seen } = following();
+    const broken = () => {
+      throw new Error('broken');
+    };
+    expect(() => store.whileTyping(broken)).toThrow('broken');
+    store.change({ key: 'name', label: 'the name' }, rename('K'));
+    expect(seen).toEqual(['K']);
+  });
 });
 
 describe('the workbench store', () => {

@@ -65,6 +65,13 @@ export interface WorkbenchStore {
   change(name: ChangeName, recipe: (workbench: Workbench) => Workbench): void;
   /** Notes, or with null forgets, a text that a field could not read. */
   setUnread(key: string, unread: Unread | null): void;
+  /**
+   * Makes changes that a key just typed asks for. They count at once; who follows them is told once the key itself is
+   * painted, or as soon as anything else happens.
+   */
+  whileTyping(act: () => void): void;
+  /** Tells who follows what was typed last, such as when its field is left. */
+  tell(): void;
   step(direction: 'undo' | 'redo'): Promise<void>;
   /** Sends what is waiting now. */
   flush(): Promise<void>;
@@ -89,8 +96,15 @@ const TRIED_AGAIN = new ExponentialBackoff({ initialDelay: 2_000, maxDelay: 60_0
 /**
  * The workbench's state in the browser, without any interface: changes apply at once, are saved one after the
  * other, each on the revision the one before gave, and are never dropped.
+ *
+ * @param afterPaint - calls once what is drawn already has been painted; at once unless said
  */
-export function createWorkbenchStore(saved: Saved, transport: SaveTransport, drafts: DraftKeeper): WorkbenchStore {
+export function createWorkbenchStore(
+  saved: Saved,
+  transport: SaveTransport,
+  drafts: DraftKeeper,
+  afterPaint: (then: () => void) => void = (then) => then(),
+): WorkbenchStore {
   let state: WorkbenchState = { ...fieldsOf(saved), workbench: saved.workbench, save: { kind: 'saved' }, unread: {} };
   let waiting: Waiting[] = [];
   let running: Promise<void> | null = null;
@@ -99,10 +113,20 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
   let lastSent: Workbench | undefined;
   const sheetRevisions = new Map(saved.workbench.sheets.map(({ id, revision }) => [id, revision]));
   const listeners = new Set<() => void>();
+  let isTyping = false;
+  let isToTell = false;
+
+  const tell = () => {
+    isToTell = false;
+    for (const listener of listeners) listener();
+  };
 
   const set = (next: Partial<WorkbenchState>) => {
     state = { ...state, ...next };
-    for (const listener of listeners) listener();
+    if (!isTyping) return tell();
+    if (isToTell) return;
+    isToTell = true;
+    afterPaint(() => isToTell && tell());
   };
 
   const later = (milliseconds: number) => {
@@ -241,6 +265,17 @@ export function createWorkbenchStore(saved: Saved, transport: SaveTransport, dra
       if (unread === null && !(key in state.unread)) return;
       const { [key]: _former, ...others } = state.unread;
       set({ unread: unread ? { ...others, [key]: unread } : others });
+    },
+    whileTyping(act) {
+      isTyping = true;
+      try {
+        act();
+      } finally {
+        isTyping = false;
+      }
+    },
+    tell() {
+      if (isToTell) tell();
     },
     async step(direction) {
       await flush();
