@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { type LeafyPlace, leavesOf } from '../workbench/place-registry';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore } from '../workbench/workbench-context';
 import { useCurrentInRow } from './use-current-in-row';
 
 /**
@@ -10,7 +10,7 @@ import { useCurrentInRow } from './use-current-in-row';
  * @param counts - how much a leaf holds, by its path, where that is worth saying
  */
 export function Leaves({ place, counts = {} }: { place: LeafyPlace; counts?: Readonly<Record<string, number>> }) {
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const to = `/decisions/${decisionId}/${place}`;
   const { name, leaves } = leavesOf(place);
   const row = useRef<HTMLElement>(null);

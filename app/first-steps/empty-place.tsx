@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { RuleTold } from '#core/worked-examples/worked-examples';
 import { ExampleInFigures } from '../how/example-in-figures';
 import { useWriter } from '../locale/locale';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore } from '../workbench/workbench-context';
 import { type EmptyPlaceName, PLACES_IN_WORDS } from './places-in-words';
 import './empty-place.css';
 
@@ -15,7 +15,7 @@ interface EmptyPlaceProps {
 
 /** Says what will stand in a place, shows it by an example in figures, and leads to the first step. */
 export function EmptyPlace({ place, lacking }: EmptyPlaceProps) {
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const { title, words, example } = PLACES_IN_WORDS[place];
   const to = `/decisions/${decisionId}`;
   return (

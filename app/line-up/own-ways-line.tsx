@@ -3,12 +3,12 @@ import { useWriter } from '../locale/locale';
 import { useAskedDecision } from '../what-if/asked-decision';
 import { usePricedWays } from '../what-if/route/use-priced-ways';
 import { ownWaySentence } from '../what-if/route/words';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore } from '../workbench/workbench-context';
 
 /** The person's own ways, beside the candidates they are made of. */
 export function OwnWaysLines() {
   const { nameOf } = useAskedDecision();
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const write = useWriter();
   const ways = usePricedWays();
   if (!ways || ways.length === 0) return null;

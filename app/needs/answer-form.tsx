@@ -17,7 +17,7 @@ import { EvidenceForm } from '../price-sheets/evidence-form';
 import { EvidenceWords } from '../price-sheets/evidence-words';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore } from '../workbench/workbench-context';
 import type { AnswerColumn } from './answers-table';
 import { addonPrice, answerText } from './answer-words';
 
@@ -32,7 +32,7 @@ interface AnswerFormProps {
 
 /** What one plan says to one need, with what that rests on. */
 export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProps) {
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const edits = useEdits();
   const write = useWriter();
   const { vendor, asked } = column;

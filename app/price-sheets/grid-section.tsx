@@ -3,7 +3,7 @@ import type { GridRow } from '#core/price-sheet/grid-rows';
 import { type Part, termIn } from '#core/price-sheet/parts';
 import type { Section } from '#core/price-sheet/rows/row-rule';
 import type { GridPoint } from '../components/grid-keys';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useUnreadTexts, useWorkbench } from '../workbench/workbench-context';
 import { CellEditor } from './cell-editor';
 import { GridCellView } from './grid-cell-view';
 import { type GridSheet, keyOf, nameOf } from './grid-sheet';
@@ -32,7 +32,7 @@ interface GridSectionProps {
 /** The rows of one section, under its name. */
 export function GridSection({ section, grid, point, askedAt, edited, adding }: GridSectionProps) {
   const marksOf = useCandidateMarks();
-  const { unread } = useWorkbench().state;
+  const unread = useUnreadTexts();
   const rows = grid.rows.map((row, index) => ({ row, index })).filter(({ row }) => row.section === section);
   if (rows.length === 0 && !adding) return null;
   return (

@@ -1,11 +1,11 @@
 import { Button } from 'antd';
 import type { UsedSheet } from '#core/decision/workbench';
 import { sheetLabel } from '#core/decision/sheet-label';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore } from '../workbench/workbench-context';
 
 /** This decision still uses an older revision of a sheet that was changed from another decision. */
 export function NewerSheetNotice({ used, newest }: { used: UsedSheet; newest: UsedSheet }) {
-  const { store } = useWorkbench();
+  const { store } = useStore();
   const take = () =>
     store.change({ key: `${used.id}.newest`, label: `the newest ${sheetLabel(newest.sheet)}` }, (workbench) => ({
       ...workbench,

@@ -7,7 +7,7 @@ import type { Part } from '#core/price-sheet/parts';
 import { type NoFigure, type Section, SECTIONS } from '#core/price-sheet/rows/row-rule';
 import { copiedCells, type GridPoint, isTyping, movedTo, within } from '../components/grid-keys';
 import { newId } from '../workbench/new-id';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore } from '../workbench/workbench-context';
 import { GridSection } from './grid-section';
 import { type GridSheet, keyOf, nameOf } from './grid-sheet';
 import { useKnownQuantities } from './known-quantities';
@@ -35,7 +35,7 @@ interface SheetGridProps {
  * of a cell, the space bar goes through not known, nothing, no limit and not offered.
  */
 export function SheetGrid({ id, sheet, rows, columnsOf, label, findings, focus, onFocus, onChange, head, addTo }: SheetGridProps) {
-  const { store } = useWorkbench();
+  const { store } = useStore();
   const known = useKnownQuantities();
   const write = useCells();
   const table = useRef<HTMLTableElement>(null);

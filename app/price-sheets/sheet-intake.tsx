@@ -14,7 +14,7 @@ import { FileField } from '../components/file-field';
 import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore } from '../workbench/workbench-context';
 import { useKnownQuantities } from './known-quantities';
 import { NewFindings } from './new-findings';
 import { readPageFiles } from './page-files';
@@ -121,7 +121,7 @@ function WholeSheet({ name, read, today, onDone }: { name: string; read: PriceSh
   const write = useWriter();
   const edits = useEdits();
   const navigate = useNavigate();
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const take = () => {
     const id = edits.addSheet(withFreshIds(read, newId));
     onDone();

@@ -6,7 +6,7 @@ import { TextField } from '../components/text-field';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useKeptText } from '../workbench/use-kept-text';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore, useWorkbench } from '../workbench/workbench-context';
 
 /** Qualities that usually count, to be taken in one go. */
 export function UsualQualities() {
@@ -43,7 +43,7 @@ export function UsualQualities() {
 /** A quality of one's own, marked by hand from 1 to 5. */
 export function NewQuality({ onAdded }: { onAdded(id: string): void }) {
   const edits = useEdits();
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const [label, setLabel] = useKeptText(`quality.${decisionId}`);
   return (
     <form

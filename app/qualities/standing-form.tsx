@@ -8,7 +8,7 @@ import { NumberField } from '../components/number-field';
 import { LongTextField } from '../components/long-text-field';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore, useWorkbench } from '../workbench/workbench-context';
 import { standingWords } from './quality-words';
 import { ReviewFields } from './review-fields';
 import type { NamedOffer } from './vendors';
@@ -57,7 +57,7 @@ interface SourceProps extends StandingFormProps {
 }
 
 function Source({ quality, notes, vendor, today, onChange }: SourceProps) {
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const key = `vendor.${vendor.id}`;
   switch (quality.source) {
     case 'mark': {

@@ -19,7 +19,7 @@ import { Fold } from '../components/fold';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
-import { price, useWorkbench } from '../workbench/workbench-context';
+import { price, useStore, useWorkbench } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/verdict-home';
 
@@ -191,7 +191,7 @@ function RestsOn() {
 
 /** Verdicts that were given, the newest first, each with what changed since the one before. */
 function Given({ verdicts }: { verdicts: readonly GivenVerdict[] }) {
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const edits = useEdits();
   const write = useWriter();
   const newestFirst = [...verdicts].reverse();

@@ -7,7 +7,7 @@ import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useUnreadTexts } from '../workbench/workbench-context';
 import { CHANNELS, channelWords } from './channels';
 
 const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
@@ -16,7 +16,7 @@ const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
 export function ChannelSplit({ stream }: { stream: Stream }) {
   const edits = useEdits();
   const write = useWriter();
-  const { unread } = useWorkbench().state;
+  const unread = useUnreadTexts();
   const [shares, setShares] = useState<Readonly<Record<string, string>>>({});
   const here = stream.channel ?? 'own-site';
   const others = CHANNELS.filter(({ value }) => value !== here);

@@ -4,7 +4,7 @@ import type { DecisionFile } from '#core/decision-file/schema';
 import type { Priced } from '../workbench/workbench-context';
 import { EmptyPlace } from '../first-steps/empty-place';
 import type { EmptyPlaceName } from '../first-steps/places-in-words';
-import { useWorkbench } from '../workbench/workbench-context';
+import { useStore, useWorkbench } from '../workbench/workbench-context';
 import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
 
 /** The decision that is asked about, at the forecast, in the version that is shown. */
@@ -33,7 +33,7 @@ export function useAskedDecision(): AskedDecision {
 
 /** Shown in the place of a picture that there is nothing to draw for: what will stand there, and the first step. */
 export function NothingToAsk({ needs, place, children }: { needs: 'one' | 'two'; place: EmptyPlaceName; children: ReactNode }) {
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const { file, priced } = useAskedDecision();
   const to = `/decisions/${decisionId}`;
   if (file.candidates.length === 0) return <EmptyPlace place={place} />;
@@ -66,7 +66,7 @@ export function NothingToAsk({ needs, place, children }: { needs: 'one' | 'two';
 
 /** Says that no candidate can be chosen, where an answer would name who is cheapest. */
 export function NobodyToChoose() {
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const to = `/decisions/${decisionId}`;
   return (
     <>

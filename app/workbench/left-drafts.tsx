@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { useWriter } from '../locale/locale';
 import { dropDraft, type LeftDraft, leftDrafts, noteThisTab } from './draft-storage';
-import { useWorkbench } from './workbench-context';
+import { useStore, useWorkbench } from './workbench-context';
 import type { WorkbenchStore } from './workbench-store';
 
 /**
@@ -10,7 +10,7 @@ import type { WorkbenchStore } from './workbench-store';
  * one that cannot be read any more, the person decides about each.
  */
 export function LeftDrafts() {
-  const { decisionId, store } = useWorkbench();
+  const { decisionId, store } = useStore();
   const [left, setLeft] = useState<readonly LeftDraft[]>([]);
   useEffect(() => {
     let active = true;

@@ -136,6 +136,13 @@ export function useUnread(fieldKey: string): Unread | undefined {
   return useSyncExternalStore(store.subscribe, read, read);
 }
 
+/** All texts that could not be read, by their field's key. */
+export function useUnreadTexts(): WorkbenchState['unread'] {
+  const { store } = useStore();
+  const read = () => store.state().unread;
+  return useSyncExternalStore(store.subscribe, read, read);
+}
+
 /** The level of sales that is being looked at, and what everything comes to there. */
 export function useLevel(): LookedAt {
   const level = useContext(LevelLookedAt);

@@ -1,5 +1,5 @@
 import { boundsBetween } from './bounds';
-import type { CompiledCandidate } from './compiled-candidate';
+import { type CompiledCandidate, totalAt } from './compiled-candidate';
 import { type Piecewise, piecesBetween, totalCurve } from './piecewise';
 
 /** A stretch of scales with the cheapest usable candidate, or null where none is usable (decision file §8). */
@@ -43,16 +43,25 @@ export function cheapestStretches(given: readonly CompiledCandidate[], from: num
 
 /** Of candidates that cost the same at every level the first alone: however many there are, they are looked at once. */
 function withoutRepeated(candidates: readonly CompiledCandidate[]): CompiledCandidate[] {
-  const first = new Map<string, CompiledCandidate>();
-  for (const one of candidates) {
-    const { id: _id, ...form } = one;
-    const key = JSON.stringify(form, (_name, value: unknown) => {
-      if (value === Infinity) return 'always';
-      return value instanceof Float64Array ? [...value] : value;
-    });
-    if (!first.has(key)) first.set(key, one);
-  }
-  return [...first.values()];
+  const known = new Map<string, CompiledCandidate[]>();
+  return candidates.filter((one) => {
+    const costs = [one.usableUpTo, ...LOOKED_AT.map((scale) => totalAt(one, scale))].join(' ');
+    const alike = known.get(costs) ?? [];
+    // Writing a form out takes long, and only those that cost the same at some levels can do so at all.
+    if (alike.some((other) => writtenOut(other) === writtenOut(one))) return false;
+    known.set(costs, [...alike, one]);
+    return true;
+  });
+}
+
+/** Levels at which candidates that are alike cost the same. */
+const LOOKED_AT = [0.37, 1, 7.3];
+
+function writtenOut({ id: _id, ...form }: CompiledCandidate): string {
+  return JSON.stringify(form, (_name, value: unknown) => {
+    if (value === Infinity) return 'always';
+    return value instanceof Float64Array ? [...value] : value;
+  });
 }
 
 type Add = (from: number, to: number, candidate: string | null) => void;

@@ -3,7 +3,7 @@ import type { StepUp } from '#core/what-if/steps-up';
 import { CandidateTag } from '../../components/candidate-tag';
 import { DataTable } from '../../components/data-table';
 import { useWriter } from '../../locale/locale';
-import { useWorkbench } from '../../workbench/workbench-context';
+import { useStore } from '../../workbench/workbench-context';
 import { NothingToAsk, useAskedDecision, Working } from '../asked-decision';
 import { useWhatIf } from '../use-what-if';
 import { ComesWithTable } from './comes-with-table';
@@ -23,7 +23,7 @@ export default function NextPlan() {
 
 function Steps() {
   const { file } = useAskedDecision();
-  const { decisionId } = useWorkbench();
+  const { decisionId } = useStore();
   const write = useWriter();
   const { answer: steps, ...working } = useWhatIf<'steps'>(file, QUESTION);
   const best = steps?.find(({ from, to }) => from.usable && to.usable);
