@@ -1,88 +1,76 @@
 import { type Decimal, decimal, fraction, ONE, plus, ZERO } from '../amount/decimal';
-import { type Month, monthsBetween, monthsFrom } from '../calendar/month';
+import { monthsFrom } from '../calendar/month';
 import type { Driver } from '../decision-file/forecast-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import type { MonthlyForecast, StreamForecast } from '../forecast/forecast';
 import { seriesValues } from '../forecast/series';
 import type { Orders } from '../rules/expression/expression';
-import type { PastOrder } from './past-order';
+import { type OrderCell, orderCells } from './order-cells';
+import type { PastOrders } from './past-orders';
 
 /** Past orders by month, in the place of a forecast (decision file §11). */
 export interface ReplayedWorld {
-  readonly start: Month;
-  readonly months: number;
+  readonly orders: PastOrders;
   readonly forecast: MonthlyForecast;
-  /** Orders by month, by date and then by line of the file. */
-  readonly byMonth: ReadonlyArray<readonly PastOrder[]>;
   /** Orders that are counted in every month, or what customers paid for them; exact. */
   counted(orders: Orders): readonly Decimal[];
-  /** What a customer paid without the sales tax it contains. */
-  netOf(order: PastOrder): Decimal;
+  /** What a customer of a stream pays for 1 without sales tax. */
+  contained(stream: number): Decimal;
 }
 
 /** Puts past orders in the place of a file's forecast. */
-export function replayedWorld(file: DecisionFile, orders: readonly PastOrder[]): ReplayedWorld {
-  const start = orders[0]?.month ?? file.start;
-  const months = monthsBetween(start, orders.at(-1)?.month ?? start) + 1;
-  const byMonth: PastOrder[][] = Array.from({ length: months }, () => []);
-  for (const order of orders) byMonth[monthsBetween(start, order.month)]?.push(order);
-  const contained = file.forecast.streams.map(({ salesTax }) => ONE.plus(fraction(salesTax ?? '0')));
-  const netOf = ({ value, stream }: PastOrder) => value.div(contained[stream] ?? ONE);
-  const added = (wanted: (order: PastOrder) => boolean, amount: (order: PastOrder) => Decimal) =>
-    byMonth.map((all) => all.reduce((sum, order) => (wanted(order) ? plus(sum, amount(order)) : sum), ZERO));
+export function replayedWorld(file: DecisionFile, orders: PastOrders): ReplayedWorld {
+  const cells = orderCells(orders);
+  const all = file.forecast.streams.map(({ salesTax }) => ONE.plus(fraction(salesTax ?? '0')));
+  const contained = (stream: number) => all[stream] ?? ONE;
+  const net = (cell: OrderCell) => cell.value.div(contained(cell.stream));
+  const added: Adding = (wanted, amount) =>
+    cells.map((month) => month.reduce((sum, cell) => (wanted(cell) ? plus(sum, amount(cell)) : sum), ZERO));
   const streams = file.forecast.streams.map((stream, place): StreamForecast => {
-    const isOf = (order: PastOrder) => order.stream === place;
-    const counts = added(isOf, () => ONE);
+    const isOf = (cell: OrderCell) => cell.stream === place;
+    const counts = added(isOf, ({ count }) => count);
     const average = (values: readonly Decimal[]) => values.map((value, month) => (counts[month]?.gt(0) ? value.div(counts[month]) : ZERO));
-    const cardsByMonth = byMonth.map((all) => new Set(all.filter(isOf).map(({ card }) => card)));
+    const cardsByMonth = cells.map((month) => new Set(month.filter(isOf).map(({ card }) => card)));
     return {
       stream,
       channel: stream.channel ?? 'own-site',
       orders: counts,
       subscribers: null,
       orderValue: average(added(isOf, ({ value }) => value)),
-      netOrderValue: average(added(isOf, netOf)),
+      netOrderValue: average(added(isOf, net)),
       refunded: ZERO,
       cards: [...new Set(cardsByMonth.flatMap((kinds) => [...kinds]))].map((kind) => [kind, ONE] as const),
       cardsByMonth,
     };
   });
   const margins = file.forecast.streams.map(({ margin }) => fraction(margin ?? '100'));
+  const every = () => true;
   const forecast: Omit<MonthlyForecast, 'quantities'> = {
-    months: monthsFrom(start, months),
+    months: monthsFrom(orders.start, orders.months),
     streams,
-    orders: added(
-      () => true,
-      () => ONE,
-    ),
-    sales: added(
-      () => true,
-      ({ value }) => value,
-    ),
+    orders: added(every, ({ count }) => count),
+    sales: added(every, ({ value }) => value),
     kept: added(
       ({ refunded }) => !refunded,
-      (order) => netOf(order).times(margins[order.stream] ?? ONE),
+      (cell) => net(cell).times(margins[cell.stream] ?? ONE),
     ),
   };
   return {
-    start,
-    months,
-    byMonth,
-    netOf,
+    orders,
+    contained,
     forecast: { ...forecast, quantities: quantitiesOf(file, forecast, added) },
     counted: ({ of, stream: only, value }) =>
       added(
-        (order) =>
-          (only === null || order.stream === only) && of.counts(order.stream, order.card) && !(of.withoutRefunded && order.refunded),
-        (order) => {
-          if (value === null) return ONE;
-          return value === 'net' ? netOf(order) : order.value;
+        ({ stream, card, refunded }) => (only === null || stream === only) && of.counts(stream, card) && !(of.withoutRefunded && refunded),
+        (cell) => {
+          if (value === null) return cell.count;
+          return value === 'net' ? net(cell) : cell.value;
         },
       ),
   };
 }
 
-type Adding = (wanted: (order: PastOrder) => boolean, amount: (order: PastOrder) => Decimal) => Decimal[];
+type Adding = (wanted: (cell: OrderCell) => boolean, amount: (cell: OrderCell) => Decimal) => Decimal[];
 
 /** Series as the file's own calendar has them, month for month; what is `per` something follows the orders. */
 function quantitiesOf(
@@ -96,9 +84,9 @@ function quantitiesOf(
   const quantities = new Map(series);
   for (const [id, driver] of entries) {
     if (!isRatio(driver)) continue;
-    const isOf = ({ stream }: PastOrder) => driver.streams?.includes(streams[stream]?.id ?? '') ?? true;
+    const isOf = ({ stream }: OrderCell) => driver.streams?.includes(streams[stream]?.id ?? '') ?? true;
     const follows = () => {
-      if (driver.per === 'orders') return added(isOf, () => ONE);
+      if (driver.per === 'orders') return added(isOf, ({ count }) => count);
       if (driver.per === 'sales') return added(isOf, ({ value }) => value);
       // The subscribers of some streams are replaced by orders, so there are none.
       if (driver.per === 'subscribers' && driver.streams) return months.map(() => ZERO);
