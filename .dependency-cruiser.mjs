@@ -18,7 +18,7 @@ const LAYERS = [
   ['assembly', 'csv', 'explain', 'fit', 'replay', 'what-if', 'workbook'],
   ['dates', 'proposals'],
   ['verdict'],
-  ['afterwards', 'judgement', 'price-watch'],
+  ['afterwards', 'judgement', 'past-orders', 'price-watch'],
   ['questions'],
   ['worked-examples'],
 ];

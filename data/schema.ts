@@ -59,5 +59,9 @@ export interface Database {
     outcome: 'accepted' | 'left';
     decidedAt: string;
   };
+  /** Files of past orders (JSON: what is kept of them as a whole); one that is not whole was left while it was sent. */
+  pastOrderFiles: { id: string; decisionId: string; content: string; addedAt: string; isWhole: number };
+  /** Their orders, so many at a time: JSON, compressed. */
+  pastOrderParts: { fileId: string; place: number; content: Buffer };
   sheetRevisions: { sheetId: string; revision: number; content: Buffer; base: number | null; savedAt: string };
 }

@@ -12,6 +12,7 @@ import { actualsSchema } from './actuals-schema';
 import { datesSchema } from './dates-schema';
 import { followedSchema } from './followed-schema';
 import { ownedSchema } from './owned-schema';
+import { pastOrdersSchema } from './past-orders-schema';
 import { setAsideSchema } from './set-aside-schema';
 
 /** How the candidates stand side by side, where a person arranged them; ids of candidates. */
@@ -49,6 +50,8 @@ export const decisionSchema = z.strictObject({
   lineUp: lineUpViewSchema.optional(),
   /** What months really brought and cost. */
   actuals: actualsSchema.optional(),
+  /** How past orders belong to it. */
+  pastOrders: pastOrdersSchema.optional(),
   /** Dates that matter, as far as the person states them. */
   dates: datesSchema.optional(),
   /** What is about to be chosen, and why. */

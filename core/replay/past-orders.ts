@@ -1,3 +1,4 @@
+import { countedDay, dayCounted } from '../calendar/counted-day';
 import { type Month, monthsBetween } from '../calendar/month';
 
 /** An order that was placed (decision file §11). */
@@ -41,7 +42,6 @@ export interface PastOrders {
 const MOST_DIGITS = 6;
 /** So many streams, or kinds of card, fit into a column. */
 const MOST_PLACES = 256;
-const DAY_MS = 86_400_000;
 const FIRST_ROOM = 1024;
 
 /** Takes orders in one after the other, in any order of days. */
@@ -61,10 +61,20 @@ export class PastOrderCollector {
 
   /** @throws RangeError where there are more streams or kinds of card than fit */
   add({ date, value, stream, card, refunded }: PastOrder): void {
+    this.addUnits(this.dayOf(date), unitsOf(value), stream, card, refunded);
+  }
+
+  /**
+   * Takes in an order that is in numbers already.
+   *
+   * @param day - days since 1 January 1970
+   * @param millionths - its value in millionths of the base currency, whole
+   */
+  addUnits(day: number, millionths: number, stream: number, card: string, refunded: boolean): void {
     if (this.count === this.day.length) this.makeRoom();
     const at = this.count++;
-    this.day[at] = this.dayOf(date);
-    this.units[at] = unitsOf(value);
+    this.day[at] = day;
+    this.units[at] = millionths;
     this.stream[at] = withinPlaces(stream);
     const kind = this.kinds.get(card) ?? withinPlaces(this.kinds.size);
     this.kinds.set(card, kind);
@@ -76,14 +86,14 @@ export class PastOrderCollector {
   finish(): PastOrders | null {
     if (this.count === 0) return null;
     const order = inOrderOf(this.day.subarray(0, this.count));
-    const monthOf = (at: number) => isoDay(this.day[at] ?? 0).slice(0, 7);
+    const monthOf = (at: number) => dayCounted(this.day[at] ?? 0).slice(0, 7);
     const start = monthOf(order[0] ?? 0);
     const months = monthsBetween(start, monthOf(order.at(-1) ?? 0)) + 1;
     const starts = new Uint32Array(months + 1).fill(this.count);
     const known = new Map<number, number>();
     for (let at = this.count - 1; at >= 0; at--) {
       const day = this.day[order[at] ?? 0] ?? 0;
-      const month = known.get(day) ?? monthsBetween(start, isoDay(day).slice(0, 7));
+      const month = known.get(day) ?? monthsBetween(start, dayCounted(day).slice(0, 7));
       known.set(day, month);
       starts[month] = at;
     }
@@ -116,7 +126,7 @@ export class PastOrderCollector {
   }
 
   private dayOf(date: string): number {
-    const known = this.days.get(date) ?? Date.parse(`${date}T00:00:00Z`) / DAY_MS;
+    const known = this.days.get(date) ?? countedDay(date);
     this.days.set(date, known);
     return known;
   }
@@ -171,10 +181,6 @@ function unitsOf(value: string): number {
   if (point < 0) return Number(value) * 10 ** MOST_DIGITS;
   const places = value.length - point - 1;
   return Number(value.slice(0, point) + value.slice(point + 1)) * 10 ** (MOST_DIGITS - places);
-}
-
-function isoDay(day: number): string {
-  return new Date(day * DAY_MS).toISOString().slice(0, 10);
 }
 
 function withinPlaces(place: number): number {

@@ -1,0 +1,142 @@
+import { isCurrency } from '../amount/currencies';
+import { decimal } from '../amount/decimal';
+import { countedDay } from '../calendar/counted-day';
+import type { Decision } from '../decision/decision-schema';
+import type { Stream } from '../decision-file/forecast-schema';
+import { PastOrderCollector, type PastOrders } from '../replay/past-orders';
+import type { KeptOrders } from './kept-orders';
+
+/** What the orders of a decision are taken for. */
+export interface OwnOrders {
+  /** null where none is left. */
+  readonly orders: PastOrders | null;
+  /** Places of selling that orders name, how many each has, and the stream they are taken for; null where they are left out. */
+  readonly channels: ReadonlyArray<{ readonly name: string; readonly orders: number; readonly stream: string | null }>;
+  /** Countries that orders name, the most frequent first. */
+  readonly countries: ReadonlyArray<{ readonly name: string; readonly orders: number }>;
+  /** The country whose cards are domestic; null where orders name none. */
+  readonly home: string | null;
+  /** Orders that stand in several files, counted once. */
+  readonly doubled: number;
+  /** Orders in currencies without a rate, which are left out. */
+  readonly withoutRate: ReadonlyArray<{ readonly currency: string; readonly orders: number }>;
+}
+
+/** Which days count. */
+export interface Days {
+  /** `YYYY-MM`, the first month; everything where it is not stated. */
+  readonly from?: string | undefined;
+}
+
+/** Kept values are in ten-thousandths, replayed ones in millionths. */
+const MILLIONTHS = 100;
+
+/**
+ * The orders that were kept, as the decision takes them: by its streams, in its currency, each once.
+ *
+ * @param kept - the oldest file first; an order that stands in several counts as the newest has it
+ */
+export function ownOrders(
+  kept: readonly KeptOrders[],
+  decision: Pick<Decision, 'forecast' | 'pastOrders' | 'currency' | 'rates'>,
+  days: Days = {},
+): OwnOrders {
+  const { streams } = decision.forecast;
+  const channels = new Map<string, number>();
+  const countries = new Map<string, number>();
+  for (const { file, parts } of kept)
+    for (const part of parts) {
+      count(channels, file.words.channel, part.channel);
+      count(countries, file.words.country, part.country);
+    }
+  const byFrequency = [...countries].filter(([name]) => name !== '').sort(([, a], [, b]) => b - a);
+  const home = decision.pastOrders?.home ?? byFrequency[0]?.[0] ?? null;
+  const streamFor = new Map([...channels.keys()].map((name) => [name, streamOf(name, decision)] as const));
+  const from = days.from === undefined ? -Infinity : countedDay(`${days.from}-01`);
+  const collector = new PastOrderCollector();
+  const seen = new Set<number>();
+  const unrated = new Map<string, number>();
+  let doubled = 0;
+  for (const { file, parts } of kept.toReversed()) {
+    const rates = file.words.currency.map((code) => rateOf(code, decision));
+    const inFile: number[] = [];
+    const cards = streams.map((stream) => cardsOf(stream, file.words, home));
+    const places = file.words.channel.map((name) => streams.findIndex(({ id }) => id === streamFor.get(name)));
+    for (const part of parts)
+      for (let at = 0; at < part.day.length; at++) {
+        const number = part.number[at] ?? 0;
+        if (number !== 0 && seen.has(number)) {
+          doubled += 1;
+          continue;
+        }
+        inFile.push(number);
+        const rate = rates[part.currency[at] ?? 0];
+        if (rate == null) {
+          const code = file.words.currency[part.currency[at] ?? 0] ?? '';
+          unrated.set(code, (unrated.get(code) ?? 0) + 1);
+          continue;
+        }
+        const stream = places[part.channel[at] ?? 0] ?? -1;
+        const [day, value] = [part.day[at] ?? 0, part.value[at] ?? 0];
+        const millionths = rate === 1 ? value * MILLIONTHS : decimal(value).times(rate).times(MILLIONTHS).round().toNumber();
+        if (stream < 0 || day < from || millionths <= 0) continue;
+        const card = cards[stream]?.(part.country[at] ?? 0, part.means[at] ?? 0) ?? 'domestic';
+        collector.addUnits(day, millionths, stream, card, (part.refunded[at] ?? 0) >= value);
+      }
+    for (const number of inFile) if (number !== 0) seen.add(number);
+  }
+  const orders = collector.finish();
+  return {
+    orders,
+    channels: [...channels]
+      .map(([name, many]) => ({ name, orders: many, stream: streamFor.get(name) ?? null }))
+      .sort((a, b) => b.orders - a.orders),
+    countries: byFrequency.map(([name, many]) => ({ name, orders: many })),
+    home,
+    doubled,
+    withoutRate: [...unrated].map(([currency, many]) => ({ currency, orders: many })),
+  };
+}
+
+function count(into: Map<string, number>, words: readonly string[], places: readonly number[]): void {
+  const counts = words.map(() => 0);
+  for (const place of places) counts[place] = (counts[place] ?? 0) + 1;
+  counts.forEach((many, place) => many > 0 && into.set(words[place] ?? '', (into.get(words[place] ?? '') ?? 0) + many));
+}
+
+/** The stream that orders of a place of selling are taken for: the one that was said, one of that name, or the first. */
+function streamOf(name: string, { forecast, pastOrders }: Pick<Decision, 'forecast' | 'pastOrders'>): string | null {
+  const said = pastOrders?.streams?.[name];
+  if (said === null) return null;
+  const { streams } = forecast;
+  if (said !== undefined && streams.some(({ id }) => id === said)) return said;
+  const plain = name.toLowerCase();
+  const alike = streams.find(({ id, label, channel }) => [id, label.toLowerCase(), channel].includes(plain));
+  const near = streams.find(({ label }) => plain !== '' && label.toLowerCase().includes(plain));
+  return (alike ?? near ?? streams[0])?.id ?? null;
+}
+
+/** Base units for one unit of an order's currency: 1 where it names none or no currency; null where there is no rate. */
+function rateOf(code: string, { currency, rates }: Pick<Decision, 'currency' | 'rates'>): number | string | null {
+  const plain = code.trim().toUpperCase();
+  if (plain === currency || !isCurrency(plain)) return 1;
+  return rates?.[plain] ?? null;
+}
+
+const ABROAD = /abroad|foreign|international|ausland/i;
+
+/** The kind of card of an order, by how it was paid and where it came from. */
+function cardsOf({ cards }: Stream, words: KeptOrders['file']['words'], home: string | null): (country: number, means: number) => string {
+  const kinds = Object.keys(cards ?? { domestic: '100' });
+  const usual = kinds.find((kind) => !ABROAD.test(kind)) ?? kinds[0] ?? 'domestic';
+  const abroad = kinds.find((kind) => ABROAD.test(kind)) ?? usual;
+  const named = words.means.map((means) =>
+    kinds.find((kind) => kind !== usual && kind !== abroad && means.toLowerCase().includes(kind.toLowerCase())),
+  );
+  return (country, means) => {
+    const by = named[means];
+    if (by) return by;
+    const from = words.country[country] ?? '';
+    return from === '' || home === null || from === home ? usual : abroad;
+  };
+}

@@ -1,0 +1,76 @@
+import { moneyText, roundMoney } from '../amount/currencies';
+import { type Decimal, decimal } from '../amount/decimal';
+import { type CandidateResult } from '../comparison/candidate-result';
+import { priceAll } from '../comparison/decision-result';
+import type { DecisionFile } from '../decision-file/schema';
+import { differenceToAverage, mostDiffering, valueAt } from './order-differences';
+import type { PastOrders } from './past-orders';
+import { replayPricing } from './replay';
+import { replayedWorld } from './replayed-world';
+
+/** What a candidate would have cost. */
+export interface ReplayedCandidate {
+  readonly id: string;
+  readonly label: string;
+  readonly result: CandidateResult;
+  /** What its fees on single orders come to more than on average ones, to the minor unit. */
+  readonly moreThanAverage: string;
+}
+
+/** What past orders would have cost, for a person to read. */
+export interface ReplayAnswer {
+  readonly orders: number;
+  /** What customers paid. */
+  readonly sales: string;
+  readonly months: readonly string[];
+  /** Those that can be chosen and are wholly known first, by what they would have cost. */
+  readonly candidates: readonly ReplayedCandidate[];
+  /** Of the first two, orders on which they differ most: by month, value and what the first takes more. */
+  readonly differing: ReadonlyArray<{ readonly month: string; readonly value: string; readonly stream: string; readonly more: string }>;
+}
+
+const MOST_DIFFERING = 6;
+
+/** What past orders would have cost with every candidate, with what a forecast of averages would not have seen. */
+export function replayAnswer(file: DecisionFile, orders: PastOrders): ReplayAnswer {
+  const world = replayedWorld(file, orders);
+  const pricing = replayPricing(file, world);
+  const { result } = priceAll(pricing);
+  const money = (amount: Decimal) => moneyText(roundMoney(amount, file.currency), file.currency);
+  const candidates = pricing.file.candidates
+    .flatMap((candidate, at) => {
+      const found = result.candidates[at];
+      return found ? [{ candidate, result: found }] : [];
+    })
+    .sort((a, b) => Number(isOpen(a.result)) - Number(isOpen(b.result)) || decimal(a.result.total).comparedTo(b.result.total));
+  const [first, second] = candidates.filter((one) => !isOpen(one.result));
+  return {
+    orders: orders.units.length,
+    sales: money(world.forecast.sales.reduce((together, sales) => together.plus(sales))),
+    months: result.months,
+    candidates: candidates.map(({ candidate, result: found }) => ({
+      id: candidate.id,
+      label: candidate.label,
+      result: found,
+      moreThanAverage: money(differenceToAverage(pricing, world, candidate)),
+    })),
+    differing:
+      first && second
+        ? mostDiffering(pricing, world, [first.candidate, second.candidate], MOST_DIFFERING).map(({ at, more }) => ({
+            month: result.months[monthOf(orders, at)] ?? '',
+            value: valueAt(orders, at),
+            stream: file.forecast.streams[orders.stream[at] ?? 0]?.label ?? '',
+            more: money(decimal(more)),
+          }))
+        : [],
+  };
+}
+
+/** Whether a candidate could not have been chosen, or is not wholly known. */
+function isOpen({ usable, unknown }: CandidateResult): boolean {
+  return !usable || unknown.length > 0;
+}
+
+function monthOf({ starts }: PastOrders, at: number): number {
+  return starts.findIndex((_, month) => at < (starts[month + 1] ?? Infinity));
+}
