@@ -31,6 +31,7 @@ export default [
   route('read-actuals', 'routes/read-actuals.ts'),
   route('decisions/:decisionId/save', 'routes/save.ts'),
   route('decisions/:decisionId/step', 'routes/step.ts'),
+  route('decisions/:decisionId/past-orders', 'routes/past-orders-data.ts'),
   ...Object.keys(MOVED_PLACES).map((former) =>
     route(`decisions/:decisionId/${former}`, 'routes/moved-place.ts', { id: `former ${former}` }),
   ),

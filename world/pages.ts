@@ -75,9 +75,12 @@ ${Object.entries(rates)
 export const FAULTS = ['none', 'away', 'slow', 'half-written', 'hostile'] as const;
 export type Fault = (typeof FAULTS)[number];
 
+/** Where a shop offers its past orders as a download. */
+export const ORDERS_PATH = '/orders/larkfell-kites.csv';
+
 /** The front page of the outside world: its clock, and how it behaves. */
 export function frontPage(day: string, faults: Readonly<Record<string, Fault>>): string {
-  const paths = [...Object.keys(CATALOGUE).map((vendor) => `/vendors/${vendor}`), '/rates/daily.xml'];
+  const paths = [...Object.keys(CATALOGUE).map((vendor) => `/vendors/${vendor}`), '/rates/daily.xml', ORDERS_PATH];
   const option = (fault: Fault, chosen: Fault) => `<option${fault === chosen ? ' selected' : ''}>${fault}</option>`;
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><title>The outside world, made up</title></head><body>

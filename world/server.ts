@@ -1,8 +1,9 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import * as z from 'zod';
 import { movedDates } from '../core/calendar/moved-dates';
+import orders from '../demo/past-orders/larkfell-kites.csv?raw';
 import { pageOn, ratesOn } from './catalogue';
-import { type Fault, FAULTS, frontPage, pricingPage, ratesFile } from './pages';
+import { type Fault, FAULTS, frontPage, ORDERS_PATH, pricingPage, ratesFile } from './pages';
 
 /** The day on which the made-up world begins, as it is written down. */
 export const FIRST_DAY = '2026-11-25';
@@ -58,6 +59,7 @@ interface Content {
 
 function contentOf(path: string, today: string): Content | null {
   if (path === '/rates/daily.xml') return { type: 'text/xml; charset=utf-8', text: ratesFile(today, ratesOn(today)) };
+  if (path === ORDERS_PATH) return { type: 'text/csv; charset=utf-8', text: orders };
   const page = pageOn(/^\/vendors\/([a-z]+)$/.exec(path)?.[1] ?? '', today);
   return page ? { type: 'text/html; charset=utf-8', text: pricingPage(page) } : null;
 }

@@ -18,11 +18,13 @@ import type { Measurement } from '#core/decision/measurement-schema';
 import { readRecording } from '#core/page-speed/read-recording';
 import { asItStands } from '../report/as-it-stands.server';
 import { newId } from '../workbench/new-id';
+import { addDemoOrders } from './demo-orders.server';
 
 const NOTES_FILE = 'price-sheets-noted.json';
 const DECISIONS_FILE = 'decisions-noted.json';
 const VERDICTS_FILE = 'verdicts-given.json';
 const RECORDINGS = 'page-speed';
+const ORDERS = 'past-orders';
 
 /** The day on which the demo was written: loaded on another, its dates are as far from that one. */
 export const WRITTEN_ON = '2026-11-28';
@@ -63,15 +65,17 @@ export async function loadDemo(db: Kysely<Database>, folder: string, today: stri
     return { name, workbench: { decision: withRecordings(decision, recordings), sheets } };
   });
   // All or nothing: one that is half there would be left so for ever.
-  await db.transaction().execute(async (transaction) => {
+  const isLoaded = await db.transaction().execute(async (transaction) => {
     // Another server may have been quicker.
-    if (await holdsDecisions(transaction)) return;
+    if (await holdsDecisions(transaction)) return false;
     for (const { name, workbench } of loaded) {
       const earlier = given[name];
       if (earlier) await addDecided(transaction, name, workbench, earlier);
       else await addDecision(transaction, name, workbench, timeOf(today));
     }
+    return true;
   });
+  if (isLoaded) await addDemoOrders(db, join(folder, ORDERS), (text) => movedDates(text, WRITTEN_ON, today), timeOf(today));
 }
 
 /** At noon, so that it is that day everywhere. */

@@ -15,7 +15,15 @@ interface RegisteredPlace {
  */
 export const PLACES = [
   { path: 'frame', name: 'Basics', module: 'routes/frame.tsx' },
-  { path: 'sales', name: 'Expected sales', module: 'routes/sales.tsx' },
+  {
+    path: 'sales',
+    name: 'Expected sales',
+    module: 'routes/sales.tsx',
+    leaves: [
+      { path: '', name: 'What you expect', module: 'routes/expected-sales.tsx' },
+      { path: 'past-orders', name: 'Past orders', module: 'routes/past-orders.tsx' },
+    ],
+  },
   {
     path: 'needs',
     name: 'Needs',

@@ -1,6 +1,7 @@
 import { isCurrency } from '../amount/currencies';
 import { decimal } from '../amount/decimal';
-import { countedDay } from '../calendar/counted-day';
+import { countedDay, dayCounted } from '../calendar/counted-day';
+import { addMonths, monthsBetween } from '../calendar/month';
 import type { Decision } from '../decision/decision-schema';
 import type { Stream } from '../decision-file/forecast-schema';
 import { PastOrderCollector, type PastOrders } from '../replay/past-orders';
@@ -22,10 +23,10 @@ export interface OwnOrders {
   readonly withoutRate: ReadonlyArray<{ readonly currency: string; readonly orders: number }>;
 }
 
-/** Which days count. */
-export interface Days {
-  /** `YYYY-MM`, the first month; everything where it is not stated. */
-  readonly from?: string | undefined;
+/** Which months count, `YYYY-MM`, the first and the last; all where none are stated. */
+export interface CountedMonths {
+  readonly from: string;
+  readonly to: string;
 }
 
 /** Kept values are in ten-thousandths, replayed ones in millionths. */
@@ -39,7 +40,7 @@ const MILLIONTHS = 100;
 export function ownOrders(
   kept: readonly KeptOrders[],
   decision: Pick<Decision, 'forecast' | 'pastOrders' | 'currency' | 'rates'>,
-  days: Days = {},
+  only?: CountedMonths,
 ): OwnOrders {
   const { streams } = decision.forecast;
   const channels = new Map<string, number>();
@@ -52,7 +53,8 @@ export function ownOrders(
   const byFrequency = [...countries].filter(([name]) => name !== '').sort(([, a], [, b]) => b - a);
   const home = decision.pastOrders?.home ?? byFrequency[0]?.[0] ?? null;
   const streamFor = new Map([...channels.keys()].map((name) => [name, streamOf(name, decision)] as const));
-  const from = days.from === undefined ? -Infinity : countedDay(`${days.from}-01`);
+  const from = only ? countedDay(`${only.from}-01`) : -Infinity;
+  const end = only ? countedDay(`${addMonths(only.to, 1)}-01`) : Infinity;
   const collector = new PastOrderCollector();
   const seen = new Set<number>();
   const unrated = new Map<string, number>();
@@ -79,7 +81,7 @@ export function ownOrders(
         const stream = places[part.channel[at] ?? 0] ?? -1;
         const [day, value] = [part.day[at] ?? 0, part.value[at] ?? 0];
         const millionths = rate === 1 ? value * MILLIONTHS : decimal(value).times(rate).times(MILLIONTHS).round().toNumber();
-        if (stream < 0 || day < from || millionths <= 0) continue;
+        if (stream < 0 || day < from || day >= end || millionths <= 0) continue;
         const card = cards[stream]?.(part.country[at] ?? 0, part.means[at] ?? 0) ?? 'domestic';
         collector.addUnits(day, millionths, stream, card, (part.refunded[at] ?? 0) >= value);
       }
@@ -96,6 +98,26 @@ export function ownOrders(
     doubled,
     withoutRate: [...unrated].map(([currency, many]) => ({ currency, orders: many })),
   };
+}
+
+/** A month that ends later than this many days after its last order is not over yet. */
+const QUIET_DAYS = 3;
+const YEAR = 12;
+
+/**
+ * The months that count: of those that are whole the last so many. A month in which the orders break off, or that they
+ * begin in the middle of, would be taken for a weak one. Where no month is whole, all count.
+ */
+export function wholeMonths(kept: readonly KeptOrders[], most = YEAR): CountedMonths | undefined {
+  if (kept.length === 0) return undefined;
+  const days = kept.flatMap(({ file }) => [file.from, file.to]).sort();
+  const [first, last] = [days[0] ?? '', days.at(-1) ?? ''];
+  const isBegun = Number(first.slice(8)) > QUIET_DAYS + 1;
+  const isOver = dayCounted(countedDay(last) + QUIET_DAYS + 1).slice(0, 7) > last.slice(0, 7);
+  const from = isBegun ? addMonths(first.slice(0, 7), 1) : first.slice(0, 7);
+  const to = isOver ? last.slice(0, 7) : addMonths(last.slice(0, 7), -1);
+  if (from > to) return undefined;
+  return { from: monthsBetween(from, to) >= most ? addMonths(to, 1 - most) : from, to };
 }
 
 function count(into: Map<string, number>, words: readonly string[], places: readonly number[]): void {

@@ -1,5 +1,5 @@
 import { moneyText, roundMoney } from '../amount/currencies';
-import { type Decimal, decimal } from '../amount/decimal';
+import { type Decimal, decimal, sum } from '../amount/decimal';
 import { type CandidateResult } from '../comparison/candidate-result';
 import { priceAll } from '../comparison/decision-result';
 import type { DecisionFile } from '../decision-file/schema';
@@ -13,6 +13,8 @@ export interface ReplayedCandidate {
   readonly id: string;
   readonly label: string;
   readonly result: CandidateResult;
+  /** What it would have cost more than the first; 0 for that. */
+  readonly more: string;
   /** What its fees on single orders come to more than on average ones, to the minor unit. */
   readonly moreThanAverage: string;
 }
@@ -22,6 +24,7 @@ export interface ReplayAnswer {
   readonly orders: number;
   /** What customers paid. */
   readonly sales: string;
+  readonly salesAMonth: string;
   readonly months: readonly string[];
   /** Those that can be chosen and are wholly known first, by what they would have cost. */
   readonly candidates: readonly ReplayedCandidate[];
@@ -44,14 +47,17 @@ export function replayAnswer(file: DecisionFile, orders: PastOrders): ReplayAnsw
     })
     .sort((a, b) => Number(isOpen(a.result)) - Number(isOpen(b.result)) || decimal(a.result.total).comparedTo(b.result.total));
   const [first, second] = candidates.filter((one) => !isOpen(one.result));
+  const sales = sum(world.forecast.sales);
   return {
     orders: orders.units.length,
-    sales: money(world.forecast.sales.reduce((together, sales) => together.plus(sales))),
+    sales: money(sales),
+    salesAMonth: money(sales.div(orders.months)),
     months: result.months,
     candidates: candidates.map(({ candidate, result: found }) => ({
       id: candidate.id,
       label: candidate.label,
       result: found,
+      more: money(decimal(found.total).minus(first?.result.total ?? found.total)),
       moreThanAverage: money(differenceToAverage(pricing, world, candidate)),
     })),
     differing:

@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest';
+import type { ReplayAnswer } from '#core/replay/replay-answer';
+import { writerFor } from '../locale/writer';
+import { averageWords, besideForecastWords, estimatedWords, noticedWords, sureWords, wouldHaveCostWords } from './past-orders-words';
+
+const write = writerFor('en-GB');
+
+function candidate(label: string, total: string, more: string, open: { usable?: boolean; unknown?: string[] } = {}) {
+  const result = {
+    id: label,
+    total,
+    buckets: {},
+    monthly: [],
+    perOrder: null,
+    shareOfSales: null,
+    keep: '0',
+    prepaid: '0',
+    outgrown: null,
+    missing: [],
+    unclear: [],
+    unknown: open.unknown ?? [],
+    noPaymentFee: [],
+    usable: open.usable ?? true,
+  };
+  return { id: label, label, result, more, moreThanAverage: '0.00' };
+}
+
+const replay = (...candidates: ReplayAnswer['candidates']): ReplayAnswer => ({
+  orders: 1_704,
+  sales: '60000.00',
+  salesAMonth: '5000.00',
+  months: Array.from({ length: 12 }, (_, at) => `2025-${String(at + 1).padStart(2, '0')}`),
+  candidates,
+  differing: [],
+});
+
+describe('what past orders would have cost', () => {
+  it('is told in a sentence', () => {
+    const [grow, trade] = [candidate('Grow', '2939.44', '0.00'), candidate('Trade', '3051.91', '112.47')];
+    expect(wouldHaveCostWords(replay(grow, trade), write)).toBe(
+      'Your 1,704 orders of 12 months would have cost least with Grow: 2,939, 112 less than Trade.',
+    );
+    expect(wouldHaveCostWords(replay(grow), write)).toBe('Your 1,704 orders of 12 months would have cost least with Grow: 2,939.');
+    expect(wouldHaveCostWords(replay(grow, { ...trade, more: '0.20' }), write)).toContain('Grow: 2,939, as much as Trade.');
+    expect(wouldHaveCostWords(replay(candidate('Seed', '1', '0', { usable: false })), write)).toBe(
+      'Your 1,704 orders of 12 months could not have been sold with any candidate as it is.',
+    );
+  });
+
+  it('stands beside the forecast', () => {
+    const forecast = { orders: '190', sales: '7357', leader: 'Trade' };
+    const told = replay(candidate('Grow', '1', '0'));
+    expect(besideForecastWords(told, forecast, write)).toBe(
+      'They had 142 orders and 5,000 a month, where you expect 190 and 7,357: at what you expect, Trade costs least.',
+    );
+    expect(besideForecastWords(told, { ...forecast, leader: 'Grow' }, write)).toMatch(/the same candidate costs least in both\.$/);
+    expect(besideForecastWords(told, { ...forecast, leader: null }, write)).toBe('');
+  });
+
+  it.each([
+    ['214.20', '214 more than the average order shows'],
+    ['-12.00', '12 less than the average order shows'],
+    ['0.80', ''],
+  ])('fees on single orders of %s more: %j', (more, words) => {
+    expect(averageWords(more, write)).toBe(words);
+  });
+});
+
+it('what was noticed in a file is told as far as there was anything', () => {
+  const nothing = {
+    dayOrder: 'day-first' as const,
+    decimalSign: '.' as const,
+    rows: 9,
+    furtherRows: 0,
+    calledOff: 0,
+    partlyRefunded: 0,
+    free: 0,
+    strayRefunds: 0,
+    unread: { count: 0, first: [] },
+    tooMany: [],
+  };
+  expect(noticedWords(nothing, write)).toEqual([]);
+  expect(
+    noticedWords(
+      { ...nothing, furtherRows: 1, calledOff: 2, free: 1, partlyRefunded: 1, strayRefunds: 1_000, tooMany: ['channel'] },
+      write,
+    ),
+  ).toEqual([
+    '1 row belongs to an order that stands above.',
+    '2 orders were called off, failed or a test, and are left out.',
+    '1 order cost nothing and is left out.',
+    '1 order was refunded in part, and counts as not refunded.',
+    '1,000 refunds are for orders that are not in this file, and left out.',
+    'The column for the place of selling has too many different values to be that: nothing of it is kept.',
+  ]);
+});
+
+describe('an estimate', () => {
+  const words = (of: Parameters<typeof estimatedWords>[0]['of'], ...values: string[]) =>
+    estimatedWords({ of }, values, ['domestic', 'international'], 'EUR', write);
+  it('is written as its figure is', () => {
+    expect(words('orders', '93')).toBe('93');
+    expect(words('order-value', '46.5')).toBe('46.50 EUR');
+    expect(words('order-sizes', '1')).toBe('all alike');
+    expect(words('order-sizes', '0.4', '2.2')).toBe('from 0.4 to 2.2 times the average');
+    expect(words('cards', '69.1', '30.9')).toBe('domestic 69.1 %, international 30.9 %');
+    expect(words('season', ...new Array<string>(12).fill('1'))).toBe('the same all year');
+    expect(words('season', '0.5', '1', '1', '1', '1', '1.5', '1', '1', '1', '1', '1', '1')).toBe('Jan 0.5 to Jun 1.5');
+  });
+
+  const sure = (more: Partial<Parameters<typeof sureWords>[0]>) =>
+    sureWords({ stream: 's', of: 'orders', typed: ['1'], past: ['1'], give: '4', orders: 1_288, months: 14, ...more }, 'EUR', write);
+  it('says how sure it is', () => {
+    expect(sure({})).toBe('1,288 orders in 14 months; ± 4 in nine of ten cases');
+    expect(sure({ of: 'order-value' })).toMatch(/; ± 4 EUR in nine of ten cases$/);
+    expect(sure({ of: 'refunds', give: '1.1' })).toMatch(/; ± 1\.1 points in nine of ten cases$/);
+    expect(sure({ of: 'growth', give: null })).toMatch(/; only 2 pairs of months: rough$/);
+    expect(sure({ of: 'season', give: null, months: 30 })).toMatch(/; two years or more$/);
+    expect(sure({ of: 'order-sizes', give: null })).toBe('1,288 orders in 14 months');
+  });
+});

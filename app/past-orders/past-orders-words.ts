@@ -1,0 +1,149 @@
+import type { ColumnRole } from '#core/past-orders/column-role';
+import type { Encoding } from '#core/past-orders/export-text';
+import type { Estimate, Estimated } from '#core/past-orders/estimates';
+import type { FoundOrders } from '#core/past-orders/orders-of-rows';
+import type { ReplayAnswer } from '#core/replay/replay-answer';
+import type { Writer } from '../locale/writer';
+
+/** What a column can be taken for, as a person chooses it. */
+export const ROLE_WORDS: Readonly<Record<ColumnRole, string>> = {
+  date: 'day of the order',
+  total: 'what the customer paid',
+  subtotal: 'price of the goods',
+  shipping: 'shipping',
+  tax: 'tax',
+  discount: 'discount',
+  refunded: 'what was given back',
+  currency: 'currency',
+  country: 'country',
+  means: 'means of payment',
+  channel: 'place of selling',
+  number: 'order number',
+  status: 'status',
+  'left-out': 'not used',
+};
+
+export const ENCODING_WORDS: Readonly<Record<Encoding, string>> = {
+  'utf-8': 'UTF-8',
+  'utf-16le': 'UTF-16',
+  'utf-16be': 'UTF-16',
+  'windows-1252': 'Windows-1252',
+};
+
+export const ESTIMATED_WORDS: Readonly<Record<Estimated, string>> = {
+  orders: 'Orders a month',
+  growth: 'Growth a month',
+  season: 'Season',
+  'order-value': 'Average order value',
+  'order-sizes': 'Sizes of orders',
+  refunds: 'Refunded',
+  cards: 'Cards',
+};
+
+const count = (write: Writer, number: number, one: string, many: string) => `${write.number(String(number))} ${number === 1 ? one : many}`;
+
+/** What was noticed while a file was read, in sentences. */
+export function noticedWords(found: Omit<FoundOrders, 'found'>, write: Writer): string[] {
+  const { furtherRows, calledOff, partlyRefunded, free, strayRefunds, tooMany } = found;
+  const all: ReadonlyArray<readonly [number, string]> = [
+    [furtherRows, `${count(write, furtherRows, 'row belongs', 'rows belong')} to an order that stands above.`],
+    [
+      calledOff,
+      `${count(write, calledOff, 'order was', 'orders were')} called off, failed or a test, and ${calledOff === 1 ? 'is' : 'are'} left out.`,
+    ],
+    [free, `${count(write, free, 'order', 'orders')} cost nothing and ${free === 1 ? 'is' : 'are'} left out.`],
+    [
+      partlyRefunded,
+      `${count(write, partlyRefunded, 'order was', 'orders were')} refunded in part, and count${partlyRefunded === 1 ? 's' : ''} as not refunded.`,
+    ],
+    [strayRefunds, `${count(write, strayRefunds, 'refund is', 'refunds are')} for orders that are not in this file, and left out.`],
+  ];
+  const told = all.filter(([many]) => many > 0).map(([, sentence]) => sentence);
+  const lists = tooMany.map(
+    (column) => `The column for the ${ROLE_WORDS[column]} has too many different values to be that: nothing of it is kept.`,
+  );
+  return [...told, ...lists];
+}
+
+/** The first sentence: who would have cost least. */
+export function wouldHaveCostWords({ candidates, months, orders }: ReplayAnswer, write: Writer): string {
+  const able = candidates.filter(({ result }) => result.usable && result.unknown.length === 0);
+  const [first, second] = able;
+  const span = `Your ${count(write, orders, 'order', 'orders')} of ${months.length === 1 ? 'one month' : `${months.length} months`}`;
+  if (!first) return `${span} could not have been sold with any candidate as it is.`;
+  const least = `${span} would have cost least with ${first.label}: ${write.whole(first.result.total)}`;
+  if (!second) return `${least}.`;
+  return Number(second.more) < 0.5
+    ? `${least}, as much as ${second.label}.`
+    : `${least}, ${write.whole(second.more)} less than ${second.label}.`;
+}
+
+/** What the forecast's average order does not show of a candidate's fees; empty where that is less than 1. */
+export function averageWords(moreThanAverage: string, write: Writer): string {
+  const more = Number(moreThanAverage);
+  if (Math.abs(more) < 1) return '';
+  return more > 0
+    ? `${write.whole(moreThanAverage)} more than the average order shows`
+    : `${write.whole(moreThanAverage.replace('-', ''))} less than the average order shows`;
+}
+
+/** What is expected of a month, and who costs least then. */
+interface Forecast {
+  readonly orders: string;
+  readonly sales: string;
+  readonly leader: string | null;
+}
+
+/** How these months differ from those that are expected, where another candidate costs least in them. */
+export function besideForecastWords({ candidates, months, orders, salesAMonth }: ReplayAnswer, forecast: Forecast, write: Writer): string {
+  const first = candidates.find(({ result }) => result.usable && result.unknown.length === 0);
+  const [was, expected] = [orders / months.length, Number(forecast.orders)];
+  const amounts = `${write.whole(String(was))} orders and ${write.whole(salesAMonth)} a month, where you expect ${write.whole(forecast.orders)} and ${write.whole(forecast.sales)}`;
+  if (!first || forecast.leader === null || expected === 0) return '';
+  if (first.label === forecast.leader) return `They had ${amounts}; the same candidate costs least in both.`;
+  return `They had ${amounts}: at what you expect, ${forecast.leader} costs least.`;
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** A figure of a stream as it is typed, or as past orders have it. */
+export function estimatedWords(
+  { of }: Pick<Estimate, 'of'>,
+  values: readonly string[],
+  kinds: readonly string[],
+  currency: string,
+  write: Writer,
+): string {
+  const [first = '0'] = values;
+  const words: { [Of in Estimated]: () => string } = {
+    orders: () => write.orders(first),
+    growth: () => `${write.number(first)} %`,
+    season: () => seasonWords(values, write),
+    'order-value': () => `${write.money(first, currency)} ${currency}`,
+    'order-sizes': () =>
+      values.length === 1 ? 'all alike' : `from ${write.number(first)} to ${write.number(values.at(-1) ?? '1')} times the average`,
+    refunds: () => `${write.number(first)} %`,
+    cards: () => values.map((value, at) => `${kinds[at] ?? ''} ${write.number(value, 1)} %`).join(', '),
+  };
+  return words[of]();
+}
+
+function seasonWords(factors: readonly string[], write: Writer): string {
+  const numbers = factors.map(Number);
+  const [least, most] = [Math.min(...numbers), Math.max(...numbers)];
+  if (most - least < 0.05) return 'the same all year';
+  const at = (value: number) => `${MONTHS[numbers.indexOf(value)] ?? ''} ${write.number(String(value), 2)}`;
+  return `${at(least)} to ${at(most)}`;
+}
+
+/** How sure an estimate is. */
+export function sureWords({ of, give, orders, months }: Estimate, currency: string, write: Writer): string {
+  const from = `${count(write, orders, 'order', 'orders')} in ${count(write, months, 'month', 'months')}`;
+  if (of === 'growth')
+    return `${from}; ${months >= 24 ? 'the same months compared over the years' : `only ${months - 12} pairs of months: rough`}`;
+  if (of === 'season') return `${from}; ${months >= 24 ? 'two years or more' : 'less than two years: pulled towards flat'}`;
+  if (give === null) return from;
+  const units: Partial<Record<Estimated, string>> = { orders: '', 'order-value': ` ${currency}` };
+  const unit = units[of] ?? ' points';
+  return `${from}; ± ${write.number(give, 2)}${unit} in nine of ten cases`;
+}

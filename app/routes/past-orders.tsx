@@ -1,0 +1,46 @@
+import { orderFiles } from '#data/past-orders';
+import { Belonging } from '../past-orders/belonging';
+import { EstimatesTable } from '../past-orders/estimates-table';
+import { OrderFiles } from '../past-orders/order-files';
+import { usePastOrders } from '../past-orders/use-past-orders';
+import { WouldHaveCost } from '../past-orders/would-have-cost';
+import { database } from '../server/database.server';
+import { useWorkbench } from '../workbench/workbench-context';
+import { whileAway } from '../workbench/while-away';
+import '../past-orders/past-orders.css';
+import type { Route } from './+types/past-orders';
+
+export async function loader({ params: { decisionId } }: Route.LoaderArgs) {
+  return { files: await orderFiles(await database(), decisionId) };
+}
+
+export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  return whileAway(serverLoader, () => ({ files: [] }));
+}
+
+/** Orders that were placed: what they would have cost with every candidate, and what they say about those to come. */
+export default function PastOrders({ loaderData: { files } }: Route.ComponentProps) {
+  const { currency } = useWorkbench().state.workbench.decision;
+  const here = usePastOrders(files);
+  const { answer } = here;
+  const isEmpty = files.length === 0;
+  return (
+    <main className="work past-orders" aria-label="Past orders">
+      {isEmpty && (
+        <>
+          <h2>What your own orders would have cost</h2>
+          <p>
+            Drop the orders of the last months, as your shop exports them. Every one of them is charged as each plan would have charged it,
+            and what they say about the orders to come stands beside what you typed.
+          </p>
+        </>
+      )}
+      {!isEmpty && !answer && <p role="status">Working out what your orders would have cost …</p>}
+      {!isEmpty && answer?.replay && <WouldHaveCost replay={answer.replay} currency={currency} />}
+      {!isEmpty && answer && <EstimatesTable estimates={answer.estimates} />}
+      <h2 className={isEmpty ? 'visually-hidden' : undefined}>Where they come from</h2>
+      {!isEmpty && answer && <Belonging own={answer.own} />}
+      <OrderFiles files={files} here={here} />
+    </main>
+  );
+}
