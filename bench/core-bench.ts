@@ -24,6 +24,8 @@ import { conditionsOf } from '../core/verdict/conditions';
 import { assumptionsOf } from '../core/what-if/assumption';
 import { USUAL_MOVING } from '../core/route/moving-costs';
 import { benchDecision } from './bench-decision';
+import { type PastOrder, pastOrdersOf } from '../core/replay/past-orders';
+import { replay } from '../core/replay/replay';
 import { pageHtml, pageText } from './page-text';
 import { bestWays } from '../core/proposals/ways';
 import { proposalBenchDecision } from './proposal-decision';
@@ -118,6 +120,8 @@ export function runCoreBench(): void {
     time(7, () => cheapestRoute(preparePricing(route))),
     300,
   );
+
+  replaysOfOrders(readDecisionFile(benchDecision({ candidates: 20, months: 12, charges: 6 })));
 
   const many = readDecisionFile(proposalBenchDecision());
   const asked = preparePricing(many);
@@ -244,6 +248,35 @@ export function runCoreBench(): void {
     'candidates',
     (one) => void cheapestRoute(preparePricing(withRoute(one))),
   );
+}
+
+/** Past orders, replayed through twenty candidates. */
+function replaysOfOrders(file: DecisionFile): void {
+  for (const [count, rounds, target] of [
+    [10_000, 5, 150],
+    [1_000_000, 1, 5_000],
+  ] as const) {
+    const orders = pastOrdersOf(manyOrders(count));
+    if (orders)
+      row(
+        `${count.toLocaleString('en')} past orders × 20 candidates, order by order`,
+        time(rounds, () => replay(file, orders)),
+        target,
+      );
+  }
+}
+
+function* manyOrders(count: number): Generator<PastOrder> {
+  const random = randomNumbers(5);
+  const two = (number: number) => String(number).padStart(2, '0');
+  for (let at = 0; at < count; at++)
+    yield {
+      date: `2026-${two(1 + (at % 12))}-${two(1 + (at % 28))}`,
+      value: (5 + random() * 300).toFixed(2),
+      stream: 0,
+      card: 'domestic',
+      refunded: at % 40 === 0,
+    };
 }
 
 function compileAnew(file: DecisionFile) {

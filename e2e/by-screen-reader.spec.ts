@@ -64,6 +64,7 @@ test('no control is without a name at any place of the demo', async ({ page, dem
   for (const place of [
     'frame',
     'sales',
+    'sales/past-orders',
     'needs',
     'needs/answers',
     'sheets',

@@ -6,7 +6,7 @@ test.describe.configure({ mode: 'parallel' });
 
 // In parts of like size, so that the two workers share them.
 const PARTS = {
-  'sales and needs': ['frame', 'sales', 'needs', 'needs/answers', 'needs/qualities', 'needs/diary', 'needs/speed'],
+  'sales and needs': ['frame', 'sales', 'sales/past-orders', 'needs', 'needs/answers', 'needs/qualities', 'needs/diary', 'needs/speed'],
   'candidates and what they cost': ['line-up', 'line-up/candidates', 'line-up/fit', 'sheets'],
   'what if': [
     'what-if',

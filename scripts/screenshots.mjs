@@ -17,6 +17,7 @@ const VIEWS = [
     path: '/decisions/larkfell-kites/sales',
     steps: (page) => page.locator('main.work canvas').first().waitFor(),
   },
+  { file: 'past-orders.png', path: '/decisions/larkfell-kites/sales/past-orders', steps: replayed },
   { file: 'needs.png', path: '/decisions/larkfell-kites/needs' },
   { file: 'qualities.png', path: '/decisions/larkfell-kites/needs/qualities', click: '[aria-label^="Reviews, Wharfside"]' },
   { file: 'candidates.png', path: '/decisions/larkfell-kites/line-up/candidates', click: '.vendor-taken .figure >> nth=0' },
@@ -24,7 +25,6 @@ const VIEWS = [
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
   { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up' },
   { file: 'next-plan.png', path: '/decisions/larkfell-kites/what-if/next-plan', steps: quiet },
-  { file: 'sales-scale.png', path: '/decisions/larkfell-kites/line-up', keys: ['.scale-pointer', 'PageUp', 'PageUp', 'PageUp', 'PageUp'] },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
   { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
   // From here on a verdict is given, the outside world moves on, and real months are entered, one after the other.
@@ -97,6 +97,12 @@ async function lookAgain(page) {
   await page.getByRole('button', { name: 'Check all pages' }).click();
   await page.getByRole('region', { name: 'Marlpit' }).waitFor();
   await page.waitForTimeout(300);
+}
+
+/** What past orders would have cost stands there. */
+async function replayed(page) {
+  await page.getByRole('table', { name: 'What past orders would have cost' }).waitFor();
+  await page.waitForTimeout(500);
 }
 
 /** A vendor's pricing page is pasted into a new sheet. */

@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import type { ReplayAnswer } from '#core/replay/replay-answer';
 import { writerFor } from '../locale/writer';
-import { averageWords, besideForecastWords, estimatedWords, noticedWords, sureWords, wouldHaveCostWords } from './past-orders-words';
+import {
+  averageWords,
+  besideForecastWords,
+  estimatedWords,
+  noticedWords,
+  restsOnWords,
+  sureWords,
+  withoutOrdersWords,
+  wouldHaveCostWords,
+} from './past-orders-words';
 
 const write = writerFor('en-GB');
 
@@ -30,6 +39,7 @@ const replay = (...candidates: ReplayAnswer['candidates']): ReplayAnswer => ({
   sales: '60000.00',
   salesAMonth: '5000.00',
   months: Array.from({ length: 12 }, (_, at) => `2025-${String(at + 1).padStart(2, '0')}`),
+  without: [],
   candidates,
   differing: [],
 });
@@ -111,11 +121,19 @@ describe('an estimate', () => {
   const sure = (more: Partial<Parameters<typeof sureWords>[0]>) =>
     sureWords({ stream: 's', of: 'orders', typed: ['1'], past: ['1'], give: '4', orders: 1_288, months: 14, ...more }, 'EUR', write);
   it('says how sure it is', () => {
-    expect(sure({})).toBe('1,288 orders in 14 months; ± 4 in nine of ten cases');
-    expect(sure({ of: 'order-value' })).toMatch(/; ± 4 EUR in nine of ten cases$/);
-    expect(sure({ of: 'refunds', give: '1.1' })).toMatch(/; ± 1\.1 points in nine of ten cases$/);
-    expect(sure({ of: 'growth', give: null })).toMatch(/; only 2 pairs of months: rough$/);
-    expect(sure({ of: 'season', give: null, months: 30 })).toMatch(/; two years or more$/);
-    expect(sure({ of: 'order-sizes', give: null })).toBe('1,288 orders in 14 months');
+    expect(sure({})).toBe('± 4 in nine of ten cases');
+    expect(sure({ of: 'order-value' })).toBe('± 4 EUR in nine of ten cases');
+    expect(sure({ of: 'refunds', give: '1.1' })).toBe('± 1.1 points in nine of ten cases');
+    expect(sure({ of: 'growth', give: null })).toBe('rough: only 2 months have one a year before');
+    expect(sure({ of: 'season', give: null, months: 30 })).toBe('from two years or more');
+    expect(sure({ of: 'order-sizes', give: null })).toBe('');
+    expect(restsOnWords({ orders: 1_288, months: 14 }, write)).toBe('1,288 orders in 14 months');
   });
+});
+
+it('streams without past orders are named', () => {
+  expect(withoutOrdersWords([])).toBe('');
+  expect(withoutOrdersWords(['Video club'])).toBe(
+    'No past order belongs to Video club, so what it brings and costs is not in these figures.',
+  );
 });

@@ -104,6 +104,12 @@ export function besideForecastWords({ candidates, months, orders, salesAMonth }:
   return `They had ${amounts}: at what you expect, ${forecast.leader} costs least.`;
 }
 
+/** Streams that no past order belongs to cost nothing in the replay; empty where there are none. */
+export function withoutOrdersWords(streams: readonly string[]): string {
+  if (streams.length === 0) return '';
+  return `No past order belongs to ${streams.join(' or ')}, so what ${streams.length === 1 ? 'it brings and costs is' : 'they bring and cost are'} not in these figures.`;
+}
+
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** A figure of a stream as it is typed, or as past orders have it. */
@@ -136,14 +142,17 @@ function seasonWords(factors: readonly string[], write: Writer): string {
   return `${at(least)} to ${at(most)}`;
 }
 
-/** How sure an estimate is. */
-export function sureWords({ of, give, orders, months }: Estimate, currency: string, write: Writer): string {
-  const from = `${count(write, orders, 'order', 'orders')} in ${count(write, months, 'month', 'months')}`;
+/** What the estimates of a stream rest on. */
+export function restsOnWords({ orders, months }: Pick<Estimate, 'orders' | 'months'>, write: Writer): string {
+  return `${count(write, orders, 'order', 'orders')} in ${count(write, months, 'month', 'months')}`;
+}
+
+/** How sure an estimate is; empty where nothing can be said. */
+export function sureWords({ of, give, months }: Estimate, currency: string, write: Writer): string {
   if (of === 'growth')
-    return `${from}; ${months >= 24 ? 'the same months compared over the years' : `only ${months - 12} pairs of months: rough`}`;
-  if (of === 'season') return `${from}; ${months >= 24 ? 'two years or more' : 'less than two years: pulled towards flat'}`;
-  if (give === null) return from;
+    return months >= 24 ? 'the same months compared over the years' : `rough: only ${months - 12} months have one a year before`;
+  if (of === 'season') return months >= 24 ? 'from two years or more' : 'less than two years, so pulled towards flat';
+  if (give === null) return '';
   const units: Partial<Record<Estimated, string>> = { orders: '', 'order-value': ` ${currency}` };
-  const unit = units[of] ?? ' points';
-  return `${from}; ± ${write.number(give, 2)}${unit} in nine of ten cases`;
+  return `± ${write.number(give, 2)}${units[of] ?? ' points'} in nine of ten cases`;
 }

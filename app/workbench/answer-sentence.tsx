@@ -47,8 +47,7 @@ export function AnswerSentence() {
       <p className="answer">
         {way && <WayFirst found={way} over={over} />}
         {name} comes to {write.whole(leader.result.total)}
-        {way ? '' : ` ${over}`}.{' '}
-        {columns.length === 1 ? 'With a second candidate there is something to compare.' : 'No other candidate can be chosen as it is.'}
+        {way ? '' : ` ${over}`}. <Others />
       </p>
     );
   if (Number(runnerUp.margin) === 0)
@@ -105,6 +104,27 @@ function OtherMeasure() {
       >
         Compare by {next === 'keep' ? 'what is left' : 'cost'}
       </Button>
+    </>
+  );
+}
+
+/** Whether a candidate may turn out to cost less than the one that does, once all of its prices are known. */
+function mayBeCheaper({ atLeast, result }: LineUpColumn, leader: LineUpColumn | null): boolean {
+  return atLeast && result.usable && (!leader || decimal(result.total).lt(leader.result.total));
+}
+
+/** What there is beside the only candidate that can be chosen: one that is held back by a price nobody entered comes first. */
+function Others() {
+  const { leader, columns, by } = useLevel().priced.lineUp;
+  const write = useWriter();
+  if (columns.length === 1) return <>With a second candidate there is something to compare.</>;
+  const heldBack = columns.find((column) => mayBeCheaper(column, leader));
+  if (!heldBack) return <>No other candidate can be chosen as it is.</>;
+  const { label, result } = heldBack;
+  const lacks = result.unknown.includes(CARD_FEES) ? 'its card fees are not entered' : 'something on its price sheet is not known';
+  return (
+    <>
+      {label} {COMPARED_WORDS[by].mayBeBetter}: at least {write.whole(result.total)}, but {lacks}.
     </>
   );
 }
@@ -169,9 +189,8 @@ export function AnswerNotes() {
   const { state, decisionId } = useWorkbench();
   const { priced } = useLevel();
   const write = useWriter();
-  const { leader, columns, by } = priced.lineUp;
-  const mayBeCheaper = (column: LineUpColumn) =>
-    column.atLeast && column.result.usable && (!leader || Number(column.result.total) < Number(leader.result.total));
+  const { leader, runnerUp, columns, by } = priced.lineUp;
+  const heldBack = columns.filter((column) => mayBeCheaper(column, leader));
   const unread = Object.values(state.unread);
   const notes = [
     ...unread.map(({ label, text }) => ({
@@ -179,7 +198,8 @@ export function AnswerNotes() {
       text: `“${text}” cannot be read: the figures rest on the last good value of ${label}.`,
       to: null,
     })),
-    ...columns.filter(mayBeCheaper).map(({ id, label, result }) => ({
+    // Where nobody else can be chosen, the sentence itself names the first.
+    ...heldBack.slice(leader && !runnerUp ? 1 : 0).map(({ id, label, result }) => ({
       key: `gap ${id}`,
       text: result.unknown.includes(CARD_FEES)
         ? `${label} comes to at least ${write.whole(result.total)}: its card fees are not entered.`

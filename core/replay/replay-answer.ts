@@ -26,6 +26,8 @@ export interface ReplayAnswer {
   readonly sales: string;
   readonly salesAMonth: string;
   readonly months: readonly string[];
+  /** Names of streams that no order belongs to. */
+  readonly without: readonly string[];
   /** Those that can be chosen and are wholly known first, by what they would have cost. */
   readonly candidates: readonly ReplayedCandidate[];
   /** Of the first two, orders on which they differ most: by month, value and what the first takes more. */
@@ -53,6 +55,7 @@ export function replayAnswer(file: DecisionFile, orders: PastOrders): ReplayAnsw
     sales: money(sales),
     salesAMonth: money(sales.div(orders.months)),
     months: result.months,
+    without: file.forecast.streams.flatMap(({ label }, at) => (orders.stream.includes(at) ? [] : [label])),
     candidates: candidates.map(({ candidate, result: found }) => ({
       id: candidate.id,
       label: candidate.label,
