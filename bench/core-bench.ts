@@ -24,8 +24,9 @@ import { conditionsOf } from '../core/verdict/conditions';
 import { assumptionsOf } from '../core/what-if/assumption';
 import { USUAL_MOVING } from '../core/route/moving-costs';
 import { benchDecision } from './bench-decision';
-import { type PastOrder, pastOrdersOf } from '../core/replay/past-orders';
+import { pastOrdersOf } from '../core/replay/past-orders';
 import { replay } from '../core/replay/replay';
+import { manyOrders } from './many-orders';
 import { pageHtml, pageText } from './page-text';
 import { bestWays } from '../core/proposals/ways';
 import { proposalBenchDecision } from './proposal-decision';
@@ -264,19 +265,6 @@ function replaysOfOrders(file: DecisionFile): void {
         target,
       );
   }
-}
-
-function* manyOrders(count: number): Generator<PastOrder> {
-  const random = randomNumbers(5);
-  const two = (number: number) => String(number).padStart(2, '0');
-  for (let at = 0; at < count; at++)
-    yield {
-      date: `2026-${two(1 + (at % 12))}-${two(1 + (at % 28))}`,
-      value: (5 + random() * 300).toFixed(2),
-      stream: 0,
-      card: 'domestic',
-      refunded: at % 40 === 0,
-    };
 }
 
 function compileAnew(file: DecisionFile) {
