@@ -1,6 +1,7 @@
 import { reactRouter } from '@react-router/dev/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { onlyUsedComponentStyles } from './scripts/component-styles.ts';
+import { withoutJsonSchema } from './scripts/without-json-schema.ts';
 
 /** Loaded from node_modules at run time: native, or needed as one instance. Everything else is bundled. */
 const SERVER_EXTERNALS = [
@@ -29,7 +30,7 @@ const entriesByName: Plugin = {
 };
 
 export default defineConfig({
-  plugins: [onlyUsedComponentStyles(), reactRouter(), entriesByName],
+  plugins: [onlyUsedComponentStyles(), withoutJsonSchema(), reactRouter(), entriesByName],
   resolve: { alias: [{ find: /^@ant-design\/icons$/, replacement: '@ant-design/icons/es' }] },
   environments: {
     ssr: {
