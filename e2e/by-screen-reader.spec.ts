@@ -48,6 +48,7 @@ test('one whole decision by what a screen reader says, from nothing to a verdict
   await use(page, 'link', /^Comparison/);
   // Alder takes 15 + 90 a month besides what both take, Birch 49: 56 less over each of 24 months.
   await expect(page.getByRole('region', { name: 'The answer so far' })).toContainText('Birch');
+  await expect(page.getByRole('columnheader', { name: /Birch/ })).toBeVisible();
   const compared = await heard(page);
   expect(compared).toContain('region "The answer so far"');
   expect(compared).toMatch(/columnheader "?.*Birch/);

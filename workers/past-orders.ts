@@ -1,5 +1,8 @@
+import { ONE } from '#core/amount/decimal';
 import { assembleToPrice } from '#core/assembly/assemble-to-price';
 import type { Workbench } from '#core/decision/workbench';
+import { forecastMonths } from '#core/forecast/forecast';
+import { type CourseMonth, courseOf } from '#core/past-orders/course';
 import { type Estimate, estimates } from '#core/past-orders/estimates';
 import { NotUtf8, RefusedExport } from '#core/past-orders/export-text';
 import { type KeptFile, keptFileSchema, type KeptOrders, type KeptPart, keptPartSchema } from '#core/past-orders/kept-orders';
@@ -25,6 +28,8 @@ export interface PastOrdersAnswer {
   /** null where no order is left. */
   readonly replay: ReplayAnswer | null;
   readonly estimates: readonly Estimate[];
+  /** Past months and those that are expected. */
+  readonly course: readonly CourseMonth[];
 }
 
 export type PastOrdersReply =
@@ -153,6 +158,9 @@ function answer(workbench: Workbench): void {
       own,
       months: wholeMonths(kept) ?? null,
       replay: orders && file.candidates.length > 0 ? replayAnswer(file, orders) : null,
+      course: all.orders
+        ? courseOf(all.orders, forecastMonths(decision.forecast, decision.start, decision.months, ONE), decision.currency)
+        : [],
       estimates: all.orders ? estimates(all.orders, decision.forecast.streams, decision.start) : [],
     },
   });

@@ -64,8 +64,11 @@ export function NumberField(props: NumberFieldProps) {
   const accept = (next: string | null | undefined, text: string, leaving: boolean) => {
     store.setUnread(fieldKey, null);
     // A text that says more than a figure is told once it is whole.
-    if (next !== taken.current || (leaving && props.reader)) onChange(next, text, leaving);
-    taken.current = next;
+    if (next === taken.current && !(leaving && props.reader)) return;
+    const { workbench } = store.state();
+    onChange(next, text, leaving);
+    // Whoever asked for it may refuse it after all, and has to be asked again.
+    if (store.state().workbench !== workbench) taken.current = next;
   };
 
   return (

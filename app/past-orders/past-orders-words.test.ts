@@ -4,6 +4,7 @@ import { writerFor } from '../locale/writer';
 import {
   averageWords,
   besideForecastWords,
+  courseWords,
   estimatedWords,
   noticedWords,
   restsOnWords,
@@ -136,4 +137,13 @@ it('streams without past orders are named', () => {
   expect(withoutOrdersWords(['Video club'])).toBe(
     'No past order belongs to Video club, so what it brings and costs is not in these figures.',
   );
+});
+
+it.each([
+  [null, 'Past months before the expected ones'],
+  [{ past: 1_000, expected: '1240.0', months: 12 }, 'You expect 24 % more orders than the same 12 months had: 1,240 instead of 1,000.'],
+  [{ past: 100, expected: '90.0', months: 1 }, 'You expect 10 % fewer orders than the same month had: 90 instead of 100.'],
+  [{ past: 1_000, expected: '1001.0', months: 12 }, 'You expect as many orders as the same 12 months had.'],
+])('what is expected is set beside what was: %j', (years, words) => {
+  expect(courseWords(years, write)).toBe(words);
 });

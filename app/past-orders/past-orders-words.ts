@@ -1,3 +1,4 @@
+import type { CourseYears } from '#core/past-orders/course';
 import type { ColumnRole } from '#core/past-orders/column-role';
 import type { Encoding } from '#core/past-orders/export-text';
 import type { Estimate, Estimated } from '#core/past-orders/estimates';
@@ -108,6 +109,15 @@ export function besideForecastWords({ candidates, months, orders, salesAMonth }:
 export function withoutOrdersWords(streams: readonly string[]): string {
   if (streams.length === 0) return '';
   return `No past order belongs to ${streams.join(' or ')}, so what ${streams.length === 1 ? 'it brings and costs is' : 'they bring and cost are'} not in these figures.`;
+}
+
+/** How many orders are expected beside those of the same months before. */
+export function courseWords(years: CourseYears | null, write: Writer): string {
+  if (!years || years.past === 0) return 'Past months before the expected ones';
+  const percent = (Number(years.expected) / years.past - 1) * 100;
+  const span = years.months === 1 ? 'the same month' : `the same ${years.months} months`;
+  if (Math.abs(percent) < 0.5) return `You expect as many orders as ${span} had.`;
+  return `You expect ${write.number(Math.abs(percent).toFixed(0))} % ${percent > 0 ? 'more' : 'fewer'} orders than ${span} had: ${write.whole(years.expected)} instead of ${write.whole(String(years.past))}.`;
 }
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];

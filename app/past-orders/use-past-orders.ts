@@ -95,8 +95,17 @@ export function usePastOrders(files: readonly StoredOrderFile[]): PastOrdersHere
       setIntake({ is: 'idle' });
     },
     async remove(id) {
-      await fetch(address, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ do: 'delete', id }) });
-      await revalidate();
+      try {
+        const response = await fetch(address, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: JSON.stringify({ do: 'delete', id }),
+        });
+        if (!response.ok) throw new Error(`the server answered ${response.status}`);
+        await revalidate();
+      } catch {
+        setIntake({ is: 'refused', name: '', why: 'Nothing was deleted, as Venalis can’t be reached. Try again.' });
+      }
     },
   };
 }

@@ -1,5 +1,6 @@
 import { orderFiles } from '#data/past-orders';
 import { Belonging } from '../past-orders/belonging';
+import { CourseChart } from '../past-orders/course-chart';
 import { EstimatesTable } from '../past-orders/estimates-table';
 import { OrderFiles } from '../past-orders/order-files';
 import { usePastOrders } from '../past-orders/use-past-orders';
@@ -37,6 +38,7 @@ export default function PastOrders({ loaderData: { files } }: Route.ComponentPro
       )}
       {!isEmpty && !answer && <p role="status">Working out what your orders would have cost …</p>}
       {!isEmpty && answer?.replay && <WouldHaveCost replay={answer.replay} currency={currency} />}
+      {!isEmpty && answer && answer.course.length > 0 && <CourseChart course={answer.course} />}
       {!isEmpty && answer && <EstimatesTable estimates={answer.estimates} />}
       <h2 className={isEmpty ? 'visually-hidden' : undefined}>Where they come from</h2>
       {!isEmpty && answer && <Belonging own={answer.own} />}
