@@ -26,7 +26,7 @@ export function EstimatesTable({ estimates }: { estimates: readonly Estimate[] }
   return (
     <section aria-label="What they say about the orders to come" className="estimates">
       <h2>What they say about the orders to come</h2>
-      <p className="quiet">Beside what you typed; take over what you believe.</p>
+      <p className="quiet">Beside what you typed; use what you believe.</p>
       {ids.map((id) => {
         const own = estimates.filter(({ stream }) => stream === id);
         const name = streamOf(id)?.label ?? id;
@@ -46,7 +46,7 @@ export function EstimatesTable({ estimates }: { estimates: readonly Estimate[] }
                 { head: 'How sure', cellClass: 'quiet', cell: (estimate) => sureWords(estimate, currency, write) },
                 {
                   key: 'take',
-                  head: <span className="visually-hidden">Take over</span>,
+                  head: <span className="visually-hidden">Use it</span>,
                   cell: (estimate) =>
                     shown(estimate, estimate.typed) !== shown(estimate, estimate.past) && (
                       <Button
