@@ -43,7 +43,11 @@ export function Belonging({ own }: Pick<PastOrdersAnswer, 'own'>) {
           onChange={(home) => change('where cards are domestic', (before) => ({ ...before, home }))}
         />
       )}
-      {own.doubled > 0 && <p>{orders(own.doubled)} stand in several files and count once.</p>}
+      {own.doubled > 0 && (
+        <p>
+          Counted once, though several files have {own.doubled === 1 ? 'it' : 'them'}: {orders(own.doubled)}.
+        </p>
+      )}
       {own.withoutRate.map(({ currency, orders: many }) => (
         <p key={currency} className="notice">
           {orders(many)} in {currency} {many === 1 ? 'is' : 'are'} left out: enter the exchange rate under Basics.

@@ -5,7 +5,7 @@ import { DataTable } from '../components/data-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import type { FoundExport } from '../../workers/past-orders';
-import { ENCODING_WORDS, noticedWords, ROLE_WORDS } from './past-orders-words';
+import { ENCODING_WORDS, foundWords, noticedWords, ROLE_WORDS } from './past-orders-words';
 import type { PastOrdersHere } from './use-past-orders';
 
 const ROLES = (Object.keys(ROLE_WORDS) as ColumnRole[]).map((value) => ({ value, label: ROLE_WORDS[value] }));
@@ -18,11 +18,7 @@ export function ExportReview({ name, found, here }: { name: string; found: Found
     here.readAgain({ roles: Object.fromEntries(columns.map((column, index) => [index, index === at ? role : column.role])) });
   return (
     <section aria-label={`What was found in ${name}`} className="export-review">
-      <h3>
-        {file
-          ? `${write.number(String(file.orders))} orders from ${write.day(file.from)} to ${write.day(file.to)}`
-          : 'Which comes first, the day or the month?'}
-      </h3>
+      <h3>{file ? foundWords(file, write) : 'Which comes first, the day or the month?'}</h3>
       {!file && (
         <p>
           Every date in {name} could be read both ways, such as “{columns.find(({ role }) => role === 'date')?.examples[0]}”.{' '}

@@ -6,6 +6,7 @@ import {
   besideForecastWords,
   courseWords,
   estimatedWords,
+  foundWords,
   noticedWords,
   restsOnWords,
   sureWords,
@@ -146,4 +147,9 @@ it.each([
   [{ past: 1_000, expected: '1001.0', months: 12 }, 'You expect as many orders as the same 12 months had.'],
 ])('what is expected is set beside what was: %j', (years, words) => {
   expect(courseWords(years, write)).toBe(words);
+});
+
+it('a file is told by its orders and its days', () => {
+  expect(foundWords({ orders: 1, from: '2026-05-05', to: '2026-05-05' }, write)).toBe('1 order of 5 May 2026');
+  expect(foundWords({ orders: 1_200, from: '2026-05-05', to: '2026-06-01' }, write)).toBe('1,200 orders from 5 May 2026 to 1 June 2026');
 });

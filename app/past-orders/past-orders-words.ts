@@ -2,6 +2,7 @@ import type { CourseYears } from '#core/past-orders/course';
 import type { ColumnRole } from '#core/past-orders/column-role';
 import type { Encoding } from '#core/past-orders/export-text';
 import type { Estimate, Estimated } from '#core/past-orders/estimates';
+import type { KeptFile } from '#core/past-orders/kept-orders';
 import type { FoundOrders } from '#core/past-orders/orders-of-rows';
 import type { ReplayAnswer } from '#core/replay/replay-answer';
 import type { Writer } from '../locale/writer';
@@ -42,6 +43,12 @@ export const ESTIMATED_WORDS: Readonly<Record<Estimated, string>> = {
 };
 
 const count = (write: Writer, number: number, one: string, many: string) => `${write.number(String(number))} ${number === 1 ? one : many}`;
+
+/** How many orders a file has, and of when. */
+export function foundWords({ orders, from, to }: Pick<KeptFile, 'orders' | 'from' | 'to'>, write: Writer): string {
+  const when = from === to ? `of ${write.day(from)}` : `from ${write.day(from)} to ${write.day(to)}`;
+  return `${count(write, orders, 'order', 'orders')} ${when}`;
+}
 
 /** What was noticed while a file was read, in sentences. */
 export function noticedWords(found: Omit<FoundOrders, 'found'>, write: Writer): string[] {
