@@ -24,7 +24,6 @@ export type FoundExport = Omit<ReadExport, 'found'> & { readonly file: Omit<Kept
 /** What the orders come to. */
 export interface PastOrdersAnswer {
   readonly own: Omit<OwnOrders, 'orders'>;
-  readonly months: { readonly from: string; readonly to: string } | null;
   /** null where no order is left. */
   readonly replay: ReplayAnswer | null;
   readonly estimates: readonly Estimate[];
@@ -39,7 +38,7 @@ export type PastOrdersReply =
   | { readonly say: 'kept' }
   | { readonly say: 'not-kept'; readonly why: string }
   | { readonly say: 'loaded' }
-  | { readonly say: 'answer'; readonly workbench: Workbench; readonly answer: PastOrdersAnswer };
+  | { readonly say: 'answer'; readonly answer: PastOrdersAnswer };
 
 let reading = 0;
 let found: ReadExport['found'] = null;
@@ -153,10 +152,8 @@ function answer(workbench: Workbench): void {
   const { file } = assembleToPrice(workbench);
   say({
     say: 'answer',
-    workbench,
     answer: {
       own,
-      months: wholeMonths(kept) ?? null,
       replay: orders && file.candidates.length > 0 ? replayAnswer(file, orders) : null,
       course: all.orders
         ? courseOf(all.orders, forecastMonths(decision.forecast, decision.start, decision.months, ONE), decision.currency)

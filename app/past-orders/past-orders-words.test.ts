@@ -82,7 +82,6 @@ it('what was noticed in a file is told as far as there was anything', () => {
   const nothing = {
     dayOrder: 'day-first' as const,
     decimalSign: '.' as const,
-    rows: 9,
     furtherRows: 0,
     calledOff: 0,
     partlyRefunded: 0,

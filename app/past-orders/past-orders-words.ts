@@ -1,3 +1,5 @@
+import { MONTH_NAMES } from '#core/calendar/month';
+import { canBeChosen } from '#core/comparison/candidate-result';
 import type { CourseYears } from '#core/past-orders/course';
 import type { ColumnRole } from '#core/past-orders/column-role';
 import type { Encoding } from '#core/past-orders/export-text';
@@ -75,7 +77,7 @@ export function noticedWords(found: Omit<FoundOrders, 'found'>, write: Writer): 
 
 /** The first sentence: who would have cost least. */
 export function wouldHaveCostWords({ candidates, months, orders }: ReplayAnswer, write: Writer): string {
-  const able = candidates.filter(({ result }) => result.usable && result.unknown.length === 0);
+  const able = candidates.filter(({ result }) => canBeChosen(result));
   const [first, second] = able;
   const span = `Your ${count(write, orders, 'order', 'orders')} of ${months.length === 1 ? 'one month' : `${months.length} months`}`;
   if (!first) return `${span} could not have been sold with any candidate as it is.`;
@@ -104,7 +106,7 @@ interface Forecast {
 
 /** How these months differ from those that are expected, where another candidate costs least in them. */
 export function besideForecastWords({ candidates, months, orders, salesAMonth }: ReplayAnswer, forecast: Forecast, write: Writer): string {
-  const first = candidates.find(({ result }) => result.usable && result.unknown.length === 0);
+  const first = candidates.find(({ result }) => canBeChosen(result));
   const [was, expected] = [orders / months.length, Number(forecast.orders)];
   const amounts = `${write.whole(String(was))} orders and ${write.whole(salesAMonth)} a month, where you expect ${write.whole(forecast.orders)} and ${write.whole(forecast.sales)}`;
   if (!first || forecast.leader === null || expected === 0) return '';
@@ -126,8 +128,6 @@ export function courseWords(years: CourseYears | null, write: Writer): string {
   if (Math.abs(percent) < 0.5) return `You expect as many orders as ${span} had.`;
   return `You expect ${write.number(Math.abs(percent).toFixed(0))} % ${percent > 0 ? 'more' : 'fewer'} orders than ${span} had: ${write.whole(years.expected)} instead of ${write.whole(String(years.past))}.`;
 }
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** A figure of a stream as it is typed, or as past orders have it. */
 export function estimatedWords(
@@ -155,7 +155,7 @@ function seasonWords(factors: readonly string[], write: Writer): string {
   const numbers = factors.map(Number);
   const [least, most] = [Math.min(...numbers), Math.max(...numbers)];
   if (most - least < 0.05) return 'the same all year';
-  const at = (value: number) => `${MONTHS[numbers.indexOf(value)] ?? ''} ${write.number(String(value), 2)}`;
+  const at = (value: number) => `${MONTH_NAMES[numbers.indexOf(value)] ?? ''} ${write.number(String(value), 2)}`;
   return `${at(least)} to ${at(most)}`;
 }
 

@@ -1,3 +1,4 @@
+import { canBeChosen } from '#core/comparison/candidate-result';
 import type { ReplayAnswer } from '#core/replay/replay-answer';
 import { DataTable } from '../components/data-table';
 import { Fold } from '../components/fold';
@@ -11,7 +12,7 @@ export function WouldHaveCost({ replay, currency }: { replay: ReplayAnswer; curr
   const { average, lineUp } = useWorkbench().atForecast;
   const forecast = { orders: average.orders, sales: average.sales, leader: lineUp.leader?.label ?? null };
   const { candidates, months, differing } = replay;
-  const [first, second] = candidates.filter(({ result }) => result.usable && result.unknown.length === 0);
+  const [first, second] = candidates.filter(({ result }) => canBeChosen(result));
   return (
     <section aria-label="What they would have cost">
       <h2>{wouldHaveCostWords(replay, write)}</h2>

@@ -1,8 +1,8 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { MONTH_NAMES } from '#core/calendar/month';
 import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const LONG_MONTHS = [
   'January',
   'February',
@@ -41,7 +41,7 @@ interface SeasonFieldsProps {
 
 /** How strong each month of the year is: drawn by dragging twelve bars, or typed. 1 is an average month. */
 export function SeasonFields({ of, what, season, onChange }: SeasonFieldsProps) {
-  const factors = MONTHS.map((_, month) => season?.[month] ?? '1');
+  const factors = MONTH_NAMES.map((_, month) => season?.[month] ?? '1');
   const highest = Math.max(2, ...factors.map((factor) => Number(factor) * 1.15));
   // While a bar is drawn the scale stands still, or it would run away under the pointer.
   const [held, setHeld] = useState<number | null>(null);
@@ -57,7 +57,7 @@ export function SeasonFields({ of, what, season, onChange }: SeasonFieldsProps) 
         Season <span className="quiet">1 is an average month, 1.5 half as many {what} again; drag the bars, or type</span>
       </legend>
       <div className="season-months">
-        {MONTHS.map((name, month) => (
+        {MONTH_NAMES.map((name, month) => (
           <span key={name} className="season-month">
             <SeasonBar
               name={LONG_MONTHS[month] ?? name}

@@ -1,3 +1,4 @@
+import { afterPaint } from './after-paint';
 import { startTransition, useEffect, useState } from 'react';
 
 /**
@@ -10,14 +11,7 @@ export function useAfterPaint<Value>(value: Value, pause = 0): Value {
   const [painted, setPainted] = useState(value);
   useEffect(() => {
     if (painted === value) return undefined;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const frame = requestAnimationFrame(() => {
-      timer = setTimeout(() => startTransition(() => setPainted(value)), pause);
-    });
-    return () => {
-      cancelAnimationFrame(frame);
-      clearTimeout(timer);
-    };
+    return afterPaint(() => startTransition(() => setPainted(value)), pause);
   }, [painted, value, pause]);
   return painted;
 }

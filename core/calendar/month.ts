@@ -4,6 +4,9 @@ export type Month = string;
 /** A calendar month as it is written: year and month. */
 export const MONTH_PATTERN = /^(\d{4})-(0[1-9]|1[0-2])$/;
 
+/** The months of a year in short, January first. */
+export const MONTH_NAMES: readonly string[] = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
 /**
  * The month a number of months later.
  *

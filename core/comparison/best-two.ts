@@ -7,7 +7,7 @@ import { compileCandidates } from '../scales/compile';
 import { type CompiledCandidate, totalAt } from '../scales/compiled-candidate';
 import { isNearEdge } from '../scales/form-values';
 import { leadOver, scoreOf } from './best';
-import { type CandidateResult, priceCandidate } from './candidate-result';
+import { canBeChosen, type CandidateResult, priceCandidate } from './candidate-result';
 import { runnerUpOf, vendorsOf } from './vendors';
 
 /** Who is best of those that can be chosen, to the cent, and by how much better than the next of another vendor. */
@@ -48,7 +48,7 @@ export function bestTwo(file: DecisionFile): BestTwo | null {
     if (next !== undefined && total > next.score + slack) break;
     const candidate = file.candidates[index];
     const result = candidate && priceCandidate(pricing, candidate).result;
-    if (result && result.usable && result.unknown.length === 0) exact.push({ index, result });
+    if (result && canBeChosen(result)) exact.push({ index, result });
   }
   // The first in file order wins a tie.
   exact.sort((a, b) => scoreOf(a.result, by).cmp(scoreOf(b.result, by)) || a.index - b.index);

@@ -1,7 +1,7 @@
 import { type Decimal, decimal } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import { type ComparedBy, comparedBy } from '../decision-file/compared-by';
-import type { CandidateResult } from './candidate-result';
+import { canBeChosen, type CandidateResult } from './candidate-result';
 import type { PricedDecision } from './decision-result';
 
 /** What candidates are ordered by, lower being better: what is paid, or less than nothing what is kept. */
@@ -30,5 +30,5 @@ export function leadOver(
 
 /** Those that can be chosen and are known in full, the best first; the first in file order of equals. */
 export function inOrder(results: readonly CandidateResult[], by: ComparedBy): CandidateResult[] {
-  return results.filter(({ usable, unknown }) => usable && unknown.length === 0).sort((a, b) => scoreOf(a, by).cmp(scoreOf(b, by)));
+  return results.filter(canBeChosen).sort((a, b) => scoreOf(a, by).cmp(scoreOf(b, by)));
 }

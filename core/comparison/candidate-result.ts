@@ -34,6 +34,11 @@ export interface CandidateResult {
   usable: boolean;
 }
 
+/** Whether a candidate can be chosen as it is: usable in every month, and nothing that it costs is unknown. */
+export function canBeChosen({ usable, unknown }: Pick<CandidateResult, 'usable' | 'unknown'>): boolean {
+  return usable && unknown.length === 0;
+}
+
 /** A candidate's ledger together with its result; the result is derived from the ledger alone. */
 export interface PricedCandidate {
   readonly candidate: Candidate;

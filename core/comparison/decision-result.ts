@@ -2,7 +2,7 @@ import { type Decimal, decimal, ONE } from '../amount/decimal';
 import { moneyText, roundMoney } from '../amount/currencies';
 import type { DecisionFile } from '../decision-file/schema';
 import { preparePricing, type Pricing } from '../pricing/pricing';
-import { type CandidateResult, type PricedCandidate, priceCandidate } from './candidate-result';
+import { canBeChosen, type CandidateResult, type PricedCandidate, priceCandidate } from './candidate-result';
 
 /** The result of a decision file (decision file §7). */
 export interface DecisionResult {
@@ -57,6 +57,6 @@ export function priceAll(pricing: Pricing, scale: Decimal = ONE): PricedDecision
 /** The id of the best usable candidate without unknowns; the first in file order wins a tie. */
 export function bestOf(results: readonly CandidateResult[], isBetter: (a: CandidateResult, b: CandidateResult) => boolean): string | null {
   let leader: CandidateResult | null = null;
-  for (const one of results) if (one.usable && one.unknown.length === 0 && (leader === null || isBetter(one, leader))) leader = one;
+  for (const one of results) if (canBeChosen(one) && (leader === null || isBetter(one, leader))) leader = one;
   return leader?.id ?? null;
 }

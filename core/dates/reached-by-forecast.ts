@@ -2,6 +2,7 @@ import { decimal, sum } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
 import { addMonthsToDay } from '../calendar/day-steps';
 import { monthsBetween } from '../calendar/month';
+import { canBeChosen } from '../comparison/candidate-result';
 import type { PricedDecision } from '../comparison/decision-result';
 import { assembleToPrice } from '../assembly/assemble-to-price';
 import { workbenchInVersion, type Workbench } from '../decision/workbench';
@@ -51,7 +52,7 @@ export function breakEvensReached({ pricing, result }: PricedDecision, used: rea
     .filter(({ a, b }) => a === first.candidate || b === first.candidate)
     .flatMap(({ a, b, points }) => {
       const other = a === first.candidate ? b : a;
-      const canBeUsed = result.candidates.some(({ id, usable, unknown }) => id === other && usable && unknown.length === 0);
+      const canBeUsed = result.candidates.some((one) => one.id === other && canBeChosen(one));
       const point = points.find(({ above, reached }) => above === other && reached !== null);
       if (!canBeUsed || !point?.reached) return [];
       const month = monthsBetween(file.start, point.reached.month);

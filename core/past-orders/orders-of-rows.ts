@@ -19,7 +19,6 @@ export interface FoundOrders {
   /** How day and month stand; `ask` where every day could be either. */
   readonly dayOrder: DayOrder | 'ask';
   readonly decimalSign: '.' | ',';
-  readonly rows: number;
   /** Rows that belong to an order before them. */
   readonly furtherRows: number;
   /** Orders that were called off, or tests, and left out. */
@@ -59,7 +58,6 @@ export function ordersOfRows(rows: ExportRows, choices: OrderChoices, separator:
     found: dayOrder === 'ask' ? null : keptParts(rows, days, orders.kept, tooMany),
     dayOrder,
     decimalSign,
-    rows: rows.length,
     furtherRows: orders.furtherRows,
     calledOff: orders.calledOff,
     partlyRefunded: orders.kept.filter(({ refunded, value }) => refunded > 0 && refunded < value).length,

@@ -5,7 +5,7 @@ import { addMonths, monthsBetween } from '../calendar/month';
 import type { Decision } from '../decision/decision-schema';
 import type { Stream } from '../decision-file/forecast-schema';
 import { PastOrderCollector, type PastOrders } from '../replay/past-orders';
-import type { KeptOrders } from './kept-orders';
+import type { KeptOrders, WordColumn } from './kept-orders';
 
 /** What the orders of a decision are taken for. */
 export interface OwnOrders {
@@ -42,62 +42,75 @@ export function ownOrders(
   decision: Pick<Decision, 'forecast' | 'pastOrders' | 'currency' | 'rates'>,
   only?: CountedMonths,
 ): OwnOrders {
-  const { streams } = decision.forecast;
-  const channels = new Map<string, number>();
-  const countries = new Map<string, number>();
-  for (const { file, parts } of kept)
-    for (const part of parts) {
-      count(channels, file.words.channel, part.channel);
-      count(countries, file.words.country, part.country);
-    }
-  const byFrequency = [...countries].filter(([name]) => name !== '').sort(([, a], [, b]) => b - a);
-  const home = decision.pastOrders?.home ?? byFrequency[0]?.[0] ?? null;
-  const streamFor = new Map([...channels.keys()].map((name) => [name, streamOf(name, decision)] as const));
-  const from = only ? countedDay(`${only.from}-01`) : -Infinity;
-  const end = only ? countedDay(`${addMonths(only.to, 1)}-01`) : Infinity;
-  const collector = new PastOrderCollector();
-  const seen = new Set<number>();
-  const unrated = new Map<string, number>();
-  let doubled = 0;
-  for (const { file, parts } of kept.toReversed()) {
-    const rates = file.words.currency.map((code) => rateOf(code, decision));
-    const inFile: number[] = [];
-    const cards = streams.map((stream) => cardsOf(stream, file.words, home));
-    const places = file.words.channel.map((name) => streams.findIndex(({ id }) => id === streamFor.get(name)));
-    for (const part of parts)
-      for (let at = 0; at < part.day.length; at++) {
-        const number = part.number[at] ?? 0;
-        if (number !== 0 && seen.has(number)) {
-          doubled += 1;
-          continue;
-        }
-        inFile.push(number);
-        const rate = rates[part.currency[at] ?? 0];
-        if (rate == null) {
-          const code = file.words.currency[part.currency[at] ?? 0] ?? '';
-          unrated.set(code, (unrated.get(code) ?? 0) + 1);
-          continue;
-        }
-        const stream = places[part.channel[at] ?? 0] ?? -1;
-        const [day, value] = [part.day[at] ?? 0, part.value[at] ?? 0];
-        const millionths = rate === 1 ? value * MILLIONTHS : decimal(value).times(rate).times(MILLIONTHS).round().toNumber();
-        if (stream < 0 || day < from || day >= end || millionths <= 0) continue;
-        const card = cards[stream]?.(part.country[at] ?? 0, part.means[at] ?? 0) ?? 'domestic';
-        collector.addUnits(day, millionths, stream, card, (part.refunded[at] ?? 0) >= value);
-      }
-    for (const number of inFile) if (number !== 0) seen.add(number);
-  }
-  const orders = collector.finish();
+  const channels = countedWords(kept, 'channel');
+  const countries = [...countedWords(kept, 'country')].filter(([name]) => name !== '').sort(([, a], [, b]) => b - a);
+  const home = decision.pastOrders?.home ?? countries[0]?.[0] ?? null;
+  const streams = new Map([...channels.keys()].map((name) => [name, streamOf(name, decision)] as const));
+  const taking: Taking = { decision, streams, home, only, collector: new PastOrderCollector(), seen: new Set(), unrated: new Map() };
+  const doubled = kept.toReversed().reduce((sum, one) => sum + takeFile(one, taking), 0);
   return {
-    orders,
+    orders: taking.collector.finish(),
     channels: [...channels]
-      .map(([name, many]) => ({ name, orders: many, stream: streamFor.get(name) ?? null }))
+      .map(([name, many]) => ({ name, orders: many, stream: streams.get(name) ?? null }))
       .sort((a, b) => b.orders - a.orders),
-    countries: byFrequency.map(([name, many]) => ({ name, orders: many })),
+    countries: countries.map(([name, many]) => ({ name, orders: many })),
     home,
     doubled,
-    withoutRate: [...unrated].map(([currency, many]) => ({ currency, orders: many })),
+    withoutRate: [...taking.unrated].map(([currency, many]) => ({ currency, orders: many })),
   };
+}
+
+/** What orders are taken by, and into. */
+interface Taking {
+  readonly decision: Parameters<typeof ownOrders>[1];
+  /** Streams by the place of selling. */
+  readonly streams: ReadonlyMap<string, string | null>;
+  readonly home: string | null;
+  readonly only: CountedMonths | undefined;
+  readonly collector: PastOrderCollector;
+  /** Numbers of orders in files that were taken already. */
+  readonly seen: Set<number>;
+  /** How many orders are in currencies without a rate. */
+  readonly unrated: Map<string, number>;
+}
+
+/** Takes the orders of a file; says how many of them a newer file has as well. */
+function takeFile(
+  { file: { words }, parts }: KeptOrders,
+  { decision, streams: streamFor, home, only, collector, seen, unrated }: Taking,
+): number {
+  const { streams } = decision.forecast;
+  const from = only ? countedDay(`${only.from}-01`) : -Infinity;
+  const end = only ? countedDay(`${addMonths(only.to, 1)}-01`) : Infinity;
+  const rates = words.currency.map((code) => rateOf(code, decision));
+  const cards = streams.map((stream) => cardsOf(stream, words, home));
+  const places = words.channel.map((name) => streams.findIndex(({ id }) => id === streamFor.get(name)));
+  const inFile: number[] = [];
+  let doubled = 0;
+  for (const part of parts)
+    for (let at = 0; at < part.day.length; at++) {
+      const number = part.number[at] ?? 0;
+      if (seen.has(number)) {
+        doubled += 1;
+        continue;
+      }
+      if (number !== 0) inFile.push(number);
+      const currency = part.currency[at] ?? 0;
+      const rate = rates[currency] ?? null;
+      if (rate === null) {
+        const code = words.currency[currency] ?? '';
+        unrated.set(code, (unrated.get(code) ?? 0) + 1);
+        continue;
+      }
+      const stream = places[part.channel[at] ?? 0] ?? -1;
+      const [day, value] = [part.day[at] ?? 0, part.value[at] ?? 0];
+      const millionths = rate === 1 ? value * MILLIONTHS : decimal(value).times(rate).times(MILLIONTHS).round().toNumber();
+      if (stream < 0 || day < from || day >= end || millionths <= 0) continue;
+      const card = cards[stream]?.(part.country[at] ?? 0, part.means[at] ?? 0) ?? 'domestic';
+      collector.addUnits(day, millionths, stream, card, (part.refunded[at] ?? 0) >= value);
+    }
+  for (const number of inFile) seen.add(number);
+  return doubled;
 }
 
 /** A month that ends later than this many days after its last order is not over yet. */
@@ -120,10 +133,16 @@ export function wholeMonths(kept: readonly KeptOrders[], most = YEAR): CountedMo
   return { from: monthsBetween(from, to) >= most ? addMonths(to, 1 - most) : from, to };
 }
 
-function count(into: Map<string, number>, words: readonly string[], places: readonly number[]): void {
-  const counts = words.map(() => 0);
-  for (const place of places) counts[place] = (counts[place] ?? 0) + 1;
-  counts.forEach((many, place) => many > 0 && into.set(words[place] ?? '', (into.get(words[place] ?? '') ?? 0) + many));
+/** How many orders have each word of a column. */
+function countedWords(kept: readonly KeptOrders[], column: WordColumn): Map<string, number> {
+  const all = new Map<string, number>();
+  for (const { file, parts } of kept) {
+    const words = file.words[column];
+    const counts = words.map(() => 0);
+    for (const part of parts) for (const place of part[column]) counts[place] = (counts[place] ?? 0) + 1;
+    words.forEach((word, place) => counts[place] !== 0 && all.set(word, (all.get(word) ?? 0) + (counts[place] ?? 0)));
+  }
+  return all;
 }
 
 /** The stream that orders of a place of selling are taken for: the one that was said, one of that name, or the first. */

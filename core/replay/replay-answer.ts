@@ -1,6 +1,6 @@
 import { moneyText, roundMoney } from '../amount/currencies';
 import { type Decimal, decimal, sum } from '../amount/decimal';
-import { type CandidateResult } from '../comparison/candidate-result';
+import { canBeChosen, type CandidateResult } from '../comparison/candidate-result';
 import { priceAll } from '../comparison/decision-result';
 import type { DecisionFile } from '../decision-file/schema';
 import { differenceToAverage, mostDiffering, valueAt } from './order-differences';
@@ -47,8 +47,8 @@ export function replayAnswer(file: DecisionFile, orders: PastOrders): ReplayAnsw
       const found = result.candidates[at];
       return found ? [{ candidate, result: found }] : [];
     })
-    .sort((a, b) => Number(isOpen(a.result)) - Number(isOpen(b.result)) || decimal(a.result.total).comparedTo(b.result.total));
-  const [first, second] = candidates.filter((one) => !isOpen(one.result));
+    .sort((a, b) => Number(!canBeChosen(a.result)) - Number(!canBeChosen(b.result)) || decimal(a.result.total).comparedTo(b.result.total));
+  const [first, second] = candidates.filter((one) => canBeChosen(one.result));
   const sales = sum(world.forecast.sales);
   return {
     orders: orders.units.length,
@@ -73,11 +73,6 @@ export function replayAnswer(file: DecisionFile, orders: PastOrders): ReplayAnsw
           }))
         : [],
   };
-}
-
-/** Whether a candidate could not have been chosen, or is not wholly known. */
-function isOpen({ usable, unknown }: CandidateResult): boolean {
-  return !usable || unknown.length > 0;
 }
 
 function monthOf({ starts }: PastOrders, at: number): number {

@@ -5,7 +5,7 @@ import { bestCandidate, scoreOf } from '../comparison/best';
 import { type BestTwo, bestTwo } from '../comparison/best-two';
 import { runnerUpOf, vendorsOf } from '../comparison/vendors';
 import { salesScale } from '../comparison/sales-scale';
-import type { CandidateResult } from '../comparison/candidate-result';
+import { canBeChosen, type CandidateResult } from '../comparison/candidate-result';
 import type { Candidate, Need } from '../decision-file/candidate-schema';
 import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
@@ -69,7 +69,7 @@ function outcomeOf(
   takesPart: (candidate: Candidate) => boolean,
   measured: (result: CandidateResult) => Measured = asItIs(priced),
 ): Outcome {
-  const inRun = priced.candidates.filter(({ candidate, result }) => result.usable && result.unknown.length === 0 && takesPart(candidate));
+  const inRun = priced.candidates.filter(({ candidate, result }) => canBeChosen(result) && takesPart(candidate));
   return firstOf(
     inRun.map(({ result }) => measured(result)),
     priced.pricing.file,

@@ -1,5 +1,6 @@
 import { decimal, type Decimal, sum, ZERO } from '../amount/decimal';
 import { moneyText } from '../amount/currencies';
+import { canBeChosen } from '../comparison/candidate-result';
 import { priceDecision } from '../comparison/decision-result';
 import { candidateName } from '../decision/candidates';
 import type { Candidate } from '../decision-file/candidate-schema';
@@ -42,9 +43,7 @@ export function singleSources(file: DecisionFile): SingleSource[] {
   const singles = [...addonSingles(file), ...toolSingles(file)];
   const candidates = singles.flatMap(({ takes }, at) => takes.map((one, way): Candidate => ({ id: `${at}.${way}`, label: '', ...one })));
   const { result } = priceDecision({ ...file, needs: [], candidates });
-  const totals = new Map(
-    result.candidates.filter(({ usable, unknown }) => usable && unknown.length === 0).map(({ id, total }) => [id, decimal(total)]),
-  );
+  const totals = new Map(result.candidates.filter(canBeChosen).map(({ id, total }) => [id, decimal(total)]));
   return singles.flatMap(({ takes, ...source }, at): SingleSource[] => {
     const [cheapest] = takes.flatMap((_, way) => totals.get(`${at}.${way}`) ?? []).sort((a, b) => a.cmp(b));
     return cheapest ? [{ ...source, total: moneyText(cheapest, file.currency) }] : [];

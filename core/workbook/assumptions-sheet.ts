@@ -1,4 +1,4 @@
-import { monthOfYear } from '../calendar/month';
+import { MONTH_NAMES, monthOfYear } from '../calendar/month';
 import type { DecisionFile } from '../decision-file/schema';
 import type { Series, Stream } from '../decision-file/forecast-schema';
 import { type Cell, fixedCell, input, newSheet, number, type SheetInProgress, text } from './cells';
@@ -26,7 +26,6 @@ export interface AssumptionPlaces {
 
 export const ASSUMPTIONS = 'Assumptions';
 
-const MONTH_NAMES = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 /** Columns of a series: start, growth, add, then the season from January on. */
 const START = 2;
 const SEASON = 5;
