@@ -109,7 +109,8 @@ async function keep({ address, id, name }: Extract<PastOrdersQuestion, { ask: 'k
     await post(address, { do: 'begin', id, file: { ...orders.file, name } });
     for (const [place, part] of orders.parts.entries()) {
       await post(address, { do: 'add', id, place, part });
-      if (number !== reading) return;
+      // What was left half sent goes.
+      if (number !== reading) return await post(address, { do: 'delete', id });
       say({ say: 'progress', part: (place + 1) / orders.parts.length });
     }
     await post(address, { do: 'finish', id });

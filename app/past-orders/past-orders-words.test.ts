@@ -5,6 +5,7 @@ import {
   averageWords,
   besideForecastWords,
   courseWords,
+  emptyMonthsWords,
   estimatedWords,
   foundWords,
   noticedWords,
@@ -41,6 +42,7 @@ const replay = (...candidates: ReplayAnswer['candidates']): ReplayAnswer => ({
   sales: '60000.00',
   salesAMonth: '5000.00',
   months: Array.from({ length: 12 }, (_, at) => `2025-${String(at + 1).padStart(2, '0')}`),
+  empty: [],
   without: [],
   candidates,
   differing: [],
@@ -102,7 +104,7 @@ it('what was noticed in a file is told as far as there was anything', () => {
     '1 order cost nothing and is left out.',
     '1 order was refunded in part, and counts as not refunded.',
     '1,000 refunds are for orders that are not in this file, and left out.',
-    'The column for the place of selling has too many different values to be that: nothing of it is kept.',
+    'The column for the place of selling looks like a list of those who ordered: nothing of it is kept.',
   ]);
 });
 
@@ -130,6 +132,14 @@ describe('an estimate', () => {
     expect(sure({ of: 'order-sizes', give: null })).toBe('');
     expect(restsOnWords({ orders: 1_288, months: 14 }, write)).toBe('1,288 orders in 14 months');
   });
+});
+
+it('months without orders are named', () => {
+  expect(emptyMonthsWords([], write)).toBe('');
+  expect(emptyMonthsWords(['2026-11', '2026-12'], write)).toBe(
+    'There is no order of November 2026 and December 2026: if a file is missing, drop it here too.',
+  );
+  expect(emptyMonthsWords(['2026-01', '2026-02', '2026-03', '2026-04'], write)).toMatch(/^There is no order of 4 of these months:/);
 });
 
 it('streams without past orders are named', () => {

@@ -70,7 +70,7 @@ export function noticedWords(found: Omit<FoundOrders, 'found'>, write: Writer): 
   ];
   const told = all.filter(([many]) => many > 0).map(([, sentence]) => sentence);
   const lists = tooMany.map(
-    (column) => `The column for the ${ROLE_WORDS[column]} has too many different values to be that: nothing of it is kept.`,
+    (column) => `The column for the ${ROLE_WORDS[column]} looks like a list of those who ordered: nothing of it is kept.`,
   );
   return [...told, ...lists];
 }
@@ -95,6 +95,13 @@ export function averageWords(moreThanAverage: string, write: Writer): string {
   return more > 0
     ? `${write.whole(moreThanAverage)} more than the average order shows`
     : `${write.whole(moreThanAverage.replace('-', ''))} less than the average order shows`;
+}
+
+/** Months without any order may be in no file that was dropped; empty where there are none. */
+export function emptyMonthsWords(months: readonly string[], write: Writer): string {
+  if (months.length === 0) return '';
+  const named = months.length > 3 ? `${months.length} of these months` : months.map(write.month).join(' and ');
+  return `There is no order of ${named}: if a file is missing, drop it here too.`;
 }
 
 /** What is expected of a month, and who costs least then. */

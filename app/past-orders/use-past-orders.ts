@@ -29,6 +29,8 @@ export interface PastOrdersHere {
 
 const LARGEST_BYTES = 500_000_000;
 const TOO_LARGE = 'This file is larger than 500 MB. Export your orders by the year, and drop one year after the other.';
+const BROKEN =
+  'This file could not be worked on to its end; your browser may be short of memory. Open this page again, and drop a part of it.';
 /** What is typed elsewhere is not held up by a million orders. */
 const ANSWER_AFTER_MS = 200;
 
@@ -61,6 +63,7 @@ export function usePastOrders(files: readonly StoredOrderFile[]): PastOrdersHere
         void revalidate();
       }
     });
+    started.addEventListener('error', () => setIntake({ is: 'refused', name: name(), why: BROKEN }));
     return () => started.terminate();
   }, [revalidate]);
   const ids = files.map(({ id }) => id).join(' ');

@@ -3,7 +3,7 @@ import type { ReplayAnswer } from '#core/replay/replay-answer';
 import { DataTable } from '../components/data-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
-import { averageWords, besideForecastWords, withoutOrdersWords, wouldHaveCostWords } from './past-orders-words';
+import { averageWords, besideForecastWords, emptyMonthsWords, withoutOrdersWords, wouldHaveCostWords } from './past-orders-words';
 import { useWorkbench } from '../workbench/workbench-context';
 
 /** What past orders would have cost with every candidate, order by order. */
@@ -19,7 +19,7 @@ export function WouldHaveCost({ replay, currency }: { replay: ReplayAnswer; curr
       <p className="quiet">
         Every single order was charged as each plan charges it, from {write.month(months[0] ?? '')} to {write.month(months.at(-1) ?? '')}:{' '}
         {write.whole(replay.sales)} {currency} paid by customers. {besideForecastWords(replay, forecast, write)}{' '}
-        {withoutOrdersWords(replay.without)}
+        {withoutOrdersWords(replay.without)} {emptyMonthsWords(replay.empty, write)}
       </p>
       <DataTable
         label="What past orders would have cost"

@@ -53,7 +53,7 @@ export function ordersOfRows(rows: ExportRows, choices: OrderChoices, separator:
     throw new RefusedExport(`No row of this file can be read as an order. Line ${first?.line}: ${first?.why}`);
   }
   if (orders.kept.length === 0) throw new RefusedExport('Every order in this file was called off, is a test or costs nothing.');
-  const tooMany = WORD_COLUMNS.filter((column) => rows.values[column].size > MOST_VALUES);
+  const tooMany = WORD_COLUMNS.filter((column) => isListOfNames(rows.values[column], orders.kept.length));
   return {
     found: dayOrder === 'ask' ? null : keptParts(rows, days, orders.kept, tooMany),
     dayOrder,
@@ -66,6 +66,18 @@ export function ordersOfRows(rows: ExportRows, choices: OrderChoices, separator:
     unread: read.unread,
     tooMany,
   };
+}
+
+/** So few different values are not told from a list of names by their number. */
+const FEW_VALUES = 3;
+
+/**
+ * Whether a column tells orders apart by who placed them, whatever it was taken for: by more values than there are places
+ * of selling, by another one for more than half of the orders, or by mail addresses.
+ */
+function isListOfNames(values: ReadonlyMap<string, number>, orders: number): boolean {
+  if (values.size > MOST_VALUES || [...values.keys()].some((value) => value.includes('@'))) return true;
+  return values.size > FEW_VALUES && values.size * 2 > orders;
 }
 
 /** Day or month first, by days that can only be one of them; `ask` where all could be either and it makes a difference. */

@@ -134,6 +134,17 @@ describe('an export of orders', () => {
     expect(JSON.stringify(found.found)).not.toContain('Somebody');
   });
 
+  it('keeps nothing of who ordered, even where a few names or mail addresses are taken for a place of selling', () => {
+    const keptOf = (...names: string[]) => {
+      const rows = names.map((name) => `2026-01-02,5,${name}`);
+      const { tooMany, found } = read(bytesOf(['Date,Total,Channel', ...rows].join('\n')));
+      return [tooMany, found?.file.words.channel];
+    };
+    expect(keptOf('Ann', 'Bob', 'Cleo', 'Dan', 'Ann')).toEqual([['channel'], ['']]);
+    expect(keptOf('shop', 'ann@b.test', 'shop', 'shop')).toEqual([['channel'], ['']]);
+    expect(keptOf('shop', 'fair', 'app', 'shop')).toEqual([[], ['shop', 'fair', 'app']]);
+  });
+
   it('reads a column as what a person says it is', () => {
     const text = 'When,What,Total\n2026-01-02,9,5\n';
     expect(kept(text, { roles: { 0: 'date', 1: 'total', 2: 'left-out' } })).toEqual(['2026-01-02 9 0']);

@@ -77,6 +77,14 @@ describe('past orders through every candidate', () => {
     expect([answer.orders, answer.sales, answer.salesAMonth, answer.months]).toEqual([4, '535.00', '267.50', ['2026-01', '2026-02']]);
   });
 
+  it('name the months without any order', () => {
+    const orders = pastOrdersOf(
+      ['2026-01-10', '2026-04-10'].map((date): PastOrder => ({ date, value: '5', stream: 0, card: 'domestic', refunded: false })),
+    );
+    if (!orders) throw new Error('orders are expected');
+    expect([replayAnswer(decisionWith(charges), orders).empty, answer.empty]).toEqual([['2026-02', '2026-03'], []]);
+  });
+
   it('name the orders on which the first two differ most', () => {
     expect(answer.differing.map(({ month, value, more }) => [month, value, more])).toEqual([
       ['2026-02', '500', '-24.00'],

@@ -26,6 +26,8 @@ export interface ReplayAnswer {
   readonly sales: string;
   readonly salesAMonth: string;
   readonly months: readonly string[];
+  /** Months between the first and the last in which there is no order at all: perhaps they are in no file. */
+  readonly empty: readonly string[];
   /** Names of streams that no order belongs to. */
   readonly without: readonly string[];
   /** Those that can be chosen and are wholly known first, by what they would have cost. */
@@ -55,6 +57,7 @@ export function replayAnswer(file: DecisionFile, orders: PastOrders): ReplayAnsw
     sales: money(sales),
     salesAMonth: money(sales.div(orders.months)),
     months: result.months,
+    empty: result.months.filter((_, month) => orders.starts[month] === orders.starts[month + 1]),
     without: file.forecast.streams.flatMap(({ label }, at) => (orders.stream.includes(at) ? [] : [label])),
     candidates: candidates.map(({ candidate, result: found }) => ({
       id: candidate.id,
