@@ -27,33 +27,13 @@ import { benchDecision } from './bench-decision';
 import { pastOrdersOf } from '../core/replay/past-orders';
 import { replay } from '../core/replay/replay';
 import { manyOrders } from './many-orders';
+import { compileAnew, runGrowthBench, withRoute } from './growth-bench';
+import { row, time } from './timing';
 import { pageHtml, pageText } from './page-text';
 import { bestWays } from '../core/proposals/ways';
 import { proposalBenchDecision } from './proposal-decision';
 
 export { proposalBenchDecision };
-
-/** Milliseconds of one run, the median of several; what `prepare` makes anew for each run is not counted. */
-function time<Prepared>(rounds: number, run: (prepared: Prepared) => unknown, prepare?: () => Prepared): number {
-  const times: number[] = [];
-  for (let round = 0; round < rounds + 2; round++) {
-    const prepared = prepare?.() as Prepared;
-    const start = performance.now();
-    run(prepared);
-    if (round >= 2) times.push(performance.now() - start);
-  }
-  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN;
-}
-
-function row(name: string, measured: number, target: number | null, note = ''): void {
-  const verdict = target === null ? '' : `target ${String(target).padStart(5)} ms  ${measured <= target ? 'ok  ' : 'OVER'}`;
-  console.log(`${name.padEnd(62)} ${measured.toFixed(measured < 1 ? 3 : 1).padStart(9)} ms  ${verdict} ${note}`);
-}
-
-const withRoute = (file: DecisionFile): DecisionFile => ({
-  ...file,
-  route: { candidates: file.candidates.map(({ id }) => id), within: '20', between: '150' },
-});
 
 /** Everything the core promises to be quick at, each beside the spreadsheet engine where that can do the same. */
 export function runCoreBench(): void {
@@ -205,50 +185,7 @@ export function runCoreBench(): void {
     time(9, () => readPricePage(html)),
     1_000,
   );
-
-  console.log('\nGrowth: median milliseconds, and how much more than the row before\n');
-  growth(
-    'exact result',
-    (size) => ({ candidates: 10, months: size, charges: 6 }),
-    [12, 24, 48, 96],
-    'months',
-    (one) => void priceDecision(one),
-  );
-  growth(
-    'exact result',
-    (size) => ({ candidates: size, months: 24, charges: 6 }),
-    [5, 10, 20, 40],
-    'candidates',
-    (one) => void priceDecision(one),
-  );
-  growth(
-    'exact result',
-    (size) => ({ candidates: 10, months: 24, charges: size }),
-    [3, 6, 12, 24],
-    'charges',
-    (one) => void priceDecision(one),
-  );
-  growth(
-    'cheapest-at',
-    (size) => ({ candidates: size, months: 24, charges: 6 }),
-    [5, 10, 20, 40],
-    'candidates',
-    (one) => void cheapestStretches(compileAnew(one), 0.05, 20),
-  );
-  growth(
-    'route',
-    (size) => ({ candidates: 8, months: size, charges: 6 }),
-    [12, 24, 48, 96],
-    'months',
-    (one) => void cheapestRoute(preparePricing(withRoute(one))),
-  );
-  growth(
-    'route',
-    (size) => ({ candidates: size, months: 24, charges: 6 }),
-    [4, 8, 16, 32],
-    'candidates',
-    (one) => void cheapestRoute(preparePricing(withRoute(one))),
-  );
+  runGrowthBench();
 }
 
 /** Past orders, replayed through twenty candidates. */
@@ -267,34 +204,10 @@ function replaysOfOrders(file: DecisionFile): void {
   }
 }
 
-function compileAnew(file: DecisionFile) {
-  return compileCandidates(preparePricing(file));
-}
-
 function allPairs(compiled: ReturnType<typeof compileCandidates>): number {
   let count = 0;
   compiled.forEach((a, index) => compiled.slice(index + 1).forEach((b) => (count += crossingsOf(a, b, 0.05, 20).length)));
   return count;
-}
-
-type Size = Parameters<typeof benchDecision>[0];
-
-function growth(
-  what: string,
-  sizeOf: (size: number) => Size,
-  sizes: readonly number[],
-  unit: string,
-  run: (file: DecisionFile) => void,
-): void {
-  let before: number | null = null;
-  for (const size of sizes) {
-    const file = readDecisionFile(benchDecision(sizeOf(size)));
-    const measured = time(5, () => run(file));
-    console.log(
-      `${what.padEnd(14)} ${String(size).padStart(4)} ${unit.padEnd(11)} ${measured.toFixed(1).padStart(9)} ms ${before === null ? '' : `× ${(measured / before).toFixed(2)}`}`,
-    );
-    before = measured;
-  }
 }
 
 /** A made-up table of candidates and criteria. */

@@ -74,7 +74,7 @@ describe('price', () => {
 
   it('explains a month whose sentences add up to its total', () => {
     const [text = ''] = run('--explain', 'A', '2027-07', LARKFELL).out;
-    expect(text).toContain('Domestic cards: Kites and spares 105.4945 orders × (48 × 1.7 % + 0.25)');
+    expect(text).toContain('Domestic cards: Kites and spares 105.4945 orders × (48 × 1.7% + 0.25)');
     const amounts = [...text.matchAll(/= (\d+\.\d\d)\.$/gm)].map((match) => Number(match[1]));
     expect(text).toContain(`Together ${amounts.reduce((sum, amount) => sum + amount, 0).toFixed(2)} EUR.`);
   });

@@ -16,7 +16,7 @@ export function resultTable(file: DecisionFile): string {
       labels.get(one.id) ?? '',
       `${one.unknown.length > 0 ? 'at least ' : ''}${one.total}`,
       one.perOrder === null ? '–' : Number(one.perOrder).toFixed(2),
-      one.shareOfSales === null ? '–' : `${Number(one.shareOfSales).toFixed(1)} %`,
+      one.shareOfSales === null ? '–' : `${Number(one.shareOfSales).toFixed(1)}%`,
       one.keep,
       standing(one, result.cheapest),
     ]);

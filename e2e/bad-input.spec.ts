@@ -29,7 +29,7 @@ test('figures that cannot be read keep the last good one, say what is wanted and
   await expect(page.getByText('the figures rest on')).toHaveCount(0);
 });
 
-test('a share over 100 % and horizons of 0 and 500 months are refused beside the field', async ({ page, demo }) => {
+test('a share over 100% and horizons of 0 and 500 months are refused beside the field', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
   for (const months of ['0', '500', '2.5']) {
     await page.getByLabel('Horizon').fill(months);

@@ -39,8 +39,8 @@ test('one whole decision by keyboard alone, from nothing to a printed verdict', 
   await type(page, /Orders a month/, '150');
   await type(page, /Average order value/, '48');
   for (const [vendor, price] of [
-    ['Alder', '12/mo, 2 % transaction fee, 1.8 % + 0.25 card fee'],
-    ['Birch', '39/mo, 1.8 % + 0.25 card fee'],
+    ['Alder', '12/mo, 2% transaction fee, 1.8% + 0.25 card fee'],
+    ['Birch', '39/mo, 1.8% + 0.25 card fee'],
   ] as const) {
     if (!page.url().endsWith('/start')) {
       await page.goBack();

@@ -33,8 +33,8 @@ test('one whole decision by what a screen reader says, from nothing to a verdict
   await use(page, 'textbox', /^Orders a month/, '30');
   await use(page, 'textbox', /^Average order value/, '60');
   for (const [vendor, price] of [
-    ['Alder', '15/mo, 5 % transaction fee, 2 % + 0.25 card fee'],
-    ['Birch', '49/mo, 2 % + 0.25 card fee'],
+    ['Alder', '15/mo, 5% transaction fee, 2% + 0.25 card fee'],
+    ['Birch', '49/mo, 2% + 0.25 card fee'],
   ] as const) {
     if (!page.url().endsWith('/start')) await page.goBack();
     await page.waitForURL(/start/);

@@ -37,16 +37,16 @@ test('the demo opens in the worked example, and a figure says how it came about'
   await page.goto(demo.address);
   await expect(page).toHaveURL(/larkfell-kites\/line-up$/);
   await expect(page.locator('.answer')).toHaveText(
-    /^Wharfside Trade costs least over 24 months, 210 less than Marlpit Grow\. .*Built by a designer leaves you [\d,]+ more, though it costs [\d,]+ more/,
+    /^Wharfside Trade costs least over 24 months, €210 less than Marlpit Grow\. .*Built by a designer leaves you €[\d,]+ more, though it costs €[\d,]+ more/,
   );
   expect(await page.locator('.line-up thead .candidate-tag').count()).toBeGreaterThanOrEqual(6);
 
   const panel = page.getByRole('complementary', { name: 'How it came about' });
   await page.getByRole('button', { name: 'Payment fees, Marlpit Grow: how it came about' }).press('Enter');
-  await expect(panel).toContainText('1.7 % + 0.25 per order, domestic cards');
+  await expect(panel).toContainText('1.7% + 0.25 per order, domestic cards');
   await expect(panel).toContainText('seen 3 November 2026');
   await expect(panel).toContainText(/July 2028, the dearest month: [\d.]+/);
-  await expect(panel).toContainText(/Domestic cards: Kites and spares [\d.]+ orders × \(48 × 1\.7 % \+ 0\.25\)/);
+  await expect(panel).toContainText(/Domestic cards: Kites and spares [\d.]+ orders × \(48 × 1\.7% \+ 0\.25\)/);
   await panel.getByRole('link', { name: 'on the price sheet' }).first().click();
   await expect(page.getByLabel('Vendor')).toHaveValue('Marlpit');
   expect(errors).toEqual([]);

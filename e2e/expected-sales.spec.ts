@@ -76,7 +76,7 @@ test('cards and wallets always add up; other quantities are counted by month, by
   await page.getByLabel('Paid with wallets').first().fill('70');
   await expect(page.getByRole('alert').filter({ hasText: 'from 0 to 66' })).toBeVisible();
   await page.getByLabel('Paid with wallets').first().fill('20');
-  await expect(page.locator('.card-rest').first()).toContainText('46 %');
+  await expect(page.locator('.card-rest').first()).toContainText('46%');
 
   await page.getByLabel('Another quantity').fill('Mailings');
   await page.getByLabel('Another quantity').press('Enter');
@@ -160,7 +160,7 @@ test('one total is split by where it is sold, and begins in a month of its own',
   await stream.getByText('Start, growth, season, cards, channels, sizes, refunds, margin').click();
   await stream.getByLabel('Of these orders in person').fill('90');
   await stream.getByLabel('Of these orders on a marketplace').fill('15');
-  await expect(stream.getByText('Together these are more than 100 %.')).toBeVisible();
+  await expect(stream.getByText('Together these are more than 100%.')).toBeVisible();
   await stream.getByLabel('Of these orders in person').fill('8');
   await stream.getByRole('button', { name: 'Split Kites and spares' }).click();
   await expect(stream).toHaveCount(3);

@@ -27,13 +27,13 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
   await page.keyboard.press('Delete');
   await typeInto(page, 'Large, by the month', '39, 1 each for the first 2 months');
 
-  // Small by the month: 24 × 12 + 2400 × (30 × 2.9 % + 0.30) + 2400 × 30 × 3 % = 288 + 2808 + 2160.
+  // Small by the month: 24 × 12 + 2400 × (30 × 2.9% + 0.30) + 2400 × 30 × 3% = 288 + 2808 + 2160.
   // Small by the year: 240 + 2808 + 2160; that is what is proposed of it. Large: 2 × 1 + 22 × 39 + 2808.
-  await expect(page.locator('.answer')).toContainText('Brindle Large costs least over 24 months, 1,540 less than Brindle Small.');
+  await expect(page.locator('.answer')).toContainText('Brindle Large costs least over 24 months, €1,540 less than Brindle Small.');
   await page.getByRole('link', { name: /Comparison/ }).click();
   await expect(page.locator('.total')).toHaveText(['3,668.00', '5,208.00']);
   await expect(page.getByRole('row', { name: /Per order/ })).toContainText('1.53');
-  await expect(page.getByRole('row', { name: /Of sales/ })).toContainText('5.1 %');
+  await expect(page.getByRole('row', { name: /Of sales/ })).toContainText('5.1%');
 
   // A theme for one of them, once.
   await page
@@ -79,14 +79,14 @@ test('a decision begins on one page: what is sold, and pricing pages; the compar
   await expect(soFar).toContainText('How much you sell: not said yet');
   await page.getByLabel('Orders a month').fill('600 a year');
   await page.getByLabel('Average order value').fill('40');
-  await expect(soFar).toContainText('Sales of 2,000 EUR a month');
+  await expect(soFar).toContainText('Sales of €2,000 a month');
   expect(await notAccessible(page)).toEqual([]);
 
   await page.getByLabel(/paste it here/).fill('Marlpit\n\nSeed\n19/mo\nCard fee 2.9% + 0.30\n\nGrow\n59/mo\nCard fee 1.9% + 0.20');
   await page.getByRole('button', { name: 'Read prices' }).click();
   await expect(page).toHaveURL(/\/sheets\//);
   await page.getByRole('button', { name: 'Add to the sheet' }).click();
-  // 24 × 19 + 1,200 × (40 × 2.9 % + 0.30), against 24 × 59 + 1,200 × (40 × 1.9 % + 0.20).
+  // 24 × 19 + 1,200 × (40 × 2.9% + 0.30), against 24 × 59 + 1,200 × (40 × 1.9% + 0.20).
   await expect(page.locator('.answer')).toContainText('Seed');
   await page.goBack();
   await expect(soFar).toContainText('Prices of 1 vendor');
@@ -109,14 +109,14 @@ test('where sales grow into the dearer plan, the first sentence is the way that 
   await page.getByRole('link', { name: /Expected sales/ }).click();
   await page.getByText('Start, growth, season, cards, channels, sizes, refunds, margin').click();
   await page.getByLabel('And by a fixed number of orders').fill('8');
-  // 2,328 orders of 12 in all. Start: 8 %, 2,234.88; Grow: 24 × 49 + 3 %, 2,014.08. Start pays while a month has fewer than 82
-  // orders, ten months long: 8 % of 4,920 and then 14 × 49 + 3 % of 23,016 are 1,770.08.
+  // 2,328 orders of 12 in all. Start: 8%, 2,234.88; Grow: 24 × 49 + 3%, 2,014.08. Start pays while a month has fewer than 82
+  // orders, ten months long: 8% of 4,920 and then 14 × 49 + 3% of 23,016 are 1,770.08.
   const answer = page.locator('.answer');
   await expect(answer).toContainText(
-    /^Begin on Gorsefield Start, by the month; move to Gorsefield Grow, by the month, in \w+ 202\d: 1,770 over 24 months/,
+    /^Begin on Gorsefield Start, by the month; move to Gorsefield Grow, by the month, in \w+ 202\d: €1,770 over 24 months/,
   );
   await expect(answer).toContainText(
-    '244 less than Gorsefield Grow throughout. Without a move, Gorsefield Grow costs least, 221 less than Gorsefield Start.',
+    '€244 less than Gorsefield Grow throughout. Without a move, Gorsefield Grow costs least, €221 less than Gorsefield Start.',
   );
   await page.getByRole('link', { name: /Comparison/ }).click();
   await expect(page.locator('.total-row')).toContainText(/1,770 begun on Gorsefield Start, moved in \w+ 202\d/);

@@ -126,35 +126,60 @@ test('twenty candidates: only columns in view are drawn; pinned, moved by key an
   await expect.poll(async () => (await names()).slice(0, 3)).toEqual([first, second, third]);
 });
 
+test('columns that change places glide to where they stand, but not for who wants less motion', async ({ page, demo }) => {
+  await page.addInitScript(() => {
+    const animate = Element.prototype.animate;
+    Element.prototype.animate = function (...given) {
+      if (JSON.stringify(given[0]).includes('translateX')) document.documentElement.dataset['glided'] = 'true';
+      return animate.apply(this, given);
+    };
+  });
+  const glided = page.locator('html[data-glided]');
+  for (const [reducedMotion, count] of [
+    ['no-preference', 1],
+    ['reduce', 0],
+  ] as const) {
+    await page.emulateMedia({ reducedMotion });
+    await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
+    const first = page.locator('.candidate-head b').first();
+    const before = await first.textContent();
+    await page.locator('.candidate-head').first().press('Alt+ArrowRight');
+    await expect(first).not.toHaveText(before ?? '');
+    await expect(glided).toHaveCount(count);
+    await page.getByRole('button', { name: 'undo' }).click();
+    await expect(first).toHaveText(before ?? '');
+  }
+});
+
 test('differences are to any candidate, rows open to the price sheet’s lines, rates and what is left open too', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
   await page.getByRole('combobox', { name: 'Differences to' }).click();
   await page.locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden)').getByText('A Marlpit Grow').click();
   const total = page.getByRole('row', { name: /^Total/ });
-  await expect(total.locator('td').nth(0)).toContainText('-210, cheapest');
+  await expect(total.locator('td').nth(0)).toContainText('−210, cheapest');
   await expect(total.locator('td').nth(1)).toContainText('baseline');
 
   await page.getByRole('button', { name: 'Payment fees', exact: true }).click();
   const opened = page.getByRole('row', { name: /^Domestic cards/ });
-  await expect(opened.locator('td').nth(1)).toContainText('1.7 % + 0.25 per order');
+  await expect(opened.locator('td').nth(1)).toContainText('1.7% + 0.25 per order');
   await opened.locator('td').nth(1).getByRole('button').first().click();
   const panel = page.getByRole('complementary', { name: 'How it came about' });
   await expect(panel).toContainText('Payment fees, Marlpit Grow');
   await page.getByRole('button', { name: 'Per order, Marlpit Grow: how it came about' }).click();
   await expect(panel).toContainText(/The total of 7,049\.72 ÷ [\d,.]+ orders over the whole horizon = [\d.]+\./);
   await page.getByRole('button', { name: 'What is left to you, Marlpit Grow: how it came about' }).click();
-  await expect(panel).toContainText(/without sales tax × [\d.]+ % margin/);
+  await expect(panel).toContainText(/without sales tax × [\d.]+% margin/);
 
   await page.getByRole('button', { name: 'set two against each other' }).click();
-  await expect(panel).toContainText('Wharfside Trade costs 210.42 less than Marlpit Grow.');
-  await expect(panel.getByRole('row', { name: /^Payment fees/ })).toContainText('-1,201');
+  await expect(panel).toContainText('Wharfside Trade costs €210.42 less than Marlpit Grow.');
+  await expect(panel.getByRole('row', { name: /^Payment fees/ })).toContainText('−1,201');
 });
 
 test('the cost so far is drawn month by month, and told in words', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/line-up`);
   const courses = page.getByRole('region', { name: 'Cost so far, month by month' });
   await expect(courses).toContainText(/^Cost so far, month by month\s*Wharfside Trade has cost least/);
-  await expect(courses.getByText(/: the price goes from [\d.]+ to [\d.]+ \w+ in /).first()).toBeVisible();
+  await expect(courses.getByText(/: the price goes from [$€][\d.]+ to [$€][\d.]+ in /).first()).toBeVisible();
   // Drawn once it comes into view.
   await courses.scrollIntoViewIfNeeded();
   await expect(courses.locator('canvas')).toBeVisible();

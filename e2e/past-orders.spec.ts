@@ -10,7 +10,7 @@ test('past orders of the demo are replayed order by order, and what they say is 
   ).toBeVisible();
   await page.getByText('Orders on which Marlpit Grow and Wharfside Trade differ most').click();
   await expect(page.getByRole('table', { name: 'Orders on which the first two differ most' }).getByRole('row')).toHaveCount(7);
-  await page.getByRole('button', { name: 'Use 46.47 EUR for Average order value, Kites and spares' }).click();
+  await page.getByRole('button', { name: 'Use €46.47 for Average order value, Kites and spares' }).click();
   await expect(page.getByRole('button', { name: /for Average order value, Kites and spares/ })).toHaveCount(0);
   await page.getByRole('link', { name: 'What you expect' }).click();
   await expect(page.getByRole('textbox', { name: 'Average order value' }).first()).toHaveValue('46.47');

@@ -56,7 +56,7 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   const marlpit = page.getByRole('region', { name: 'Marlpit' });
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toContainText('864 by the year');
   await expect(marlpit).toContainText(
-    'Marlpit Grow is now 312 dearer; the verdict does not hold any more: Wharfside Trade costs 522 less.',
+    'Marlpit Grow is now €312 dearer; the verdict does not hold any more: Wharfside Trade costs €522 less.',
   );
   // An offer is over, and a plan is split.
   await expect(page.getByRole('region', { name: 'Tidewrack Stores' })).toContainText('27 by the month (the first 2 payments 2 each)');
@@ -78,7 +78,7 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   // One figure is left, the other taken over; the history keeps both. Paying by the month is then what is best of the plan.
   await marlpit.getByLabel('Use: Grow, paid by the year').check();
   await expect(effects).toContainText(
-    'Marlpit Grow is now 240 dearer; the verdict does not hold any more: Wharfside Trade costs 450 less.',
+    'Marlpit Grow is now €240 dearer; the verdict does not hold any more: Wharfside Trade costs €450 less.',
   );
   await marlpit.getByRole('button', { name: /^Use 1 of 2/ }).click();
   await expect(marlpit.getByRole('row', { name: /Grow, paid by the year/ })).toHaveCount(0);
@@ -90,7 +90,7 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
 
   await page.goto(`${decision}/verdict`);
   await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText(
-    'Marlpit Grow is now 240 dearer; the verdict does not hold any more: Wharfside Trade costs 450 less.',
+    'Marlpit Grow is now €240 dearer; the verdict does not hold any more: Wharfside Trade costs €450 less.',
   );
   await expect(page.getByRole('article')).toContainText('Marlpit Grow costs 7,050');
   // It is a step of undo like any other.

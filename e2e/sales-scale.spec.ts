@@ -8,7 +8,7 @@ test('the sales scale follows arrow keys and dragging, all figures with it, and 
   const sales = page.locator('.standing-sales b');
   const total = page.locator('.total').first();
   const [forecast, totalAtForecast] = [await sales.textContent(), await total.textContent()];
-  await expect(slider).toHaveAttribute('aria-valuetext', /a month: Wharfside Trade is cheapest, [\d,]+ less than Marlpit Grow$/);
+  await expect(slider).toHaveAttribute('aria-valuetext', /a month: Wharfside Trade is cheapest, €[\d,]+ less than Marlpit Grow$/);
 
   await slider.focus();
   for (let press = 0; press < 3; press++) await page.keyboard.press('PageDown');
@@ -47,7 +47,7 @@ test('another level is typed on the scale or into its figure; what cannot be is 
   await page.keyboard.press('Enter');
   await expect(page.locator('.standing-sales b')).toHaveText('9,500');
   await expect(page.locator('.answer')).toContainText('Wharfside Trade costs least');
-  await expect(slider).toHaveAttribute('aria-valuetext', /^9,500 a month: Wharfside Trade is cheapest, [\d,]+ less than Marlpit Grow$/);
+  await expect(slider).toHaveAttribute('aria-valuetext', /^€9,500 a month: Wharfside Trade is cheapest, €[\d,]+ less than Marlpit Grow$/);
 
   await page.getByRole('button', { name: '9,500' }).click();
   for (const [typed, problem] of [

@@ -17,9 +17,9 @@ async function pdfText(path: string): Promise<string> {
 test('a verdict is given, stays as it was, is overtaken by what changes, and a newer one follows', async ({ page, demo }) => {
   const at = `${demo.address}decisions/larkfell-kites`;
   await page.goto(`${at}/verdict`);
-  await expect(page.locator('[data-verdict]')).toHaveText(/^Wharfside Trade costs 6,839 over 24 months, 210 less than Marlpit Grow\./);
+  await expect(page.locator('[data-verdict]')).toHaveText(/^Wharfside Trade costs €6,839 over 24 months, €210 less than Marlpit Grow\./);
   const conditions = page.getByRole('table').first();
-  await expect(conditions.getByRole('row', { name: /from sales of 6,069 a month \(196 orders\) on/ })).toContainText('Wharfside Trade');
+  await expect(conditions.getByRole('row', { name: /from sales of €6,069 a month \(196 orders\) on/ })).toContainText('Wharfside Trade');
   await expect(conditions.getByRole('row', { name: /if you pay by the month/ })).toContainText(/Wharfside Trade|Marlpit Grow/);
   await expect(conditions.getByRole('row', { name: /if you need community/ })).toContainText('only Brindle Shop');
   await expect(page.getByRole('listitem').filter({ hasText: 'Orders, all streams: below' })).toContainText('Marlpit Grow costs least');
@@ -39,7 +39,7 @@ test('a verdict is given, stays as it was, is overtaken by what changes, and a n
   await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText(
     'the verdict does not hold any more: Marlpit Grow costs',
   );
-  await expect(given).toContainText('Wharfside Trade costs 6,839 over 24 months, 210 less than Marlpit Grow.');
+  await expect(given).toContainText('Wharfside Trade costs €6,839 over 24 months, €210 less than Marlpit Grow.');
 
   // The other one is chosen; what differs between both is told.
   await page.getByRole('combobox', { name: 'Candidate' }).click();
@@ -50,7 +50,7 @@ test('a verdict is given, stays as it was, is overtaken by what changes, and a n
   await page.getByText(/^What changed since/).click();
   const difference = page.getByRole('region', { name: /^From/ });
   await expect(difference).toContainText('The choice was Wharfside Trade, and is Marlpit Grow.');
-  await expect(difference).toContainText('Expected sales were 7,357 a month');
+  await expect(difference).toContainText('Expected sales were €7,357 a month');
 
   // Undo takes the newer one back; the older one survives a reload with its reason.
   await page.getByRole('button', { name: 'undo' }).click();
@@ -67,14 +67,14 @@ test('two together and a way with moves can be chosen too', async ({ page, demo 
   await page.getByRole('combobox', { name: 'Choose' }).click();
   await page.getByTitle('two together').click();
   await expect(page.locator('[data-verdict]')).toContainText(
-    /^Wharfside Trade with .+ for Video club cost [\d,]+ over 24 months, [\d,]+ more than Wharfside Trade\./,
+    /^Wharfside Trade with .+ for Video club cost €[\d,]+ over 24 months, €[\d,]+ more than Wharfside Trade\./,
   );
   await expect(
     page.getByText(/^With Kites and spares.+: Wharfside Trade, [\d,]+\.\d\d\. With Video club: .+, [\d,]+\.\d\d\./),
   ).toBeVisible();
   await page.getByRole('combobox', { name: 'Choose' }).click();
   await page.getByTitle('a way with moves').click();
-  await expect(page.locator('[data-verdict]')).toContainText(/costs? [\d,]+ over 24 months/);
+  await expect(page.locator('[data-verdict]')).toContainText(/costs? €[\d,]+ over 24 months/);
 });
 
 test('the report is looked at, printed to PDF, and taken along as one file or as Markdown', async ({ page, demo }) => {
@@ -88,7 +88,7 @@ test('the report is looked at, printed to PDF, and taken along as one file or as
   const text = await pdfText(await pdf.path());
   for (const wanted of [
     'Where should Larkfell Kites sell from 2027?',
-    'Wharfside Trade costs 6,839 over 24 months, 210 less than Marlpit Grow.',
+    'Wharfside Trade costs €6,839 over 24 months, €210 less than Marlpit Grow.',
     '6,839.30',
     '7,049.72',
     'Under which conditions',

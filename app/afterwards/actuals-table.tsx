@@ -41,7 +41,7 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
       belowClass="explained"
       below={({ found }) =>
         found
-          ? `expected ${write.number(found.expected.orders, 0)} orders, sales of ${write.whole(found.expected.sales)}, cost ${write.whole(found.expected.cost)}${reasonsWords(
+          ? `expected ${write.number(found.expected.orders, 0)} orders, sales of ${write.amount(found.expected.sales)}, cost ${write.amount(found.expected.cost)}${reasonsWords(
               found.why,
               write,
             )

@@ -28,8 +28,8 @@ export function soFarSentence({ months, difference, expected, why }: AgainstFore
   const counted = months.filter((month) => month.difference !== null).length;
   if (counted === 0) return 'Enter what months really brought and cost, and see where it differs from what was expected, and why.';
   const over = `Over ${counted} ${counted === 1 ? 'month' : 'months'}`;
-  if (Math.abs(Number(difference)) < 0.005) return `${over} it cost what was expected, ${write.whole(expected)}.`;
-  return `${over} it cost ${write.whole(difference.replace('-', ''))} ${Number(difference) > 0 ? 'more' : 'less'} than the ${write.whole(expected)} expected: ${reasonsWords(why, write).join(', ')}.`;
+  if (Math.abs(Number(difference)) < 0.005) return `${over} it cost what was expected, ${write.amount(expected)}.`;
+  return `${over} it cost ${write.amount(difference.replace('-', ''))} ${Number(difference) > 0 ? 'more' : 'less'} than the ${write.amount(expected)} expected: ${reasonsWords(why, write).join(', ')}.`;
 }
 
 /**
@@ -41,24 +41,24 @@ export function exampleSentence(example: Actuals, against: AgainstForecast | nul
   const [month, real] = Object.entries(example)[0] ?? [];
   const found = against?.months.find((one) => one.month === month);
   if (month === undefined || real?.orders === undefined || !found || found.difference === null) return ask;
-  const less = write.whole(found.difference.replace('-', ''));
+  const less = write.amount(found.difference.replace('-', ''));
   const cost = Number(found.difference) > 0 ? `${less} more` : `${less} less`;
   return `${ask} For example, ${write.number(real.orders, 0)} orders in ${write.month(month)} instead of ${write.number(found.expected.orders, 0)} would have cost you ${cost} in fees.`;
 }
 
-/** "Orders go at 83 % of the forecast. Stay with Marlpit Grow." */
+/** "Orders go at 83% of the forecast. Stay with Marlpit Grow." */
 export function adviceSentence(
   { orders, orderValue, seen, current, canStay, move }: MoveAdvice,
   nameOf: (id: string | null) => string,
   write: Writer,
 ): string {
-  const percent = (factor: string) => `${write.number((Number(factor) * 100).toFixed(0), 0)} %`;
+  const percent = (factor: string) => `${write.percent((Number(factor) * 100).toFixed(0), 0)}`;
   const values = Math.abs(Number(orderValue) - 1) < 0.005 ? '' : `, order values at ${percent(orderValue)}`;
   const level = `Over the last ${seen === 1 ? 'month' : `${seen} months`} orders went at ${percent(orders)} of what was expected${values}. If they go on so,`;
   if (move && move.saves === null)
     return `${level} ${nameOf(current)} will be outgrown: move to ${nameOf(move.candidate)} in ${write.month(move.month)}.`;
   if (move)
-    return `${level} move to ${nameOf(move.candidate)} in ${write.month(move.month)}: that saves ${write.whole(move.saves ?? '0')} over the rest of the time, what moving takes included.`;
+    return `${level} move to ${nameOf(move.candidate)} in ${write.month(move.month)}: that saves ${write.amount(move.saves ?? '0')} over the rest of the time, what moving takes included.`;
   return canStay
     ? `${level} stay with ${nameOf(current)}: no switch saves more than it costs.`
     : `${level} ${nameOf(current)} will be outgrown, and there is no other that can be used to the end.`;

@@ -38,18 +38,18 @@ export function dateReason(
   currency: string,
   write: Writer,
 ): string {
-  const money = atStake === null ? '' : `${write.money(atStake, currency)} ${currency}`;
+  const money = atStake === null ? '' : write.price(atStake, currency);
   switch (kind) {
     case 'joins':
       return 'The horizon begins here; trials and refund windows count from the day you join.';
     case 'trial-ends':
-      return `Cancel before, or ${money ? `${money} fall due` : 'the first payment falls due'}${months ? `, then ${termWords(months)}` : ''}.`;
+      return `Cancel before, or ${money ? `${money} falls due` : 'the first payment falls due'}${months ? `, then ${termWords(months)}` : ''}.`;
     case 'refund-ends':
       return `After this date the ${money} can’t be refunded.`;
     case 'price-rises':
-      return `From now on ${write.money(detail ?? '0', currency)} ${currency} ${months ? termWords(months) : ''}, ${money} ${Number(atStake) < 0 ? 'less' : 'more'} than before. Decide whether it is worth that.`;
+      return `From now on ${write.price(detail ?? '0', currency)} ${months ? termWords(months) : ''}, ${money} ${Number(atStake) < 0 ? 'less' : 'more'} than before. Decide whether it is worth that.`;
     case 'renewal':
-      return `${money || 'The next payment'} ${money ? 'fall' : 'falls'} due ${months ? termWords(months) : ''}. Cancel before, if you want to leave.`;
+      return `${money || 'The next payment'} falls due ${months ? termWords(months) : ''}. Cancel before, if you want to leave.`;
     case 'offer-ends':
       return `Joining before it ends saves ${money} over the horizon.`;
     case 'limit-reached':
@@ -58,8 +58,8 @@ export function dateReason(
         : 'By your forecast this is the first month above the limit. Move up before it.';
     case 'break-even':
       return money
-        ? `By your forecast sales reach ${write.whole(detail ?? '0')} a month: from there ${about} costs less, ${money} over the rest of the horizon. See whether moving is worth it.`
-        : `By your forecast sales reach ${write.whole(detail ?? '0')} a month for the first time, where ${about} costs less; over the rest of the horizon it does not yet. Watch whether they stay there.`;
+        ? `By your forecast sales reach ${write.amount(detail ?? '0')} a month: from there ${about} costs less, ${money} over the rest of the horizon. See whether moving is worth it.`
+        : `By your forecast sales reach ${write.amount(detail ?? '0')} a month for the first time, where ${about} costs less; over the rest of the horizon it does not yet. Watch whether they stay there.`;
     case 'move':
       return 'The way through the horizon moves here. Begin to set it up before.';
     case 'look-again':

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { Form, Link } from 'react-router';
 import { useWriter } from '../locale/locale';
+import { writerFor } from '../locale/writer';
 import type { ListedRow } from '../server/decision-list.server';
 import { SmallScale } from './small-scale';
 import { answerWords, toFindOutWords, verdictWords } from './summary-words';
@@ -61,7 +62,9 @@ export function DecisionRow({ decision: one }: { decision: ListedRow }) {
 
 /** What a decision comes to, or why that is not said. */
 function BottomLine({ row: { state, changedOn } }: { row: ListedRow }) {
-  const write = useWriter();
+  const { locale } = useWriter();
+  const currency = state.kind === 'known' ? state.summary.currency : null;
+  const write = writerFor(locale, currency);
   const changed = `changed ${write.day(changedOn)}`;
   if (state.kind === 'unreadable')
     return <span className="problem">This decision can’t be read any more. Everything else is as it was.</span>;

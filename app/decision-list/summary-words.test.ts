@@ -26,8 +26,8 @@ const verdict: DecisionSummary['verdict'] = {
 
 describe('a decision in the list', () => {
   it('has its answer in a sentence', () => {
-    expect(answerWords(summary, write)).toBe('Birch costs least: 480 EUR over 12 months, 240 less than the next.');
-    expect(answerWords({ ...summary, margin: null }, write)).toBe('Birch costs least: 480 EUR over 12 months.');
+    expect(answerWords(summary, write)).toBe('Birch costs least: 480 over 12 months, 240 less than the next.');
+    expect(answerWords({ ...summary, margin: null }, write)).toBe('Birch costs least: 480 over 12 months.');
     expect(answerWords({ ...summary, by: 'keep' }, write)).toBe('Birch leaves you most over 12 months, 240 more than the next.');
     expect(answerWords({ ...summary, leader: null, total: null }, write)).toBe('No answer yet.');
     const way = {

@@ -4,18 +4,18 @@ import { listed } from '../locale/listed';
 import type { Writer } from '../locale/writer';
 import { sinceWords } from '../verdict/verdict-words';
 
-/** A decision's answer: "Wharfside Trade costs least: 6,839 EUR over 24 months, 210 less than the next." */
-export function answerWords({ by, leader, total, margin, way, months, currency }: DecisionSummary, write: Writer): string {
+/** A decision's answer: "Wharfside Trade costs least: €6,839 over 24 months, €210 less than the next." */
+export function answerWords({ by, leader, total, margin, way, months }: DecisionSummary, write: Writer): string {
   if (leader === null || total === null) return 'No answer yet.';
   if (way) {
     const [first, ...others] = way.parts;
     const moves = others.map(({ label, from }) => `move to ${label} in ${write.month(from)}`);
-    return `Begin on ${first?.label ?? ''}, ${listed(moves)}: ${write.whole(way.total)} ${currency} over ${months} months, ${write.whole(way.less)} less than ${leader} throughout.`;
+    return `Begin on ${first?.label ?? ''}, ${listed(moves)}: ${write.amount(way.total)} over ${months} months, ${write.amount(way.less)} less than ${leader} throughout.`;
   }
   const { leads, by: than } = COMPARED_WORDS[by];
-  const lead = margin === null ? '' : `, ${write.whole(margin)} ${than} than the next`;
+  const lead = margin === null ? '' : `, ${write.amount(margin)} ${than} than the next`;
   if (by === 'keep') return `${leader} ${leads} over ${months} months${lead}.`;
-  return `${leader} ${leads}: ${write.whole(total)} ${currency} over ${months} months${lead}.`;
+  return `${leader} ${leads}: ${write.amount(total)} over ${months} months${lead}.`;
 }
 
 /** How its verdict stands, or that none was given. */

@@ -44,7 +44,7 @@ function Example({ rule }: { rule: RuleTold }) {
     void import('#core/worked-examples/worked-examples').then(
       ({ WORKED_EXAMPLES }) => {
         const { given, told } = WORKED_EXAMPLES[rule];
-        if (isWanted) setTold({ given, sentences: told(write) });
+        if (isWanted) setTold({ given: write.figuresOf(given), sentences: told(write) });
       },
       // Without a server there is no example, and nothing is lost.
       () => undefined,

@@ -22,7 +22,7 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
         ...hoverOption(colours, 'item'),
         formatter: (shown: unknown) => {
           const one = weighed[(shown as { data?: { at?: number } }).data?.at ?? -1];
-          return one ? `${one.candidate} ${plainText(one.label)}: fit ${Math.round(one.fit)}, ${write.whole(one.total)} ${currency}` : '';
+          return one ? `${one.candidate} ${plainText(one.label)}: fit ${Math.round(one.fit)}, ${write.amount(one.total)}` : '';
         },
       },
       xAxis: {

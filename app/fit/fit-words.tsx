@@ -36,7 +36,7 @@ export function FitSentence({ weighed }: { weighed: readonly Weighed[] }) {
 
 function besideCheapest(first: Weighed, cheapest: Weighed, write: Writer): string {
   if (cheapest === first) return ', and costs least: nothing beats it on either.';
-  return `. The cheapest, ${cheapest.label}, fits ${Math.round(cheapest.fit)}, at ${write.whole(cheapest.total)} against ${write.whole(first.total)}.`;
+  return `. The cheapest, ${cheapest.label}, fits ${Math.round(cheapest.fit)}, at ${write.amount(cheapest.total)} against ${write.amount(first.total)}.`;
 }
 
 /** How much the first place depends on the weights. */

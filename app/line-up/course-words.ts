@@ -10,7 +10,7 @@ export function courseSentence({ courses: all, crossings }: Courses, nameOf: (id
   const passed = crossings.filter(({ cheaper, dearer }) => cheaper === cheapest.candidate && isUsable(dearer));
   const last = passed.at(-1);
   const name = nameOf(cheapest.candidate);
-  if (courses.length === 1) return `${name} has cost ${write.whole(cheapest.cumulative.at(-1) ?? '0')} by the end.`;
+  if (courses.length === 1) return `${name} has cost ${write.amount(cheapest.cumulative.at(-1) ?? '0')} by the end.`;
   if (!last) return `${name} has cost least from the first month to the last.`;
   return `${name} has cost least by the end; it has been ahead of all others since ${write.month(last.month)}, when it passed ${nameOf(last.dearer)}.`;
 }
@@ -20,7 +20,7 @@ export function courseEvents({ courses, crossings, months }: Courses, nameOf: (i
   const renewals = courses.flatMap(({ candidate, renewals: jumps }) =>
     jumps.map(({ month, from, to, currency }) => ({
       month,
-      words: `${nameOf(candidate)}: the price goes from ${write.money(from, currency)} to ${write.money(to, currency)} ${currency} in ${write.month(month)}.`,
+      words: `${nameOf(candidate)}: the price goes from ${write.price(from, currency)} to ${write.price(to, currency)} in ${write.month(month)}.`,
     })),
   );
   const outgrown = courses.flatMap(({ candidate, outgrown: indexes }) => {

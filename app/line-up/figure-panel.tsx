@@ -56,7 +56,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
                 <small>{rate}</small>
                 <small>
                   in {part.months} of {breakdown.byMonth.length} months
-                  {part.currency !== currency && `, ${write.money(part.charged, part.currency)} ${part.currency}`}
+                  {part.currency !== currency && `, ${write.price(part.charged, part.currency)}`}
                 </small>
                 {used && (
                   <small>

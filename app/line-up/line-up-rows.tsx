@@ -1,8 +1,9 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import type { LineUpColumn } from '#core/comparison/line-up';
 import type { Bucket } from '#core/pricing/ledger-line';
 import { useWriter } from '../locale/locale';
 import type { Writer } from '../locale/writer';
+import { useChangedFigure } from '../motion/use-changed-figure';
 import { firstReason } from '../proposals/reason-words';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BucketBar } from './bucket-bar';
@@ -154,7 +155,7 @@ export function RateRows({ drawn, open, onOpen }: RowsProps) {
         perOrder === null ? null : write.money(perOrder, currency),
       )}
       {row('of-sales', 'Of sales', 'The total in percent of all sales', ({ result: { shareOfSales } }) =>
-        shareOfSales === null ? null : write.percent(shareOfSales),
+        shareOfSales === null ? null : write.share(shareOfSales),
       )}
       {row('keep', 'What is left to you', 'Sales without sales tax and refunds, times the margin, minus this total', ({ result }) =>
         write.whole(result.keep),
@@ -188,8 +189,10 @@ function Total({ column, currency }: { column: LineUpColumn; currency: string })
   const write = useWriter();
   const text = write.money(column.result.total, currency);
   const at = text.lastIndexOf(write.decimalSign);
+  const figure = useRef<HTMLSpanElement>(null);
+  useChangedFigure(figure, text, useLevel().scale);
   return (
-    <span className="total">
+    <span className="total" ref={figure}>
       {column.atLeast && <small className="at-least">at least</small>}
       {at < 0 ? text : text.slice(0, at)}
       {at >= 0 && <small>{text.slice(at)}</small>}
@@ -203,7 +206,7 @@ function YearChange({ percent }: { percent: string | null }) {
   const up = Number(percent) > 0;
   return (
     <small className="year-change">
-      <span aria-label={up ? 'up' : 'down'}>{up ? '▲' : '▼'}</span> {write.whole(percent.replace('-', ''))} %
+      <span aria-label={up ? 'up' : 'down'}>{up ? '▲' : '▼'}</span> {write.percent(percent.replace('-', ''), 0)}
     </small>
   );
 }

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Bucket } from '#core/pricing/ledger-line';
+import { useMovedColumns } from '../motion/use-moved-columns';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BucketRows } from './bucket-rows';
 import { ColumnDrag } from './column-drag';
@@ -21,6 +22,8 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   const { leader, buckets } = useLevel().priced.lineUp;
   const { columns, pinned, baseline } = useArranged(open?.kind === 'make-up' ? open.candidate : undefined);
   const scroll = useRef<HTMLDivElement>(null);
+  const table = useRef<HTMLTableElement>(null);
+  useMovedColumns(table, columns.map(({ id }) => id).join(' '));
   const visible = useVisibleColumns(scroll, columns.length, pinned);
   const [opened, setOpened] = useState<readonly Bucket[]>([]);
   const toggle = (bucket: Bucket) => setOpened(opened.includes(bucket) ? opened.filter((one) => one !== bucket) : [...opened, bucket]);
@@ -30,6 +33,7 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
     <ColumnDrag columns={columns}>
       <div className="line-up-scroll" ref={scroll} role="region" aria-label="Candidates side by side" tabIndex={0}>
         <table
+          ref={table}
           className={`line-up${visible ? ' is-measured' : ''}`}
           aria-colcount={columns.length + 1}
           style={visible ? { width: visible.headWidth + columns.length * visible.columnWidth } : {}}

@@ -43,7 +43,7 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
           <p>
             {Number(pair.total.difference) === 0
               ? `${nameOf(a)} and ${nameOf(b)} cost the same.`
-              : `${nameOf(b)} costs ${write.money(pair.total.difference.replace('-', ''), currency)} ${Number(pair.total.difference) > 0 ? 'more' : 'less'} than ${nameOf(a)}.`}
+              : `${nameOf(b)} costs ${write.price(pair.total.difference.replace('-', ''), currency)} ${Number(pair.total.difference) > 0 ? 'more' : 'less'} than ${nameOf(a)}.`}
           </p>
           <h3>In money</h3>
           {pair.money.length === 0 && <p className="quiet">Nothing differs.</p>}

@@ -30,9 +30,9 @@ export function RatePanel({ candidate: id, rate }: { candidate: string; rate: 'p
     return (
       <>
         <h2>Of sales, {column.label}</h2>
-        <p className="panel-amount">{write.percent(shareOfSales)}</p>
+        <p className="panel-amount">{write.share(shareOfSales)}</p>
         <p>
-          The total of {write.money(total, currency)} ÷ sales of {write.money(parts.sales, currency)} = {write.number(shareOfSales)} %.
+          The total of {write.money(total, currency)} ÷ sales of {write.money(parts.sales, currency)} = {write.percent(shareOfSales)}.
         </p>
       </>
     );
@@ -46,8 +46,8 @@ export function RatePanel({ candidate: id, rate }: { candidate: string; rate: 'p
             <span>
               <b>{stream.label || 'Sales'}</b>
               <small>
-                {write.money(stream.netSales, currency)} without sales tax × {write.number(stream.margin)} % margin
-                {Number(stream.refunds) > 0 && ` × ${write.number(decimal(100).minus(stream.refunds).toFixed())} % not refunded`}
+                {write.money(stream.netSales, currency)} without sales tax × {write.percent(stream.margin)} margin
+                {Number(stream.refunds) > 0 && ` × ${write.percent(decimal(100).minus(stream.refunds).toFixed())} not refunded`}
               </small>
             </span>
             <b className="part-amount">{write.money(stream.kept, currency)}</b>

@@ -64,7 +64,7 @@ export function sourceWords(pricing: Pricing, candidate: Candidate, source: Line
       };
     }
     case 'tax':
-      return { name: 'Tax on fees', rate: `${write.number(pricing.file.feeTax ?? '0')} % on what was quoted without tax`, sheetPart: null };
+      return { name: 'Tax on fees', rate: `${write.percent(pricing.file.feeTax ?? '0')} on what was quoted without tax`, sheetPart: null };
   }
 }
 
@@ -73,7 +73,7 @@ function introWords(
   price: (decimal: string | null) => string,
   write: Writer,
 ): string {
-  const what = 'off' in intro ? `${write.number(intro.off)} % off` : price(intro.price);
+  const what = 'off' in intro ? `${write.percent(intro.off)} off` : price(intro.price);
   return `; first ${intro.periods === 1 ? 'payment' : `${intro.periods} payments`} ${what}`;
 }
 

@@ -24,7 +24,7 @@ export function WayLine({ column }: { column: LineUpColumn }) {
   return (
     <small className="way-line" title={wayWords(state.workbench, way, write)}>
       <Link to={`/decisions/${decisionId}/what-if/route`}>
-        {write.whole(decimal(column.result.total).minus(way.saves).toFixed())} {moveWords(state.workbench, way, write, plan)}
+        {write.amount(decimal(column.result.total).minus(way.saves).toFixed())} {moveWords(state.workbench, way, write, plan)}
       </Link>
     </small>
   );

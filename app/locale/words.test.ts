@@ -54,6 +54,13 @@ describe('the words of the interface', () => {
     ]);
   });
 
+  it('have percent signs as English has them, right behind the figure', () => {
+    const found = sources(['app', 'core/wording', 'core/explain', 'core/price-checks', 'core/worked-examples']).flatMap(([name, text]) =>
+      wordsOfSource(name, text).flatMap(({ line, words }) => (/[\d…] %/.test(words) ? [`${name}:${line}: “${words}”`] : [])),
+    );
+    expect(found).toEqual([]);
+  });
+
   it('are none of those that docs/words.md says not to use', () => {
     expect(NOT_USED.length).toBeGreaterThan(20);
     const found = linesWithWords().flatMap(({ at, line }) => {

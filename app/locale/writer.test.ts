@@ -24,7 +24,7 @@ describe('writerFor', () => {
 
   it('writes differences with their sign', () => {
     expect(writerFor('en-GB').difference('107.03')).toBe('+107');
-    expect(writerFor('en-GB').difference('-107.03')).toBe('-107');
+    expect(writerFor('en-GB').difference('-107.03')).toBe('−107');
   });
 
   it.each(['27', '27.5', '1.125', '0.065', '12345.678', '999.999'])('what it puts into a field is read back as %s', (decimal) => {
@@ -32,6 +32,45 @@ describe('writerFor', () => {
       const read = readTypedNumber(writerFor(locale).field(decimal), { wanted: 'a number' });
       expect(read.ok && Number(read.value)).toBe(Number(decimal));
     }
+  });
+});
+
+describe('sentences', () => {
+  it.each([
+    ['en-GB', 'EUR', '€2,940', '€49.00', '2.6%', '4.4%'],
+    ['de-DE', 'EUR', '2.940\u00a0€', '49,00\u00a0€', '2,6\u00a0%', '4,4\u00a0%'],
+    ['en-GB', 'JPY', '¥2,940', '¥49', '2.6%', '4.4%'],
+    ['en-GB', 'SEK', 'kr\u00a02,940', 'kr\u00a049.00', '2.6%', '4.4%'],
+  ])('carry the currency of the decision and percent as %s writes them in %s', (locale, currency, amount, price, percent, share) => {
+    const write = writerFor(locale, currency);
+    expect([write.amount('2939.51'), write.price('49', currency), write.percent('2.6'), write.share('4.42')]).toEqual([
+      amount,
+      price,
+      percent,
+      share,
+    ]);
+  });
+
+  it('write a loss with a minus sign, not with a hyphen', () => {
+    const write = writerFor('en-GB', 'EUR');
+    expect([write.amount('-30'), write.percent('-3'), write.number('-1.5'), write.money('-2', 'EUR')]).toEqual([
+      '−€30',
+      '−3%',
+      '−1.5',
+      '−2.00',
+    ]);
+    // What is typed into a field again stays as a keyboard writes it.
+    expect(write.field('-1.5')).toBe('-1.5');
+  });
+
+  it('have no currency where the decision is not known', () => {
+    expect(writerFor('en-GB').amount('2939.51')).toBe('2,940');
+  });
+
+  it('have their figures written as the person’s locale does, but for dates and names', () => {
+    const text = 'Grow 2 costs 18.00 a month and 2.6% of 1,200.50; from 100 orders on 0.70.';
+    expect(writerFor('de-DE').figuresOf(text)).toBe('Grow 2 costs 18,00 a month and 2,6% of 1.200,50; from 100 orders on 0,70.');
+    expect(writerFor('en-GB').figuresOf(text)).toBe(text);
   });
 });
 
@@ -66,7 +105,7 @@ describe('differences', () => {
     const write = writerFor('en-GB');
     expect(['205.42', '-205.42', '0.00', '-0.3', '1234567.5'].map((amount) => write.difference(amount))).toEqual([
       '+205',
-      '-205',
+      '−205',
       '0',
       '0',
       '+1,234,568',
@@ -74,14 +113,14 @@ describe('differences', () => {
   });
 
   it('are grouped as the person’s locale groups', () => {
-    expect(writerFor('de-DE').difference('-1234.4')).toBe('-1.234');
+    expect(writerFor('de-DE').difference('-1234.4')).toBe('−1.234');
     expect(writerFor('de-DE').money('1234.5', 'EUR')).toBe('1.234,50');
     expect(writerFor('de-DE').money('1234.5', 'JPY')).toBe('1.235');
   });
 
   it.each([
     ['en-GB', '4000', 'EUR', false, '€4,000'],
-    ['en-GB', '-12.5', 'GBP', false, '-£12.50'],
+    ['en-GB', '-12.5', 'GBP', false, '−£12.50'],
     ['en-GB', '400', 'EUR', true, '+€400'],
     ['en-GB', '0', 'EUR', true, '€0'],
     ['de-DE', '4000', 'EUR', false, '4.000\u00a0€'],

@@ -10,13 +10,12 @@ const SHOWN = 8;
 
 /** What nobody knows yet, the decisive first. */
 export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }) {
-  const { decisionId, state } = useWorkbench();
+  const { decisionId } = useWorkbench();
   const worked = useWorked();
   const write = useWriter();
   const [isAll, setAll] = useState(false);
   const questions = worked.judged?.questions ?? [];
   const decisive = questions.filter(({ effect }) => effect.kind !== 'none').length;
-  const { currency } = state.workbench.decision;
   return (
     <section aria-label="To find out" aria-busy={worked.isJudging}>
       <h2>To find out</h2>
@@ -46,7 +45,7 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
                 {question.partLabel}: {question.asks.label}
               </Link>
             )}
-            <EffectWords question={question} whole={(by) => `${write.whole(by)} ${currency}`} />
+            <EffectWords question={question} amount={write.amount} />
           </li>
         ))}
       </ol>
@@ -59,7 +58,7 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
   );
 }
 
-function EffectWords({ question, whole }: { question: OpenQuestion; whole(by: string): string }) {
+function EffectWords({ question, amount }: { question: OpenQuestion; amount(by: string): string }) {
   const { effect, asks } = question;
   if (effect.kind === 'none') return null;
   if (effect.kind === 'fit') return <small>could make it the one that fits best</small>;
@@ -67,8 +66,8 @@ function EffectWords({ question, whole }: { question: OpenQuestion; whole(by: st
   return (
     <small>
       {asks.kind === 'need'
-        ? `if it does, up to ${whole(effect.by)} below the cheapest`
-        : `without it ${whole(effect.by)} below the cheapest`}
+        ? `if it does, up to ${amount(effect.by)} below the cheapest`
+        : `without it ${amount(effect.by)} below the cheapest`}
     </small>
   );
 }

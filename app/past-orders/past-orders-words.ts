@@ -81,11 +81,11 @@ export function wouldHaveCostWords({ candidates, months, orders }: ReplayAnswer,
   const [first, second] = able;
   const span = `Your ${count(write, orders, 'order', 'orders')} of ${months.length === 1 ? 'one month' : `${months.length} months`}`;
   if (!first) return `${span} could not have been sold with any candidate as it is.`;
-  const least = `${span} would have cost least with ${first.label}: ${write.whole(first.result.total)}`;
+  const least = `${span} would have cost least with ${first.label}: ${write.amount(first.result.total)}`;
   if (!second) return `${least}.`;
   return Number(second.more) < 0.5
     ? `${least}, as much as ${second.label}.`
-    : `${least}, ${write.whole(second.more)} less than ${second.label}.`;
+    : `${least}, ${write.amount(second.more)} less than ${second.label}.`;
 }
 
 /** What the forecast's average order does not show of a candidate's fees; empty where that is less than 1. */
@@ -93,8 +93,8 @@ export function averageWords(moreThanAverage: string, write: Writer): string {
   const more = Number(moreThanAverage);
   if (Math.abs(more) < 1) return '';
   return more > 0
-    ? `${write.whole(moreThanAverage)} more than the average order shows`
-    : `${write.whole(moreThanAverage.replace('-', ''))} less than the average order shows`;
+    ? `${write.amount(moreThanAverage)} more than the average order shows`
+    : `${write.amount(moreThanAverage.replace('-', ''))} less than the average order shows`;
 }
 
 /** Months without any order may be in no file that was dropped; empty where there are none. */
@@ -115,7 +115,7 @@ interface Forecast {
 export function besideForecastWords({ candidates, months, orders, salesAMonth }: ReplayAnswer, forecast: Forecast, write: Writer): string {
   const first = candidates.find(({ result }) => canBeChosen(result));
   const [was, expected] = [orders / months.length, Number(forecast.orders)];
-  const amounts = `${write.whole(String(was))} orders and ${write.whole(salesAMonth)} a month, where you expect ${write.whole(forecast.orders)} and ${write.whole(forecast.sales)}`;
+  const amounts = `${write.whole(String(was))} orders and ${write.amount(salesAMonth)} a month, where you expect ${write.amount(forecast.orders)} and ${write.amount(forecast.sales)}`;
   if (!first || forecast.leader === null || expected === 0) return '';
   if (first.label === forecast.leader) return `They had ${amounts}; the same candidate costs least in both.`;
   return `They had ${amounts}: at what you expect, ${forecast.leader} costs least.`;
@@ -133,7 +133,7 @@ export function courseWords(years: CourseYears | null, write: Writer): string {
   const percent = (Number(years.expected) / years.past - 1) * 100;
   const span = years.months === 1 ? 'the same month' : `the same ${years.months} months`;
   if (Math.abs(percent) < 0.5) return `You expect as many orders as ${span} had.`;
-  return `You expect ${write.number(Math.abs(percent).toFixed(0))} % ${percent > 0 ? 'more' : 'fewer'} orders than ${span} had: ${write.whole(years.expected)} instead of ${write.whole(String(years.past))}.`;
+  return `You expect ${write.percent(Math.abs(percent).toFixed(0))} ${percent > 0 ? 'more' : 'fewer'} orders than ${span} had: ${write.amount(years.expected)} instead of ${write.amount(String(years.past))}.`;
 }
 
 /** A figure of a stream as it is typed, or as past orders have it. */
@@ -147,13 +147,13 @@ export function estimatedWords(
   const [first = '0'] = values;
   const words: { [Of in Estimated]: () => string } = {
     orders: () => write.orders(first),
-    growth: () => `${write.number(first)} %`,
+    growth: () => `${write.percent(first)}`,
     season: () => seasonWords(values, write),
-    'order-value': () => `${write.money(first, currency)} ${currency}`,
+    'order-value': () => write.price(first, currency),
     'order-sizes': () =>
       values.length === 1 ? 'all alike' : `from ${write.number(first)} to ${write.number(values.at(-1) ?? '1')} times the average`,
-    refunds: () => `${write.number(first)} %`,
-    cards: () => values.map((value, at) => `${kinds[at] ?? ''} ${write.number(value, 1)} %`).join(', '),
+    refunds: () => `${write.percent(first)}`,
+    cards: () => values.map((value, at) => `${kinds[at] ?? ''} ${write.percent(value, 1)}`).join(', '),
   };
   return words[of]();
 }

@@ -18,8 +18,8 @@ export function WouldHaveCost({ replay, currency }: { replay: ReplayAnswer; curr
       <h2>{wouldHaveCostWords(replay, write)}</h2>
       <p className="quiet">
         Every single order was charged as each plan charges it, from {write.month(months[0] ?? '')} to {write.month(months.at(-1) ?? '')}:{' '}
-        {write.whole(replay.sales)} {currency} paid by customers. {besideForecastWords(replay, forecast, write)}{' '}
-        {withoutOrdersWords(replay.without)} {emptyMonthsWords(replay.empty, write)}
+        {write.amount(replay.sales)} paid by customers. {besideForecastWords(replay, forecast, write)} {withoutOrdersWords(replay.without)}{' '}
+        {emptyMonthsWords(replay.empty, write)}
       </p>
       <DataTable
         label="What past orders would have cost"

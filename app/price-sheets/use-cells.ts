@@ -60,5 +60,5 @@ function withKeptCells(write: Omit<Cells, 'cell'>): Cells {
 function savedWords(percent: string): string {
   const saved = Number(percent);
   if (saved === 0) return ', saves nothing';
-  return saved > 0 ? `, saves ${percent} %` : `, ${-saved} % dearer`;
+  return saved > 0 ? `, saves ${percent}%` : `, ${-saved}% dearer`;
 }

@@ -24,9 +24,7 @@ export function VendorTable({ today }: { today: string }) {
   const rows = vendorOverviews(sheets, proposals ?? { vendors: [] }, forecast);
   const sheetOf = (id: string) => sheets.find((one) => one.id === id)?.sheet;
   const price = ({ plan }: VendorOverview, amount: string | null) =>
-    amount === null || !plan
-      ? '–'
-      : `${write.money(amount, plan.currency)}${plan.currency === decision.currency ? '' : ` ${plan.currency}`}`;
+    amount === null || !plan ? '–' : (plan.currency === decision.currency ? write.money : write.price)(amount, plan.currency);
   const fee = (charge: Charge | null) => (charge ? rateWords(charge, (decimal) => write.number(decimal)) : '–');
   const openOf = (id: string) => {
     const sheet = sheetOf(id);

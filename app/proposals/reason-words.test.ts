@@ -13,7 +13,7 @@ describe('a renewal price that is not known', () => {
 
   it('says what the plan costs at least, and below which price it costs less', () => {
     expect(renewalWords(open, 'Plus', write)).toBe(
-      'at least 36; its renewal price is not known. Below 90.50 USD by the year it costs less than Plus',
+      'at least 36; its renewal price is not known. Below $90.50 by the year it costs less than Plus',
     );
     expect(renewalWords(open, null, write)).toMatch(/Below 90\.50 USD by the year nothing else costs less$/);
   });

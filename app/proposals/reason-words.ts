@@ -53,7 +53,7 @@ export function reasonWords(reason: Reason, { nameOf, proposed }: ReasonNames, w
       return 'the cheapest of this vendor that does it all';
     case 'dearer': {
       const besides = reason.addons.map(nameOf).join(' and ');
-      const by = `${write.whole(reason.by)} dearer than ${proposed}`;
+      const by = `${write.amount(reason.by)} dearer than ${proposed}`;
       const lacks = besides && reason.lacks.length > 0 ? `${reason.lacks.map(lackWords).join(', ')}; ` : '';
       const bought = besides ? `with ${besides} ` : '';
       return lacks + bought + (Number(reason.by) === 0 ? `as dear as ${proposed}` : by);
@@ -80,9 +80,9 @@ export function renewalWords(
   proposed: string | null,
   write: Writer,
 ): string {
-  const least = `at least ${write.whole(atLeast)}; its renewal price is not known`;
+  const least = `at least ${write.amount(atLeast)}; its renewal price is not known`;
   if (below === null) return proposed === null ? least : `${least}, but ${proposed} costs less whatever it is`;
-  const limit = `${write.money(below, currency)} ${currency} ${termWords(months)}`;
+  const limit = `${write.price(below, currency)} ${termWords(months)}`;
   return `${least}. Below ${limit} ${proposed === null ? 'nothing else costs less' : `it costs less than ${proposed}`}`;
 }
 

@@ -15,7 +15,7 @@ export function assumptionSection(file: DecisionFile, { decision }: Workbench, w
     basis === 'spread' ? 'Payments count in equal parts over the months they pay for.' : 'Payments count in the month they are paid.',
     ...Object.entries(rates).map(([other, rate]) => `1 ${other} = ${write.number(rate, 6)} ${currency}.`),
     `An hour of the owner’s is worth ${write.money(hourValue ?? '0', currency)}.`,
-    ...(Number(feeTax ?? 0) > 0 ? [`${write.number(feeTax ?? '0')} % of tax on what is quoted without it.`] : []),
+    ...(Number(feeTax ?? 0) > 0 ? [`${write.percent(feeTax ?? '0')} of tax on what is quoted without it.`] : []),
   ];
   const needs = decision.needs ?? [];
   const level = (wanted: 'must' | 'want') => needs.filter((need) => need.level === wanted).map((need) => needWords(need));
@@ -31,13 +31,13 @@ export function assumptionSection(file: DecisionFile, { decision }: Workbench, w
         rows: forecast.streams.map(({ label, id, orders, subscribers, orderValue, refunds, margin, cards }) => [
           label || id,
           subscribers
-            ? `${write.number(subscribers.start)} subscribers, ${seriesWords(subscribers.joins, write)} join, ${write.number(subscribers.churn)} % leave`
+            ? `${write.number(subscribers.start)} subscribers, ${seriesWords(subscribers.joins, write)} join, ${write.percent(subscribers.churn)} leave`
             : seriesWords(orders ?? '0', write),
           typeof orderValue === 'string' ? write.money(orderValue, currency) : seriesWords(orderValue, write),
-          `${write.number(refunds ?? '0')} %`,
-          `${write.number(margin ?? '100')} %`,
+          `${write.percent(refunds ?? '0')}`,
+          `${write.percent(margin ?? '100')}`,
           Object.entries(cards ?? { domestic: '100' })
-            .map(([kind, share]) => `${kind} ${write.number(share)} %`)
+            .map(([kind, share]) => `${kind} ${write.percent(share)}`)
             .join(', '),
         ]),
       },
@@ -58,14 +58,14 @@ export function assumptionSection(file: DecisionFile, { decision }: Workbench, w
   };
 }
 
-/** A series in a few words: "96, growing 1.2 % a month, by season". */
+/** A series in a few words: "96, growing 1.2% a month, by season". */
 function seriesWords(series: Series, write: Writer): string {
   if (typeof series === 'string') return write.number(series, 2);
   const { start, growth, add, season, set } = series;
   return [
     write.number(start, 2),
     ...(growth && Number(growth) !== 0
-      ? [`${Number(growth) > 0 ? 'growing' : 'shrinking'} ${write.number(growth.replace('-', ''))} % a month`]
+      ? [`${Number(growth) > 0 ? 'growing' : 'shrinking'} ${write.percent(growth.replace('-', ''))} a month`]
       : []),
     ...(add && Number(add) !== 0 ? [`${Number(add) > 0 ? '+' : '−'}${write.number(add.replace('-', ''))} a month`] : []),
     ...(season ? ['by season'] : []),

@@ -1,6 +1,6 @@
 import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { loadWorkbenchAt } from '#data/decisions';
-import type { Writer } from '../locale/writer';
+import { writerFor } from '../locale/writer';
 import { database } from '../server/database.server';
 import { followedNow } from '#core/proposals/followed-now';
 import { openDecision } from '../server/open-decision.server';
@@ -12,14 +12,16 @@ import { reportOf } from './report.server';
 /**
  * The report on a decision: of one of its verdicts by id, of its newest one, or without any as it stands.
  *
+ * @param locale - how figures are written
  * @param today - `YYYY-MM-DD`
  * @throws Response with status 404 if there is no such decision or verdict
  */
-export async function loadReport(decisionId: string, verdictId: string | null, write: Writer, today: string): Promise<Report> {
+export async function loadReport(decisionId: string, verdictId: string | null, locale: string, today: string): Promise<Report> {
   const { workbench } = await openDecision(decisionId);
   const { name, verdicts = [] } = workbench.decision;
   const given = verdictId === null ? verdicts.at(-1) : verdicts.find(({ id }) => id === verdictId);
   if (verdictId !== null && !given) throw new Response('There is no such verdict', { status: 404 });
+  const write = writerFor(locale, given?.currency ?? workbench.decision.currency);
   if (given) return reportOf({ decided: await decidedFrom(decisionId, given), name, verdict: given, isGiven: true, today, write });
   const { priced, lineUp } = price(workbench);
   return reportOf({ decided: { workbench, priced, lineUp }, name, verdict: asItStands(workbench, today), isGiven: false, today, write });

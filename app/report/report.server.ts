@@ -101,7 +101,7 @@ function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSecti
       {
         kind: 'sentence',
         style: 'quiet',
-        text: `With ${verdict.version} sales of ${write.whole(verdict.monthlySales)} ${verdict.currency} a month, ${write.orders(verdict.monthlyOrders)} orders.`,
+        text: `With ${verdict.version} sales of ${write.amount(verdict.monthlySales)} a month, ${write.orders(verdict.monthlyOrders)} orders.`,
       },
     ],
   };
@@ -116,7 +116,7 @@ function totalsSection({ priced, lineUp }: NonNullable<ReportOf['decided']>, ver
     `${atLeast ? 'at least ' : ''}${write.money(result.total, currency)}`,
     ...(years > 1 ? yearly.map((year) => write.whole(year)) : []),
     result.perOrder === null ? '' : write.money(result.perOrder, currency),
-    result.shareOfSales === null ? '' : write.percent(result.shareOfSales),
+    result.shareOfSales === null ? '' : write.share(result.shareOfSales),
     write.whole(result.keep),
     noteOf(result, write),
   ]);

@@ -28,7 +28,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
   const { zone = Intl.DateTimeFormat().resolvedOptions().timeZone, hour, only } = query.data;
   const { workbench } = saved;
   const { decision } = workbench;
-  const write = writerFor(localeOf(request.headers.get('Accept-Language')));
+  const write = writerFor(localeOf(request.headers.get('Accept-Language')), decision.currency);
   const entries = datesThatMatter(workbench, price(workbench).priced, decision.verdicts?.at(-1))
     .filter(({ id }) => only === undefined || id === only)
     .map((date): CalendarEntry => ({

@@ -17,7 +17,7 @@ export function loader({ request }: Route.LoaderArgs) {
     group,
     rules: rules.map(({ rule, ...words }) => {
       const { given, told } = WORKED_EXAMPLES[rule];
-      return { rule, ...words, given, told: told(write) };
+      return { rule, ...words, given: write.figuresOf(given), told: told(write) };
     }),
   }));
 }

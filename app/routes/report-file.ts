@@ -1,5 +1,4 @@
 import * as z from 'zod';
-import { writerFor } from '../locale/writer';
 import { loadReport } from '../report/load-report.server';
 import { reportMarkdown } from '../report/markdown';
 import { reportHtml } from '../report/report-html.server';
@@ -23,7 +22,7 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Res
   const report = await loadReport(
     params.decisionId,
     verdict,
-    writerFor(localeOf(request.headers.get('Accept-Language'))),
+    localeOf(request.headers.get('Accept-Language')),
     new Date().toISOString().slice(0, 10),
   );
   if (form === 'md') return attachment(reportMarkdown(report), 'text/markdown; charset=utf-8', report.title, 'md');

@@ -174,7 +174,7 @@ function RestsOn() {
       <h2>What it rests on</h2>
       <p>
         {version[0]?.toUpperCase()}
-        {version.slice(1)} sales: {write.whole(atForecast.average.sales)} a month, {write.orders(atForecast.average.orders)} orders, over{' '}
+        {version.slice(1)} sales: {write.amount(atForecast.average.sales)} a month, {write.orders(atForecast.average.orders)} orders, over{' '}
         {file.months} months from {write.month(file.start)}.
       </p>
       <ul className="plain-list">

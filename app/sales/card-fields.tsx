@@ -15,7 +15,7 @@ interface CardFieldsProps {
   onChange(field: string, change: (stream: Stream) => Stream): void;
 }
 
-/** With what orders are paid: one kind has the remainder, so that it always adds up to 100 %. */
+/** With what orders are paid: one kind has the remainder, so that it always adds up to 100%. */
 export function CardFields({ stream, onChange }: CardFieldsProps) {
   const write = useWriter();
   const [name, setName] = useState('');
@@ -34,7 +34,7 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
           one === rest ? (
             <span key={one} className="field card-rest">
               <span className="field-label">{words(one)}</span>
-              <b>{write.number(percent)} %</b> <span className="quiet">the remainder</span>
+              <b>{write.percent(percent)}</b> <span className="quiet">the remainder</span>
             </span>
           ) : (
             <span key={one} className="card-share">

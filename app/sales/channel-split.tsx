@@ -48,7 +48,7 @@ export function ChannelSplit({ stream }: { stream: Stream }) {
         ))}
         <span className="field card-rest">
           <span className="field-label">{channelWords(here)}</span>
-          <b>{write.number(rest.toFixed())} %</b> <span className="quiet">the rest</span>
+          <b>{write.percent(rest.toFixed())}</b> <span className="quiet">the rest</span>
         </span>
       </div>
       <p>
@@ -65,5 +65,5 @@ export function ChannelSplit({ stream }: { stream: Stream }) {
 
 function statusWords(isUnread: boolean, isTooMuch: boolean): string {
   if (isUnread) return 'Put the percentages right first.';
-  return isTooMuch ? 'Together these are more than 100 %.' : 'Each part becomes a line of its own, so that its own fees count.';
+  return isTooMuch ? 'Together these are more than 100%.' : 'Each part becomes a line of its own, so that its own fees count.';
 }

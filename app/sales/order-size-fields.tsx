@@ -28,7 +28,7 @@ export function OrderSizeFields({ stream, onChange }: OrderSizeFieldsProps) {
           {index === 0 ? (
             <span className="field card-rest">
               <span className="field-label">Of all orders</span>
-              <b>{write.number(share)} %</b> <span className="quiet">the remainder</span>
+              <b>{write.percent(share)}</b> <span className="quiet">the remainder</span>
             </span>
           ) : (
             <NumberField

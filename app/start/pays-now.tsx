@@ -33,7 +33,7 @@ export function PaysNow({ today }: { today: string }) {
       }}
     >
       <TextField label="Where you sell now" value={vendor} placeholder="leave it if you don’t sell yet" onChange={setVendor} />
-      <TextField label="What it costs you" value={price} placeholder="29/mo, 2 % of each sale" onChange={setPrice} />
+      <TextField label="What it costs you" value={price} placeholder="29/mo, 2% of each sale" onChange={setPrice} />
       <Button htmlType="submit" disabled={vendor.trim() === '' && price.trim() === ''}>
         Add it
       </Button>

@@ -23,7 +23,7 @@ export function SoFar() {
       <h2>Your comparison so far</h2>
       <ul className="so-far">
         <li className={sells ? '' : 'lacks'}>
-          {sells ? `Sales of ${write.whole(atForecast.average.sales)} ${decision.currency} a month` : 'How much you sell: not said yet'}
+          {sells ? `Sales of ${write.amount(atForecast.average.sales)} a month` : 'How much you sell: not said yet'}
         </li>
         <li className={vendors > 0 ? '' : 'lacks'}>{vendors > 0 ? `Prices of ${counted(vendors, 'vendor')}` : 'Prices: none yet'}</li>
       </ul>

@@ -1,5 +1,6 @@
 import './tokens.css';
 import './base.css';
+import './systems-wishes.css';
 import '../workbench/workbench.css';
 import '../workbench/version-switch.css';
 import '../workbench/phone.css';

@@ -21,7 +21,7 @@ export function ChoiceForm({ choice, chosen }: { choice: Choice; chosen: Chosen 
   const { streams } = state.workbench.decision.forecast;
   const change = (part: Partial<Choice>) =>
     edits.decision('choice', 'the choice', (one) => ({ ...one, choice: { ...choice, ...one.choice, ...part } }));
-  const options = columns.map(({ id, label, result }) => ({ value: id, label: `${id} ${label}, ${write.whole(result.total)}` }));
+  const options = columns.map(({ id, label, result }) => ({ value: id, label: `${id} ${label}, ${write.amount(result.total)}` }));
   const [first = columns[0]?.id ?? '', second = columns.find(({ id }) => id !== choice.candidates[0])?.id ?? ''] = choice.candidates;
   const setKind = (kind: Choice['kind']) => {
     if (kind === 'route') return change({ kind, candidates: [] });

@@ -25,7 +25,7 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
         <p>{verdict.forWhom || suitsSentence(verdict.suits, write)}</p>
         <p className="quiet">
           {verdict.version[0]?.toUpperCase()}
-          {verdict.version.slice(1)} sales, {write.whole(verdict.monthlySales)} a month ({write.orders(verdict.monthlyOrders)} orders), in{' '}
+          {verdict.version.slice(1)} sales, {write.amount(verdict.monthlySales)} a month ({write.orders(verdict.monthlyOrders)} orders), in{' '}
           {verdict.currency}.
           {verdict.madeFrom
             ? ` Made from revision ${verdict.madeFrom.revision} of this decision.`

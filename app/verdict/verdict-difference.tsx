@@ -20,7 +20,7 @@ export function VerdictDifferenceView({ before, after }: { before: GivenVerdict;
     lines.push('They are in different currencies or over different times, so totals are not set against each other.');
   if (difference.margin) lines.push(`The lead over the next was ${figure(difference.margin[0])}, and is ${figure(difference.margin[1])}.`);
   if (difference.sales)
-    lines.push(`Expected sales were ${write.whole(difference.sales[0])} a month, and are ${write.whole(difference.sales[1])}.`);
+    lines.push(`Expected sales were ${write.amount(difference.sales[0])} a month, and are ${write.amount(difference.sales[1])}.`);
   if (difference.version) lines.push(`Sales were ${difference.version[0]}, and are ${difference.version[1]}.`);
   for (const { label, change, after: seen } of difference.sheets)
     lines.push(

@@ -170,9 +170,9 @@ describe('a verdict in words', () => {
       asIs: '0',
       winner: 'E',
     };
-    expect(thresholdWords({ ...threshold, at: '17.1' }, nameOf, write)).toBe('Orders: from 117.1 a month (+17.1 %) Plan E costs least');
+    expect(thresholdWords({ ...threshold, at: '17.1' }, nameOf, write)).toBe('Orders: from 117.1 a month (+17.1%) Plan E costs least');
     expect(thresholdWords({ ...threshold, at: '-5', winner: null }, nameOf, write)).toBe(
-      'Orders: below 95 a month (−5 %) no candidate can be chosen',
+      'Orders: below 95 a month (−5%) no candidate can be chosen',
     );
   });
 
@@ -237,7 +237,7 @@ describe('dates and times in words', () => {
     const date = { id: 'x', on: '2027-01-01', about: 'Circle', atStake: '49.00' };
     expect(dateTitle({ ...date, kind: 'trial-ends' })).toBe('Trial of Circle ends');
     expect(dateReason({ ...date, kind: 'trial-ends', months: 1 }, 'EUR', write)).toBe(
-      'Cancel before, or 49.00 EUR fall due, then by the month.',
+      'Cancel before, or €49.00 falls due, then by the month.',
     );
     expect(dateReason({ ...date, kind: 'price-rises', detail: '60.00', atStake: '45.00', months: 3 }, 'EUR', write)).toBe(
       'From now on 60.00 EUR by the quarter, 45.00 EUR more than before. Decide whether it is worth that.',
@@ -264,7 +264,7 @@ describe('how it turned out, in words', () => {
 
   it('says what it cost more or less, and why, the largest first', () => {
     expect(soFarSentence({ months: [month], expected: '60.00', cost: '40.00', difference: '-20.00', why }, write)).toBe(
-      'Over 1 month it cost 20 less than the 60 expected: -30 since fees were lower than the price sheet says, +10 because you had more orders.',
+      'Over 1 month it cost 20 less than the 60 expected: −30 since fees were lower than the price sheet says, +10 because you had more orders.',
     );
     expect(soFarSentence({ months: [month], expected: '60.00', cost: '60.00', difference: '0.00', why }, write)).toBe(
       'Over 1 month it cost what was expected, 60.',
@@ -277,7 +277,7 @@ describe('how it turned out, in words', () => {
   it('says to stay, to move, or that there is no way', () => {
     const advice = { orders: '0.8300', orderValue: '1.1000', seen: 3, current: 'A', canStay: true, move: null };
     expect(adviceSentence(advice, nameOf, write)).toBe(
-      'Over the last 3 months orders went at 83 % of what was expected, order values at 110 %. If they go on so, stay with Plan A: no switch saves more than it costs.',
+      'Over the last 3 months orders went at 83% of what was expected, order values at 110%. If they go on so, stay with Plan A: no switch saves more than it costs.',
     );
     expect(
       adviceSentence(
@@ -286,7 +286,7 @@ describe('how it turned out, in words', () => {
         write,
       ),
     ).toBe(
-      'Over the last month orders went at 83 % of what was expected. If they go on so, move to Plan B in April 2027: that saves 150 over the rest of the time, what moving takes included.',
+      'Over the last month orders went at 83% of what was expected. If they go on so, move to Plan B in April 2027: that saves 150 over the rest of the time, what moving takes included.',
     );
     expect(adviceSentence({ ...advice, canStay: false, move: { candidate: 'B', month: '2027-04', saves: null } }, nameOf, write)).toMatch(
       /Plan A will be outgrown: move to Plan B in April 2027\.$/,

@@ -30,9 +30,9 @@ export function chosenSentence({ parts, total, keep = null, runnerUp, comparedBy
   if (total === null) return `${what}: what it comes to is not known.`;
   const over = `over ${months} ${months === 1 ? 'month' : 'months'}`;
   const isMany = parts.length > 1;
-  const paid = `${isMany ? 'cost' : 'costs'} ${atLeast ? 'at least ' : ''}${write.whole(total)} ${over}`;
+  const paid = `${isMany ? 'cost' : 'costs'} ${atLeast ? 'at least ' : ''}${write.amount(total)} ${over}`;
   if (comparedBy === 'keep' && keep !== null && runnerUp)
-    return `${what} ${isMany ? 'leave' : 'leaves'} you ${write.whole(keep)}, ${marginWords(runnerUp, write, comparedBy)}; ${isMany ? 'they' : 'it'} ${paid}.`;
+    return `${what} ${isMany ? 'leave' : 'leaves'} you ${write.amount(keep)}, ${marginWords(runnerUp, write, comparedBy)}; ${isMany ? 'they' : 'it'} ${paid}.`;
   const costs = `${what} ${paid}`;
   return runnerUp ? `${costs}, ${marginWords(runnerUp, write)}.` : `${costs}; there is no other that could be chosen.`;
 }
@@ -61,7 +61,7 @@ export function marginWords(
 ): string {
   if (Number(margin) === 0) return `the same as ${label}`;
   const { by, byWorse } = COMPARED_WORDS[comparedBy];
-  return `${write.whole(margin.replace('-', ''))} ${Number(margin) < 0 ? byWorse : by} than ${label}`;
+  return `${write.amount(margin.replace('-', ''))} ${Number(margin) < 0 ? byWorse : by} than ${label}`;
 }
 
 /** A condition as a clause: "from 8,616 a month (180 orders) on", "if you need gift cards". */
@@ -69,7 +69,7 @@ export function conditionWords(condition: Condition, write: Writer): string {
   switch (condition.kind) {
     case 'sales': {
       const level = ({ sales, orders }: { sales: string; orders: string }) =>
-        `${write.whole(sales)} a month (${write.orders(orders)} orders)`;
+        `${write.amount(sales)} a month (${write.orders(orders)} orders)`;
       const { from, to } = condition;
       if (!from && !to) return 'at every level of sales looked at';
       if (!from && to) return `below sales of ${level(to)}`;
@@ -100,7 +100,7 @@ export function winnerWords(condition: Condition, nameOf: (id: string | null) =>
   return condition.kind === 'need' && condition.only ? `only ${name}` : name;
 }
 
-/** "Orders, all streams: from +17.1 % on Wharfside Trade costs least". */
+/** "Orders, all streams: from +17.1% on Wharfside Trade costs least". */
 export function thresholdWords(
   threshold: Threshold,
   nameOf: (id: string | null) => string,
@@ -117,7 +117,7 @@ export function thresholdWords(
 export function suitsSentence(suits: Suits | undefined, write: Writer): string {
   if (!suits) return '';
   const { from, to, needs } = suits;
-  const level = (one: { sales: string }) => write.whole(one.sales);
+  const level = (one: { sales: string }) => write.amount(one.sales);
   const upwards = from ? ` with sales from ${level(from)} a month on` : '';
   const bounded = from && to ? ` with sales between ${level(from)} and ${level(to)} a month` : upwards;
   const range = !from && to ? ` with sales up to ${level(to)} a month` : bounded;
@@ -135,7 +135,7 @@ const OPEN_WORDS: Readonly<Record<OpenQuestion['kind'], (about: string, figure: 
   'not-seen': (about) => `Note when the pricing page was looked at: ${about}.`,
   'old-sheet': (about, figure) => `Look at the pricing page again, the oldest was seen ${figure} days ago: ${about}.`,
   close: (about, figure, write) =>
-    `Too close to call${about ? ` against ${about}` : ''}${figure ? `: ${write.whole(figure)} apart is less than a guess can be off` : ''}. Choose by what is not money.`,
+    `Too close to call${about ? ` against ${about}` : ''}${figure ? `: ${write.amount(figure)} apart is less than a guess can be off` : ''}. Choose by what is not money.`,
   'no-fee': (about) => `No card fee is stated for some of the sales; most likely it was forgotten: ${about}.`,
 };
 
@@ -176,11 +176,11 @@ export function sinceWords(
   const change =
     dearer === null || Number(dearer) === 0
       ? `${what} ${isTwo ? 'cost' : 'costs'} the same as then`
-      : `${what} ${isTwo ? 'are' : 'is'} now ${write.whole(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
+      : `${what} ${isTwo ? 'are' : 'is'} now ${write.amount(dearer.replace('-', ''))} ${Number(dearer) > 0 ? 'dearer' : 'cheaper'}`;
   if (standing === 'unusable')
     return `${change}, and cannot be chosen as it is: it is outgrown, lacks a must, or rests on a price that is not known.`;
   if (standing === 'overtaken' && now)
-    return `${change}; the verdict does not hold any more: ${now.label} ${comparedBy === 'keep' ? 'leaves you' : 'costs'} ${write.whole(now.margin.replace('-', ''))} ${COMPARED_WORDS[comparedBy ?? 'cost'].by}.`;
+    return `${change}; the verdict does not hold any more: ${now.label} ${comparedBy === 'keep' ? 'leaves you' : 'costs'} ${write.amount(now.margin.replace('-', ''))} ${COMPARED_WORDS[comparedBy ?? 'cost'].by}.`;
   return `${change}; the verdict still holds${leadWords(then, now, write)}.`;
 }
 
@@ -188,5 +188,5 @@ function leadWords(then: Since['then'], now: Since['now'], write: Writer): strin
   if (!then || !now || then.margin === now.margin) return '';
   const [before, after] = [Number(then.margin), Number(now.margin)];
   if (before < 0 || after < 0) return '';
-  return `; its lead is ${after < before ? 'down' : 'up'} from ${write.whole(then.margin)} to ${write.whole(now.margin)}${then.candidate === now.candidate ? '' : `, now before ${now.label}`}`;
+  return `; its lead is ${after < before ? 'down' : 'up'} from ${write.amount(then.margin)} to ${write.amount(now.margin)}${then.candidate === now.candidate ? '' : `, now before ${now.label}`}`;
 }

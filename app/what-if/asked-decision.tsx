@@ -92,7 +92,7 @@ export function Working({ progress, problem, isBusy }: { progress: number | null
     <p className="working quiet" role="status" aria-live="polite">
       {progress !== null && (
         <>
-          <progress max={1} value={progress} /> working it out, {Math.round(progress * 100)} %
+          <progress max={1} value={progress} /> working it out, {Math.round(progress * 100)}%
         </>
       )}
       {progress === null && isBusy && <span className="visually-hidden">working it out</span>}

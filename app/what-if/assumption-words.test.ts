@@ -12,10 +12,10 @@ it('assumptions and their changes are written in their own units', () => {
   );
   const words = all.map((assumption) => [assumption.key, nowWords(assumption, write), changeWords(assumption, 25, write)]);
   expect(words).toEqual([
-    ['orders:kites', '100 a month', '125 a month (+25 %)'],
-    ['order-value:kites', '10', '12.5 (+25 %)'],
-    ['growth:kites', '0 %', '25 % (+25 points)'],
-    ['refunds:kites', '0 %', '25 % (+25 points)'],
+    ['orders:kites', '100 a month', '125 a month (+25%)'],
+    ['order-value:kites', '10', '12.5 (+25%)'],
+    ['growth:kites', '0%', '25% (+25 points)'],
+    ['refunds:kites', '0%', '25% (+25 points)'],
     ['hour-value', '20', '25'],
   ]);
 });

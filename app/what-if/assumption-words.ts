@@ -2,16 +2,20 @@ import type { Assumption } from '#core/what-if/assumption';
 import { valueAt } from '#core/what-if/assumption';
 import type { Writer } from '../locale/writer';
 
-/** What an assumption is at a change of it, in words: "118 a month (+23 %)", "+1.5 points", "32 an hour". */
+/** What an assumption is at a change of it, in words: "118 a month (+23%)", "+1.5 points", "32 an hour". */
 export function changeWords(assumption: Pick<Assumption, 'kind' | 'unit' | 'now'>, change: number, write: Writer): string {
   const { kind, unit, now } = assumption;
-  const signed = `${change > 0 ? '+' : ''}${write.number(change.toFixed(2), 1)}`.replace('-', '−');
+  const plus = change > 0 ? '+' : '';
   const value = valueAt(assumption, change);
   const written = value === null ? null : write.number(value, kind === 'rate' ? 4 : 2);
-  if (unit === 'strength') return `${write.number(change.toFixed(1), 0)} % as strong`;
+  if (unit === 'strength') return `${write.percent(change.toFixed(1), 0)} as strong`;
   if (unit === 'amount') return written ?? '';
-  if (unit === 'percent') return now === null || written === null ? `${signed} %` : `${written}${UNIT_WORDS[kind] ?? ''} (${signed} %)`;
-  return written === null ? `${signed} points` : `${written} % (${signed} points)`;
+  if (unit === 'percent') {
+    const changed = `${plus}${write.percent(change.toFixed(2), 1)}`;
+    return now === null || written === null ? changed : `${written}${UNIT_WORDS[kind] ?? ''} (${changed})`;
+  }
+  const points = `${plus}${write.number(change.toFixed(2), 1)} points`;
+  return value === null ? points : `${write.percent(value, 2)} (${points})`;
 }
 
 const UNIT_WORDS: Partial<Record<Assumption['kind'], string>> = { orders: ' a month' };
@@ -21,7 +25,8 @@ export function nowWords(assumption: Assumption, write: Writer): string {
   const { kind, unit, now } = assumption;
   if (kind === 'price') return 'not known';
   if (now === null) return 'as it is';
-  return `${write.number(now, kind === 'rate' ? 4 : 2)}${unit === 'points' || unit === 'strength' ? ' %' : (UNIT_WORDS[kind] ?? '')}`;
+  if (unit === 'points' || unit === 'strength') return write.percent(now, 2);
+  return `${write.number(now, kind === 'rate' ? 4 : 2)}${UNIT_WORDS[kind] ?? ''}`;
 }
 
 /** In what the ends of its range are typed. */

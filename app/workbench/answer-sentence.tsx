@@ -46,7 +46,7 @@ export function AnswerSentence() {
     return (
       <p className="answer">
         {way && <WayFirst found={way} over={over} />}
-        {name} comes to {write.whole(leader.result.total)}
+        {name} comes to {write.amount(leader.result.total)}
         {way ? '' : ` ${over}`}. <Others />
       </p>
     );
@@ -54,14 +54,14 @@ export function AnswerSentence() {
     return (
       <p className="answer">
         {name} and {runnerUp.column.label} {by === 'keep' ? 'leave you' : 'cost'} the same {over}:{' '}
-        {write.whole(by === 'keep' ? leader.result.keep : leader.result.total)}.
+        {write.amount(by === 'keep' ? leader.result.keep : leader.result.total)}.
       </p>
     );
   return (
     <p className="answer">
       {way && <WayFirst found={way} over={over} />}
       {name} {compared.leads}
-      {way ? '' : ` ${over}`}, {marginWords(runnerUp.margin, write.whole(runnerUp.margin), compared.by)} than {runnerUp.column.label}.{' '}
+      {way ? '' : ` ${over}`}, {marginWords(runnerUp.margin, write.amount(runnerUp.margin), compared.by)} than {runnerUp.column.label}.{' '}
       <NextChange />
       <UnseenBest />
       <ComingBack />
@@ -88,7 +88,7 @@ function OtherMeasure() {
     return mostKept && cheapest && mostKept !== cheapest ? liftThatTurns(priced.priced, mostKept, cheapest) : null;
   }, [priced, ids]);
   if (!leader || !other || other.id === leader.id) return null;
-  const apart = (figure: 'total' | 'keep') => write.whole(decimal(other.result[figure]).minus(leader.result[figure]).abs().toFixed());
+  const apart = (figure: 'total' | 'keep') => write.amount(decimal(other.result[figure]).minus(leader.result[figure]).abs().toFixed());
   const next = by === 'keep' ? 'cost' : 'keep';
   return (
     <>
@@ -96,7 +96,7 @@ function OtherMeasure() {
       {by === 'cost'
         ? `${other.label} leaves you ${apart('keep')} more, though it costs ${apart('total')} more`
         : `${other.label} costs ${apart('total')} less, but leaves you ${apart('keep')} less`}
-      {turns !== null && `, as long as it brings at least ${write.number(turns, 1)} % more sales`}.{' '}
+      {turns !== null && `, as long as it brings at least ${write.percent(turns, 1)} more sales`}.{' '}
       <Button
         type="link"
         size="small"
@@ -124,7 +124,7 @@ function Others() {
   const lacks = result.unknown.includes(CARD_FEES) ? 'its card fees are not entered' : 'something on its price sheet is not known';
   return (
     <>
-      {label} {COMPARED_WORDS[by].mayBeBetter}: at least {write.whole(result.total)}, but {lacks}.
+      {label} {COMPARED_WORDS[by].mayBeBetter}: at least {write.amount(result.total)}, but {lacks}.
     </>
   );
 }
@@ -159,7 +159,7 @@ function NextChange() {
   const next = salesScale?.stretches[index];
   const here = salesScale?.stretches[index - 1];
   if (!next || !here) return null;
-  const level = write.whole(here.salesTo);
+  const level = write.amount(here.salesTo);
   if (next.candidate === null) return <>Above {level} a month no candidate can be chosen.</>;
   const label = state.workbench.decision.candidates.find(({ id }) => id === next.candidate)?.label ?? next.candidate;
   return (
@@ -202,8 +202,8 @@ export function AnswerNotes() {
     ...heldBack.slice(leader && !runnerUp ? 1 : 0).map(({ id, label, result }) => ({
       key: `gap ${id}`,
       text: result.unknown.includes(CARD_FEES)
-        ? `${label} comes to at least ${write.whole(result.total)}: its card fees are not entered.`
-        : `${label} ${COMPARED_WORDS[by].mayBeBetter}: at least ${write.whole(result.total)}, but something on its price sheet is not known.`,
+        ? `${label} comes to at least ${write.amount(result.total)}: its card fees are not entered.`
+        : `${label} ${COMPARED_WORDS[by].mayBeBetter}: at least ${write.amount(result.total)}, but something on its price sheet is not known.`,
       to: 'sheets',
     })),
     ...limitsNotKnown(state.workbench, leader).map((quantity) => ({

@@ -18,7 +18,7 @@ export function caveatWords(
   if (otherBasis) {
     const counted =
       otherBasis.basis === 'spread' ? 'With payments spread over the months they cover' : 'With payments counted when they are made';
-    sentences.push(`${counted}, ${nameOf(otherBasis.candidate)} ${leads}: ${write.whole(otherBasis.by)} ${by}.`);
+    sentences.push(`${counted}, ${nameOf(otherBasis.candidate)} ${leads}: ${write.amount(otherBasis.by)} ${by}.`);
   }
   return sentences.join(' ');
 }

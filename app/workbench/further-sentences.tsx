@@ -40,8 +40,8 @@ export function WayFirst({ found: { way, less }, over }: { found: BetterWay; ove
   const total = decimal(leader.result.total).minus(less).toFixed();
   return (
     <>
-      {wayWords(state.workbench, way, write).replace(/\.$/, '')}: {write.whole(total)} {over}, {write.whole(less)} less than {leader.label}{' '}
-      throughout. Without <Link to={`/decisions/${decisionId}/what-if/route`}>a move</Link>,{' '}
+      {wayWords(state.workbench, way, write).replace(/\.$/, '')}: {write.amount(total)} {over}, {write.amount(less)} less than{' '}
+      {leader.label} throughout. Without <Link to={`/decisions/${decisionId}/what-if/route`}>a move</Link>,{' '}
     </>
   );
 }
@@ -58,7 +58,7 @@ export function UnseenBest() {
   return (
     <>
       {' '}
-      {unseen.words} {unseen.by === null ? 'could be chosen' : `${wouldBeBy(write.whole(unseen.by))}`}.{' '}
+      {unseen.words} {unseen.by === null ? 'could be chosen' : `${wouldBeBy(write.amount(unseen.by))}`}.{' '}
       <Button
         type="link"
         size="small"
@@ -86,7 +86,7 @@ export function ComingBack() {
       {' '}
       Set aside in {write.month(back.on.slice(0, 7))}
       {back.reason ? ` (${back.reason})` : ''}: {back.label}{' '}
-      {back.by === null ? 'could be chosen now' : `${wouldNowBeBetter}, ${write.whole(back.by)} ${by}`}.{' '}
+      {back.by === null ? 'could be chosen now' : `${wouldNowBeBetter}, ${write.amount(back.by)} ${by}`}.{' '}
       <ConsiderAgain offer={back.offer} />
     </>
   );

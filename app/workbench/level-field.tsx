@@ -28,16 +28,16 @@ export function LevelField({ typing, onTyping }: { typing: string | null; onTypi
           onPointerEnter={() => void loadTyped()}
           onClick={() => onTyping('')}
         >
-          <b>{write.whole(priced.average.sales)}</b>
+          <b>{write.amount(priced.average.sales)}</b>
         </button>
       ) : (
-        <b>{write.whole(priced.average.sales)}</b>
+        <b>{write.amount(priced.average.sales)}</b>
       )}
       {isTrying ? (
         <span>
           a month, tried;{' '}
           <Button type="link" size="small" onClick={() => setScale(1)}>
-            back to {write.whole(atForecast.average.sales)}
+            back to {write.amount(atForecast.average.sales)}
           </Button>
         </span>
       ) : (

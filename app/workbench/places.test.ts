@@ -66,8 +66,8 @@ describe('sourceWords', () => {
     expect(words('B')).toEqual([
       'Basic: 27.00 by the month; first 2 payments 2.00',
       'Club: 18.00 by the month',
-      'Card fee: 2.2 % + 0.28 per order',
-      'Sales fee: 1.8 % per order',
+      'Card fee: 2.2% + 0.28 per order',
+      'Sales fee: 1.8% per order',
       'Your own hours: 10 to set up, 1 a month, each worth 24.00',
     ]);
   });
@@ -75,7 +75,7 @@ describe('sourceWords', () => {
   it('names other currencies, extras and outside processors', () => {
     expect(words('E')[0]).toBe('Trade: 139.00 by the month, in USD; first 2 payments 5.00');
     expect(words('C')).toEqual(
-      expect.arrayContaining(['Theme: 69.00 once', 'Shop plug-ins: 168.00 by the year', 'Card fee: 1.4 % + 0.25 per order']),
+      expect.arrayContaining(['Theme: 69.00 once', 'Shop plug-ins: 168.00 by the year', 'Card fee: 1.4% + 0.25 per order']),
     );
   });
 });

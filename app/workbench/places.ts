@@ -36,7 +36,7 @@ const HOLDS = {
   },
   sales({ workbench: { decision }, priced: { average }, write }) {
     if (Number(average.sales) === 0) return { holds: 'nothing yet', lacks: true };
-    return full(`${count(decision.forecast.streams.length, 'stream', 'streams')} · ${write.whole(average.sales)} a month`);
+    return full(`${count(decision.forecast.streams.length, 'stream', 'streams')} · ${write.amount(average.sales)} a month`);
   },
   needs: ({ workbench: { decision, sheets } }) => needsHold(decision, sheets),
   sheets({ workbench: { sheets } }) {
@@ -48,7 +48,7 @@ const HOLDS = {
     };
   },
   'line-up': ({ priced: { lineUp }, write }) => ({
-    holds: lineUp.leader ? `${lineUp.leader.label}: ${write.whole(lineUp.leader.result.total)}` : 'nothing to choose yet',
+    holds: lineUp.leader ? `${lineUp.leader.label}: ${write.amount(lineUp.leader.result.total)}` : 'nothing to choose yet',
     lacks: lineUp.columns.length === 0,
   }),
   'what-if': ({ workbench: { decision } }) => full(scenariosHold(decision)),

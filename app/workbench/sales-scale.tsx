@@ -114,7 +114,7 @@ function useSpokenValue(): string {
   const write = useWriter();
   const { leader, runnerUp, by } = priced.lineUp;
   const compared = COMPARED_WORDS[by];
-  const level = `${write.whole(priced.average.sales)} a month`;
+  const level = `${write.amount(priced.average.sales)} a month`;
   if (!leader) return `${level}: no candidate can be chosen`;
-  return `${level}: ${leader.label} ${compared.isBest}${runnerUp ? `, ${write.whole(runnerUp.margin)} ${compared.by} than ${runnerUp.column.label}` : ''}`;
+  return `${level}: ${leader.label} ${compared.isBest}${runnerUp ? `, ${write.amount(runnerUp.margin)} ${compared.by} than ${runnerUp.column.label}` : ''}`;
 }

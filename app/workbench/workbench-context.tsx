@@ -13,6 +13,7 @@ import { type SalesScale, salesScale } from '#core/comparison/sales-scale';
 import { draftStorage, isBehind, keepRevision, keepUnread, leftUnread, wouldLoseSomething } from './draft-storage';
 import { withFollowed } from '#core/proposals/followed';
 import { useWorkedOut, type Worked } from './use-worked-out';
+import { InCurrency } from '../locale/locale';
 import { afterPaint } from './after-paint';
 import { useAfterPaint } from './use-after-paint';
 import { httpTransport } from './http-transport';
@@ -97,7 +98,9 @@ export function WorkbenchProvider({ decisionId, saved, children }: { decisionId:
     <Store value={opened}>
       <OpenWorkbench value={open}>
         <WorkedOut value={worked}>
-          <LevelLookedAt value={lookedAt}>{children}</LevelLookedAt>
+          <LevelLookedAt value={lookedAt}>
+            <InCurrency currency={live.decision.currency}>{children}</InCurrency>
+          </LevelLookedAt>
         </WorkedOut>
       </OpenWorkbench>
     </Store>

@@ -29,14 +29,14 @@ export function mostForCard(stream: Stream, kind: string): string {
 /**
  * The stream with one kind's share changed, added, or with null taken away; the rest goes to `restKind`.
  *
- * @throws RangeError if the shares would be more than 100 % together
+ * @throws RangeError if the shares would be more than 100% together
  */
 export function withCardShare(stream: Stream, kind: string, percent: string | null): Stream {
   const rest = restKind(stream);
   const others = cardShares(stream).filter((one) => one.kind !== kind && one.kind !== rest);
   const all = percent === null ? others : [...others, { kind, percent }];
   const left = HUNDRED.minus(sum(all.map((one) => decimal(one.percent))));
-  if (left.isNegative()) throw new RangeError(`The cards have more than 100 % together: ${left.negated().plus(HUNDRED).toFixed()}`);
+  if (left.isNegative()) throw new RangeError(`The cards have more than 100% together: ${left.negated().plus(HUNDRED).toFixed()}`);
   const order = cardShares(stream).map((one) => one.kind);
   const sorted = [...all].sort((a, b) => (order.indexOf(a.kind) + 1 || Infinity) - (order.indexOf(b.kind) + 1 || Infinity));
   return {

@@ -30,7 +30,7 @@ export function withMoreSizes(stream: Stream): Stream {
 /**
  * The stream with one of its sizes changed, or taken away with null; the first has the remainder.
  *
- * @throws RangeError if the others would have more than 100 % together
+ * @throws RangeError if the others would have more than 100% together
  */
 export function withOrderSize(stream: Stream, index: number, change: Partial<OrderSize> | null): Stream {
   const sizes = orderSizesOf(stream).flatMap((size, at) => {
@@ -41,6 +41,6 @@ export function withOrderSize(stream: Stream, index: number, change: Partial<Ord
   const { orderSizes: _former, ...alike } = stream;
   if (!first || others.length === 0) return alike;
   const left = HUNDRED.minus(sum(others.map(({ share }) => decimal(share))));
-  if (left.isNegative()) throw new RangeError('Sizes of orders have more than 100 % together');
+  if (left.isNegative()) throw new RangeError('Sizes of orders have more than 100% together');
   return { ...stream, orderSizes: [{ ...first, share: left.toFixed() }, ...others] };
 }

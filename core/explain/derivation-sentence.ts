@@ -10,7 +10,7 @@ import type { ChargeDerivation, Derivation, PaymentDerivation, SpreadPart } from
  * Says in a plain sentence how a line came about.
  *
  * @param write - writes a decimal in the person's locale
- * @example derivationSentence(derivation, String) // 'Card fee: Kites 118.5 orders × (48.00 × 2.6 % + 0.28) = 181.07.'
+ * @example derivationSentence(derivation, String) // 'Card fee: Kites 118.5 orders × (48.00 × 2.6% + 0.28) = 181.07.'
  */
 export function derivationSentence(derivation: Derivation, write: WriteNumber): string {
   const { what, charged, currency, baseCurrency, amount, rate } = derivation;
@@ -31,7 +31,7 @@ export function derivationSentence(derivation: Derivation, write: WriteNumber): 
       return `Own time: ${hours}, each worth ${money(what.hourValue)} = ${result}.`;
     }
     case 'tax':
-      return `Tax on fees: ${write(what.percent.toString())} % of ${money(what.on)} that was quoted without tax = ${result}.`;
+      return `Tax on fees: ${write(what.percent.toString())}% of ${money(what.on)} that was quoted without tax = ${result}.`;
   }
 }
 

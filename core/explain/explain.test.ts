@@ -59,8 +59,8 @@ describe('derivationSentence', () => {
   it('says how plans, fees and time came about', () => {
     expect(sentences('13-larkfell.json', 'A', 0)).toEqual([
       'Grow: 708.00 by the year = 708.00.',
-      'Domestic cards: Kites and spares 34.848 orders × (48 × 1.7 % + 0.25) + Sewing plans 13.2 orders × (9.5 × 1.7 % + 0.25) + Video club 15 orders × (12 × 1.7 % + 0.25) = 49.39.',
-      'Cards from abroad: Kites and spares 17.952 orders × (48 × 2.8 % + 0.25) + Sewing plans 8.8 orders × (9.5 × 2.8 % + 0.25) = 33.16.',
+      'Domestic cards: Kites and spares 34.848 orders × (48 × 1.7% + 0.25) + Sewing plans 13.2 orders × (9.5 × 1.7% + 0.25) + Video club 15 orders × (12 × 1.7% + 0.25) = 49.39.',
+      'Cards from abroad: Kites and spares 17.952 orders × (48 × 2.8% + 0.25) + Sewing plans 8.8 orders × (9.5 × 2.8% + 0.25) = 33.16.',
       'Own time: 14 hours to set up and 1 for the month, each worth 24.00 = 360.00.',
     ]);
   });

@@ -19,7 +19,7 @@ export function differencesOf(versions: Versions | undefined, version: VersionNa
  * The forecast in one of its versions, as a forecast of its own.
  *
  * Growth changes by percentage points a month, orders, joins, subscribers at the start and order values by percent;
- * refunds, churn and margin stay between 0 and 100 %. Quantities that are counted per order or subscriber follow by
+ * refunds, churn and margin stay between 0 and 100%. Quantities that are counted per order or subscriber follow by
  * themselves, others only where a difference is stated for them.
  *
  * @example inVersion(forecast, { orders: '-25' }) // three quarters of all orders

@@ -49,7 +49,7 @@ describe('a tier that is dearer than the one below', () => {
         { upTo: '9', percent: '1' },
         { upTo: null, percent: '2' },
       ],
-      '=2 % instead of =1 %',
+      '=2% instead of =1%',
     ],
     [
       'the same rate',
@@ -128,8 +128,8 @@ describe('a percentage among amounts, or an amount among percentages', () => {
         check: 'kind',
         place: 'p2 charge fee',
         title: 'Trade, Sales fee',
-        figures: '=0.30 %',
-        question: '=0.30 %: its neighbours have an amount. Is a fixed amount meant?',
+        figures: '=0.30%',
+        question: '=0.30%: its neighbours have an amount. Is a fixed amount meant?',
       },
     ]);
     expect(asked({ percent: '2' }, { percent: '1' }, { each: '0.5' })).toMatchObject([

@@ -45,7 +45,7 @@ function isDearer(below: Band | undefined, band: Band): boolean {
 function bandWords({ each, percent, flat, upTo }: Band, write: CheckContext['write']): string {
   const parts = [
     each != null && `${write(each)} each`,
-    percent != null && `${write(percent)} %`,
+    percent != null && `${write(percent)}%`,
     flat != null && `${write(flat)}${upTo === null ? '' : ` up to ${write(upTo)}`}`,
   ];
   return parts.filter(Boolean).join(' + ') || 'nothing';
@@ -75,7 +75,7 @@ export const kindCheck: Check = (sheet, { write }) => {
       if (!odd) return [];
       const { part, charge } = odd;
       const isPercent = charge.percent != null;
-      const words = isPercent ? `${write(charge.percent ?? '')} %` : write(charge.each ?? '');
+      const words = isPercent ? `${write(charge.percent ?? '')}%` : write(charge.each ?? '');
       return [
         {
           check: 'kind',

@@ -5,7 +5,7 @@ import { typedSheet } from '../tests/typed-sheet';
 import { checkSheet, withReopened, withSettled } from './price-checks';
 
 const context = { today: '2026-11-25', base: 'EUR', write: (decimal: string) => decimal };
-const CARD = '2 % + 0.25 per order';
+const CARD = '2% + 0.25 per order';
 const sheetOf = (plans: Record<string, string>, kind = 'hosting') => typedSheet('Oakum', plans, { kind, answers: ['each part'] });
 const asked = (sheet: PriceSheet) => checkSheet(sheet, context).open.map(({ check, place, question }) => ({ check, place, question }));
 const checks = (sheet: PriceSheet) => asked(sheet).map(({ check }) => check);
@@ -16,7 +16,7 @@ describe('checks of a price sheet', () => {
       {
         check: 'saving',
         place: 'oakum-basic saving',
-        question: 'The page says so for Basic. Its own figures give 20.4 %: 258 instead of 324. Which of them is wrong?',
+        question: 'The page says so for Basic. Its own figures give 20.4%: 258 instead of 324. Which of them is wrong?',
       },
     ]);
     expect(checks(sheetOf({ Basic: '27/mo, 258/yr, save 20%' }))).toEqual([]);

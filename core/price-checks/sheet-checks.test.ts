@@ -107,7 +107,7 @@ describe('a promised uptime', () => {
       {
         check: 'uptime',
         place: 'p feature uptime',
-        title: '=99.9 % uptime',
+        title: '=99.9% uptime',
         figures: '99.9',
         question: 'That leaves =8.8 hours a year in which nothing can be sold. Does the vendor pay anything back for it?',
       },

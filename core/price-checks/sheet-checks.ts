@@ -86,7 +86,7 @@ export const paymentFeeCheck: Check = (sheet) => {
 
 const HOURS_A_YEAR = 8766;
 
-/** An uptime promise in hours a year, and in sales lost: 99.9 % sounds like 99.99 %, and is ten times as long away. */
+/** An uptime promise in hours a year, and in sales lost: 99.9% sounds like 99.99%, and is ten times as long away. */
 export const uptimeCheck: Check = (sheet, { write, base, salesAYear }) =>
   partsOf(sheet).flatMap((part) =>
     Object.entries(part.features ?? {}).flatMap(([feature, value]): Finding[] => {
@@ -101,7 +101,7 @@ export const uptimeCheck: Check = (sheet, { write, base, salesAYear }) =>
         {
           check: 'uptime',
           place: placeOf(part.id, { kind: 'feature', feature }),
-          title: `${write(value)} % uptime`,
+          title: `${write(value)}% uptime`,
           figures: value,
           question: `That leaves ${words} a year in which nothing can be sold${lost}. Does the vendor pay anything back for it?`,
         },

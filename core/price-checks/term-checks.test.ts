@@ -21,15 +21,15 @@ describe('an advertised saving', () => {
       {
         check: 'saving',
         place: 'p saving',
-        title: '“Save =25 %” by the year?',
+        title: '“Save =25%” by the year?',
         figures: '25 27 258',
-        question: 'The page says so for Basic. Its own figures give =20.4 %: =258 instead of =324. Which of them is wrong?',
+        question: 'The page says so for Basic. Its own figures give =20.4%: =258 instead of =324. Which of them is wrong?',
       },
     ]);
   });
 
   it('is right as far as rounding goes, half a percent either way', () => {
-    // 120 a year against 118.8 is 1 %: half a percent more and less are left alone.
+    // 120 a year against 118.8 is 1%: half a percent more and less are left alone.
     expect(saving([month('10'), year('118.8')], '1.5')).toEqual([]);
     expect(saving([month('10'), year('118.8')], '0.5')).toEqual([]);
     expect(saving([month('10'), year('118.8')], '1.6')).toHaveLength(1);
@@ -92,7 +92,7 @@ describe('what a second term costs', () => {
   it.each<[NonNullable<Term['intro']>, string]>([
     [{ price: '36', periods: 1 }, '=36'],
     [{ price: null, periods: 1 }, 'not known'],
-    [{ off: '50', periods: 1 }, '=50 % off'],
+    [{ off: '50', periods: 1 }, '=50% off'],
   ])('is asked where only the introductory price is stated: %j', (intro, words) => {
     expect(asked(year(null, { intro }))).toEqual([
       {

@@ -17,7 +17,7 @@ export const savingCheck: Check = (sheet, { write }) =>
     const finding = {
       check: 'saving',
       place: placeOf(part.id, { kind: 'saving' }),
-      title: `“Save ${write(percent)} %” by the year?`,
+      title: `“Save ${write(percent)}%” by the year?`,
       figures: `${percent} ${monthly} ${yearly}`,
     };
     if (monthly === null || yearly === null || decimal(monthly).isZero())
@@ -33,7 +33,7 @@ export const savingCheck: Check = (sheet, { write }) =>
     return [
       {
         ...finding,
-        question: `The page says so for ${nameOf(part)}. Its own figures give ${write(real.toFixed(1))} %: ${write(yearly)} instead of ${write(paidMonthly.toFixed())}. Which of them is wrong?`,
+        question: `The page says so for ${nameOf(part)}. Its own figures give ${write(real.toFixed(1))}%: ${write(yearly)} instead of ${write(paidMonthly.toFixed())}. Which of them is wrong?`,
       },
     ];
   });
@@ -110,6 +110,6 @@ export const renewalCheck: Check = (sheet, { write }) =>
 
 function introWords({ intro }: Term, write: (decimal: string) => string): string {
   if (!intro) return '';
-  if ('off' in intro) return `${write(intro.off)} % off`;
+  if ('off' in intro) return `${write(intro.off)}% off`;
   return intro.price === null ? 'not known' : write(intro.price);
 }

@@ -7,24 +7,24 @@ const fees = (plain: string, heading = '') => feesIn(plain, { heading }).map(({ 
 
 describe('fees of sales and payments', () => {
   it.each([
-    ['3% transaction fee on sales', ['Sales fee (transaction): 3 % per order']],
-    ['No transaction fees', ['Sales fee (transaction): 0 % per order']],
-    ['We keep nothing of your sales', ['Sales fee (transaction): 0 % per order']],
-    ['9% of what you earn', ['Sales fee (transaction): 9 % per order']],
-    ['2.7% + ¤0.29 per card payment', ['Card fee (payment): 2.7 % + 0.29 per order']],
-    ['1.8% 3rd-party payment providers', ['With an outside processor (transaction): 1.8 % per order, with an outside processor']],
+    ['3% transaction fee on sales', ['Sales fee (transaction): 3% per order']],
+    ['No transaction fees', ['Sales fee (transaction): 0% per order']],
+    ['We keep nothing of your sales', ['Sales fee (transaction): 0% per order']],
+    ['9% of what you earn', ['Sales fee (transaction): 9% per order']],
+    ['2.7% + ¤0.29 per card payment', ['Card fee (payment): 2.7% + 0.29 per order']],
+    ['1.8% 3rd-party payment providers', ['With an outside processor (transaction): 1.8% per order, with an outside processor']],
     [
       'Card fees are 1.5% + ¤0.24 for domestic cards and 3.4% + ¤0.24 for international cards',
       [
-        'Domestic cards (payment): 1.5 % + 0.24 per order, only with cards domestic',
-        'Cards from abroad (payment): 3.4 % + 0.24 per order, only with cards international',
+        'Domestic cards (payment): 1.5% + 0.24 per order, only with cards domestic',
+        'Cards from abroad (payment): 3.4% + 0.24 per order, only with cards international',
       ],
     ],
     [
       'Credit card: 2.8% + ¤0.3 online, 2.6% + ¤0.1 in person',
       [
-        'Credit card (payment): 2.8 % + 0.3 per order, only through “own-site”',
-        'Cards in person (payment): 2.6 % + 0.1 per order, only through “in-person”',
+        'Credit card (payment): 2.8% + 0.3 per order, only through “own-site”',
+        'Cards in person (payment): 2.6% + 0.1 per order, only through “in-person”',
       ],
     ],
   ])('%s', (plain, expected) => expect(fees(plain)).toEqual(expected));
@@ -36,9 +36,9 @@ describe('fees of sales and payments', () => {
 
   it('is told by its heading what a bare rate is of', () => {
     expect(fees('2.8% + ¤0.28', 'card rates in person')).toEqual([
-      'Cards in person (payment): 2.8 % + 0.28 per order, only through “in-person”',
+      'Cards in person (payment): 2.8% + 0.28 per order, only through “in-person”',
     ]);
-    expect(fees('none', 'our share of each sale')).toEqual(['Sales fee (transaction): 0 % per order']);
+    expect(fees('none', 'our share of each sale')).toEqual(['Sales fee (transaction): 0% per order']);
   });
 
   it('marks the cards of a region, which may be all or only some', () => {

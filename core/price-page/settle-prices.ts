@@ -85,12 +85,12 @@ function fromSaving(builder: ReadingBuilder, { saving }: WholePage): void {
   }
   const percent = saving.percent ?? '0';
   builder.ask(
-    `Paying by the year saves ${percent} %, the page says. Is that taken off exactly?`,
+    `Paying by the year saves ${percent}%, the page says. Is that taken off exactly?`,
     [line],
     yearly.map(({ plan }) => plan.name),
     [
       {
-        label: `yes, ${percent} % less than twelve months`,
+        label: `yes, ${percent}% less than twelve months`,
         statements: yearly.map(({ plan, monthly }) => ({
           plan: plan.name,
           statement: {

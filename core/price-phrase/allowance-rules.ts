@@ -52,7 +52,7 @@ const overageRate: Rule<Core> = longest<Core>(
   perNoun,
 );
 
-/** "220 orders included, then 0.16 each"; "first 40 free, 0.9 %"; "8,000 free, then 0.90 per thousand". */
+/** "220 orders included, then 0.16 each"; "first 40 free, 0.9%"; "8,000 free, then 0.90 per thousand". */
 export const allowanceThenRate: Rule<Core> = made(
   sequence(included, then, overageRate),
   ([{ free, on }, [separator, , carriesOn], core]) => {

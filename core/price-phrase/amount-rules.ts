@@ -55,7 +55,7 @@ function isPercentNext(tokens: Tokens, at: number): boolean {
 
 const percentSign = first(sign('%'), word('percent', 'pct'));
 
-/** A percentage; null where it is not known: "2.7 %", "2.7 percent", "? %". */
+/** A percentage; null where it is not known: "2.7%", "2.7 percent", "?%". */
 export const percent: Rule<{ percent: string | null }> = first<{ percent: string | null }>(
   made(sequence(number, percentSign), ([{ value }]) => ({ percent: value })),
   made(sequence(notKnown, percentSign), () => ({ percent: null })),

@@ -155,7 +155,7 @@ export const qualifier: Rule<Qualifier> = first<Qualifier>(
   others,
 );
 
-/** A qualifier behind a rate; "international cards 2.9 %" is none, but the start of the next one. */
+/** A qualifier behind a rate; "international cards 2.9%" is none, but the start of the next one. */
 const qualifierBehind: Rule<Qualifier> = (tokens, at) => {
   const match = qualifier(tokens, at);
   const next = match && tokens[match.next];

@@ -132,7 +132,7 @@ function readingOf(found: Core, extras: readonly Qualifier[], head: ChargeHead |
 
 function whoseFee(draft: ChargeDraft, state: (draft: ChargeDraft) => Statement): Reading {
   return asks(
-    `What is ${draft.percent} % taken of, and by whom?`,
+    `What is ${draft.percent}% taken of, and by whom?`,
     ['of each order, the platform’s own share', state({ ...draft, bucket: 'transaction', label: 'Sales fee' })],
     ['of each order, the fee for card payments', state({ ...draft, bucket: 'payment', label: 'Card fee' })],
     ['saved by paying by the year', { kind: 'saving', percent: draft.percent ?? '0' }],

@@ -25,11 +25,11 @@ export function impossibility(statement: Statement): string | null {
       const { months, intro, trialDays, refundDays } = statement.term;
       if (months > 1200) return 'a term of more than 100 years';
       if (intro && intro.periods > 1200) return 'more than 1200 introductory payments';
-      if (intro && 'off' in intro && above(intro.off, '100')) return 'more than 100 % off';
+      if (intro && 'off' in intro && above(intro.off, '100')) return 'more than 100% off';
       return Math.max(trialDays ?? 0, refundDays ?? 0) > 3650 ? 'more than ten years of days' : null;
     }
     case 'introduction':
-      return 'off' in statement.intro && above(statement.intro.off, '100') ? 'more than 100 % off' : null;
+      return 'off' in statement.intro && above(statement.intro.off, '100') ? 'more than 100% off' : null;
     case 'trial':
     case 'refund':
       return statement.days > 3650 ? 'more than ten years of days' : null;

@@ -61,7 +61,7 @@ const oneTimePayment: Rule<Reading> = made(
   ([, , price]) => states({ kind: 'term', term: { months: 0, price: price.amount }, ...inCurrency(price) }),
 );
 
-/** "20 % off with code": for how long is not said. */
+/** "20% off with code": for how long is not said. */
 const codeDiscount: Rule<Reading> = made(
   sequence(
     percent,
@@ -72,7 +72,7 @@ const codeDiscount: Rule<Reading> = made(
     off === null
       ? null
       : asks(
-          `How long does ${off} % off with the code hold?`,
+          `How long does ${off}% off with the code hold?`,
           ['for the first payment', { kind: 'introduction', intro: { off }, time: { payments: 1 } }],
           ['for the first year', { kind: 'introduction', intro: { off }, time: { months: 12 } }],
         ),

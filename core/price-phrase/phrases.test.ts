@@ -24,8 +24,8 @@ describe('phrases of pricing pages', () => {
 
   it.each([
     ['1.45 per label up to 600, 0.95 up to 100', 'the tier up to 100 comes after the one up to 600'],
-    ['2 % of each order, at least 5 per order, at most 3 per order', 'the least of an order is above the most'],
-    ['120 % off the first payment', 'more than 100 % off'],
+    ['2% of each order, at least 5 per order, at most 3 per order', 'the least of an order is above the most'],
+    ['120% off the first payment', 'more than 100% off'],
     ['5000 days free trial', 'more than ten years of days'],
   ])('%s cannot be, and says why', (phrase, why) => {
     const [clause] = readPhrase(phrase);

@@ -52,7 +52,7 @@ export function termSentence(term: StatedTerm, write: WritePhraseNumber): string
 function introWords(intro: NonNullable<StatedTerm['intro']>, write: WritePhraseNumber): string {
   const { periods, until } = intro;
   const price = 'off' in intro ? null : `${amountWords(intro.price, write)}${periods === 1 ? '' : ' each'}`;
-  const words = 'off' in intro ? `${write(intro.off)} % off ${times(periods, 'payment')}` : `${times(periods, 'payment')} ${price ?? ''}`;
+  const words = 'off' in intro ? `${write(intro.off)}% off ${times(periods, 'payment')}` : `${times(periods, 'payment')} ${price ?? ''}`;
   return until === undefined ? words : `${words} for those who join by ${monthWords(until)}`;
 }
 
@@ -62,7 +62,7 @@ const BUCKET_WORDS = { payment: 'payment', transaction: 'transaction', usage: 'u
 /**
  * A charge in words that `readPhrase` reads back as the same charge.
  *
- * @example chargeSentence(cardFee, withPoint) // 'Card fee (payment): 2.7 % + 0.25 per order'
+ * @example chargeSentence(cardFee, withPoint) // 'Card fee (payment): 2.7% + 0.25 per order'
  */
 export function chargeSentence(charge: StatedCharge, write: WritePhraseNumber): string {
   return `${labelWords(charge.label)} (${BUCKET_WORDS[charge.bucket ?? 'transaction']}): ${chargeWords(charge, write)}`;
@@ -149,7 +149,7 @@ export function statementSentence(statement: Statement, write: WritePhraseNumber
     case 'introduction': {
       const { intro, time } = statement;
       const length = 'months' in time ? times(time.months, 'month') : times(time.payments, 'payment');
-      return 'off' in intro ? `${write(intro.off)} % off ${length}` : `${amountWords(intro.price, write)} each for ${length}`;
+      return 'off' in intro ? `${write(intro.off)}% off ${length}` : `${amountWords(intro.price, write)} each for ${length}`;
     }
     case 'trial':
       return `${statement.days} days free trial`;
@@ -170,7 +170,7 @@ export function statementSentence(statement: Statement, write: WritePhraseNumber
     case 'joining':
       return `${write(statement.amount)} on joining for “${statement.label.replaceAll('”', '””')}”`;
     case 'saving':
-      return `save ${write(statement.percent)} % by the year`;
+      return `save ${write(statement.percent)}% by the year`;
     case 'tax':
       return statement.excluded ? 'plus tax' : 'tax included';
     case 'currency':

@@ -57,7 +57,7 @@ export const fixedPerOrder: Rule<Core> = made(sequence(money, anOrder), ([fixed]
 }));
 export const nothingPerOrder: Rule<Core> = made(words('nothing per order', 'no fee per order'), () => ({ draft: { how: 'per-order' } }));
 
-/** The written-out form: "0.16 + 2 % per unit of labels". */
+/** The written-out form: "0.16 + 2% per unit of labels". */
 export const perUnitWritten: Rule<Core> = made(
   sequence(
     first<ChargeDraft>(
@@ -205,7 +205,7 @@ export const revenueShare: Rule<Core> = made(
   }),
 );
 
-/** "1.8 % + 0.25 card fee", "2.9 % + 0.30 for card payments", "1 % + 0.20 transaction fee". */
+/** "1.8% + 0.25 card fee", "2.9% + 0.30 for card payments", "1% + 0.20 transaction fee". */
 export const namedFee: Rule<Core> = made(
   sequence(
     percent,

@@ -77,15 +77,15 @@ describe('heads in front of figures', () => {
     [
       'Card fee (payment): 2%; Commission (transaction): 1%',
       [
-        'Card fee (payment): 2% = Card fee (payment): 2 % per order',
-        'Commission (transaction): 1% = Commission (transaction): 1 % per order',
+        'Card fee (payment): 2% = Card fee (payment): 2% per order',
+        'Commission (transaction): 1% = Commission (transaction): 1% per order',
       ],
     ],
     ['“Big: one” (usage): 3c per label', ['“Big: one” (usage): 3c per label = “Big: one” (usage): 0.03 per unit of labels']],
-    ['Transaction fee: 0.5%', ['Transaction fee: 0.5% = Transaction fee (transaction): 0.5 % per order']],
+    ['Transaction fee: 0.5%', ['Transaction fee: 0.5% = Transaction fee (transaction): 0.5% per order']],
     ['Mailings: yes', ['Mailings: yes = “mailings”: yes']],
     ['Mailings: 5,000', ['Mailings: 5,000 = at most 5000 of emails']],
-    ['Transaction fee: 0.5%\n2%', ['Transaction fee: 0.5% = Transaction fee (transaction): 0.5 % per order', '2% ? ']],
+    ['Transaction fee: 0.5%\n2%', ['Transaction fee: 0.5% = Transaction fee (transaction): 0.5% per order', '2% ? ']],
   ])('%j', (text, expected) =>
     expect(said(text).map((one, at) => (expected[at]?.endsWith('? ') ? one.slice(0, expected[at].length) : one))).toEqual(expected),
   );
@@ -126,12 +126,12 @@ describe('questions', () => {
       '500 video hours included ? at most 500 of video hours | Video hours (usage): ? per unit of video hours, after the first 500 a month',
     ]);
     expect(said('1% per order, at least 4')).toEqual([
-      '1% per order, at least 4 ? Sales fee (transaction): 1 % per order, at least 4 per order | Sales fee (transaction): 1 % per order, at least 4 a month',
+      '1% per order, at least 4 ? Sales fee (transaction): 1% per order, at least 4 per order | Sales fee (transaction): 1% per order, at least 4 a month',
     ]);
   });
 
   it.each([
-    ['0.9 % of sales, at least 5', 'at least 5 is taken to be by the month'],
+    ['0.9% of sales, at least 5', 'at least 5 is taken to be by the month'],
     ['2c per label, at most 80', 'at most 80 is taken to be by the month'],
     ['24/mo billed yearly', 'quoted for a month, paid every 12 months: 288'],
     ['27 per quarter billed yearly', 'quoted for 3 months, paid every 12 months: 108'],
@@ -163,8 +163,8 @@ describe('questions', () => {
   });
 
   it('savings by the year are those of so many months of twelve', () => {
-    expect(said('12 months for the price of 10')).toEqual(['12 months for the price of 10 = save 16.7 % by the year']);
-    expect(said('a year for the price of 1')).toEqual(['a year for the price of 1 = save 91.7 % by the year']);
+    expect(said('12 months for the price of 10')).toEqual(['12 months for the price of 10 = save 16.7% by the year']);
+    expect(said('a year for the price of 1')).toEqual(['a year for the price of 1 = save 91.7% by the year']);
     expect(said('12 months for the price of 12')[0]).toMatch(/^×|\?/);
     expect(said('12 months for the price of 0')[0]).toMatch(/^×|\?/);
   });

@@ -5,7 +5,7 @@ import { limitOf, type Part } from './parts';
 /**
  * Everything a part of a sheet states, a sentence for each figure.
  *
- * @example sentencesOf(basic, withPoint) // ['27 by the month', 'Card fee (payment): 2.2 % + 0.28 per order', …]
+ * @example sentencesOf(basic, withPoint) // ['27 by the month', 'Card fee (payment): 2.2% + 0.28 per order', …]
  */
 export function sentencesOf(
   { terms = [], charges = [], once = [], limits = {}, features = {}, taxExcluded }: Part,

@@ -88,10 +88,10 @@ describe('plans', () => {
 describe('rates in words', () => {
   const base = { id: 'x', label: 'x' };
   it.each<[Charge, string]>([
-    [{ ...base, how: 'per-order', percent: '1.7', each: '0.25' }, '1.7 % + 0.25'],
+    [{ ...base, how: 'per-order', percent: '1.7', each: '0.25' }, '1.7% + 0.25'],
     [
       { ...base, how: 'per-order', percent: '3', least: '0.3', most: '5', monthlyCap: '80' },
-      '3 %, at least 0.3, at most 5, at most 80 a month',
+      '3%, at least 0.3, at most 5, at most 80 a month',
     ],
     [{ ...base, how: 'per-order', percent: null }, 'not known'],
     [{ ...base, how: 'per-unit', each: '0.16', free: '220' }, '0.16 each, after 220 free'],

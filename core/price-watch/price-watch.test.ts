@@ -135,14 +135,14 @@ describe('a pricing page looked at again', () => {
   it('reads fees from lines of a table that bear a fee’s name, and leaves what it cannot read', () => {
     const label = sheet.kind === 'offer' ? (sheet.offer.plans[0]?.charges?.[0]?.label ?? '') : '';
     const table = (fee: string) =>
-      `<table><tr><th></th><th>Small</th><th>Plus</th></tr><tr><th>${label}</th><td>${fee}</td><td>–</td></tr><tr><th>Something else</th><td>9 %</td><td>9 %</td></tr></table>`;
+      `<table><tr><th></th><th>Small</th><th>Plus</th></tr><tr><th>${label}</th><td>${fee}</td><td>–</td></tr><tr><th>Something else</th><td>9%</td><td>9%</td></tr></table>`;
     expect(found(page('Tidewrack', SAME, table('2.7% + 0.25')))).toEqual([]);
     const [change] = found(page('Tidewrack', SAME, table('2.9% + 0.25')));
     expect(change).toMatchObject({
       kind: 'charge',
       plan: 'Small',
-      before: '2.7 % + 0.25 per order EUR',
-      after: '2.9 % + 0.25 per order EUR',
+      before: '2.7% + 0.25 per order EUR',
+      after: '2.9% + 0.25 per order EUR',
     });
     expect(found(page('Tidewrack', SAME, table('ask us')))).toEqual([]);
   });
@@ -158,7 +158,7 @@ describe('a pricing page looked at again', () => {
         found(shown('€12 a month', '€34 a month').replace('2.7%', '2.9%'), visible).map(({ plan, what, after }) => [plan, what, after]),
       ).toEqual([
         ['Small', 'paid by the month', '12 by the month EUR'],
-        ['Small', 'Card fee', '2.9 % + 0.25 per order EUR'],
+        ['Small', 'Card fee', '2.9% + 0.25 per order EUR'],
       ]);
     });
 

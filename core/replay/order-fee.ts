@@ -8,7 +8,7 @@ export interface FeeTerms {
   readonly minorDigits: number;
   /** Base units for one unit of the charge's currency. */
   readonly rate: string;
-  /** What a customer pays for 1 without sales tax: 1.2 where 20 % is contained and the fee counts what is left, else 1. */
+  /** What a customer pays for 1 without sales tax: 1.2 where 20% is contained and the fee counts what is left, else 1. */
   readonly contained: string;
 }
 
@@ -20,7 +20,7 @@ export interface FeeTerms {
  * @param digits - how many decimals a unit of the orders' values stands for
  * @param mostUnits - the value of the largest order, in such units
  * @returns from a value in units to the fee in whole minor units of the charge's currency
- * @example orderFee({ percent: '2.9', each: '0.30', … minorDigits: 2 }, 2, 1e6)(4800) // 169: 48.00 × 2.9 % + 0.30
+ * @example orderFee({ percent: '2.9', each: '0.30', … minorDigits: 2 }, 2, 1e6)(4800) // 169: 48.00 × 2.9% + 0.30
  */
 export function orderFee(terms: FeeTerms, digits: number, mostUnits: number): (units: number) => number {
   const exact = wholeNumbers(terms, digits);

@@ -10,7 +10,7 @@ const TEXTS = '0.04';
 
 /**
  * A bigger investment to begin with, as long as none is entered: of a size that goes with what is sold, on the candidate
- * with which one would do it oneself; 5, 10 and 20 % more online orders.
+ * with which one would do it oneself; 5, 10 and 20% more online orders.
  *
  * @param candidate - id of the candidate; its own hours stay
  */

@@ -8,7 +8,7 @@ export type { WriteNumber };
  * A charge's rate the way a price sheet states it.
  *
  * @param write - writes a decimal in the person's locale
- * @example rateWords(cardFee, String) // '1.7 % + 0.25'
+ * @example rateWords(cardFee, String) // '1.7% + 0.25'
  */
 export function rateWords(charge: Charge, write: WriteNumber): string {
   const { monthlyMin, monthlyCap, totalCap, from, until } = charge;

@@ -12,7 +12,7 @@ const FREE: Pick<Plan, 'terms'> = { terms: [{ id: 'term', months: 0, price: '0' 
 
 /** The yearly cost of a charge on an order of each size, and what it would be if all were average. */
 export const ORDER_SIZES: WorkedExample = {
-  given: 'Each order costs 2.6 % and 0.25, at least 0.70. Orders are 30.00 on average: of ten, eight are of 15.00 and two of 90.00.',
+  given: 'Each order costs 2.6% and 0.25, at least 0.70. Orders are 30.00 on average: of ten, eight are of 15.00 and two of 90.00.',
   told(write) {
     const sizes = [
       { share: '80', times: '0.5' },
@@ -25,7 +25,7 @@ export const ORDER_SIZES: WorkedExample = {
     });
     const [bySize = '0', average = '0'] = costs;
     return [
-      `The fee is 0.70 on a small order and 2.59 on a large one: ${write.money(bySize, 'EUR')} for 100 orders.`,
+      `The fee is ${write.money('0.70', 'EUR')} on a small order and ${write.money('2.59', 'EUR')} on a large one: ${write.money(bySize, 'EUR')} for 100 orders.`,
       `If all were average it would be ${write.money(average, 'EUR')}: ${write.money(decimal(bySize).minus(average).toFixed(2), 'EUR')} too little.`,
     ];
   },
@@ -41,7 +41,7 @@ export const BETWEEN_TWO: DecisionFile = twoPlans(
 /** A small plan first and a larger one later, moving at 5.00. */
 export const MOVING_UP: WorkedExample = {
   given:
-    'Seed costs 5.00 a month and 3 % of sales, Grow 18.00 and 1 %. There are 10 orders of 40.00 in January, and 2 more each month; moving costs 5.00.',
+    'Seed costs 5.00 a month and 3% of sales, Grow 18.00 and 1%. There are 10 orders of 40.00 in January, and 2 more each month; moving costs 5.00.',
   told(write) {
     const file = twoPlans(
       { price: '5', percent: '3' },

@@ -47,7 +47,7 @@ const FREE: Pick<Plan, 'terms'> = { terms: [{ id: 'term', months: 0, price: '0' 
 export const WORKED_EXAMPLES = {
   /** §5, Ledger. */
   total: ofMonths(
-    'Grow costs 18.00 a month and takes 2 % of every sale; 100 orders of 40.00 a month.',
+    'Grow costs 18.00 a month and takes 2% of every sale; 100 orders of 40.00 a month.',
     exampleFile({ plan: fee({ percent: '2' }) }),
     [0],
     true,
@@ -75,7 +75,7 @@ export const WORKED_EXAMPLES = {
     true,
   ),
   /** §4, `per-order`. */
-  fees: ofMonths('Each order costs 2.6 % and 0.25.', exampleFile({ plan: { ...FREE, ...fee({ percent: '2.6', each: '0.25' }) } }), [1]),
+  fees: ofMonths('Each order costs 2.6% and 0.25.', exampleFile({ plan: { ...FREE, ...fee({ percent: '2.6', each: '0.25' }) } }), [1]),
   /** §2, `orderSizes`. */
   sizes: ORDER_SIZES,
   /** §4, `package` and `free`. */
@@ -115,7 +115,7 @@ export const WORKED_EXAMPLES = {
   ),
   /** §4, `monthlyMin`, `monthlyCap`. */
   caps: ofMonths(
-    'Every sale costs 2 %, but never more than 50.00 a month.',
+    'Every sale costs 2%, but never more than 50.00 a month.',
     exampleFile({ plan: { ...FREE, ...fee({ percent: '2', monthlyCap: '50' }) } }),
     [1],
   ),
@@ -128,7 +128,7 @@ export const WORKED_EXAMPLES = {
   ),
   /** §5, tax. */
   tax: ofMonths(
-    'Grow’s 18.00 is quoted without tax; 19 % comes on top and cannot be claimed back.',
+    'Grow’s 18.00 is quoted without tax; 19% comes on top and cannot be claimed back.',
     exampleFile({ plan: { taxExcluded: true }, file: { feeTax: '19' } }),
     [0],
     true,
@@ -172,12 +172,12 @@ export const WORKED_EXAMPLES = {
   },
   /** §8. */
   breakEven: {
-    given: 'One plan costs 10.00 a month and 5 % of sales, the other 30.00 and 1 %.',
+    given: 'One plan costs 10.00 a month and 5% of sales, the other 30.00 and 1%.',
     told(write) {
       const { breakEven } = answerDecision(BETWEEN_TWO);
       const sales = breakEven?.[0]?.at[0]?.monthlySales ?? '0';
       return [
-        `They cost the same where 4 % of sales is 20.00: at sales of ${write.money(sales, 'EUR')} a month.`,
+        `They cost the same where 4% of sales is 20.00: at sales of ${write.money(sales, 'EUR')} a month.`,
         'Below that the first is cheaper, above it the second.',
       ];
     },
@@ -186,7 +186,7 @@ export const WORKED_EXAMPLES = {
   moving: MOVING_UP,
   /** §7, `keep`; §5, `lift`. */
   kept: {
-    given: 'Of sales of 4,000.00 a month, half is left after the goods; Grow costs 18.00 and brings 5 % more orders.',
+    given: 'Of sales of 4,000.00 a month, half is left after the goods; Grow costs 18.00 and brings 5% more orders.',
     told(write) {
       const [plain, lifted] = ['0', '5'].map(
         (lift) => priceDecision(exampleFile({ candidate: { lift } })).candidates[0]?.result.keep ?? '0',
@@ -196,7 +196,7 @@ export const WORKED_EXAMPLES = {
         .toFixed(2);
       return [
         `Over the 12 months you keep ${write.money(lifted ?? '0', 'EUR')}: half of the sales, less what Grow costs.`,
-        `Without the 5 % it would be ${write.money(plain ?? '0', 'EUR')}: the lift is worth ${write.money(more, 'EUR')}.`,
+        `Without the 5% it would be ${write.money(plain ?? '0', 'EUR')}: the lift is worth ${write.money(more, 'EUR')}.`,
       ];
     },
   },

@@ -105,7 +105,7 @@ function Pairs() {
             {chosen.points.length <= 1 && (
               <p>
                 {chosen.points[0]
-                  ? `Below that level ${nameOf(chosen.points[0].below)}, above it ${nameOf(chosen.points[0].above)}: once, and not again up to ${write.whole(highest)} a month.`
+                  ? `Below that level ${nameOf(chosen.points[0].below)}, above it ${nameOf(chosen.points[0].above)}: once, and not again up to ${write.amount(highest)} a month.`
                   : 'Choose another pair in the table, or open every pair.'}
               </p>
             )}
@@ -121,7 +121,7 @@ function Pairs() {
           </>
         )}
         {nearest && <UnitsTable pricing={priced.priced.pricing} scale={nearest.scale} />}
-        {nearest && <KeepLevel scale={nearest.scale} suggestion={`Sales of ${write.whole(nearest.monthlySales)} a month`} />}
+        {nearest && <KeepLevel scale={nearest.scale} suggestion={`Sales of ${write.amount(nearest.monthlySales)} a month`} />}
         <p className="quiet">
           A break-even is the level of sales at which the better one changes. It is worked out for all {file.months} months together, at a
           twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.

@@ -13,10 +13,10 @@ it('a pair’s verdict is a sentence, with the month that reaches it', () => {
     forecast: { streams: [{ id: 'kites', label: 'Kites', kind: 'goods', orders: { start: '20', add: '5' }, orderValue: '10' }] },
   });
   expect(sentence(pairBreakEvens(growing)[0])).toBe(
-    'Alder is cheaper below 500 a month (50 orders, 5 % more than expected), Birch above. Your sales reach that in July 2027 at this growth.',
+    'Alder is cheaper below 500 a month (50 orders, 5% more than expected), Birch above. Your sales reach that in July 2027 at this growth.',
   );
   const [pair] = pairBreakEvens(kiteDecision());
-  expect(sentence(pair)).toContain('(50 orders, 50 % less than expected)');
+  expect(sentence(pair)).toContain('(50 orders, 50% less than expected)');
 });
 
 it('always, never and the same are said as such', () => {
@@ -38,7 +38,7 @@ it('several break-evens are counted, and the nearest is told', () => {
     reached: null,
   });
   expect(sentence({ a: 'A', b: 'B', now: 'A', points: [point(0.2, 'B'), point(1.2, 'A'), point(6, 'B')] })).toBe(
-    'They change places 3 times. Nearest to your forecast, Alder takes over from 1,200 a month (120 orders, 20 % more than expected). No month of this forecast reaches that.',
+    'They change places 3 times. Nearest to your forecast, Alder takes over from 1,200 a month (120 orders, 20% more than expected). No month of this forecast reaches that.',
   );
 });
 

@@ -19,7 +19,7 @@ export function pairSentence(
   compared: ComparedWords = COMPARED_WORDS.cost,
 ): string {
   const { a, b, points, now } = pair;
-  const range = `between ${write.whole(lowest)} and ${write.whole(highest)} a month`;
+  const range = `between ${write.amount(lowest)} and ${write.amount(highest)} a month`;
   if (points.length === 0 && now === null) return `${nameOf(a)} and ${nameOf(b)} always cost the same, at every level of sales ${range}.`;
   if (points.length === 0 && now !== null)
     return `${nameOf(now)} ${compared.isAlwaysBetter}: ${nameOf(now === a ? b : a)} is never cheaper, at any level of sales ${range}.`;
@@ -30,14 +30,14 @@ export function pairSentence(
   return `They change places ${points.length} times. ${nearest ? `Nearest to your forecast, ${nameOf(nearest.above)} takes over from ${levelWords(nearest, write)}. ${whenWords(nearest, write)}` : ''}`.trim();
 }
 
-/** "5,900 a month (124 orders, 23 % more than expected)". */
+/** "5,900 a month (124 orders, 23% more than expected)". */
 export function levelWords({ monthlySales, monthlyOrders, scale }: BreakEvenPoint, write: Writer): string {
   const percent = percentOfForecast(scale);
   const beside =
     Number(percent) === 0
       ? 'about what you expect'
-      : `${write.whole(percent.replace('-', ''))} % ${Number(percent) > 0 ? 'more' : 'less'} than expected`;
-  return `${write.whole(monthlySales)} a month (${write.orders(monthlyOrders)} orders, ${beside})`;
+      : `${write.percent(percent.replace('-', ''), 0)} ${Number(percent) > 0 ? 'more' : 'less'} than expected`;
+  return `${write.amount(monthlySales)} a month (${write.orders(monthlyOrders)} orders, ${beside})`;
 }
 
 /** "Reached in August 2027 at this growth." */

@@ -63,8 +63,8 @@ function Judged({ investment, isExample, onChange }: JudgedProps) {
       <main className="work" aria-label="Bigger investment" aria-busy={isBusy}>
         {isExample && (
           <p className="limit-width">
-            For example: {write.whole(investment.build)} for a designer, {write.whole(investment.photographs)} for photographs and{' '}
-            {write.whole(investment.texts)} for texts. Type what you were offered at the right.
+            For example: {write.amount(investment.build)} for a designer, {write.amount(investment.photographs)} for photographs and{' '}
+            {write.amount(investment.texts)} for texts. Type what you were offered at the right.
           </p>
         )}
         {judged && <p className="says">{investmentSentence(judged, file.months, write)}</p>}
@@ -78,10 +78,10 @@ function Judged({ investment, isExample, onChange }: JudgedProps) {
             <InvestmentTable judged={judged} months={file.months} />
             <InvestmentChart judged={judged} />
             <p className="quiet">
-              {judged.onlineShare} % of your orders come from people who find you online and can grow with the site.{' '}
+              {judged.onlineShare}% of your orders come from people who find you online and can grow with the site.{' '}
               {judged.requiredLift !== null &&
                 judged.requiredOrders !== null &&
-                `Against ${nameOf(investment.instead)}, it needs ${write.number(judged.requiredLift, 2)} % more of them: ${write.orders(judged.requiredOrders)} orders a month more, on average.`}
+                `Against ${nameOf(investment.instead)}, it needs ${write.percent(judged.requiredLift, 2)} more of them: ${write.orders(judged.requiredOrders)} orders a month more, on average.`}
             </p>
           </>
         )}
@@ -90,7 +90,7 @@ function Judged({ investment, isExample, onChange }: JudgedProps) {
       <aside className="margin" aria-label="The investment">
         <InvestmentForm investment={investment} onChange={onChange} />
         <KeepScenario
-          suggestion={`${write.number(investment.lift.expected)} % more online orders`}
+          suggestion={`${write.percent(investment.lift.expected)} more online orders`}
           changes={broughtOrders(file, investment)}
         />
       </aside>
@@ -111,7 +111,7 @@ function InvestmentTable({ judged, months }: { judged: InvestmentJudged; months:
   const { file } = useAskedDecision();
   const write = useWriter();
   const rows: ReadonlyArray<{ title: string; cell(one: InvestmentOutcome): string; isSum?: boolean }> = [
-    { title: 'More online orders', cell: ({ lift, extraOrders }) => `${write.number(lift)} % (${write.number(extraOrders, 0)})` },
+    { title: 'More online orders', cell: ({ lift, extraOrders }) => `${write.percent(lift)} (${write.number(extraOrders, 0)})` },
     ...PART_WORDS.map(([part, title]) => ({
       title,
       cell: ({ parts }: InvestmentOutcome) => signed(parts[part], file.currency, write),

@@ -30,7 +30,7 @@ export function MapChart({ map, x, y, onPick }: MapChartProps) {
     };
     const valueWords = (assumption: Assumption, change: number) => {
       const value = valueAt(assumption, change);
-      return value === null ? `${write.number(change.toFixed(1), 0)}${assumption.unit === 'percent' ? ' %' : ''}` : write.number(value, 2);
+      return value === null ? `${write.number(change.toFixed(1), 0)}${assumption.unit === 'percent' ? '%' : ''}` : write.number(value, 2);
     };
     return {
       ...baseOption(colours),

@@ -139,8 +139,8 @@ function LookedAt({ x, y, at, isForecast }: { x: Assumption; y: Assumption; at: 
       <p>
         {standing ? (
           <>
-            <b>{nameOf(standing.first)}</b> {compared.leads}: {write.whole(standing.total)}
-            {standing.margin !== null && ` (${write.whole(standing.margin)} ${compared.by} than ${nameOf(standing.second)})`}.
+            <b>{nameOf(standing.first)}</b> {compared.leads}: {write.amount(standing.total)}
+            {standing.margin !== null && ` (${write.amount(standing.margin)} ${compared.by} than ${nameOf(standing.second)})`}.
           </>
         ) : (
           'No candidate can be chosen there.'

@@ -8,7 +8,7 @@ export interface MapAxes {
   y: { assumption: Assumption; axis: MapAxis };
 }
 
-/** "Marlpit Grow is cheapest on 68 % of the map, Wharfside Trade on 32 %; your forecast lies in the field of Marlpit Grow." */
+/** "Marlpit Grow is cheapest on 68% of the map, Wharfside Trade on 32%; your forecast lies in the field of Marlpit Grow." */
 export function mapSentence(
   map: CheapestMap,
   { x, y }: MapAxes,
@@ -37,5 +37,5 @@ export function mapSentence(
 }
 
 function percent(share: number): string {
-  return share < 0.005 ? 'less than 1 %' : `${Math.round(share * 100)} %`;
+  return share < 0.005 ? 'less than 1%' : `${Math.round(share * 100)}%`;
 }

@@ -12,7 +12,7 @@ const NAMED = 3;
 
 /** "Marlpit: Grow instead of Start costs 912 more and saves 1,122 in fees: 210 less in all." */
 export function stepSentence({ vendor, from, to, plan, fees, others, total }: StepUp, write: Writer): string {
-  const amount = (decimal: string) => write.whole(decimal.replace('-', ''));
+  const amount = (decimal: string) => write.amount(decimal.replace('-', ''));
   const costs = Number(plan) < 0 ? `costs ${amount(plan)} less` : `costs ${amount(plan)} more`;
   const inAll = Number(total) === 0 ? 'the same in all' : `${amount(total)} ${Number(total) < 0 ? 'less' : 'more'} in all`;
   return `${vendor}: ${to.plan} instead of ${from.plan} ${costs}${besidesWords({ fees, others }, amount)}: ${inAll}.`;
@@ -40,7 +40,7 @@ export function addsWords({ adds, needed }: Pick<StepUp, 'adds' | 'needed'>): st
 export function singlyWords({ singly }: Pick<StepUp, 'singly'>, write: Writer): string {
   if (singly === null) return '';
   const features = singly.parts.flatMap((part) => part.features).map(featureWords);
-  return `bought singly, ${listed(features)} would cost ${write.whole(singly.total)} (${listed(singly.parts.map(({ name }) => name))})`;
+  return `bought singly, ${listed(features)} would cost ${write.amount(singly.total)} (${listed(singly.parts.map(({ name }) => name))})`;
 }
 
 /** Limits that are raised: "staff 1 to 5, at 5.00 a month each; products 100 to no limit, needed from May 2027 on". */
@@ -72,7 +72,7 @@ export function paysWords({ from, to, pair }: Pick<StepUp, 'from' | 'to' | 'pair
   const point = nearestPoint(pair.points.filter(({ above }) => above === to.candidate));
   if (!point) return pair.now === to.candidate ? 'at every level of sales' : 'at no level of sales';
   const when = point.reached ? `, reached in ${write.month(point.reached.month)}` : ', which this forecast does not reach';
-  return `from ${write.whole(point.monthlySales)} a month on${point.scale <= 1 ? '' : when}`;
+  return `from ${write.amount(point.monthlySales)} a month on${point.scale <= 1 ? '' : when}`;
 }
 
 /** How many steps there are whose two plans can both be chosen, and how many of them cost less in all. */
@@ -95,15 +95,15 @@ export function comesWithSentence(rows: readonly ComesWith[], write: Writer): st
   if (singly === null) return 'Plans have things in them that cost extra elsewhere; you have asked for none of them.';
   const name = `${vendor} ${plan}`;
   const features = listed(singly.parts.flatMap((part) => part.features).map(featureWords));
-  const costs = write.whole(cost);
+  const costs = write.amount(cost);
   const against = Number(singly.total) < Number(cost) ? `where the plan costs ${costs}` : `more than the plan at ${costs}`;
-  return `Most comes with ${name}: bought singly, ${features} would cost ${write.whole(singly.total)}, ${against}.`;
+  return `Most comes with ${name}: bought singly, ${features} would cost ${write.amount(singly.total)}, ${against}.`;
 }
 
 /** Parts that things would be bought in: "mailings from Postmoor Letters, 312". */
 export function partsWords({ singly }: Pick<ComesWith, 'singly'>, write: Writer): string {
   return (singly?.parts ?? [])
-    .map(({ name, features, total }) => `${listed(features.map(featureWords))}: ${name}, ${write.whole(total)}`)
+    .map(({ name, features, total }) => `${listed(features.map(featureWords))}: ${name}, ${write.amount(total)}`)
     .join('; ');
 }
 
@@ -114,7 +114,7 @@ export function claimWords(claims: readonly ToClaim[], write: Writer): string {
 
 /** From which sales on a credit pays for its plan. */
 export function creditSentence({ vendor, plan, cost, earned, monthlySales }: CreditPays, write: Writer): string {
-  const now = `${vendor} ${plan}: its credit comes to ${write.whole(earned)} at your sales, the plan to ${write.whole(cost)}`;
+  const now = `${vendor} ${plan}: its credit comes to ${write.amount(earned)} at your sales, the plan to ${write.amount(cost)}`;
   if (monthlySales === null) return `${now}. At no level of sales does the credit pay for all of it.`;
-  return `${now}. The credit pays for all of it from sales of ${write.whole(monthlySales)} a month on.`;
+  return `${now}. The credit pays for all of it from sales of ${write.amount(monthlySales)} a month on.`;
 }

@@ -24,7 +24,7 @@ export function standingWords(
   compared: ComparedWords = COMPARED_WORDS.cost,
 ): string {
   return standing
-    ? `${nameOf(standing.first)} ${compared.leads}, ${write.whole(standing.total)}${marginWords(standing, nameOf, write, compared)}.`
+    ? `${nameOf(standing.first)} ${compared.leads}, ${write.amount(standing.total)}${marginWords(standing, nameOf, write, compared)}.`
     : 'no candidate can be chosen.';
 }
 
@@ -34,5 +34,5 @@ export function marginWords(
   write: Writer,
   compared: ComparedWords = COMPARED_WORDS.cost,
 ): string {
-  return standing?.margin == null ? '' : `, ${write.whole(standing.margin)} ${compared.by} than ${nameOf(standing.second)}`;
+  return standing?.margin == null ? '' : `, ${write.amount(standing.margin)} ${compared.by} than ${nameOf(standing.second)}`;
 }

@@ -13,9 +13,9 @@ export function payingSentence({ options }: PayingAhead, name: string, months: n
   if (Number(best.saving) <= 0)
     return `Paying ahead saves nothing for ${name} over ${months} months: ${termWords(shortest.months)} costs least.`;
   const loss = best.worst
-    ? ` Leave after ${best.worst.months} ${best.worst.months === 1 ? 'month' : 'months'} and ${write.whole(best.worst.loss)} is lost;`
+    ? ` Leave after ${best.worst.months} ${best.worst.months === 1 ? 'month' : 'months'} and ${write.amount(best.worst.loss)} is lost;`
     : '';
   const safe = (month: number) => (month <= 1 ? ' it never loses anything.' : ` from month ${month} on nothing is lost any more.`);
   const pays = best.breakEven === null ? ' it is never safe within this time.' : safe(best.breakEven);
-  return `Paid ${termWords(best.months)}, ${name} costs ${write.whole(best.saving)} less over ${months} months.${loss}${pays}`;
+  return `Paid ${termWords(best.months)}, ${name} costs ${write.amount(best.saving)} less over ${months} months.${loss}${pays}`;
 }

@@ -110,8 +110,8 @@ function QuarterLater({ plan }: { plan: RoutePlan }) {
   const more = Number(plan.quarterLater.more);
   return (
     <p>
-      Moving a quarter later costs {more === 0 ? 'the same' : <b>{write.whole(plan.quarterLater.more.replace('-', ''))}</b>}
-      {more !== 0 && (more > 0 ? ' more' : ' less')}: {write.whole(plan.quarterLater.total)}.
+      Moving a quarter later costs {more === 0 ? 'the same' : <b>{write.amount(plan.quarterLater.more.replace('-', ''))}</b>}
+      {more !== 0 && (more > 0 ? ' more' : ' less')}: {write.amount(plan.quarterLater.total)}.
     </p>
   );
 }

@@ -17,7 +17,7 @@ export function routeSentence(
   const moves = movesWords(later, nameOf, write);
   const gain =
     single && saving !== null
-      ? `, ${write.whole(saving)} ${kept === null ? 'less' : 'better'} than ${nameOf(single.candidate)} throughout`
+      ? `, ${write.amount(saving)} ${kept === null ? 'less' : 'better'} than ${nameOf(single.candidate)} throughout`
       : '; no single candidate can be used throughout';
   return `Begin with ${nameOf(first.candidate)}, ${moves}: ${costs}${gain}.`;
 }
@@ -31,11 +31,11 @@ export function nearestSentence(
 ): string {
   const [first, ...later] = segments;
   if (!first) return '';
-  const apart = by === 'keep' ? `leaves you ${write.whole(more)} less` : `costs ${write.whole(more)} more`;
+  const apart = by === 'keep' ? `leaves you ${write.amount(more)} less` : `costs ${write.amount(more)} more`;
   const would =
     paysBelow === null
       ? 'It would not pay even if moving cost nothing.'
-      : `It would pay if the move cost less than ${write.whole(paysBelow)}.`;
+      : `It would pay if the move cost less than ${write.amount(paysBelow)}.`;
   return `The nearest is to begin with ${nameOf(first.candidate)} and ${movesWords(later, nameOf, write)}: that ${apart} than staying. ${would}`;
 }
 
@@ -61,7 +61,7 @@ export function ownWaySentence(
 function againstBest(worse: string | null, isByKeep: boolean, write: Writer): string {
   if (worse === null) return '; nobody can be used throughout';
   if (Number(worse) === 0) return ', the same as the best throughout';
-  const apart = write.whole(worse.replace('-', ''));
+  const apart = write.amount(worse.replace('-', ''));
   const isWorse = Number(worse) > 0;
   if (isByKeep) return `, ${apart} ${isWorse ? 'less left' : 'more left'} than with the best throughout`;
   return `, ${apart} ${isWorse ? 'more' : 'less'} than the best throughout`;
@@ -69,7 +69,7 @@ function againstBest(worse: string | null, isByKeep: boolean, write: Writer): st
 
 /** "6,800 in all", or by what is kept "5,460 is kept, 540 paid". */
 function costsWords(total: string, kept: string | null, write: Writer): string {
-  return kept === null ? `${write.whole(total)} in all` : `${write.whole(kept)} is kept, ${write.whole(total)} paid`;
+  return kept === null ? `${write.amount(total)} in all` : `${write.amount(kept)} is kept, ${write.amount(total)} paid`;
 }
 
 function movesWords(later: RoutePlan['segments'], nameOf: (id: string | null) => string, write: Writer): string {

@@ -42,7 +42,7 @@ function Turns() {
             {found.mayWin.length > 0 && (
               <p className="too-close">
                 Too close to call: what is not known could make {found.mayWin.map((id) => nameOf(id)).join(' or ')} {compared.best}.{' '}
-                {found.gap !== null && `The gap of ${write.whole(found.gap)} is smaller than that.`}
+                {found.gap !== null && `The gap of ${write.amount(found.gap)} is smaller than that.`}
               </p>
             )}
             {found.second === null ? (
@@ -148,6 +148,6 @@ function End({ at: { gap, winner }, words, first }: { at: GapAt; words: string; 
 
 function endWords({ winner, first, gap }: GapAt & { first: string | null }, nameOf: (id: string) => string, write: Writer): string {
   if (winner === null) return 'no candidate can be chosen';
-  if (winner !== first) return `${nameOf(winner)}${gap === null ? '' : `, by ${write.whole(gap.replace('-', ''))}`}`;
-  return gap === null ? 'the only one' : `ahead by ${write.whole(gap)}`;
+  if (winner !== first) return `${nameOf(winner)}${gap === null ? '' : `, by ${write.amount(gap.replace('-', ''))}`}`;
+  return gap === null ? 'the only one' : `ahead by ${write.amount(gap)}`;
 }

@@ -21,7 +21,7 @@ describe('what turns it, in a sentence', () => {
 
   it('names the strongest turning point', () => {
     expect(sentence(kiteDecision(), -80)).toBe(
-      'Birch is ahead of Alder by 240. It turns with “Orders, Kites”: below 50 a month (−50 %) Alder is cheapest.',
+      'Birch is ahead of Alder by 240. It turns with “Orders, Kites”: below 50 a month (−50%) Alder is cheapest.',
     );
   });
 

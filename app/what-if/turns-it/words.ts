@@ -4,7 +4,7 @@ import type { Writer } from '../../locale/writer';
 import { changeWords } from '../assumption-words';
 import { COMPARED_WORDS, type ComparedWords } from '../../locale/compared-words';
 
-/** "Marlpit Grow is ahead of Wharfside Trade by 205. It turns with “Orders, all streams”: from +17.1 % Wharfside Trade is cheapest." */
+/** "Marlpit Grow is ahead of Wharfside Trade by 205. It turns with “Orders, all streams”: from +17.1% Wharfside Trade is cheapest." */
 export function turnsSentence(
   { first, second, gap, turns }: TurnsIt,
   find: (key: string) => Assumption | undefined,
@@ -14,7 +14,7 @@ export function turnsSentence(
 ): string {
   const ahead =
     second !== null && gap !== null
-      ? `${nameOf(first)} is ahead of ${nameOf(second)} by ${write.whole(gap)}.`
+      ? `${nameOf(first)} is ahead of ${nameOf(second)} by ${write.amount(gap)}.`
       : `${nameOf(first)} is the only one that can be chosen.`;
   const turning = turns.flatMap((turn) => {
     const assumption = find(turn.key);

@@ -8,7 +8,7 @@ export const savingRow: RowRule<Extract<RowKind, { kind: 'saving' }>> = {
   place: (_part, kind) => kind,
   cell: ({ id }, _kind, write, { savings }) => {
     const percent = savings?.[id];
-    return percent === undefined ? null : figure(`${write.number(percent)} %`, `${write.phrase(percent)} %`);
+    return percent === undefined ? null : figure(`${write.number(percent)}%`, `${write.phrase(percent)}%`);
   },
   states: ['empty'],
   marks: ['not-offered', 'unlimited'],

@@ -82,7 +82,7 @@ function termNotes({ intro, renewal, changes = [], trialDays = 0, prorated }: Te
 function introductionWords(intro: NonNullable<Term['intro']>, price: (amount: string | null) => string, write: CellWriter): string {
   const joining = intro.until === undefined ? '' : `, for those who join by ${monthWords(intro.until)}`;
   const payments = intro.periods === 1 ? 'the first payment' : `the first ${intro.periods} payments`;
-  const what = 'off' in intro ? `${write.number(intro.off)} % off` : price(intro.price);
+  const what = 'off' in intro ? `${write.number(intro.off)}% off` : price(intro.price);
   return `${payments} ${what}${joining}`;
 }
 

@@ -62,7 +62,7 @@ function phrasedBands(bands: readonly Band[], write: WriteNumber): string {
 function phrasedBand({ upTo, each, percent, flat }: Band, write: WriteNumber): string {
   const parts: string[] = [];
   if (each !== undefined) parts.push(`${phrasedAmount(each, write)} each`);
-  if (percent !== undefined) parts.push(`${phrasedAmount(percent, write)} %`);
+  if (percent !== undefined) parts.push(`${phrasedAmount(percent, write)}%`);
   if (flat !== undefined) parts.push(`${phrasedAmount(flat, write)} flat`);
   return `${parts.length === 0 ? 'nothing' : parts.join(' + ')} ${upTo === null ? 'beyond' : `up to ${write(upTo)}`}`;
 }

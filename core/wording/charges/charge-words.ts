@@ -29,7 +29,7 @@ export type StatedOf<How extends ChargeHow> = Omit<ChargeOf<How>, 'id' | 'how'>;
 
 /** The words of one kind of charge. */
 export interface ChargeWords<How extends ChargeHow> {
-  /** Its rate the way a price sheet states it, such as `1.7 % + 0.25`. */
+  /** Its rate the way a price sheet states it, such as `1.7% + 0.25`. */
   rate(charge: StatedOf<How>, write: WriteNumber): string;
   /** What bounds the rate, in the same way. */
   bounds?(charge: StatedOf<How>, write: WriteNumber): string[];
@@ -65,7 +65,7 @@ interface Rated {
 /** A percentage, an amount, or both. */
 export function percentAndEach({ percent, each }: Rated, write: WriteNumber): string {
   const parts: string[] = [];
-  if (percent !== undefined) parts.push(percent === null ? NOT_KNOWN : `${write(percent)} %`);
+  if (percent !== undefined) parts.push(percent === null ? NOT_KNOWN : `${write(percent)}%`);
   if (each !== undefined) parts.push(amountWords(each, write));
   return parts.length === 0 ? 'nothing' : parts.join(' + ');
 }

@@ -13,7 +13,7 @@ export const perOrderWords: ChargeWords<'per-order'> = {
   phrase({ percent, each }, _on, write) {
     if (percent === undefined) return each === undefined ? 'nothing per order' : `${phrasedAmount(each, write)} per order`;
     const fixed = each === undefined ? '' : ` + ${phrasedAmount(each, write)}`;
-    return `${phrasedAmount(percent, write)} %${fixed} per order`;
+    return `${phrasedAmount(percent, write)}%${fixed} per order`;
   },
   phrasedBounds({ least, most, refund }, write) {
     const bounds: string[] = [];
@@ -56,7 +56,7 @@ function feeWords(size: SizeFee, { charge, value, number }: Derived<'per-order'>
 
 function statedFee({ percent, each }: Pick<PerOrder, 'percent' | 'each'>, worth: string): string {
   const parts: string[] = [];
-  if (percent != null) parts.push(`${worth} × ${percent} %`);
+  if (percent != null) parts.push(`${worth} × ${percent}%`);
   if (each != null) parts.push(each);
   if (parts.length === 0) return '0';
   return parts.length === 1 ? parts.join('') : `(${parts.join(' + ')})`;

@@ -4,10 +4,10 @@ export const perUnitWords: ChargeWords<'per-unit'> = {
   rate: (charge, write) => `${percentAndEach(charge, write)} each`,
   bounds: ({ free }, write) => freeWords(free, write),
   phrase({ percent, each, on: counted }, on, write) {
-    if (counted === 'sales' && percent !== undefined && each === undefined) return `${phrasedAmount(percent, write)} % of sales`;
+    if (counted === 'sales' && percent !== undefined && each === undefined) return `${phrasedAmount(percent, write)}% of sales`;
     const parts: string[] = [];
     if (each !== undefined) parts.push(phrasedAmount(each, write));
-    if (percent !== undefined) parts.push(`${phrasedAmount(percent, write)} %`);
+    if (percent !== undefined) parts.push(`${phrasedAmount(percent, write)}%`);
     return `${parts.length === 0 ? 'nothing' : parts.join(' + ')} per unit of ${on}`;
   },
   derived: ({ parts, counted, value, number }) =>
