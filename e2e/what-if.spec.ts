@@ -24,7 +24,7 @@ test('break-evens of every pair are said with the month that reaches them', asyn
 test('the map names the fields; a point is looked at exactly, kept as a scenario, compared and taken over', async ({ page, demo }) => {
   await page.goto(`${demo.address}${WHAT_IF}/map`);
   await expect(page.locator('.says')).toHaveText(
-    /^Wharfside Trade is cheapest on \d+ % of the map, Marlpit Grow on \d+ %\. Your forecast lies in the field of Wharfside Trade\.$/,
+    /^Wharfside Trade is cheapest on \d+% of the map, Marlpit Grow on \d+%\. Your forecast lies in the field of Wharfside Trade\.$/,
   );
   await page.getByText('The same in words').click();
   await expect(page.getByRole('cell', { name: 'Wharfside Trade' }).first()).toBeVisible();
