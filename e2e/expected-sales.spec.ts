@@ -60,7 +60,7 @@ test('three versions side by side, stated as differences, and every screen shows
   await page.getByLabel('Orders and sign-ups, cautious').fill('-50');
   await expect(outcomes).toContainText('3,679');
   await page.getByRole('radio', { name: 'cautious' }).check();
-  await expect(page.locator('.standing-sales b')).toHaveText('3,679');
+  await expect(page.locator('.standing-sales b')).toHaveText('€3,679');
   await page.getByRole('link', { name: /Comparison/ }).click();
   const cautious = await page.locator('.total').first().textContent();
   await expect(page.locator('.standing-sales')).toContainText('cautious');
@@ -164,7 +164,7 @@ test('one total is split by where it is sold, and begins in a month of its own',
   await stream.getByLabel('Of these orders in person').fill('8');
   await stream.getByRole('button', { name: 'Split Kites and spares' }).click();
   await expect(stream).toHaveCount(3);
-  await expect(page.locator('.standing-sales b')).toHaveText('7,357');
+  await expect(page.locator('.standing-sales b')).toHaveText('€7,357');
   await expect(page.getByLabel('Orders a month').nth(0)).toHaveValue('73.92');
   await expect(page.getByLabel('Orders a month').nth(1)).toHaveValue('7.68');
   await page.getByRole('button', { name: 'undo' }).click();
@@ -174,5 +174,5 @@ test('one total is split by where it is sold, and begins in a month of its own',
   await page.keyboard.type('June 2027');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^Kites and spares, May 2027: / })).toHaveText('0');
-  await expect(page.locator('.standing-sales b')).not.toHaveText('7,357');
+  await expect(page.locator('.standing-sales b')).not.toHaveText('€7,357');
 });

@@ -66,7 +66,7 @@ test('a decision begins with a question, which fills what it says, or with an ea
   await page.getByLabel('What it costs you').fill('29/mo, 2 % of each sale');
   await page.getByRole('button', { name: 'Add it' }).click();
   const line = page.getByLabel('What the page says', { exact: true });
-  await expect(line).toHaveValue('29/mo, 2% of each sale');
+  await expect(line).toHaveValue('29/mo, 2 % of each sale');
   await line.press('Enter');
   await expect(page.getByRole('gridcell', { name: /by the month/i }).first()).toContainText('29');
 

@@ -8,7 +8,7 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
 
   await page.getByLabel('Orders a month').fill('100');
   await page.getByLabel('Average order value').fill('30,00');
-  await expect(page.locator('.standing-sales b')).toHaveText('3,000');
+  await expect(page.locator('.standing-sales b')).toHaveText('€3,000');
 
   await page.getByRole('link', { name: /Price sheets/ }).click();
   await page.getByRole('button', { name: 'Add a vendor' }).click();

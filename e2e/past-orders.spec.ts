@@ -6,7 +6,7 @@ const csv = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffe
 test('past orders of the demo are replayed order by order, and what they say is taken over one by one', async ({ page, demo }) => {
   await page.goto(`${demo.address}${PAST_ORDERS}`);
   await expect(
-    page.getByRole('heading', { name: /^Your 1,704 orders of 12 months would have cost least with Marlpit Grow: 2,939/ }),
+    page.getByRole('heading', { name: /^Your 1,704 orders of 12 months would have cost least with Marlpit Grow: €2,939/ }),
   ).toBeVisible();
   await page.getByText('Orders on which Marlpit Grow and Wharfside Trade differ most').click();
   await expect(page.getByRole('table', { name: 'Orders on which the first two differ most' }).getByRole('row')).toHaveCount(7);
@@ -75,4 +75,54 @@ test('orders that cannot be are refused at the server’s door', async ({ page, 
   const part = { day: [20_000], value: [-5], refunded: [0], number: [0], currency: [0], country: [0], means: [0], channel: [0] };
   expect(await statusOf({ do: 'add', id: 'a', place: 0, part })).toBe(422);
   expect(await statusOf({ do: 'finish', id: 'a' })).toBe(409);
+});
+
+test('several files are looked through one after the other; one that is none is named, and the others go on', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${PAST_ORDERS}`);
+  const orders = (name: string) => csv(`${name}.csv`, `Date,Total,Order number\n2026-11-03,20.50,${name}-1\n2026-11-05,30.50,${name}-2\n`);
+  await page.locator('input[type=file]').setInputFiles([csv('empty.csv', ''), orders('stall'), orders('web')]);
+  await expect(page.getByRole('alert')).toContainText('empty.csv: This file is empty.');
+  await expect(page.getByText('Then web.csv.')).toBeVisible();
+  await page.getByRole('region', { name: 'What was found in stall.csv' }).getByRole('button', { name: 'Keep these orders' }).click();
+  await page.getByRole('region', { name: 'What was found in web.csv' }).getByRole('button', { name: 'Leave them' }).click();
+  await expect(page.getByRole('row', { name: /^stall\.csv 2/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^web\.csv/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Choose files' })).toBeVisible();
+});
+
+test('cautious and hopeful sales can be set from the spread of the past', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${PAST_ORDERS}`);
+  const spread = page.getByRole('region', { name: 'Cautious and hopeful' });
+  await expect(spread).toContainText(/one stretch of three months in ten comes out 20% below .*, and one in ten 25% above\./);
+  await spread.getByRole('button', { name: 'Use them' }).click();
+  await expect(spread).toContainText('Your cautious and hopeful sales differ by that.');
+  await page.getByRole('link', { name: 'What you expect' }).click();
+  await expect(page.getByLabel('Orders and sign-ups, cautious')).toHaveValue('-20');
+});
+
+test('a list of payments is set beside what the sheet says for the same orders, and its fees become real ones', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${PAST_ORDERS}`);
+  const orders = Array.from({ length: 20 }, (_, at) => `2027-01-${String(1 + at).padStart(2, '0')},${(20 + at).toFixed(2)},N-${at}`);
+  await page.locator('input[type=file]').setInputFiles(csv('january.csv', ['Date,Total,Order number', ...orders].join('\n')));
+  await page.getByRole('button', { name: 'Keep these orders' }).click();
+  await expect(page.getByRole('row', { name: /^january\.csv 20/ })).toBeVisible();
+
+  await page.goto(`${demo.address}decisions/larkfell-kites/verdict/afterwards`);
+  const payouts = page.getByRole('region', { name: 'What was charged for payments' });
+  const file = payouts.locator('input[type=file]');
+  await file.setInputFiles(csv('names.csv', 'Name,Street\nSomebody,Somewhere\n'));
+  await expect(payouts.getByRole('alert')).toContainText('names.csv: No line of this file names a day and two of gross, fee and net.');
+  // A twentieth of each, which no sheet of the demo takes; and a transfer.
+  const paid = Array.from(
+    { length: 20 },
+    (_, at) => `${String(1 + at).padStart(2, '0')}.01.2027;${20 + at},00 €;-${((20 + at) / 20).toFixed(2).replace('.', ',')} €`,
+  );
+  await file.setInputFiles(csv('payments.csv', ['Datum;Brutto;Gebühr', ...paid, '31.01.2027;-500,00 €;0,00 €'].join('\n')));
+  await expect(payouts.getByRole('alert')).toHaveCount(0);
+  await expect(payouts.locator('.says')).toHaveText(/^Charged 5% where the sheet says [\d.]+%: €\d+ more on 20 payments\.$/);
+  await expect(payouts).toContainText('20 payments were read. 1 line is left out: refunds, transfers or monthly fees.');
+  await payouts.getByRole('button', { name: 'Use as the fees of 1 month' }).click();
+  // 20 + 21 + … + 39 is 590.
+  await expect(page.getByLabel('Fees by sales, January 2027')).toHaveValue('29.50');
+  await expect(payouts).toContainText('They stand above as the real fees of that month.');
 });

@@ -45,11 +45,11 @@ test('another level is typed on the scale or into its figure; what cannot be is 
   await field.press('End');
   await page.keyboard.type('500');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.standing-sales b')).toHaveText('9,500');
+  await expect(page.locator('.standing-sales b')).toHaveText('€9,500');
   await expect(page.locator('.answer')).toContainText('Wharfside Trade costs least');
   await expect(slider).toHaveAttribute('aria-valuetext', /^€9,500 a month: Wharfside Trade is cheapest, €[\d,]+ less than Marlpit Grow$/);
 
-  await page.getByRole('button', { name: '9,500' }).click();
+  await page.getByRole('button', { name: '€9,500' }).click();
   for (const [typed, problem] of [
     ['-5', 'Enter sales a month from'],
     ['99999999', 'Enter sales a month from'],
@@ -62,9 +62,9 @@ test('another level is typed on the scale or into its figure; what cannot be is 
     await expect(field).toHaveValue(typed);
   }
   await page.keyboard.press('Escape');
-  await expect(page.locator('.standing-sales b')).toHaveText('9,500');
+  await expect(page.locator('.standing-sales b')).toHaveText('€9,500');
   await page.keyboard.press('Escape');
-  await expect(page.locator('.standing-sales b')).toHaveText('7,357');
+  await expect(page.locator('.standing-sales b')).toHaveText('€7,357');
 });
 
 test('the scale is dragged with a finger', async ({ browser, demo }) => {
@@ -79,6 +79,6 @@ test('the scale is dragged with a finger', async ({ browser, demo }) => {
   for (const share of [0.7, 0.8, 0.9]) await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: point(share) });
   await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
   await expect(page.locator('.answer')).toContainText('Wharfside Trade costs least');
-  await expect(page.getByRole('button', { name: /^back to 7,357/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^back to €7,357/ })).toBeVisible();
   await context.close();
 });

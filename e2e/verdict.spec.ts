@@ -113,7 +113,7 @@ test('the report is looked at, printed to PDF, and taken along as one file or as
   for (const figure of words.match(/\d{1,3}(,\d{3})*\.\d{2}/g) ?? []) expect(text).toContain(figure);
 
   const [markdown] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Markdown' }).click()]);
-  expect(readFileSync(await markdown.path(), 'utf8')).toContain('**Wharfside Trade costs 6,839');
+  expect(readFileSync(await markdown.path(), 'utf8')).toContain('**Wharfside Trade costs €6,839');
 });
 
 test('workbook and tables are taken along', async ({ page, demo }) => {

@@ -133,7 +133,7 @@ test('paying ahead, offers off and a bigger investment each say what they come t
   await expect(page.locator('.steps-table')).toContainText('117.00 more a month at first, 92.00 more from the renewal on.');
   // 24 × 18 for the club, and what mailings to 900 and more contacts cost singly.
   await expect(page.getByRole('row', { name: /Tidewrack Stores Trade/ })).toContainText(
-    'subscriptions: Tidewrack Stores Club, 432; mailings: Postmoor Letters, 264',
+    'subscriptions: Tidewrack Stores Club, €432; mailings: Postmoor Letters, €264',
   );
 });
 

@@ -3,12 +3,16 @@ import { assembleToPrice } from '#core/assembly/assemble-to-price';
 import type { Workbench } from '#core/decision/workbench';
 import { forecastMonths } from '#core/forecast/forecast';
 import { type CourseMonth, courseOf } from '#core/past-orders/course';
+import { chargedByMonth, type FeesCompared, feesCompared } from '#core/past-orders/charged-fees';
 import { type Estimate, estimates } from '#core/past-orders/estimates';
-import { NotUtf8, RefusedExport } from '#core/past-orders/export-text';
+import { NotUtf8, RefusedExport, wholeText } from '#core/past-orders/export-text';
 import { type KeptFile, keptFileSchema, type KeptOrders, type KeptPart, keptPartSchema } from '#core/past-orders/kept-orders';
+import { type ReadPayouts, readPayouts } from '#core/past-orders/read-payouts';
+import { type Spread, spreadOfPast } from '#core/past-orders/spread';
 import { type OwnOrders, ownOrders, wholeMonths } from '#core/past-orders/own-orders';
 import { type ExportChoices, ExportReader, type ReadExport } from '#core/past-orders/read-export';
-import { type ReplayAnswer, replayAnswer } from '#core/replay/replay-answer';
+import { withEveryVendorsBest } from '#core/proposals/every-vendors-best';
+import { type ReplayAnswer, replaySteps } from '#core/replay/replay-answer';
 
 /** What this worker is asked; a later question to read or to answer overtakes an earlier one. */
 export type PastOrdersQuestion =
@@ -16,7 +20,20 @@ export type PastOrdersQuestion =
   | { readonly ask: 'stop' }
   | { readonly ask: 'keep'; readonly address: string; readonly id: string; readonly name: string }
   | { readonly ask: 'load'; readonly address: string; readonly files: ReadonlyArray<{ id: string; file: KeptFile; parts: number }> }
-  | { readonly ask: 'answer'; readonly workbench: Workbench };
+  | { readonly ask: 'answer'; readonly workbench: Workbench }
+  | { readonly ask: 'stop-answer' }
+  /** `file` is null for the payments that were read last. */
+  | { readonly ask: 'payouts'; readonly file: File | null; readonly workbench: Workbench; readonly candidate: string };
+
+/** A list of payments as it was read, and what was charged beside what the sheet says. */
+export interface PayoutsRead extends Omit<ReadPayouts, 'payments'> {
+  readonly name: string;
+  readonly payments: number;
+  /** What was charged by month. */
+  readonly months: Readonly<Record<string, string>>;
+  /** null without past orders, or where none of the payments is for one of them. */
+  readonly compared: FeesCompared | null;
+}
 
 /** An export as it was read, without its orders: these stay here until they are kept. */
 export type FoundExport = Omit<ReadExport, 'found'> & { readonly file: Omit<KeptFile, 'name'> | null };
@@ -27,6 +44,8 @@ export interface PastOrdersAnswer {
   /** null where no order is left. */
   readonly replay: ReplayAnswer | null;
   readonly estimates: readonly Estimate[];
+  /** null where the past is too short to tell. */
+  readonly spread: Spread | null;
   /** Past months and those that are expected. */
   readonly course: readonly CourseMonth[];
 }
@@ -38,12 +57,15 @@ export type PastOrdersReply =
   | { readonly say: 'kept' }
   | { readonly say: 'not-kept'; readonly why: string }
   | { readonly say: 'loaded' }
+  | { readonly say: 'payouts'; readonly read: PayoutsRead }
+  | { readonly say: 'answering'; readonly part: number }
   | { readonly say: 'answer'; readonly answer: PastOrdersAnswer };
 
 let reading = 0;
 let found: ReadExport['found'] = null;
 let kept: readonly KeptOrders[] = [];
 let newest: Workbench | null = null;
+let paid: (ReadPayouts & { readonly name: string }) | null = null;
 
 const say = (reply: PastOrdersReply) => self.postMessage(reply);
 
@@ -52,10 +74,12 @@ self.addEventListener('message', ({ data }: MessageEvent<PastOrdersQuestion>) =>
   else if (data.ask === 'read') void read(data.file, data.choices, (reading += 1));
   else if (data.ask === 'keep') void keep(data);
   else if (data.ask === 'load') void load(data);
+  else if (data.ask === 'stop-answer') newest = null;
+  else if (data.ask === 'payouts') void payouts(data);
   else {
     newest = data.workbench;
     // A newer question that waits already is heard first.
-    setTimeout(() => data.workbench === newest && answer(data.workbench), 0);
+    setTimeout(() => void answer(data.workbench), 0);
   }
 });
 
@@ -145,21 +169,58 @@ async function load({ address, files }: Extract<PastOrdersQuestion, { ask: 'load
   }
 }
 
-function answer(workbench: Workbench): void {
+/** A newer question, or the wish to stop, is heard between two candidates. */
+async function answer(workbench: Workbench): Promise<void> {
+  if (workbench !== newest) return;
   const { decision } = workbench;
   const lastYear = ownOrders(kept, decision, wholeMonths(kept));
   const all = ownOrders(kept, decision, wholeMonths(kept, Infinity));
   const { orders, ...own } = lastYear;
-  const { file } = assembleToPrice(workbench);
+  const { file } = assembleToPrice(withEveryVendorsBest(workbench));
+  const replay = orders && file.candidates.length > 0 ? await inSteps(replaySteps(file, orders), workbench) : null;
+  if (workbench !== newest) return;
   say({
     say: 'answer',
     answer: {
       own,
-      replay: orders && file.candidates.length > 0 ? replayAnswer(file, orders) : null,
+      replay,
       course: all.orders
         ? courseOf(all.orders, forecastMonths(decision.forecast, decision.start, decision.months, ONE), decision.currency)
         : [],
+      spread: all.orders ? spreadOfPast(all.orders) : null,
       estimates: all.orders ? estimates(all.orders, decision.forecast.streams, decision.start) : [],
     },
   });
+}
+
+/** How long is worked before a newer question is heard, and it is told how far it is. */
+const STEP_MS = 120;
+
+async function inSteps(steps: Generator<number, ReplayAnswer, void>, workbench: Workbench): Promise<ReplayAnswer | null> {
+  for (let paused = performance.now(); workbench === newest;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    if (performance.now() - paused < STEP_MS) continue;
+    say({ say: 'answering', part: step.value });
+    await new Promise((resolve) => setTimeout(resolve, 0));
+    paused = performance.now();
+  }
+  return null;
+}
+
+async function payouts({ file, workbench, candidate }: Extract<PastOrdersQuestion, { ask: 'payouts' }>): Promise<void> {
+  try {
+    if (file) paid = { ...readPayouts(wholeText(new Uint8Array(await file.arrayBuffer()))), name: file.name };
+    if (!paid) return;
+    const { payments, ...told } = paid;
+    const { decision } = workbench;
+    const { orders } = ownOrders(kept, decision);
+    const compared = orders ? feesCompared(assembleToPrice(workbench).file, orders, payments, candidate) : null;
+    const months = chargedByMonth(payments, decision.currency);
+    say({ say: 'payouts', read: { ...told, payments: payments.length, months, compared: compared?.all.payments ? compared : null } });
+  } catch (error) {
+    const why =
+      error instanceof RefusedExport ? error.message : 'This file cannot be read to its end. Export it once more, then drop it here.';
+    say({ say: 'refused', why });
+  }
 }

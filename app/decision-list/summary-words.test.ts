@@ -39,7 +39,7 @@ describe('a decision in the list', () => {
       less: '50.00',
     };
     expect(answerWords({ ...summary, way }, write)).toBe(
-      'Begin on Alder, move to Birch in June 2027: 430 EUR over 12 months, 50 less than Birch throughout.',
+      'Begin on Alder, move to Birch in June 2027: 430 over 12 months, 50 less than Birch throughout.',
     );
   });
 

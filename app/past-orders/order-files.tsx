@@ -2,15 +2,18 @@ import { Button, Progress } from 'antd';
 import type { StoredOrderFile } from '#data/past-orders';
 import { DataTable } from '../components/data-table';
 import { FileField } from '../components/file-field';
+import { listed } from '../locale/listed';
 import { useWriter } from '../locale/locale';
 import { ExportReview } from './export-review';
 import type { PastOrdersHere } from './use-past-orders';
 
+/** Names of waiting files that are said. */
+const MOST_NAMED = 5;
+
 /** The files that past orders come from: dropped, looked through, kept and deleted. */
 export function OrderFiles({ files, here }: { files: readonly StoredOrderFile[]; here: PastOrdersHere }) {
   const write = useWriter();
-  const { intake } = here;
-  const take = (all: readonly File[]) => all[0] && here.read(all[0]);
+  const { intake, refused, waiting } = here;
   return (
     <section
       aria-label="Files of past orders"
@@ -18,7 +21,7 @@ export function OrderFiles({ files, here }: { files: readonly StoredOrderFile[];
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
-        take([...event.dataTransfer.files]);
+        here.readAll([...event.dataTransfer.files]);
       }}
     >
       {files.length > 0 && (
@@ -43,32 +46,38 @@ export function OrderFiles({ files, here }: { files: readonly StoredOrderFile[];
           ]}
         />
       )}
-      {(intake.is === 'idle' || intake.is === 'refused') && (
+      {intake.is === 'idle' && (
         <FileField
-          label={files.length > 0 ? 'Orders of another time' : 'Orders that your shop exports, as CSV; or drop the file here'}
-          button="Choose the file"
+          label={files.length > 0 ? 'Orders of another time' : 'Orders that your shop exports, as CSV; or drop the files here'}
+          multiple
           accept=".csv,.txt,.tsv,text/csv"
-          onFiles={take}
+          onFiles={here.readAll}
         />
       )}
-      {intake.is === 'refused' && (
-        <p className="field-problem" role="alert">
-          {intake.name && <b>{intake.name}: </b>}
-          {intake.why}
+      {refused.map(({ name, why }) => (
+        <p key={`${name} ${why}`} className="field-problem" role="alert">
+          {name && <b>{name}: </b>}
+          {why}
         </p>
-      )}
+      ))}
       {(intake.is === 'reading' || intake.is === 'keeping') && (
         <div className="order-progress" role="status">
           <span>
             {intake.is === 'reading' ? 'Reading' : 'Keeping'} {intake.name} …
           </span>
           <Progress percent={Math.round(intake.part * 100)} size="small" />
-          <Button size="small" onClick={here.leave}>
+          <Button size="small" onClick={here.stop}>
             Stop
           </Button>
         </div>
       )}
       {intake.is === 'found' && <ExportReview name={intake.name} found={intake.found} here={here} />}
+      {waiting.length > 0 && (
+        <p role="status">
+          {waiting.length === 1 ? 'Then' : 'Then, one after the other:'} {listed(waiting.slice(0, MOST_NAMED))}
+          {waiting.length > MOST_NAMED && ` and ${waiting.length - MOST_NAMED} more`}.
+        </p>
+      )}
       <p className="quiet">
         The file is read in your browser. Kept are, for each order, its day, what was paid and given back, currency, country, means of
         payment, place of selling, and a number made from the order number by which it is known again. Names, mail addresses and streets are

@@ -15,7 +15,7 @@ import {
   wouldHaveCostWords,
 } from './past-orders-words';
 
-const write = writerFor('en-GB');
+const write = writerFor('en-GB', 'EUR');
 
 function candidate(label: string, total: string, more: string, open: { usable?: boolean; unknown?: string[] } = {}) {
   const result = {
@@ -52,9 +52,9 @@ describe('what past orders would have cost', () => {
   it('is told in a sentence', () => {
     const [grow, trade] = [candidate('Grow', '2939.44', '0.00'), candidate('Trade', '3051.91', '112.47')];
     expect(wouldHaveCostWords(replay(grow, trade), write)).toBe(
-      'Your 1,704 orders of 12 months would have cost least with Grow: 2,939, 112 less than Trade.',
+      'Your 1,704 orders of 12 months would have cost least with Grow: €2,939, €112 less than Trade.',
     );
-    expect(wouldHaveCostWords(replay(grow), write)).toBe('Your 1,704 orders of 12 months would have cost least with Grow: 2,939.');
+    expect(wouldHaveCostWords(replay(grow), write)).toBe('Your 1,704 orders of 12 months would have cost least with Grow: €2,939.');
     expect(wouldHaveCostWords(replay(grow, { ...trade, more: '0.20' }), write)).toContain('Grow: 2,939, as much as Trade.');
     expect(wouldHaveCostWords(replay(candidate('Seed', '1', '0', { usable: false })), write)).toBe(
       'Your 1,704 orders of 12 months could not have been sold with any candidate as it is.',
@@ -65,15 +65,15 @@ describe('what past orders would have cost', () => {
     const forecast = { orders: '190', sales: '7357', leader: 'Trade' };
     const told = replay(candidate('Grow', '1', '0'));
     expect(besideForecastWords(told, forecast, write)).toBe(
-      'They had 142 orders and 5,000 a month, where you expect 190 and 7,357: at what you expect, Trade costs least.',
+      'They had 142 orders and €5,000 a month, where you expect 190 and €7,357: at what you expect, Trade costs least.',
     );
     expect(besideForecastWords(told, { ...forecast, leader: 'Grow' }, write)).toMatch(/the same candidate costs least in both\.$/);
     expect(besideForecastWords(told, { ...forecast, leader: null }, write)).toBe('');
   });
 
   it.each([
-    ['214.20', '214 more than the average order shows'],
-    ['-12.00', '12 less than the average order shows'],
+    ['214.20', '€214 more than the average order shows'],
+    ['-12.00', '€12 less than the average order shows'],
     ['0.80', ''],
   ])('fees on single orders of %s more: %j', (more, words) => {
     expect(averageWords(more, write)).toBe(words);
@@ -125,7 +125,7 @@ describe('an estimate', () => {
     sureWords({ stream: 's', of: 'orders', typed: ['1'], past: ['1'], give: '4', orders: 1_288, months: 14, ...more }, 'EUR', write);
   it('says how sure it is', () => {
     expect(sure({})).toBe('± 4 in nine of ten cases');
-    expect(sure({ of: 'order-value' })).toBe('± 4 EUR in nine of ten cases');
+    expect(sure({ of: 'order-value' })).toBe('± €4.00 in nine of ten cases');
     expect(sure({ of: 'refunds', give: '1.1' })).toBe('± 1.1 points in nine of ten cases');
     expect(sure({ of: 'growth', give: null })).toBe('rough: only 2 months have one a year before');
     expect(sure({ of: 'season', give: null, months: 30 })).toBe('from two years or more');

@@ -1,5 +1,7 @@
 import { MONTH_NAMES } from '#core/calendar/month';
 import { canBeChosen } from '#core/comparison/candidate-result';
+import type { Spread } from '#core/past-orders/spread';
+import { isProposal } from '#core/proposals/every-vendors-best';
 import type { CourseYears } from '#core/past-orders/course';
 import type { ColumnRole } from '#core/past-orders/column-role';
 import type { Encoding } from '#core/past-orders/export-text';
@@ -81,7 +83,8 @@ export function wouldHaveCostWords({ candidates, months, orders }: ReplayAnswer,
   const [first, second] = able;
   const span = `Your ${count(write, orders, 'order', 'orders')} of ${months.length === 1 ? 'one month' : `${months.length} months`}`;
   if (!first) return `${span} could not have been sold with any candidate as it is.`;
-  const least = `${span} would have cost least with ${first.label}: ${write.amount(first.result.total)}`;
+  const isNone = isProposal(first.id) ? ', which is no candidate yet' : '';
+  const least = `${span} would have cost least with ${first.label}${isNone}: ${write.amount(first.result.total)}`;
   if (!second) return `${least}.`;
   return Number(second.more) < 0.5
     ? `${least}, as much as ${second.label}.`
@@ -115,7 +118,7 @@ interface Forecast {
 export function besideForecastWords({ candidates, months, orders, salesAMonth }: ReplayAnswer, forecast: Forecast, write: Writer): string {
   const first = candidates.find(({ result }) => canBeChosen(result));
   const [was, expected] = [orders / months.length, Number(forecast.orders)];
-  const amounts = `${write.whole(String(was))} orders and ${write.amount(salesAMonth)} a month, where you expect ${write.amount(forecast.orders)} and ${write.amount(forecast.sales)}`;
+  const amounts = `${write.whole(String(was))} orders and ${write.amount(salesAMonth)} a month, where you expect ${write.whole(forecast.orders)} and ${write.amount(forecast.sales)}`;
   if (!first || forecast.leader === null || expected === 0) return '';
   if (first.label === forecast.leader) return `They had ${amounts}; the same candidate costs least in both.`;
   return `They had ${amounts}: at what you expect, ${forecast.leader} costs least.`;
@@ -133,7 +136,7 @@ export function courseWords(years: CourseYears | null, write: Writer): string {
   const percent = (Number(years.expected) / years.past - 1) * 100;
   const span = years.months === 1 ? 'the same month' : `the same ${years.months} months`;
   if (Math.abs(percent) < 0.5) return `You expect as many orders as ${span} had.`;
-  return `You expect ${write.percent(Math.abs(percent).toFixed(0))} ${percent > 0 ? 'more' : 'fewer'} orders than ${span} had: ${write.amount(years.expected)} instead of ${write.amount(String(years.past))}.`;
+  return `You expect ${write.percent(Math.abs(percent).toFixed(0))} ${percent > 0 ? 'more' : 'fewer'} orders than ${span} had: ${write.whole(years.expected)} instead of ${write.whole(String(years.past))}.`;
 }
 
 /** A figure of a stream as it is typed, or as past orders have it. */
@@ -177,6 +180,12 @@ export function sureWords({ of, give, months }: Estimate, currency: string, writ
     return months >= 24 ? 'the same months compared over the years' : `rough: only ${months - 12} months have one a year before`;
   if (of === 'season') return months >= 24 ? 'from two years or more' : 'less than two years, so pulled towards flat';
   if (give === null) return '';
-  const units: Partial<Record<Estimated, string>> = { orders: '', 'order-value': ` ${currency}` };
-  return `± ${write.number(give, 2)}${units[of] ?? ' points'} in nine of ten cases`;
+  const written = of === 'order-value' ? write.price(give, currency) : `${write.number(give, 2)}${of === 'orders' ? '' : ' points'}`;
+  return `± ${written} in nine of ten cases`;
+}
+
+/** How far three months on end came out from what was to be expected of them. */
+export function spreadWords({ cautious, hopeful, months }: Spread, write: Writer): string {
+  const [below, above] = [write.percent(cautious.replace('-', '')), write.percent(hopeful)];
+  return `Going by ${months} months, one stretch of three months in ten comes out ${below} below what level, growth and season say, and one in ten ${above} above.`;
 }

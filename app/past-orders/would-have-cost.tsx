@@ -2,6 +2,7 @@ import { canBeChosen } from '#core/comparison/candidate-result';
 import type { ReplayAnswer } from '#core/replay/replay-answer';
 import { DataTable } from '../components/data-table';
 import { Fold } from '../components/fold';
+import { isProposal } from '#core/proposals/every-vendors-best';
 import { useWriter } from '../locale/locale';
 import { averageWords, besideForecastWords, emptyMonthsWords, withoutOrdersWords, wouldHaveCostWords } from './past-orders-words';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -26,7 +27,18 @@ export function WouldHaveCost({ replay, currency }: { replay: ReplayAnswer; curr
         rows={candidates}
         keyOf={({ id }) => id}
         columns={[
-          { head: 'Candidate', kind: 'names-row', cell: ({ label }) => label },
+          {
+            head: 'Candidate',
+            kind: 'names-row',
+            cell: ({ id, label }) =>
+              isProposal(id) ? (
+                <>
+                  {label} <small className="quiet">no candidate yet</small>
+                </>
+              ) : (
+                label
+              ),
+          },
           { head: `Would have cost, ${currency}`, kind: 'figures', cell: ({ result }) => write.money(result.total, currency) },
           {
             head: 'More than the cheapest',

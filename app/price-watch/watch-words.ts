@@ -1,5 +1,5 @@
 import type { EffectOnDecision } from '#core/price-watch/effect';
-import type { Writer } from '../locale/writer';
+import { type Writer, writerFor } from '../locale/writer';
 import { sinceSentence } from '../verdict/verdict-words';
 
 /** How long ago a time is: "just now", "5 minutes ago", "3 days ago". */
@@ -13,8 +13,9 @@ export function agoWords(at: string, now: string): string {
 }
 
 /** "Marlpit Grow is now 312 dearer; the verdict still holds; its lead is down from 480 to 168." */
-export function effectSentence(effect: EffectOnDecision | null, write: Writer): string {
+export function effectSentence(effect: EffectOnDecision | null, { locale }: Writer): string {
   if (!effect) return 'No candidate can be chosen there, so nothing changes.';
+  const write = writerFor(locale, effect.currency);
   const sentence = sinceSentence({ parts: [...effect.parts] }, effect.since, write)
     .replace('costs the same as then', 'costs the same')
     .replace('cost the same as then', 'cost the same');

@@ -15,7 +15,7 @@ describe('a renewal price that is not known', () => {
     expect(renewalWords(open, 'Plus', write)).toBe(
       'at least 36; its renewal price is not known. Below $90.50 by the year it costs less than Plus',
     );
-    expect(renewalWords(open, null, write)).toMatch(/Below 90\.50 USD by the year nothing else costs less$/);
+    expect(renewalWords(open, null, write)).toMatch(/Below \$90\.50 by the year nothing else costs less$/);
   });
 
   it('says where no price would make it the cheaper one, or there is nothing to set it against', () => {

@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
 import { addMonths, monthsBetween, monthsFrom } from '#core/calendar/month';
+import { orderFiles } from '#data/past-orders';
 import { exampleMonth } from '#core/afterwards/example-month';
 import type { ActualsReading } from '#core/afterwards/read-actuals';
 import type { Actuals } from '#core/decision/actuals-schema';
@@ -9,10 +10,12 @@ import { usedIn } from '#core/dates/dates-that-matter';
 import { USUAL_MOVING } from '#core/route/moving-costs';
 import { FileField } from '../components/file-field';
 import { ActualsChart } from '../afterwards/actuals-chart';
+import { Payouts } from '../afterwards/payouts';
 import { ActualsTable } from '../afterwards/actuals-table';
 import { adviceSentence, exampleSentence, soFarSentence } from '../afterwards/afterwards-words';
 import { useWriter } from '../locale/locale';
 import { partsWords } from '../verdict/verdict-words';
+import { database } from '../server/database.server';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
 import { useWhatIf } from '../what-if/use-what-if';
 import { useEdits } from '../workbench/use-edits';
@@ -20,12 +23,12 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/afterwards';
 
-export function loader() {
-  return { today: new Date().toISOString().slice(0, 10) };
+export async function loader({ params: { decisionId } }: Route.LoaderArgs) {
+  return { today: new Date().toISOString().slice(0, 10), files: await orderFiles(await database(), decisionId) };
 }
 
 export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return whileAway(serverLoader, todayHere);
+  return whileAway(serverLoader, () => ({ ...todayHere(), files: [] }));
 }
 
 const NONE: Actuals = {};
@@ -36,12 +39,12 @@ const OPEN_MONTHS = 3;
 export default function Afterwards({ loaderData }: Route.ComponentProps) {
   return (
     <NothingToAsk needs="one" place="afterwards">
-      <HowItTurnedOut today={loaderData.today} />
+      <HowItTurnedOut {...loaderData} />
     </NothingToAsk>
   );
 }
 
-function HowItTurnedOut({ today }: { today: string }) {
+function HowItTurnedOut({ today, files }: Route.ComponentProps['loaderData']) {
   const { state } = useWorkbench();
   const { file, priced, nameOf } = useAskedDecision();
   const write = useWriter();
@@ -91,6 +94,7 @@ function HowItTurnedOut({ today }: { today: string }) {
           </p>
         )}
         {!isExample && answer && <ActualsChart months={answer.against.months} />}
+        <Payouts files={files} candidate={used[0]?.candidate ?? ''} />
         <Working {...working} />
       </main>
       <aside className="margin" aria-label="Where the figures come from">

@@ -1,9 +1,11 @@
+import { Button, Progress } from 'antd';
 import { orderFiles } from '#data/past-orders';
 import { Belonging } from '../past-orders/belonging';
 import { CourseChart } from '../past-orders/course-chart';
 import { EstimatesTable } from '../past-orders/estimates-table';
 import { OrderFiles } from '../past-orders/order-files';
-import { usePastOrders } from '../past-orders/use-past-orders';
+import { SpreadOfPast } from '../past-orders/spread-of-past';
+import { type PastOrdersHere, usePastOrders } from '../past-orders/use-past-orders';
 import { WouldHaveCost } from '../past-orders/would-have-cost';
 import { database } from '../server/database.server';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -23,7 +25,7 @@ export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
 export default function PastOrders({ loaderData: { files } }: Route.ComponentProps) {
   const { currency } = useWorkbench().state.workbench.decision;
   const here = usePastOrders(files);
-  const { answer } = here;
+  const { answer, answering } = here;
   const isEmpty = files.length === 0;
   return (
     <main className="work past-orders" aria-label="Past orders">
@@ -36,13 +38,35 @@ export default function PastOrders({ loaderData: { files } }: Route.ComponentPro
           </p>
         </>
       )}
-      {!isEmpty && !answer && <p role="status">Working out what your orders would have cost …</p>}
+      {!isEmpty && (!answer || (typeof answering === 'number' && answering > 0)) && <Answering here={here} />}
+      {!isEmpty && answering === 'stopped' && (
+        <p role="status">
+          Stopped. {answer && 'What stands below was worked out before.'} <Button onClick={here.answerAgain}>Work it out</Button>
+        </p>
+      )}
       {!isEmpty && answer?.replay && <WouldHaveCost replay={answer.replay} currency={currency} />}
       {!isEmpty && answer && answer.course.length > 0 && <CourseChart course={answer.course} />}
       {!isEmpty && answer && <EstimatesTable estimates={answer.estimates} />}
+      {!isEmpty && answer?.spread && <SpreadOfPast spread={answer.spread} />}
       <h2 className={isEmpty ? 'visually-hidden' : undefined}>Where they come from</h2>
       {!isEmpty && answer && <Belonging own={answer.own} />}
       <OrderFiles files={files} here={here} />
     </main>
+  );
+}
+
+/** Says how far it is while many orders are charged, and ends it if that is wanted. */
+function Answering({ here: { answering, stopAnswer } }: { here: PastOrdersHere }) {
+  if (answering === 'stopped') return null;
+  return (
+    <div className="order-progress" role="status">
+      <span>Working out what your orders would have cost …</span>
+      {answering > 0 && <Progress percent={Math.round(answering * 100)} size="small" />}
+      {answering > 0 && (
+        <Button size="small" onClick={stopAnswer}>
+          Stop
+        </Button>
+      )}
+    </div>
   );
 }

@@ -78,6 +78,7 @@ describe('looking again at the made-up outside world', () => {
         id: `kites-${round}`,
         effect: {
           isVerdict: false,
+          currency: 'EUR',
           since: { standing: 'holds', dearer: '0.00', now: { label: 'Marlpit Grow', margin: '522.42' } },
         },
       },

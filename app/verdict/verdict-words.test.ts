@@ -225,9 +225,12 @@ describe('a verdict later on', () => {
   });
 
   it('without a verdict the cheapest is spoken of', () => {
-    expect(effectSentence({ parts: [grow], isVerdict: false, since: since({ dearer: '312.00', now: runner('168.00') }) }, write)).toBe(
-      'Grow is now 312 dearer; it still costs least; its lead is down from 480 to 168.',
-    );
+    expect(
+      effectSentence(
+        { parts: [grow], isVerdict: false, currency: 'EUR', since: since({ dearer: '312.00', now: runner('168.00') }) },
+        write,
+      ),
+    ).toBe('Grow is now €312 dearer; it still costs least; its lead is down from €480 to €168.');
     expect(effectSentence(null, write)).toMatch(/^No candidate can be chosen/);
   });
 });
@@ -240,7 +243,7 @@ describe('dates and times in words', () => {
       'Cancel before, or €49.00 falls due, then by the month.',
     );
     expect(dateReason({ ...date, kind: 'price-rises', detail: '60.00', atStake: '45.00', months: 3 }, 'EUR', write)).toBe(
-      'From now on 60.00 EUR by the quarter, 45.00 EUR more than before. Decide whether it is worth that.',
+      'From now on €60.00 by the quarter, €45.00 more than before. Decide whether it is worth that.',
     );
     expect(dateReason({ ...date, kind: 'break-even', atStake: null, detail: '8616' }, 'EUR', write)).toMatch(
       /over the rest of the horizon it does not yet/,

@@ -37,6 +37,20 @@ export function encodingOf(start: Uint8Array): Encoding {
   return 'utf-8';
 }
 
+/**
+ * A whole file as text; what is no UTF-8 is taken for Windows-1252.
+ *
+ * @throws RefusedExport where it is a file of another kind
+ */
+export function wholeText(bytes: Uint8Array): string {
+  const encoding = encodingOf(bytes);
+  try {
+    return new TextDecoder(encoding, { fatal: encoding === 'utf-8' }).decode(bytes);
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes);
+  }
+}
+
 /** Decodes bytes that come in pieces, and cuts the text where a record ends. */
 export class RecordCutter {
   private readonly decoder: TextDecoder;

@@ -11,6 +11,8 @@ export interface EffectOnDecision {
   /** What was chosen, or without a verdict is cheapest, by name. */
   readonly parts: readonly VerdictPart[];
   readonly isVerdict: boolean;
+  /** The decision's, of all amounts here. */
+  readonly currency: string;
   /** The choice before and after the change. */
   readonly since: Since;
 }
@@ -38,7 +40,12 @@ export function effectOnDecision(before: Workbench, after: Workbench): EffectOnD
     total: chosenThen?.total ?? null,
     runnerUp: chosenThen?.runnerUp ?? null,
   };
-  return { parts, isVerdict: verdict !== undefined, since: since(asOfNow, chosenAfter, now.priced.pricing.file) };
+  return {
+    parts,
+    isVerdict: verdict !== undefined,
+    currency: asOfNow.currency,
+    since: since(asOfNow, chosenAfter, now.priced.pricing.file),
+  };
 }
 
 /** By how much every candidate's total changes, those that change at all, the most first; base currency. */

@@ -244,6 +244,7 @@ describe('what a change does to a decision', () => {
     // Birch: 12 × (30 + 10) = 480 and Alder 720; then 12 × (45 + 10) = 660.
     expect(effectOnDecision(kites('30'), kites('45'))).toMatchObject({
       isVerdict: false,
+      currency: 'EUR',
       parts: [{ label: 'Birch' }],
       since: { standing: 'holds', dearer: '180.00', then: { margin: '240.00' }, now: { margin: '60.00' } },
     });
@@ -267,6 +268,7 @@ describe('what a change does to a decision', () => {
     const given = (of: Workbench): Workbench => ({ ...of, decision: { ...of.decision, verdicts: verdict ? [verdict] : [] } });
     expect(effectOnDecision(given(workbench), given(kites('70')))).toMatchObject({
       isVerdict: true,
+      currency: 'EUR',
       since: { standing: 'overtaken', dearer: '480.00', now: { candidate: 'A', margin: '-240.00' } },
     });
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readDecisionFile } from '../decision-file/read';
 import { type PastOrder, pastOrdersOf } from './past-orders';
-import { replayAnswer } from './replay-answer';
+import { replayAnswer, replaySteps } from './replay-answer';
 
 type Charge = Readonly<Record<string, unknown>>;
 
@@ -62,6 +62,23 @@ describe('what single orders cost beside the average one', () => {
   it('leaves free orders out on both sides', () => {
     const { candidates } = answerTo({ one: { each: '1', least: '0', free: '1' } }, ['10', '20', '30', '40']);
     expect(candidates[0]?.moreThanAverage).toBe('0.00');
+  });
+});
+
+describe('a candidate at a time', () => {
+  const file = decisionWith({ one: { percent: '2' }, two: { each: '0.30' }, three: { percent: '1', least: '0.50' } });
+  const orders = pastOrdersOf([{ date: '2026-01-10', value: '40', stream: 0, card: 'domestic', refunded: false }]);
+
+  it('tells how far it is, never back, and ends with the same answer', () => {
+    if (!orders) throw new Error('orders are expected');
+    const parts: number[] = [];
+    const steps = replaySteps(file, orders);
+    let step = steps.next();
+    for (; !step.done; step = steps.next()) parts.push(step.value);
+    expect(parts.length).toBeGreaterThanOrEqual(6);
+    expect(parts).toEqual([...parts].sort((a, b) => a - b));
+    expect([parts[0], parts.at(-1)]).toEqual([0, 1]);
+    expect(step.value).toEqual(replayAnswer(file, orders));
   });
 });
 

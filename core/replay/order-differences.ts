@@ -91,15 +91,26 @@ export function mostDiffering(
   return found;
 }
 
-/** What all charges of a candidate take of an order, base currency, by its place. */
-function feeOfOrder(pricing: Pricing, world: ReplayedWorld, candidate: Candidate): (at: number) => number {
+/**
+ * What the charges of a candidate take of an order, base currency, by its place.
+ *
+ * @param counts - which charges; all if not stated
+ */
+export function feeOfOrder(
+  pricing: Pricing,
+  world: ReplayedWorld,
+  candidate: Candidate,
+  counts: (taken: TakenPerOrder) => boolean = () => true,
+): (at: number) => number {
   const { orders } = world;
   const width = orders.kinds.length * 2;
-  const charges = takenPerOrder(pricing, candidate).map((taken) => ({
-    isCounted: countedCells(orders, taken.counted),
-    fees: feesOf(orders, taken, (stream) => world.contained(stream)),
-    base: Number(taken.terms.rate) / 10 ** taken.terms.minorDigits,
-  }));
+  const charges = takenPerOrder(pricing, candidate)
+    .filter(counts)
+    .map((taken) => ({
+      isCounted: countedCells(orders, taken.counted),
+      fees: feesOf(orders, taken, (stream) => world.contained(stream)),
+      base: Number(taken.terms.rate) / 10 ** taken.terms.minorDigits,
+    }));
   return (at) => {
     const stream = orders.stream[at] ?? 0;
     const cell = stream * width + (orders.kind[at] ?? 0) * 2 + (orders.refunded[at] ?? 0);

@@ -14,7 +14,7 @@ export interface PastOrder {
   readonly refunded: boolean;
 }
 
-/** Past orders in columns, by date and for the same date in the order in which they came; a million take 12 MB. */
+/** Past orders in columns, by date and for the same date in the order in which they came; a million take 16 MB. */
 export interface PastOrders {
   /** The month of the earliest. */
   readonly start: Month;
@@ -22,6 +22,8 @@ export interface PastOrders {
   readonly months: number;
   /** Where each month's orders begin, and behind the last month where they end. */
   readonly starts: Uint32Array;
+  /** Days since 1 January 1970. */
+  readonly day: Int32Array;
   /** What customers paid, in whole units of the last decimal that any of them has. */
   readonly units: Float64Array;
   /** The largest of them. */
@@ -108,6 +110,7 @@ export class PastOrderCollector {
       months,
       starts,
       digits,
+      day: inOrder(this.day, order, new Int32Array(this.count)),
       units,
       mostUnits: units.reduce((most, one) => Math.max(most, one), 0),
       stream,
@@ -170,7 +173,7 @@ function inOrderOf(days: Int32Array): Uint32Array {
 }
 
 /** A column in another order, each of its numbers divided. */
-function inOrder<Column extends Float64Array | Uint8Array>(column: Column, order: Uint32Array, made: Column, by = 1): Column {
+function inOrder<Column extends Float64Array | Int32Array | Uint8Array>(column: Column, order: Uint32Array, made: Column, by = 1): Column {
   for (let at = 0; at < order.length; at++) made[at] = (column[order[at] ?? 0] ?? 0) / by;
   return made;
 }

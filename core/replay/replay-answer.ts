@@ -1,12 +1,14 @@
 import { moneyText, roundMoney } from '../amount/currencies';
-import { type Decimal, decimal, sum } from '../amount/decimal';
+import { type Decimal, decimal, sum, ZERO } from '../amount/decimal';
 import { canBeChosen, type CandidateResult } from '../comparison/candidate-result';
 import { priceAll } from '../comparison/decision-result';
 import type { DecisionFile } from '../decision-file/schema';
 import { differenceToAverage, mostDiffering, valueAt } from './order-differences';
+import { readingWith } from '../pricing/pricing';
 import type { PastOrders } from './past-orders';
 import { replayPricing } from './replay';
 import { replayedWorld } from './replayed-world';
+import { takenPerOrder } from './taken-per-order';
 
 /** What a candidate would have cost. */
 export interface ReplayedCandidate {
@@ -37,12 +39,42 @@ export interface ReplayAnswer {
 }
 
 const MOST_DIFFERING = 6;
+/** The part of the work that charging every order is, roughly. */
+const CHARGED = 0.6;
 
 /** What past orders would have cost with every candidate, with what a forecast of averages would not have seen. */
 export function replayAnswer(file: DecisionFile, orders: PastOrders): ReplayAnswer {
+  const steps = replaySteps(file, orders);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/**
+ * The same a candidate at a time, so that a million orders hold nothing up: between two steps something else can be done,
+ * or no further step be taken.
+ *
+ * @yields the part that is done, from 0 to 1
+ */
+export function* replaySteps(file: DecisionFile, orders: PastOrders): Generator<number, ReplayAnswer, void> {
   const world = replayedWorld(file, orders);
   const pricing = replayPricing(file, world);
+  const all = pricing.file.candidates;
+  // What charges take of the orders is worked out here, and read by the prices below.
+  for (const [at, candidate] of all.entries()) {
+    const reading = readingWith(pricing, candidate);
+    for (const { amount } of takenPerOrder(pricing, candidate)) {
+      reading.of(amount);
+      yield (CHARGED * at) / all.length;
+    }
+  }
   const { result } = priceAll(pricing);
+  const moreThanAverage = new Map<string, Decimal>();
+  for (const [at, candidate] of all.entries()) {
+    moreThanAverage.set(candidate.id, differenceToAverage(pricing, world, candidate));
+    yield CHARGED + ((1 - CHARGED) * (at + 1)) / all.length;
+  }
   const money = (amount: Decimal) => moneyText(roundMoney(amount, file.currency), file.currency);
   const candidates = pricing.file.candidates
     .flatMap((candidate, at) => {
@@ -64,7 +96,7 @@ export function replayAnswer(file: DecisionFile, orders: PastOrders): ReplayAnsw
       label: candidate.label,
       result: found,
       more: money(decimal(found.total).minus(first?.result.total ?? found.total)),
-      moreThanAverage: money(differenceToAverage(pricing, world, candidate)),
+      moreThanAverage: money(moreThanAverage.get(candidate.id) ?? ZERO),
     })),
     differing:
       first && second

@@ -2,6 +2,7 @@ import { minorDigits } from '../amount/currencies';
 import { type Decimal, decimal, ONE } from '../amount/decimal';
 import type { Candidate } from '../decision-file/candidate-schema';
 import { candidateCharges } from '../pricing/candidate-charges';
+import { type Bucket, bucketOf } from '../pricing/ledger-line';
 import type { Pricing } from '../pricing/pricing';
 import { isChargeNotKnown } from '../rules/charges/charge-rule';
 import type { PerOrderParts } from '../rules/charges/per-order';
@@ -17,6 +18,8 @@ export interface TakenPerOrder {
   readonly terms: Omit<Parameters<typeof orderFee>[0], 'contained'>;
   readonly ofNet: boolean;
   readonly counted: CountedOrders;
+  /** Part of the cost it belongs to: a card fee is `payment`. */
+  readonly bucket: Bucket;
   readonly free: Expression;
 }
 
@@ -35,7 +38,7 @@ export function takenPerOrder(pricing: Pricing, candidate: Candidate): TakenPerO
       minorDigits: minorDigits(owner.currency),
       rate: pricing.rate(owner.currency).toFixed(),
     };
-    return [{ amount, terms, ofNet: charge.of === 'net', counted: quantity.of, free }];
+    return [{ amount, terms, ofNet: charge.of === 'net', counted: quantity.of, free, bucket: bucketOf(charge) }];
   });
 }
 

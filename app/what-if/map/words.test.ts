@@ -28,7 +28,7 @@ describe('the map’s sentence', () => {
 
   it('says who has how much of it, and where the forecast lies', () => {
     expect(sentence(-90, 110)).toMatch(
-      /^Birch is cheapest on \d\d% of the map, Alder on \d\d %\. Your forecast lies in the field of Birch\.$/,
+      /^Birch is cheapest on \d\d% of the map, Alder on \d\d%\. Your forecast lies in the field of Birch\.$/,
     );
   });
 

@@ -1,0 +1,163 @@
+import { Button } from 'antd';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { monthsFrom } from '#core/calendar/month';
+import type { FeesCompared } from '#core/past-orders/charged-fees';
+import type { StoredOrderFile } from '#data/past-orders';
+import { ChoiceField } from '../components/choice-field';
+import { DataTable } from '../components/data-table';
+import { FileField } from '../components/file-field';
+import { useWriter } from '../locale/locale';
+import { useEdits } from '../workbench/use-edits';
+import { useWorkbench } from '../workbench/workbench-context';
+import type { PastOrdersQuestion, PastOrdersReply, PayoutsRead } from '../../workers/past-orders';
+import { chargedWords, payoutsReadWords } from './payouts-words';
+
+interface PayoutsProps {
+  readonly files: readonly StoredOrderFile[];
+  /** Whose card fees are set beside them at first. */
+  readonly candidate: string;
+}
+
+/** What was really charged for payments: a processor's or bank's list of them, beside what the sheet says they should cost. */
+export function Payouts({ files, candidate: first }: PayoutsProps) {
+  const { state, decisionId } = useWorkbench();
+  const write = useWriter();
+  const [candidate, setCandidate] = useState(first);
+  const { read, refused, ask } = usePayouts(files);
+  const { candidates } = state.workbench.decision;
+  const take = (file: File | null, against: string) => ask(file, against);
+  return (
+    <section aria-label="What was charged for payments" className="payouts">
+      <h2>What was charged for payments</h2>
+      <FileField
+        label="List of payments of your processor or bank, as CSV with gross, fee and net"
+        accept=".csv,.txt,.tsv,text/csv"
+        onFiles={([file]) => file && take(file, candidate)}
+      />
+      {refused && (
+        <p className="field-problem" role="alert">
+          <b>{refused.name}: </b>
+          {refused.why}
+        </p>
+      )}
+      {read && (
+        <div role="status">
+          {read.compared && <p className="says">{chargedWords(read.compared, write)}</p>}
+          <p className="quiet">
+            {payoutsReadWords(read, files.length > 0, write).join(' ')}{' '}
+            {files.length === 0 && <Link to={`/decisions/${decisionId}/sales/past-orders`}>Past orders</Link>}
+          </p>
+        </div>
+      )}
+      {read?.compared && (
+        <>
+          <ChoiceField
+            label="Beside the card fees of"
+            value={candidate}
+            options={candidates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))}
+            onChange={(next) => {
+              setCandidate(next);
+              take(null, next);
+            }}
+          />
+          <ChargedTable compared={read.compared} />
+        </>
+      )}
+      {read && <AsRealFees read={read} />}
+    </section>
+  );
+}
+
+function ChargedTable({ compared: { all, kinds } }: { compared: FeesCompared }) {
+  const { currency } = useWorkbench().state.workbench.decision;
+  const write = useWriter();
+  return (
+    <DataTable
+      label="What was charged beside what the sheet says"
+      rows={kinds.length > 1 ? [...kinds, all] : [all]}
+      keyOf={({ kind }) => kind}
+      columns={[
+        { head: 'Paid by', kind: 'names-row', cell: ({ kind }) => kind || 'all together' },
+        { head: 'Payments', kind: 'figures', cell: ({ payments }) => write.number(String(payments)) },
+        { head: `Paid, ${currency}`, kind: 'figures', cell: ({ gross }) => write.money(gross, currency) },
+        { head: 'Charged', kind: 'figures', cell: ({ charged }) => write.money(charged, currency) },
+        { head: 'By the sheet', kind: 'figures', cell: ({ bySheet }) => write.money(bySheet, currency) },
+        { head: 'Charged, %', kind: 'figures', cell: ({ chargedPercent }) => write.number(chargedPercent, 2) },
+        { head: 'By the sheet, %', kind: 'figures', cell: ({ bySheetPercent }) => write.number(bySheetPercent, 2) },
+      ]}
+    />
+  );
+}
+
+/** Takes what was charged for the real fees of months that the decision looks at. */
+function AsRealFees({ read }: { read: PayoutsRead }) {
+  const { start, months: horizon, actuals } = useWorkbench().state.workbench.decision;
+  const edits = useEdits();
+  const within = new Set(monthsFrom(start, horizon));
+  const charged = Object.entries(read.months).filter(([month]) => within.has(month));
+  const isUsed = charged.every(([month, fees]) => actuals?.[month]?.fees === fees);
+  if (charged.length === 0) return null;
+  const use = () =>
+    edits.decision('actuals', 'real fees from a list of payments', (one) => ({
+      ...one,
+      actuals: { ...one.actuals, ...Object.fromEntries(charged.map(([month, fees]) => [month, { ...one.actuals?.[month], fees }])) },
+    }));
+  if (isUsed) return <p role="status">They stand above as the real fees of {charged.length === 1 ? 'that month' : 'these months'}.</p>;
+  return (
+    <p>
+      <Button size="small" onClick={use}>
+        Use as the fees of {charged.length} {charged.length === 1 ? 'month' : 'months'}
+      </Button>{' '}
+      <span className="quiet">Sales fees and usage, if your plan has any, are billed elsewhere: add them by hand.</span>
+    </p>
+  );
+}
+
+/** What was read, and what is asked of it. */
+interface AskedPayouts {
+  /** null for the list that was read last. */
+  readonly file: File | null;
+  readonly candidate: string;
+}
+
+/** Reads lists of payments beside the interface; the worker is started with the first. */
+function usePayouts(files: readonly StoredOrderFile[]) {
+  const { state, decisionId } = useWorkbench();
+  const { workbench } = state;
+  const [read, setRead] = useState<PayoutsRead | null>(null);
+  const [refused, setRefused] = useState<{ readonly name: string; readonly why: string } | null>(null);
+  const [asked, setAsked] = useState<AskedPayouts | null>(null);
+  const [isLoaded, setLoaded] = useState(false);
+  const worker = useRef<Worker | null>(null);
+  const isAsked = asked !== null;
+  const heard = useEffectEvent((reply: PastOrdersReply) => {
+    if (reply.say === 'payouts') setRead(reply.read);
+    else if (reply.say === 'refused') setRefused({ name: asked?.file?.name ?? 'Past orders', why: reply.why });
+    else if (reply.say === 'loaded') setLoaded(true);
+  });
+  const load = useEffectEvent(() => {
+    const kept = files.map(({ id, file, parts }) => ({ id, file, parts }));
+    worker.current?.postMessage({ ask: 'load', address: `/decisions/${decisionId}/past-orders`, files: kept } satisfies PastOrdersQuestion);
+  });
+  useEffect(() => {
+    if (!isAsked) return undefined;
+    const started = new Worker(new URL('../../workers/past-orders.ts', import.meta.url), { type: 'module' });
+    worker.current = started;
+    started.addEventListener('message', ({ data }: MessageEvent<PastOrdersReply>) => heard(data));
+    load();
+    return () => started.terminate();
+  }, [isAsked]);
+  useEffect(() => {
+    // What is typed elsewhere changes what the sheet says.
+    if (isLoaded && asked) worker.current?.postMessage({ ask: 'payouts', ...asked, workbench } satisfies PastOrdersQuestion);
+  }, [isLoaded, asked, workbench]);
+  return {
+    read,
+    refused,
+    ask(file: File | null, candidate: string) {
+      setRefused(null);
+      setAsked({ file: file ?? asked?.file ?? null, candidate });
+    },
+  };
+}
