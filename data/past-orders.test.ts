@@ -3,7 +3,7 @@ import type { Kysely } from 'kysely';
 import type { KeptFile, KeptPart } from '#core/past-orders/kept-orders';
 import { createDecision } from './decisions';
 import { openDatabase } from './open-database';
-import { addOrderPart, beginOrderFile, deleteOrders, finishOrderFile, orderFiles, orderPart } from './past-orders';
+import { addOrderPart, allOrders, beginOrderFile, deleteOrders, finishOrderFile, keepOrders, orderFiles, orderPart } from './past-orders';
 import type { Database } from './schema';
 import { freshPaths, smallBench } from './tests/databases';
 import { UnreadableDocument } from './unreadable';
@@ -72,6 +72,20 @@ describe('past orders', () => {
     await keep('c', 'c.csv', [part(3)]);
     await db.deleteFrom('decisions').where('id', '=', 'one').execute();
     expect(await left()).toBe(0);
+  });
+
+  it('go along with a copy of their decision, all of them', async () => {
+    await keep('a', 'a.csv', [part(1, 2), part(3)]);
+    await keep('b', 'b.csv', [part(4)], '2026-11-29T10:00:00.000Z');
+    const orders = await allOrders(db, 'one');
+    expect(orders.map(({ file, parts }) => [file.name, parts.map(({ value }) => value)])).toEqual([
+      ['a.csv', [[1, 2], [3]]],
+      ['b.csv', [[4]]],
+    ]);
+    const ids = ['x', 'y'];
+    await keepOrders(db, 'two', orders, () => ids.shift() ?? '', AT);
+    expect(await allOrders(db, 'two')).toEqual(orders);
+    expect(await allOrders(db, 'one')).toEqual(orders);
   });
 
   it('that were damaged are said to be unreadable', async () => {

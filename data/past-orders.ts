@@ -1,6 +1,6 @@
 import { deflateSync, inflateSync } from 'node:zlib';
 import type { Kysely } from 'kysely';
-import { type KeptFile, keptFileSchema, type KeptPart, keptPartSchema } from '#core/past-orders/kept-orders';
+import { type KeptFile, keptFileSchema, type KeptOrders, type KeptPart, keptPartSchema } from '#core/past-orders/kept-orders';
 import { UnreadableContentError } from './revision-content';
 import type { Database } from './schema';
 import { parseDocumentAs, readText } from './unreadable';
@@ -117,6 +117,37 @@ export async function orderPart(db: Kysely<Database>, decisionId: string, fileId
     .where('place', '=', place)
     .executeTakeFirst();
   return row && partIn(row.content);
+}
+
+/** All past orders of a decision, the oldest file first. */
+export async function allOrders(db: Kysely<Database>, decisionId: string): Promise<KeptOrders[]> {
+  const kept: KeptOrders[] = [];
+  for (const { id, file } of await orderFiles(db, decisionId)) {
+    const rows = await db.selectFrom('pastOrderParts').select('content').where('fileId', '=', id).orderBy('place').execute();
+    kept.push({ file, parts: await Promise.all(rows.map(({ content }) => partIn(content))) });
+  }
+  return kept;
+}
+
+/**
+ * Keeps past orders that came with a decision.
+ *
+ * @param newId - gives a fresh identifier for each file
+ * @param addedAt - ISO 8601 time
+ */
+export async function keepOrders(
+  db: Kysely<Database>,
+  decisionId: string,
+  orders: readonly KeptOrders[],
+  newId: () => string,
+  addedAt: string,
+): Promise<void> {
+  for (const { file, parts } of orders) {
+    const id = newId();
+    await beginOrderFile(db, decisionId, id, file, addedAt);
+    for (const [place, part] of parts.entries()) await addOrderPart(db, decisionId, id, place, part);
+    await finishOrderFile(db, decisionId, id);
+  }
 }
 
 /** Deletes a file of past orders with all of its orders, or all files of a decision. */

@@ -19,7 +19,7 @@ test('what was exported can be imported, with a preview, and gives the same tota
   const preview = page.getByRole('region', { name: 'Import' });
   await expect(preview.getByRole('heading', { name: 'Where should Larkfell Kites sell from 2027?' })).toBeVisible();
   await expect(preview).toContainText('24 months from January 2027, in EUR');
-  await preview.getByRole('button', { name: 'Take it in' }).click();
+  await preview.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page).toHaveURL(/line-up$/);
   await expect(page).not.toHaveURL(/larkfell-kites/);
   await expect.poll(async () => (await page.locator('.total').allTextContents()).slice(0, 3)).toEqual(totals);
@@ -35,7 +35,7 @@ test('everything that is kept can be exported and opened again: reasons, the tri
 
   await page.goto(`${demo.address}decisions`);
   await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'kites-all.json', mimeType: 'application/json', buffer });
-  await page.getByRole('region', { name: 'Import' }).getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('region', { name: 'Import' }).getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page).toHaveURL(/line-up$/);
   await expect(page).not.toHaveURL(/larkfell-kites/);
   await page.getByRole('link', { name: /^Needs/ }).click();
@@ -55,6 +55,30 @@ test('everything that is kept can be exported and opened again: reasons, the tri
     .getByLabel(/Open a decision file/)
     .setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(broken)) });
   await expect(page.getByRole('region', { name: 'Import' })).toContainText('decision.vendors.marlpit.uptime');
+});
+
+test('past orders go along where that is ticked, and not otherwise', async ({ page, demo }) => {
+  await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
+  const exported = async () => {
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Export everything' }).click();
+    return readFileSync(await (await waiting).path());
+  };
+  expect((await exported()).toString()).not.toContain('"refunded":');
+  await page.getByRole('checkbox', { name: 'with 1,935 past orders' }).check();
+  const buffer = await exported();
+  expect(buffer.toString()).not.toContain('Copperlea');
+
+  await page.goto(`${demo.address}decisions`);
+  await page.getByLabel(/Open a decision file/).setInputFiles({ name: 'kites-all.json', mimeType: 'application/json', buffer });
+  const preview = page.getByRole('region', { name: 'Import' });
+  await expect(preview).toContainText('With 1,935 past orders.');
+  await preview.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page).toHaveURL(/line-up$/);
+  await expect(page).not.toHaveURL(/larkfell-kites/);
+  await page.getByRole('link', { name: /^Expected sales/ }).click();
+  await page.getByRole('link', { name: 'Past orders' }).click();
+  await expect(page.getByRole('heading', { name: /^Your 1,704 orders of 12 months would have cost least/ })).toBeVisible();
 });
 
 test('a file that breaks the rules is refused with every problem, and nothing is taken in', async ({ page, demo }) => {

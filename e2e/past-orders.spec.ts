@@ -84,7 +84,7 @@ test('several files are looked through one after the other; one that is none is 
   await expect(page.getByRole('alert')).toContainText('empty.csv: This file is empty.');
   await expect(page.getByText('Then web.csv.')).toBeVisible();
   await page.getByRole('region', { name: 'What was found in stall.csv' }).getByRole('button', { name: 'Keep these orders' }).click();
-  await page.getByRole('region', { name: 'What was found in web.csv' }).getByRole('button', { name: 'Leave them' }).click();
+  await page.getByRole('region', { name: 'What was found in web.csv' }).getByRole('button', { name: 'Discard' }).click();
   await expect(page.getByRole('row', { name: /^stall\.csv 2/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /^web\.csv/ })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Choose files' })).toBeVisible();

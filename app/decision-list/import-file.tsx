@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { type DragEvent, useState } from 'react';
 import { useFetcher } from 'react-router';
+import { ARCHIVE_FORMAT } from '#core/assembly/archive-format';
 import { FileField } from '../components/file-field';
 import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
@@ -12,6 +13,12 @@ const MOST_SHOWN = 50;
 
 /** In bytes. */
 const LARGEST_FILE = 5 * 1024 * 1024;
+const LARGEST_WITH_ORDERS = 200 * 1024 * 1024;
+
+/** Whether a file says of itself that it has everything of a decision, past orders perhaps as well. */
+async function mayHaveOrders(file: File): Promise<boolean> {
+  return (await file.slice(0, 200).text()).includes(ARCHIVE_FORMAT);
+}
 
 /** Takes in a decision file, chosen or dropped, after a look at what it holds. */
 export function ImportFile() {
@@ -21,18 +28,18 @@ export function ImportFile() {
   const [isOver, setOver] = useState(false);
   const send = (text: string, intent: 'preview' | 'keep') =>
     void fetcher.submit(text, { method: 'post', action: `/decisions/import?intent=${intent}`, encType: 'text/plain' });
-  const look = (file: File | undefined) => {
-    setTooLarge(file !== undefined && file.size > LARGEST_FILE ? file.name : null);
-    if (!file || file.size > LARGEST_FILE) return;
-    void file.text().then((text) => {
-      setChosen({ name: file.name, text });
-      send(text, 'preview');
-    });
+  const look = async (file: File | undefined) => {
+    setTooLarge(null);
+    if (!file) return;
+    if (file.size > LARGEST_FILE && !(file.size <= LARGEST_WITH_ORDERS && (await mayHaveOrders(file)))) return setTooLarge(file.name);
+    const text = await file.text();
+    setChosen({ name: file.name, text });
+    send(text, 'preview');
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    look(event.dataTransfer.files[0]);
+    void look(event.dataTransfer.files[0]);
   };
   return (
     <section
@@ -48,7 +55,7 @@ export function ImportFile() {
       <FileField
         label="Open a decision file: choose it, or drop it here"
         accept=".json,application/json"
-        onFiles={([file]) => look(file)}
+        onFiles={([file]) => void look(file)}
       />
       <div aria-live="polite">
         {tooLarge && <p className="problem">{tooLarge} is over 5 MB, too large for a decision file. Nothing was imported.</p>}
@@ -91,6 +98,7 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
       <p>
         {preview.months} months from {write.month(preview.start)}, in {currency}. Sells {preview.streams.join(', ') || 'nothing yet'}. Price
         sheets: {preview.sheets.join(', ') || 'none'}.
+        {preview.orders > 0 && ` With ${write.number(String(preview.orders))} past ${preview.orders === 1 ? 'order' : 'orders'}.`}
       </p>
       <ul className="import-candidates">
         {candidates.map(({ id, label, total, atLeast, usable }) => (
@@ -106,7 +114,7 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
         </p>
       )}
       <Button type="primary" onClick={onKeep}>
-        Take it in
+        Import
       </Button>
     </>
   );

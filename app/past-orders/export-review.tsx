@@ -31,7 +31,7 @@ export function ExportReview({ name, found, here }: { name: string; found: Found
           <Button type="primary" onClick={here.keep}>
             Keep these orders
           </Button>{' '}
-          <Button onClick={here.leave}>Leave them</Button>
+          <Button onClick={here.leave}>Discard</Button>
         </p>
       )}
       {noticedWords(found, write).map((sentence) => (

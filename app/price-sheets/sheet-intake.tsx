@@ -151,7 +151,7 @@ function WholeSheet({ name, read, today, onDone }: { name: string; read: PriceSh
           Add as a separate sheet
         </Button>
         <Button type="text" size="small" onClick={onDone}>
-          leave it
+          discard
         </Button>
       </p>
     </div>
@@ -225,7 +225,7 @@ function Stretches({ sheet, today, stretches, vendor, text, onTakeOver, onDone }
         <PageReading page={page} sheet={sheet} today={today} onTakeOver={take} />
       )}
       <Button type="text" size="small" onClick={onDone}>
-        leave it
+        discard
       </Button>
     </div>
   );

@@ -1,3 +1,10 @@
+import { Checkbox } from 'antd';
+import { useState } from 'react';
+import { orderFiles } from '#data/past-orders';
+import { useWriter } from '../locale/locale';
+import { database } from '../server/database.server';
+import { whileAway } from '../workbench/while-away';
+import type { Route } from './+types/frame';
 import { CURRENCY_OPTIONS } from '../price-sheets/currency-options';
 import { OwnedThings } from '../frame/owned-things';
 import { ChoiceField } from '../components/choice-field';
@@ -10,9 +17,20 @@ const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 
 
 export const handle = { place: 'frame' };
 
-export default function Frame() {
+export async function loader({ params: { decisionId } }: Route.LoaderArgs) {
+  const files = await orderFiles(await database(), decisionId);
+  return { orders: files.reduce((sum, { file }) => sum + file.orders, 0) };
+}
+
+export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  return whileAway(serverLoader, () => ({ orders: 0 }));
+}
+
+export default function Frame({ loaderData: { orders } }: Route.ComponentProps) {
   const { state, decisionId } = useWorkbench();
   const edits = useEdits();
+  const write = useWriter();
+  const [withOrders, setWithOrders] = useState(false);
   const { decision } = state.workbench;
   const [year = '', month = ''] = decision.start.split('-');
   return (
@@ -98,13 +116,22 @@ export default function Frame() {
           with the price sheets it uses; it can be opened again from the list of decisions, or priced from the shell
         </span>
         <br />
-        <a href={`/decisions/${decisionId}/export?all`} download>
+        <a href={`/decisions/${decisionId}/export?all${withOrders ? '&orders' : ''}`} download>
           Export everything
         </a>{' '}
         <span className="quiet">
           also the reasons of needs, qualities, the trial diary, what you own, and the evidence on price sheets; to keep, or to open
           elsewhere
         </span>
+        {orders > 0 && (
+          <>
+            <br />
+            <Checkbox checked={withOrders} onChange={({ target }) => setWithOrders(target.checked)}>
+              with {write.number(String(orders))} past {orders === 1 ? 'order' : 'orders'}
+            </Checkbox>{' '}
+            <span className="quiet">their days, amounts, countries and means of payment; no names</span>
+          </>
+        )}
       </p>
     </main>
   );

@@ -106,13 +106,13 @@ function isSameOrigin({ headers }: Request, host: string): boolean {
   return URL.canParse(origin) && new URL(origin).host === host;
 }
 
-/** Where everything is taken in at once, more is read than elsewhere. */
-const TAKES_ALL = '/data/import';
+/** Where everything is taken in at once, or a decision with its past orders, more is read than elsewhere. */
+const TAKES_MUCH = ['/data/import', '/decisions/import', '/decisions/import.data'];
 const LARGEST_IMPORT = 200 * 1024 * 1024;
 
 /** The largest body, in bytes, that is read at an address. */
 export function largestBody({ path }: Pick<Request, 'path'>): number {
-  return path === TAKES_ALL ? LARGEST_IMPORT : LARGEST_BODY;
+  return TAKES_MUCH.includes(path) ? LARGEST_IMPORT : LARGEST_BODY;
 }
 
 /** Refuses bodies that are too large before they are read, and such as do not say how long they are. */

@@ -7,8 +7,7 @@ import { type Decision, decisionSchema } from '../decision/decision-schema';
 import { priceSheetSchema } from '../decision/price-sheet';
 import type { Workbench } from '../decision/workbench';
 
-/** Marks a decision with everything that is kept about it. */
-export const ARCHIVE_FORMAT = 'venalis.workbench';
+import { ARCHIVE_FORMAT } from './archive-format';
 
 const archiveSchema = z.strictObject({
   format: z.literal(ARCHIVE_FORMAT),

@@ -15,7 +15,7 @@ export function freshPaths(): DataPaths {
 }
 
 /** The versions of the database that there were before the present one. */
-export const FORMER_VERSIONS = ['001', '002', '003'] as const;
+export const FORMER_VERSIONS = ['001', '002', '003', '004'] as const;
 
 /** Puts the database of a former version in a file. */
 export function putFormerVersion(file: string, version: (typeof FORMER_VERSIONS)[number]): void {

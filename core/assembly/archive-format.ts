@@ -1,0 +1,2 @@
+/** Marks a decision with everything that is kept about it. */
+export const ARCHIVE_FORMAT = 'venalis.workbench';
