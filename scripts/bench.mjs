@@ -9,7 +9,7 @@ import { ensureBuilt, ensureChromium, ensureInstalled, ensureNodeBuilt, root } f
 ensureInstalled();
 ensureNodeBuilt();
 const { runCoreBench, proposalBenchDecision } = await import(pathToFileURL(join(root, 'build/node/core-bench.js')).href);
-if (!['what-if', 'files'].includes(process.argv[2])) runCoreBench();
+if (!['what-if', 'files', 'orders'].includes(process.argv[2])) runCoreBench();
 console.log('');
 if (process.argv.includes('core')) process.exit(0);
 
@@ -20,6 +20,7 @@ const { median, percentile, report } = await import('../bench/measure.mjs');
 const { whatIfInTheBrowser } = await import('../bench/what-if-in-the-browser.mjs');
 const { verdictFiles } = await import('../bench/verdict-files.mjs');
 const { openingPlaces } = await import('../bench/opening-places.mjs');
+const { readingOrders } = await import('../bench/reading-orders.mjs');
 const { wideLineUp } = await import('../bench/wide-line-up.mjs');
 const folder = mkdtempSync(join(tmpdir(), 'venalis-bench-'));
 process.env.NODE_ENV = 'production';
@@ -33,10 +34,11 @@ const decision = `${address}decisions/larkfell-kites`;
 const BETWEEN_KEYS_MS = 200;
 
 const only = process.argv[2];
-if (!['what-if', 'files'].includes(only)) await serverAnswer();
+if (!['what-if', 'files', 'orders'].includes(only)) await serverAnswer();
 const browser = await chromium.launch({ executablePath: await ensureChromium(), args: chromiumArguments() });
-if (only === 'files') {
-  await verdictFiles(decision, await takeIn(wideLineUp()));
+if (only === 'files' || only === 'orders') {
+  if (only === 'files') await verdictFiles(decision, await takeIn(wideLineUp()));
+  else await readingOrders(browser, decision, folder);
   await browser.close();
   await close();
   rmSync(folder, { recursive: true, force: true });
@@ -49,6 +51,7 @@ if (only !== 'what-if') {
   await sheetOpening();
   await openingPlaces(browser, decision);
   await proposalsBesideTheInterface();
+  await readingOrders(browser, decision, folder);
 }
 const wide = await takeIn(wideLineUp());
 if (only !== 'what-if') await verdictFiles(decision, wide);

@@ -22,7 +22,7 @@ function ordersOf(all: readonly PastOrder[]) {
 
 describe('payments and orders', () => {
   const orders = ordersOf([order('2027-01-10', '48'), order('2027-01-12', '48'), order('2027-01-12', '19.50'), order('2027-03-01', '48')]);
-  const places = (payments: readonly Payment[]) => matchPayments(payments, orders).map(({ at }) => at);
+  const places = (payments: readonly Payment[]) => matchPayments(payments, orders).flatMap(({ orders: at }) => at);
 
   it('belong together by amount and day, each order once, the earliest first', () => {
     expect(places([paid('2027-01-12', 48), paid('2027-01-12', 19.5), paid('2027-01-13', 48), paid('2027-01-13', 48)])).toEqual([0, 2, 1]);
@@ -43,6 +43,21 @@ describe('payments and orders', () => {
 
   it('do not where the amount is another one', () => {
     expect(places([paid('2027-01-10', 48.01)])).toEqual([]);
+  });
+
+  it.each<[string, string, number, number[][]]>([
+    ['the orders of a day', '2027-01-14', 67.5, [[1, 2]]],
+    ['of some days on end', '2027-01-14', 115.5, [[1, 2, 0]]],
+    ['none before its day', '2027-01-11', 67.5, []],
+    ['none more than a week behind', '2027-01-20', 67.5, []],
+    ['nor a part of a day', '2027-01-14', 29, []],
+  ])('a payout is for %s', (_, date, gross, found) => {
+    expect(matchPayments([paid(date, gross)], orders).map(({ orders: at }) => at)).toEqual(found);
+  });
+
+  it('a payout has none of the orders that were paid singly, and no order is in two', () => {
+    const payments = [paid('2027-01-12', 19.5), paid('2027-01-13', 96), paid('2027-01-14', 96)];
+    expect(matchPayments(payments, orders).map(({ orders: at }) => at)).toEqual([[2], [1, 0]]);
   });
 });
 

@@ -27,6 +27,7 @@ export interface ChargedFees {
 export interface FeesCompared {
   /** Of payments whose order is known. */
   readonly all: ChargedFees;
+  /** Of payments for a single order. */
   readonly kinds: readonly ChargedFees[];
   /** Payments for which no order of that day and amount was found. */
   readonly unmatched: number;
@@ -58,16 +59,20 @@ export function feesCompared(file: DecisionFile, orders: PastOrders, payments: r
   const bySheet = feeOfOrder(pricing, world, chosen, ({ bucket }) => bucket === 'payment');
   const matched = matchPayments(payments, orders);
   const sums = new Map<string, Sums>();
-  for (const { payment, at } of matched)
-    for (const kind of ['', orders.kinds[orders.kind[at] ?? 0] ?? '']) {
+  for (const { payment, orders: paid } of matched) {
+    const byRule = paid.reduce((sum, at) => sum + bySheet(at), 0);
+    // What was kept of a payout is not told apart by kinds.
+    const [only] = paid.length === 1 ? paid : [];
+    for (const kind of only === undefined ? [''] : ['', orders.kinds[orders.kind[only] ?? 0] ?? '']) {
       const { payments: count, gross, charged, bySheet: expected } = sums.get(kind) ?? NONE;
       sums.set(kind, {
         payments: count + 1,
         gross: gross + payment.gross,
         charged: charged + payment.fee,
-        bySheet: expected + bySheet(at),
+        bySheet: expected + byRule,
       });
     }
+  }
   return {
     all: told('', sums.get('') ?? NONE, file.currency),
     kinds: [...sums].filter(([kind]) => kind !== '').map(([kind, sum]) => told(kind, sum, file.currency)),
