@@ -15,7 +15,7 @@ const LAYERS = [
   ['price-page'],
   ['price-sheet', 'route', 'scales'],
   ['comparison', 'needs', 'price-checks', 'sheet-import'],
-  ['assembly', 'csv', 'explain', 'fit', 'replay', 'what-if', 'workbook'],
+  ['assembly', 'chance', 'csv', 'explain', 'fit', 'replay', 'what-if', 'workbook'],
   ['dates', 'proposals'],
   ['verdict'],
   ['afterwards', 'judgement', 'past-orders', 'price-watch'],

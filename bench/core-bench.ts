@@ -18,6 +18,10 @@ import { cheapestStretches } from '../core/scales/cheapest-at';
 import { compileCandidates } from '../core/scales/compile';
 import { totalAt } from '../core/scales/compiled-candidate';
 import { spreadsheetOf } from './spreadsheet';
+import { chancesOf } from '../core/chance/chances';
+import { worthKnowing } from '../core/chance/finding-out';
+import { FutureRun } from '../core/chance/futures';
+import { uncertainsOf } from '../core/chance/uncertain';
 import { differencesOf, inVersion } from '../core/forecast/versions';
 import { verdictBasis } from '../core/verdict/basis';
 import { conditionsOf } from '../core/verdict/conditions';
@@ -103,6 +107,7 @@ export function runCoreBench(): void {
   );
 
   replaysOfOrders(readDecisionFile(benchDecision({ candidates: 20, months: 12, charges: 6 })));
+  chances(file);
 
   const many = readDecisionFile(proposalBenchDecision());
   const asked = preparePricing(many);
@@ -186,6 +191,26 @@ export function runCoreBench(): void {
     1_000,
   );
   runGrowthBench();
+}
+
+/** Ten thousand futures, with all that is answered from them. */
+function chances(file: DecisionFile): void {
+  const uncertain = uncertainsOf(file, undefined);
+  const futuresOf = (count: number) => {
+    const run = new FutureRun(file, uncertain, 1, count);
+    run.add(count);
+    return { chances: chancesOf(run.sofar()), worth: worthKnowing(run.sofar()) };
+  };
+  row(
+    'chance: 10,000 futures × 20 candidates × 36 months',
+    time(3, () => futuresOf(10_000)),
+    1_500,
+  );
+  row(
+    '  a coarse answer from 600',
+    time(5, () => futuresOf(600)),
+    200,
+  );
 }
 
 /** Past orders, replayed through twenty candidates. */

@@ -68,7 +68,7 @@ test('from an empty database to a first answer, a choice, and all of it kept', a
     .click();
   await expect(page.getByRole('article')).toContainText('We start small.');
   await expect(page.getByText('the verdict still holds')).toBeVisible();
-  await expect(page.locator('.standing-sales b')).toHaveText('300');
+  await expect(page.locator('.standing-sales b')).toHaveText('€300');
 });
 
 test('a decision begins on one page: what is sold, and pricing pages; the comparison builds up beside it', async ({ page, empty }) => {

@@ -92,7 +92,7 @@ test('the clock is moved on: what changed is shown figure by figure, taken over,
   await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText(
     'Marlpit Grow is now €240 dearer; the verdict does not hold any more: Wharfside Trade costs €450 less.',
   );
-  await expect(page.getByRole('article')).toContainText('Marlpit Grow costs 7,050');
+  await expect(page.getByRole('article')).toContainText('Marlpit Grow costs €7,050');
   // It is a step of undo like any other.
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Verdict of' })).toContainText('the verdict still holds');

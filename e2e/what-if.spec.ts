@@ -191,3 +191,28 @@ test('another way of paying is put into the line-up from where it is weighed', a
   await page.getByRole('link', { name: 'Candidates', exact: true }).click();
   await expect(page.getByRole('button', { name: /^L Tidewrack Basic by the year/ })).toBeVisible();
 });
+
+test('chance says how often the answer is right, what it gives away, and what to find out first', async ({ page, demo }) => {
+  await page.goto(`${demo.address}${WHAT_IF}/chance`);
+  const says = page.locator('.says');
+  await expect(says).toHaveText(
+    /^Wharfside Trade comes first in 7\d of 100 futures\. Choosing it gives away €\d+ on average beside what would have been best; in one of twenty futures €\d+ or more\.$/,
+  );
+  const table = page.getByRole('table', { name: 'How often each comes first', exact: true });
+  await expect(
+    table.getByRole('row', { name: /Own hosting and plug-ins outgrown in \d+ of 100, in the middle in \w+ 2027/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('table', { name: 'How often each comes first, by the level of sales' }).getByRole('row')).toHaveCount(9);
+  const findOut = page.getByRole('region', { name: 'What to find out first' });
+  await expect(findOut.getByRole('row', { name: /^Orders of all streams/ })).toContainText(/€\d+/);
+
+  // Certain of everything that is shown: the next things matter more.
+  await findOut.getByLabel('Orders of all streams: one in ten is further off than').fill('0');
+  await page.keyboard.press('Tab');
+  await expect(says).toHaveText(/^Wharfside Trade comes first in [89]\d of 100 futures\./);
+  await findOut.getByLabel('Orders of all streams: one in ten is further off than').fill('-3');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert').filter({ hasText: 'Enter how far off it may be, from 0 to 1,000' })).toBeVisible();
+  await findOut.getByRole('button', { name: 'Orders of all streams: as uncertain as usual' }).click();
+  await expect(says).toHaveText(/^Wharfside Trade comes first in 7\d of 100 futures\./);
+});

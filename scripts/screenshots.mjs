@@ -24,7 +24,7 @@ const VIEWS = [
   { file: 'fit.png', path: '/decisions/larkfell-kites/line-up/fit', click: '.fits .figure >> nth=0' },
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
   { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up' },
-  { file: 'next-plan.png', path: '/decisions/larkfell-kites/what-if/next-plan', steps: quiet },
+  { file: 'chance.png', path: '/decisions/larkfell-kites/what-if/chance', steps: quiet },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
   { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
   // From here on a verdict is given, the outside world moves on, and real months are entered, one after the other.

@@ -32,6 +32,12 @@ export const PLACES_IN_WORDS = {
     words: 'A map of two things that you are unsure about, orders and their value for example, coloured by who is best where.',
     example: 'breakEven',
   },
+  chance: {
+    title: 'How sure is it?',
+    words:
+      'Ten thousand ways in which the months to come may turn out: how often each candidate is best in them, what it costs, and what is worth finding out first.',
+    example: 'breakEven',
+  },
   'turns-it': {
     title: 'What would change the answer',
     words: 'Everything that you assume, the most decisive first: how far it can be off before another candidate is best.',

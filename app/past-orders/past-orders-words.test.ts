@@ -55,7 +55,7 @@ describe('what past orders would have cost', () => {
       'Your 1,704 orders of 12 months would have cost least with Grow: €2,939, €112 less than Trade.',
     );
     expect(wouldHaveCostWords(replay(grow), write)).toBe('Your 1,704 orders of 12 months would have cost least with Grow: €2,939.');
-    expect(wouldHaveCostWords(replay(grow, { ...trade, more: '0.20' }), write)).toContain('Grow: 2,939, as much as Trade.');
+    expect(wouldHaveCostWords(replay(grow, { ...trade, more: '0.20' }), write)).toContain('Grow: €2,939, as much as Trade.');
     expect(wouldHaveCostWords(replay(candidate('Seed', '1', '0', { usable: false })), write)).toBe(
       'Your 1,704 orders of 12 months could not have been sold with any candidate as it is.',
     );

@@ -6,6 +6,7 @@ export const WHAT_IFS = [
   { path: 'next-plan', name: 'Next plan up', module: 'what-if/next-plan/screen.tsx' },
   { path: 'map', name: 'Map', module: 'what-if/map/screen.tsx' },
   { path: 'route', name: 'Route', module: 'what-if/route/screen.tsx' },
+  { path: 'chance', name: 'Chance', module: 'what-if/chance/screen.tsx' },
   { path: 'turns-it', name: 'What would change it', module: 'what-if/turns-it/screen.tsx' },
   { path: 'paying-ahead', name: 'Paying ahead', module: 'what-if/paying-ahead/screen.tsx' },
   { path: 'offers', name: 'Offers', module: 'what-if/offers/screen.tsx' },

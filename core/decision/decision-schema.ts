@@ -12,6 +12,7 @@ import { actualsSchema } from './actuals-schema';
 import { datesSchema } from './dates-schema';
 import { followedSchema } from './followed-schema';
 import { ownedSchema } from './owned-schema';
+import { chanceSchema } from './chance-schema';
 import { pastOrdersSchema } from './past-orders-schema';
 import { setAsideSchema } from './set-aside-schema';
 
@@ -52,6 +53,7 @@ export const decisionSchema = z.strictObject({
   actuals: actualsSchema.optional(),
   /** How past orders belong to it. */
   pastOrders: pastOrdersSchema.optional(),
+  chance: chanceSchema.optional(),
   /** Dates that matter, as far as the person states them. */
   dates: datesSchema.optional(),
   /** What is about to be chosen, and why. */

@@ -1,5 +1,6 @@
 import { againstForecast } from '../afterwards/against-forecast';
 import { moveNow } from '../afterwards/move-now';
+import { type ChanceAsked, chanceWork } from '../chance/chance-answer';
 import type { Used } from '../dates/date-that-matters';
 import type { Actuals } from '../decision/actuals-schema';
 import type { Investment } from '../decision/investment-schema';
@@ -51,6 +52,7 @@ export const QUESTION_KINDS = {
     planner().own(ways, moving),
   ),
   turns: { begin: ({ turns }, { varied }: { readonly varied: readonly Varied[] }) => turnsInPieces(turns(), varied) },
+  chance: { begin: ({ file }, asked: ChanceAsked) => chanceWork(file, asked) },
   steps: atOnce(({ file }, _asked: object) => stepsUp(file)),
   'comes-with': atOnce(({ file }, _asked: object) => comesWith(file)),
   'credit-pays': atOnce(({ file }, _asked: object) => creditPays(file)),

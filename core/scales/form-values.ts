@@ -94,16 +94,21 @@ export function packagesFor(quantity: number, size: number): number {
 function graduatedAmount(bands: readonly NumberBand[], quantity: number): number {
   let amount = 0;
   let edge = 0;
-  for (const { upTo, rate, flat } of bands) {
-    if (quantity <= edge + ROUNDING * edge) break;
-    amount += (Math.min(quantity, upTo) - edge) * rate + flat;
-    edge = upTo;
+  // Millions of quantities are looked at: counting along is much quicker than going through a list.
+  for (let at = 0; at < bands.length; at++) {
+    const band = bands[at];
+    if (!band || quantity <= edge + ROUNDING * edge) break;
+    amount += (Math.min(quantity, band.upTo) - edge) * band.rate + band.flat;
+    edge = band.upTo;
   }
   return amount;
 }
 
 function volumeAmount(bands: readonly NumberBand[], quantity: number): number {
-  for (const { upTo, rate, flat } of bands) if (quantity <= upTo + ROUNDING * upTo) return quantity * rate + flat;
+  for (let at = 0; at < bands.length; at++) {
+    const band = bands[at];
+    if (band && quantity <= band.upTo + ROUNDING * band.upTo) return quantity * band.rate + band.flat;
+  }
   return 0;
 }
 

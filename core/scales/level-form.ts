@@ -173,7 +173,8 @@ function figureLine(one: Figure, months: number): Line {
 
 const numberBands = new WeakMap<readonly RatedBand[], readonly NumberBand[]>();
 
-function bandsInNumbers(bands: readonly RatedBand[]): readonly NumberBand[] {
+/** Bands in floating point; those that are the same are read once. */
+export function bandsInNumbers(bands: readonly RatedBand[]): readonly NumberBand[] {
   const found = numberBands.get(bands) ?? bands.map(numberBand);
   numberBands.set(bands, found);
   return found;

@@ -1,6 +1,7 @@
 import type { Decimal } from '../amount/decimal';
 import { decimal, sum, ZERO } from '../amount/decimal';
 import type { DecisionFile } from '../decision-file/schema';
+import { foreignKind } from '../forecast/foreign-kind';
 import { seriesValues } from '../forecast/series';
 import { openPrices } from './open-prices';
 
@@ -139,12 +140,6 @@ export function allOrdersKey({ forecast }: Pick<DecisionFile, 'forecast'>): stri
   const [first, ...others] = forecast.streams;
   if (!first) return null;
   return others.length > 0 ? 'orders' : `orders:${first.id}`;
-}
-
-/** The kind of card that stands for customers abroad: the first that is not the usual one; null if all pay alike. */
-export function foreignKind({ forecast }: Pick<DecisionFile, 'forecast'>): string | null {
-  const kinds = forecast.streams.flatMap(({ cards }) => Object.keys(cards ?? {}));
-  return kinds.find((kind) => /foreign|abroad|international/.test(kind)) ?? kinds.find((kind) => kind !== 'domestic') ?? null;
 }
 
 function average(file: DecisionFile, series: Parameters<typeof seriesValues>[0]): string {

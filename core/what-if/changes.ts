@@ -3,7 +3,7 @@ import type { Forecast, Series, Stream } from '../decision-file/forecast-schema'
 import type { DecisionFile } from '../decision-file/schema';
 import { inVersion } from '../forecast/versions';
 import type { StreamDifferences } from '../forecast/versions-schema';
-import { foreignKind } from './assumption';
+import { foreignKind } from '../forecast/foreign-kind';
 import { withPrice } from './open-prices';
 
 /** An assumption as it is changed; how `value` is stated is said by the assumption's unit. */

@@ -3,7 +3,7 @@ import { preparePricing } from '../pricing/pricing';
 import { type PricingAssumptions, statedAssumptions } from '../scales/pricing-assumptions';
 import { type Evaluator, evaluator, type PointTotals } from '../scales/evaluate';
 import { prepareCandidates } from '../scales/prepare';
-import { foreignKind } from './assumption';
+import { foreignKind } from '../forecast/foreign-kind';
 import { type Change, keyParts, withChange, withChanges } from './changes';
 import { changedAssumptions } from './assumption-changes';
 

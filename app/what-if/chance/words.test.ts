@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import type { CandidateChanceTold, ChanceAnswer } from '#core/chance/chance-answer';
+import { writerFor } from '../../locale/writer';
+import { chanceSentence, limitWords, ofHundred, shareWords, worthWords } from './words';
+
+const write = writerFor('en-GB', 'EUR');
+const one = (id: string, more: Partial<CandidateChanceTold> = {}): CandidateChanceTold => ({
+  id,
+  first: 0.73,
+  error: 0.0044,
+  usable: 1,
+  low: '5933.00',
+  middle: '6845.00',
+  high: '7889.00',
+  givesAway: '41.20',
+  atWorst: '253.00',
+  limit: null,
+  ...more,
+});
+const answerOf = (candidates: readonly CandidateChanceTold[], more: Partial<ChanceAnswer> = {}): ChanceAnswer => ({
+  futures: 10_000,
+  candidates,
+  safest: candidates[0]?.id ?? null,
+  best: candidates[0]?.id ?? null,
+  nobody: 0,
+  uncertain: [],
+  isCertain: false,
+  fans: [],
+  levels: [],
+  ...more,
+});
+const nameOf = (id: string) => ({ A: 'Grow', E: 'Trade' })[id] ?? id;
+
+describe('chance in words', () => {
+  it.each([
+    [0.664, '66 of 100'],
+    [0.002, 'fewer than 1 of 100'],
+    [0.998, 'more than 99 of 100'],
+    [0, '0 of 100'],
+    [1, '100 of 100'],
+  ])('%d is %s', (part, words) => {
+    expect(ofHundred(part)).toBe(words);
+  });
+
+  it.each([
+    [0.62, 0.0049, '62% ± 1'],
+    [0.62, 0.021, '62% ± 2'],
+    [0, 0, '0%'],
+    [1, 0, '100%'],
+  ])('a share with its error: %d, %d', (first, error, words) => {
+    expect(shareWords({ first, error }, write)).toBe(words);
+  });
+
+  it('says who, how often, and what is given away', () => {
+    const two = [one('E'), one('A', { first: 0.27 })];
+    expect(chanceSentence(answerOf(two), nameOf, write)).toBe(
+      'Trade comes first in 73 of 100 futures. Choosing it gives away €41 on average beside what would have been best; in one of twenty futures €253 or more.',
+    );
+  });
+
+  it('says who comes first more often, and who is the safest, where that is another', () => {
+    const two = [one('A', { first: 0.55, givesAway: '300.00', atWorst: '900.00' }), one('E', { first: 0.45 })];
+    expect(chanceSentence(answerOf(two, { best: 'E', safest: 'A' }), nameOf, write)).toMatch(
+      /^Trade comes first in 45 of 100 futures\. .* Grow comes first more often, in 55 of 100, but gives away more when it does not\. Grow is the safest: in one of twenty futures €900 or more\.$/,
+    );
+  });
+
+  it.each<[ChanceAnswer, string]>([
+    [answerOf([one('E')], { isCertain: true }), 'Nothing here is uncertain, so Trade comes first for sure.'],
+    [
+      answerOf([one('E', { first: 1 })]),
+      'Trade costs between €5,933 and €7,889 in eight of ten futures. With a second candidate you see how often it is the better one.',
+    ],
+    [answerOf([one('E')], { best: null, nobody: 1 }), 'In none of these futures can any candidate be used to the end.'],
+    [
+      answerOf([one('E', { first: 1, givesAway: '0.00', atWorst: '0.00' }), one('A', { first: 0 })]),
+      'Trade comes first in 100 of 100 futures. Where it does not, hardly anything is lost.',
+    ],
+  ])('has words for every case', (answer, words) => {
+    expect(chanceSentence(answer, nameOf, write)).toBe(words);
+  });
+
+  it('says how often a limit is reached, and when', () => {
+    const month = (index: number) => `month ${index}`;
+    expect(limitWords(one('E'), month)).toBe('');
+    expect(limitWords(one('E', { usable: 0.33, limit: { part: 0.67, month: 6 } }), month)).toBe(
+      'outgrown in 67 of 100, in the middle in month 6',
+    );
+    expect(limitWords(one('E', { usable: 0, limit: { part: 1, month: 0 } }), month)).toBe('always outgrown, in the middle in month 0');
+  });
+
+  it.each([
+    [null, '24', ''],
+    ['0.30', '24', 'nothing: it changes no choice'],
+    ['12.00', '24', '€12: not worth an hour of yours'],
+    ['26.00', '24', '€26'],
+    ['12.00', undefined, '€12'],
+  ])('what knowing is worth: %s beside %s an hour', (worth, hour, words) => {
+    expect(worthWords(worth, hour, write)).toBe(words);
+  });
+});
