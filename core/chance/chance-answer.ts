@@ -1,6 +1,7 @@
 import { moneyText, roundMoney } from '../amount/currencies';
 import { Decimal } from '../amount/decimal';
 import type { ChanceSettings } from '../decision/chance-schema';
+import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
 import type { Versions } from '../forecast/versions-schema';
 import { chancesOf, quantile } from './chances';
@@ -17,7 +18,7 @@ export interface ChanceAsked {
 /** What chance says of a candidate; amounts in base currency to the minor unit. */
 export interface CandidateChanceTold {
   readonly id: string;
-  /** Fractions of all futures. */
+  /** What it costs or, by what is kept, leaves in eight of ten futures, and in the middle one; how often it comes first, fractions. */
   readonly first: number;
   readonly error: number;
   readonly usable: number;
@@ -70,6 +71,7 @@ const LEVELS = [0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4] as const;
 export function chanceWork(file: DecisionFile, { versions, settings }: ChanceAsked) {
   const uncertain = uncertainsOf(file, versions, settings);
   const seed = settings?.seed ?? USUAL_SEED;
+  const isByKept = comparedBy(file) === 'keep';
   const isCertain = uncertain.every(({ low, high }) => low === 0 && high === 0);
   // Where nothing is uncertain, one future is as good as all.
   const run = new FutureRun(file, uncertain, seed, isCertain ? 1 : FUTURES);
@@ -84,9 +86,10 @@ export function chanceWork(file: DecisionFile, { versions, settings }: ChanceAsk
       ...chances,
       candidates: chances.candidates.map((one) => ({
         ...one,
-        low: money(one.low),
-        middle: money(one.middle),
-        high: money(one.high),
+        // By what is kept, totals are what is paid less that.
+        low: money(isByKept ? -one.high : one.low),
+        middle: money(isByKept ? -one.middle : one.middle),
+        high: money(isByKept ? -one.low : one.high),
         givesAway: money(one.givesAway),
         atWorst: money(one.atWorst),
       })),

@@ -237,6 +237,15 @@ describe('the answer', () => {
     expect(uncertainsOf(file, versions, { spreads: { level: '5' } })[0]).toMatchObject({ low: 5, high: 5, isStated: true });
   });
 
+  it('by what is kept says what is left, more of it higher', () => {
+    const answer = all({ ...file, cheapestAt: { ...file.cheapestAt, by: 'keep' } }, { spreads: certain });
+    // 12,000 of sales, less 1,200 and 12 × 66 + 480.
+    expect(answer.candidates.map(({ id, middle }) => [id, middle])).toEqual([
+      ['A', '10800.00'],
+      ['B', '10728.00'],
+    ]);
+  });
+
   it('of one candidate has nobody to set it against, and nothing worth knowing', () => {
     const answer = all(decisionWith({ A: ['0', '10'] }), undefined);
     expect(answer.candidates.map(({ id, first }) => [id, first])).toEqual([['A', 1]]);

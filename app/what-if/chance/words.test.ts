@@ -73,8 +73,12 @@ describe('chance in words', () => {
     ],
     [answerOf([one('E')], { best: null, nobody: 1 }), 'In none of these futures can any candidate be used to the end.'],
     [
+      answerOf([one('E', { first: 0.999, givesAway: '0.00', atWorst: '0.00' }), one('A', { first: 0.001 })]),
+      'Trade comes first in more than 99 of 100 futures. Where it does not, hardly anything is lost.',
+    ],
+    [
       answerOf([one('E', { first: 1, givesAway: '0.00', atWorst: '0.00' }), one('A', { first: 0 })]),
-      'Trade comes first in 100 of 100 futures. Where it does not, hardly anything is lost.',
+      'Trade comes first in every one of 10,000 futures.',
     ],
   ])('has words for every case', (answer, words) => {
     expect(chanceSentence(answer, nameOf, write)).toBe(words);

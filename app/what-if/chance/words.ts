@@ -25,6 +25,7 @@ export function chanceSentence(answer: ChanceAnswer, nameOf: (id: string) => str
   if (isCertain) return `Nothing here is uncertain, so ${name} comes first for sure.`;
   if (candidates.length === 1)
     return `${name} costs between ${write.amount(chosen.low)} and ${write.amount(chosen.high)} in eight of ten futures. With a second candidate you see how often it is the better one.`;
+  if (chosen.first === 1) return `${name} comes first in every one of ${write.number(String(answer.futures))} futures.`;
   const first = candidates.find(({ id }) => id !== chosen.id && candidates[0]?.id === id);
   const comes = `${name} comes first in ${ofHundred(chosen.first)} futures`;
   const gives = givesAwayWords(chosen, write);
