@@ -59,7 +59,7 @@ describe('what was read of a list of payments', () => {
         'None of them is for an order of that day and amount that was kept, so they can’t be set beside the sheet.',
       ],
     ],
-    [read({ payments: 0, others: 1 }), true, ['0 payments were read.', '1 line is left out: refunds, transfers or monthly fees.']],
+    [read({ payments: 0, others: 1 }), true, ['No payment was found in it.', '1 line is left out: refunds, transfers or monthly fees.']],
   ])('says what is missing, and what to do', (found, hasOrders, words) => {
     expect(payoutsReadWords(found, hasOrders, write)).toEqual(words);
   });

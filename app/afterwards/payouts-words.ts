@@ -23,7 +23,7 @@ export function isSame({ chargedPercent, bySheetPercent }: ChargedFees): boolean
 /** What of the file was read, and what was not. */
 export function payoutsReadWords({ payments, others, unread, compared }: PayoutsRead, hasOrders: boolean, write: Writer): string[] {
   const count = (many: number, one: string, more: string) => `${write.number(String(many))} ${many === 1 ? one : more}`;
-  const told = [`${count(payments, 'payment was', 'payments were')} read.`];
+  const told = [payments === 0 ? 'No payment was found in it.' : `${count(payments, 'payment was', 'payments were')} read.`];
   if (others > 0) told.push(`${count(others, 'line is', 'lines are')} left out: refunds, transfers or monthly fees.`);
   if (unread.count > 0) {
     const [first] = unread.first;

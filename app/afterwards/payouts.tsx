@@ -157,6 +157,8 @@ function usePayouts(files: readonly StoredOrderFile[]) {
     refused,
     ask(file: File | null, candidate: string) {
       setRefused(null);
+      // What another list said stands for nothing any more.
+      if (file) setRead(null);
       setAsked({ file: file ?? asked?.file ?? null, candidate });
     },
   };

@@ -95,7 +95,7 @@ describe('chance in words', () => {
 
   it.each([
     [null, '24', ''],
-    ['0.30', '24', 'nothing: it changes no choice'],
+    ['0.30', '24', 'nothing'],
     ['12.00', '24', '€12: not worth an hour of yours'],
     ['26.00', '24', '€26'],
     ['12.00', undefined, '€12'],

@@ -62,7 +62,7 @@ export function limitWords({ limit, usable }: CandidateChanceTold, month: (index
 /** What knowing something would be worth, beside what an hour is worth; null while that is not known. */
 export function worthWords(worth: string | null, hourValue: string | undefined, write: Writer): string {
   if (worth === null) return '';
-  if (Number(worth) < 0.5) return 'nothing: it changes no choice';
+  if (Number(worth) < 0.5) return 'nothing';
   const hour = Number(hourValue ?? '0');
   if (hour > 0 && Number(worth) < hour) return `${write.amount(worth)}: not worth an hour of yours`;
   return write.amount(worth);
