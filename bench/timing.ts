@@ -1,15 +1,20 @@
+const WARM_MS = 500;
+
 /**
  * Milliseconds of one run, the median of several; what `prepare` makes anew for each run is not counted. Half as many
- * runs go before, not counted either: the first ones measure how the engine compiles the code, not the code.
+ * runs go before, and half a second at least, not counted either: the first ones measure how the engine compiles the code,
+ * not the code.
  */
 export function time<Prepared>(rounds: number, run: (prepared: Prepared) => unknown, prepare?: () => Prepared): number {
   const times: number[] = [];
   const before = Math.ceil(rounds / 2) + 1;
-  for (let round = 0; round < rounds + before; round++) {
+  const begun = performance.now();
+  for (let round = 0; times.length < rounds; round++) {
     const prepared = prepare?.() as Prepared;
     const start = performance.now();
     run(prepared);
-    if (round >= before) times.push(performance.now() - start);
+    const isWarm = round >= before && start - begun >= WARM_MS;
+    if (isWarm) times.push(performance.now() - start);
   }
   return times.sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN;
 }

@@ -19,11 +19,12 @@ interface LineUpTableProps {
 /** The candidates side by side: bottom line first, then where it comes from. */
 export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   const { currency } = useWorkbench().state.workbench.decision;
-  const { leader, buckets } = useLevel().priced.lineUp;
+  const { scale, priced } = useLevel();
+  const { leader, buckets } = priced.lineUp;
   const { columns, pinned, baseline } = useArranged(open?.kind === 'make-up' ? open.candidate : undefined);
   const scroll = useRef<HTMLDivElement>(null);
   const table = useRef<HTMLTableElement>(null);
-  useMovedColumns(table, columns.map(({ id }) => id).join(' '));
+  useMovedColumns(table, columns.map(({ id }) => id).join(' '), scale);
   const visible = useVisibleColumns(scroll, columns.length, pinned);
   const [opened, setOpened] = useState<readonly Bucket[]>([]);
   const toggle = (bucket: Bucket) => setOpened(opened.includes(bucket) ? opened.filter((one) => one !== bucket) : [...opened, bucket]);

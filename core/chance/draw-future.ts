@@ -43,41 +43,51 @@ export function futureDrawer(
     return {
       id: stream.id,
       expected: stream,
+      own: placeOf('own-level', stream.id),
+      leaving: placeOf('churn', stream.id),
+      refunds: placeOf('refunds', stream.id),
       season: season && inYear.map((month) => season[month] ?? 1),
       churn,
       every: stated?.subscribers?.every ?? 1,
       joins: subscribers && subscribers.map((count, month) => (month === 0 ? 0 : count - (subscribers[month - 1] ?? 0) * (1 - churn))),
     };
   });
+  const together = {
+    level: placeOf('level'),
+    growth: placeOf('growth'),
+    season: placeOf('season'),
+    worth: placeOf('order-value'),
+    abroad: placeOf('foreign-cards'),
+  };
   const scatterOf = Number(spread('scatter')?.low ?? 0) / 100;
   const factors = new Float64Array(world.months);
   return {
     draw(future, drawn) {
       normal.begin(seed, future);
       for (let at = 0; at < uncertain.length; at++) drawn[at] = normal.next();
-      const factor = (kind: UncertainKind, of: string | null = null) => {
-        const one = spread(kind, of);
-        return one ? factorAt(one, drawn[placeOf(kind, of)] ?? 0) : 1;
+      const factor = (place: number) => {
+        const one = uncertain[place];
+        return one ? factorAt(one, drawn[place] ?? 0) : 1;
       };
-      const points = (kind: UncertainKind, of: string | null = null) => {
-        const one = spread(kind, of);
-        return one ? pointsAt(one, drawn[placeOf(kind, of)] ?? 0) : 0;
+      const points = (place: number) => {
+        const one = uncertain[place];
+        return one ? pointsAt(one, drawn[place] ?? 0) : 0;
       };
       const [level, growth, strength, worth, abroad] = [
-        factor('level'),
-        Math.max(-0.99, points('growth')),
-        factor('season'),
-        factor('order-value'),
-        points('foreign-cards'),
+        factor(together.level),
+        Math.max(-0.99, points(together.growth)),
+        factor(together.season),
+        factor(together.worth),
+        points(together.abroad),
       ];
       streams.forEach((stream, place) => {
         const into = world.streams[place];
         if (!into) return;
-        const own = scale * level * factor('own-level', stream.id);
+        const own = scale * level * factor(stream.own);
         for (let month = 0; month < factors.length; month++)
           factors[month] = own * (1 + growth) ** month * (stream.season ? seasonFactor(stream.season[month] ?? 1, strength) : 1);
         if (into.subscribers && stream.joins) {
-          const staying = 1 - clamped(stream.churn + points('churn', stream.id));
+          const staying = 1 - clamped(stream.churn + points(stream.leaving));
           let count = (stream.expected.subscribers?.[0] ?? 0) * own;
           for (let month = 0; month < factors.length; month++) {
             if (month > 0) count = count * staying + (stream.joins[month] ?? 0) * (factors[month] ?? 1);
@@ -92,7 +102,7 @@ export function futureDrawer(
           into.orderValue[month] = (stream.expected.orderValue[month] ?? 0) * worth;
           into.netOrderValue[month] = (stream.expected.netOrderValue[month] ?? 0) * worth;
         }
-        into.refunded = clamped(stream.expected.refunded + points('refunds', stream.id));
+        into.refunded = clamped(stream.expected.refunded + points(stream.refunds));
         if (foreign !== null) shareAbroad(into.kinds, stream.expected.shares, foreign, abroad, into.shares);
       });
       for (const [currency, rates] of world.rates)

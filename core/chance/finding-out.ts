@@ -34,7 +34,7 @@ export function worthKnowing(futures: Futures): WorthKnowing[] {
   return uncertain
     .map(({ key, low, high }, place) => {
       if (low === 0 && high === 0) return { key, worth: 0 };
-      const order = all.slice().sort((a, b) => (drawn[a * uncertain.length + place] ?? 0) - (drawn[b * uncertain.length + place] ?? 0));
+      const order = inOrderOf(count, (future) => drawn[future * uncertain.length + place] ?? 0);
       let paid = 0;
       for (let group = 0; group < GROUPS; group++) {
         const [from, to] = [group, group + 1].map((edge) => Math.round((edge * count) / GROUPS)) as [number, number];
@@ -70,6 +70,16 @@ function costsOf({ ids, canBeChosen, count, totals, outgrown }: Futures): Costs 
     });
   }
   return { width: places.length, of };
+}
+
+/** So many futures at most, and so finely their draws are told apart. */
+const [MOST_FUTURES, FINENESS] = [2 ** 20, 1e6];
+
+/** Futures by what was drawn in them; numbers are sorted much quicker than by a comparison. */
+function inOrderOf(count: number, drawn: (future: number) => number): Uint32Array {
+  const keys = new Float64Array(count);
+  for (let future = 0; future < count; future++) keys[future] = Math.round((drawn(future) + 10) * FINENESS) * MOST_FUTURES + future;
+  return Uint32Array.from(keys.sort(), (key) => key % MOST_FUTURES);
 }
 
 function cheapest(costs: Costs, futures: Uint32Array, from: number, to: number): number {
