@@ -71,7 +71,8 @@ export function usePastOrders(files: readonly StoredOrderFile[]): PastOrdersHere
     else if (reply.say === 'refused') refuse({ name, why: reply.why });
     else if (reply.say === 'not-kept') refuse({ name, why: `Nothing was kept: ${reply.why}. Try again.` });
     else if (reply.say === 'loaded') setLoaded((times) => times + 1);
-    else if (reply.say === 'answering') setAnswering(reply.part);
+    // What is said of a question that was stopped may come late.
+    else if (reply.say === 'answering') setAnswering((now) => (now === 'stopped' ? now : reply.part));
     else if (reply.say === 'answer') {
       setAnswer(reply.answer);
       setAnswering(0);
