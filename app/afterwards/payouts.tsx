@@ -10,7 +10,8 @@ import { FileField } from '../components/file-field';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
-import type { PastOrdersQuestion, PastOrdersReply, PayoutsRead } from '../../workers/past-orders';
+import { type PastOrdersWorker, startPastOrdersWorker } from '../past-orders/past-orders-worker';
+import type { PastOrdersReply, PayoutsRead } from '../../workers/past-orders';
 import { chargedWords, payoutsReadWords } from './payouts-words';
 
 interface PayoutsProps {
@@ -24,9 +25,8 @@ export function Payouts({ files, candidate: first }: PayoutsProps) {
   const { state, decisionId } = useWorkbench();
   const write = useWriter();
   const [candidate, setCandidate] = useState(first);
-  const { read, refused, ask } = usePayouts(files);
+  const { read, refused, ask: take } = usePayouts(files);
   const { candidates } = state.workbench.decision;
-  const take = (file: File | null, against: string) => ask(file, against);
   return (
     <section aria-label="What was charged for payments" className="payouts">
       <h2>What was charged for payments</h2>
@@ -121,6 +121,9 @@ interface AskedPayouts {
   readonly candidate: string;
 }
 
+const BROKEN =
+  'This list could not be worked on to its end; your browser may be short of memory. Open this page again, and drop a part of it.';
+
 /** Reads lists of payments beside the interface; the worker is started with the first. */
 function usePayouts(files: readonly StoredOrderFile[]) {
   const { state, decisionId } = useWorkbench();
@@ -129,28 +132,28 @@ function usePayouts(files: readonly StoredOrderFile[]) {
   const [refused, setRefused] = useState<{ readonly name: string; readonly why: string } | null>(null);
   const [asked, setAsked] = useState<AskedPayouts | null>(null);
   const [isLoaded, setLoaded] = useState(false);
-  const worker = useRef<Worker | null>(null);
+  const worker = useRef<PastOrdersWorker | null>(null);
   const isAsked = asked !== null;
   const heard = useEffectEvent((reply: PastOrdersReply) => {
     if (reply.say === 'payouts') setRead(reply.read);
     else if (reply.say === 'refused') setRefused({ name: asked?.file?.name ?? 'Past orders', why: reply.why });
     else if (reply.say === 'loaded') setLoaded(true);
   });
-  const load = useEffectEvent(() => {
-    const kept = files.map(({ id, file, parts }) => ({ id, file, parts }));
-    worker.current?.postMessage({ ask: 'load', address: `/decisions/${decisionId}/past-orders`, files: kept } satisfies PastOrdersQuestion);
-  });
+  const load = useEffectEvent(() => worker.current?.load(`/decisions/${decisionId}/past-orders`, files));
+  const broke = useEffectEvent(() => setRefused({ name: asked?.file?.name ?? '', why: BROKEN }));
   useEffect(() => {
     if (!isAsked) return undefined;
-    const started = new Worker(new URL('../../workers/past-orders.ts', import.meta.url), { type: 'module' });
+    const started = startPastOrdersWorker(
+      (reply) => heard(reply),
+      () => broke(),
+    );
     worker.current = started;
-    started.addEventListener('message', ({ data }: MessageEvent<PastOrdersReply>) => heard(data));
     load();
-    return () => started.terminate();
+    return started.close;
   }, [isAsked]);
   useEffect(() => {
     // What is typed elsewhere changes what the sheet says.
-    if (isLoaded && asked) worker.current?.postMessage({ ask: 'payouts', ...asked, workbench } satisfies PastOrdersQuestion);
+    if (isLoaded && asked) worker.current?.ask({ ask: 'payouts', ...asked, workbench });
   }, [isLoaded, asked, workbench]);
   return {
     read,

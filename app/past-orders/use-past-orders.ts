@@ -3,6 +3,7 @@ import { useRevalidator } from 'react-router';
 import type { StoredOrderFile } from '#data/past-orders';
 import type { ExportChoices } from '#core/past-orders/read-export';
 import type { FoundExport, PastOrdersAnswer, PastOrdersQuestion, PastOrdersReply } from '../../workers/past-orders';
+import { type PastOrdersWorker, startPastOrdersWorker } from './past-orders-worker';
 import { newId } from '../workbench/new-id';
 import { useAfterPaint } from '../workbench/use-after-paint';
 import { useStore, useWorkbench } from '../workbench/workbench-context';
@@ -59,10 +60,10 @@ export function usePastOrders(files: readonly StoredOrderFile[]): PastOrdersHere
   const [answering, setAnswering] = useState<PastOrdersHere['answering']>(0);
   const [loaded, setLoaded] = useState(0);
   const [waiting, setWaiting] = useState<readonly File[]>([]);
-  const worker = useRef<Worker | null>(null);
+  const worker = useRef<PastOrdersWorker | null>(null);
   const dropped = useRef<{ readonly file: File; choices: ExportChoices } | null>(null);
   const address = `/decisions/${decisionId}/past-orders`;
-  const ask = useCallback((question: PastOrdersQuestion) => worker.current?.postMessage(question), []);
+  const ask = useCallback((question: PastOrdersQuestion) => worker.current?.ask(question), []);
 
   const heard = useEffectEvent((reply: PastOrdersReply) => {
     const name = dropped.current?.file.name ?? '';
@@ -83,17 +84,18 @@ export function usePastOrders(files: readonly StoredOrderFile[]): PastOrdersHere
   });
   const broke = useEffectEvent(() => refuse({ name: dropped.current?.file.name ?? '', why: BROKEN }));
   useEffect(() => {
-    const started = new Worker(new URL('../../workers/past-orders.ts', import.meta.url), { type: 'module' });
+    const started = startPastOrdersWorker(
+      (reply) => heard(reply),
+      () => broke(),
+    );
     worker.current = started;
-    started.addEventListener('message', ({ data }: MessageEvent<PastOrdersReply>) => heard(data));
-    started.addEventListener('error', () => broke());
-    return () => started.terminate();
+    return started.close;
   }, []);
   const ids = files.map(({ id }) => id).join(' ');
   useEffect(() => {
-    if (files.length > 0) ask({ ask: 'load', address, files: files.map(({ id, file, parts }) => ({ id, file, parts })) });
+    if (files.length > 0) worker.current?.load(address, files);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the same files come anew with every answer of the server
-  }, [ids, address, ask]);
+  }, [ids, address]);
   const workbench = useAfterPaint(useWorkbench().state.workbench, ANSWER_AFTER_MS);
   const work = useCallback(() => ask({ ask: 'answer', workbench }), [workbench, ask]);
   useEffect(() => {

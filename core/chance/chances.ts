@@ -39,15 +39,32 @@ const MOST_OUTGROWN = 0.05;
 const [LOW, HIGH, WORST] = [0.1, 0.9, 0.95];
 
 /** Answers from many futures: who comes first how often, what each costs, and what choosing it gives away. */
-export function chancesOf({ ids, canBeChosen, count, totals, outgrown }: Futures): Chances {
-  const width = ids.length;
-  const firsts = new Float64Array(width);
+export function chancesOf(futures: Futures): Chances {
+  const { ids, canBeChosen, count } = futures;
+  const { firsts, least, nobody } = bestOfEach(futures);
+  const candidates = ids.flatMap((id, place) =>
+    canBeChosen[place] ? [{ id, ...firstIn(firsts[place] ?? 0, count), ...costOf(futures, place), ...lossOf(futures, place, least) }] : [],
+  );
+  const steady = candidates.filter(({ usable }) => usable >= 1 - MOST_OUTGROWN);
+  const able = steady.length > 0 ? steady : candidates.filter(({ usable }) => usable > 0);
+  return {
+    futures: count,
+    candidates: candidates.sort((a, b) => b.first - a.first || a.givesAway - b.givesAway),
+    safest: lowest(able, ({ atWorst }) => atWorst),
+    best: lowest(able, ({ givesAway }) => givesAway),
+    nobody: nobody / Math.max(1, count),
+  };
+}
+
+/** How often each comes first, by its place, and what the best of each future comes to. */
+function bestOfEach({ ids, canBeChosen, count, totals, outgrown }: Futures) {
+  const firsts = new Float64Array(ids.length);
   const least = new Float64Array(count);
   let nobody = 0;
   for (let future = 0; future < count; future++) {
-    const at = future * width;
+    const at = future * ids.length;
     let [lead, best] = [-1, Infinity];
-    for (let place = 0; place < width; place++) {
+    for (let place = 0; place < ids.length; place++) {
       const total = totals[at + place] ?? Infinity;
       if (!canBeChosen[place] || (outgrown[at + place] ?? -1) >= 0 || !(total < best)) continue;
       [lead, best] = [place, total];
@@ -56,43 +73,43 @@ export function chancesOf({ ids, canBeChosen, count, totals, outgrown }: Futures
     if (lead < 0) nobody += 1;
     else firsts[lead] = (firsts[lead] ?? 0) + 1;
   }
-  const candidates = ids.flatMap((id, place) => {
-    if (!canBeChosen[place]) return [];
-    const own = Float64Array.from({ length: count }, (_, future) => totals[future * width + place] ?? 0).sort();
-    const given: number[] = [];
-    const months: number[] = [];
-    for (let future = 0; future < count; future++) {
-      const at = future * width + place;
-      const month = outgrown[at] ?? -1;
-      if (month >= 0) months.push(month);
-      else given.push((totals[at] ?? 0) - (least[future] ?? 0));
-    }
-    const first = (firsts[place] ?? 0) / Math.max(1, count);
-    return [
-      {
-        id,
-        first,
-        error: Math.sqrt((first * (1 - first)) / Math.max(1, count)),
-        usable: given.length / Math.max(1, count),
-        low: quantile(own, LOW),
-        middle: quantile(own, 0.5),
-        high: quantile(own, HIGH),
-        givesAway: given.reduce((sum, amount) => sum + amount, 0) / Math.max(1, given.length),
-        atWorst: quantile(Float64Array.from(given).sort(), WORST),
-        limit: months.length === 0 ? null : { part: months.length / count, month: quantile(Float64Array.from(months).sort(), 0.5) },
-      },
-    ];
-  });
-  const steady = candidates.filter(({ usable }) => usable >= 1 - MOST_OUTGROWN);
-  const lowest = (of: readonly CandidateChance[], figure: (one: CandidateChance) => number) =>
-    of.reduce<CandidateChance | null>((found, one) => (found === null || figure(one) < figure(found) ? one : found), null)?.id ?? null;
+  return { firsts, least, nobody };
+}
+
+function firstIn(times: number, count: number): Pick<CandidateChance, 'first' | 'error'> {
+  const first = times / Math.max(1, count);
+  return { first, error: Math.sqrt((first * (1 - first)) / Math.max(1, count)) };
+}
+
+function costOf({ ids, count, totals }: Futures, place: number): Pick<CandidateChance, 'low' | 'middle' | 'high'> {
+  const own = Float64Array.from({ length: count }, (_, future) => totals[future * ids.length + place] ?? 0).sort();
+  return { low: quantile(own, LOW), middle: quantile(own, 0.5), high: quantile(own, HIGH) };
+}
+
+/** What choosing it gives away where it can be used, and how often it is outgrown. */
+function lossOf(
+  { ids, count, totals, outgrown }: Futures,
+  place: number,
+  least: Float64Array,
+): Pick<CandidateChance, 'usable' | 'givesAway' | 'atWorst' | 'limit'> {
+  const given: number[] = [];
+  const months: number[] = [];
+  for (let future = 0; future < count; future++) {
+    const at = future * ids.length + place;
+    const month = outgrown[at] ?? -1;
+    if (month >= 0) months.push(month);
+    else given.push((totals[at] ?? 0) - (least[future] ?? 0));
+  }
   return {
-    futures: count,
-    candidates: candidates.sort((a, b) => b.first - a.first || a.givesAway - b.givesAway),
-    safest: lowest(steady.length > 0 ? steady : candidates.filter(({ usable }) => usable > 0), ({ atWorst }) => atWorst),
-    best: lowest(steady.length > 0 ? steady : candidates.filter(({ usable }) => usable > 0), ({ givesAway }) => givesAway),
-    nobody: nobody / Math.max(1, count),
+    usable: given.length / Math.max(1, count),
+    givesAway: given.reduce((sum, amount) => sum + amount, 0) / Math.max(1, given.length),
+    atWorst: quantile(Float64Array.from(given).sort(), WORST),
+    limit: months.length === 0 ? null : { part: months.length / count, month: quantile(Float64Array.from(months).sort(), 0.5) },
   };
+}
+
+function lowest(of: readonly CandidateChance[], figure: (one: CandidateChance) => number): string | null {
+  return of.reduce<CandidateChance | null>((found, one) => (found === null || figure(one) < figure(found) ? one : found), null)?.id ?? null;
 }
 
 /** The value below which a part of sorted ones lies; 0 of none. */

@@ -1,13 +1,14 @@
-import { addMonths, type Month } from '../calendar/month';
+import type { Month } from '../calendar/month';
 import type { DecisionFile } from '../decision-file/schema';
 import type { Lift } from '../decision-file/candidate-schema';
-import type { Driver } from '../decision-file/forecast-schema';
+import type { Driver, Stream } from '../decision-file/forecast-schema';
 import { liftOf } from '../forecast/lift';
-import { type NumberForecast, numberForecast } from '../forecast/number-forecast';
+import { fillRatio, fillSubscribers, isRatio, type NumberForecast, numberForecast } from '../forecast/number-forecast';
 
 /** A stream in one future, by month; its arrays are filled anew for every future. */
 export interface FutureStream {
-  readonly id: string;
+  /** As it is expected. */
+  readonly stream: Stream;
   readonly orders: Float64Array;
   readonly subscribers: Float64Array | null;
   /** Base currency. */
@@ -39,7 +40,7 @@ export function expectedWorld(file: DecisionFile, forecast: NumberForecast = num
     start,
     months,
     streams: forecast.streams.map(({ stream, orders, subscribers, orderValue, netOrderValue, refunded, cards }) => ({
-      id: stream.id,
+      stream,
       orders: orders.slice(),
       subscribers: subscribers?.slice() ?? null,
       orderValue: orderValue.slice(),
@@ -65,7 +66,7 @@ export function fillLifted(lifted: FutureWorld, base: FutureWorld, lift: Lift | 
   lifted.streams.forEach((stream, place) => {
     const from = base.streams[place];
     if (!from) return;
-    const factor = liftOf(lift, stream.id).toNumber();
+    const factor = liftOf(lift, stream.stream.id).toNumber();
     for (let month = 0; month < base.months; month++) {
       stream.orders[month] = (from.orders[month] ?? 0) * factor;
       if (stream.subscribers) stream.subscribers[month] = (from.subscribers?.[month] ?? 0) * factor;
@@ -78,36 +79,11 @@ export function fillLifted(lifted: FutureWorld, base: FutureWorld, lift: Lift | 
 }
 
 /** Works out what follows from the streams of a world: subscribers, and quantities that go with orders or sales. */
-export function fillQuantities({ streams, quantities, months }: FutureWorld, drivers: Readonly<Record<string, Driver>>): void {
+export function fillQuantities({ streams, quantities }: FutureWorld, drivers: Readonly<Record<string, Driver>>): void {
   const subscribers = quantities.get('subscribers');
-  if (subscribers) {
-    subscribers.fill(0);
-    for (const stream of streams)
-      for (let month = 0; month < months; month++) subscribers[month] = (subscribers[month] ?? 0) + (stream.subscribers?.[month] ?? 0);
-  }
+  if (subscribers) fillSubscribers(subscribers, streams);
   for (const [id, driver] of Object.entries(drivers)) {
     const values = quantities.get(id);
-    if (!values || typeof driver !== 'object' || !('per' in driver)) continue;
-    const rate = Number(driver.ratio);
-    const isOfStreams = ['orders', 'sales'].includes(driver.per) || (driver.per === 'subscribers' && driver.streams !== undefined);
-    if (!isOfStreams) {
-      const of = quantities.get(driver.per);
-      for (let month = 0; month < months; month++) values[month] = (of?.[month] ?? 0) * rate;
-      continue;
-    }
-    values.fill(0);
-    for (const stream of streams) {
-      if (driver.streams && !driver.streams.includes(stream.id)) continue;
-      for (let month = 0; month < months; month++) {
-        const count = driver.per === 'subscribers' ? (stream.subscribers?.[month] ?? 0) : (stream.orders[month] ?? 0);
-        const worth = driver.per === 'sales' ? (stream.orderValue[month] ?? 0) : 1;
-        values[month] = (values[month] ?? 0) + count * worth * rate;
-      }
-    }
+    if (values && isRatio(driver)) fillRatio(values, driver, streams, quantities);
   }
-}
-
-/** The months of a world by name. */
-export function monthNames({ start, months }: Pick<FutureWorld, 'start' | 'months'>): Month[] {
-  return Array.from({ length: months }, (_, index) => addMonths(start, index));
 }

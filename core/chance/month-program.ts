@@ -1,7 +1,8 @@
 import { bandAmount, packagesFor } from '../scales/form-values';
 import { bandsInNumbers } from '../scales/level-form';
 import type { CountedOrders, Expression, ExpressionName, Orders } from '../rules/expression/expression';
-import { type FutureStream, type FutureWorld, monthNames } from './future-world';
+import { monthsFrom } from '../calendar/month';
+import type { FutureStream, FutureWorld } from './future-world';
 import { added, type Base, figureOf, fillFrom, type Linear, NOTHING, ofBase, ofFixed } from './linear';
 
 /**
@@ -197,7 +198,8 @@ const MAKERS: { readonly [Name in ExpressionName]: Make<Name> } = {
       }
     }),
   between: (program, { of, from, until }) => {
-    const isIn = monthNames(program.world).map((name) => (from === null || name >= from) && (until === null || name <= until));
+    const { start, months } = program.world;
+    const isIn = monthsFrom(start, months).map((name) => (from === null || name >= from) && (until === null || name <= until));
     return program.product(program.of(of), ofFixed(Float64Array.from(isIn, Number)));
   },
   'used-up': (program, { credit, bills }) =>

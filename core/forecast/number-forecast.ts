@@ -91,12 +91,16 @@ function added(
       const count = stream.orders[month] ?? 0;
       orders[month] = (orders[month] ?? 0) + count;
       sales[month] = (sales[month] ?? 0) + count * (stream.orderValue[month] ?? 0);
-      subscribers[month] = (subscribers[month] ?? 0) + (stream.subscribers?.[month] ?? 0);
     }
+  fillSubscribers(subscribers, streams);
   const counted = new Map<string, Float64Array>([['subscribers', subscribers], ...series]);
   const quantities = new Map(counted);
   for (const [id, driver] of Object.entries(forecast.drivers ?? {}))
-    if (isRatio(driver)) quantities.set(id, ratioNumbers(driver, streams, counted, months));
+    if (isRatio(driver)) {
+      const values = new Float64Array(months);
+      fillRatio(values, driver, streams, counted);
+      quantities.set(id, values);
+    }
   return { start, months, streams, orders, sales, quantities, scaled, stated: forecast, series };
 }
 
@@ -165,29 +169,44 @@ function subscriberNumbers({ start, joins, churn }: NonNullable<Stream['subscrib
   return counts;
 }
 
+/** A quantity that goes with another one. */
 type Ratio = Extract<Driver, { per: string }>;
 
-function isRatio(driver: Driver): driver is Ratio {
+/** Whether a quantity goes with another one, and is no series of its own. */
+export function isRatio(driver: Driver): driver is Ratio {
   return typeof driver === 'object' && 'per' in driver;
 }
 
-function ratioNumbers(
+/** What quantities are counted from in a stream. */
+type CountedStream = Pick<NumberStream, 'stream' | 'orders' | 'orderValue' | 'subscribers'>;
+
+/** All subscribers by month. */
+export function fillSubscribers(into: Float64Array, streams: ReadonlyArray<Pick<NumberStream, 'subscribers'>>): void {
+  into.fill(0);
+  for (const { subscribers } of streams)
+    if (subscribers) for (let month = 0; month < into.length; month++) into[month] = (into[month] ?? 0) + (subscribers[month] ?? 0);
+}
+
+/** What goes with orders, sales, subscribers or another quantity, by month (decision file §2, drivers). */
+export function fillRatio(
+  into: Float64Array,
   { per, ratio, streams: only }: Ratio,
-  all: readonly NumberStream[],
+  all: readonly CountedStream[],
   series: ReadonlyMap<string, Float64Array>,
-  months: number,
-): Float64Array {
-  const values = new Float64Array(months);
+): void {
   const rate = Number(ratio);
-  if (!['orders', 'sales'].includes(per) && !(per === 'subscribers' && only))
-    return (series.get(per) ?? values).map((value) => value * rate);
+  into.fill(0);
+  if (!['orders', 'sales'].includes(per) && !(per === 'subscribers' && only)) {
+    const of = series.get(per);
+    for (let month = 0; month < into.length; month++) into[month] = (of?.[month] ?? 0) * rate;
+    return;
+  }
   for (const { stream, orders, orderValue, subscribers } of all) {
     if (only && !only.includes(stream.id)) continue;
-    for (let month = 0; month < months; month++) {
+    for (let month = 0; month < into.length; month++) {
       const count =
         per === 'subscribers' ? (subscribers?.[month] ?? 0) : (orders[month] ?? 0) * (per === 'sales' ? (orderValue[month] ?? 0) : 1);
-      values[month] = (values[month] ?? 0) + count * rate;
+      into[month] = (into[month] ?? 0) + count * rate;
     }
   }
-  return values;
 }
