@@ -12,6 +12,7 @@ import { type Spread, spreadOfPast } from '#core/past-orders/spread';
 import { type OwnOrders, ownOrders, wholeMonths } from '#core/past-orders/own-orders';
 import { type ExportChoices, ExportReader, type ReadExport } from '#core/past-orders/read-export';
 import { withEveryVendorsBest } from '#core/proposals/every-vendors-best';
+import { ordersFrom } from '#core/replay/past-orders';
 import { type ReplayAnswer, replaySteps } from '#core/replay/replay-answer';
 
 /** What this worker is asked; a later question to read or to answer overtakes an earlier one. */
@@ -65,6 +66,7 @@ let reading = 0;
 let found: ReadExport['found'] = null;
 let kept: readonly KeptOrders[] = [];
 let newest: Workbench | null = null;
+let owned: { readonly by: string; readonly of: readonly KeptOrders[]; readonly orders: OwnOrders } | null = null;
 let paid: (ReadPayouts & { readonly name: string }) | null = null;
 
 const say = (reply: PastOrdersReply) => self.postMessage(reply);
@@ -169,13 +171,22 @@ async function load({ address, files }: Extract<PastOrdersQuestion, { ask: 'load
   }
 }
 
+/** The orders of all whole months as the decision takes them: worked out again only when what they are taken by changes. */
+function ownOnce({ decision: { forecast, pastOrders, currency, rates } }: Workbench): OwnOrders {
+  const streams = forecast.streams.map(({ id, label, channel, cards }) => [id, label, channel, Object.keys(cards ?? {})]);
+  const by = JSON.stringify([streams, pastOrders, currency, rates]);
+  if (owned?.by !== by || owned.of !== kept)
+    owned = { by, of: kept, orders: ownOrders(kept, { forecast, pastOrders, currency, rates }, wholeMonths(kept, Infinity)) };
+  return owned.orders;
+}
+
 /** A newer question, or the wish to stop, is heard between two candidates. */
 async function answer(workbench: Workbench): Promise<void> {
   if (workbench !== newest) return;
   const { decision } = workbench;
-  const lastYear = ownOrders(kept, decision, wholeMonths(kept));
-  const all = ownOrders(kept, decision, wholeMonths(kept, Infinity));
-  const { orders, ...own } = lastYear;
+  const { orders: all, ...own } = ownOnce(workbench);
+  const lastYear = wholeMonths(kept);
+  const orders = all && lastYear ? ordersFrom(all, lastYear.from) : all;
   const { file } = assembleToPrice(withEveryVendorsBest(workbench));
   const replay = orders && file.candidates.length > 0 ? await inSteps(replaySteps(file, orders), workbench) : null;
   if (workbench !== newest) return;
@@ -184,11 +195,9 @@ async function answer(workbench: Workbench): Promise<void> {
     answer: {
       own,
       replay,
-      course: all.orders
-        ? courseOf(all.orders, forecastMonths(decision.forecast, decision.start, decision.months, ONE), decision.currency)
-        : [],
-      spread: all.orders ? spreadOfPast(all.orders) : null,
-      estimates: all.orders ? estimates(all.orders, decision.forecast.streams, decision.start) : [],
+      course: all ? courseOf(all, forecastMonths(decision.forecast, decision.start, decision.months, ONE), decision.currency) : [],
+      spread: all ? spreadOfPast(all) : null,
+      estimates: all ? estimates(all, decision.forecast.streams, decision.start) : [],
     },
   });
 }

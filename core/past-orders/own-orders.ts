@@ -47,7 +47,8 @@ export function ownOrders(
   const home = decision.pastOrders?.home ?? countries[0]?.[0] ?? null;
   const streams = new Map([...channels.keys()].map((name) => [name, streamOf(name, decision)] as const));
   const taking: Taking = { decision, streams, home, only, collector: new PastOrderCollector(), seen: new Set(), unrated: new Map() };
-  const doubled = kept.toReversed().reduce((sum, one) => sum + takeFile(one, taking), 0);
+  // Numbers of orders are remembered for the files that are still to come.
+  const doubled = kept.toReversed().reduce((sum, one, at) => sum + takeFile(one, taking, at < kept.length - 1), 0);
   return {
     orders: taking.collector.finish(),
     channels: [...channels]
@@ -78,6 +79,7 @@ interface Taking {
 function takeFile(
   { file: { words }, parts }: KeptOrders,
   { decision, streams: streamFor, home, only, collector, seen, unrated }: Taking,
+  isFollowed: boolean,
 ): number {
   const { streams } = decision.forecast;
   const from = only ? countedDay(`${only.from}-01`) : -Infinity;
@@ -94,7 +96,7 @@ function takeFile(
         doubled += 1;
         continue;
       }
-      if (number !== 0) inFile.push(number);
+      if (isFollowed && number !== 0) inFile.push(number);
       const currency = part.currency[at] ?? 0;
       const rate = rates[currency] ?? null;
       if (rate === null) {

@@ -1,5 +1,5 @@
 import { countedDay, dayCounted } from '../calendar/counted-day';
-import { type Month, monthsBetween } from '../calendar/month';
+import { addMonths, type Month, monthsBetween } from '../calendar/month';
 
 /** An order that was placed (decision file §11). */
 export interface PastOrder {
@@ -146,6 +146,31 @@ export class PastOrderCollector {
     this.kind = wider(this.kind, new Uint8Array(room));
     this.refunded = wider(this.refunded, new Uint8Array(room));
   }
+}
+
+/** The orders from a month on, in the same columns; all where they begin later, null where none is left. */
+export function ordersFrom(orders: PastOrders, from: Month): PastOrders | null {
+  const { starts, months, start } = orders;
+  let first = Math.max(0, monthsBetween(start, from));
+  // Months begin with the first that has an order.
+  while (first < months && starts[first] === starts[first + 1]) first += 1;
+  if (first === 0) return orders;
+  if (first >= months) return null;
+  const begin = starts[first] ?? 0;
+  const rest = <Column extends Int32Array | Float64Array | Uint8Array>(column: Column) => column.subarray(begin) as Column;
+  const units = rest(orders.units);
+  return {
+    ...orders,
+    start: addMonths(start, first),
+    months: months - first,
+    starts: starts.subarray(first).map((place) => place - begin),
+    day: rest(orders.day),
+    units,
+    mostUnits: units.reduce((most, one) => Math.max(most, one), 0),
+    stream: rest(orders.stream),
+    kind: rest(orders.kind),
+    refunded: rest(orders.refunded),
+  };
 }
 
 /** Past orders in columns; null where there is none. */
