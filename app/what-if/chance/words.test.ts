@@ -77,6 +77,10 @@ describe('chance in words', () => {
       'Trade comes first in more than 99 of 100 futures. Where it does not, hardly anything is lost.',
     ],
     [
+      answerOf([one('E', { first: 0.96, givesAway: '3.00', atWorst: '0.00' }), one('A', { first: 0.04 })]),
+      'Trade comes first in 96 of 100 futures. Choosing it gives away €3 on average beside what would have been best.',
+    ],
+    [
       answerOf([one('E', { first: 1, givesAway: '0.00', atWorst: '0.00' }), one('A', { first: 0 })]),
       'Trade comes first in every one of 10,000 futures.',
     ],

@@ -44,7 +44,8 @@ export function chanceSentence(answer: ChanceAnswer, nameOf: (id: string) => str
 
 function givesAwayWords(one: CandidateChanceTold, write: Writer): string {
   if (Number(one.atWorst) < 0.5 && Number(one.givesAway) < 0.5) return 'Where it does not, hardly anything is lost.';
-  return `Choosing it gives away ${write.amount(one.givesAway)} on average beside what would have been best; ${atWorstWords(one, write)}.`;
+  const onAverage = `Choosing it gives away ${write.amount(one.givesAway)} on average beside what would have been best`;
+  return Number(one.atWorst) < 0.5 ? `${onAverage}.` : `${onAverage}; ${atWorstWords(one, write)}.`;
 }
 
 function atWorstWords(one: CandidateChanceTold | undefined, write: Writer): string {
