@@ -195,7 +195,7 @@ export function runCoreBench(): void {
 
 /** Ten thousand futures, with all that is answered from them. */
 function chances(file: DecisionFile): void {
-  const uncertain = uncertainsOf(file, undefined);
+  const uncertain = uncertainsOf(file);
   const futuresOf = (count: number) => {
     const run = new FutureRun(file, uncertain, 1, count);
     run.add(count);

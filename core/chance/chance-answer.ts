@@ -1,19 +1,14 @@
 import { moneyText, roundMoney } from '../amount/currencies';
 import { Decimal } from '../amount/decimal';
-import type { ChanceSettings } from '../decision/chance-schema';
 import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
-import type { Versions } from '../forecast/versions-schema';
 import { chancesOf, quantile } from './chances';
 import { worthKnowing } from './finding-out';
 import { FutureRun } from './futures';
-import { type Uncertain, uncertainsOf } from './uncertain';
+import { isCertain as isOneCertain, type Uncertain, type UncertainStated, uncertainsOf } from './uncertain';
 
 /** What is asked: how uncertain everything is, by what the person says of it. */
-export interface ChanceAsked {
-  readonly versions: Versions | undefined;
-  readonly settings: ChanceSettings | undefined;
-}
+export type ChanceAsked = UncertainStated;
 
 /** What chance says of a candidate; amounts in base currency to the minor unit. */
 export interface CandidateChanceTold {
@@ -28,6 +23,8 @@ export interface CandidateChanceTold {
   readonly givesAway: string;
   readonly atWorst: string;
   readonly limit: { readonly part: number; readonly month: number } | null;
+  /** In which part of all futures a must that nobody knows is not met. */
+  readonly lacking: number;
 }
 
 /** A month of a fan: what has been paid by its end in eight of ten futures, and in the middle one. */
@@ -68,11 +65,11 @@ const AT_A_LEVEL = 400;
 const LEVELS = [0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4] as const;
 
 /** Works the chances out piece by piece: a coarse answer first, then all futures, then how costs fan out and other levels. */
-export function chanceWork(file: DecisionFile, { versions, settings }: ChanceAsked) {
-  const uncertain = uncertainsOf(file, versions, settings);
-  const seed = settings?.seed ?? USUAL_SEED;
+export function chanceWork(file: DecisionFile, asked: ChanceAsked) {
+  const uncertain = uncertainsOf(file, asked);
+  const seed = asked.settings?.seed ?? USUAL_SEED;
   const isByKept = comparedBy(file) === 'keep';
-  const isCertain = uncertain.every(({ low, high }) => low === 0 && high === 0);
+  const isCertain = uncertain.every(isOneCertain);
   // Where nothing is uncertain, one future is as good as all.
   const run = new FutureRun(file, uncertain, seed, isCertain ? 1 : FUTURES);
   const fans: ChanceAnswer['fans'][number][] = [];

@@ -1,3 +1,4 @@
+import { LACKING, USABLE } from './future-pricing';
 import type { Futures } from './futures';
 
 /** What chance says of one candidate; amounts in base currency, not rounded. */
@@ -19,6 +20,8 @@ export interface CandidateChance {
   readonly atWorst: number;
   /** In which part of all futures a limit is reached, and in the middle one of these in which month; null for none. */
   readonly limit: { readonly part: number; readonly month: number } | null;
+  /** In which part of all futures a must that nobody knows is not met. */
+  readonly lacking: number;
 }
 
 /** What chance says of all of them. */
@@ -35,7 +38,7 @@ export interface Chances {
 }
 
 /** A candidate that is outgrown more often than this is no safe one. */
-const MOST_OUTGROWN = 0.05;
+export const MOST_OUTGROWN = 0.05;
 const [LOW, HIGH, WORST] = [0.1, 0.9, 0.95];
 
 /** Answers from many futures: who comes first how often, what each costs, and what choosing it gives away. */
@@ -66,7 +69,7 @@ function bestOfEach({ ids, canBeChosen, count, totals, outgrown }: Futures) {
     let [lead, best] = [-1, Infinity];
     for (let place = 0; place < ids.length; place++) {
       const total = totals[at + place] ?? Infinity;
-      if (!canBeChosen[place] || (outgrown[at + place] ?? -1) >= 0 || !(total < best)) continue;
+      if (!canBeChosen[place] || outgrown[at + place] !== USABLE || !(total < best)) continue;
       [lead, best] = [place, total];
     }
     least[future] = best;
@@ -91,19 +94,22 @@ function lossOf(
   { ids, count, totals, outgrown }: Futures,
   place: number,
   least: Float64Array,
-): Pick<CandidateChance, 'usable' | 'givesAway' | 'atWorst' | 'limit'> {
+): Pick<CandidateChance, 'usable' | 'givesAway' | 'atWorst' | 'limit' | 'lacking'> {
   const given: number[] = [];
   const months: number[] = [];
+  let lacking = 0;
   for (let future = 0; future < count; future++) {
     const at = future * ids.length + place;
-    const month = outgrown[at] ?? -1;
-    if (month >= 0) months.push(month);
+    const month = outgrown[at] ?? USABLE;
+    if (month === LACKING) lacking += 1;
+    else if (month !== USABLE) months.push(month);
     else given.push((totals[at] ?? 0) - (least[future] ?? 0));
   }
   return {
     usable: given.length / Math.max(1, count),
     givesAway: given.reduce((sum, amount) => sum + amount, 0) / Math.max(1, given.length),
     atWorst: quantile(Float64Array.from(given).sort(), WORST),
+    lacking: lacking / Math.max(1, count),
     limit: months.length === 0 ? null : { part: months.length / count, month: quantile(Float64Array.from(months).sort(), 0.5) },
   };
 }

@@ -4,11 +4,14 @@ import { streamDrawer } from './drawn-stream';
 import { expectedWorld } from './future-world';
 import type { FuturePricing } from './future-pricing';
 import { NormalNumbers } from './normal';
-import { factorAt, pointsAt, type Uncertain, type UncertainKind } from './uncertain';
+import { amountAt, factorAt, isDrawnEvenly, isYesAt, pointsAt, type Uncertain, type UncertainKind } from './uncertain';
 
 /** Draws futures one after the other into the world of a pricing. */
 export interface FutureDrawer {
-  /** Fills the world with a future, the same for the same number; `drawn` gets what each uncertain thing came out as. */
+  /**
+   * Fills the world with a future, the same for the same number; `drawn` gets what each uncertain thing came out as: an even
+   * number of prices and answers that nobody knows, else a standard normal one.
+   */
   draw(future: number, drawn: Float32Array): void;
 }
 
@@ -24,7 +27,7 @@ const MOST_SHRINKING = -0.99;
  */
 export function futureDrawer(
   file: DecisionFile,
-  { world, rises }: FuturePricing,
+  { world, rises, prices, answers, isNo }: FuturePricing,
   uncertain: readonly Uncertain[],
   seed: number,
   scale = 1,
@@ -41,7 +44,6 @@ export function futureDrawer(
     season: placeOf('season'),
     worth: placeOf('order-value'),
     abroad: placeOf('foreign-cards'),
-    rises: placeOf('rises'),
   };
   const scatter = (uncertain[placeOf('scatter')]?.low ?? 0) / 100;
   const streams = expected.streams.map((stream, place) => ({
@@ -56,10 +58,14 @@ export function futureDrawer(
     now: expected.rates.get(currency)?.[0] ?? 1,
     place: placeOf('rate', currency),
   }));
+  const rising = [...rises].map(([vendor, into]) => ({ into, place: placeOf('rises', vendor) }));
+  const priced = [...prices].map(([id, into]) => ({ into, place: placeOf('price', id) }));
+  const answered = answers.map(({ id }) => placeOf('answer', id));
+  const areEven = uncertain.map(isDrawnEvenly);
   return {
     draw(future, drawn) {
       normal.begin(seed, future);
-      for (let place = 0; place < uncertain.length; place++) drawn[place] = normal.next();
+      for (let place = 0; place < uncertain.length; place++) drawn[place] = areEven[place] ? normal.even() : normal.next();
       const factor = (place: number) => (uncertain[place] ? factorAt(uncertain[place], drawn[place] ?? 0) : 1);
       const points = (place: number) => (uncertain[place] ? pointsAt(uncertain[place], drawn[place] ?? 0) : 0);
       const together = {
@@ -76,11 +82,22 @@ export function futureDrawer(
         const walked = walk(into, now, uncertain[place], normal);
         if (place >= 0) drawn[place] = walked;
       }
-      const yearly = Math.max(1, factor(at.rises));
-      for (const months of rises.values())
-        for (let month = 0; month < months.length; month++) months[month] = yearly ** Math.floor(month / MONTHS_A_YEAR);
+      for (const { into, place } of rising) fillRises(into, Math.max(1, factor(place)));
+      for (const { into, place } of priced) if (uncertain[place]) into.fill(amountAt(uncertain[place], drawn[place] ?? 0));
+      answered.forEach((place, answer) => {
+        isNo[answer] = uncertain[place] && !isYesAt(uncertain[place], drawn[place] ?? 0) ? 1 : 0;
+      });
     },
   };
+}
+
+/** Prices that rise once a year. */
+function fillRises(into: Float64Array, yearly: number): void {
+  let rise = 1;
+  for (let month = 0; month < into.length; month++) {
+    if (month > 0 && month % MONTHS_A_YEAR === 0) rise *= yearly;
+    into[month] = rise;
+  }
 }
 
 /**

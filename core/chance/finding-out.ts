@@ -1,4 +1,6 @@
+import { chosenBy, costsOf, type Sums, sumsOf } from './future-costs';
 import type { Futures } from './futures';
+import { isCertain, isYesAt, type Uncertain } from './uncertain';
 
 /** What knowing one uncertain thing before choosing would be worth. */
 export interface WorthKnowing {
@@ -19,57 +21,50 @@ const DUST = 1e-9;
  * cheapest on average there. The choice is made by one half of a group's futures and paid in the other, and the other way
  * round, so that what is only chance is not taken for knowledge (as in cross-validation).
  *
- * A candidate that is outgrown in a future counts there as the dearest that can be chosen: one would have to move.
+ * What can be used in fewer than 19 of 20 futures of a group is not chosen there; where what is chosen cannot be used in a
+ * future it counts as the dearest: one would have to move.
  *
  * @returns the most worth knowing first; nothing where fewer than two can be chosen
  */
 export function worthKnowing(futures: Futures): WorthKnowing[] {
   const costs = costsOf(futures);
   const { count, uncertain, drawn } = futures;
-  const { width } = costs;
-  if (width < 2 || count < GROUPS * 4) return [];
-  const all = new Uint32Array(count).map((_, at) => at);
-  const now = cheapest(costs, all, 0, count);
-  const without = meanOf(costs, all, 0, count, now);
+  if (costs.width < 2 || count < GROUPS * 4) return [];
+  const all = sumsOf(
+    costs,
+    new Uint32Array(count).map((_, at) => at),
+  );
+  const now = chosenBy(all);
+  const without = (all.cost[now] ?? 0) / count;
   return uncertain
-    .map(({ key, low, high }, place) => {
-      if (low === 0 && high === 0) return { key, worth: 0 };
-      const order = inOrderOf(count, (future) => drawn[future * uncertain.length + place] ?? 0);
+    .map((one, place) => {
+      if (isCertain(one)) return { key: one.key, worth: 0 };
+      const drawnIn = (future: number) => drawn[future * uncertain.length + place] ?? 0;
+      const order = inOrderOf(count, drawnIn);
+      const edges = edgesOf(one, order, drawnIn);
       let paid = 0;
-      for (let group = 0; group < GROUPS; group++) {
-        const [from, to] = [group, group + 1].map((edge) => Math.round((edge * count) / GROUPS)) as [number, number];
+      for (let group = 0; group + 1 < edges.length; group++) {
         // Neighbours go into different halves, so that both halves of a group are alike.
-        const members = order.slice(from, to);
-        const halves = [members.filter((_, at) => at % 2 === 0), members.filter((_, at) => at % 2 === 1)] as const;
-        for (const [chosenBy, payers] of [halves, [halves[1], halves[0]] as const]) {
-          const chosen = cheapest(costs, chosenBy, 0, chosenBy.length);
-          paid += meanOf(costs, payers, 0, payers.length, chosen) * payers.length;
-        }
+        const members = order.subarray(edges[group], edges[group + 1]);
+        const [even, odd] = [0, 1].map((half) =>
+          sumsOf(
+            costs,
+            members.filter((_, at) => at % 2 === half),
+          ),
+        ) as [Sums, Sums];
+        paid += (odd.cost[chosenBy(even, now)] ?? 0) + (even.cost[chosenBy(odd, now)] ?? 0);
       }
-      return { key, worth: Math.max(0, without - paid / count) };
+      return { key: one.key, worth: Math.max(0, without - paid / count) };
     })
     .map((one) => (one.worth < DUST * Math.abs(without) ? { ...one, worth: 0 } : one))
     .sort((a, b) => b.worth - a.worth);
 }
 
-/** Costs of those that can be chosen, by future. */
-interface Costs {
-  readonly width: number;
-  readonly of: Float64Array;
-}
-
-function costsOf({ ids, canBeChosen, count, totals, outgrown }: Futures): Costs {
-  const places = ids.flatMap((_, place) => (canBeChosen[place] ? [place] : []));
-  const of = new Float64Array(count * places.length);
-  for (let future = 0; future < count; future++) {
-    let most = -Infinity;
-    for (const place of places) most = Math.max(most, totals[future * ids.length + place] ?? 0);
-    places.forEach((place, at) => {
-      const from = future * ids.length + place;
-      of[future * places.length + at] = (outgrown[from] ?? -1) >= 0 ? most : (totals[from] ?? 0);
-    });
-  }
-  return { width: places.length, of };
+/** Where groups of sorted futures begin and end: of an answer those with yes and those with no, else groups of one size. */
+function edgesOf(one: Uncertain, order: Uint32Array, drawn: (future: number) => number): number[] {
+  if (one.unit !== 'likely') return Array.from({ length: GROUPS + 1 }, (_, edge) => Math.round((edge * order.length) / GROUPS));
+  const firstNo = order.findIndex((future) => !isYesAt(one, drawn(future)));
+  return [...new Set([0, firstNo < 0 ? order.length : firstNo, order.length])];
 }
 
 /** So many futures at most, and so finely their draws are told apart. */
@@ -80,19 +75,4 @@ function inOrderOf(count: number, drawn: (future: number) => number): Uint32Arra
   const keys = new Float64Array(count);
   for (let future = 0; future < count; future++) keys[future] = Math.round((drawn(future) + 10) * FINENESS) * MOST_FUTURES + future;
   return Uint32Array.from(keys.sort(), (key) => key % MOST_FUTURES);
-}
-
-function cheapest(costs: Costs, futures: Uint32Array, from: number, to: number): number {
-  let [found, least] = [0, Infinity];
-  for (let place = 0; place < costs.width; place++) {
-    const mean = meanOf(costs, futures, from, to, place);
-    if (mean < least) [found, least] = [place, mean];
-  }
-  return found;
-}
-
-function meanOf({ width, of }: Costs, futures: Uint32Array, from: number, to: number, place: number): number {
-  let sum = 0;
-  for (let at = from; at < to; at++) sum += of[(futures[at] ?? 0) * width + place] ?? 0;
-  return sum / Math.max(1, to - from);
 }

@@ -2,38 +2,45 @@ import { fraction } from '../amount/decimal';
 import { comparedBy } from '../decision-file/compared-by';
 import type { DecisionFile } from '../decision-file/schema';
 import { liftKey } from '../forecast/lift';
+import { unknownPrices } from '../pricing/ledger';
+import { unmetMusts } from '../pricing/needs';
 import { preparePricing } from '../pricing/pricing';
+import { openPrices, withPrice } from '../what-if/open-prices';
+import type { Figure } from '../rules/expression/expression';
 import { ROUNDING } from '../scales/form-values';
 import { type PreparedCandidate, type PreparedCharge, prepareCandidates } from '../scales/prepare';
+import { type Fixed, fillFixed, fixedOf, hoursOf, openTermPayments } from './fixed-payments';
 import { expectedWorld, fillLifted, fillQuantities, type FutureWorld, liftedWorld } from './future-world';
 import { added, fillFrom, type Linear, NOTHING, ofFixed, sumOf } from './linear';
 import { MonthProgram } from './month-program';
+import { type OpenAnswer, openAnswers } from './open-answers';
+import { openFigures } from './open-figures';
 
 /** Everything that candidates come to in one future; the arrays are used again for the next. */
 export interface FuturePricing {
   readonly ids: readonly string[];
-  /** Whether every must is met and every price known, by candidate. */
+  /** Whether it may be chosen, by candidate: no must is known not to be met, and no more of a price is open than one figure. */
   readonly canBeChosen: readonly boolean[];
   /** The world to be filled before `run`; what candidates with a lift see follows from it. */
   readonly world: FutureWorld;
   /** What payments whose price may rise are multiplied by, by candidate's vendor and month; 1 as long as nobody changes it. */
   readonly rises: ReadonlyMap<string, Float64Array>;
-  /** The vendor of each candidate, by which its prices rise. */
-  readonly vendors: readonly string[];
+  /** Prices that nobody knows, by the id of the open price, in its currency: each the same in all months, to be filled before `run`. */
+  readonly prices: ReadonlyMap<string, Float64Array>;
+  /** Musts that nobody knows, and which of them are not met in the future to be run. */
+  readonly answers: readonly OpenAnswer[];
+  readonly isNo: Uint8Array;
   run(): void;
   /** Unrounded, base currency; by what is kept, the cost less what is left of sales. */
   readonly totals: Float64Array;
-  /** The month in which a limit is first exceeded; -1 where none is. */
+  /** The month in which a limit is first exceeded; {@link USABLE} where none is, {@link LACKING} where a must is not met. */
   readonly outgrown: Int16Array;
   /** What a candidate costs by month in the future that was run last. */
   monthsOf(place: number, into: Float64Array): void;
 }
 
-/** What a candidate pays whatever is sold, by month and currency, tax included. */
-interface Fixed {
-  readonly currency: string;
-  readonly months: Float64Array;
-}
+export const USABLE = -1;
+export const LACKING = -2;
 
 interface Priced {
   readonly vendor: string;
@@ -43,38 +50,29 @@ interface Priced {
   readonly charges: Linear;
   readonly limits: ReadonlyArray<{ readonly counted: Float64Array; readonly bound: number }>;
   readonly world: FutureWorld;
+  /** Places of the answers it waits for. */
+  readonly answers: readonly number[];
 }
 
 /** Prepares the pricing of all candidates in thousands of futures (decision file §2 to §8, unrounded). */
-export function futurePricing(file: DecisionFile): FuturePricing {
+export function futurePricing(asked: DecisionFile): FuturePricing {
+  const open = openPrices(asked);
+  const prices = new Map(open.map(({ id }) => [id, new Float64Array(asked.months)]));
+  const file = open.reduce((filled, { id }) => withPrice(filled, id, '0'), asked);
   const pricing = preparePricing(file);
   const prepared = prepareCandidates(pricing);
+  const answers = openAnswers(file);
+  const isNo = new Uint8Array(answers.length);
   const base = expectedWorld(file);
-  const drivers = file.forecast.drivers ?? {};
-  const worlds = new Map<string, { readonly world: FutureWorld; readonly program: MonthProgram; readonly follow: () => void }>();
-  const worldFor = ({ candidate: { lift } }: PreparedCandidate) => {
-    const key = liftKey(lift);
-    const found = worlds.get(key);
-    if (found) return found;
-    const world = key === '' ? base : liftedWorld(base, file);
-    const follow = () => {
-      if (world !== base) fillLifted(world, base, lift);
-      fillQuantities(world, drivers);
-    };
-    follow();
-    const made = { world, program: new MonthProgram(world), follow };
-    worlds.set(key, made);
-    return made;
-  };
-  const vendors = prepared.map(({ candidate }) => vendorOf(file, candidate.plans[0]?.plan));
-  const rises = new Map(vendors.map((vendor) => [vendor, new Float64Array(file.months).fill(1)]));
+  const worlds = worldsOf(file, base, openFigures(open, prices));
   const tax = 1 + fraction(file.feeTax ?? '0').toNumber();
+  const ofOpenTerms = openTermPayments(asked, prepared, prices, tax);
   const priced = prepared.map((one, place): Priced => {
-    const { world, program } = worldFor(one);
+    const { world, program } = worlds.of(one);
     const charges = one.charges.reduce((sum, charge) => added(sum, chargeIn(program, charge, file.currency, tax)), NOTHING);
     return {
-      vendor: vendors[place] ?? '',
-      fixed: fixedOf(file, one, tax),
+      vendor: vendorOf(file, one.candidate.plans[0]?.plan),
+      fixed: [...fixedOf(file, one, tax), ...(ofOpenTerms[place] ?? [])],
       hours: hoursOf(file, one),
       charges: program.withSum(charges),
       limits: one.limits.map(({ counted, most }) => ({
@@ -82,42 +80,71 @@ export function futurePricing(file: DecisionFile): FuturePricing {
         bound: (program.valuesOf(program.of(most))[0] ?? 0) * (1 + ROUNDING),
       })),
       world,
+      answers: answers.flatMap(({ candidates }, answer) => (candidates.includes(one.id) ? [answer] : [])),
     };
   });
+  const rises = new Map(priced.map(({ vendor }) => [vendor, new Float64Array(file.months).fill(1)]));
   const totals = new Float64Array(priced.length);
   const outgrown = new Int16Array(priced.length);
   const isByKept = comparedBy(file) === 'keep';
   const months = new Float64Array(file.months);
-  const further = new Float64Array(file.months);
-  const monthsOf = (place: number, into: Float64Array) => {
-    const one = priced[place];
-    if (!one) return void into.fill(0);
-    fillFixed(one, base, rises, into);
-    fillFrom(one.charges, further);
-    for (let month = 0; month < into.length; month++) into[month] = (into[month] ?? 0) + (further[month] ?? 0);
-  };
   return {
     ids: prepared.map(({ id }) => id),
-    canBeChosen: prepared.map((one) => one.canBeChosen),
+    canBeChosen: prepared.map(
+      ({ candidate }) => unmetMusts(pricing, candidate).missing.length === 0 && unknownPrices(pricing, candidate).length === 0,
+    ),
     world: base,
     rises,
-    vendors,
+    prices,
+    answers,
+    isNo,
+    run() {
+      worlds.run();
+      priced.forEach((one, place) => {
+        fillFixed(one, base, rises.get(one.vendor), months);
+        let total = sumOf(one.charges);
+        for (let month = 0; month < months.length; month++) total += months[month] ?? 0;
+        totals[place] = isByKept ? total - keptIn(one.world) : total;
+        outgrown[place] = one.answers.some((answer) => isNo[answer] === 1) ? LACKING : firstBeyond(one);
+      });
+    },
+    totals,
+    outgrown,
+    monthsOf(place, into) {
+      const one = priced[place];
+      if (!one) return void into.fill(0);
+      fillFixed(one, base, rises.get(one.vendor), into);
+      fillFrom(one.charges, months);
+      for (let month = 0; month < into.length; month++) into[month] = (into[month] ?? 0) + (months[month] ?? 0);
+    },
+  };
+}
+
+/** The worlds that candidates are priced in, each with its program: one for all that bring as many more orders. */
+function worldsOf(file: DecisionFile, base: FutureWorld, openFigure: (figure: Figure) => Float64Array | null) {
+  const drivers = file.forecast.drivers ?? {};
+  const worlds = new Map<string, { readonly world: FutureWorld; readonly program: MonthProgram; readonly follow: () => void }>();
+  return {
+    of({ candidate: { lift } }: PreparedCandidate) {
+      const key = liftKey(lift);
+      const found = worlds.get(key);
+      if (found) return found;
+      const world = key === '' ? base : liftedWorld(base, file);
+      const follow = () => {
+        if (world !== base) fillLifted(world, base, lift);
+        fillQuantities(world, drivers);
+      };
+      follow();
+      const made = { world, program: new MonthProgram(world, openFigure), follow };
+      worlds.set(key, made);
+      return made;
+    },
     run() {
       for (const { follow, program } of worlds.values()) {
         follow();
         program.run();
       }
-      priced.forEach((one, place) => {
-        fillFixed(one, base, rises, months);
-        let total = sumOf(one.charges);
-        for (let month = 0; month < months.length; month++) total += months[month] ?? 0;
-        totals[place] = isByKept ? total - keptIn(one.world) : total;
-        outgrown[place] = firstBeyond(one);
-      });
     },
-    totals,
-    outgrown,
-    monthsOf,
   };
 }
 
@@ -128,17 +155,6 @@ function chargeIn(program: MonthProgram, charge: PreparedCharge, base: string, t
   const counted = counting ? program.product(program.of(amount), ofFixed(counting)) : program.of(amount);
   const inBase = rates ? program.product(program.filled(rates), counted) : counted;
   return added(NOTHING, inBase, (taxExcluded ? tax : 1) * (isCredit ? -1 : 1));
-}
-
-/** What does not depend on sales, by month. */
-function fillFixed({ vendor, hours, fixed }: Priced, world: FutureWorld, rises: FuturePricing['rises'], into: Float64Array): void {
-  const rise = rises.get(vendor);
-  into.set(hours);
-  for (const { currency, months } of fixed) {
-    const rates = world.rates.get(currency);
-    for (let month = 0; month < into.length; month++)
-      into[month] = (into[month] ?? 0) + (months[month] ?? 0) * (rates?.[month] ?? 1) * (rise?.[month] ?? 1);
-  }
 }
 
 /** What is left of sales before costs (decision file §7, `keep`). */
@@ -153,30 +169,10 @@ function keptIn({ streams, months }: FutureWorld): number {
 }
 
 function firstBeyond({ limits }: Priced): number {
-  let first = -1;
+  let first = USABLE;
   for (const { counted, bound } of limits)
     for (let month = 0; month < counted.length && (first < 0 || month < first); month++) if ((counted[month] ?? 0) > bound) first = month;
   return first;
-}
-
-function hoursOf({ months, hourValue }: DecisionFile, { hours }: PreparedCandidate): Float64Array {
-  const worth = Number(hourValue ?? '0');
-  const spent = new Float64Array(months).fill(hours.monthly * worth);
-  spent[0] = (spent[0] ?? 0) + hours.setup * worth;
-  return spent;
-}
-
-function fixedOf({ months, basis }: DecisionFile, { payments }: PreparedCandidate, tax: number): Fixed[] {
-  const byCurrency = new Map<string, Float64Array>();
-  for (const { month, covers, charged, currency, taxExcluded } of payments) {
-    const into = byCurrency.get(currency) ?? new Float64Array(months);
-    byCurrency.set(currency, into);
-    const amount = charged * (taxExcluded ? tax : 1);
-    const covered = covers === 0 ? months - month : covers;
-    const length = basis === 'spread' ? covered : 1;
-    for (let part = month; part < Math.min(month + length, months); part++) into[part] = (into[part] ?? 0) + amount / length;
-  }
-  return [...byCurrency].map(([currency, all]) => ({ currency, months: all }));
 }
 
 function vendorOf({ offers }: DecisionFile, plan: string | undefined): string {

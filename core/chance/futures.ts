@@ -6,16 +6,16 @@ import type { Uncertain } from './uncertain';
 /** What all candidates come to in many futures, the same ones for all. */
 export interface Futures {
   readonly ids: readonly string[];
-  /** Whether every must is met and every price known, by candidate. */
+  /** Whether it may be chosen, by candidate; see `FuturePricing`. */
   readonly canBeChosen: readonly boolean[];
   readonly uncertain: readonly Uncertain[];
   /** How many futures were looked at. */
   readonly count: number;
   /** By future and candidate: unrounded, base currency; by what is kept, the cost less what is left of sales. */
   readonly totals: Float64Array;
-  /** By future and candidate: the month in which a limit is first exceeded; -1 for none. */
+  /** By future and candidate: the month in which a limit is first exceeded; `USABLE` for none, `LACKING` where a must is not met. */
   readonly outgrown: Int16Array;
-  /** By future and uncertain thing: what it came out as, a standard normal number. */
+  /** By future and uncertain thing: what it came out as, see `FutureDrawer`. */
   readonly drawn: Float32Array;
 }
 

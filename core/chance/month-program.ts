@@ -1,6 +1,6 @@
 import { bandAmount, packagesFor } from '../scales/form-values';
 import { bandsInNumbers } from '../scales/level-form';
-import type { CountedOrders, Expression, ExpressionName, Orders } from '../rules/expression/expression';
+import type { CountedOrders, Expression, ExpressionName, Figure, Orders, RatedBand } from '../rules/expression/expression';
 import { monthsFrom } from '../calendar/month';
 import type { FutureStream, FutureWorld } from './future-world';
 import { added, type Base, figureOf, fillFrom, type Linear, NOTHING, ofBase, ofFixed } from './linear';
@@ -19,7 +19,11 @@ export class MonthProgram {
   private readonly summed = new Set<Base>();
   readonly months: number;
 
-  constructor(readonly world: FutureWorld) {
+  /** @param openFigure - the months of a stated figure that nobody knows; null for all that are known */
+  constructor(
+    readonly world: FutureWorld,
+    readonly openFigure: (figure: Figure) => Float64Array | null = () => null,
+  ) {
     this.months = world.months;
   }
 
@@ -124,7 +128,11 @@ function multiply(a: Float64Array, b: Float64Array, into: Float64Array): void {
 type Make<Name extends ExpressionName> = (program: MonthProgram, expression: Extract<Expression, { is: Name }>) => Linear;
 
 const MAKERS: { readonly [Name in ExpressionName]: Make<Name> } = {
-  figure: (program, { value, isPercent }) => program.fixed(isPercent ? Number(value) / 100 : Number(value)),
+  figure: (program, figure) => {
+    const [open, value] = [program.openFigure(figure), Number(figure.value)];
+    if (open) return added(NOTHING, program.filled(open), figure.isPercent ? 0.01 : 1);
+    return program.fixed(figure.isPercent ? value / 100 : value);
+  },
   rate: (program, { currency }) => {
     const rates = program.world.rates.get(currency);
     return rates ? program.filled(rates) : program.fixed(1);
@@ -174,9 +182,12 @@ const MAKERS: { readonly [Name in ExpressionName]: Make<Name> } = {
       for (let month = 0; month < into.length; month++) into[month] = packagesFor(a[month] ?? 0, b[month] ?? 0);
     }),
   bands: (program, { of, how, bands }) => {
-    const numbers = { how, bands: bandsInNumbers(bands) };
-    return overMonths(program, of, (values, into) => {
-      for (let month = 0; month < into.length; month++) into[month] = bandAmount(numbers, values[month] ?? 0);
+    const numbers = openBands(program, bands);
+    const linear = program.of(of);
+    const values = program.valuesOf(linear);
+    return program.made([linear, ...numbers.open], (into) => {
+      const known = { how, bands: numbers.now() };
+      for (let month = 0; month < into.length; month++) into[month] = bandAmount(known, values[month] ?? 0);
     });
   },
   'so-far': (program, { of }) =>
@@ -224,6 +235,19 @@ const MAKERS: { readonly [Name in ExpressionName]: Make<Name> } = {
     );
   },
 };
+
+/** Bands in floating point, with what is drawn for those figures in them that nobody knows. */
+function openBands(program: MonthProgram, bands: readonly RatedBand[]) {
+  const figures = bands.flatMap(({ each, percent, flat }) => [each, percent, flat]).filter((figure) => program.openFigure(figure));
+  const known = bandsInNumbers(bands);
+  if (figures.length === 0) return { open: [], now: () => known };
+  const drawn = (figure: Figure): Figure => ({ ...figure, value: String(program.openFigure(figure)?.[0] ?? figure.value) });
+  return {
+    open: figures.map((figure) => program.of(figure)),
+    now: () =>
+      bandsInNumbers(bands.map((band) => ({ ...band, each: drawn(band.each), percent: drawn(band.percent), flat: drawn(band.flat) }))),
+  };
+}
 
 function pairwise(
   program: MonthProgram,

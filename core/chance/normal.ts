@@ -19,8 +19,8 @@ export class NormalNumbers {
     return normalAt(this.even());
   }
 
-  /** In (0, 1), never an end of it. */
-  private even(): number {
+  /** In (0, 1), as likely everywhere; never an end of it. */
+  even(): number {
     this.state = (this.state + TWIST) >>> 0;
     let mixed = Math.imul(this.state ^ (this.state >>> 15), this.state | 1);
     mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);

@@ -1,23 +1,43 @@
 import type { ChanceSettings } from '../decision/chance-schema';
+import type { Decision } from '../decision/decision-schema';
 import type { DecisionFile } from '../decision-file/schema';
 import { foreignKind } from '../forecast/foreign-kind';
 import { differencesOf } from '../forecast/versions';
 import type { Versions } from '../forecast/versions-schema';
+import { openPrices } from '../what-if/open-prices';
+import { openAnswers } from './open-answers';
 
 /** What can come out otherwise. */
 export type UncertainKind =
-  'level' | 'own-level' | 'growth' | 'season' | 'order-value' | 'refunds' | 'churn' | 'foreign-cards' | 'rate' | 'rises' | 'scatter';
+  | 'level'
+  | 'own-level'
+  | 'growth'
+  | 'season'
+  | 'order-value'
+  | 'refunds'
+  | 'churn'
+  | 'foreign-cards'
+  | 'rate'
+  | 'rises'
+  | 'scatter'
+  | 'price'
+  | 'answer';
 
-/** Something assumed that may come out otherwise: one time in ten further below, and one in ten further above. */
+/**
+ * Something that may come out otherwise than assumed, by its unit:
+ * - `percent`, `points`: one time in ten further below than `low`, and one in ten further above than `high`
+ * - `amount`: a price that nobody knows, anything between `low` and `high`, as likely everywhere
+ * - `likely`: an answer that nobody knows, yes in so many of a hundred futures (`low`, the same as `high`)
+ */
 export interface Uncertain {
   /** Unique in the decision: its kind, and what it is about behind a colon. */
   readonly key: string;
   readonly kind: UncertainKind;
-  /** Id of the stream, currency or vendor it is about; null for all. */
+  /** Id of the stream, currency, vendor, price or answer it is about; null for all. */
   readonly of: string | null;
   readonly label: string;
-  readonly unit: 'percent' | 'points';
-  /** Below and above, both above zero; 0 where it is certain. */
+  readonly unit: 'percent' | 'points' | 'amount' | 'likely';
+  /** Never below zero; of what is in percent or points 0 where it is certain. */
   readonly low: number;
   readonly high: number;
   /** Whether the person said how uncertain it is. */
@@ -25,7 +45,7 @@ export interface Uncertain {
 }
 
 /** How uncertain things are as long as nobody says otherwise; docs/chance.md says why. */
-const USUAL: Readonly<Record<Exclude<UncertainKind, 'level'>, number>> = {
+const USUAL: Readonly<Record<Exclude<UncertainKind, 'level' | 'price'>, number>> = {
   'own-level': 10,
   growth: 0.5,
   season: 25,
@@ -36,17 +56,31 @@ const USUAL: Readonly<Record<Exclude<UncertainKind, 'level'>, number>> = {
   rate: 6,
   rises: 10,
   scatter: 100,
+  answer: 50,
 };
 const LEAST_FACTOR = 0.001;
+
+/** What the person says of how uncertain things are. */
+export interface UncertainStated {
+  readonly versions?: Versions | undefined;
+  readonly settings?: ChanceSettings | undefined;
+  /** Ranges of prices that are not known, by the key of the assumption. */
+  readonly ranges?: Readonly<Record<string, readonly [low: string, high: string]>> | undefined;
+}
+
+/** What a decision says of how uncertain things are. */
+export function uncertainStated({ versions, chance, whatIf }: Pick<Decision, 'versions' | 'chance' | 'whatIf'>): UncertainStated {
+  return { versions, settings: chance, ranges: whatIf?.ranges };
+}
 
 /**
  * Everything that may come out otherwise, with how far: cautious and hopeful sales are one in ten either way, all else as it
  * usually is or as the person says.
  */
-export function uncertainsOf(file: DecisionFile, versions: Versions | undefined, settings: ChanceSettings = {}): Uncertain[] {
+export function uncertainsOf(file: DecisionFile, { versions, settings, ranges }: UncertainStated = {}): Uncertain[] {
   const { streams } = file.forecast;
-  const stated = settings.spreads ?? {};
-  const one = (kind: Exclude<UncertainKind, 'level'>, of: string | null, label: string, unit: Uncertain['unit']): Uncertain => {
+  const stated = settings?.spreads ?? {};
+  const one = (kind: Exclude<UncertainKind, 'level' | 'price'>, of: string | null, label: string, unit: Uncertain['unit']): Uncertain => {
     const key = of === null ? kind : `${kind}:${of}`;
     const spread = Number(stated[key] ?? USUAL[kind]);
     return { key, kind, of, label, unit, low: spread, high: spread, isStated: stated[key] !== undefined };
@@ -69,8 +103,47 @@ export function uncertainsOf(file: DecisionFile, versions: Versions | undefined,
   if (foreignKind(file) !== null) list.push(one('foreign-cards', null, 'Cards from abroad', 'points'));
   for (const currency of Object.keys(file.rates ?? {}))
     list.push(one('rate', currency, `${file.currency} for one ${currency}, over a year`, 'percent'));
-  if (file.candidates.length > 0 && file.months > 12) list.push(one('rises', null, 'Prices of vendors, over a year', 'percent'));
+  if (file.months > 12)
+    for (const { id, name } of vendorsIn(file)) list.push(one('rises', id, `Prices of ${name}, over a year`, 'percent'));
+  for (const { id, label, usual } of openPrices(file)) {
+    const key = `price:${id}`;
+    const [low, high] = ranges?.[key]?.map(Number) ?? usual;
+    list.push({ key, kind: 'price', of: id, label, unit: 'amount', low: low ?? 0, high: high ?? 0, isStated: ranges?.[key] !== undefined });
+  }
+  for (const { id, label } of openAnswers(file)) {
+    const { low, ...answer } = one('answer', id, label, 'likely');
+    list.push({ ...answer, low: Math.min(low, 100), high: Math.min(low, 100) });
+  }
   return list;
+}
+
+/** Vendors of the plans that candidates begin with, each once. */
+function vendorsIn({ offers, candidates }: DecisionFile): Array<{ readonly id: string; readonly name: string }> {
+  const used = new Set(candidates.map(({ plans }) => plans[0]?.plan));
+  return offers
+    .filter(({ plans }) => plans.some(({ id }) => used.has(id)))
+    .map(({ id, label, vendor }) => ({ id, name: label || vendor || 'one vendor' }));
+}
+
+/** Whether it comes out alike in every future. */
+export function isCertain({ unit, low, high }: Pick<Uncertain, 'unit' | 'low' | 'high'>): boolean {
+  if (unit === 'amount') return low === high;
+  return unit === 'likely' ? low === 0 || low === 100 : low === 0 && high === 0;
+}
+
+/** Whether it is drawn evenly between 0 and 1; all else is a standard normal number. */
+export function isDrawnEvenly({ unit }: Pick<Uncertain, 'unit'>): boolean {
+  return unit === 'amount' || unit === 'likely';
+}
+
+/** What a price that nobody knows is at an even draw. */
+export function amountAt({ low, high }: Pick<Uncertain, 'low' | 'high'>, even: number): number {
+  return low + (high - low) * even;
+}
+
+/** Whether an answer that nobody knows is yes at an even draw. */
+export function isYesAt({ low }: Pick<Uncertain, 'low'>, even: number): boolean {
+  return even * 100 < low;
 }
 
 function levelOf(versions: Versions | undefined, stated: string | undefined): Uncertain {

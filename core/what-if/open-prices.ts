@@ -1,6 +1,7 @@
 import { ZERO, decimal, Decimal } from '../amount/decimal';
 import type { Band, Charge, Term } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
+import type { FigurePlace } from '../rules/expression/expression';
 
 /** A price that nobody has found out yet, as one figure. */
 export interface OpenPrice {
@@ -9,6 +10,8 @@ export interface OpenPrice {
   readonly label: string;
   /** From nothing to what seems dear beside what else is asked. */
   readonly usual: readonly [low: number, high: number];
+  /** Where that figure stands. */
+  readonly places: readonly FigurePlace[];
 }
 
 type Sold = { id: string; label: string; currency: string; terms?: Term[] | undefined; charges?: Charge[] | undefined };
@@ -26,12 +29,22 @@ export function openPrices(file: DecisionFile): OpenPrice[] {
           id: `${part.id} term ${term.id}`,
           label: `Price of ${owner}`,
           usual: [0, Math.ceil(dear.times(Math.max(term.months, 1)).times(2).toNumber()) || 100] as const,
+          places: ['price', 'renewal'].flatMap((field): FigurePlace[] =>
+            (field === 'price' ? term.price : term.renewal?.price) === null ? [{ part: part.id, line: 'term', id: term.id, field }] : [],
+          ),
         })),
         ...(part.charges ?? []).flatMap((charge) => {
           const open = openFields(charge);
-          return open.length === 1
-            ? [{ id: charge.id, label: `${charge.label || 'a fee'}, ${owner}`, usual: [0, USUAL_MOST[open[0]?.field ?? ''] ?? 5] as const }]
-            : [];
+          const [only] = open;
+          if (!only || open.length > 1) return [];
+          const { field, band } = only;
+          const place: FigurePlace =
+            band === null
+              ? { part: part.id, line: 'charge', id: charge.id, field }
+              : { part: part.id, line: 'band', id: `${charge.id} ${band}`, field };
+          return [
+            { id: charge.id, label: `${charge.label || 'a fee'}, ${owner}`, usual: [0, USUAL_MOST[field] ?? 5] as const, places: [place] },
+          ];
         }),
       ];
     });

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { ChanceAnswer } from '#core/chance/chance-answer';
 import { USUAL_SEED } from '#core/chance/chance-answer';
 import { addMonths, monthsFrom } from '#core/calendar/month';
@@ -9,9 +9,9 @@ import { useWriter } from '../../locale/locale';
 import { useEdits } from '../../workbench/use-edits';
 import { useWorkbench } from '../../workbench/workbench-context';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../asked-decision';
-import { useWhatIf } from '../use-what-if';
 import { FanChart } from './fan-chart';
 import { UncertainTable } from './uncertain-table';
+import { useChance } from './use-chance';
 import { chanceSentence, limitWords, shareWords } from './words';
 
 /** How sure the answer is: ten thousand futures, the same for all candidates. */
@@ -27,9 +27,7 @@ function HowSure() {
   const { decision } = useWorkbench().state.workbench;
   const { file, nameOf } = useAskedDecision();
   const write = useWriter();
-  const { versions, chance } = decision;
-  const question = useMemo(() => ({ kind: 'chance' as const, versions, settings: chance }), [versions, chance]);
-  const { answer, ...working } = useWhatIf<'chance'>(file, question);
+  const { answer, ...working } = useChance(file, decision);
   const months = monthsFrom(file.start, file.months);
   // Rows stay where they are while somebody types into one of them.
   const [order, setOrder] = useState<readonly string[] | null>(null);
@@ -68,7 +66,10 @@ function HowSure() {
           them.
         </p>
         <SeedField />
-        <p className="quiet">Candidates that rest on a price nobody entered are left out until it is known.</p>
+        <p className="quiet">
+          A price that nobody knows is anything in its range; what a plan does not say is as likely there as not. Candidates with two or
+          more unknown figures in one fee are left out.
+        </p>
       </aside>
     </>
   );
@@ -97,7 +98,7 @@ function ChancesTable({ answer }: { answer: ChanceAnswer }) {
               <CandidateTag id={one.id} />
               <span>
                 {nameOf(one.id)} {one.id === safest && candidates.length > 1 && <small className="quiet">the safest</small>}
-                {one.limit && <small className="quiet limit-chance">{limitWords(one, month)}</small>}
+                {limitWords(one, month) && <small className="quiet limit-chance">{limitWords(one, month)}</small>}
               </span>
             </span>
           ),

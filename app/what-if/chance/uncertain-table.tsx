@@ -1,16 +1,21 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { ChanceAnswer } from '#core/chance/chance-answer';
+import type { Uncertain } from '#core/chance/uncertain';
 import type { Decision } from '#core/decision/decision-schema';
 import { DataTable } from '../../components/data-table';
 import { NumberField } from '../../components/number-field';
 import { useWriter } from '../../locale/locale';
 import { useEdits } from '../../workbench/use-edits';
 import { useWorkbench } from '../../workbench/workbench-context';
+import { RangeFields } from '../range-fields';
+import { useAssumptions } from '../use-assumptions';
 import { worthWords } from './words';
 
 /** So many are shown, whatever they are worth. */
 const LEAST_SHOWN = 4;
+const LIKELY = { wanted: 'how likely it is, from 0 to 100', least: 0, most: 100 };
+const SUFFIXES = { percent: '%', points: 'points', likely: '% likely' } as const;
 const RANGE = { wanted: 'how far off it may be, from 0 to 1,000', least: 0, most: 1000 };
 
 /** Everything that may come out otherwise: how far, and what knowing it before choosing would be worth. */
@@ -30,7 +35,8 @@ export function UncertainTable({ uncertain }: Pick<ChanceAnswer, 'uncertain'>) {
       <h2>What to find out first</h2>
       <p className="quiet">
         What may come out otherwise, by what knowing it before you choose would be worth: by so much less the choice would give away on
-        average.
+        average. One time in ten it is further off than what stands beside it; a price that nobody knows lies anywhere between its two
+        figures.
       </p>
       <DataTable
         label="What may come out otherwise"
@@ -38,30 +44,14 @@ export function UncertainTable({ uncertain }: Pick<ChanceAnswer, 'uncertain'>) {
         keyOf={({ key }) => key}
         columns={[
           { head: 'What', kind: 'names-row', cell: ({ label }) => label },
-          {
-            head: 'One in ten is further off than',
-            cell: ({ key, label, unit, low, high, isStated }) => (
-              <NumberField
-                fieldKey={`chance.${key}`}
-                label={`${label}: one in ten is further off than`}
-                labelHidden
-                optional
-                placeholder={
-                  low === high ? write.number(String(low)) : `${write.number(String(low))} below, ${write.number(String(high))} above`
-                }
-                value={isStated ? String(low) : undefined}
-                suffix={unit === 'percent' ? '%' : 'points'}
-                range={RANGE}
-                onChange={(value) => change(key, value)}
-              />
-            ),
-          },
+          { head: 'How uncertain', cell: (one) => <HowUncertain uncertain={one} onChange={(spread) => change(one.key, spread)} /> },
           { head: 'Worth knowing', kind: 'figures', cell: ({ worth }) => worthWords(worth, decision.hourValue, write) },
           {
             key: 'usual',
             head: <span className="visually-hidden">As usual</span>,
-            cell: ({ key, label, isStated }) =>
-              isStated && (
+            cell: ({ key, label, unit, isStated }) =>
+              isStated &&
+              unit !== 'amount' && (
                 <Button size="small" type="text" aria-label={`${label}: as uncertain as usual`} onClick={() => change(key, undefined)}>
                   as usual
                 </Button>
@@ -77,6 +67,34 @@ export function UncertainTable({ uncertain }: Pick<ChanceAnswer, 'uncertain'>) {
         </p>
       )}
     </section>
+  );
+}
+
+/** How far something may be off: a figure, or the range of a price that nobody knows. */
+function HowUncertain({
+  uncertain: { key, label, unit, low, high, isStated },
+  onChange,
+}: {
+  uncertain: Uncertain;
+  onChange(spread: string | null | undefined): void;
+}) {
+  const write = useWriter();
+  const { varied, setRange } = useAssumptions();
+  const price = varied.find(({ assumption }) => assumption.key === key);
+  if (unit === 'amount') return price ? <RangeFields varied={price} labelHidden onChange={(from, to) => setRange(key, from, to)} /> : null;
+  const usual = low === high ? write.number(String(low)) : `${write.number(String(low))} below, ${write.number(String(high))} above`;
+  return (
+    <NumberField
+      fieldKey={`chance.${key}`}
+      label={unit === 'likely' ? `${label}: how likely it is there` : `${label}: one in ten is further off than`}
+      labelHidden
+      optional
+      placeholder={usual}
+      value={isStated ? String(low) : undefined}
+      suffix={SUFFIXES[unit]}
+      range={unit === 'likely' ? LIKELY : RANGE}
+      onChange={onChange}
+    />
   );
 }
 

@@ -15,6 +15,7 @@ const one = (id: string, more: Partial<CandidateChanceTold> = {}): CandidateChan
   givesAway: '41.20',
   atWorst: '253.00',
   limit: null,
+  lacking: 0,
   ...more,
 });
 const answerOf = (candidates: readonly CandidateChanceTold[], more: Partial<ChanceAnswer> = {}): ChanceAnswer => ({
@@ -95,6 +96,10 @@ describe('chance in words', () => {
       'outgrown in 67 of 100, in the middle in month 6',
     );
     expect(limitWords(one('E', { usable: 0, limit: { part: 1, month: 0 } }), month)).toBe('always outgrown, in the middle in month 0');
+    expect(limitWords(one('E', { usable: 0.5, lacking: 0.5 }), month)).toBe('lacks a must in 50 of 100, as far as anybody knows');
+    expect(limitWords(one('E', { usable: 0.3, lacking: 0.3, limit: { part: 0.4, month: 6 } }), month)).toBe(
+      'outgrown in 40 of 100, in the middle in month 6; lacks a must in 30 of 100, as far as anybody knows',
+    );
   });
 
   it.each([

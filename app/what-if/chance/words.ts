@@ -52,12 +52,15 @@ function atWorstWords(one: CandidateChanceTold | undefined, write: Writer): stri
   return `in one of twenty futures ${write.amount(one?.atWorst ?? '0')} or more`;
 }
 
-/** Whether a limit may be reached, and when; empty where it never is. */
-export function limitWords({ limit, usable }: CandidateChanceTold, month: (index: number) => string): string {
-  if (!limit) return '';
-  return usable === 0
-    ? `always outgrown, in the middle in ${month(limit.month)}`
-    : `outgrown in ${ofHundred(limit.part)}, in the middle in ${month(limit.month)}`;
+/** Whether a limit may be reached, and when, and whether it may lack something; empty where it never is. */
+export function limitWords({ limit, usable, lacking }: CandidateChanceTold, month: (index: number) => string): string {
+  const lacks = lacking > 0 ? `lacks a must in ${ofHundred(lacking)}, as far as anybody knows` : '';
+  if (!limit) return lacks;
+  const outgrown =
+    usable === 0 && lacking === 0
+      ? `always outgrown, in the middle in ${month(limit.month)}`
+      : `outgrown in ${ofHundred(limit.part)}, in the middle in ${month(limit.month)}`;
+  return lacks ? `${outgrown}; ${lacks}` : outgrown;
 }
 
 /** What knowing something would be worth, beside what an hour is worth; null while that is not known. */

@@ -1,0 +1,85 @@
+import type { DecisionFile } from '../decision-file/schema';
+import { preparePricing } from '../pricing/pricing';
+import { type PreparedCandidate, prepareCandidates } from '../scales/prepare';
+import { openPrices, withPrice } from '../what-if/open-prices';
+import type { FutureWorld } from './future-world';
+
+/** What a candidate pays whatever is sold, by month and currency, tax included; so many times a price that nobody knows. */
+export interface Fixed {
+  readonly currency: string;
+  readonly months: Float64Array;
+  readonly times: Float64Array | null;
+}
+
+/**
+ * Writes what does not depend on sales, by month.
+ *
+ * @param rise - what prices are multiplied by, by month
+ */
+export function fillFixed(
+  { hours, fixed }: { readonly hours: Float64Array; readonly fixed: readonly Fixed[] },
+  { rates }: Pick<FutureWorld, 'rates'>,
+  rise: Float64Array | undefined,
+  into: Float64Array,
+): void {
+  into.set(hours);
+  for (const { currency, months, times } of fixed) {
+    const inBase = rates.get(currency);
+    const so = times?.[0] ?? 1;
+    for (let month = 0; month < into.length; month++)
+      into[month] = (into[month] ?? 0) + (months[month] ?? 0) * so * (inBase?.[month] ?? 1) * (rise?.[month] ?? 1);
+  }
+}
+
+/** What own hours are worth, by month. */
+export function hoursOf({ months, hourValue }: DecisionFile, { hours }: PreparedCandidate): Float64Array {
+  const worth = Number(hourValue ?? '0');
+  const spent = new Float64Array(months).fill(hours.monthly * worth);
+  spent[0] = (spent[0] ?? 0) + hours.setup * worth;
+  return spent;
+}
+
+/** Payments that fall due whatever is sold, in the basis of the file (decision file §3), tax included. */
+export function fixedOf({ months, basis }: DecisionFile, { payments }: PreparedCandidate, tax: number): Fixed[] {
+  const byCurrency = new Map<string, Float64Array>();
+  for (const { month, covers, charged, currency, taxExcluded } of payments) {
+    const into = byCurrency.get(currency) ?? new Float64Array(months);
+    byCurrency.set(currency, into);
+    const amount = charged * (taxExcluded ? tax : 1);
+    const covered = covers === 0 ? months - month : covers;
+    const length = basis === 'spread' ? covered : 1;
+    for (let part = month; part < Math.min(month + length, months); part++) into[part] = (into[part] ?? 0) + amount / length;
+  }
+  return [...byCurrency].map(([currency, all]) => ({ currency, months: all, times: null }));
+}
+
+/** A price by which is measured how often payments contain it. */
+const TO_MEASURE_BY = 1000;
+
+/**
+ * What candidates pay for each unit of a term's price that nobody knows, by their places: what they pay at one price more
+ * than without.
+ *
+ * @param without - the candidates with no such price
+ * @param prices - by open price, what it is
+ */
+export function openTermPayments(
+  asked: DecisionFile,
+  without: readonly PreparedCandidate[],
+  prices: ReadonlyMap<string, Float64Array>,
+  tax: number,
+): Fixed[][] {
+  const found: Fixed[][] = without.map(() => []);
+  for (const { id, places } of openPrices(asked)) {
+    if (places.every(({ line }) => line !== 'term')) continue;
+    const measured = prepareCandidates(preparePricing(withPrice(asked, id, String(TO_MEASURE_BY))));
+    measured.forEach((one, place) => {
+      const none = new Map(fixedOf(asked, without[place] ?? one, tax).map(({ currency, months }) => [currency, months]));
+      for (const { currency, months } of fixedOf(asked, one, tax)) {
+        const each = months.map((amount, month) => (amount - (none.get(currency)?.[month] ?? 0)) / TO_MEASURE_BY);
+        if (each.some((amount) => amount > 0)) found[place]?.push({ currency, months: each, times: prices.get(id) ?? null });
+      }
+    });
+  }
+  return found;
+}

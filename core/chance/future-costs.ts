@@ -1,0 +1,63 @@
+import { MOST_OUTGROWN } from './chances';
+import { USABLE } from './future-pricing';
+import type { Futures } from './futures';
+
+/** Costs of those that can be chosen, by future; the dearest of a future for what cannot be used in it. */
+export interface FutureCosts {
+  readonly width: number;
+  readonly of: Float64Array;
+  /** By future and candidate: 1 where it cannot be used. */
+  readonly isOut: Uint8Array;
+}
+
+export function costsOf({ ids, canBeChosen, count, totals, outgrown }: Futures): FutureCosts {
+  const places = ids.flatMap((_, place) => (canBeChosen[place] ? [place] : []));
+  const of = new Float64Array(count * places.length);
+  const isOut = new Uint8Array(count * places.length);
+  for (let future = 0; future < count; future++) {
+    let most = -Infinity;
+    for (const place of places) most = Math.max(most, totals[future * ids.length + place] ?? 0);
+    places.forEach((place, at) => {
+      const [from, to] = [future * ids.length + place, future * places.length + at];
+      isOut[to] = outgrown[from] === USABLE ? 0 : 1;
+      of[to] = isOut[to] ? most : (totals[from] ?? 0);
+    });
+  }
+  return { width: places.length, of, isOut };
+}
+
+/** What each comes to over some futures, and in how many of them it cannot be used. */
+export interface Sums {
+  readonly count: number;
+  readonly cost: Float64Array;
+  readonly out: Float64Array;
+}
+
+export function sumsOf({ width, of, isOut }: FutureCosts, futures: Uint32Array): Sums {
+  const [cost, out] = [new Float64Array(width), new Float64Array(width)];
+  for (const future of futures) {
+    const from = future * width;
+    for (let place = 0; place < width; place++) {
+      cost[place] = (cost[place] ?? 0) + (of[from + place] ?? 0);
+      out[place] = (out[place] ?? 0) + (isOut[from + place] ?? 0);
+    }
+  }
+  return { count: futures.length, cost, out };
+}
+
+/**
+ * Who is chosen by what is known of some futures: the cheapest of those that can nearly always be used; of all where there
+ * is none.
+ *
+ * @param always - one that may be chosen in any case
+ */
+export function chosenBy({ count, cost, out }: Sums, always = -1): number {
+  const least = (isAllowed: (place: number) => boolean) => {
+    let found = -1;
+    for (let place = 0; place < cost.length; place++)
+      if (isAllowed(place) && (found < 0 || (cost[place] ?? 0) < (cost[found] ?? 0))) found = place;
+    return found;
+  };
+  const found = least((place) => place === always || (out[place] ?? 0) <= MOST_OUTGROWN * count);
+  return found >= 0 ? found : least(() => true);
+}
