@@ -1,6 +1,7 @@
-import { chosenBy, costsOf, type Sums, sumsOf } from './future-costs';
+import { chosenBy, costsOf, sumsOf } from './future-costs';
+import { GROUPS, inGroups } from './groups';
 import type { Futures } from './futures';
-import { isCertain, isYesAt, type Uncertain } from './uncertain';
+import { isCertain, isYesAt } from './uncertain';
 
 /** What knowing one uncertain thing before choosing would be worth. */
 export interface WorthKnowing {
@@ -10,8 +11,6 @@ export interface WorthKnowing {
   readonly worth: number;
 }
 
-/** Futures are put into so many groups by what the thing came out as. */
-const GROUPS = 24;
 /** Worth less than this part of the average cost is noise. */
 const DUST = 1e-9;
 
@@ -40,39 +39,15 @@ export function worthKnowing(futures: Futures): WorthKnowing[] {
     .map((one, place) => {
       if (isCertain(one)) return { key: one.key, worth: 0 };
       const drawnIn = (future: number) => drawn[future * uncertain.length + place] ?? 0;
-      const order = inOrderOf(count, drawnIn);
-      const edges = edgesOf(one, order, drawnIn);
+      // Of an answer those with yes and those with no, of all else groups of one size.
+      const isYes = one.unit === 'likely' ? (future: number) => isYesAt(one, drawnIn(future)) : null;
       let paid = 0;
-      for (let group = 0; group + 1 < edges.length; group++) {
-        // Neighbours go into different halves, so that both halves of a group are alike.
-        const members = order.subarray(edges[group], edges[group + 1]);
-        const [even, odd] = [0, 1].map((half) =>
-          sumsOf(
-            costs,
-            members.filter((_, at) => at % 2 === half),
-          ),
-        ) as [Sums, Sums];
+      for (const halves of inGroups(count, drawnIn, isYes)) {
+        const [even, odd] = [sumsOf(costs, halves[0]), sumsOf(costs, halves[1])];
         paid += (odd.cost[chosenBy(even, now)] ?? 0) + (even.cost[chosenBy(odd, now)] ?? 0);
       }
       return { key: one.key, worth: Math.max(0, without - paid / count) };
     })
     .map((one) => (one.worth < DUST * Math.abs(without) ? { ...one, worth: 0 } : one))
     .sort((a, b) => b.worth - a.worth);
-}
-
-/** Where groups of sorted futures begin and end: of an answer those with yes and those with no, else groups of one size. */
-function edgesOf(one: Uncertain, order: Uint32Array, drawn: (future: number) => number): number[] {
-  if (one.unit !== 'likely') return Array.from({ length: GROUPS + 1 }, (_, edge) => Math.round((edge * order.length) / GROUPS));
-  const firstNo = order.findIndex((future) => !isYesAt(one, drawn(future)));
-  return [...new Set([0, firstNo < 0 ? order.length : firstNo, order.length])];
-}
-
-/** So many futures at most, and so finely their draws are told apart. */
-const [MOST_FUTURES, FINENESS] = [2 ** 20, 1e6];
-
-/** Futures by what was drawn in them; numbers are sorted much quicker than by a comparison. */
-function inOrderOf(count: number, drawn: (future: number) => number): Uint32Array {
-  const keys = new Float64Array(count);
-  for (let future = 0; future < count; future++) keys[future] = Math.round((drawn(future) + 10) * FINENESS) * MOST_FUTURES + future;
-  return Uint32Array.from(keys.sort(), (key) => key % MOST_FUTURES);
 }

@@ -1,4 +1,5 @@
 import type { DecisionFile } from '../decision-file/schema';
+import type { Joining } from '../pricing/payment-schedule';
 import { preparePricing } from '../pricing/pricing';
 import { type PreparedCandidate, prepareCandidates } from '../scales/prepare';
 import { openPrices, withPrice } from '../what-if/open-prices';
@@ -39,15 +40,20 @@ export function hoursOf({ months, hourValue }: DecisionFile, { hours }: Prepared
   return spent;
 }
 
-/** Payments that fall due whatever is sold, in the basis of the file (decision file §3), tax included. */
-export function fixedOf({ months, basis }: DecisionFile, { payments }: PreparedCandidate, tax: number): Fixed[] {
+/**
+ * Payments that fall due whatever is sold, in the basis of the file (decision file §3), tax included.
+ *
+ * @param isLeft - whether a candidate is left at the end of the months: then all that was paid counts, less what comes back (§9)
+ */
+export function fixedOf({ months, basis }: DecisionFile, { payments }: PreparedCandidate, tax: number, isLeft = false): Fixed[] {
   const byCurrency = new Map<string, Float64Array>();
-  for (const { month, covers, charged, currency, taxExcluded } of payments) {
+  for (const { month, covers, prorated, charged, currency, taxExcluded } of payments) {
     const into = byCurrency.get(currency) ?? new Float64Array(months);
     byCurrency.set(currency, into);
-    const amount = charged * (taxExcluded ? tax : 1);
+    const comesBack = isLeft && prorated && covers > 0 ? Math.max(0, month + covers - months) / covers : 0;
+    const amount = charged * (taxExcluded ? tax : 1) * (1 - comesBack);
     const covered = covers === 0 ? months - month : covers;
-    const length = basis === 'spread' ? covered : 1;
+    const length = basis === 'spread' && !isLeft ? covered : 1;
     for (let part = month; part < Math.min(month + length, months); part++) into[part] = (into[part] ?? 0) + amount / length;
   }
   return [...byCurrency].map(([currency, all]) => ({ currency, months: all, times: null }));
@@ -68,14 +74,15 @@ export function openTermPayments(
   without: readonly PreparedCandidate[],
   prices: ReadonlyMap<string, Float64Array>,
   tax: number,
+  { joining, isLeft }: { readonly joining: Joining; readonly isLeft: boolean },
 ): Fixed[][] {
   const found: Fixed[][] = without.map(() => []);
   for (const { id, places } of openPrices(asked)) {
     if (places.every(({ line }) => line !== 'term')) continue;
-    const measured = prepareCandidates(preparePricing(withPrice(asked, id, String(TO_MEASURE_BY))));
+    const measured = prepareCandidates(preparePricing(withPrice(asked, id, String(TO_MEASURE_BY))), joining);
     measured.forEach((one, place) => {
-      const none = new Map(fixedOf(asked, without[place] ?? one, tax).map(({ currency, months }) => [currency, months]));
-      for (const { currency, months } of fixedOf(asked, one, tax)) {
+      const none = new Map(fixedOf(asked, without[place] ?? one, tax, isLeft).map(({ currency, months }) => [currency, months]));
+      for (const { currency, months } of fixedOf(asked, one, tax, isLeft)) {
         const each = months.map((amount, month) => (amount - (none.get(currency)?.[month] ?? 0)) / TO_MEASURE_BY);
         if (each.some((amount) => amount > 0)) found[place]?.push({ currency, months: each, times: prices.get(id) ?? null });
       }

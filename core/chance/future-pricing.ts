@@ -4,6 +4,7 @@ import type { DecisionFile } from '../decision-file/schema';
 import { liftKey } from '../forecast/lift';
 import { unknownPrices } from '../pricing/ledger';
 import { unmetMusts } from '../pricing/needs';
+import { type NumberForecast, numberForecast } from '../forecast/number-forecast';
 import { preparePricing } from '../pricing/pricing';
 import { openPrices, withPrice } from '../what-if/open-prices';
 import type { Figure } from '../rules/expression/expression';
@@ -54,25 +55,37 @@ interface Priced {
   readonly answers: readonly number[];
 }
 
+/** How candidates are joined and left, where they are not used from the first month to the last. */
+export interface Stay {
+  /** Expected sales of the months of the file, where it is a part of a longer one. */
+  readonly forecast?: NumberForecast;
+  /** Whether one comes from another candidate of the same offer (decision file §9). */
+  readonly isMoved?: boolean;
+  /** Whether it is left when the months of the file are over. */
+  readonly isLeft?: boolean;
+}
+
 /** Prepares the pricing of all candidates in thousands of futures (decision file §2 to §8, unrounded). */
-export function futurePricing(asked: DecisionFile): FuturePricing {
+export function futurePricing(asked: DecisionFile, stay: Stay = {}): FuturePricing {
+  const { forecast = numberForecast(asked), isMoved = false, isLeft = false } = stay;
+  const joining = { month: 0, moved: isMoved };
   const open = openPrices(asked);
   const prices = new Map(open.map(({ id }) => [id, new Float64Array(asked.months)]));
   const file = open.reduce((filled, { id }) => withPrice(filled, id, '0'), asked);
   const pricing = preparePricing(file);
-  const prepared = prepareCandidates(pricing);
+  const prepared = prepareCandidates(pricing, joining);
   const answers = openAnswers(file);
   const isNo = new Uint8Array(answers.length);
-  const base = expectedWorld(file);
-  const worlds = worldsOf(file, base, openFigures(open, prices));
+  const base = expectedWorld(file, forecast);
+  const worlds = worldsOf(file, base, forecast, openFigures(open, prices));
   const tax = 1 + fraction(file.feeTax ?? '0').toNumber();
-  const ofOpenTerms = openTermPayments(asked, prepared, prices, tax);
+  const ofOpenTerms = openTermPayments(asked, prepared, prices, tax, { joining, isLeft });
   const priced = prepared.map((one, place): Priced => {
     const { world, program } = worlds.of(one);
     const charges = one.charges.reduce((sum, charge) => added(sum, chargeIn(program, charge, file.currency, tax)), NOTHING);
     return {
       vendor: vendorOf(file, one.candidate.plans[0]?.plan),
-      fixed: [...fixedOf(file, one, tax), ...(ofOpenTerms[place] ?? [])],
+      fixed: [...fixedOf(file, one, tax, isLeft), ...(ofOpenTerms[place] ?? [])],
       hours: hoursOf(file, one),
       charges: program.withSum(charges),
       limits: one.limits.map(({ counted, most }) => ({
@@ -121,7 +134,7 @@ export function futurePricing(asked: DecisionFile): FuturePricing {
 }
 
 /** The worlds that candidates are priced in, each with its program: one for all that bring as many more orders. */
-function worldsOf(file: DecisionFile, base: FutureWorld, openFigure: (figure: Figure) => Float64Array | null) {
+function worldsOf(file: DecisionFile, base: FutureWorld, forecast: NumberForecast, openFigure: (figure: Figure) => Float64Array | null) {
   const drivers = file.forecast.drivers ?? {};
   const worlds = new Map<string, { readonly world: FutureWorld; readonly program: MonthProgram; readonly follow: () => void }>();
   return {
@@ -129,7 +142,7 @@ function worldsOf(file: DecisionFile, base: FutureWorld, openFigure: (figure: Fi
       const key = liftKey(lift);
       const found = worlds.get(key);
       if (found) return found;
-      const world = key === '' ? base : liftedWorld(base, file);
+      const world = key === '' ? base : liftedWorld(base, file, forecast);
       const follow = () => {
         if (world !== base) fillLifted(world, base, lift);
         fillQuantities(world, drivers);

@@ -56,8 +56,8 @@ export function expectedWorld(file: DecisionFile, forecast: NumberForecast = num
 }
 
 /** A world that follows another, with the orders that a candidate's lift brings. */
-export function liftedWorld(base: FutureWorld, file: DecisionFile): FutureWorld {
-  const lifted = expectedWorld(file);
+export function liftedWorld(base: FutureWorld, file: DecisionFile, forecast: NumberForecast): FutureWorld {
+  const lifted = expectedWorld(file, forecast);
   return { ...lifted, rates: base.rates };
 }
 

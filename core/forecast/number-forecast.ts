@@ -76,6 +76,28 @@ export function withStreams(from: NumberForecast, streams: readonly NumberStream
   return added(from.stated, streams, from.series, from.scaled, from);
 }
 
+/** The months of a forecast from one on, as they are; `stated` is still what all months were worked out from. */
+export function fromMonth(forecast: NumberForecast, from: number): NumberForecast {
+  const later = (values: Float64Array) => values.subarray(from);
+  const laterOf = (of: ReadonlyMap<string, Float64Array>) => new Map([...of].map(([id, values]) => [id, later(values)]));
+  return {
+    ...forecast,
+    start: addMonths(forecast.start, from),
+    months: forecast.months - from,
+    streams: forecast.streams.map((stream) => ({
+      ...stream,
+      orders: later(stream.orders),
+      subscribers: stream.subscribers && later(stream.subscribers),
+      orderValue: later(stream.orderValue),
+      netOrderValue: later(stream.netOrderValue),
+    })),
+    orders: later(forecast.orders),
+    sales: later(forecast.sales),
+    quantities: laterOf(forecast.quantities),
+    series: laterOf(forecast.series),
+  };
+}
+
 function added(
   forecast: Forecast,
   streams: readonly NumberStream[],

@@ -6,7 +6,7 @@ import { candidateCharges } from '../pricing/candidate-charges';
 import { unknownPrices } from '../pricing/ledger';
 import { limitRules } from '../pricing/limits';
 import { unmetMusts } from '../pricing/needs';
-import { FROM_THE_START, paymentSchedule } from '../pricing/payment-schedule';
+import { FROM_THE_START, type Joining, paymentSchedule } from '../pricing/payment-schedule';
 import { isAgainstPlan, type PlanCredit, planCredits } from '../pricing/plan-credit';
 import type { Pricing } from '../pricing/pricing';
 
@@ -26,6 +26,8 @@ export interface PreparedCandidate {
 export interface PreparedPayment {
   readonly month: number;
   readonly covers: number;
+  /** Whether what is not used comes back on leaving. */
+  readonly prorated: boolean;
   readonly charged: number;
   readonly currency: string;
   readonly taxExcluded: boolean;
@@ -42,12 +44,12 @@ export interface PreparedCharge {
 }
 
 /** Reads every candidate of a decision once. */
-export function prepareCandidates(pricing: Pricing): PreparedCandidate[] {
-  return pricing.file.candidates.map((candidate) => prepareCandidate(pricing, candidate));
+export function prepareCandidates(pricing: Pricing, joining: Joining = FROM_THE_START): PreparedCandidate[] {
+  return pricing.file.candidates.map((candidate) => prepareCandidate(pricing, candidate, joining));
 }
 
 /** Reads one candidate. */
-export function prepareCandidate(pricing: Pricing, candidate: Candidate): PreparedCandidate {
+export function prepareCandidate(pricing: Pricing, candidate: Candidate, joining: Joining = FROM_THE_START): PreparedCandidate {
   const known = candidateCharges(pricing, candidate).filter(({ charge }) => !isChargeNotKnown(charge));
   const { missing, unclear } = unmetMusts(pricing, candidate);
   const monthly = known
@@ -56,18 +58,19 @@ export function prepareCandidate(pricing: Pricing, candidate: Candidate): Prepar
       const { currency, taxExcluded } = owner;
       return { amount: rule.amount, currency, taxExcluded, isCredit: charge.credit === true, counting: null };
     });
-  const credits = planCredits(pricing, candidate, known, FROM_THE_START).map((credit) => preparedCredit(pricing, credit));
+  const credits = planCredits(pricing, candidate, known, joining).map((credit) => preparedCredit(pricing, credit));
   return {
     id: candidate.id,
     candidate,
-    payments: paymentSchedule(pricing, candidate).map(({ month, covers, charged, currency, taxExcluded }) => ({
+    payments: paymentSchedule(pricing, candidate, joining).map(({ month, covers, prorated, charged, currency, taxExcluded }) => ({
       month,
       covers,
+      prorated,
       charged: charged.toNumber(),
       currency,
       taxExcluded,
     })),
-    hours: { setup: Number(candidate.hours?.setup ?? '0'), monthly: Number(candidate.hours?.monthly ?? '0') },
+    hours: { setup: joining.moved ? 0 : Number(candidate.hours?.setup ?? '0'), monthly: Number(candidate.hours?.monthly ?? '0') },
     charges: [...monthly, ...credits],
     limits: limitRules(pricing, candidate),
     canBeChosen: missing.length === 0 && unclear.length === 0 && unknownPrices(pricing, candidate).length === 0,
