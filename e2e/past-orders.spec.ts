@@ -95,7 +95,7 @@ test('cautious and hopeful sales can be set from the spread of the past', async 
   const spread = page.getByRole('region', { name: 'Cautious and hopeful' });
   await expect(spread).toContainText(/one stretch of three months in ten comes out 20% below .*, and one in ten 25% above\./);
   await spread.getByRole('button', { name: 'Use them' }).click();
-  await expect(spread).toContainText('Your cautious and hopeful sales differ by that.');
+  await expect(spread).toContainText('Your cautious and hopeful sales differ by that, and chance takes months to lie apart like this.');
   await page.getByRole('link', { name: 'What you expect' }).click();
   await expect(page.getByLabel('Orders and sign-ups, cautious')).toHaveValue('-20');
 });

@@ -1,20 +1,29 @@
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { OpenQuestion } from '#core/proposals/to-find-out';
+import { byWorth } from '#core/judgement/worth-of-question';
 import { needWords } from '#core/wording/need-words';
 import { useWriter } from '../locale/locale';
+import { useAskedDecision } from '../what-if/asked-decision';
+import { useChance } from '../what-if/chance/use-chance';
+import { worthAskingWords } from '../what-if/chance/words';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
 
 const SHOWN = 8;
 
 /** What nobody knows yet, the decisive first. */
 export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }) {
-  const { decisionId } = useWorkbench();
+  const { decisionId, state } = useWorkbench();
+  const { decision } = state.workbench;
+  const { file } = useAskedDecision();
   const worked = useWorked();
   const write = useWriter();
   const [isAll, setAll] = useState(false);
   const questions = worked.judged?.questions ?? [];
+  // What answering is worth is only asked where there is a question.
+  const { answer: chance } = useChance(file, decision, questions.length > 0);
+  const ordered = useMemo(() => byWorth(worked.judged?.questions ?? [], chance), [worked.judged, chance]);
   const decisive = questions.filter(({ effect }) => effect.kind !== 'none').length;
   return (
     <section aria-label="To find out" aria-busy={worked.isJudging}>
@@ -31,7 +40,7 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
         </p>
       )}
       <ol className="find-out">
-        {(isAll ? questions : questions.slice(0, SHOWN)).map((question) => (
+        {(isAll ? ordered : ordered.slice(0, SHOWN)).map(({ question, worth }) => (
           <li
             key={`${question.part} ${question.asks.kind === 'need' ? needWords(question.asks.need) : question.asks.id}`}
             className={`effect-${question.effect.kind}`}
@@ -46,6 +55,7 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
               </Link>
             )}
             <EffectWords question={question} amount={write.amount} />
+            {worth !== null && <small className="worth-asking">{worthAskingWords(worth, decision.hourValue, write)}</small>}
           </li>
         ))}
       </ol>

@@ -13,6 +13,7 @@ import {
   sureWords,
   withoutOrdersWords,
   wouldHaveCostWords,
+  spreadWords,
 } from './past-orders-words';
 
 const write = writerFor('en-GB', 'EUR');
@@ -161,4 +162,16 @@ it.each([
 it('a file is told by its orders and its days', () => {
   expect(foundWords({ orders: 1, from: '2026-05-05', to: '2026-05-05' }, write)).toBe('1 order of 5 May 2026');
   expect(foundWords({ orders: 1_200, from: '2026-05-05', to: '2026-06-01' }, write)).toBe('1,200 orders from 5 May 2026 to 1 June 2026');
+});
+
+describe('the spread of the past', () => {
+  it.each([
+    ['140', 'Single months lie 1.4 times as far apart as chance alone would have it.'],
+    ['100', 'Single months lie apart as chance alone would have it.'],
+  ])('says how far single months lie apart: %s', (scatter, words) => {
+    const said = spreadWords({ cautious: '-20', hopeful: '25', scatter, months: 14 }, writerFor('en-GB', 'EUR'));
+    expect(said).toBe(
+      `Going by 14 months, one stretch of three months in ten comes out 20% below what level, growth and season say, and one in ten 25% above. ${words}`,
+    );
+  });
 });

@@ -185,7 +185,11 @@ export function sureWords({ of, give, months }: Estimate, currency: string, writ
 }
 
 /** How far three months on end came out from what was to be expected of them. */
-export function spreadWords({ cautious, hopeful, months }: Spread, write: Writer): string {
+export function spreadWords({ cautious, hopeful, scatter, months }: Spread, write: Writer): string {
   const [below, above] = [write.percent(cautious.replace('-', '')), write.percent(hopeful)];
-  return `Going by ${months} months, one stretch of three months in ten comes out ${below} below what level, growth and season say, and one in ten ${above} above.`;
+  const apart =
+    scatter === '100'
+      ? 'Single months lie apart as chance alone would have it.'
+      : `Single months lie ${write.number(String(Number(scatter) / 100), 1)} times as far apart as chance alone would have it.`;
+  return `Going by ${months} months, one stretch of three months in ten comes out ${below} below what level, growth and season say, and one in ten ${above} above. ${apart}`;
 }

@@ -17,7 +17,7 @@ export function SpreadOfPast({ spread }: { spread: Spread }) {
       <p>
         {spreadWords(spread, write)}{' '}
         {isUsed ? (
-          <span className="quiet">Your cautious and hopeful sales differ by that.</span>
+          <span className="quiet">Your cautious and hopeful sales differ by that, and chance takes months to lie apart like this.</span>
         ) : (
           <Button
             size="small"

@@ -1,4 +1,6 @@
 import { assembleToPrice } from '#core/assembly/assemble-to-price';
+import { chancesAtOnce } from '#core/chance/chance-answer';
+import { uncertainStated } from '#core/chance/uncertain';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
 import type { Workbench } from '#core/decision/workbench';
 import type { VersionName } from '#core/forecast/versions';
@@ -25,5 +27,6 @@ function workedOut(workbench: Workbench, today: string, version: VersionName = '
   if (!choice) return null;
   const { file } = assembleToPrice(workbench);
   const basis = verdictBasis(priced.pricing.file, verdictAsked(workbench, file, version, choice.kind === 'route'));
-  return giveVerdict({ workbench, priced, lineUp, basis, version, today }, choice, 'as-it-stands');
+  const chance = chancesAtOnce(priced.pricing.file, uncertainStated(workbench.decision));
+  return giveVerdict({ workbench, priced, lineUp, basis, chance, version, today }, choice, 'as-it-stands');
 }

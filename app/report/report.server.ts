@@ -7,6 +7,7 @@ import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { dateReason, dateTitle, daysLeftWords } from '../dates/date-words';
 import type { Writer } from '../locale/writer';
 import {
+  chosenByChance,
   chosenSentence,
   conditionWords,
   openWords,
@@ -95,6 +96,7 @@ function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSecti
     title: 'Answer',
     blocks: [
       { kind: 'sentence', style: 'answer', text: chosenSentence(verdict, verdict.months, write) },
+      ...(verdict.chance ? [{ kind: 'sentence' as const, text: chosenByChance(verdict.chance, write) }] : []),
       ...(verdict.shared ? [{ kind: 'sentence' as const, text: togetherWords(verdict, verdict.currency, write) }] : []),
       ...(verdict.reason ? [{ kind: 'quote' as const, text: verdict.reason }] : []),
       ...(best ? [{ kind: 'sentence' as const, text: best }] : []),

@@ -7,16 +7,26 @@ import { isModest, openQuestions } from '#core/verdict/open-questions';
 import { choiceOf, since } from '#core/verdict/since';
 import type { Choice, GivenVerdict } from '#core/decision/verdict-schema';
 import type { VerdictBasis } from '#core/verdict/basis';
+import { chanceOfChoice, withChances } from '#core/verdict/by-chance';
 import { LongTextField } from '../components/long-text-field';
 import { useWriter } from '../locale/locale';
 import { ChoiceForm } from '../verdict/choice-form';
 import { ConditionsTable } from '../verdict/conditions-table';
 import { GivenVerdictView } from '../verdict/given-verdict';
 import { useVerdictBasis } from '../verdict/use-verdict';
-import { chosenSentence, openWords, sinceSentence, suitsSentence, thresholdWords, togetherWords } from '../verdict/verdict-words';
+import {
+  chosenByChance,
+  chosenSentence,
+  openWords,
+  sinceSentence,
+  suitsSentence,
+  thresholdWords,
+  togetherWords,
+} from '../verdict/verdict-words';
 import { VerdictDifferenceView } from '../verdict/verdict-difference';
 import { Fold } from '../components/fold';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../what-if/asked-decision';
+import { useChance } from '../what-if/chance/use-chance';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { price, useStore, useWorkbench } from '../workbench/workbench-context';
@@ -48,6 +58,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
   const { workbench } = state;
   const { choice: begun, verdicts = [] } = workbench.decision;
   const { basis, ...working } = useVerdictBasis();
+  const { answer: chance, ...chanceWorking } = useChance(file, workbench.decision);
   const proposed = useMemo(() => proposedChoice(priced.priced), [priced]);
   const choice = begun ?? proposed;
   // Only a way with moves has to wait for what is worked out beside the interface.
@@ -67,7 +78,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
     }));
   const give = () => {
     if (!choice || !basis) return;
-    const given = giveVerdict({ workbench, priced: priced.priced, lineUp: priced.lineUp, basis, version, today }, choice, newId());
+    const given = giveVerdict({ workbench, priced: priced.priced, lineUp: priced.lineUp, basis, chance, version, today }, choice, newId());
     if (given)
       edits.decision(`verdicts.${given.id}`, 'a verdict given', (one) => ({ ...one, choice, verdicts: [...(one.verdicts ?? []), given] }));
   };
@@ -83,13 +94,16 @@ function VerdictInTheMaking({ today }: { today: string }) {
               {chosen ? chosenSentence(chosen, file.months, write) : ''}{' '}
               {isModest(open) && <em>Provisional: answer the open questions first.</em>}
             </p>
+            {chosen && choice.kind === 'candidate' && (
+              <p className="says-small">{chosenByChance(chanceOfChoice(chance, choice.candidates), write)}</p>
+            )}
             {chosen?.shared && <p>{togetherWords(chosen, file.currency, write)}</p>}
             <ChoiceForm choice={choice} chosen={isWaiting ? NOT_YET : chosen} />
             {basis && (
               <>
                 <h2>Under which conditions</h2>
                 <ConditionsTable
-                  conditions={basis.conditions}
+                  conditions={withChances(basis.conditions, chance)}
                   chosen={chosen?.parts.map(({ candidate }) => candidate) ?? []}
                   nameOf={nameOf}
                 />
@@ -115,7 +129,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
               onChange={(reason) => setWords({ reason }, choice)}
             />
             <p className="add-row">
-              <Button type="primary" disabled={!chosen || !basis || working.isBusy} onClick={give}>
+              <Button type="primary" disabled={!chosen || !basis || working.isBusy || chanceWorking.isBusy} onClick={give}>
                 Give this verdict
               </Button>{' '}
               <span className="quiet">It is dated {write.day(today)} and stays as it is; a newer one can follow.</span>

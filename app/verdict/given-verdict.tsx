@@ -5,7 +5,7 @@ import { DataTable } from '../components/data-table';
 import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { ConditionsTable } from './conditions-table';
-import { chosenSentence, openWords, suitsSentence, thresholdWords, togetherWords } from './verdict-words';
+import { chosenByChance, chosenSentence, openWords, suitsSentence, thresholdWords, togetherWords } from './verdict-words';
 
 /** A verdict as it was given, with the figures of that day. */
 export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: GivenVerdict; reportTo: string; onWithdraw?(): void }) {
@@ -18,7 +18,9 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
         {write.day(verdict.on)}
         {verdict.strength === 'modest' && <small> for now</small>}
       </h3>
-      <p className="says-small">{chosenSentence(verdict, verdict.months, write)}</p>
+      <p className="says-small">
+        {chosenSentence(verdict, verdict.months, write)} {chosenByChance(verdict.chance, write)}
+      </p>
       {verdict.shared && <p>{togetherWords(verdict, verdict.currency, write)}</p>}
       {verdict.reason && <blockquote>{verdict.reason}</blockquote>}
       <Fold summary="Everything it rested on">

@@ -2,6 +2,7 @@ import { compareVerdicts } from '#core/verdict/compare-verdicts';
 import type { GivenVerdict } from '#core/decision/verdict-schema';
 import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
+import { ofHundred } from '../what-if/chance/words';
 import { conditionWords, partsWords, thresholdWords, winnerWords } from './verdict-words';
 
 /** What differs between an earlier verdict and a later one. */
@@ -21,6 +22,8 @@ export function VerdictDifferenceView({ before, after }: { before: GivenVerdict;
   if (difference.margin) lines.push(`The lead over the next was ${figure(difference.margin[0])}, and is ${figure(difference.margin[1])}.`);
   if (difference.sales)
     lines.push(`Expected sales were ${write.amount(difference.sales[0])} a month, and are ${write.amount(difference.sales[1])}.`);
+  if (difference.chance)
+    lines.push(`It came first in ${ofHundred(difference.chance[0])} futures, and comes first in ${ofHundred(difference.chance[1])}.`);
   if (difference.version) lines.push(`Sales were ${difference.version[0]}, and are ${difference.version[1]}.`);
   for (const { label, change, after: seen } of difference.sheets)
     lines.push(

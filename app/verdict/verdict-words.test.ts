@@ -7,6 +7,7 @@ import { agoWords, effectSentence } from '../price-watch/watch-words';
 import { writerFor } from '../locale/writer';
 import { shownConditions } from './conditions-table';
 import {
+  chosenByChance,
   chosenSentence,
   conditionWords,
   openWords,
@@ -108,6 +109,7 @@ describe('a verdict in words', () => {
     [{ kind: 'version', version: 'expected', winner: 'A' }, 'if sales come out as expected'],
     [{ kind: 'first-year', winner: 'A' }, 'counting the first year alone'],
     [{ kind: 'hours-free', winner: 'A' }, 'with your own hours at nothing'],
+    [{ kind: 'chance', part: '0.7312', winner: 'A' }, 'in 73 of 100 futures'],
   ])('the condition %j', (condition, words) => {
     expect(conditionWords(condition, write)).toBe(words);
   });
@@ -295,5 +297,23 @@ describe('how it turned out, in words', () => {
       /Plan A will be outgrown: move to Plan B in April 2027\.$/,
     );
     expect(adviceSentence({ ...advice, canStay: false }, nameOf, write)).toMatch(/no other that can be used to the end\.$/);
+  });
+});
+
+describe('a choice by chance', () => {
+  const chance = { futures: 10_000, first: '0.7312', givesAway: '42.10', atWorst: '263.00' };
+  it.each([
+    [undefined, ''],
+    [
+      chance,
+      'It comes first in 73 of 100 futures. Choosing it gives away €42 on average beside what would have been best; in one of twenty futures €263 or more.',
+    ],
+    [{ ...chance, first: '1.0000' }, 'It comes first in every one of 10,000 futures.'],
+    [
+      { ...chance, first: '0.0000' },
+      'It comes first in none of 10,000 futures. Choosing it gives away €42 on average beside what would have been best; in one of twenty futures €263 or more.',
+    ],
+  ])('%o', (given, words) => {
+    expect(chosenByChance(given, writerFor('en-GB', 'EUR'))).toBe(words);
   });
 });

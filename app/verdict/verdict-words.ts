@@ -4,6 +4,7 @@ import type { Since } from '#core/verdict/since';
 import type { GivenVerdict, OpenQuestion, VerdictPart } from '#core/decision/verdict-schema';
 import { termWords } from '#core/wording/term-words';
 import type { Writer } from '../locale/writer';
+import { givesAwayWords, ofHundred } from '../what-if/chance/words';
 import { changeWords } from '../what-if/assumption-words';
 import type { ComparedBy } from '#core/decision-file/compared-by';
 import { COMPARED_WORDS } from '../locale/compared-words';
@@ -64,6 +65,14 @@ export function marginWords(
   return `${write.amount(margin.replace('-', ''))} ${Number(margin) < 0 ? byWorse : by} than ${label}`;
 }
 
+/** "It comes first in 73 of 100 futures. Choosing it gives away €42 on average …" Nothing where that was not worked out. */
+export function chosenByChance(chance: GivenVerdict['chance'], write: Writer): string {
+  if (!chance) return '';
+  const first = Number(chance.first);
+  if (first === 1) return `It comes first in every one of ${write.number(String(chance.futures))} futures.`;
+  return `It comes first in ${first === 0 ? 'none' : ofHundred(first)} ${first === 0 ? `of ${write.number(String(chance.futures))} ` : ''}futures. ${givesAwayWords(chance, write)}`;
+}
+
 /** A condition as a clause: "from 8,616 a month (180 orders) on", "if you need gift cards". */
 export function conditionWords(condition: Condition, write: Writer): string {
   switch (condition.kind) {
@@ -90,6 +99,8 @@ export function conditionWords(condition: Condition, write: Writer): string {
       return 'counting the first year alone';
     case 'hours-free':
       return 'with your own hours at nothing';
+    case 'chance':
+      return `in ${ofHundred(Number(condition.part))} futures`;
   }
 }
 

@@ -127,6 +127,16 @@ export function chanceWork(file: DecisionFile, asked: ChanceAsked) {
   };
 }
 
+/** How sure it is, all futures at once, without fans and other levels of sales. */
+export function chancesAtOnce(file: DecisionFile, asked: ChanceAsked): ChanceAnswer {
+  const work = chanceWork(file, asked);
+  for (let last: ChanceAnswer | null = null; ;) {
+    const { done, answer } = work.next();
+    last = answer ?? last;
+    if (last && (done || last.futures === FUTURES)) return last;
+  }
+}
+
 /** The one that gives away least, and of the others the one that comes first most often. */
 function shownOf({ best, candidates }: ChanceAnswer): string[] {
   const first = best ?? candidates[0]?.id;

@@ -60,9 +60,9 @@ describe('waiting', () => {
   }, 30_000);
 
   it('is worth nothing where one does not move, or nothing is uncertain', () => {
-    expect(waitingFor(file, { level: '50' }, { ...free, moves: 0 })).toMatchObject({ best: null });
+    const fixed = waitingFor(file, { level: '50' }, { ...free, moves: 0 });
+    expect(fixed.waits.map(({ saves, moves }) => [Number(saves), moves])).toEqual(fixed.waits.map(() => [0, 0]));
     const certain = waitingFor(file, {});
-    expect(certain.best).toBeNull();
     expect(certain.waits.map(({ saves, moves }) => [Number(saves), moves])).toEqual(certain.waits.map(() => [0, 0]));
   }, 30_000);
 
@@ -79,7 +79,7 @@ describe('waiting', () => {
     expect(waits[1]).toMatchObject({ months: 2, begin: { candidate: 'A' }, saves: '78.00', bySeeing: '0.00', moves: 1 });
   }, 30_000);
 
-  it('begins by the month where a year ahead would be lost, and pays the year where it would not', () => {
+  it('begins by the month, and says what that costs more where a year ahead is the better choice', () => {
     const yearly: DecisionFile = {
       ...file,
       months: 24,
@@ -96,11 +96,26 @@ describe('waiting', () => {
       ...yearly,
       forecast: { streams: yearly.forecast.streams.map((stream) => ({ ...stream, orders: '120' })) },
     };
-    const { now, waits, best } = waitingFor(often, { level: '50' });
+    // 120 kites of 10 a month: B costs 60 + 48 by the year and 66 + 48 by the month, A 120.
+    const { now, waits, best } = waitingFor(often, {});
     expect(now).toEqual({ candidate: 'B', isByMonth: false });
     expect(best).toBe(0);
-    expect(waits[0]?.begin).not.toEqual({ candidate: 'B', isByMonth: false });
-    expect(waitingFor(often, {}).best).toBeNull();
+    expect(waits[0]).toMatchObject({ months: 1, begin: { candidate: 'B', isByMonth: true }, moves: 1 });
+    // A month at 66, then the year's price for two years begun within the 23 months left: 120 less in the second.
+    expect(Number(waits[0]?.saves)).toBeCloseTo(24 * 60 - (66 + 2 * 720), 6);
+    const unsure = waitingFor(often, { level: '50' });
+    expect(Number(unsure.waits[0]?.saves)).toBeGreaterThan(Number(waits[0]?.saves));
+  }, 30_000);
+
+  it('has nothing to begin with where nothing is paid by the month', () => {
+    const yearly = {
+      ...file,
+      offers: file.offers.map((offer) => ({
+        ...offer,
+        plans: offer.plans.map((plan) => ({ ...plan, terms: plan.terms.map((term) => ({ ...term, months: 12 })) })),
+      })),
+    };
+    expect(waitingFor(yearly, { level: '50' })).toMatchObject({ now: { candidate: 'B' }, waits: [], best: null });
   }, 30_000);
 
   it('says nothing where nobody can be chosen, or there is no later', () => {

@@ -9,7 +9,7 @@ import { chosenBy, costsOf, sumsOf } from './future-costs';
 import { FutureRun } from './futures';
 import { type UncertainStated, uncertainsOf } from './uncertain';
 import { waitingFutures } from './waiting-futures';
-import { bestWait, type Waiter } from './waits';
+import { bestNow, bestWait, type Waiter } from './waits';
 
 /** What is asked: how uncertain everything is, and what moving later takes. */
 export interface WaitingAsked extends UncertainStated {
@@ -38,7 +38,7 @@ export interface WaitingAnswer {
   /** What is best to choose now, on average; null where nobody can be chosen. */
   readonly now: Beginning | null;
   readonly waits: readonly Waited[];
-  /** Place of the wait that saves most; null where none saves anything worth naming. */
+  /** Place of the wait that saves most, or costs least more; null where nothing can be paid by the month. */
   readonly best: number | null;
 }
 
@@ -48,13 +48,11 @@ const PIECE = 50;
 const [TO_CHOOSE_BY, MOST_CANDIDATES] = [400, 6];
 /** After so many months it can be decided. */
 const AFTER = [1, 2, 3, 4, 6, 9, 12] as const;
-/** Saving less than half a unit of money is nothing. */
-const LEAST_SAVED = 0.5;
 const BY_THE_MONTH = ' by the month';
 
 /**
- * What waiting is worth: to pay by the month, or to begin with another plan, and to decide after some months by the sales
- * that have been seen by then, beside choosing now (the expected value of sample information; docs/chance.md).
+ * What waiting is worth: to pay by the month, and to decide after some months by the sales that have been seen by then,
+ * beside choosing now (the expected value of sample information; docs/chance.md).
  */
 export function waitingWork(file: DecisionFile, { moving, ...stated }: WaitingAsked) {
   const wide = comeIntoQuestion(file, stated);
@@ -76,8 +74,13 @@ function answerOf(file: DecisionFile, moving: MovingCosts, futures: ReturnType<t
   const { within, between, moves } = pricedMoving(file, moving);
   const vendors = vendorsOf(file);
   const vendorAt = file.candidates.map(({ id }) => vendors.get(id));
+  const terms = new Map(
+    file.offers.flatMap(({ plans }) => plans.flatMap(({ id, terms: of }) => of.map((term) => [`${id} ${term.id}`, term.months] as const))),
+  );
+  const isByMonth = file.candidates.map(({ plans }) => plans.every(({ plan, term }) => terms.get(`${plan} ${term}`) === 1));
   const waiter: Waiter = {
     futures,
+    canBegin: (place) => isByMonth[place] === true,
     isSameVendor: (a, b) => vendorAt[a] === vendorAt[b],
     moving: (a, b) => {
       if (vendorAt[a] === vendorAt[b]) return within / digits;
@@ -86,13 +89,14 @@ function answerOf(file: DecisionFile, moving: MovingCosts, futures: ReturnType<t
   };
   const money = (amount: number) => moneyText(roundMoney(new Decimal(amount), file.currency), file.currency);
   const beginning = (place: number) => beginningOf(file.candidates[place]?.id ?? '');
+  const now = bestNow(futures);
   const found = futures.waits.flatMap((wait) => {
-    const best = bestWait(waiter, wait);
+    const best = now < 0 ? null : bestWait(waiter, wait, now);
     return best ? [{ months: wait.months, ...best }] : [];
   });
-  const most = found.reduce((best, { saves }, at) => (saves > (found[best]?.saves ?? 0) ? at : best), 0);
+  const most = found.reduce((best, { saves }, at) => (saves > (found[best]?.saves ?? -Infinity) ? at : best), 0);
   return {
-    now: found[0] ? beginning(found[0].now) : null,
+    now: now < 0 ? null : beginning(now),
     waits: found.map(({ months, begin, saves, bySeeing, moves: part }) => ({
       months,
       begin: beginning(begin),
@@ -100,7 +104,7 @@ function answerOf(file: DecisionFile, moving: MovingCosts, futures: ReturnType<t
       bySeeing: money(bySeeing),
       moves: part,
     })),
-    best: (found[most]?.saves ?? 0) >= LEAST_SAVED ? most : null,
+    best: found.length > 0 ? most : null,
   };
 }
 

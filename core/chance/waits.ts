@@ -6,14 +6,15 @@ import type { PartCosts, WaitCosts, WaitingFutures } from './waiting-futures';
 export interface Waiter {
   readonly futures: WaitingFutures;
   isSameVendor(a: number, b: number): boolean;
+  /** Whether one may begin with it. */
+  canBegin(place: number): boolean;
   /** Infinite where one does not move. */
   moving(a: number, b: number): number;
 }
 
 /** What deciding after some months comes to, beside choosing now; amounts in base currency, on average. */
 export interface BestWait {
-  /** Places of what is best to choose now, and best to begin with. */
-  readonly now: number;
+  /** Place of what is best to begin with. */
   readonly begin: number;
   readonly saves: number;
   readonly bySeeing: number;
@@ -21,25 +22,36 @@ export interface BestWait {
   readonly moves: number;
 }
 
+/** The place of what is best to choose now, on average: what costs least of what can nearly always be used; -1 for none. */
+export function bestNow({ count, width, throughout }: WaitingFutures): number {
+  const [cost, out] = [throughout.cost, throughout.isOut].map((of) => sumsOfAll(of, count, width));
+  return leastOf(width, (place) => (isSteady(out?.[place], count) ? cost?.[place] : undefined));
+}
+
+function sumsOfAll(of: Float64Array | Uint8Array, count: number, width: number): Float64Array {
+  const sums = new Float64Array(width);
+  for (let at = 0; at < count * width; at++) sums[at % width] = (sums[at % width] ?? 0) + (of[at] ?? 0);
+  return sums;
+}
+
 /**
  * The best beginning where it is decided after some months by what has been seen: futures are put into groups by the sales
  * of those months, in each of which one stays or moves to whom is cheapest on average from then on. As with what is worth
  * knowing, one half of a group chooses and the other pays.
  *
- * @returns null where nothing can nearly always be used
+ * @param now - place of what is chosen otherwise
+ * @returns null where there is nothing to begin with
  */
-export function bestWait(waiter: Waiter, wait: WaitCosts): BestWait | null {
+export function bestWait(waiter: Waiter, wait: WaitCosts, now: number): BestWait | null {
   const { futures } = waiter;
   const all = Uint32Array.from({ length: futures.count }, (_, at) => at);
   const whole = sumsAt(futures, wait, all);
-  const now = leastOf(futures.width, (place) => (isSteady(whole.out.throughout[place], whole.count) ? whole.throughout[place] : undefined));
-  if (now < 0) return null;
   const paidNow = whole.throughout[now] ?? 0;
   const halves = inGroups(all.length, (future) => wait.seen[future] ?? 0).map(
     ([even, odd]) => [sumsAt(futures, wait, even), sumsAt(futures, wait, odd)] as const,
   );
   const begun = Array.from({ length: futures.width }, (_, place) => {
-    if (place !== now && !isSteady(whole.out.before[place], whole.count)) return { paid: Infinity, moved: 0, blind: Infinity };
+    if (!waiter.canBegin(place) || !isSteady(whole.out.before[place], whole.count)) return { paid: Infinity, moved: 0, blind: Infinity };
     let [paid, moved] = [0, 0];
     for (const [even, odd] of halves)
       for (const [chosenBy, payers] of [
@@ -53,11 +65,12 @@ export function bestWait(waiter: Waiter, wait: WaitCosts): BestWait | null {
     return { paid, moved, blind: paidFor(waiter, whole, place, nextOf(waiter, whole, place)) };
   });
   const begin = leastOf(futures.width, (place) => begun[place]?.paid);
+  if (begin < 0) return null;
   const blind = Math.min(...begun.map((one) => one.blind));
   const count = Math.max(1, futures.count);
   const saves = (paidNow - (begun[begin]?.paid ?? paidNow)) / count;
-  const bySeeing = Math.max(0, Math.min(saves, saves - (paidNow - blind) / count));
-  return { now, begin, saves, bySeeing, moves: (begun[begin]?.moved ?? 0) / count };
+  const bySeeing = Math.max(0, saves - (paidNow - blind) / count);
+  return { begin, saves, bySeeing, moves: (begun[begin]?.moved ?? 0) / count };
 }
 
 /** Sums over some futures, by candidate. */

@@ -36,6 +36,7 @@ const outcomeFields = {
  * - `paid`: every plan is paid so many months at a time; the winner by its plans
  * - `offers-gone`, `version`, `first-year`, `hours-free`: without special offers, with cautious or hopeful sales, looking
  *   at the first year only, with one's own hours at nothing
+ * - `chance`: in which part of all futures, a fraction, the winner comes first
  */
 export const conditionSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -52,6 +53,7 @@ export const conditionSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('version'), version: z.enum(['cautious', 'expected', 'hopeful']), ...outcomeFields }),
   z.strictObject({ kind: z.literal('first-year'), ...outcomeFields }),
   z.strictObject({ kind: z.literal('hours-free'), ...outcomeFields }),
+  z.strictObject({ kind: z.literal('chance'), part: figure, ...outcomeFields }),
 ]);
 
 /** A value at which somebody else costs least. */

@@ -84,6 +84,8 @@ export const givenVerdictSchema = z.strictObject({
   comparedBy: z.literal('keep').optional(),
   keep: figure.optional(),
   totals: z.array(z.strictObject({ candidate: slug, label, total: figure, atLeast: z.boolean(), usable: z.boolean() })).max(1000),
+  /** Of a single candidate: how often it comes first in so many futures, a fraction, and what choosing it gives away there. */
+  chance: z.strictObject({ futures: wholeNumber(1, 10_000_000), first: figure, givesAway: figure, atWorst: figure }).optional(),
   conditions: z.array(conditionSchema).max(200),
   thresholds: z.array(thresholdSchema).max(50),
   suits: suitsSchema.optional(),

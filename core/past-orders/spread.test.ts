@@ -27,7 +27,7 @@ describe('the spread of past orders', () => {
   it('is what counts scatter by chance where nothing else scatters', () => {
     // Three months of 100 scatter by 1/300, on 12 months of which the level took one, and the level itself by 1/1200:
     // 1.2816 × √(1/300 × 12/11 + 1/1200) = 0.0857.
-    expect(spreadOfPast(past(even(12, 100)))).toEqual({ cautious: '-8', hopeful: '9', months: 12 });
+    expect(spreadOfPast(past(even(12, 100)))).toEqual({ cautious: '-8', hopeful: '9', scatter: '100', months: 12 });
   });
 
   it('is wider the further stretches lie apart', () => {
@@ -40,6 +40,8 @@ describe('the spread of past orders', () => {
     const off = 1.2816 * Math.sqrt((scatter * 8) / 7 + level ** 2);
     expect(found?.cautious).toBe(String(Math.round((Math.exp(-off) - 1) * 100)));
     expect(found?.hopeful).toBe(String(Math.round((Math.exp(off) - 1) * 100)));
+    // Every month lies 40 off a hundred, eight of them with seven degrees of freedom: √(16 × 8/7).
+    expect(found?.scatter).toBe(String(Math.round(Math.sqrt((16 * 8) / 7) * 100)));
   });
 
   it('allows for a season that was made from the same months', () => {
@@ -58,14 +60,19 @@ describe('the spread of past orders', () => {
 });
 
 describe('versions by the spread', () => {
-  const spread = { cautious: '-12', hopeful: '14', months: 20 };
+  const spread = { cautious: '-12', hopeful: '14', scatter: '140', months: 20 };
 
-  it('differ in orders alone, and keep what else was stated', () => {
-    const decision = smallDecision({ versions: { cautious: { orders: '-40', refunds: '2' } } });
+  it('differ in orders alone, months scatter by it, and what else was stated is kept', () => {
+    const decision = smallDecision({
+      versions: { cautious: { orders: '-40', refunds: '2' } },
+      chance: { seed: 3, spreads: { growth: '2' } },
+    });
     expect(hasSpread(decision, spread)).toBe(false);
     const used = withSpread(decision, spread);
     expect(used.versions).toEqual({ cautious: { orders: '-12', refunds: '2' }, hopeful: { orders: '14' } });
+    expect(used.chance).toEqual({ seed: 3, spreads: { growth: '2', scatter: '140' } });
     expect(hasSpread(used, spread)).toBe(true);
+    expect(hasSpread(used, { ...spread, scatter: '100' })).toBe(false);
     expect(hasSpread(used, { ...spread, hopeful: '15' })).toBe(false);
   });
 });

@@ -9,6 +9,8 @@ export interface Spread {
   /** Below zero, such as `-12`. */
   readonly cautious: string;
   readonly hopeful: string;
+  /** How far single months lie apart, in percent of what counts do by chance alone: 100 or more. */
+  readonly scatter: string;
   /** Months that it rests on. */
   readonly months: number;
 }
@@ -19,6 +21,7 @@ const ONE_IN_TEN = 1.2816;
 const STRETCH = 3;
 const LEAST_MONTHS = 6;
 const MOST_PERCENT = 95;
+const [BY_CHANCE, MOST_SCATTER] = [100, 1000];
 
 /**
  * How far the past lay from what level, growth and season say of it: every three months on end are set against what was to
@@ -42,8 +45,10 @@ export function spreadOfPast(orders: PastOrders): Spread | null {
   // Level, growth and season were made from the same months, and follow them more closely than they would others.
   const made = 1 + Number(growth !== null) + (season ? (season.length - 1) * (1 - pulled) : 0);
   const scatter = (Math.max(seen, least) * months) / Math.max(2, months - made);
+  const excess = meanOf(counts.map((count, at) => (count - (expected[at] ?? 0)) ** 2 / (expected[at] ?? 1)));
+  const apart = Math.sqrt((excess * months) / Math.max(2, months - made));
   const off = ONE_IN_TEN * Math.sqrt(scatter + levelError ** 2);
-  return { cautious: percent(Math.exp(-off)), hopeful: percent(Math.exp(off)), months };
+  return { cautious: percent(Math.exp(-off)), hopeful: percent(Math.exp(off)), scatter: inBounds(apart), months };
 }
 
 const sumOf = (values: readonly number[], from: number) => values.slice(from, from + STRETCH).reduce((sum, value) => sum + value, 0);
@@ -53,9 +58,14 @@ function percent(factor: number): string {
   return String(factor < 1 ? Math.max(-MOST_PERCENT, Math.min(-1, whole)) : Math.min(10 * MOST_PERCENT, Math.max(1, whole)));
 }
 
-/** A decision whose cautious and hopeful orders differ by the spread of the past; other differences stay. */
-export function withSpread(decision: Decision, { cautious, hopeful }: Spread): Decision {
-  const { versions } = decision;
+/** What is below chance is chance. */
+function inBounds(apart: number): string {
+  return String(Math.min(MOST_SCATTER, Math.max(BY_CHANCE, Math.round(apart * 100))));
+}
+
+/** A decision whose cautious and hopeful orders differ by the spread of the past, and whose months scatter as they did; all else stays. */
+export function withSpread(decision: Decision, { cautious, hopeful, scatter }: Spread): Decision {
+  const { versions, chance } = decision;
   return {
     ...decision,
     versions: {
@@ -63,10 +73,15 @@ export function withSpread(decision: Decision, { cautious, hopeful }: Spread): D
       cautious: { ...differencesOf(versions, 'cautious'), orders: cautious },
       hopeful: { ...differencesOf(versions, 'hopeful'), orders: hopeful },
     },
+    chance: { ...chance, spreads: { ...chance?.spreads, scatter } },
   };
 }
 
-/** Whether the versions differ by this already. */
-export function hasSpread({ versions }: Pick<Decision, 'versions'>, { cautious, hopeful }: Spread): boolean {
-  return differencesOf(versions, 'cautious').orders === cautious && differencesOf(versions, 'hopeful').orders === hopeful;
+/** Whether the versions differ and months scatter by this already. */
+export function hasSpread({ versions, chance }: Pick<Decision, 'versions' | 'chance'>, { cautious, hopeful, scatter }: Spread): boolean {
+  return (
+    differencesOf(versions, 'cautious').orders === cautious &&
+    differencesOf(versions, 'hopeful').orders === hopeful &&
+    chance?.spreads?.['scatter'] === scatter
+  );
 }

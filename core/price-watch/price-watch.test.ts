@@ -259,6 +259,7 @@ describe('what a change does to a decision', () => {
         priced,
         lineUp: lineUp(priced),
         basis: { conditions: [], thresholds: [], suits: {}, route: null, mayWin: [] },
+        chance: null,
         version: 'expected',
         today: '2026-11-25',
       },

@@ -1,6 +1,7 @@
 import { againstForecast } from '../afterwards/against-forecast';
 import { moveNow } from '../afterwards/move-now';
 import { type ChanceAsked, chanceWork } from '../chance/chance-answer';
+import { type WaitingAsked, waitingWork } from '../chance/waiting';
 import type { Used } from '../dates/date-that-matters';
 import type { Actuals } from '../decision/actuals-schema';
 import type { Investment } from '../decision/investment-schema';
@@ -53,6 +54,7 @@ export const QUESTION_KINDS = {
   ),
   turns: { begin: ({ turns }, { varied }: { readonly varied: readonly Varied[] }) => turnsInPieces(turns(), varied) },
   chance: { begin: ({ file }, asked: ChanceAsked) => chanceWork(file, asked) },
+  waiting: { begin: ({ file }, asked: WaitingAsked) => waitingWork(file, asked) },
   steps: atOnce(({ file }, _asked: object) => stepsUp(file)),
   'comes-with': atOnce(({ file }, _asked: object) => comesWith(file)),
   'credit-pays': atOnce(({ file }, _asked: object) => creditPays(file)),

@@ -23,6 +23,7 @@ const NOTHING = {
   margin: null,
   totals: [],
   sheets: [],
+  chance: null,
   conditions: [],
   settled: [],
   newlyOpen: [],

@@ -24,6 +24,8 @@ export interface VerdictDifference {
   /** Average monthly sales, where they differ. */
   readonly sales: readonly [before: string, after: string] | null;
   readonly margin: readonly [before: string | null, after: string | null] | null;
+  /** How often the choice comes first by chance, fractions, where that differs and the choice is the same. */
+  readonly chance: readonly [before: number, after: number] | null;
   /** Totals that differ. */
   readonly totals: readonly TotalBoth[];
   /** Price sheets that were used in another revision, seen on another day, or in one of them only. */
@@ -52,6 +54,7 @@ export function compareVerdicts(before: GivenVerdict, after: GivenVerdict): Verd
     version: before.version === after.version ? null : [before.version, after.version],
     sales: before.monthlySales === after.monthlySales ? null : [before.monthlySales, after.monthlySales],
     margin: marginOf(before) === marginOf(after) ? null : [marginOf(before), marginOf(after)],
+    chance: chanceOf(before, after),
     totals: totalsOf(before, after, isOtherMeasure),
     sheets: sheetsOf(before, after),
     conditions: conditionsOf(before, after),
@@ -63,6 +66,12 @@ export function compareVerdicts(before: GivenVerdict, after: GivenVerdict): Verd
 
 function chosenIn({ kind, parts }: GivenVerdict) {
   return [kind, parts.map(({ candidate, segment, streams }) => [candidate, segment?.from, segment?.months, streams])];
+}
+
+function chanceOf(before: GivenVerdict, after: GivenVerdict): VerdictDifference['chance'] {
+  const [then, now] = [before, after].map(({ chance }) => chance && Number(chance.first));
+  const isSameChoice = JSON.stringify(chosenIn(before)) === JSON.stringify(chosenIn(after));
+  return isSameChoice && then !== undefined && now !== undefined && Math.abs(then - now) >= LEAST_MOVED ? [then, now] : null;
 }
 
 function totalsOf(before: GivenVerdict, after: GivenVerdict, isOtherMeasure: boolean): TotalBoth[] {
@@ -99,6 +108,8 @@ function subjectOf(condition: Condition): string {
       return `paid ${condition.months}`;
     case 'version':
       return `version ${condition.version}`;
+    case 'chance':
+      return `chance ${condition.winner ?? ''}`;
     case 'sales':
       return `sales ${condition.winner ?? ''}`;
     default:
@@ -114,8 +125,12 @@ function conditionsOf(before: GivenVerdict, after: GivenVerdict): VerdictDiffere
   });
 }
 
+/** A chance that moved by less than so much, a fraction, is the same. */
+const LEAST_MOVED = 0.02;
+
 function isSameAnswer(then: Condition | null, now: Condition | null): boolean {
   if (!then || !now || then.winner !== now.winner) return then === now;
+  if (then.kind === 'chance' && now.kind === 'chance') return Math.abs(Number(then.part) - Number(now.part)) < LEAST_MOVED;
   // Of levels of sales the bounds are the answer.
   return then.kind !== 'sales' || now.kind !== 'sales' || (then.from?.sales === now.from?.sales && then.to?.sales === now.to?.sales);
 }

@@ -30,7 +30,15 @@ const basis: VerdictBasis = {
 function giving(file: DecisionFile, more: Partial<VerdictBasis> = {}): Giving {
   const workbench = workbenchOf(file);
   const priced = priceDecision(assembleDecisionFile(workbench).file);
-  return { workbench, priced, lineUp: lineUp(priced), basis: { ...basis, ...more }, version: 'expected', today: '2026-11-25' };
+  return {
+    workbench,
+    priced,
+    lineUp: lineUp(priced),
+    basis: { ...basis, ...more },
+    chance: null,
+    version: 'expected',
+    today: '2026-11-25',
+  };
 }
 const choice = (kind: Choice['kind'], ...candidates: string[]): Choice => ({ kind, candidates, reason: 'so' });
 const chosen = (one: Choice, file = kites, more: Partial<VerdictBasis> = {}) => chosenNow(giving(file, more), one);

@@ -1,4 +1,5 @@
 import { bestCandidate, leadOver } from '../comparison/best';
+import type { ChanceAnswer } from '../chance/chance-answer';
 import { averageMonth } from '../comparison/average-sales';
 import type { PricedDecision } from '../comparison/decision-result';
 import type { LineUp } from '../comparison/line-up';
@@ -7,6 +8,7 @@ import { comparedBy } from '../decision-file/compared-by';
 import { sheetLabel } from '../decision/sheet-label';
 import type { VersionName } from '../forecast/versions';
 import { openPrices } from '../what-if/open-prices';
+import { chanceOfChoice, withChances } from './by-chance';
 import { bestOfOthers, type VerdictBasis } from './basis';
 import { isModest, openQuestions } from './open-questions';
 import { priceTogether } from './together';
@@ -19,6 +21,8 @@ export interface Giving {
   /** Names by which candidates go, told apart. */
   readonly lineUp: Pick<LineUp, 'columns'>;
   readonly basis: VerdictBasis;
+  /** How sure it is; null where that was not worked out. */
+  readonly chance: ChanceAnswer | null;
   readonly version: VersionName;
   /** `YYYY-MM-DD`. */
   readonly today: string;
@@ -126,12 +130,13 @@ function withRunnerUp(
 export function giveVerdict(giving: Giving, choice: Choice, id: string): GivenVerdict | null {
   const chosen = chosenNow(giving, choice);
   if (!chosen) return null;
-  const { workbench, priced, lineUp, basis, version, today } = giving;
+  const { workbench, priced, lineUp, basis, chance, version, today } = giving;
   const { file } = priced.pricing;
   const open = openQuestions(workbench, priced, basis.mayWin, today);
   const average = averageMonth(file, priced.result);
   const [first] = chosen.parts;
   const suits = chosen.parts.length === 1 && first ? basis.suits[first.candidate] : undefined;
+  const byChance = chanceOfChoice(chance, choice.kind === 'candidate' ? choice.candidates : []);
   return {
     id,
     on: today,
@@ -156,7 +161,8 @@ export function giveVerdict(giving: Giving, choice: Choice, id: string): GivenVe
       atLeast,
       usable: result.usable,
     })),
-    conditions: [...basis.conditions],
+    ...(byChance ? { chance: byChance } : {}),
+    conditions: withChances(basis.conditions, chance),
     thresholds: [...basis.thresholds],
     ...(suits ? { suits } : {}),
     unknown: openPrices(file).map(({ label }) => label),

@@ -25,7 +25,7 @@ function giving(workbench: Workbench, today = '2026-11-25'): Giving {
   const priced = priceDecision(file);
   const varied = assumptionsOf(file).map((assumption) => ({ assumption, low: assumption.usual[0], high: assumption.usual[1] }));
   const basis = verdictBasis(file, { workbench, others: [], varied, moving: USUAL_MOVING, names: {} });
-  return { workbench, priced, lineUp: lineUp(priced), basis, version: 'expected', today };
+  return { workbench, priced, lineUp: lineUp(priced), basis, chance: null, version: 'expected', today };
 }
 
 function given(workbench: Workbench, choice: Choice, today?: string) {

@@ -11,6 +11,7 @@ import { useWorkbench } from '../../workbench/workbench-context';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../asked-decision';
 import { FanChart } from './fan-chart';
 import { UncertainTable } from './uncertain-table';
+import { WaitingSection } from './waiting-section';
 import { useChance } from './use-chance';
 import { chanceSentence, limitWords, shareWords } from './words';
 
@@ -51,6 +52,7 @@ function HowSure() {
           </section>
         )}
         {answer && !answer.isCertain && answer.levels.length > 0 && <LevelsTable answer={answer} />}
+        {answer && answer.candidates.length > 0 && <WaitingSection isAsked={!working.isBusy} />}
         {answer && <UncertainTable uncertain={inOrder(answer.uncertain, order)} />}
       </main>
       <aside className="margin" aria-label="How it is worked out">

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { CandidateChanceTold, ChanceAnswer } from '#core/chance/chance-answer';
 import { writerFor } from '../../locale/writer';
-import { chanceSentence, limitWords, ofHundred, shareWords, worthWords } from './words';
+import { chanceSentence, limitWords, ofHundred, shareWords, worthAskingWords, worthWords } from './words';
 
 const write = writerFor('en-GB', 'EUR');
 const one = (id: string, more: Partial<CandidateChanceTold> = {}): CandidateChanceTold => ({
@@ -93,12 +93,12 @@ describe('chance in words', () => {
     const month = (index: number) => `month ${index}`;
     expect(limitWords(one('E'), month)).toBe('');
     expect(limitWords(one('E', { usable: 0.33, limit: { part: 0.67, month: 6 } }), month)).toBe(
-      'outgrown in 67 of 100, in the middle in month 6',
+      'outgrown in 67 of 100, half of these by month 6',
     );
-    expect(limitWords(one('E', { usable: 0, limit: { part: 1, month: 0 } }), month)).toBe('always outgrown, in the middle in month 0');
-    expect(limitWords(one('E', { usable: 0.5, lacking: 0.5 }), month)).toBe('lacks a must in 50 of 100, as far as anybody knows');
+    expect(limitWords(one('E', { usable: 0, limit: { part: 1, month: 0 } }), month)).toBe('always outgrown, half of the time by month 0');
+    expect(limitWords(one('E', { usable: 0.5, lacking: 0.5 }), month)).toBe('lacks a must in 50 of 100: nobody has checked');
     expect(limitWords(one('E', { usable: 0.3, lacking: 0.3, limit: { part: 0.4, month: 6 } }), month)).toBe(
-      'outgrown in 40 of 100, in the middle in month 6; lacks a must in 30 of 100, as far as anybody knows',
+      'outgrown in 40 of 100, half of these by month 6; lacks a must in 30 of 100: nobody has checked',
     );
   });
 
@@ -110,5 +110,11 @@ describe('chance in words', () => {
     ['12.00', undefined, '€12'],
   ])('what knowing is worth: %s beside %s an hour', (worth, hour, words) => {
     expect(worthWords(worth, hour, write)).toBe(words);
+  });
+
+  it('what asking is worth', () => {
+    expect(worthAskingWords('0.20', '24', write)).toBe('knowing it would change no choice');
+    expect(worthAskingWords('12.00', '24', write)).toBe('knowing it is worth €12: not worth an hour of yours');
+    expect(worthAskingWords('26.00', '24', write)).toBe('knowing it is worth €26');
   });
 });

@@ -42,25 +42,31 @@ export function chanceSentence(answer: ChanceAnswer, nameOf: (id: string) => str
   return `${comes}. ${gives}${other}${safe}`;
 }
 
-function givesAwayWords(one: CandidateChanceTold, write: Writer): string {
+/** What choosing it gives away, on average and where it goes worst. */
+export function givesAwayWords(one: Pick<CandidateChanceTold, 'givesAway' | 'atWorst'>, write: Writer): string {
   if (Number(one.atWorst) < 0.5 && Number(one.givesAway) < 0.5) return 'Where it does not, hardly anything is lost.';
   const onAverage = `Choosing it gives away ${write.amount(one.givesAway)} on average beside what would have been best`;
   return Number(one.atWorst) < 0.5 ? `${onAverage}.` : `${onAverage}; ${atWorstWords(one, write)}.`;
 }
 
-function atWorstWords(one: CandidateChanceTold | undefined, write: Writer): string {
+function atWorstWords(one: Pick<CandidateChanceTold, 'atWorst'> | undefined, write: Writer): string {
   return `in one of twenty futures ${write.amount(one?.atWorst ?? '0')} or more`;
 }
 
 /** Whether a limit may be reached, and when, and whether it may lack something; empty where it never is. */
 export function limitWords({ limit, usable, lacking }: CandidateChanceTold, month: (index: number) => string): string {
-  const lacks = lacking > 0 ? `lacks a must in ${ofHundred(lacking)}, as far as anybody knows` : '';
+  const lacks = lacking > 0 ? `lacks a must in ${ofHundred(lacking)}: nobody has checked` : '';
   if (!limit) return lacks;
   const outgrown =
     usable === 0 && lacking === 0
-      ? `always outgrown, in the middle in ${month(limit.month)}`
-      : `outgrown in ${ofHundred(limit.part)}, in the middle in ${month(limit.month)}`;
+      ? `always outgrown, half of the time by ${month(limit.month)}`
+      : `outgrown in ${ofHundred(limit.part)}, half of these by ${month(limit.month)}`;
   return lacks ? `${outgrown}; ${lacks}` : outgrown;
+}
+
+/** What asking for something before you choose would be worth: "knowing it is worth €26". */
+export function worthAskingWords(worth: string, hourValue: string | undefined, write: Writer): string {
+  return Number(worth) < 0.5 ? 'knowing it would change no choice' : `knowing it is worth ${worthWords(worth, hourValue, write)}`;
 }
 
 /** What knowing something would be worth, beside what an hour is worth; null while that is not known. */

@@ -1,0 +1,30 @@
+import type { ChanceAnswer } from '../chance/chance-answer';
+import type { OpenQuestion } from '../proposals/to-find-out';
+import { featuresOf, withoutFeature } from '../wording/need-words';
+
+/**
+ * What it would be worth to know something before choosing, base currency (docs/chance.md).
+ *
+ * @returns null where no candidate rests on it, or it was not worked out
+ */
+export function worthOfQuestion({ part, asks }: Pick<OpenQuestion, 'part' | 'asks'>, chance: ChanceAnswer | null): string | null {
+  const about = chance?.uncertain.filter(({ kind, of }) => of !== null && isAbout(kind, of, { part, asks })) ?? [];
+  return about.reduce<string | null>((most, { worth }) => (worth !== null && Number(worth) >= Number(most ?? '0') ? worth : most), null);
+}
+
+function isAbout(kind: string, of: string, { part, asks }: Pick<OpenQuestion, 'part' | 'asks'>): boolean {
+  if (asks.kind === 'price') return kind === 'price' && (of === asks.id || (asks.id === part && of.startsWith(`${part} term `)));
+  const features = asks.need.without ? [withoutFeature(asks.need.feature)] : featuresOf(asks.need);
+  const [plans = '', feature = ''] = of.split(' ');
+  return kind === 'answer' && plans.split('+').includes(part) && features.includes(feature);
+}
+
+/** Questions by what answering them is worth, the most first; those worth nothing stay in their order behind. */
+export function byWorth<Question extends Pick<OpenQuestion, 'part' | 'asks'>>(
+  questions: readonly Question[],
+  chance: ChanceAnswer | null,
+): Array<{ readonly question: Question; readonly worth: string | null }> {
+  return questions
+    .map((question) => ({ question, worth: worthOfQuestion(question, chance) }))
+    .sort((a, b) => Number(b.worth ?? '0') - Number(a.worth ?? '0'));
+}
