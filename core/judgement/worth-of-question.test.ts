@@ -17,6 +17,7 @@ const chance = {
 } as unknown as ChanceAnswer;
 const need = (feature: string, more: Partial<DecisionNeed> = {}) =>
   ({ kind: 'need', need: { feature, kind: 'has', level: 'must', ...more } as DecisionNeed }) as const;
+const NONE = { kind: 'none' } as const;
 const price = (id: string) => ({ kind: 'price', id, label: id }) as const;
 
 describe('what answering is worth', () => {
@@ -31,12 +32,24 @@ describe('what answering is worth', () => {
     ['another fee', 'grow', price('charge'), null],
     ['another plan’s term', 'gro', price('gro'), null],
   ])('%s', (_, part, asks, worth) => {
-    expect(worthOfQuestion({ part, asks }, chance)).toBe(worth);
-    expect(worthOfQuestion({ part, asks }, null)).toBeNull();
+    expect(worthOfQuestion({ part, asks, effect: NONE }, chance)).toBe(worth);
+    expect(worthOfQuestion({ part, asks, effect: NONE }, null)).toBeNull();
+  });
+
+  it.each([
+    ['half of what it would save, of a plan that is no candidate', { kind: 'cheapest', by: '521.30' }, '260.65'],
+    ['not told where nothing can be used yet', { kind: 'cheapest', by: null }, null],
+    ['not told where it makes it only fit better', { kind: 'fit' }, null],
+  ] as const)('is %s', (_, effect, worth) => {
+    expect(worthOfQuestion({ part: 'branch', asks: need('domain'), effect }, chance)).toBe(worth);
+  });
+
+  it('is what chance says of a candidate, whatever it would save', () => {
+    expect(worthOfQuestion({ part: 'grow', asks: need('blog'), effect: { kind: 'cheapest', by: '900.00' } }, chance)).toBe('12.00');
   });
 
   it('puts what is worth most first, and leaves the others in their order', () => {
-    const questions = [need('shop'), need('club'), need('blog')].map((asks) => ({ part: 'grow', asks }));
+    const questions = [need('shop'), need('club'), need('blog')].map((asks) => ({ part: 'grow', asks, effect: NONE }));
     expect(byWorth(questions, chance).map(({ question: { asks }, worth }) => [asks.need.feature, worth])).toEqual([
       ['blog', '12.00'],
       ['shop', null],

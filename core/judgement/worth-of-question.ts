@@ -1,14 +1,25 @@
+import { decimal } from '../amount/decimal';
 import type { ChanceAnswer } from '../chance/chance-answer';
 import type { OpenQuestion } from '../proposals/to-find-out';
 import { featuresOf, withoutFeature } from '../wording/need-words';
 
+type Asked = Pick<OpenQuestion, 'part' | 'asks' | 'effect'>;
+
+/** An answer that nobody knows is as likely yes as no, in percent. */
+const LIKELY = 50;
+
 /**
- * What it would be worth to know something before choosing, base currency (docs/chance.md).
+ * What it would be worth to know something before choosing, base currency (docs/chance.md). Of a plan that no candidate is
+ * made of it is what it would save at what is expected, as often as the answer is yes.
  *
- * @returns null where no candidate rests on it, or it was not worked out
+ * @returns null where no candidate rests on it and it could save nothing, or chance was not worked out
  */
-export function worthOfQuestion({ part, asks }: Pick<OpenQuestion, 'part' | 'asks'>, chance: ChanceAnswer | null): string | null {
-  const about = chance?.uncertain.filter(({ kind, of }) => of !== null && isAbout(kind, of, { part, asks })) ?? [];
+export function worthOfQuestion(question: Asked, chance: ChanceAnswer | null): string | null {
+  const { part, asks, effect } = question;
+  if (chance === null) return null;
+  const about = chance.uncertain.filter(({ kind, of }) => of !== null && isAbout(kind, of, { part, asks }));
+  if (about.length === 0 && asks.kind === 'need' && effect.kind === 'cheapest' && effect.by !== null)
+    return decimal(effect.by).times(LIKELY).div(100).toFixed(2);
   return about.reduce<string | null>((most, { worth }) => (worth !== null && Number(worth) >= Number(most ?? '0') ? worth : most), null);
 }
 
@@ -20,7 +31,7 @@ function isAbout(kind: string, of: string, { part, asks }: Pick<OpenQuestion, 'p
 }
 
 /** Questions by what answering them is worth, the most first; those worth nothing stay in their order behind. */
-export function byWorth<Question extends Pick<OpenQuestion, 'part' | 'asks'>>(
+export function byWorth<Question extends Asked>(
   questions: readonly Question[],
   chance: ChanceAnswer | null,
 ): Array<{ readonly question: Question; readonly worth: string | null }> {
