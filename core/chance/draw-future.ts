@@ -4,7 +4,7 @@ import { streamDrawer } from './drawn-stream';
 import { expectedWorld } from './future-world';
 import type { FuturePricing } from './future-pricing';
 import { NormalNumbers } from './normal';
-import { amountAt, factorAt, isDrawnEvenly, isYesAt, pointsAt, type Uncertain, type UncertainKind } from './uncertain';
+import { amountAt, factorOf, isDrawnEvenly, isYesAt, pointsAt, type Uncertain, type UncertainKind } from './uncertain';
 
 /** Draws futures one after the other into the world of a pricing. */
 export interface FutureDrawer {
@@ -16,6 +16,8 @@ export interface FutureDrawer {
 }
 
 const MONTHS_A_YEAR = 12;
+/** How far a walk goes in a month of what it goes in a year. */
+const A_MONTH = Math.sqrt(1 / MONTHS_A_YEAR);
 /** Nobody loses more than nearly all of it from one month to the next. */
 const MOST_SHRINKING = -0.99;
 
@@ -62,11 +64,12 @@ export function futureDrawer(
   const priced = [...prices].map(([id, into]) => ({ into, place: placeOf('price', id) }));
   const answered = answers.map(({ id }) => placeOf('answer', id));
   const areEven = uncertain.map(isDrawnEvenly);
+  const factors = uncertain.map((one) => factorOf(one));
   return {
     draw(future, drawn) {
       normal.begin(seed, future);
       for (let place = 0; place < uncertain.length; place++) drawn[place] = areEven[place] ? normal.even() : normal.next();
-      const factor = (place: number) => (uncertain[place] ? factorAt(uncertain[place], drawn[place] ?? 0) : 1);
+      const factor = (place: number) => factors[place]?.(drawn[place] ?? 0) ?? 1;
       const points = (place: number) => (uncertain[place] ? pointsAt(uncertain[place], drawn[place] ?? 0) : 0);
       const together = {
         growth: Math.max(MOST_SHRINKING, points(at.growth)),
@@ -79,7 +82,7 @@ export function futureDrawer(
       for (const { into, fill, own, churn, refunds } of streams)
         fill(into, { ...together, level: all * factor(own), churn: points(churn), refunds: points(refunds) }, normal);
       for (const { into, now, place } of rates) {
-        const walked = walk(into, now, uncertain[place], normal);
+        const walked = walk(into, now, factors[place], normal);
         if (place >= 0) drawn[place] = walked;
       }
       for (const { into, place } of rising) fillRises(into, Math.max(1, factor(place)));
@@ -94,9 +97,9 @@ export function futureDrawer(
 /** Prices that rise once a year. */
 function fillRises(into: Float64Array, yearly: number): void {
   let rise = 1;
-  for (let month = 0; month < into.length; month++) {
-    if (month > 0 && month % MONTHS_A_YEAR === 0) rise *= yearly;
-    into[month] = rise;
+  for (let month = 0; month < into.length; month += MONTHS_A_YEAR) {
+    into.fill(rise, month, month + MONTHS_A_YEAR);
+    rise *= yearly;
   }
 }
 
@@ -105,11 +108,11 @@ function fillRises(into: Float64Array, yearly: number): void {
  *
  * @returns how far it has gone in all, a standard normal number
  */
-function walk(rates: Float64Array, now: number, spread: Uncertain | undefined, normal: NormalNumbers): number {
+function walk(rates: Float64Array, now: number, factorAt: ((drawn: number) => number) | undefined, normal: NormalNumbers): number {
   let gone = 0;
   for (let month = 0; month < rates.length; month++) {
-    gone += normal.next() / Math.sqrt(MONTHS_A_YEAR);
-    rates[month] = spread ? now * factorAt(spread, gone) : now;
+    gone += normal.next() * A_MONTH;
+    rates[month] = factorAt ? now * factorAt(gone) : now;
   }
-  return gone / Math.sqrt(Math.max(1, rates.length / MONTHS_A_YEAR));
+  return gone / Math.sqrt(rates.length / MONTHS_A_YEAR || 1);
 }

@@ -39,8 +39,11 @@ export function streamDrawer(
   const factors = new Float64Array(months);
   return (into, outcome, normal) => {
     const { level, growth, scatter, worth } = outcome;
-    for (let month = 0; month < months; month++)
-      factors[month] = level * (1 + growth) ** month * (season ? seasonFactor(season[month] ?? 1, outcome.season) : 1);
+    let grown = level;
+    for (let month = 0; month < months; month++) {
+      factors[month] = grown * (season ? seasonFactor(season[month] ?? 1, outcome.season) : 1);
+      grown *= 1 + growth;
+    }
     if (into.subscribers && subscribers) {
       const staying = 1 - clamped(subscribers.churn + outcome.churn);
       let count = subscribers.start * level;

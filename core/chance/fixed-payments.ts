@@ -9,7 +9,28 @@ import type { FutureWorld } from './future-world';
 export interface Fixed {
   readonly currency: string;
   readonly months: Float64Array;
+  /** The months in which anything is paid. */
+  readonly at: Uint16Array;
   readonly times: Float64Array | null;
+}
+
+function fixed(currency: string, months: Float64Array, times: Float64Array | null = null): Fixed {
+  return { currency, months, at: Uint16Array.from([...months.keys()].filter((month) => months[month] !== 0)), times };
+}
+
+/** What does not depend on sales comes to over all months, own hours left out. */
+export function sumOfFixed(all: readonly Fixed[], { rates }: Pick<FutureWorld, 'rates'>, rise: Float64Array | undefined): number {
+  let total = 0;
+  for (const { currency, months, at, times } of all) {
+    const inBase = rates.get(currency);
+    let sum = 0;
+    for (let place = 0; place < at.length; place++) {
+      const month = at[place] ?? 0;
+      sum += (months[month] ?? 0) * (inBase ? (inBase[month] ?? 1) : 1) * (rise ? (rise[month] ?? 1) : 1);
+    }
+    total += sum * (times?.[0] ?? 1);
+  }
+  return total;
 }
 
 /**
@@ -56,7 +77,7 @@ export function fixedOf({ months, basis }: DecisionFile, { payments }: PreparedC
     const length = basis === 'spread' && !isLeft ? covered : 1;
     for (let part = month; part < Math.min(month + length, months); part++) into[part] = (into[part] ?? 0) + amount / length;
   }
-  return [...byCurrency].map(([currency, all]) => ({ currency, months: all, times: null }));
+  return [...byCurrency].map(([currency, all]) => fixed(currency, all));
 }
 
 /** A price by which is measured how often payments contain it. */
@@ -84,7 +105,7 @@ export function openTermPayments(
       const none = new Map(fixedOf(asked, without[place] ?? one, tax, isLeft).map(({ currency, months }) => [currency, months]));
       for (const { currency, months } of fixedOf(asked, one, tax, isLeft)) {
         const each = months.map((amount, month) => (amount - (none.get(currency)?.[month] ?? 0)) / TO_MEASURE_BY);
-        if (each.some((amount) => amount > 0)) found[place]?.push({ currency, months: each, times: prices.get(id) ?? null });
+        if (each.some((amount) => amount > 0)) found[place]?.push(fixed(currency, each, prices.get(id) ?? null));
       }
     });
   }

@@ -28,21 +28,31 @@ export function costsOf({ ids, canBeChosen, count, totals, outgrown }: Futures):
 
 /** What each comes to over some futures, and in how many of them it cannot be used. */
 export interface Sums {
-  readonly count: number;
+  count: number;
   readonly cost: Float64Array;
   readonly out: Float64Array;
 }
 
-export function sumsOf({ width, of, isOut }: FutureCosts, futures: Uint32Array): Sums {
-  const [cost, out] = [new Float64Array(width), new Float64Array(width)];
-  for (const future of futures) {
-    const from = future * width;
-    for (let place = 0; place < width; place++) {
-      cost[place] = (cost[place] ?? 0) + (of[from + place] ?? 0);
-      out[place] = (out[place] ?? 0) + (isOut[from + place] ?? 0);
-    }
+export function emptySums(width: number): Sums {
+  return { count: 0, cost: new Float64Array(width), out: new Float64Array(width) };
+}
+
+/** Adds one more future. */
+export function addTo(sums: Sums, { width, of, isOut }: FutureCosts, future: number): void {
+  const { cost, out } = sums;
+  const from = future * width;
+  sums.count += 1;
+  for (let place = 0; place < width; place++) {
+    cost[place] = (cost[place] ?? 0) + (of[from + place] ?? 0);
+    out[place] = (out[place] ?? 0) + (isOut[from + place] ?? 0);
   }
-  return { count: futures.length, cost, out };
+}
+
+/** The sums over the first so many futures. */
+export function sumsOf(costs: FutureCosts, count: number): Sums {
+  const sums = emptySums(costs.width);
+  for (let future = 0; future < count; future++) addTo(sums, costs, future);
+  return sums;
 }
 
 /**

@@ -10,7 +10,7 @@ import { openPrices, withPrice } from '../what-if/open-prices';
 import type { Figure } from '../rules/expression/expression';
 import { ROUNDING } from '../scales/form-values';
 import { type PreparedCandidate, type PreparedCharge, prepareCandidates } from '../scales/prepare';
-import { type Fixed, fillFixed, fixedOf, hoursOf, openTermPayments } from './fixed-payments';
+import { type Fixed, fillFixed, fixedOf, hoursOf, openTermPayments, sumOfFixed } from './fixed-payments';
 import { expectedWorld, fillLifted, fillQuantities, type FutureWorld, liftedWorld } from './future-world';
 import { added, fillFrom, type Linear, NOTHING, ofFixed, sumOf } from './linear';
 import { MonthProgram } from './month-program';
@@ -47,6 +47,7 @@ interface Priced {
   readonly vendor: string;
   readonly fixed: readonly Fixed[];
   readonly hours: Float64Array;
+  readonly worthOfHours: number;
   /** What all charges come to together, tax and rates included. */
   readonly charges: Linear;
   readonly limits: ReadonlyArray<{ readonly counted: Float64Array; readonly bound: number }>;
@@ -82,11 +83,13 @@ export function futurePricing(asked: DecisionFile, stay: Stay = {}): FuturePrici
   const ofOpenTerms = openTermPayments(asked, prepared, prices, tax, { joining, isLeft });
   const priced = prepared.map((one, place): Priced => {
     const { world, program } = worlds.of(one);
+    const hours = hoursOf(file, one);
     const charges = one.charges.reduce((sum, charge) => added(sum, chargeIn(program, charge, file.currency, tax)), NOTHING);
     return {
       vendor: vendorOf(file, one.candidate.plans[0]?.plan),
       fixed: [...fixedOf(file, one, tax, isLeft), ...(ofOpenTerms[place] ?? [])],
-      hours: hoursOf(file, one),
+      hours,
+      worthOfHours: hours.reduce((sum, worth) => sum + worth, 0),
       charges: program.withSum(charges),
       limits: one.limits.map(({ counted, most }) => ({
         counted: program.valuesOf(program.of(counted)),
@@ -114,9 +117,7 @@ export function futurePricing(asked: DecisionFile, stay: Stay = {}): FuturePrici
     run() {
       worlds.run();
       priced.forEach((one, place) => {
-        fillFixed(one, base, rises.get(one.vendor), months);
-        let total = sumOf(one.charges);
-        for (let month = 0; month < months.length; month++) total += months[month] ?? 0;
+        const total = sumOf(one.charges) + one.worthOfHours + sumOfFixed(one.fixed, base, rises.get(one.vendor));
         totals[place] = isByKept ? total - keptIn(one.world) : total;
         outgrown[place] = one.answers.some((answer) => isNo[answer] === 1) ? LACKING : firstBeyond(one);
       });

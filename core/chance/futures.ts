@@ -49,14 +49,16 @@ export class FutureRun {
 
   /** Looks at so many more futures. */
   add(futures: number): void {
-    const width = this.pricing.ids.length;
+    const { pricing, drawer, uncertain } = this;
+    const width = pricing.ids.length;
+    const drawn = new Float32Array(uncertain.length);
     const end = Math.min(this.most, this.count + futures);
     for (; this.count < end; this.count++) {
-      const at = this.count * this.uncertain.length;
-      this.drawer.draw(this.count, this.drawn.subarray(at, at + this.uncertain.length));
-      this.pricing.run();
-      this.totals.set(this.pricing.totals, this.count * width);
-      this.outgrown.set(this.pricing.outgrown, this.count * width);
+      drawer.draw(this.count, drawn);
+      pricing.run();
+      this.drawn.set(drawn, this.count * uncertain.length);
+      this.totals.set(pricing.totals, this.count * width);
+      this.outgrown.set(pricing.outgrown, this.count * width);
     }
   }
 

@@ -3,26 +3,14 @@ export const GROUPS = 24;
 /** So many futures at most, and so finely sorted figures are told apart, as parts of the span between the least and the greatest. */
 const [MOST_FUTURES, FINENESS] = [2 ** 20, 1e8];
 
-/**
- * Puts futures into groups by a figure, those that are near each other together; each group in two halves that are alike.
- *
- * @param isFirst - where the figure says no more than whether something is so: two groups, those in which it is and the others;
- *   it must be so for all futures with a figure below one, and for none above
- */
-export function inGroups(
-  count: number,
-  figure: (future: number) => number,
-  isFirst: ((future: number) => boolean) | null = null,
-): Array<readonly [even: Uint32Array, odd: Uint32Array]> {
+/** Puts futures into groups by a figure, those that are near each other together; each group in two halves that are alike. */
+export function inGroups(count: number, figure: (future: number) => number): Array<readonly [even: Uint32Array, odd: Uint32Array]> {
   const order = inOrderOf(count, figure);
-  const firstOther = isFirst ? order.findIndex((future) => !isFirst(future)) : -1;
-  const edges = isFirst
-    ? [...new Set([0, firstOther < 0 ? count : firstOther, count])]
-    : Array.from({ length: GROUPS + 1 }, (_, edge) => Math.round((edge * count) / GROUPS));
-  return edges.slice(1).map((to, group) => {
-    const members = order.subarray(edges[group], to);
+  return Array.from({ length: GROUPS }, (_, group) => {
+    const [from, to] = [group, group + 1].map((edge) => Math.round((edge * count) / GROUPS));
+    const members = order.subarray(from, to);
     // Neighbours go into different halves.
-    return [members.filter((_, at) => at % 2 === 0), members.filter((_, at) => at % 2 === 1)] as const;
+    return [members.filter((_one, at) => at % 2 === 0), members.filter((_one, at) => at % 2 === 1)] as const;
   });
 }
 

@@ -1,7 +1,7 @@
-import { bandAmount, packagesFor } from '../scales/form-values';
-import { bandsInNumbers } from '../scales/level-form';
-import type { CountedOrders, Expression, ExpressionName, Figure, Orders, RatedBand } from '../rules/expression/expression';
+import { packagesFor } from '../scales/form-values';
+import type { CountedOrders, Expression, ExpressionName, Figure, Orders } from '../rules/expression/expression';
 import { monthsFrom } from '../calendar/month';
+import { drawnBands, fillBands } from './band-lines';
 import type { FutureStream, FutureWorld } from './future-world';
 import { added, type Base, figureOf, fillFrom, type Linear, NOTHING, ofBase, ofFixed } from './linear';
 
@@ -182,13 +182,10 @@ const MAKERS: { readonly [Name in ExpressionName]: Make<Name> } = {
       for (let month = 0; month < into.length; month++) into[month] = packagesFor(a[month] ?? 0, b[month] ?? 0);
     }),
   bands: (program, { of, how, bands }) => {
-    const numbers = openBands(program, bands);
+    const drawn = drawnBands(how, bands, program.openFigure);
     const linear = program.of(of);
     const values = program.valuesOf(linear);
-    return program.made([linear, ...numbers.open], (into) => {
-      const known = { how, bands: numbers.now() };
-      for (let month = 0; month < into.length; month++) into[month] = bandAmount(known, values[month] ?? 0);
-    });
+    return program.made([linear, ...drawn.open.map((figure) => program.of(figure))], (into) => fillBands(drawn.now(), values, into));
   },
   'so-far': (program, { of }) =>
     overMonths(program, of, (values, into) => {
@@ -235,19 +232,6 @@ const MAKERS: { readonly [Name in ExpressionName]: Make<Name> } = {
     );
   },
 };
-
-/** Bands in floating point, with what is drawn for those figures in them that nobody knows. */
-function openBands(program: MonthProgram, bands: readonly RatedBand[]) {
-  const figures = bands.flatMap(({ each, percent, flat }) => [each, percent, flat]).filter((figure) => program.openFigure(figure));
-  const known = bandsInNumbers(bands);
-  if (figures.length === 0) return { open: [], now: () => known };
-  const drawn = (figure: Figure): Figure => ({ ...figure, value: String(program.openFigure(figure)?.[0] ?? figure.value) });
-  return {
-    open: figures.map((figure) => program.of(figure)),
-    now: () =>
-      bandsInNumbers(bands.map((band) => ({ ...band, each: drawn(band.each), percent: drawn(band.percent), flat: drawn(band.flat) }))),
-  };
-}
 
 function pairwise(
   program: MonthProgram,

@@ -173,9 +173,16 @@ const ONE_IN_TEN = 1.2815515655446004;
  *
  * @example factorAt({ low: 25, high: 25 }, 1.2816) // 1.25
  */
-export function factorAt({ low, high }: Pick<Uncertain, 'low' | 'high'>, drawn: number): number {
-  const end = drawn < 0 ? Math.max(LEAST_FACTOR, 1 - Math.min(low, 100) / 100) : 1 + high / 100;
-  return Math.max(LEAST_FACTOR, end ** (Math.abs(drawn) / ONE_IN_TEN));
+export function factorAt(spread: Pick<Uncertain, 'low' | 'high'>, drawn: number): number {
+  return factorOf(spread)(drawn);
+}
+
+/** The same for one thing that is drawn often. */
+export function factorOf({ low, high }: Pick<Uncertain, 'low' | 'high'>): (drawn: number) => number {
+  const below = Math.log(Math.max(LEAST_FACTOR, 1 - Math.min(low, 100) / 100)) / ONE_IN_TEN;
+  const above = Math.log(1 + high / 100) / ONE_IN_TEN;
+  if (below === 0 && above === 0) return () => 1;
+  return (drawn) => Math.max(LEAST_FACTOR, Math.exp(drawn < 0 ? -drawn * below : drawn * above));
 }
 
 /** How many percentage points are added at a standard normal draw, a fraction. */

@@ -114,10 +114,7 @@ function comeIntoQuestion(file: DecisionFile, stated: UncertainStated): Decision
   run.add(TO_CHOOSE_BY);
   const futures = run.sofar();
   const able = file.candidates.filter((_, place) => futures.canBeChosen[place]);
-  const sums = sumsOf(
-    costsOf(futures),
-    new Uint32Array(TO_CHOOSE_BY).map((_, at) => at),
-  );
+  const sums = sumsOf(costsOf(futures), TO_CHOOSE_BY);
   const first = able[chosenBy(sums)];
   const others = able
     .map((one, place) => ({ one, cost: sums.cost[place] ?? 0 }))
