@@ -74,6 +74,7 @@ test('answers are given by keyboard, go to the price sheet, and the decisive que
   const open = page.getByRole('region', { name: 'To find out' });
   await expect(open.getByRole('listitem').first()).toContainText('Fernhalt One Branch: own domain');
   await expect(open.getByRole('listitem').first()).toContainText('below the cheapest');
+  await expect(open.getByRole('listitem').first()).toContainText(/knowing it is worth €\d+/);
   await expect(page.getByRole('columnheader', { name: /^Fernhalt One/ })).toContainText(/\d+ to find out/);
 
   await open.getByRole('button', { name: 'Fernhalt One Branch: own domain' }).click();

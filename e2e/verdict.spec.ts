@@ -21,12 +21,16 @@ test('a verdict is given, stays as it was, is overtaken by what changes, and a n
   const conditions = page.getByRole('table').first();
   await expect(conditions.getByRole('row', { name: /from sales of €6,069 a month \(196 orders\) on/ })).toContainText('Wharfside Trade');
   await expect(conditions.getByRole('row', { name: /if you pay by the month/ })).toContainText(/Wharfside Trade|Marlpit Grow/);
+  await expect(page.getByText(/^It comes first in 7\d of 100 futures\. Choosing it gives away €\d+ on average/)).toBeVisible();
+  await expect(conditions.getByRole('row', { name: /^in 7\d of 100 futures/ })).toContainText('Wharfside Trade');
+  await expect(conditions.getByRole('row', { name: /^in 2\d of 100 futures/ })).toContainText('Marlpit Grow');
   await expect(conditions.getByRole('row', { name: /if you need community/ })).toContainText('only Brindle Shop');
   await expect(page.getByRole('listitem').filter({ hasText: 'Orders, all streams: below' })).toContainText('Marlpit Grow costs least');
   await page.getByLabel(/^Why\?/).fill('One bill a year, and the stall works.');
   await page.getByRole('button', { name: 'Give this verdict' }).click();
   const given = page.getByRole('article');
   await expect(given).toContainText('One bill a year, and the stall works.');
+  await expect(given).toContainText(/It comes first in 7\d of 100 futures\. Choosing it gives away €\d+ on average/);
   await expect(page.getByText(/^saved \d/)).toBeVisible();
 
   // What is expected changes; the verdict stays, and says that it is overtaken.

@@ -200,9 +200,14 @@ test('chance says how often the answer is right, what it gives away, and what to
   );
   const table = page.getByRole('table', { name: 'How often each comes first', exact: true });
   await expect(
-    table.getByRole('row', { name: /Own hosting and plug-ins outgrown in \d+ of 100, in the middle in \w+ 2027/ }),
+    table.getByRole('row', { name: /Own hosting and plug-ins outgrown in \d+ of 100, half of these by \w+ 2027/ }),
   ).toBeVisible();
   await expect(page.getByRole('table', { name: 'How often each comes first, by the level of sales' }).getByRole('row')).toHaveCount(9);
+  await expect(table.getByRole('row', { name: /Lanternroom Circle lacks a must in 5\d of 100: nobody has checked/ })).toBeVisible();
+  const waiting = page.getByRole('region', { name: 'What waiting is worth' });
+  await expect(waiting).toContainText(
+    /Waiting does not pay: to begin with Wharfside Trade by the month and decide in \w+ 2027 costs €\d+ more on average than choosing Wharfside Trade now\./,
+  );
   const findOut = page.getByRole('region', { name: 'What to find out first' });
   await expect(findOut.getByRole('row', { name: /^Orders of all streams/ })).toContainText(/€\d+/);
 
@@ -215,4 +220,10 @@ test('chance says how often the answer is right, what it gives away, and what to
   await expect(page.getByRole('alert').filter({ hasText: 'Enter how far off it may be, from 0 to 1,000' })).toBeVisible();
   await findOut.getByRole('button', { name: 'Orders of all streams: as uncertain as usual' }).click();
   await expect(says).toHaveText(/^Wharfside Trade comes first in 7\d of 100 futures\./);
+
+  // What nobody knows of a plan comes out by chance too, as likely as one says.
+  await findOut.getByRole('button', { name: /that change no choice/ }).click();
+  await findOut.getByLabel('Lanternroom Circle: card reader: how likely it is there').fill('100');
+  await page.keyboard.press('Tab');
+  await expect(table.getByRole('row', { name: /Lanternroom Circle/ })).not.toContainText('nobody has checked');
 });

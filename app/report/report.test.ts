@@ -69,6 +69,11 @@ describe('a report', () => {
     expect(given.footer).toContain('is not kept here');
   });
 
+  it('says how sure it is', () => {
+    const answer = whole.sections[0]?.blocks.map((block) => (block.kind === 'sentence' ? block.text : ''));
+    expect(answer?.[1]).toMatch(/^It comes first in \d+ of 100 futures\. Choosing it gives away/);
+  });
+
   it('without anybody to choose says so', () => {
     const none = withDecision(demo, (one) => ({ ...one, candidates: [] }));
     const said = report(none, { verdict: null });

@@ -91,7 +91,7 @@ function waitOf(file: DecisionFile, months: number, into: Omit<WaitCosts, 'month
 }
 
 /** Carries what was drawn for all months over to some of them. */
-function fillPart({ world, rises, prices, isNo }: FuturePricing, whole: FuturePricing, from: number): void {
+function fillPart({ world, rises, prices, answers, isNo }: FuturePricing, whole: FuturePricing, from: number): void {
   const to = from + world.months;
   world.streams.forEach((stream, place) => {
     const drawn = whole.world.streams[place];
@@ -106,7 +106,10 @@ function fillPart({ world, rises, prices, isNo }: FuturePricing, whole: FuturePr
   for (const [currency, rates] of world.rates) rates.set(whole.world.rates.get(currency)?.subarray(from, to) ?? []);
   for (const [vendor, months] of rises) months.set(whole.rises.get(vendor)?.subarray(from, to) ?? []);
   for (const [id, months] of prices) months.fill(whole.prices.get(id)?.[0] ?? 0);
-  isNo.set(whole.isNo);
+  // A must that begins later is none of the months before.
+  answers.forEach(({ id }, answer) => {
+    isNo[answer] = whole.isNo[whole.answers.findIndex((one) => one.id === id)] ?? 0;
+  });
 }
 
 function salesOf({ world }: FuturePricing, months: number): number {

@@ -118,6 +118,24 @@ describe('waiting', () => {
     expect(waitingFor(yearly, { level: '50' })).toMatchObject({ now: { candidate: 'B' }, waits: [], best: null });
   }, 30_000);
 
+  it('knows no must before it begins', () => {
+    const later: DecisionFile = {
+      ...file,
+      needs: [
+        { feature: 'blog', level: 'must' },
+        { feature: 'club', level: 'must', from: '2027-04' },
+      ],
+      offers: file.offers.map((offer) => ({
+        ...offer,
+        plans: offer.plans.map((plan) => ({ ...plan, features: offer.id === 'oA' ? { blog: true, club: true } : { blog: true } })),
+      })),
+    };
+    // B may lack a club from April on, which nobody has checked: whoever begins with it can still be right until then.
+    const { now, waits } = waitingFor(later, { 'answer:pB club': '50' });
+    expect(now).toEqual({ candidate: 'A', isByMonth: false });
+    expect(waits.map(({ months }) => months)).toEqual([1, 2, 3, 4, 6, 9]);
+  }, 30_000);
+
   it('says nothing where nobody can be chosen, or there is no later', () => {
     expect(waitingFor(monthlyPlans({}), {})).toEqual({ now: null, waits: [], best: null });
     expect(waitingFor({ ...file, months: 1 }, { level: '50' })).toEqual({ now: null, waits: [], best: null });

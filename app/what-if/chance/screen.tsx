@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ChanceAnswer } from '#core/chance/chance-answer';
-import { USUAL_SEED } from '#core/chance/chance-answer';
+import { FUTURES, USUAL_SEED } from '#core/chance/chance-answer';
 import { addMonths, monthsFrom } from '#core/calendar/month';
 import { CandidateTag } from '../../components/candidate-tag';
 import { DataTable } from '../../components/data-table';
@@ -13,7 +13,7 @@ import { FanChart } from './fan-chart';
 import { UncertainTable } from './uncertain-table';
 import { WaitingSection } from './waiting-section';
 import { useChance } from './use-chance';
-import { chanceSentence, limitWords, shareWords } from './words';
+import { chanceSentence, costWords, limitWords, shareWords } from './words';
 
 /** How sure the answer is: ten thousand futures, the same for all candidates. */
 export default function ChancePlace() {
@@ -58,9 +58,9 @@ function HowSure() {
       <aside className="margin" aria-label="How it is worked out">
         <h2>How it is worked out</h2>
         <p>
-          {answer ? write.number(String(answer.futures)) : 'Ten thousand'} futures are drawn, the same for every candidate. Cautious and
-          hopeful sales are one in ten either way; all streams rise and fall together, and each a little on its own; single months scatter
-          as counts do. A candidate that is outgrown in a future is not the best in it.
+          {write.number(String(FUTURES))} futures are drawn, the same for every candidate. Cautious and hopeful sales are one in ten either
+          way; all streams rise and fall together, and each a little on its own; single months scatter as counts do. A candidate that is
+          outgrown in a future is not the best in it.
         </p>
         <p>
           <b>First</b>: in how many futures it is the best. <b>Middle</b> and <b>eight of ten</b>: what it comes to. <b>Gives away</b>: how
@@ -106,10 +106,10 @@ function ChancesTable({ answer }: { answer: ChanceAnswer }) {
           ),
         },
         { head: 'First', kind: 'figures', cell: (one) => shareWords(one, write) },
-        { head: `Middle, ${file.currency}`, kind: 'figures', cell: ({ middle }) => write.whole(middle) },
-        { head: 'Eight of ten', kind: 'figures', cell: ({ low, high }) => `${write.whole(low)} – ${write.whole(high)}` },
-        { head: 'Gives away', kind: 'figures', cell: ({ givesAway, usable }) => (usable === 0 ? '–' : write.whole(givesAway)) },
-        { head: 'One in twenty', kind: 'figures', cell: ({ atWorst, usable }) => (usable === 0 ? '–' : write.whole(atWorst)) },
+        { head: `Middle, ${file.currency}`, kind: 'figures', cell: ({ middle }) => costWords(middle, write) },
+        { head: 'Eight of ten', kind: 'figures', cell: ({ low, high }) => `${costWords(low, write)} – ${costWords(high, write)}` },
+        { head: 'Gives away', kind: 'figures', cell: ({ givesAway, usable }) => (usable === 0 ? '–' : costWords(givesAway, write)) },
+        { head: 'One in twenty', kind: 'figures', cell: ({ atWorst, usable }) => (usable === 0 ? '–' : costWords(atWorst, write)) },
       ]}
     />
   );

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { CandidateChanceTold, ChanceAnswer } from '#core/chance/chance-answer';
 import { writerFor } from '../../locale/writer';
-import { chanceSentence, limitWords, ofHundred, shareWords, worthAskingWords, worthWords } from './words';
+import { chanceSentence, costWords, limitWords, ofHundred, shareWords, worthAskingWords, worthWords } from './words';
 
 const write = writerFor('en-GB', 'EUR');
 const one = (id: string, more: Partial<CandidateChanceTold> = {}): CandidateChanceTold => ({
@@ -116,5 +116,14 @@ describe('chance in words', () => {
     expect(worthAskingWords('0.20', '24', write)).toBe('knowing it would change no choice');
     expect(worthAskingWords('12.00', '24', write)).toBe('knowing it is worth €12: not worth an hour of yours');
     expect(worthAskingWords('26.00', '24', write)).toBe('knowing it is worth €26');
+  });
+
+  it('where futures lie too far apart says so, and what nobody could pay is no figure', () => {
+    const wild = answerOf([one('E', { high: '38476843984260000000' }), one('A')]);
+    expect(chanceSentence(wild, nameOf, write)).toBe(
+      `${nameOf('E')} comes first in 73 of 100 futures. They lie too far apart for averages: in some, costs are more than a thousand times those in the middle. Look at what you called uncertain below.`,
+    );
+    expect(costWords('38476843984260000000', write)).toBe('beyond measure');
+    expect(costWords('-6845.00', write)).toBe('−6,845');
   });
 });

@@ -16,6 +16,21 @@ export function shareWords({ first, error }: Pick<CandidateChanceTold, 'first' |
   return give === 0 ? share : `${share} ± ${give}`;
 }
 
+/** So much further up than the middle lies what is beyond all measure. */
+const WILD = 1000;
+/** Nobody pays as much as that. */
+const BEYOND = 1e12;
+
+/** An amount, as long as it is one that anybody could pay. */
+export function costWords(amount: string, write: Writer): string {
+  return Math.abs(Number(amount)) >= BEYOND ? 'beyond measure' : write.whole(amount);
+}
+
+/** Whether futures lie so far apart that averages say nothing. */
+function isWild({ middle, high, low }: CandidateChanceTold): boolean {
+  return Math.max(Math.abs(Number(high)), Math.abs(Number(low))) > WILD * Math.max(1, Math.abs(Number(middle)));
+}
+
 /** The sentence above it all: who to choose, how often that is right, and what it gives away when it is not. */
 export function chanceSentence(answer: ChanceAnswer, nameOf: (id: string) => string, write: Writer): string {
   const { candidates, best, safest, isCertain, nobody } = answer;
@@ -28,6 +43,8 @@ export function chanceSentence(answer: ChanceAnswer, nameOf: (id: string) => str
   if (chosen.first === 1) return `${name} comes first in every one of ${write.number(String(answer.futures))} futures.`;
   const first = candidates.find(({ id }) => id !== chosen.id && candidates[0]?.id === id);
   const comes = `${name} comes first in ${ofHundred(chosen.first)} futures`;
+  if (candidates.some(isWild))
+    return `${comes}. They lie too far apart for averages: in some, costs are more than a thousand times those in the middle. Look at what you called uncertain below.`;
   const gives = givesAwayWords(chosen, write);
   const other = first
     ? ` ${nameOf(first.id)} comes first more often, in ${ofHundred(first.first)}, but gives away more when it does not.`
