@@ -127,7 +127,10 @@ describe('waiting', () => {
       ],
       offers: file.offers.map((offer) => ({
         ...offer,
-        plans: offer.plans.map((plan) => ({ ...plan, features: offer.id === 'oA' ? { blog: true, club: true } : { blog: true } })),
+        plans: offer.plans.map((plan) => ({
+          ...plan,
+          features: { blog: true, ...(offer.id === 'oA' ? { club: true } : {}) } as Record<string, boolean>,
+        })),
       })),
     };
     // B may lack a club from April on, which nobody has checked: whoever begins with it can still be right until then.

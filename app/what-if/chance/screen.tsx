@@ -52,7 +52,7 @@ function HowSure() {
           </section>
         )}
         {answer && !answer.isCertain && answer.levels.length > 0 && <LevelsTable answer={answer} />}
-        {answer && answer.candidates.length > 0 && <WaitingSection isAsked={!working.isBusy} />}
+        {answer && answer.candidates.length > 1 && <WaitingSection isAsked={!working.isBusy} />}
         {answer && <UncertainTable uncertain={inOrder(answer.uncertain, order)} />}
       </main>
       <aside className="margin" aria-label="How it is worked out">

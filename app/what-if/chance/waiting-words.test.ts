@@ -41,6 +41,7 @@ describe('what waiting is worth, in words', () => {
       answerOf(waited({ saves: '-38.00' })),
     ],
     ['Waiting is worth nothing: Wharfside Trade now is as good as anything you could decide later.', answerOf(waited({ saves: '0.20' }))],
+    ['These futures lie too far apart to say what waiting is worth.', answerOf(waited({ saves: '33047813911549570000000' }))],
     ['Nothing here can be paid by the month, so there is nothing to wait with: choose Wharfside Trade now.', answerOf(null)],
     ['There is nothing to wait for: no candidate can be used in nearly all of these futures.', answerOf(null, { now: null })],
   ])('%s', (words, answer) => {
@@ -51,6 +52,7 @@ describe('what waiting is worth, in words', () => {
     ['81.40', '€81'],
     ['0.30', 'nothing'],
     ['-12.00', 'costs €12 more'],
+    ['33047813911549570000000', 'beyond measure'],
   ])('%s is said as %s', (amount, words) => {
     expect(savesWords(amount, write)).toBe(words);
   });

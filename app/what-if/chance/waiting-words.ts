@@ -1,6 +1,6 @@
 import type { Beginning, Waited, WaitingAnswer } from '#core/chance/waiting';
 import type { Writer } from '../../locale/writer';
-import { ofHundred } from './words';
+import { isBeyondMeasure, ofHundred } from './words';
 
 /** Less than this is nothing, in whole units of money. */
 const LEAST = 0.5;
@@ -23,6 +23,7 @@ export function waitingSentence(
   if (!wait) return `Nothing here can be paid by the month, so there is nothing to wait with: choose ${chosen} now.`;
   const begin = beginningWords(wait.begin, nameOf);
   const saved = Number(wait.saves);
+  if (isBeyondMeasure(wait.saves)) return 'These futures lie too far apart to say what waiting is worth.';
   if (saved <= -LEAST)
     return `Waiting does not pay: to begin with ${begin} and decide in ${month(wait.months)} costs ${write.amount(String(-saved))} more on average than choosing ${chosen} now.`;
   if (saved < LEAST) return `Waiting is worth nothing: ${chosen} now is as good as anything you could decide later.`;
@@ -46,6 +47,7 @@ function sameBeginning(a: Beginning, b: Beginning): boolean {
 export function savesWords(amount: string, write: Writer): string {
   const value = Number(amount);
   if (Math.abs(value) < LEAST) return 'nothing';
+  if (isBeyondMeasure(amount)) return 'beyond measure';
   return value < 0 ? `costs ${write.amount(String(-value))} more` : write.amount(amount);
 }
 

@@ -23,7 +23,11 @@ const BEYOND = 1e12;
 
 /** An amount, as long as it is one that anybody could pay. */
 export function costWords(amount: string, write: Writer): string {
-  return Math.abs(Number(amount)) >= BEYOND ? 'beyond measure' : write.whole(amount);
+  return isBeyondMeasure(amount) ? 'beyond measure' : write.whole(amount);
+}
+
+export function isBeyondMeasure(amount: string): boolean {
+  return Math.abs(Number(amount)) >= BEYOND;
 }
 
 /** Whether futures lie so far apart that averages say nothing. */
