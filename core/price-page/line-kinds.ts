@@ -60,6 +60,17 @@ export function isMenu(plain: string): boolean {
   return MENU.test(plain.trim());
 }
 
+const SITE =
+  /^(?:home|log ?in|sign ?in|sign ?up|blog|docs|about(?: us)?|contact(?: us)?|help(?: cent(?:re|er))?|support|account|my account|basket|cart|pricing|products|templates|features|resources|careers|anmelden|hilfe|kontakt|preise|accueil|tarifs|contacto)$/i;
+
+/** A row of a site's own links, which a browser copies with tabs like a row of a table. */
+export function isMenuRow(cells: readonly string[]): boolean {
+  return (
+    cells.every((cell) => cell === '' || !/\d/.test(cell)) &&
+    cells.filter((cell) => SITE.test(cell.trim())).length >= Math.max(2, cells.length / 2)
+  );
+}
+
 /** A whole sentence: long, or ended by a full stop. */
 export function isSentence(plain: string): boolean {
   const words = plain.split(' ').length;

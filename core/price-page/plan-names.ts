@@ -129,9 +129,11 @@ export function namesAbove(lines: readonly PlainLine[], prices: readonly number[
   return names.map((one) => (one && one.score > 0 ? one.at : null));
 }
 
-/** "Free" is a name where a price follows it. */
+/** "Free" is a name where a price follows it, "Lifetime" where one follows that is paid once. */
 export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
   const [own, next] = [lines[at], lines[at + 1]];
+  if (own && /^(?:lifetime|for ?ever)$/i.test(own.plain) && next && isPriceLine(next.plain))
+    return /\b(?:once|one[- ]time|single payment)\b/i.test(`${next.plain} ${lines[at + 2]?.plain ?? ''}`);
   return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
 }
 

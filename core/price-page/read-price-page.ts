@@ -66,7 +66,10 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const rowGrid = grid || tables.length > 0 ? null : findRowGrid(lines);
   const found = grid || rowGrid ? { cards: [], rest: lines } : inCards;
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
-  const areThings = found.cards.length < 2 || found.cards.every((card) => card.lines.every(({ plain }) => isPriced(plain)));
+  const areThings =
+    found.cards.length < 2 ||
+    found.cards.every((card) => card.lines.every(({ plain }) => isPriced(plain))) ||
+    !found.cards.some((card) => card.lines.some(({ plain }) => isPaidByTime(plain)));
   const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
@@ -80,6 +83,11 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     readRest(rest, builder, whole);
   }
   return finished(builder, whole, page, lines, format, context, data);
+}
+
+/** A price for a month or a year, or none at all: what a plan has, and a thing has not. */
+function isPaidByTime(plain: string): boolean {
+  return isPriced(plain) && /\b(?:months?|monthly|mo|years?|yearly|yr|annual(?:ly)?|weeks?|free)\b|^¤0\b/i.test(plain);
 }
 
 /** A table a cell a line of which nothing else says what its plans cost: what look like cards are its rows. */

@@ -1,3 +1,4 @@
+import { isMenuRow } from './line-kinds';
 import { MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
 
 /** Rows of a table in a text have at least so many cells. */
@@ -14,11 +15,18 @@ export function textBlocks(text: string): PageBlocks {
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];
   let opens = true;
+  const withoutFirst = ([first, ...others]: readonly PageRow[]): PageRow[] => {
+    for (const cell of first?.cells ?? [])
+      if (cell !== '') blocks.push({ kind: 'line', line: first?.line ?? 0, text: cell, role: 'navigation' });
+    return others;
+  };
   const closeTable = () => {
+    // The site's own links are no row of the table below them.
+    while (rows[0] && isMenuRow(rows[0].cells)) rows = withoutFirst(rows);
     const [first] = rows;
     if (!first) return;
     if (rows.length > 1) blocks.push({ kind: 'table', line: first.line, rows });
-    else for (const cell of first.cells) if (cell !== '') blocks.push({ kind: 'line', line: first.line, text: cell, role: 'navigation' });
+    else rows = withoutFirst(rows);
     rows = [];
   };
   for (const [index, raw] of read.entries()) {
