@@ -136,7 +136,7 @@ function priceAnchors(lines: readonly PlainLine[]): number[] {
     const previous = lines[before]?.plain ?? '';
     const continues =
       isPriceLine(previous) || isPriceTail(previous) || isForSoMany(previous) || (isOffer(previous) && lines[before]?.opens !== true);
-    return continues && wordPrice(previous) === null ? [] : [at];
+    return continues && wordPrice(previous) === null && !isNameLike(lines, before) ? [] : [at];
   });
 }
 

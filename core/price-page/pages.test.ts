@@ -25,8 +25,6 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
   // Whether a rounded saving is taken off exactly is asked.
   'mail-merlinpost': ['Maker: term 12 122.40', 'Workshop: term 12 295.80'],
-  // "Lifetime" heads the plan as it heads sections elsewhere.
-  'plugin-stitchbag': ['Lifetime: term 0 299', 'Lifetime: lim sites inf', 'Lifetime: refund 14'],
   // A domain that is free for a year is a free domain.
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
   // Half an hour, so that plans are counted in one unit.

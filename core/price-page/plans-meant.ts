@@ -36,7 +36,9 @@ function isNamed(name: string, plain: string): boolean {
 }
 
 export function isFree({ pieces }: PlanBeingRead): boolean {
-  return pieces.length > 0 && pieces.every(({ amount, isOnce }) => (amount !== null && Number(amount) === 0) || isOnce);
+  const isNothing = ({ amount }: (typeof pieces)[number]) => amount !== null && Number(amount) === 0;
+  // What is paid once beside a plan does not make it a paid one; a plan that is paid once is.
+  return pieces.some((piece) => isNothing(piece) && !piece.isOnce) && pieces.every((piece) => isNothing(piece) || piece.isOnce);
 }
 
 export function isAskedFor({ pieces }: PlanBeingRead): boolean {

@@ -9,6 +9,8 @@ import { isWithoutJoiningFee, taxStatedIn } from './sale-conditions';
 /** Sections of a processor's page whose rates are not those of taking a payment. */
 const BESIDES = /\b(?:conversion|chargebacks?|payouts?|refunds?|disputes?|volumes?)\b/i;
 
+const BY_ACCOUNT = /\b(?:(?:bank|direct) debit|(?:bank|credit) transfer|sepa|pay later|instal?ments)\b/i;
+
 /**
  * Reads the page of a payment processor, which has rates and no plans: each under its own name, the channel and the
  * kind of card that its heading or its line names.
@@ -27,6 +29,8 @@ export function readProcessor(lines: readonly PlainLine[], builder: ReadingBuild
     }
     whole.taxExcluded ??= taxStatedIn(plain);
     if (isWithoutJoiningFee(plain) || /\bno monthly fees?\b/i.test(plain)) readNoFees(plain, line.line, builder);
+    // An account is paid from in the same way wherever one stands.
+    if (BY_ACCOUNT.test(plain)) channel = '';
     const fees = feesIn(plain, { heading: `${channel} ${heading}`.trim(), isProcessor: true });
     if (fees.length > 0 && !BESIDES.test(`${plain} ${heading}`)) {
       for (const { statement } of fees) {
@@ -57,7 +61,8 @@ function isChannel(plain: string): boolean {
 
 function tidyLabel(label: string): string {
   const tidy = label.replace(/\s+/g, ' ').trim();
-  return (tidy.charAt(0).toUpperCase() + tidy.slice(1)).slice(0, 60);
+  const written = tidy.replace(/\b(?:uk|us|eu|eea)\b/g, (region) => region.toUpperCase());
+  return (written.charAt(0).toUpperCase() + written.slice(1)).slice(0, 60);
 }
 
 function readNoFees(plain: string, line: number, builder: ReadingBuilder): void {
