@@ -4,7 +4,7 @@ import type { StatedCharge } from '../price-phrase/statement';
 import { capital, feesIn } from './fees';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
-import { isBadge, isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
+import { isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { markOf, readItem } from './list-items';
 import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
@@ -21,6 +21,7 @@ import { wholeWords } from './whole-words';
 export function readRest(lines: readonly PlainLine[], builder: ReadingBuilder, page: WholePage): void {
   const done = new Set(lines.filter(({ line }) => builder.isUsed(line)).map(({ line }) => line));
   const place: Place = { section: null, heading: '', question: '', about: null };
+  const areListed = hasListOfEach(lines, builder);
   for (let at = 0; at < lines.length; at += 1) {
     const line = lines[at];
     if (!line || done.has(line.line)) continue;
@@ -30,8 +31,24 @@ export function readRest(lines: readonly PlainLine[], builder: ReadingBuilder, p
       continue;
     }
     if (enters(line, lines[at + 1], place, builder)) continue;
+    if (areListed && place.about !== null && readListed(line, place.about, builder)) continue;
     at += readStatements(lines, at, place, builder, page);
   }
+}
+
+/** Whether plans that a table has named each head a list of their own further down. */
+function hasListOfEach(lines: readonly PlainLine[], builder: ReadingBuilder): boolean {
+  const alone = new Set(lines.map(({ text }) => nameWords(text).toLowerCase()));
+  return builder.names().length >= 2 && builder.names().every((name) => alone.has(name.toLowerCase()));
+}
+
+/** An item of a plan's own list. */
+function readListed({ plain, line }: PlainLine, about: string, builder: ReadingBuilder): boolean {
+  if (isSentence(plain) || /[%¤]/.test(plain)) return false;
+  const plan = builder.plans.find(({ name }) => name === about);
+  const { statements } = readItem(plain);
+  if (plan) for (const statement of statements) builder.state(plan, statement, line);
+  return plan !== undefined && statements.length > 0;
 }
 
 function isNoContent({ plain, role }: PlainLine): boolean {
