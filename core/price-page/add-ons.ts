@@ -101,6 +101,7 @@ function tidyName(name: string): string {
   return name
     .replace(/\s*\([^)]*\)\s*/g, ' ')
     .replace(/^[•✓+]\s*/u, '')
+    .replace(/^an?\s+(?=\p{L})/iu, '')
     .replace(/[:\s–—-]+$/u, '')
     .trim();
 }

@@ -15,6 +15,7 @@ import {
   type PlanHead,
 } from './plan-names';
 import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
+import { prosePlans } from './prose-plans';
 import { unitChargeIn } from './unit-charges';
 import { dayStatements, isWithoutJoiningFee } from './sale-conditions';
 import { wholeWords } from './whole-words';
@@ -58,7 +59,7 @@ export function findPlans(given: readonly PlainLine[]): FoundPlans {
   });
   const heads = near.length >= 2 || anchors.length < 2 ? near : firstsOfBlocks(lines, anchors);
   const plans = ofOneRun(lines, likeTheFirm(lines, heads, said), said);
-  if (plans.length === 0) return plansOnLines(lines);
+  if (plans.length === 0) return prosePlans(lines) ?? plansOnLines(lines);
   const cards = plans.map(({ name }, index): PlanCard => {
     const next = plans[index + 1];
     const end = next ? startOf(lines, next.name) : endOfLast(lines, plans, index);

@@ -43,7 +43,9 @@ export function readProcessor(lines: readonly PlainLine[], builder: ReadingBuild
     const isHeading = feesIn(lines[at + 1]?.plain ?? '', { heading: 'card', isProcessor: true }).length > 0 && !/\d/.test(plain);
     const addon = BESIDES.test(plain) || isHeading ? null : addonAt(lines, at, true);
     if (addon && !/%/.test(plain)) {
-      builder.price(builder.addon(addon.name, line.line), addon.pieces);
+      // What is charged for each of something, a listing or a payout, is charged by whoever takes the payments.
+      if (addon.charge) builder.state(processor, addon.charge, ...lines.slice(at, at + addon.length).map((one) => one.line));
+      else builder.price(builder.addon(addon.name, line.line), addon.pieces);
       for (const { line: own } of lines.slice(at, at + addon.length)) builder.use(own);
       at += addon.length - 1;
     } else if (!/\d/.test(plain)) {
