@@ -41,6 +41,7 @@ function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
 
 function isAddonPrice(price: string): boolean {
   const bare = price
+    .replace(/,? ?\bsold once\b/gi, ' once')
     .replace(/\b(?:each|per (?:site|website|server|shop|app|user|account)|for \d+ [\p{L} -]+|and till|plus vat|a till|more)\b/giu, ' ')
     .replace(/\s+/g, ' ')
     .trim();

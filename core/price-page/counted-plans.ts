@@ -12,16 +12,24 @@ const A_COUNT = /^(?:up to |from |of |over )?(?:\d+ ?(?:[-–]| to | a ) ?)?(\d+
  * with its price below or behind a colon.
  */
 export function countedPlans(lines: readonly PlainLine[]): PlanCard[] {
-  const found = lines.flatMap((line, at) => planAt(lines, line, at) ?? []);
+  const below = lines.flatMap((line, at) => planAt(lines, line, at, pricesBelow) ?? []);
+  const above = lines.flatMap((line, at) => planAt(lines, line, at, pricesAbove) ?? []);
+  // Where the first price stands before the first count, each count is of the price above it.
+  const found = above.length > below.length ? above : below;
   const nouns = new Set(found.map(({ noun }) => noun.replace(/s$/, '')));
   return found.length >= LEAST_PLANS && nouns.size === 1 ? found.map(({ card }) => card) : [];
 }
 
-function planAt(lines: readonly PlainLine[], line: PlainLine, at: number): { readonly card: PlanCard; readonly noun: string } | null {
+function planAt(
+  lines: readonly PlainLine[],
+  line: PlainLine,
+  at: number,
+  pricesBeside: (lines: readonly PlainLine[], at: number) => readonly PlainLine[],
+): { readonly card: PlanCard; readonly noun: string } | null {
   const [, head = '', price] = /^([^:]*?)(?::\s*(.*))?$/u.exec(line.plain) ?? [];
   const [, upTo = '', noun = ''] = A_COUNT.exec(head) ?? [];
   if (noun === '' || countedThing(noun) === null) return null;
-  const priced = price === undefined ? pricesBelow(lines, at) : [{ ...line, plain: price, text: price }];
+  const priced = price === undefined ? pricesBeside(lines, at) : [{ ...line, plain: price, text: price }];
   const [first] = priced;
   if (!first || !(isPriceLine(first.plain) || wordPrice(first.plain) === 'free')) return null;
   const limit = { ...line, plain: `up to ${upTo} ${noun}`, text: line.text };
@@ -33,4 +41,10 @@ function pricesBelow(lines: readonly PlainLine[], at: number): readonly PlainLin
   const after = lines.slice(at + 1);
   const end = after.findIndex(({ plain }) => !isPriceLine(plain) && !isPriceTail(plain) && wordPrice(plain) !== 'free');
   return end < 0 ? after : after.slice(0, end);
+}
+
+function pricesAbove(lines: readonly PlainLine[], at: number): readonly PlainLine[] {
+  const before = lines.slice(0, at);
+  const start = before.findLastIndex(({ plain }) => !isPriceLine(plain) && !isPriceTail(plain) && wordPrice(plain) !== 'free');
+  return before.slice(start + 1);
 }

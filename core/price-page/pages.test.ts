@@ -25,6 +25,13 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
   // Whether a rounded saving is taken off exactly is asked.
   'mail-merlinpost': ['Maker: term 12 122.40', 'Workshop: term 12 295.80'],
+  // What stands under steps of a price is taken for no list of all of them.
+  'mail-sanderling': [
+    'up to 1,000 contacts: lim emails inf',
+    'up to 10,000 contacts: lim emails inf',
+    'up to 2,500 contacts: lim emails inf',
+    'up to 5,000 contacts: lim emails inf',
+  ],
   // A domain that is free for a year is a free domain.
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
   // Half an hour, so that plans are counted in one unit.

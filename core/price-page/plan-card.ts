@@ -14,12 +14,13 @@ import { dayStatements } from './sale-conditions';
 /** Reads the stretch of a page that is about one plan: its prices first, then what is in it. */
 export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   const plan = builder.plan(card.name, card.nameLine);
-  const steps = readSteps(card.lines, plan, builder);
+  const cardLines = card.lines.flatMap((line) => itemsOf(line, card.lines));
+  const steps = readSteps(cardLines, plan, builder);
   const isStep = (line: PlainLine) => steps.includes(line);
   const priceLines: PriceLine[] = [];
   let hasPrice = steps.length > 0;
   let heading = '';
-  for (const [at, line] of card.lines.entries()) {
+  for (const [at, line] of cardLines.entries()) {
     const { plain } = line;
     if (isStep(line)) continue;
     if (isHourly(plain)) {
@@ -40,17 +41,34 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
       hasPrice = true;
     } else {
       if (!/\d/.test(plain)) heading = FEE_HEADING.test(plain) ? plain.toLowerCase() : '';
-      if (heading !== '' && !/\d/.test(plain) && !/^(?:no|zero|without|free)\b/i.test(plain) && isRate(card.lines[at + 1]?.plain ?? '')) {
+      if (heading !== '' && !/\d/.test(plain) && !/^(?:no|zero|without|free)\b/i.test(plain) && isRate(cardLines[at + 1]?.plain ?? '')) {
         builder.putAside(line.line, 'heading');
         continue;
       }
       if (readAddon(line, builder)) continue;
-      readLine(line, card.lines[at - 1], { hasPrice, heading }, plan, builder);
+      readLine(line, cardLines[at - 1], { hasPrice, heading }, plan, builder);
       hasPrice ||= plan.facts.some(({ statement }) => statement.kind === 'trial');
     }
   }
   for (const { line, plain } of priceLines) if (!/¤/.test(plain)) builder.putAside(line, 'how the price above is paid');
   builder.price(plan, pricePieces(priceLines));
+}
+
+const LEAST_ITEMS = 3;
+const EXTRA_HOUR = /\b(?:extra|additional|further|more) hours?$/i;
+
+/**
+ * "1 site, 3 pages, own domain" is a list on one line; "per extra hour" is about the hours that the card has named before.
+ */
+function itemsOf(line: PlainLine, card: readonly PlainLine[]): PlainLine[] {
+  const { plain } = line;
+  if (EXTRA_HOUR.test(plain)) {
+    const of = card.map((one) => /\bhours? (of \p{L}+(?: \p{L}+)?)$/iu.exec(one.plain)?.[1]).find((words) => words !== undefined);
+    return of === undefined ? [line] : [{ ...line, plain: `${plain} ${of}` }];
+  }
+  const items = plain.split(/,\s+/);
+  const isList = items.length >= LEAST_ITEMS && !/[¤.:]/.test(plain) && items.every((item) => item !== '' && item.split(' ').length <= 5);
+  return isList ? items.map((item) => ({ ...line, plain: item, text: item })) : [line];
 }
 
 const FIRST_THEN = /\bfirst\b.*\bthen\b/i;

@@ -13,6 +13,7 @@ const TRIAL: readonly RegExp[] = [
   new RegExp(`\\b(?:starts?|begins?|comes?) with ${DAYS} free\\b`),
   new RegExp(`\\bfree ${DAYS} trial\\b`),
   new RegExp(`\\bfree trial (?:of )?${DAYS}\\b`),
+  /\b(?:the |your )?first (\d+ )?(days?|weeks?|months?) (?:is |are )?free\b/,
 ];
 const REFUND: readonly RegExp[] = [
   new RegExp(`\\b${DAYS}[- ](?:money[- ]?back|refund|full refund|return)`),
@@ -42,8 +43,8 @@ export function dayStatements(plain: string, question: string): Statement[] {
 
 function daysIn(text: string, patterns: readonly RegExp[]): number | null {
   for (const pattern of patterns) {
-    const [, count, unit = ''] = pattern.exec(text) ?? [];
-    if (count !== undefined) return inDays(Number(count), unit);
+    const [all, count = '1', unit = ''] = pattern.exec(text) ?? [];
+    if (all !== undefined) return inDays(Number(count), unit);
   }
   return null;
 }
@@ -90,7 +91,11 @@ export interface YearlySaving {
 /** @example yearlySavingIn('Pay yearly – 2 months free') // { monthsFree: 2 } */
 export function yearlySavingIn(plain: string): YearlySaving | null {
   const text = plain.toLowerCase();
-  if (!/\b(year|yearly|annual|annually|12 months)\b/.test(text)) return null;
+  if (!/\b(year|yearly|annual|annually|12 months|twelve months)\b/.test(text)) return null;
+  const forTwelve = /\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget (\d|one|two|three) (?:months? )?(?:for )?free\b/.exec(
+    text,
+  )?.[1];
+  if (forTwelve !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[forTwelve] ?? Number(forTwelve) };
   const priceOf = /\b(?:12 months|a year|one year) for (?:the price of )?(\d+)\b(?! (?:years|%))/.exec(text)?.[1];
   if (priceOf !== undefined && Number(priceOf) < 12) return { monthsFree: 12 - Number(priceOf) };
   const months =
