@@ -23,7 +23,8 @@ const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
 const ABROAD =
   /\b(international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|others?|all other|rest of the world|outside|rest)\b/;
 const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
-const AT_HOME = /\b(domestic|local|national|home|us|uk|own currency|own country)\b/;
+const AT_HOME =
+  /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
   /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|revenue share|of (what you earn|(your |all |all your )?(revenue|sales|turnover|earnings|takings)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
@@ -71,7 +72,9 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     const own = `${before} ${after}`;
     if (NO_FEE.test(own) && !PLATFORM.test(own)) return [];
     const words = `${heading} ${own}`;
-    if (!isProcessor && !isFee && !isAboutFees(`${heading} ${text}`)) return [];
+    // A percentage with a fixed amount on top is a fee, whatever stands beside it.
+    const hasBoth = (fixed ?? each) !== undefined;
+    if (!isProcessor && !isFee && !hasBoth && !isAboutFees(`${heading} ${text}`)) return [];
     const label = isProcessor ? labelOf(before, after, heading) : '';
     return [feeOf({ percent, fixed: fixed ?? each }, own, words, label)];
   });

@@ -56,7 +56,9 @@ export function plainText(text: string, format: FigureFormat): string {
   const { decimalSign, hasSigns, language } = format;
   const words = inEnglish(text.replace(/[\u00a0\u202f\t]/g, ' '), language)
     .replace(/[‐‑]/g, '-')
-    .replace(/½/g, '.5');
+    .replace(/½/g, '.5')
+    // "9.–" and "9,-" are whole amounts.
+    .replace(/(\d)[.,][–—-]+(?![\d])/g, '$1');
   const figures = words.replace(
     new RegExp(`(?<![\\p{L}\\d])${NUMBER}(\\s?[kK]\\b|M\\b(?!B))?`, 'gu'),
     (written, thousands: string | undefined) => plainFigure(written, thousands, decimalSign),

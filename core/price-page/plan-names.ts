@@ -8,6 +8,9 @@ const TAGLINE =
 /** How far above its price a plan's name stands at most, not counting badges. */
 const FARTHEST = 4;
 
+/** "Free till" right above nothing to pay is a name, where else it praises. */
+const FREE_NAMED = 4;
+
 /** Where the name and the price of a plan begin, by the lines' places. */
 export interface PlanHead {
   readonly name: number;
@@ -99,10 +102,14 @@ function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameE
     if (!line || line.role === 'navigation') break;
     const { plain, text } = line;
     const isFree = isNameLike(lines, at);
+    // What is chosen with "Add to cart" ends there.
+    if (steps > 0 && isButton(plain) && plain.split(' ').length >= 2) break;
     if (!isFree && (sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain))) break;
     if (!isBadge(plain) && !isLeadIn(plain)) {
       steps += 1;
-      if (isFree || canBeName(text, plain, line.opens)) found.push({ at, steps, score: nameScore(line, said, steps) });
+      const isFreePlan = steps === 1 && /^free \p{L}+$/iu.test(plain) && /^¤0\b/.test(lines[price]?.plain ?? '');
+      if (isFree || canBeName(text, plain, line.opens))
+        found.push({ at, steps, score: nameScore(line, said, steps) + (isFreePlan ? FREE_NAMED : 0) });
     }
     if (line.opens && at !== price) break;
   }
@@ -164,9 +171,22 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
 export function isDoubtful(lines: readonly PlainLine[], { name, price }: PlanHead, said: NameEvidence): boolean {
   const word = wordPrice(lines[price]?.plain ?? '');
   if (word === null || /^¤/.test(lines[price]?.plain ?? '') || isFirm(lines[name], said)) return false;
+  if (/^(?:talk to|contact|request|get)\b/i.test(lines[price]?.plain ?? '') && isButtonOfPriced(lines, name)) return true;
   const next = lines[price + 1]?.plain ?? '';
   const isAgain = (said.counts.get(lines[name]?.text.toLowerCase() ?? '') ?? 0) > 1;
   return name !== price - 1 || isAgain || isPriced(next) || (lines[name]?.plain.split(' ').length ?? 9) > 2;
+}
+
+const MOST_IN_A_CARD = 16;
+
+/** "Talk to sales" under the items of a plan that has its price is that plan's button, and no price of another. */
+function isButtonOfPriced(lines: readonly PlainLine[], name: number): boolean {
+  for (let at = name - 1; at >= Math.max(0, name - MOST_IN_A_CARD); at -= 1) {
+    const plain = lines[at]?.plain ?? '';
+    if (isButton(plain) && plain.split(' ').length >= 2) return false;
+    if (isPriceLine(plain)) return true;
+  }
+  return false;
 }
 
 /** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */

@@ -49,7 +49,7 @@ const RENEWAL_BEFORE =
   /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
 const RENEWAL_AFTER =
   /^[\s,(]*(?:(?:\/|per|a)\s?(?:months?|mo|years?|yr)\b)?[\s,(]*(?:when (?:you|it) renews?|(?:up)?on renewal|at renewal|after (?:that|renewal|the (?:first|introductory|intro) (?:term|period|price))|afterwards|thereafter|regularly)\b/;
-const TERM_LINE = /(?:^|;)\s*(?:on an? |with an? )?(\d+)[- ](month|year)s? (?:term|contract|plan)\s*(?=;)/;
+const TERM_LINE = /(?:^|;)\s*(?:on an? |with an? |for (?:an? )?)?(\d+)[- ](month|year)s? (?:term|contract|plan)\s*(?=;)/;
 const TOTAL_BEFORE = /\b(?:billed|paid|charged|total|totalling|payment of|due today|you pay)\b[^;]{0,24}$/;
 const CROSSED_BEFORE = /\b(?:was|instead of|normally|usually|rrp|list price|before)\s*:?\s*$/;
 const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
@@ -171,9 +171,14 @@ function withCrossedOut(pieces: readonly PricePiece[]): PricePiece[] {
 const STUFF =
   /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
+/** "/month per shop": a seller has one shop as long as nobody says otherwise. */
+function withoutPlace(text: string): string {
+  return text.replace(/((?:\/|per|a) ?(?:month|mo|year|yr))\s*(?:\/|per|each) ?(?:shop|store|location|outlet|till)$/, '$1');
+}
+
 /** Whether a line is nothing but an amount and words about how it is paid. */
 export function isPriceLine(plain: string): boolean {
-  const text = plain.toLowerCase();
+  const text = withoutPlace(plain.toLowerCase());
   if (!/¤\d/.test(text) || (text.endsWith('.') && /\bto\b/.test(text.replace(/month[- ]to[- ]month/g, '')))) return false;
   if (/¤[\d.]+ (?:for (?:each|every)|per|each) \d{2,}/.test(text)) return false;
   if (/%\s*\+|\+\s*¤|¤[\d.]+ (?:per|each|\/) ?(?:order|sale|transaction|booking|payment|charge)/.test(text)) return false;
@@ -182,7 +187,7 @@ export function isPriceLine(plain: string): boolean {
 
 /** Whether a line only says how an amount on the line before is paid: "/month", "billed annually". */
 export function isPriceTail(plain: string): boolean {
-  const text = plain.toLowerCase();
+  const text = withoutPlace(plain.toLowerCase());
   if (/¤/.test(text) || text.length > 60) return false;
   return (
     /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(

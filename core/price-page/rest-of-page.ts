@@ -1,6 +1,7 @@
 import { addonAt } from './add-ons';
 import { askRegion } from './ask-region';
 import type { StatedCharge } from '../price-phrase/statement';
+import { countedThing } from './counted-things';
 import { capital, feesIn } from './fees';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
@@ -99,7 +100,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!line) return 0;
   const before = builder.isUsed(line.line);
   const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
-  if (readJoiningFee(line, place, builder)) return 0;
+  if (readJoiningFee(line, place, builder) || readUnlimitedOnAll(line, builder)) return 0;
   readConditions(line, lines[at + 1], place, builder, page);
   const next = lines[at + 1];
   const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
@@ -139,6 +140,16 @@ function readJoiningFee({ plain, line }: PlainLine, place: Place, builder: Readi
   const plans = plansFor(plain, place, builder, 'priced');
   for (const plan of plans) builder.state(plan, { kind: 'joining', label: 'Set-up', amount }, line);
   return plans.length > 0;
+}
+
+const UNLIMITED_ON_ALL = /^(\p{L}[\p{L} -]{2,30}?) (?:is|are) (?:unlimited|unmetered|not limited) (?:on|in|with|for) (?:every|all|any)\b/iu;
+
+/** "Bandwidth is unlimited on every plan." */
+function readUnlimitedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
+  const thing = countedThing(UNLIMITED_ON_ALL.exec(plain)?.[1] ?? '');
+  if (!thing || !UNLIMITED_ON_ALL.test(plain)) return false;
+  for (const plan of builder.plans) builder.state(plan, { kind: 'limit', quantity: thing.quantity, most: true }, line);
+  return builder.plans.length > 0;
 }
 
 /** A definition list's term with its price below reads like an add-on. */

@@ -177,13 +177,15 @@ describe('prices that are not known', () => {
 
   it('are the single open figure of a charge, or a term without a price that a candidate has', () => {
     expect(openPrices(withCharge({ id: 'f', label: 'Fee', how: 'per-order', percent: null, each: '0.2' }))).toEqual([
-      { id: 'f', label: 'Fee, Alder Plan', usual: [0, 5] },
+      { id: 'f', label: 'Fee, Alder Plan', usual: [0, 5], places: [{ part: 'pa', line: 'charge', id: 'f', field: 'percent' }] },
     ]);
     const unpriced = withCharge({ id: 'f', label: 'Fee', how: 'per-order', percent: '1' }, [
       { id: 'm', months: 1, price: null },
       { id: 'y', months: 12, price: '96' },
     ]);
-    expect(openPrices(unpriced)).toEqual([{ id: 'pa term m', label: 'Price of Alder Plan', usual: [0, 16] }]);
+    expect(openPrices(unpriced)).toEqual([
+      { id: 'pa term m', label: 'Price of Alder Plan', usual: [0, 16], places: [{ part: 'pa', line: 'term', id: 'm', field: 'price' }] },
+    ]);
     expect(openPrices({ ...unpriced, candidates: unpriced.candidates.slice(1) })).toEqual([]);
   });
 
