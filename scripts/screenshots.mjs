@@ -10,7 +10,7 @@ import { chromiumArguments } from './chromium-arguments.mjs';
 import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
 
 const VIEWS = [
-  { file: 'decisions.png', path: '/decisions' },
+  { file: 'decisions.png', path: '/decisions', steps: (page) => page.getByText(/working it out/).first().waitFor({ state: 'hidden' }) },
   { file: 'start.png', path: '/decisions', steps: beginDecision },
   {
     file: 'expected-sales.png',
@@ -24,7 +24,7 @@ const VIEWS = [
   { file: 'fit.png', path: '/decisions/larkfell-kites/line-up/fit', click: '.fits .figure >> nth=0' },
   { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
   { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up' },
-  { file: 'chance.png', path: '/decisions/larkfell-kites/what-if/chance', steps: quiet },
+  { file: 'chance.png', path: '/decisions/larkfell-kites/what-if/chance', steps: waitedFor },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
   { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
   // From here on a verdict is given, the outside world moves on, and real months are entered, one after the other.
@@ -125,6 +125,11 @@ async function answered(page) {
   await page.locator('main.work[aria-busy=false]').waitFor();
   await page.locator('main.work canvas').first().waitFor();
   await page.waitForTimeout(400);
+}
+
+async function waitedFor(page) {
+  await page.getByText('Other months to decide in').waitFor();
+  await quiet(page);
 }
 
 async function quiet(page) {
