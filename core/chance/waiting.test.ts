@@ -129,7 +129,7 @@ describe('waiting', () => {
         ...offer,
         plans: offer.plans.map((plan) => ({
           ...plan,
-          features: { blog: true, ...(offer.id === 'oA' ? { club: true } : {}) } as Record<string, boolean>,
+          features: { blog: true, ...(offer.id === 'oA' ? { club: true } : {}) },
         })),
       })),
     };

@@ -1,4 +1,5 @@
 import type { FoundPlans, PlanCard } from './find-plans';
+import { NUMBER_WORDS } from '../price-phrase/tokens';
 import type { PlainLine } from './plain-line';
 
 /** "The Basic plan costs …", "With our Trade plan, at …". */
@@ -9,17 +10,6 @@ const AMOUNT = /¤\d+(?:\.\d+)?/;
 /** Words of a sentence that lead to what a plan has. */
 const LEADS =
   /^(?:and|or|with|plus|then|it|they|that|this|which|you|we|there|its?|also|both|includes?|including|comes? with|gives? you|gets?|get|has|have|is|are|offers?|adds?|allows?|up to a|take|takes|charge|charges)\s+/i;
-const NUMBERS: Readonly<Record<string, string>> = {
-  one: '1',
-  two: '2',
-  three: '3',
-  four: '4',
-  five: '5',
-  six: '6',
-  ten: '10',
-  twenty: '20',
-  fifty: '50',
-};
 
 /**
  * Plans that are told in sentences: each paragraph names its plan, says what it costs, and lists what it has. Its clauses
@@ -65,7 +55,7 @@ function tidied(clause: string): string {
   for (let shorter = plain.replace(LEADS, ''); shorter !== plain; shorter = plain.replace(LEADS, '')) plain = shorter;
   plain = plain.replace(/^no limit on (?:the )?(?:number of )?/i, 'unlimited ').replace(/^nothing from .*$/i, 'no sales fee');
   return plain.replace(/^(up to )?(\p{L}+)\b/u, (whole, upTo: string | undefined, word: string) => {
-    const number = NUMBERS[word.toLowerCase()];
+    const number = NUMBER_WORDS[word.toLowerCase()];
     return number === undefined ? whole : `${upTo ?? ''}${number}`;
   });
 }

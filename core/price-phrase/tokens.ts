@@ -40,7 +40,8 @@ const CURRENCY_WORDS: Readonly<Record<string, string>> = {
   francs: 'CHF',
   yen: 'JPY',
 };
-const NUMBER_WORDS: Readonly<Record<string, string>> = {
+/** Numbers as words. */
+export const NUMBER_WORDS: Readonly<Record<string, string>> = {
   one: '1',
   two: '2',
   three: '3',
