@@ -10,7 +10,15 @@ import { chromiumArguments } from './chromium-arguments.mjs';
 import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
 
 const VIEWS = [
-  { file: 'decisions.png', path: '/decisions', steps: (page) => page.getByText(/working it out/).first().waitFor({ state: 'hidden' }) },
+  {
+    file: 'decisions.png',
+    path: '/decisions',
+    steps: (page) =>
+      page
+        .getByText(/working it out/)
+        .first()
+        .waitFor({ state: 'hidden' }),
+  },
   { file: 'start.png', path: '/decisions', steps: beginDecision },
   {
     file: 'expected-sales.png',
