@@ -69,8 +69,10 @@ export function marginWords(
 export function chosenByChance(chance: GivenVerdict['chance'], write: Writer): string {
   if (!chance) return '';
   const first = Number(chance.first);
-  if (first === 1) return `It comes first in every one of ${write.number(String(chance.futures))} futures.`;
-  return `It comes first in ${first === 0 ? 'none' : ofHundred(first)} ${first === 0 ? `of ${write.number(String(chance.futures))} ` : ''}futures. ${givesAwayWords(chance, write)}`;
+  const all = `${write.number(String(chance.futures))} futures`;
+  if (first === 1) return `It comes first in every one of ${all}.`;
+  const often = first === 0 ? `none of ${all}` : `${ofHundred(first)} futures`;
+  return `It comes first in ${often}. ${givesAwayWords(chance, write)}`;
 }
 
 /** A condition as a clause: "from 8,616 a month (180 orders) on", "if you need gift cards". */

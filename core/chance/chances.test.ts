@@ -7,7 +7,7 @@ import { chancesOf } from './chances';
 import { worthKnowing } from './finding-out';
 import { FutureRun } from './futures';
 import { normalAt } from './normal';
-import { factorAt, pointsAt, type Uncertain, uncertainsOf } from './uncertain';
+import { factorOf, pointsAt, type Uncertain, uncertainsOf } from './uncertain';
 
 /** Only the level of sales is uncertain, evenly in logarithms: half as much again is as likely as two thirds. */
 const level: Uncertain = {
@@ -50,7 +50,7 @@ describe('draws', () => {
 
   it('come out at the ends one time in ten, and in the middle as expected', () => {
     const spread = { low: 25, high: 40 };
-    expect([-1.2815515655446, 0, 1.2815515655446].map((drawn) => factorAt(spread, drawn))).toEqual([
+    expect([-1.2815515655446, 0, 1.2815515655446].map((drawn) => factorOf(spread)(drawn))).toEqual([
       expect.closeTo(0.75, 10),
       1,
       expect.closeTo(1.4, 10),
@@ -60,8 +60,8 @@ describe('draws', () => {
   });
 
   it('never come out as nothing, nor beyond all measure', () => {
-    expect(factorAt({ low: 1000, high: 1000 }, -6)).toBe(0.001);
-    expect(Number.isFinite(factorAt({ low: 1000, high: 1000 }, 6))).toBe(true);
+    expect(factorOf({ low: 1000, high: 1000 })(-6)).toBe(0.001);
+    expect(Number.isFinite(factorOf({ low: 1000, high: 1000 })(6))).toBe(true);
   });
 });
 

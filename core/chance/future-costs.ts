@@ -62,12 +62,21 @@ export function sumsOf(costs: FutureCosts, count: number): Sums {
  * @param always - one that may be chosen in any case
  */
 export function chosenBy({ count, cost, out }: Sums, always = -1): number {
-  const least = (isAllowed: (place: number) => boolean) => {
-    let found = -1;
-    for (let place = 0; place < cost.length; place++)
-      if (isAllowed(place) && (found < 0 || (cost[place] ?? 0) < (cost[found] ?? 0))) found = place;
-    return found;
-  };
-  const found = least((place) => place === always || (out[place] ?? 0) <= MOST_OUTGROWN * count);
-  return found >= 0 ? found : least(() => true);
+  const steady = placeOfLeast(cost.length, (place) => (place === always || isSteady(out[place], count) ? cost[place] : undefined));
+  return steady >= 0 ? steady : placeOfLeast(cost.length, (place) => cost[place]);
+}
+
+/** Whether what cannot be used in some of so many futures can nearly always be used. */
+export function isSteady(out: number | undefined, count: number): boolean {
+  return (out ?? 0) <= MOST_OUTGROWN * count;
+}
+
+/** The place with the least figure; -1 where none has one. */
+export function placeOfLeast(width: number, figure: (place: number) => number | undefined): number {
+  let [found, least] = [-1, Infinity];
+  for (let place = 0; place < width; place++) {
+    const one = figure(place);
+    if (one !== undefined && one < least) [found, least] = [place, one];
+  }
+  return found;
 }

@@ -5,13 +5,21 @@ import { featureWords } from '../wording/need-words';
 
 /** A must that nobody knows of a plan whether it is met; it bars the candidates made of that plan if it is not. */
 export interface OpenAnswer {
-  /** The plans, and the feature behind a space. */
   readonly id: string;
   readonly label: string;
-  /** Ids of the plans, together where a candidate has several. */
-  readonly plans: readonly string[];
-  readonly feature: string;
+  /** Ids of the candidates. */
   readonly candidates: readonly string[];
+}
+
+/** The plans, together where a candidate has several, and the feature: neither has a plus or a space in it. */
+function answerId(plans: readonly string[], feature: string): string {
+  return `${plans.join('+')} ${feature}`;
+}
+
+/** Whether an open answer is about one of some features of a plan. */
+export function isAnswerAbout(id: string, plan: string, features: readonly string[]): boolean {
+  const [plans = '', feature = ''] = id.split(' ');
+  return plans.split('+').includes(plan) && features.includes(feature);
 }
 
 /** Musts that nobody knows of the candidates' plans, one for all candidates that are made of the same plans. */
@@ -23,10 +31,10 @@ export function openAnswers(file: DecisionFile): OpenAnswer[] {
     if (missing.length > 0) continue;
     const plans = candidate.plans.map(({ plan }) => plan);
     for (const feature of unclear) {
-      const id = `${plans.join('+')} ${feature}`;
+      const id = answerId(plans, feature);
       const found = answers.get(id);
       const label = `${namesOf(file, plans)}: ${featureWords(feature)}`;
-      answers.set(id, { id, label, plans, feature, candidates: [...(found?.candidates ?? []), candidate.id] });
+      answers.set(id, { id, label, candidates: [...(found?.candidates ?? []), candidate.id] });
     }
   }
   return [...answers.values()];

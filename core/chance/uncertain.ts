@@ -171,13 +171,8 @@ const ONE_IN_TEN = 1.2815515655446004;
 /**
  * What something is multiplied by at a standard normal draw: even in logarithms, so that twice and half are as likely.
  *
- * @example factorAt({ low: 25, high: 25 }, 1.2816) // 1.25
+ * @example factorOf({ low: 25, high: 25 })(1.2816) // 1.25
  */
-export function factorAt(spread: Pick<Uncertain, 'low' | 'high'>, drawn: number): number {
-  return factorOf(spread)(drawn);
-}
-
-/** The same for one thing that is drawn often. */
 export function factorOf({ low, high }: Pick<Uncertain, 'low' | 'high'>): (drawn: number) => number {
   const below = Math.log(Math.max(LEAST_FACTOR, 1 - Math.min(low, 100) / 100)) / ONE_IN_TEN;
   const above = Math.log(1 + high / 100) / ONE_IN_TEN;

@@ -1,4 +1,4 @@
-import { MOST_OUTGROWN } from './chances';
+import { isSteady, placeOfLeast } from './future-costs';
 import { inGroups } from './groups';
 import type { PartCosts, WaitCosts, WaitingFutures } from './waiting-futures';
 
@@ -24,13 +24,20 @@ export interface BestWait {
 
 /** The place of what is best to choose now, on average: what costs least of what can nearly always be used; -1 for none. */
 export function bestNow({ count, width, throughout }: WaitingFutures): number {
-  const [cost, out] = [throughout.cost, throughout.isOut].map((of) => sumsOfAll(of, count, width));
-  return leastOf(width, (place) => (isSteady(out?.[place], count) ? cost?.[place] : undefined));
+  const all = allOf(count);
+  const [cost, out] = [sumsOver(throughout.cost, width, all), sumsOver(throughout.isOut, width, all)];
+  return placeOfLeast(width, (place) => (isSteady(out[place], count) ? cost[place] : undefined));
 }
 
-function sumsOfAll(of: Float64Array | Uint8Array, count: number, width: number): Float64Array {
+function allOf(count: number): Uint32Array {
+  return Uint32Array.from({ length: count }, (_, at) => at);
+}
+
+/** Sums over some futures, by place. */
+function sumsOver(of: PartCosts['cost'] | PartCosts['isOut'], width: number, futures: Uint32Array): Float64Array {
   const sums = new Float64Array(width);
-  for (let at = 0; at < count * width; at++) sums[at % width] = (sums[at % width] ?? 0) + (of[at] ?? 0);
+  for (const future of futures)
+    for (let place = 0; place < width; place++) sums[place] = (sums[place] ?? 0) + (of[future * width + place] ?? 0);
   return sums;
 }
 
@@ -44,10 +51,9 @@ function sumsOfAll(of: Float64Array | Uint8Array, count: number, width: number):
  */
 export function bestWait(waiter: Waiter, wait: WaitCosts, now: number): BestWait | null {
   const { futures } = waiter;
-  const all = Uint32Array.from({ length: futures.count }, (_, at) => at);
-  const whole = sumsAt(futures, wait, all);
+  const whole = sumsAt(futures, wait, allOf(futures.count));
   const paidNow = whole.throughout[now] ?? 0;
-  const halves = inGroups(all.length, (future) => wait.seen[future] ?? 0).map(
+  const halves = inGroups(futures.count, (future) => wait.seen[future] ?? 0).map(
     ([even, odd]) => [sumsAt(futures, wait, even), sumsAt(futures, wait, odd)] as const,
   );
   const begun = Array.from({ length: futures.width }, (_, place) => {
@@ -64,7 +70,7 @@ export function bestWait(waiter: Waiter, wait: WaitCosts, now: number): BestWait
       }
     return { paid, moved, blind: paidFor(waiter, whole, place, nextOf(waiter, whole, place)) };
   });
-  const begin = leastOf(futures.width, (place) => begun[place]?.paid);
+  const begin = placeOfLeast(futures.width, (place) => begun[place]?.paid);
   if (begin < 0) return null;
   const blind = Math.min(...begun.map((one) => one.blind));
   const count = Math.max(1, futures.count);
@@ -85,12 +91,7 @@ interface WaitSums {
 }
 
 function sumsAt({ width, throughout }: WaitingFutures, { before, after, moved }: WaitCosts, futures: Uint32Array): WaitSums {
-  const sum = (of: PartCosts['cost'] | PartCosts['isOut']) => {
-    const sums = new Float64Array(width);
-    for (const future of futures)
-      for (let place = 0; place < width; place++) sums[place] = (sums[place] ?? 0) + (of[future * width + place] ?? 0);
-    return sums;
-  };
+  const sum = (of: PartCosts['cost'] | PartCosts['isOut']) => sumsOver(of, width, futures);
   return {
     count: futures.length,
     throughout: sum(throughout.cost),
@@ -101,15 +102,10 @@ function sumsAt({ width, throughout }: WaitingFutures, { before, after, moved }:
   };
 }
 
-/** Whether something can nearly always be used. */
-function isSteady(out: number | undefined, count: number): boolean {
-  return (out ?? 0) <= MOST_OUTGROWN * count;
-}
-
 /** Whom one goes on with after beginning with a candidate: itself, or whom moving to is cheapest. */
 function nextOf(waiter: Waiter, sums: WaitSums, begin: number): number {
   const isStaying = isSteady(sums.out.throughout[begin], sums.count);
-  const found = leastOf(waiter.futures.width, (place) => {
+  const found = placeOfLeast(waiter.futures.width, (place) => {
     if (place === begin) return isStaying ? sums.throughout[begin] : undefined;
     return isSteady(sums.out.after[place], sums.count) ? paidFor(waiter, sums, begin, place) : undefined;
   });
@@ -120,14 +116,4 @@ function paidFor({ isSameVendor, moving }: Waiter, sums: WaitSums, begin: number
   if (next === begin) return sums.throughout[begin] ?? 0;
   const rest = isSameVendor(begin, next) ? sums.moved[next] : sums.after[next];
   return (sums.before[begin] ?? 0) + (rest ?? 0) + moving(begin, next) * sums.count;
-}
-
-/** The place with the least figure; -1 where none has one. */
-function leastOf(width: number, figure: (place: number) => number | undefined): number {
-  let [found, least] = [-1, Infinity];
-  for (let place = 0; place < width; place++) {
-    const one = figure(place);
-    if (one !== undefined && one < least) [found, least] = [place, one];
-  }
-  return found;
 }

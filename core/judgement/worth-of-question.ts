@@ -1,6 +1,8 @@
 import { decimal } from '../amount/decimal';
 import type { ChanceAnswer } from '../chance/chance-answer';
+import { isAnswerAbout } from '../chance/open-answers';
 import type { OpenQuestion } from '../proposals/to-find-out';
+import { isTermPriceOf } from '../what-if/open-prices';
 import { featuresOf, withoutFeature } from '../wording/need-words';
 
 type Asked = Pick<OpenQuestion, 'part' | 'asks' | 'effect'>;
@@ -24,10 +26,9 @@ export function worthOfQuestion(question: Asked, chance: ChanceAnswer | null): s
 }
 
 function isAbout(kind: string, of: string, { part, asks }: Pick<OpenQuestion, 'part' | 'asks'>): boolean {
-  if (asks.kind === 'price') return kind === 'price' && (of === asks.id || (asks.id === part && of.startsWith(`${part} term `)));
+  if (asks.kind === 'price') return kind === 'price' && (of === asks.id || (asks.id === part && isTermPriceOf(of, part)));
   const features = asks.need.without ? [withoutFeature(asks.need.feature)] : featuresOf(asks.need);
-  const [plans = '', feature = ''] = of.split(' ');
-  return kind === 'answer' && plans.split('+').includes(part) && features.includes(feature);
+  return kind === 'answer' && isAnswerAbout(of, part, features);
 }
 
 /** Questions by what answering them is worth, the most first; those worth nothing stay in their order behind. */

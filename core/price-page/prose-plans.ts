@@ -3,8 +3,7 @@ import { NUMBER_WORDS } from '../price-phrase/tokens';
 import type { PlainLine } from './plain-line';
 
 /** "The Basic plan costs …", "With our Trade plan, at …". */
-const NAMES_PLAN =
-  /(?:^|[,;] |\b)(?:the|our|with (?:the|our)|on (?:the|our)|choose (?:the|our)|for (?:the|our)) (\p{Lu}[\p{L}\d]*(?: \p{Lu}[\p{L}\d]*)?) (?:plan|package|tariff)\b/iu;
+const NAMES_PLAN = /\b(?:(?:with|on|choose|for) )?(?:the|our) (\p{Lu}[\p{L}\d]*(?: \p{Lu}[\p{L}\d]*)?) (?:plan|package|tariff)\b/iu;
 const LEAST_PLANS = 2;
 const AMOUNT = /¤\d+(?:\.\d+)?/;
 /** Words of a sentence that lead to what a plan has. */
@@ -37,7 +36,7 @@ function nameIn({ text }: PlainLine): string | null {
   return /^\p{Lu}/u.test(name) ? name : null;
 }
 
-/** Prices first, as a card has them, then what is listed. */
+/** What a sentence says, a clause a line: prices, and what the plan has. */
 function clausesOf(line: PlainLine): PlainLine[] {
   const parts = line.plain
     .replace(/[.!]$/, '')

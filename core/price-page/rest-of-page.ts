@@ -146,8 +146,9 @@ const UNLIMITED_ON_ALL = /^(\p{L}[\p{L} -]{2,30}?) (?:is|are) (?:unlimited|unmet
 
 /** "Bandwidth is unlimited on every plan." */
 function readUnlimitedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
-  const thing = countedThing(UNLIMITED_ON_ALL.exec(plain)?.[1] ?? '');
-  if (!thing || !UNLIMITED_ON_ALL.test(plain)) return false;
+  const [, words] = UNLIMITED_ON_ALL.exec(plain) ?? [];
+  const thing = words === undefined ? null : countedThing(words);
+  if (!thing) return false;
   for (const plan of builder.plans) builder.state(plan, { kind: 'limit', quantity: thing.quantity, most: true }, line);
   return builder.plans.length > 0;
 }

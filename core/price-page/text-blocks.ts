@@ -15,6 +15,7 @@ export function textBlocks(text: string): PageBlocks {
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];
   let opens = true;
+  /** The first row's cells become lines. */
   const withoutFirst = ([first, ...others]: readonly PageRow[]): PageRow[] => {
     for (const cell of first?.cells ?? [])
       if (cell !== '') blocks.push({ kind: 'line', line: first?.line ?? 0, text: cell, role: 'navigation' });
@@ -24,9 +25,8 @@ export function textBlocks(text: string): PageBlocks {
     // The site's own links are no row of the table below them.
     while (rows[0] && isMenuRow(rows[0].cells)) rows = withoutFirst(rows);
     const [first] = rows;
-    if (!first) return;
-    if (rows.length > 1) blocks.push({ kind: 'table', line: first.line, rows });
-    else rows = withoutFirst(rows);
+    if (first && rows.length > 1) blocks.push({ kind: 'table', line: first.line, rows });
+    else withoutFirst(rows);
     rows = [];
   };
   for (const [index, raw] of read.entries()) {

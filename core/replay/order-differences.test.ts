@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readDecisionFile } from '../decision-file/read';
+import { plansWithCharges } from '../tests/monthly-plans';
 import { type PastOrder, pastOrdersOf } from './past-orders';
 import { replayAnswer, replaySteps } from './replay-answer';
 
@@ -7,32 +7,8 @@ type Charge = Readonly<Record<string, unknown>>;
 
 /** A decision in which each candidate has one plan of 10 a month with one charge. */
 function decisionWith(charges: Readonly<Record<string, Charge>>) {
-  const names = Object.keys(charges);
-  return readDecisionFile({
-    format: 'venalis.decision',
-    version: 2,
-    name: 'Differences',
-    currency: 'EUR',
-    start: '2027-01',
-    months: 12,
-    forecast: { streams: [{ id: 's', label: 'Kites', kind: 'goods', orders: '1', orderValue: '1' }] },
-    offers: names.map((name) => ({
-      id: `o-${name}`,
-      vendor: name,
-      label: name,
-      kind: 'k',
-      plans: [
-        {
-          id: `p-${name}`,
-          label: name,
-          currency: 'EUR',
-          terms: [{ id: 'm', months: 1, price: '10' }],
-          charges: [{ id: `c-${name}`, label: 'Fee', how: 'per-order', ...charges[name] }],
-        },
-      ],
-    })),
-    candidates: names.map((name) => ({ id: name, label: name, plans: [{ plan: `p-${name}`, term: 'm' }] })),
-  });
+  const forecast = { streams: [{ id: 's', label: 'Kites', kind: 'goods', orders: '1', orderValue: '1' }] };
+  return plansWithCharges(Object.fromEntries(Object.entries(charges).map(([id, charge]) => [id, { monthly: '10', charge }])), { forecast });
 }
 
 function answerTo(charges: Readonly<Record<string, Charge>>, values: readonly string[]) {

@@ -14,6 +14,15 @@ export interface OpenPrice {
   readonly places: readonly FigurePlace[];
 }
 
+function termPriceId(part: string, term: string): string {
+  return `${part} term ${term}`;
+}
+
+/** Whether an open price is that of a term of a plan or add-on. */
+export function isTermPriceOf(id: string, part: string): boolean {
+  return id.startsWith(termPriceId(part, ''));
+}
+
 type Sold = { id: string; label: string; currency: string; terms?: Term[] | undefined; charges?: Charge[] | undefined };
 
 /** Prices of candidates' plans, add-ons and processors that are not known, one figure each. */
@@ -26,7 +35,7 @@ export function openPrices(file: DecisionFile): OpenPrice[] {
       const dear = known.length > 0 ? Decimal.max(...known) : ZERO;
       return [
         ...terms.map((term) => ({
-          id: `${part.id} term ${term.id}`,
+          id: termPriceId(part.id, term.id),
           label: `Price of ${owner}`,
           usual: [0, Math.ceil(dear.times(Math.max(term.months, 1)).times(2).toNumber()) || 100] as const,
           places: ['price', 'renewal'].flatMap((field): FigurePlace[] =>
@@ -86,7 +95,7 @@ function openFields(charge: Charge): OpenField[] {
 export function withPrice(file: DecisionFile, id: string, amount: string): DecisionFile {
   const fill = <Part extends Sold>(part: Part): Part => ({
     ...part,
-    ...(part.terms ? { terms: part.terms.map((term) => (`${part.id} term ${term.id}` === id ? termFilled(term, amount) : term)) } : {}),
+    ...(part.terms ? { terms: part.terms.map((term) => (termPriceId(part.id, term.id) === id ? termFilled(term, amount) : term)) } : {}),
     ...(part.charges ? { charges: part.charges.map((charge) => (charge.id === id ? filled(charge, amount) : charge)) } : {}),
   });
   return {
