@@ -8,8 +8,9 @@ export interface StatedFee {
   readonly isRegional?: true;
 }
 
+/** A rate with a minus before it is a discount or a slip, never a fee. */
 const RATE =
-  /(\d+(?:\.\d+)?)%(?:\s*(?:\+|plus|and|&)\s*¤(\d+(?:\.\d+)?))?|¤(\d+(?:\.\d+)?)(?=\s*(?:\/|per|each|for each|for every|a|an)\s*(?:order|sale|transaction|booking|payment|charge)s?\b)/g;
+  /(?<![\d.]|(?:^|\s)[-−])(\d+(?:\.\d+)?)%(?:\s*(?:\+|plus|and|&)\s*¤(\d+(?:\.\d+)?))?|¤(\d+(?:\.\d+)?)(?=\s*(?:\/|per|each|for each|for every|a|an)\s*(?:order|sale|transaction|booking|payment|charge)s?\b)/g;
 /** "¤1 + 10%" says the same as "10% + ¤1". */
 const FIXED_FIRST = /¤(\d+(?:\.\d+)?)\s*(?:\+|plus|and)\s*(\d+(?:\.\d+)?)%/g;
 /** Percentages that are no fees. */

@@ -56,10 +56,24 @@ describe('odd pages', () => {
   });
 
   it('take no price from below nothing, with a sign or without', () => {
-    for (const price of ['-19/mo', '€-19/month']) {
+    for (const price of ['-19/mo', '€-19/month', '-€19 a month', '−€19/month', 'from -€19 a month', '-19 € per month']) {
       const { plans } = readPricePage(`Shop\n\nSolo\n${price}\n2 users\n\nDuo\n29/mo\n9 sites\n4 users`);
       expect(plans.find(({ name }) => name === 'Solo')?.facts.some(({ statement }) => statement.kind === 'term') ?? false).toBe(false);
     }
+  });
+
+  it('take no plan told in a sentence, and no fee, from below nothing', () => {
+    expect(kinds('Solo costs -€6 a month with 1 site and 2 users. Duo costs €9 a month with 3 sites and 4 users.').flat(2)).not.toContain(
+      'term',
+    );
+    const fees = (rate: string) => kinds(`Shop\n\nSolo\n€9/month\n1 site\n${rate} of each sale\n\nDuo\n€19/month\n3 sites\n4 users`);
+    expect(fees('-2.5%')[0]?.[1]).not.toContain('charge');
+    expect(fees('2.5%')[0]?.[1]).toContain('charge');
+  });
+
+  it('in German told in sentences state no add-ons named after the plans', () => {
+    const page = 'Der Basis Tarif kostet 9 € im Monat mit 3 Seiten. Der Plus Tarif kostet 19 € im Monat mit 9 Seiten.';
+    expect(readPricePage(page).plans.flatMap(({ facts }) => facts.map(({ statement }) => statement.kind))).not.toContain('addon');
   });
 
   it('of a few lines are about the one plan that they name', () => {

@@ -46,6 +46,9 @@ export function figureFormatOf(text: string): FigureFormat {
   };
 }
 
+/** An amount below nothing: `¤-6` is an amount to no rule. Not the upper end of a range, nor what a list's dash begins. */
+const BELOW_NOTHING = /(^|[\p{L}:(=]\s?)[-−–]¤(\d)/gu;
+
 /**
  * A line with its figures written alike: "1,200" is `1200`, "25k" `25000`, and an amount of money is a figure behind
  * `¤` whichever way the page writes it.
@@ -80,6 +83,7 @@ export function plainText(text: string, format: FigureFormat): string {
         (amount) => money(amount),
       );
   return priced
+    .replace(BELOW_NOTHING, '$1¤-$2')
     .replace(/(\d)\s+%/g, '$1%')
     .replace(/\s+/g, ' ')
     .trim();
