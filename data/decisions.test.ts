@@ -128,6 +128,15 @@ describe('undo and redo', () => {
     expect(await nameNow()).toBe(file.name);
   });
 
+  it('takes what was changed and changed back before it was sent for no step', async () => {
+    await saveChange(db, 'one', resheeting(await current(), '2026-11-01'), '2027-01-01T10:00:00.000Z');
+    const { revision } = await current();
+    await saveChange(db, 'one', resheeting(await current(), '2026-11-01'), '2027-01-01T10:00:40.000Z');
+    expect((await current()).revision).toBe(revision);
+    await step('undo');
+    expect(await seenNow()).toBeUndefined();
+  });
+
   it('brings a sheet back as a new revision, unless another decision changed it since', async () => {
     await saveChange(db, 'one', resheeting(await current(), '2026-11-01'), now());
     await step('undo');

@@ -6,7 +6,8 @@ import { fixedVerdicts } from '#core/verdict/give';
 import { contentFor, textOf } from './revisions';
 import type { Database } from './schema';
 import { parseDocumentAs, readText, UnreadableDocument } from './unreadable';
-import { addSheetRevision, loadSheet, loadSheets, newestSheetRevision } from './sheets';
+import { addSheetRevision, loadSheet, loadSheets } from './sheets';
+import { changedElsewhere, noteUsedSheets, restoredSheets, type SentSheet } from './used-sheets';
 
 /** A decision as it stands in the database, with what undo and redo would do. */
 export interface SavedWorkbench {
@@ -27,7 +28,7 @@ export interface Change {
   readonly revision: number;
   readonly decision: Decision;
   /** The decision's sheets, those of the change with their content. */
-  readonly sheets: ReadonlyArray<{ id: string; revision: number; changed?: UsedSheet['sheet'] | undefined }>;
+  readonly sheets: readonly SentSheet[];
 }
 
 /** What became of a change: saved, or refused because the decision or a sheet was changed elsewhere meanwhile. */
@@ -103,6 +104,8 @@ export async function addChange(
   const staleSheets = await changedElsewhere(transaction, change.sheets);
   if (current.revision !== change.revision || staleSheets.length > 0)
     return { ok: false, current: await savedWorkbench(transaction, current), staleSheets };
+  // Changed and changed back before it was sent is no step: undo would seem to do nothing.
+  if (await isAsBefore(transaction, change, current)) return { ok: true, saved: await savedWorkbench(transaction, current) };
   const sheets: StoredDecision['sheets'] = [];
   for (const { id: sheet, revision, changed } of change.sheets)
     sheets.push({ sheet, revision: changed ? await addSheetRevision(transaction, sheet, changed, at) : revision });
@@ -186,32 +189,13 @@ export async function loadWorkbenchAt(db: Kysely<Database>, id: string, revision
   return row && savedWorkbench(db, row);
 }
 
-/** The sheets of a change that have a newer revision than the one it was made on, in that newer revision. */
-async function changedElsewhere(db: Transaction<Database>, sheets: Change['sheets']): Promise<UsedSheet[]> {
-  const stale: UsedSheet[] = [];
-  for (const { id, revision, changed } of sheets) {
-    const newest = changed ? await newestSheetRevision(db, id) : revision;
-    if (newest === revision) continue;
-    const sheet = await loadSheet(db, id, newest);
-    if (sheet) stale.push({ id, revision: newest, sheet });
-  }
-  return stale;
-}
-
-async function restoredSheets(
-  db: Transaction<Database>,
-  from: StoredDecision,
-  to: StoredDecision,
-  at: string,
-): Promise<StoredDecision['sheets']> {
-  const sheets: StoredDecision['sheets'] = [];
-  for (const { sheet, revision } of to.sheets) {
-    const used = from.sheets.find((one) => one.sheet === sheet);
-    const isNewest = used !== undefined && (await newestSheetRevision(db, sheet)) === used.revision;
-    const former = isNewest && used.revision !== revision ? await loadSheet(db, sheet, revision) : undefined;
-    sheets.push({ sheet, revision: former ? await addSheetRevision(db, sheet, former, at) : revision });
-  }
-  return sheets;
+/** Whether a change leaves the decision and its sheets as they are. */
+async function isAsBefore(db: Transaction<Database>, { decision, sheets }: Change, { document }: Revision): Promise<boolean> {
+  const used = sheets.map(({ id: sheet, revision }) => ({ sheet, revision }));
+  if (JSON.stringify({ ...decision, sheets: used }) !== JSON.stringify(readDocument(document))) return false;
+  for (const { id, revision, changed } of sheets)
+    if (changed && JSON.stringify(await loadSheet(db, id, revision)) !== JSON.stringify(changed)) return false;
+  return true;
 }
 
 /** Writes a revision, and what is asked about it across decisions. */
@@ -226,18 +210,6 @@ async function addRevision(db: Transaction<Database>, document: StoredDecision, 
   await db.updateTable('decisions').set({ revision, name: document.name, changedAt: savedAt }).where('id', '=', decisionId).execute();
   await noteUsedSheets(db, decisionId, document.sheets);
   return { ...noted, document: text };
-}
-
-async function noteUsedSheets(db: Transaction<Database>, decisionId: string, sheets: StoredDecision['sheets']): Promise<void> {
-  const noted = await db.selectFrom('usedSheets').select(['sheetId as sheet', 'revision']).where('decisionId', '=', decisionId).execute();
-  const inOrder = (list: StoredDecision['sheets']) => JSON.stringify(list.map(({ sheet, revision }) => `${sheet} ${revision}`).sort());
-  if (inOrder(noted) === inOrder(sheets)) return;
-  await db.deleteFrom('usedSheets').where('decisionId', '=', decisionId).execute();
-  if (sheets.length > 0)
-    await db
-      .insertInto('usedSheets')
-      .values(sheets.map(({ sheet, revision }) => ({ decisionId, sheetId: sheet, revision })))
-      .execute();
 }
 
 async function currentRevision(db: Kysely<Database>, id: string): Promise<Revision | undefined> {
