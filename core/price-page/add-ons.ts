@@ -1,6 +1,6 @@
 import type { PlainLine } from './plain-line';
 import { isBadge, isButton, isQuestion, isSentence, sectionOf } from './line-kinds';
-import { isPriceLine, isPriceTail, type PricePiece, pricePieces } from './price-pieces';
+import { isPriceLine, isPriceTail, type PricePiece, pricePieces, withoutPlace } from './price-pieces';
 import { unitChargeIn } from './unit-charges';
 import type { Statement } from '../price-phrase/statement';
 
@@ -51,7 +51,7 @@ function isAddonPrice(price: string): boolean {
 /** A price for each of something that is counted: per GB, per hour; "each" alone means each one of the add-on. */
 function unitCharge(price: string, name: string): Extract<Statement, { kind: 'charge' }> | null {
   if (/¤[\d.]+\s*(?:\/|per|a) ?(?:month|mo)\s*(?:each|per (?:site|website|server|shop|app|account))?\.?$/i.test(price)) return null;
-  const charge = unitChargeIn(price, name);
+  const charge = unitChargeIn(withoutPlace(price), name);
   return charge && !/^(?:site|server|app|shop|account|website)s?$/.test(charge.charge.on ?? 'orders') ? { ...charge, beyond: false } : null;
 }
 

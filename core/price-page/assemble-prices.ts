@@ -39,7 +39,7 @@ const A_YEAR = 12;
  */
 export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints): AssembledPrices {
   const assembled: AssembledPrices = { facts: [], doubts: [], aside: [] };
-  const told = pieces.filter(({ isCrossedOut }) => !isCrossedOut).map((piece) => asTotal(piece, pieces));
+  const told = pieces.filter(({ isCrossedOut }) => !isCrossedOut).map((piece) => asShare(asTotal(piece, pieces), pieces));
   const renewals = told.filter(({ isRenewal }) => isRenewal);
   const current = told.filter(({ isRenewal, isOnce }) => !isRenewal && !isOnce);
   const [renewal] = renewals;
@@ -56,6 +56,23 @@ function asTotal(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
   const { per, first, isTotal } = piece;
   if (isTotal || per !== null || first === null || first <= 1) return piece;
   return pieces.some((one) => one !== piece && one.per === 1 && fits(piece, one.amount, first)) ? { ...piece, isTotal: true } : piece;
+}
+
+/** "¤5.90 billed yearly" beside "¤6.90 a month": nobody sells a year for less than a month; it is a month's share. */
+function asShare(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
+  const isYearly = !piece.isOnce && !piece.isRenewal && (piece.per ?? piece.billed) === A_YEAR && piece.amount !== null;
+  const isShare =
+    isYearly &&
+    pieces.some(
+      ({ per, billed, amount, isCrossedOut }) =>
+        !isCrossedOut &&
+        per === 1 &&
+        (billed ?? 1) === 1 &&
+        amount !== null &&
+        decimal(amount).gt(0) &&
+        decimal(piece.amount ?? '0').lte(amount),
+    );
+  return isShare && decimal(piece.amount ?? '0').gt(0) ? { ...piece, per: 1, billed: A_YEAR, isTotal: false } : piece;
 }
 
 /** A price for a length is stated once; said again it is confirmed, said differently it is asked. */
@@ -107,12 +124,13 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
   const lead = shown ?? total;
   if (!lead) return false;
   const ahead = monthsAhead(total, shown, hints);
-  const renewalPer = renewal.per ?? shown?.per ?? 1;
+  const renewalPer = renewal.per ?? shown?.per ?? (isOfWholeTerm(renewal, total) ? ahead : null) ?? 1;
   const lines = [...new Set([lead.line, ...(total ? [total.line] : []), renewal.line])];
   const rest = current.filter((piece) => piece !== total && piece !== shown && !isAlike(piece, shown));
   if (ahead !== null && ahead > 1) {
     const price = total ? total.amount : times(lead.amount, ahead, lead.per ?? 1);
-    addTerm(assembled, { months: ahead, price: times(renewal.amount, ahead, renewalPer), intro: { price, periods: 1 } }, lines);
+    const later = times(renewal.amount, ahead, renewalPer);
+    addTerm(assembled, { months: ahead, price: later, ...(isSameAmount(later, price) ? {} : { intro: { price, periods: 1 } }) }, lines);
   } else {
     const per = shown?.per ?? renewalPer;
     const periods = lead.first === null ? 1 : Math.max(1, Math.round(lead.first / per));
@@ -120,6 +138,11 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
   }
   plainTerms(rest, hints, assembled);
   return true;
+}
+
+/** "¤119 billed annually, renews at ¤119": as much as a whole term's price, and so the price of one, not of a month. */
+function isOfWholeTerm(renewal: PricePiece, total: PricePiece | undefined): boolean {
+  return total?.amount != null && renewal.amount !== null && decimal(renewal.amount).gte(total.amount);
 }
 
 /** For how many months the lower price is paid at once; null if it is paid bit by bit. */
@@ -213,7 +236,8 @@ function crossedOut(
   isIntroduced: boolean,
   assembled: AssembledPrices,
 ): void {
-  const shown = pieces.slice(pieces.indexOf(piece) + 1).find(({ isCrossedOut }) => !isCrossedOut);
+  const at = pieces.indexOf(piece);
+  const shown = [...pieces.slice(at + 1), ...pieces.slice(0, at).reverse()].find(({ isCrossedOut }) => !isCrossedOut);
   const put = (why: string) => assembled.aside.push({ line: piece.line, why });
   if (isIntroduced || !shown || piece.amount === null) return void put('a crossed-out price; what is paid stands beside it');
   if (shown.first !== null && shown.per !== null) return void put('a crossed-out price; what is paid stands beside it');
@@ -225,16 +249,16 @@ function crossedOut(
     else put('a crossed-out price; what is paid stands beside it');
     return;
   }
-  const at = assembled.facts.findIndex(
+  const place = assembled.facts.findIndex(
     ({ statement }) => statement.kind === 'term' && statement.term.months === per && isSameAmount(statement.term.price, shown.amount),
   );
-  const found = assembled.facts[at];
+  const found = assembled.facts[place];
   if (!found || found.statement.kind !== 'term') return void put('a crossed-out price; what is paid stands beside it');
   const lower = found.statement.term;
   const returns: StatedTerm = { months: per, price: piece.amount, intro: { price: lower.price, periods: 1 } };
-  if (hints.returnsToFull) assembled.facts[at] = { statement: { kind: 'term', term: returns }, lines: [...found.lines, piece.line] };
+  if (hints.returnsToFull) assembled.facts[place] = { statement: { kind: 'term', term: returns }, lines: [...found.lines, piece.line] };
   else {
-    assembled.facts.splice(at, 1);
+    assembled.facts.splice(place, 1);
     assembled.doubts.push({
       about: 'crossed-out',
       lines: [...found.lines, piece.line],

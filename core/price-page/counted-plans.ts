@@ -7,6 +7,8 @@ const LEAST_PLANS = 2;
 /** "1 site", "up to 500 contacts", "501-2500 contacts", "from 501 to 2500 contacts". */
 const A_COUNT = /^(?:up to |from |of |over )?(?:\d+ ?(?:[-–]| to | a ) ?)?(\d+) (\p{L}[\p{L} -]{1,24})$/u;
 
+const UNLIMITED = /^(unlimited|any number of) (\p{L}[\p{L} -]{1,24})$/iu;
+
 /**
  * Plans that are told apart by how many of something they are for, and have no other name: "1 site", "5 sites", each
  * with its price below or behind a colon.
@@ -27,12 +29,12 @@ function planAt(
   pricesBeside: (lines: readonly PlainLine[], at: number) => readonly PlainLine[],
 ): { readonly card: PlanCard; readonly noun: string } | null {
   const [, head = '', price] = /^([^:]*?)(?::\s*(.*))?$/u.exec(line.plain) ?? [];
-  const [, upTo = '', noun = ''] = A_COUNT.exec(head) ?? [];
-  if (noun === '' || countedThing(noun) === null) return null;
+  const [, upTo = '', noun = ''] = A_COUNT.exec(head) ?? UNLIMITED.exec(head) ?? [];
+  if (noun === '' || /^(?:months?|years?|weeks?|days?|hours?)\b/i.test(noun) || countedThing(noun) === null) return null;
   const priced = price === undefined ? pricesBeside(lines, at) : [{ ...line, plain: price, text: price }];
   const [first] = priced;
   if (!first || !(isPriceLine(first.plain) || wordPrice(first.plain) === 'free')) return null;
-  const limit = { ...line, plain: `up to ${upTo} ${noun}`, text: line.text };
+  const limit = { ...line, plain: /^\d/.test(upTo) ? `up to ${upTo} ${noun}` : head, text: line.text };
   const name = price === undefined ? line.text : (line.text.split(':')[0] ?? line.text).trim();
   return { card: { name, nameLine: line.line, lines: [...priced, limit] }, noun };
 }

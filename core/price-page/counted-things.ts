@@ -81,7 +81,7 @@ const ALSO_KNOWN: ReadonlyArray<readonly [RegExp, string]> = [
   ],
   [/^(admin|staff|user|team) (seats?|accounts?|members?|logins?)$/, 'staff'],
   [/^(published )?(products?|items?|articles?)$/, 'products'],
-  [/^(web ?sites?|sites?)$/, 'sites'],
+  [/^(web ?sites?|sites?)( licen[cs]es?| installations?| activations?)?$/, 'sites'],
   [/^(online )?(sales|revenue|turnover)( volume)?$/, 'sales'],
   [/^(shipments?|labels?|shipping labels?|parcels?)$/, 'labels'],
   [/^(courses?)$/, 'courses'],

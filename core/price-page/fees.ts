@@ -27,7 +27,7 @@ const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
-  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|revenue share|of (what you earn|(your |all |all your )?(revenue|sales|turnover|earnings|takings)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|revenue share|of (what (you|a buyer|buyers|a customer|customers) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 const OTHER_WAYS =
   /\b(direct debit|bank debit|debit|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;
@@ -35,9 +35,9 @@ const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?�
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /\bwe (?:keep|take|charge) nothing\b|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
+  /\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
 const NO_PLATFORM_FEE =
-  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|sales? fees?|selling fees?|commissions?|platform fees?|fees? on sales|fee per sale|share of (?:your |each )?sales?)\b/;
+  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller) fees?|selling fees?|commissions?|platform fees?|fees? on sales|fee per sale|share of (?:your |each |the )?(?:sales?|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
 /** What a fee's words are read with. */
 export interface FeeSurroundings {

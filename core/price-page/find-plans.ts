@@ -1,6 +1,6 @@
+import { endOfLast, endsCard, startOf } from './card-ends';
 import { countedPlans } from './counted-plans';
-import { feesIn } from './fees';
-import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
 import type { PlainLine } from './plain-line';
 import {
@@ -14,14 +14,9 @@ import {
   nameWords,
   type PlanHead,
 } from './plan-names';
-import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
+import { isPriceLine, isPriceOfSeats, isPriceTail, wordPrice } from './price-pieces';
+import { behindPrices, firstsOfBlocks } from './prices-last';
 import { prosePlans } from './prose-plans';
-import { unitChargeIn } from './unit-charges';
-import { dayStatements, isWithoutJoiningFee } from './sale-conditions';
-import { wholeWords } from './whole-words';
-
-/** How far above its price a name stands at most where the price comes last in its card. */
-const FARTHEST_BEFORE_PRICE = 14;
 
 /** So many lines, the vendor's name included, are what somebody types of one plan. */
 const MOST_OF_ONE_PLAN = 12;
@@ -57,7 +52,9 @@ export function findPlans(given: readonly PlainLine[]): FoundPlans {
     if (name === null) return [];
     return isDoubtful(lines, { name, price }, said) ? [] : [{ name, price }];
   });
-  const heads = near.length >= 2 || anchors.length < 2 ? near : firstsOfBlocks(lines, anchors);
+  const heads =
+    (near.length < anchors.length ? behindPrices(lines, anchors, said) : null) ??
+    (near.length >= 2 || anchors.length < 2 ? near : firstsOfBlocks(lines, anchors));
   const plans = ofOneRun(lines, likeTheFirm(lines, heads, said), said);
   if (plans.length === 0) return prosePlans(lines) ?? plansOnLines(lines);
   const cards = plans.map(({ name }, index): PlanCard => {
@@ -106,7 +103,7 @@ const ON_A_LINE = /^(\p{L}[\p{L}\d &+-]{0,30}?)\s*(?::|–|—| - )\s*((?:free|f
 function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
   const found = lines.flatMap((line): PlanCard[] => {
     const [, name = '', rest = ''] = ON_A_LINE.exec(line.plain) ?? [];
-    const clauses = rest.split(/[,;]\s+(?!then\b)/);
+    const clauses = rest.split(/[,;]\s+(?!then\b)|\s+[–—|·]\s+|\s-\s/);
     const isPlan = clauses.length >= 2 && (isPriceLine(clauses[0] ?? '') || isOffer(clauses[0] ?? '') || /^free$/i.test(clauses[0] ?? ''));
     const isFree = !isPlan && /^free$/i.test(name) && !/¤/.test(rest) && !isSentence(rest);
     const said = isFree ? ['free', ...clauses] : clauses;
@@ -130,7 +127,8 @@ function priceAnchors(lines: readonly PlainLine[]): number[] {
   return lines.flatMap(({ plain, role }, at) => {
     if (role === 'navigation' || role === 'footer') return [];
     const isNameOnly = wordPrice(plain) === 'free' && isNameLike(lines, at);
-    const begins = isPriceLine(plain) || (wordPrice(plain) !== null && !isNameOnly) || isOffer(plain) || isOnlyTrial(plain);
+    const begins =
+      isPriceLine(plain) || isPriceOfSeats(plain) || (wordPrice(plain) !== null && !isNameOnly) || isOffer(plain) || isOnlyTrial(plain);
     if (!begins) return [];
     let before = at - 1;
     while (before >= 0 && (isBadge(lines[before]?.plain ?? '') || isLeadIn(lines[before]?.plain ?? ''))) before -= 1;
@@ -152,28 +150,6 @@ function isOnlyTrial(plain: string): boolean {
 }
 
 /**
- * Cards whose price comes after what is in them: the name is the first line of each block, behind the button or price
- * that ends the one before.
- */
-function firstsOfBlocks(lines: readonly PlainLine[], anchors: readonly number[]): PlanHead[] {
-  const heads = anchors.map((price): PlanHead | null => {
-    let at = price - 1;
-    while (at >= 0 && price - at < FARTHEST_BEFORE_PRICE && isInsideCard(lines, at)) at -= 1;
-    const line = lines[at];
-    return line && at < price - 1 && canBeName(line.text, line.plain, true) && !isButton(line.plain) ? { name: at, price } : null;
-  });
-  const found = heads.filter((head) => head !== null);
-  const texts = new Set(found.map(({ name }) => lines[name]?.text));
-  return found.length >= 2 && texts.size === found.length ? found : [];
-}
-
-/** An item with a figure or a tick, which is no name. */
-function isInsideCard(lines: readonly PlainLine[], at: number): boolean {
-  const { plain = '', text = '', role } = lines[at] ?? {};
-  return /\d/.test(plain) || /^[✓✔✗✘•]/.test(text) || role === 'item' || isBadge(plain) || /^unlimited\b/i.test(plain);
-}
-
-/**
  * The heads that belong to one run of plans: from the first on, until a section of another kind begins. A price under
  * such a heading is an add-on's.
  */
@@ -183,7 +159,10 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly PlanHead[], said:
     const previous = run.at(-1);
     if (previous && head.name <= previous.price) continue;
     const since = lines.slice(previous ? previous.price : Math.max(0, head.name - 3), head.name);
-    const sections = since.map(({ plain }) => sectionOf(plain)).filter((kind) => kind !== null && kind !== 'comparison' && kind !== 'fees');
+    const sections = since
+      .filter(({ plain }) => !isPriceTail(plain))
+      .map(({ plain }) => sectionOf(plain))
+      .filter((kind) => kind !== null && kind !== 'comparison' && kind !== 'fees');
     const isApart = sections.length > 0 && previous !== undefined;
     if (isApart || since.some(({ plain }) => isQuestion(plain) && previous !== undefined)) break;
     if (previous === undefined && sections.includes('addons')) break;
@@ -202,80 +181,4 @@ function hasList(lines: readonly PlainLine[], [head]: readonly PlanHead[]): bool
 /** A few lines that were typed or copied by themselves are about the one plan that they name right above its price. */
 function isJustThat(lines: readonly PlainLine[], [head]: readonly PlanHead[]): boolean {
   return head !== undefined && head.price === head.name + 1 && head.name <= 1 && lines.length <= MOST_OF_ONE_PLAN;
-}
-
-/** A badge right above a name belongs to its card. */
-function startOf(lines: readonly PlainLine[], name: number): number {
-  let start = name;
-  while (start > 0 && isBadge(lines[start - 1]?.plain ?? '')) start -= 1;
-  return start;
-}
-
-/** The last card ends where something else begins: a section, a sentence, words about all plans, a table's cells. */
-function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[], index: number): number {
-  const head = plans[index];
-  if (!head) return lines.length;
-  const lengths = plans.slice(0, -1).map(({ name }, at) => (plans[at + 1]?.name ?? name) - name);
-  const longest = Math.max(8, ...lengths);
-  const endsWithButton = plans.slice(0, -1).every((_, at) => lastIsButton(lines, plans, at)) && plans.length > 1;
-  let end = head.price + 1;
-  for (; end < lines.length; end += 1) {
-    const line = lines[end];
-    const before = lines[end - 1];
-    if (!line || (endsWithButton && before && end - 1 > head.price && isButton(before.plain))) break;
-    if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
-    const isSaidBefore = lines.slice(0, head.name).some((one) => one.text === line.text);
-    if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
-    if (namesPlan(line, plans, lines)) break;
-    if (plans.length > 1 && saysSomethingNew(line, lines.slice(plans[0]?.name ?? 0, head.name))) break;
-  }
-  return end;
-}
-
-/** A trial, a refund window, a card fee or words about joining that no card before has are about all plans. */
-function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): boolean {
-  const kinds = [
-    (text: string) => dayStatements(text, '').length > 0,
-    (text: string) =>
-      /\bprocess|\bprovider|\bpartner|\b(?:card|payment) fees?\b|^(?:card|payment)s?\b/i.test(text) &&
-      feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
-    isWithoutJoiningFee,
-    (text: string) => /^(?:each|every|further|extra|additional|over|beyond)\b/i.test(text) && unitChargeIn(text) !== null,
-  ];
-  if (plain.split(' ').length < 4) return false;
-  return kinds.some((isSaid) => isSaid(plain) && !before.some((line) => isSaid(line.plain)));
-}
-
-/** A sentence that names plans is about more than the last one. */
-function namesPlan({ plain, text }: PlainLine, plans: readonly PlanHead[], lines: readonly PlainLine[]): boolean {
-  if (isButton(plain) || /^(?:everything|all) in\b/i.test(plain) || !/\d/.test(plain)) return false;
-  return plans.some(({ name }) => {
-    const words = nameWords(lines[name]?.text ?? '');
-    return words.length > 2 && text !== words && wholeWords(words).test(text);
-  });
-}
-
-function lastIsButton(lines: readonly PlainLine[], plans: readonly PlanHead[], at: number): boolean {
-  const next = plans[at + 1];
-  const last = next ? lines[startOf(lines, next.name) - 1] : undefined;
-  return last !== undefined && isButton(last.plain);
-}
-
-const ABOUT_ALL =
-  /\b(?:all|every|each|any) (?:paid )?(?:plans?|of (?:our|the) plans|packages?|servers?|prices)\b|\bmoney[- ]back\b|\bfree trial\b(?=.*\b(?:plan|all|every)\b)|^(?:prices|yearly|pay (?:yearly|annually|for)|not happy|try it|try (?:any|every))\b/i;
-
-function endsCard(line: PlainLine, lines: readonly PlainLine[], at: number): boolean {
-  const { plain, text, role } = line;
-  if (role === 'footer' || role === 'navigation' || role === 'heading') return true;
-  const section = sectionOf(plain);
-  // "Payments" may be one more feature, or head the rates that follow.
-  if (section === 'fees')
-    return /[%¤]/.test(lines[at + 1]?.plain ?? '') || isSentence(lines[at + 1]?.plain ?? '') || /\b(?:rates?|fees?)$/i.test(plain);
-  if (section !== null || isQuestion(plain)) return true;
-  if (isPriced(plain)) return false;
-  if (/^[✓✔✗✘•]/.test(text) || role === 'item') return false;
-  if (ABOUT_ALL.test(plain) || (isSentence(plain) && /[.!]$/.test(plain) && plain.split(' ').length > 5)) return true;
-  // A line with marks alone behind it is a row of a table.
-  const next = lines.slice(at + 1, at + 3).map((one) => one.plain);
-  return next.length === 2 && next.every(isMark) && isCell(plain);
 }

@@ -65,6 +65,8 @@ class BlockReader {
   private hidden: Array<{ cycle: string; text: string }> = [];
   private line = 0;
   private opens = true;
+  /** The line that is a name of a definition list and waits for what it names. */
+  private described: number | null = null;
   private readonly tables: Array<{
     line: number;
     caption: string;
@@ -231,6 +233,15 @@ class BlockReader {
     for (const text of [shown, ...besides]) if (text.replace(/[\uE000\uE001\s]/g, '') !== '') this.addLine(text);
   }
 
+  /** "RAM" and "2 GB" of a definition list are one item; a price below its name is told apart. */
+  private isDescribed(text: string): boolean {
+    const last = this.blocks.at(-1);
+    const isName = last?.kind === 'line' && this.described === last.line && !/\d/.test(last.text);
+    if (!isName || text.length > LONGEST_VALUE || /\d[.,]\d\d\b|[€$£¥%?]|\b[A-Z]{3} ?\d/.test(text)) return false;
+    this.blocks[this.blocks.length - 1] = { ...last, text: `${last.text.replace(/:$/, '')}: ${text}`, role: 'item' };
+    return true;
+  }
+
   private addLine(text: string): void {
     if (this.cell !== null) {
       this.cell += `${this.cell === '' ? '' : '\n'}${text}`;
@@ -238,11 +249,16 @@ class BlockReader {
     }
     const roles = this.stack.flatMap(({ role: one }) => (one ? [one] : []));
     const role = roles.find((one) => one === 'navigation' || one === 'footer') ?? roles.at(-1);
+    if (this.stack.at(-1)?.tag === 'dd' && this.isDescribed(text)) return;
     this.line += 1;
     this.blocks.push({ kind: 'line', line: this.line, text, ...(role ? { role } : {}), ...(this.opens ? { opens: true } : {}) });
     this.opens = false;
+    this.described = this.stack.at(-1)?.tag === 'dt' ? this.line : null;
   }
 }
+
+/** So long is a value at most that is set beside its name. */
+const LONGEST_VALUE = 24;
 
 function takeText(blocks: PageBlock[]): string {
   const last = blocks.pop();

@@ -118,7 +118,8 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
     rows.push(rowAt(lines, at, count));
     at += count + 1;
   }
-  const table: PlanTable = { names, heads: names.map(() => []), rows, line: lines[start]?.line ?? 0 };
+  const nameLines = lines.slice(start, start + count).map(({ line }) => line);
+  const table: PlanTable = { names, nameLines, heads: names.map(() => []), rows, line: lines[start]?.line ?? 0 };
   return rows.length === 0 ? null : { table, from: start, to: at, groups };
 }
 

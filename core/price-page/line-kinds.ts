@@ -4,7 +4,7 @@ import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
 export type SectionKind = 'addons' | 'comparison' | 'fees' | 'questions' | 'every plan' | 'lifetime' | 'other';
 
 const BADGE =
-  /^(?:[★☆✨]\s*)?(?:(?:our |the )?most (?:popular|chosen|loved|picked|bought)(?: plan| choice| option| pick)?|popular(?: choice| plan)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|(?:you )?save \d+%.*|[-−–]? ?\d+% off|[-−–] ?\d+%|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|great for \w+|limited(?: time)? offer|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by most)[.!]?$/i;
+  /^(?:[★☆✨]\s*)?(?:(?:our |the )?most (?:popular|chosen|loved|picked|bought)(?: plan| choice| option| pick)?|popular(?: choice| plan)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|(?:you )?save \d+%(?!.*\b(?:year|annual)).*|[-−–]? ?\d+% off|[-−–] ?\d+%|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|great for \w+|limited(?: time)? offer|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by most)[.!]?$/i;
 const BUTTON =
   /^(?:(?:start|try|get|choose|buy|order|select|sign up|subscribe|book|talk|add to|begin|join|deploy|upgrade|request|go|pick|take|claim|continue|jetzt|choisir|commander|elegir|scegli|kies|bestellen|demo|shop now|let['’]?s)\b.{0,40}|contact(?: (?:us|sales|our|support|the).{0,20})?|(?:learn|read|see|view|show|compare|download|open|create|build|launch)(?: (?:more|all|now|details|plans?|app|an? account|demo|it).{0,20})?)$/i;
 const MENU =
@@ -31,7 +31,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'fees',
   ],
   [
-    /^(?:what (?:every|all) .{0,20}(?:has|have|includes?|gets?|comes with)|(?:every|all|each) .{0,24}(?:includes?|including|have|has|gets?|comes? with):?|included (?:everywhere|in (?:every|all).*|with (?:every|all).*)|on every plan|in every plan|every plan has)$/,
+    /^(?:what (?:every|all) .{0,20}(?:has|have|includes?|gets?|comes with)|(?!all (?:that|of)\b)(?:every|all|each) .{0,24}(?:includes?|including|have|has|gets?|comes? with):?|included (?:everywhere|in (?:every|all).*|with (?:every|all).*)|on every plan|in every plan|every plan has)$/,
     'every plan',
   ],
   [/^(?:lifetime|one-time|buy once|pay once).{0,30}$/, 'lifetime'],

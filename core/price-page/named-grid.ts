@@ -9,7 +9,10 @@ const MOST_PLANS = 6;
 const LEAST_ROWS = 3;
 /** What a row of prices is called. */
 export const PRICE_HEADING =
-  /\b(?:price|prices|pricing|cost|costs|monthly|yearly|annually|month|year|billed|renews?|renewal|introductory)\b/i;
+  /\b(?:price|prices|pricing|cost|costs|monthly|yearly|annually|month|year|billed|renews?|renewal|introductory)\b|^\d+ (?:months|years)\b/i;
+
+/** What stands in the corner of a table above its headings. */
+const CORNER = /^(?:plans?|packages?|features?|compare|products?|what you get|tiers?)$/i;
 
 /**
  * A table of plans that was copied a cell a line and whose names stand nowhere else: a run of names, then again and again
@@ -28,7 +31,7 @@ export function findNamedGrid(lines: readonly PlainLine[]): LineGrid | null {
 function gridOf(lines: readonly PlainLine[], start: number, count: number): LineGrid | null {
   const heads = lines.slice(start, start + count);
   const names = heads.map(({ text }) => nameWords(text));
-  if (heads.length < count || new Set(names).size < count) return null;
+  if (heads.length < count || new Set(names).size < count || CORNER.test(names[0] ?? '')) return null;
   if (!heads.every(({ text, plain }, index) => canBeName(text, plain, index === 0))) return null;
   const grid = gridFrom(lines, start, names);
   if (!grid || grid.table.rows.length < LEAST_ROWS) return null;

@@ -103,7 +103,7 @@ describe('pages in other languages', () => {
     [
       'fr',
       '8 € par mois ou 80 € par an, jusqu’à 100 produits, essai gratuit',
-      '8 € per month ou 80 € per year, up to 100 products, free trial',
+      '8 € per month or 80 € per year, up to 100 products, free trial',
     ],
     [
       'nl',

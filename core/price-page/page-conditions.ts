@@ -51,10 +51,8 @@ export function readConditions(
   const introduction = introductionIn(plain);
   if (introduction) for (const plan of plansFor(plain, place, builder, 'priced')) builder.state(plan, introduction, line);
   const saving = yearlySavingIn(plain);
-  if (saving) {
-    page.saving ??= { ...saving, line };
-    builder.putAside(line, 'a saving that follows from the prices');
-  }
+  if (saving && page.saving) builder.putAside(line, 'a saving that follows from the prices');
+  else if (saving) page.saving = { ...saving, line };
   if (/\brenews?\b[^.]*\b(?:full|regular|standard|normal) price\b|\bfirst (?:term|year|period) only\b/i.test(plain))
     page.returnsToFull = true;
   page.paidAtOnce = monthsAtOnce(plain) ?? page.paidAtOnce;

@@ -9,6 +9,8 @@ import { type CellReading, readCell, type RowCell, rowKindOf } from './table-row
 /** A table with its cells in plain figures, by plan. */
 export interface PlanTable {
   readonly names: readonly string[];
+  /** The line of each name, where each has its own. */
+  readonly nameLines?: readonly number[];
   /** Lines under a name in the table's head: its price, as a card has it. */
   readonly heads: ReadonlyArray<ReadonlyArray<{ readonly line: number; readonly plain: string }>>;
   readonly rows: readonly TableRow[];
@@ -134,6 +136,8 @@ export interface PriceSteps {
 }
 
 const STEP = /^(?:up to |to |≤ ?|\d+ ?[-–] ?)?(\d+)\+?(?: (\p{L}[\p{L} ]*))?$/u;
+/** "12 months" is how long one commits to, and no step. */
+const A_TIME = /^(?:months?|years?|weeks?|days?)\b/i;
 const BEYOND = /^(?:more|over|above|beyond|from \d+|\d+ ?\+|larger|bigger)\b/;
 
 /**
@@ -145,7 +149,7 @@ export function priceSteps(table: PlanTable, quantityHeading: string): PriceStep
     cells.every(({ plain }) => plain === '' || /^(?:free|[–—-])$/i.test(plain) || /^\D{0,8}¤\d/.test(plain));
   const steps = table.rows.flatMap((row) => {
     const [, upTo, noun] = STEP.exec(row.heading.trim()) ?? [];
-    const thing = upTo === undefined ? null : countedThing(noun ?? quantityHeading);
+    const thing = upTo === undefined || A_TIME.test(noun ?? '') ? null : countedThing(noun ?? quantityHeading);
     return upTo !== undefined && thing && isPriced(row) ? [{ row, upTo, quantity: thing.quantity }] : [];
   });
   const [first] = steps;

@@ -24,6 +24,7 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
   // Whether a rounded saving is taken off exactly is asked.
+  'labels-tystie': ['Small: term 12 205.2', 'Medium: term 12 529.2', 'Large: term 12 1393.2'],
   'mail-merlinpost': ['Maker: term 12 122.40', 'Workshop: term 12 295.80'],
   // What stands under steps of a price is taken for no list of all of them.
   'mail-sanderling': [

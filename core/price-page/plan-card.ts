@@ -6,10 +6,11 @@ import type { PlainLine } from './plain-line';
 import { isBadge, isButton } from './line-kinds';
 import { markOf, readItem } from './list-items';
 import { stepCharge } from './page-tables';
-import { isPriceLine, isPriceTail, type PriceLine, pricePieces, wordPrice } from './price-pieces';
+import { FURTHER_ONES, isPriceLine, isPriceOfSeats, isPriceTail, type PriceLine, pricePieces, wordPrice } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { countedThing } from './counted-things';
 import { dayStatements } from './sale-conditions';
+import { unitChargeIn } from './unit-charges';
 
 /** Reads the stretch of a page that is about one plan: its prices first, then what is in it. */
 export function readCard(card: PlanCard, builder: ReadingBuilder): void {
@@ -18,7 +19,7 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   const steps = readSteps(cardLines, plan, builder);
   const isStep = (line: PlainLine) => steps.includes(line);
   const priceLines: PriceLine[] = [];
-  let hasPrice = steps.length > 0;
+  let hasPrice = steps.length > 0 || endsWithPrice(cardLines);
   let heading = '';
   for (const [at, line] of cardLines.entries()) {
     const { plain } = line;
@@ -47,11 +48,17 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
       }
       if (readAddon(line, builder)) continue;
       readLine(line, cardLines[at - 1], { hasPrice, heading }, plan, builder);
-      hasPrice ||= plan.facts.some(({ statement }) => statement.kind === 'trial');
+      hasPrice ||= isPriceOfSeats(plain) || plan.facts.some(({ statement }) => statement.kind === 'trial');
     }
   }
   for (const { line, plain } of priceLines) if (!/¤/.test(plain)) builder.putAside(line, 'how the price above is paid');
   builder.price(plan, pricePieces(priceLines));
+}
+
+/** Whether what is in the plan stands above its price, with nothing below it. */
+function endsWithPrice(lines: readonly PlainLine[]): boolean {
+  const at = lines.findIndex(({ plain }) => isPriceLine(plain));
+  return at >= 2 && lines.slice(at).every(({ plain }) => isPriceLine(plain) || isPriceTail(plain) || isButton(plain) || isBadge(plain));
 }
 
 const LEAST_ITEMS = 3;
@@ -147,7 +154,7 @@ function readAddon({ plain, line }: PlainLine, builder: ReadingBuilder): boolean
 /** A line with an amount that is the plan's price, perhaps with words about something else behind it. */
 function isOfPrice({ plain }: PlainLine): boolean {
   if (isPriceLine(plain) || isPriceTail(priceWords(plain))) return true;
-  if (!/¤\d/.test(plain) || isRate(plain)) return false;
+  if (!/¤\d/.test(plain) || isRate(plain) || FURTHER_ONES.test(plain)) return false;
   if (/\b(?:additional|extra|further|overage)\b/i.test(plain) || /^(?:plus|\+)/i.test(plain)) return false;
   return PRICE_BEGINS.test(plain);
 }
@@ -181,12 +188,24 @@ function readLine(
   if (isButton(plain) || line.role === 'button') return builder.putAside(at, 'button');
   if (/^[✓✔✗✘×—–-]$/u.test(plain)) return builder.putAside(at, 'the sign of the next line');
   if (/^for (?!up to)\p{L}+(?: \p{L}+){0,4}$/iu.test(plain) && line.role !== 'item') return builder.putAside(at, 'praise');
-  if (!hasPrice && !markOf(plain).isMarked && !/\d/.test(plain)) return builder.putAside(at, 'praise');
+  if (!hasPrice && /^\d[.)]?$/.test(plain)) return builder.putAside(at, 'the number of the plan');
+  if (!hasPrice && !markOf(plain).isMarked && !/\d|^unlimited\b/i.test(plain)) return builder.putAside(at, 'praise');
+  const further = readFurtherOnes(plain, before);
+  if (further) return builder.state(plan, further, at);
   const sign = before && /^[✓✔✗✘×—–-]$/u.test(before.plain) ? before.plain : null;
   const item = readItem(sign === null ? plain : `${sign} ${plain}`, heading);
   if (item.isOpen) return;
   if (item.statements.length === 0) return builder.putAside(at, item.why ?? 'only words');
   for (const statement of item.statements) builder.state(plan, statement, at);
+}
+
+/** "then ¤0.09 each" is about what the line above counts. */
+function readFurtherOnes(plain: string, before: PlainLine | undefined): Statement | null {
+  const each = FURTHER_ONES.exec(plain)?.[1];
+  const counted = each === undefined || !before ? [] : readItem(before.plain).statements;
+  const [limit] = counted.filter((statement) => statement.kind === 'limit');
+  if (each === undefined || limit?.kind !== 'limit') return null;
+  return unitChargeIn(`${each} per additional ${limit.quantity.replaceAll('-', ' ').replace(/s$/, '')}`);
 }
 
 const STEP = /^¤(\d+(?:\.\d+)?)\s*(?:(?:\/|per|a) ?(?:month|mo))?\s*(?:for|up to|:)\s*(?:up to )?(\d+)(?: (\p{L}[\p{L} ]*))?$/iu;

@@ -11,6 +11,8 @@ const FARTHEST = 4;
 /** "Free till" right above nothing to pay is a name, where else it praises. */
 const FREE_NAMED = 4;
 
+const MOST_ABOVE_NOTHING = 8;
+
 /** Where the name and the price of a plan begin, by the lines' places. */
 export interface PlanHead {
   readonly name: number;
@@ -139,9 +141,22 @@ export function namesAbove(lines: readonly PlainLine[], prices: readonly number[
 /** "Free" is a name where a price follows it, "Lifetime" where one follows that is paid once. */
 export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
   const [own, next] = [lines[at], lines[at + 1]];
-  if (own && /^(?:lifetime|for ?ever)$/i.test(own.plain) && next && isPriceLine(next.plain))
-    return /\b(?:once|one[- ]time|single payment)\b/i.test(`${next.plain} ${lines[at + 2]?.plain ?? ''}`);
+  if (own && /^(?:lifetime|for ?ever)$/i.test(own.plain)) {
+    const price = [at + 1, at + 2, at + 3].find((place) => isPriceLine(lines[place]?.plain ?? ''));
+    if (price !== undefined && !lines.slice(at + 1, price).some(({ plain }) => isButton(plain)))
+      return /\b(?:once|one[- ]time|single payment)\b/i.test(`${lines[price]?.plain ?? ''} ${lines[price + 1]?.plain ?? ''}`);
+  }
+  if (own && /^free$/i.test(own.plain) && isAboveNothing(lines, at)) return true;
   return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
+}
+
+/** "Free", what it has, and "¤0" at its end. */
+function isAboveNothing(lines: readonly PlainLine[], at: number): boolean {
+  const below = lines.slice(at + 1, at + 1 + MOST_ABOVE_NOTHING);
+  const price = below.findIndex(({ plain }) => isPriceLine(plain));
+  return (
+    price > 0 && /^¤0\b/.test(below[price]?.plain ?? '') && !below.slice(0, price).some(({ plain }) => isPriced(plain) || isButton(plain))
+  );
 }
 
 function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: number): number {

@@ -43,7 +43,7 @@ const FIRST = new RegExp(String.raw`\b(?:for|in|during)?\s*(?:the |your )?first 
 const INTRODUCTORY = new RegExp(String.raw`\bintroductory price (?:for|of) ${COUNT} (months?|years?)\b`);
 const FOR_MONTHS = new RegExp(String.raw`^[\s;,]*(?:(?:\/|per|a)\s?(?:month|mo))?[\s;,]*for (?:${COUNT}) (months?|years?)\b`);
 const ONCE =
-  /^[\s;,)]*(?:one[- ]?time|one-?off|(?:paid )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
+  /^[\s;,)]*(?:one[- ]?time|one-?off|(?:paid |pay |you pay |payable )?(?:just |only )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
 const RENEWAL_BEFORE =
   /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
@@ -156,39 +156,65 @@ function countOf(words: string | undefined): number {
   return words === undefined ? 1 : (COUNTS[words] ?? Number(words));
 }
 
-/** A bare amount right before a lower one is what the page crosses out, which a copied text does not show. */
+/**
+ * Of two amounts above each other, the first without any words, the higher is what the page crosses out, which a copied
+ * text does not show.
+ */
 function withCrossedOut(pieces: readonly PricePiece[]): PricePiece[] {
   return pieces.map((piece, index) => {
-    const next = pieces[index + 1];
-    const isBare =
-      piece.per === null && piece.billed === null && piece.first === null && !piece.isTotal && !piece.isRenewal && !piece.isOnce;
-    const isLower = next !== undefined && next.amount !== null && piece.amount !== null && decimal(next.amount).lt(piece.amount);
-    const isNear = next !== undefined && next.line - piece.line <= 1 && !next.isTotal && !next.isRenewal && !next.isSwitched;
-    return isBare && isLower && isNear && !piece.isSwitched ? { ...piece, isCrossedOut: true } : piece;
+    const [former, next] = [pieces[index - 1], pieces[index + 1]];
+    if (next && areNear(piece, next) && isHigher(piece, next)) return { ...piece, isCrossedOut: true };
+    if (next && areNear(piece, next) && isShownFirst(piece, next)) return { ...piece, per: next.per, billed: next.billed };
+    if (former && areNear(former, piece) && isShownFirst(former, piece)) return { ...piece, billed: null, isCrossedOut: true };
+    return piece;
   });
+}
+
+function areNear(bare: PricePiece, next: PricePiece): boolean {
+  const isBare = bare.per === null && bare.billed === null && bare.first === null && !bare.isTotal && !bare.isRenewal && !bare.isOnce;
+  return isBare && !bare.isSwitched && next.line - bare.line <= 1 && !next.isTotal && !next.isRenewal && !next.isSwitched;
+}
+
+function isHigher({ amount }: PricePiece, other: PricePiece): boolean {
+  return amount !== null && other.amount !== null && decimal(amount).gt(other.amount);
+}
+
+/** "¤28", and below it "¤35 / month": the words of the crossed-out price are those of the lower one, too. */
+function isShownFirst(bare: PricePiece, next: PricePiece): boolean {
+  return isHigher(next, bare) && next.per === 1 && next.billed !== 1 && next.first === null && !next.isCrossedOut && !bare.isCrossedOut;
 }
 
 const STUFF =
   /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** "/month per shop": a seller has one shop as long as nobody says otherwise. */
-function withoutPlace(text: string): string {
-  return text.replace(/((?:\/|per|a) ?(?:month|mo|year|yr))\s*(?:\/|per|each) ?(?:shop|store|location|outlet|till)$/, '$1');
+export function withoutPlace(text: string): string {
+  return text.replace(
+    /((?:\/|per|a) ?(?:month|mo|year|yr))\s*(?:\/|per|each|for (?:each|every|one)) ?(?:shop|store|location|outlet|till)$/,
+    '$1',
+  );
 }
+
+/** "then ¤0.09 each" under "250 parcels" is what further parcels cost. */
+export const FURTHER_ONES =
+  /^(?:then|after that|thereafter|beyond that|beyond|plus|(?:every |each )?(?:further|extra|additional)(?: ones?)?)[ :]+(?:at |for |only )?(¤\d+(?:\.\d+)?) (?:each|apiece)$/i;
 
 /** Whether a line is nothing but an amount and words about how it is paid. */
 export function isPriceLine(plain: string): boolean {
   const text = withoutPlace(plain.toLowerCase());
   if (!/¤\d/.test(text) || (text.endsWith('.') && /\bto\b/.test(text.replace(/month[- ]to[- ]month/g, '')))) return false;
-  if (/¤[\d.]+ (?:for (?:each|every)|per|each) \d{2,}/.test(text)) return false;
+  if (/¤[\d.]+ (?:for (?:each|every)|per|each) \d{2,}/.test(text) || FURTHER_ONES.test(text)) return false;
   if (/%\s*\+|\+\s*¤|¤[\d.]+ (?:per|each|\/) ?(?:order|sale|transaction|booking|payment|charge)/.test(text)) return false;
   return text.replace(STUFF, ' ').trim() === '';
 }
+
+const PAID_ONCE = /^(?:you )?(?:pay|paid|payable) (?:just |only )?once\b[^\d.]{0,40}$/;
 
 /** Whether a line only says how an amount on the line before is paid: "/month", "billed annually". */
 export function isPriceTail(plain: string): boolean {
   const text = withoutPlace(plain.toLowerCase());
   if (/¤/.test(text) || text.length > 60) return false;
+  if (PAID_ONCE.test(text)) return true;
   return (
     /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
       text,
@@ -198,10 +224,17 @@ export function isPriceTail(plain: string): boolean {
 
 const NO_PRICE =
   /^(?:custom(?:[ -]?(?:pricing|price|quote|plan))?|let['’]?s talk|talk to (?:us|sales)|contact (?:us|sales)(?: for (?:a )?(?:price|pricing|quote))?|(?:price )?on request|prices? by agreement|tailored(?: pricing)?|get a quote|request a quote|ask us|individual(?:ly)?(?: price| pricing)?|bespoke|by quote|price by arrangement)[.!]?$/i;
-const FREE = /^(?:free(?: forever| for ever)?|forever free|free plan|gratis|¤0|¤0\.00)[.!]?$/i;
+const FREE = /^(?:free(?: forever| for ever)?|forever free|free plan|gratis|no monthly (?:fees?|costs?|charges?)|¤0|¤0\.00)[.!]?$/i;
 
 /** Whether a line says in words what a plan costs: nothing, or that it has to be asked for. */
 export function wordPrice(plain: string): 'free' | 'asked for' | null {
   if (NO_PRICE.test(plain)) return 'asked for';
   return FREE.test(plain) ? 'free' : null;
+}
+
+/** "¤15 / host / month": what a plan costs by how many use it. */
+export function isPriceOfSeats(plain: string): boolean {
+  return /^(?:from |only )?¤[\d.]+ ?(?:usd|eur|gbp)? ?(?:\/|per|a) ?(?:active |paid |named )?(?:host|user|seat|member|person|editor|admin|agent|teacher|trainer)(?: ?(?:\/|per|a|each) ?(?:month|mo|year|yr))(?:,? (?:billed|paid) \w+)?$/i.test(
+    plain,
+  );
 }

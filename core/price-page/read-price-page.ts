@@ -7,7 +7,7 @@ import { htmlBlocks } from './html-blocks';
 import { type LinkedOffers, readLinkedData } from './linked-data';
 import { findLineGrids, findStepGrids, type LineGrid } from './line-grid';
 import { findNamedGrid, PRICE_HEADING } from './named-grid';
-import { isMenu, isPriced } from './line-kinds';
+import { isMenu, isPriced, isSentence } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
 import { readScriptData } from './page-data';
@@ -15,12 +15,14 @@ import type { PageReading } from './page-reading';
 import { readCard } from './plan-card';
 import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
 import { planTable } from './page-tables';
-import { isRateTable, readPlanTable, readPriceList, readRateTable } from './read-table';
+import { isRateTable, readRateTable } from './rate-table';
+import { readPlanTable, readPriceList } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
 import { readProcessor } from './processor-page';
 import type { WholePage } from './page-conditions';
 import { readRest } from './rest-of-page';
 import { findRowGrid, type RowGrid } from './row-grid';
+import { isPriceOfSeats } from './price-pieces';
 import { settlePrices } from './settle-prices';
 import { textBlocks } from './text-blocks';
 import { vendorOf } from './vendor-name';
@@ -69,7 +71,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const areThings =
     found.cards.length < 2 ||
     found.cards.every((card) => card.lines.every(({ plain }) => isPriced(plain))) ||
-    !found.cards.some((card) => card.lines.some(({ plain }) => isPaidByTime(plain)));
+    (!found.cards.some((card) => card.lines.some(({ plain }) => isPaidByTime(plain))) && !found.cards.every(holdsSomething));
   const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
@@ -85,14 +87,23 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   return finished(builder, whole, page, lines, format, context, data);
 }
 
+/** Whether a card lists more than a price: what a plan has, and a card reader has not. */
+function holdsSomething({ lines }: FoundPlans['cards'][number]): boolean {
+  return lines.filter(({ plain }) => !isPriced(plain) && !isSentence(plain)).length >= 3;
+}
+
 /** A price for a month or a year, or none at all: what a plan has, and a thing has not. */
 function isPaidByTime(plain: string): boolean {
-  return isPriced(plain) && /\b(?:months?|monthly|mo|years?|yearly|yr|annual(?:ly)?|weeks?|free)\b|^¤0\b/i.test(plain);
+  return (
+    isPriceOfSeats(plain) || (isPriced(plain) && /\b(?:months?|monthly|mo|years?|yearly|yr|annual(?:ly)?|weeks?|free)\b|^¤0\b/i.test(plain))
+  );
 }
 
 /** A table a cell a line of which nothing else says what its plans cost: what look like cards are its rows. */
 function gridOnly(lines: readonly PlainLine[], { cards }: FoundPlans): LineGrid | null {
-  return cards.every(({ name }) => PRICE_HEADING.test(name)) ? findNamedGrid(lines) : null;
+  if (cards.every(({ name }) => PRICE_HEADING.test(name))) return findNamedGrid(lines);
+  const grid = cards.length === 1 ? findNamedGrid(lines) : null;
+  return grid?.table.names.includes(cards[0]?.name ?? '') ? grid : null;
 }
 
 function nothingSaid(): WholePage {

@@ -3,9 +3,10 @@ import type { PageTable } from './page-blocks';
 import { type PlanTable, priceSteps, readRow } from './page-tables';
 import { addonAt } from './add-ons';
 import { askRegion, type RegionalFee } from './ask-region';
-import { feesIn } from './fees';
-import { pricePieces, wordPrice } from './price-pieces';
-import type { ReadingBuilder } from './reading-builder';
+import { isSameAmount } from '../amount/decimal';
+import type { Statement } from '../price-phrase/statement';
+import { type PricePiece, pricePieces, wordPrice } from './price-pieces';
+import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import type { WholePage } from './page-conditions';
 
 /** What surrounds a table of plans. */
@@ -27,7 +28,7 @@ export function readPlanTable(
   builder.use(...groups);
   const steps = priceSteps(table, head);
   const known = builder.names();
-  const plans = table.names.map((name) => builder.plan(matching(name, known), table.line));
+  const plans = table.names.map((name, column) => builder.plan(matching(name, known), table.nameLines?.[column] ?? table.line));
   if (steps) readPriceSteps(steps, builder);
   for (const [column, lines] of table.heads.entries()) {
     const plan = plans[column];
@@ -46,7 +47,8 @@ export function readPlanTable(
       for (const { line } of [row, ...row.cells]) builder.putAside(line, 'how long the prices are paid ahead for');
       continue;
     }
-    builder.use(row.line);
+    if (/\d/.test(row.heading) && row.cells.every(({ line }) => line !== row.line)) builder.putAside(row.line, 'heading');
+    else builder.use(row.line);
     const regional: RegionalFee[] = [];
     for (const [column, cell] of readRow(row).entries()) {
       const plan = plans[column];
@@ -85,9 +87,8 @@ function isTermOfAll({ heading, cells }: PlanTable['rows'][number], whole: Whole
 
 /** Steps of a price that a plan has besides its own price are asked about: they may come in its place. */
 function readPriceSteps(steps: NonNullable<ReturnType<typeof priceSteps>>, builder: ReadingBuilder): void {
-  const priced = steps.charges.filter(({ plan }) =>
-    builder.plans.some((one) => one.name.toLowerCase() === plan.toLowerCase() && one.pieces.length > 0),
-  );
+  for (const { plan: name, statement } of steps.charges) takeForStep(builder.plans.find(isCalled(name)), statement, builder);
+  const priced = steps.charges.filter(({ plan }) => builder.plans.some((one) => isCalled(plan)(one) && one.pieces.length > 0));
   for (const { plan: name, statement, lines } of steps.charges) {
     if (priced.length > 0) break;
     builder.state(builder.plan(name, lines[0] ?? 0), statement, ...lines);
@@ -105,6 +106,18 @@ function readPriceSteps(steps: NonNullable<ReturnType<typeof priceSteps>>, build
   );
 }
 
+const isCalled = (name: string) => (plan: { readonly name: string }) => plan.name.toLowerCase() === name.toLowerCase();
+
+/** "from ¤12 a month" above steps of which one is ¤12 shows that step, and is no price of its own. */
+function takeForStep(plan: PlanBeingRead | undefined, statement: Statement, builder: ReadingBuilder): void {
+  if (!plan || statement.kind !== 'charge' || !('bands' in statement.charge)) return;
+  const { bands } = statement.charge;
+  const isStep = ({ amount, per, billed, isOnce }: PricePiece) =>
+    per === 1 && (billed ?? 1) === 1 && !isOnce && bands.some(({ flat }) => isSameAmount(flat ?? null, amount));
+  if (!plan.pieces.every(isStep)) return;
+  for (const { line } of plan.pieces.splice(0)) builder.putAside(line, 'one of the steps of its price');
+}
+
 /** A table of names and prices that is not about plans: add-ons, one a row. */
 export function readPriceList(table: PageTable, plain: (text: string) => string, builder: ReadingBuilder): void {
   for (const { line, cells } of table.rows) {
@@ -116,34 +129,5 @@ export function readPriceList(table: PageTable, plain: (text: string) => string,
     const added = builder.addon(addon.name, line);
     if (addon.charge) builder.state(added, addon.charge, line);
     builder.price(added, addon.pieces);
-  }
-}
-
-const CHANNEL =
-  /^(?:online|in person|in store|in-store|at the till|by phone|keyed in|card reader|terminal|contactless|card not present|card present)$/i;
-
-/** A table of rates by kind of card and channel has no plans in its head. */
-export function isRateTable({ rows }: PageTable): boolean {
-  const [head, ...body] = rows;
-  const names = head?.cells.slice(1).filter((cell) => cell !== '') ?? [];
-  return (
-    names.length > 0 && names.every((cell) => CHANNEL.test(cell)) && body.some(({ cells }) => cells.some((cell) => /\d\s?%/.test(cell)))
-  );
-}
-
-/** Rates by kind of card and channel: of a processor, or of every plan of the page. */
-export function readRateTable({ rows }: PageTable, plain: (text: string) => string, builder: ReadingBuilder, isProcessor: boolean): void {
-  const [head, ...body] = rows;
-  for (const { line, cells } of body) {
-    const [name = '', ...rates] = cells.map(plain);
-    for (const [column, rate] of rates.entries()) {
-      const channel = plain(head?.cells[column + 1] ?? '');
-      const heading = `${name} ${channel}`.toLowerCase();
-      for (const { statement } of feesIn(rate, { heading, isFee: true, isProcessor: true })) {
-        const plans = isProcessor ? [builder.plan('', 0)] : builder.plans;
-        for (const plan of plans)
-          builder.state(plan, { ...statement, charge: { ...statement.charge, label: `${name}, ${channel.toLowerCase()}` } }, line);
-      }
-    }
   }
 }

@@ -5,12 +5,12 @@ import { countedThing } from './counted-things';
 import { capital, feesIn } from './fees';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
-import { isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { canBeName, isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { markOf, readItem } from './list-items';
 import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, type Place, plansFor } from './plans-meant';
-import { isPriceLine } from './price-pieces';
+import { isPriceLine, withoutPlace } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { unitChargeIn } from './unit-charges';
 import { wholeWords } from './whole-words';
@@ -54,7 +54,7 @@ function readListed({ plain, line }: PlainLine, about: string, builder: ReadingB
 
 function isNoContent({ plain, role }: PlainLine): boolean {
   if (role === 'navigation' || role === 'footer') return true;
-  return isMenu(plain) || isBadge(plain) || (isButton(plain) && !/\?$/.test(plain)) || (role === 'button' && !/\d/.test(plain));
+  return isMenu(plain) || isBadge(plain) || (isButton(plain) && !/\?$/.test(plain)) || (role === 'button' && !/[¤%]/.test(plain));
 }
 
 /** "Monthly" beside "Yearly" is a switch between two ways of paying. */
@@ -111,7 +111,10 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   const isUnderHeading = (isAddonSection || (isPriced && place.section === 'every plan')) && place.question === '';
   const addon = hasPrices ? null : addonAt(lines, at, isUnderHeading || isPair(lines, at, place));
   if (addon && !(isAboutUnits(line.plain) && !isUnderHeading)) {
-    if (addon.charge && /^(?:additional|extra|further|more)\b/i.test(addon.name)) {
+    if (
+      addon.charge &&
+      /^(?:additional|extra|further|more)\b|\b(?:above|beyond|over|past) (?:the|your|that|this|what)\b/i.test(addon.name)
+    ) {
       // More of what a plan includes is charged with the plan, not taken like an add-on.
       const own = lines.slice(at, at + addon.length).map((one) => one.line);
       for (const plan of plansFor(line.plain, place, builder, 'every')) builder.state(plan, { ...addon.charge, beyond: true }, ...own);
@@ -135,7 +138,12 @@ const JOINING_FEE =
 
 /** "Set-up fee: ¤25 once" is paid on joining a plan that has a price. */
 function readJoiningFee({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
-  const amount = JOINING_FEE.exec(plain)?.[1];
+  const isAsked = /\bset[- ]?up (?:fee|cost)|\b(?:joining|activation) fee/i.test(place.question);
+  const amount =
+    JOINING_FEE.exec(plain)?.[1] ??
+    (isAsked
+      ? /^yes[,:.]? (?:it is |of )?(?:a one-time |one-time )?¤(\d+(?:\.\d+)?)(?:,? (?:once|one-time|per \w+))?[.!]?$/i.exec(plain)?.[1]
+      : undefined);
   if (amount === undefined || place.section === 'addons') return false;
   const plans = plansFor(plain, place, builder, 'priced');
   for (const plan of plans) builder.state(plan, { kind: 'joining', label: 'Set-up', amount }, line);
@@ -156,8 +164,11 @@ function readUnlimitedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder)
 /** A definition list's term with its price below reads like an add-on. */
 function isPair(lines: readonly PlainLine[], at: number, { question, section }: Place): boolean {
   const [own, next] = [lines[at], lines[at + 1]];
-  if (own?.role !== 'heading' || section === 'fees' || question !== '' || !next) return false;
-  return isPriceLine(next.plain) && unitChargeIn(next.plain, own.plain) === null;
+  if (!own || section === 'fees' || question !== '' || !next) return false;
+  const isName = canBeName(own.text, own.plain, true) && !isButton(own.plain) && /^\p{Lu}/u.test(own.text);
+  if (own.role !== 'heading' && !(isName && /¤[\d.]+ ?(?:usd|eur|gbp)? ?(?:\/|per|a) ?(?:month|mo|year|yr)\b/i.test(next.plain)))
+    return false;
+  return isPriceLine(next.plain) && unitChargeIn(withoutPlace(next.plain), own.plain) === null;
 }
 
 /** "Extra contacts: 4 for each 1,000" is a price for more than a plan includes. */

@@ -64,6 +64,7 @@ function gridOf(heads: readonly PlainLine[], rows: ReadonlyArray<readonly PlainL
     lines: [...heads, ...rows.flat()],
     table: {
       names: rows.map(([name]) => nameWords(name?.text ?? '')),
+      nameLines: rows.map(([name]) => name?.line ?? 0),
       heads: rows.map(() => []),
       rows: columns.map(({ plain, line }, column) => ({
         heading: plain,

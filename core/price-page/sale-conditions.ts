@@ -30,7 +30,10 @@ const COUNTS: Readonly<Record<string, string>> = { one: '1', two: '2', three: '3
 
 /** Days of trial and days in which money is given back, as a sentence states them; weeks count seven days. */
 export function dayStatements(plain: string, question: string): Statement[] {
-  const text = plain.toLowerCase().replace(/\b(one|two|three|four|six) (?=weeks?\b|days?\b)/g, (word) => `${COUNTS[word.trim()] ?? word} `);
+  const text = plain
+    .toLowerCase()
+    .replace(/\b(?:for|whole|full) a (?=week\b)/g, 'for 1 ')
+    .replace(/\b(one|two|three|four|six) (?=weeks?\b|days?\b)/g, (word) => `${COUNTS[word.trim()] ?? word} `);
   const trial = daysIn(text, TRIAL) ?? (ASKS_TRIAL.test(question.toLowerCase()) ? bareDays(text) : null);
   const isRefund = !NO_REFUND.test(text) || new RegExp(`refund(?:ed|s)? (?:in|within|after) ${DAYS}`).test(text);
   const refund = isRefund ? (daysIn(text, REFUND) ?? (ASKS_REFUND.test(question.toLowerCase()) ? bareDays(text) : null)) : null;
@@ -98,8 +101,10 @@ export function yearlySavingIn(plain: string): YearlySaving | null {
   if (forTwelve !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[forTwelve] ?? Number(forTwelve) };
   const priceOf = /\b(?:12 months|a year|one year) for (?:the price of )?(\d+)\b(?! (?:years|%))/.exec(text)?.[1];
   if (priceOf !== undefined && Number(priceOf) < 12) return { monthsFree: 12 - Number(priceOf) };
+  const paid = /\bpay (?:only |for |only for |just )?(\d+|nine|ten|eleven) months?\b/.exec(text)?.[1];
+  if (paid !== undefined && !(Number(paid) >= 12)) return { monthsFree: 12 - ({ nine: 9, ten: 10, eleven: 11 }[paid] ?? Number(paid)) };
   const months =
-    /\b(\d+|one|two|three) months? (?:for )?(?:free|on us|on the house)\b|\b(?:get|saves? you|save) (\d+|one|two|three) months?\b/.exec(
+    /\b(\d+|one|two|three) months? (?:for |are |is )?(?:free|on us|on the house)\b|\b(?:get|saves? you|save) (\d+|one|two|three) months?\b/.exec(
       text,
     );
   const count = months?.[1] ?? months?.[2];

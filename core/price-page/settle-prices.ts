@@ -76,7 +76,15 @@ function fromSaving(builder: ReadingBuilder, { saving }: WholePage): void {
     const hasLonger = plan.facts.some(({ statement }) => statement.kind === 'term' && statement.term.months >= 12);
     return monthly == null || Number(monthly) === 0 || hasLonger ? [] : [{ plan, monthly }];
   });
-  if (yearly.length === 0) return;
+  if (yearly.length === 0) {
+    const follows = builder.plans.some(({ facts }) =>
+      facts.some(({ statement }) => statement.kind === 'term' && statement.term.months >= 12),
+    );
+    // Off prices that go by a count no saving is taken.
+    if (follows) builder.putAside(line, 'a saving that follows from the prices');
+    else builder.leaveOpen(line);
+    return;
+  }
   if (saving.monthsFree !== undefined) {
     const paid = 12 - saving.monthsFree;
     for (const { plan, monthly } of yearly)

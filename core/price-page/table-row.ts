@@ -29,7 +29,10 @@ export interface CellReading {
 const YES = /^(?:[✓✔☑✅]|yes|included|✓ ?included|available|true)$/iu;
 const NO = /^(?:[✗✘✖×❌✕]|no|not included|[–—-]|none|not available|n\/a|not possible)$/iu;
 const PRICE_ROW =
-  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|thereafter|introductory)\b/i;
+  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|thereafter|introductory)\b|^\d+[- ](?:months?|years?)(?: terms?| plans?| contracts?)?$/i;
+/** "36 months" heads what is paid a month by who commits to so many. */
+const TERM_ROW =
+  /^(?:for |paid (?:for|every) |billed every )?(\d+)[- ](month|year)s?(?: terms?| plans?| contracts?)?(?: ahead| in advance)?$/;
 /** Headings under which bare figures are prices. */
 const STRICTLY_PRICES =
   /^(?:(?:monthly|yearly|annual|regular|renewal) )?(?:price|prices|fee)\b|^(?:billed|paid) (?:monthly|yearly|annually|a month|a year)\b|^price (?:a|per)\b/i;
@@ -135,7 +138,9 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
 
 function behindAmount(isBare: boolean, isYearlyShare: boolean, words: string): string {
   if (isBare) return ` ${periodWords(words)}`;
-  return isYearlyShare ? ' billed yearly' : '';
+  if (isYearlyShare) return ' billed yearly';
+  const [, count = '1', unit = ''] = TERM_ROW.exec(words) ?? [];
+  return unit === '' || (count === '1' && unit === 'month') ? '' : ` billed every ${count} ${unit}s`;
 }
 
 function periodWords(words: string): string {

@@ -1,6 +1,6 @@
 import type { Statement } from '../price-phrase/statement';
 import { plural } from '../price-phrase/vocabulary';
-import { type CountedThing, countedThing } from './counted-things';
+import { type CountedThing, countedThing, inQuantity } from './counted-things';
 import { capital } from './fees';
 import { decimal } from '../amount/decimal';
 
@@ -43,14 +43,29 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
 const ALLOWANCE_THEN =
   /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|per \p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more))/u;
 
-function afterAllowance([, free = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
-  const each = then ?? beyond ?? '0';
+function afterAllowance([all, given = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
   const thing = A_TIME.test(noun) ? null : countedThing(noun);
   if (!thing) return null;
+  // "1 TB of traffic, then ¤0.05 per GB": each in the unit that is charged by.
+  const each = perUnitOf(thing, then ?? beyond ?? '0', all);
   return {
     kind: 'charge',
-    charge: { label: labelFor(thing.quantity), bucket: bucketFor(thing.quantity), how: 'per-unit', ...on(thing.quantity), each, free },
+    charge: {
+      label: labelFor(thing.quantity),
+      bucket: bucketFor(thing.quantity),
+      how: 'per-unit',
+      ...on(thing.quantity),
+      each,
+      free: inQuantity(given, thing),
+    },
   };
+}
+
+function perUnitOf({ factor }: CountedThing, each: string, words: string): string {
+  const isPerTera = /¤[\d.]+ ?(?:per|each|for each|\/) ?(?:further |additional |extra |more )?tb\b/u.test(words);
+  const isPerGiga = /¤[\d.]+ ?(?:per|each|for each|\/) ?(?:further |additional |extra |more )?gb\b/u.test(words);
+  if (isPerTera) return decimal(each).div(1000).toFixed();
+  return factor === '1' || isPerGiga ? each : decimal(each).div(factor).toFixed();
 }
 
 /** "Labels above your allowance: ¤0.04 each". */
