@@ -42,7 +42,7 @@ export function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[
     if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
     const isSaidBefore = lines.slice(0, head.name).some((one) => one.text === line.text);
     if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
-    if (namesPlan(line, plans, lines)) break;
+    if (namesPlan(line, plans, lines) || (line.opens && headsATableOf(lines, end, plans))) break;
     if (plans.length > 1 && saysSomethingNew(line, lines.slice(plans[0]?.name ?? 0, head.name))) break;
   }
   return end;
@@ -72,6 +72,13 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
   ];
   if (plain.split(' ').length < 4) return false;
   return kinds.some((isSaid) => isSaid(plain) && !before.some((line) => isSaid(line.plain)));
+}
+
+/** Whether a run of the plans' names, and with it a table of them, begins a few lines below. */
+function headsATableOf(lines: readonly PlainLine[], at: number, plans: readonly PlanHead[]): boolean {
+  const names = new Set(plans.map(({ name }) => lines[name]?.text.toLowerCase()));
+  const isName = (place: number) => names.has(lines[place]?.text.toLowerCase());
+  return [at, at + 1, at + 2, at + 3].some((place) => isName(place) && isName(place + 1));
 }
 
 /** A sentence that names plans is about more than the last one. */

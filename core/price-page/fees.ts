@@ -35,7 +35,7 @@ const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?Â
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?Â¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
+  /\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller) fees?|selling fees?|commissions?|platform fees?|fees? on sales|fee per sale|share of (?:your |each |the )?(?:sales?|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
@@ -83,7 +83,8 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
   return NO_PLATFORM_FEE.test(text) || NO_FEE_AFTER.test(text) || (NONE.test(text) && PLATFORM.test(heading)) ? [noFee()] : [];
 }
 
-function noFee(): StatedFee {
+/** Nothing is taken of a sale. */
+export function noFee(): StatedFee {
   return { statement: { kind: 'charge', charge: { label: 'Sales fee', bucket: 'transaction', how: 'per-order', percent: '0' } } };
 }
 

@@ -10,6 +10,8 @@ export interface LineGrid {
   readonly table: PlanTable;
   readonly from: number;
   readonly to: number;
+  /** What stands in its corner, right above the names. */
+  readonly head: string;
   /** Lines of its head and of headings of groups of rows. */
   readonly groups: readonly number[];
 }
@@ -120,7 +122,7 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
   }
   const nameLines = lines.slice(start, start + count).map(({ line }) => line);
   const table: PlanTable = { names, nameLines, heads: names.map(() => []), rows, line: lines[start]?.line ?? 0 };
-  return rows.length === 0 ? null : { table, from: start, to: at, groups };
+  return rows.length === 0 ? null : { table, from: start, to: at, head: lines[start - 1]?.plain ?? '', groups };
 }
 
 function rowAt(lines: readonly PlainLine[], at: number, count: number): TableRow {

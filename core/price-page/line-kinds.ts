@@ -53,7 +53,7 @@ export function isBadge(plain: string): boolean {
 }
 
 export function isButton(plain: string): boolean {
-  return BUTTON.test(plain) && !/\d/.test(plain) && plain.split(' ').length <= 6;
+  return BUTTON.test(plain) && !/\d|\b(?:days?|weeks?|months?|years?)\b/.test(plain) && plain.split(' ').length <= 6;
 }
 
 export function isMenu(plain: string): boolean {

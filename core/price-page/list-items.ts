@@ -140,7 +140,7 @@ function withCountInDigits(text: string): string {
   const isMany = at > 0 && /s$/i.test(noun) && noun.split(' ').length <= 2;
   return thing &&
     (isMany ||
-      /^(?:course|website|site|shop|store|space|community|project|product|event|school|channel|location|workspace|seat|person)s?$/i.test(
+      /^(?:course|website|site|page|link|shop|store|space|community|project|product|event|school|channel|location|workspace|seat|person)s?$/i.test(
         noun,
       ) ||
       isUsualQuantity(thing.quantity.replaceAll('-', ' ')))

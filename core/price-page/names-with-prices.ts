@@ -1,5 +1,6 @@
 import { canBeName } from './line-kinds';
 import type { PlainLine } from './plain-line';
+import { nameWords } from './plan-names';
 import { isPriceLine, wordPrice } from './price-pieces';
 
 /** A plan of a list of prices: its price, and where what is in it begins. */
@@ -43,26 +44,62 @@ export function listedPlans(lines: readonly PlainLine[]): readonly ListedPlan[] 
 }
 
 const NAME_AND_PRICE = /^(\p{Lu}[\p{L}\d &+'’-]{0,30}?)\s*(?:[:–—|·]|\s-)\s*(.+)$/u;
+/** "Maxi ¤6/month", "Hearth Monthly ¤29 Yearly ¤290". */
+const NAME_BEFORE_PRICE = /^(\p{Lu}[\p{L}\d+'’-]*(?: \p{Lu}[\p{L}\d]*)??) ((?:[Ff]rom |[Mm]onthly |[Yy]early |[Aa]nnual )?¤.+)$/u;
+const NO_NAME =
+  /^(?:monthly|yearly|annual|annually|from|only|just|now|was|then|or|save|per|billed|paid|pay|regular|regularly|normally|first|total|starting|extra|additional|further|set-?up)\b/i;
+/** "Extra hosts: ¤9 a month" names no plan. */
+const MORE_OF_IT = /^(?:extra|additional|further|more)\b/i;
+const FREE = /^free(?: plan)?$/i;
 
 const isPricing = (text: string) => isPriceLine(text) || isOffer(text) || wordPrice(text) === 'free';
 
 /** Where several lines are a name with its price, "Solo — $12/month", and more is said under them, each becomes two lines. */
-export function withNamesApart(lines: readonly PlainLine[]): readonly PlainLine[] {
-  const parted = lines.map((line) => {
-    const [, name = '', price = ''] = NAME_AND_PRICE.exec(line.plain) ?? [];
-    const isHead = name !== '' && name.split(' ').length <= 3 && canBeName(name, name, true) && isPricing(price);
-    return isHead ? { name, price } : null;
-  });
+export function withNamesApart(given: readonly PlainLine[]): readonly PlainLine[] {
+  const lines = withFreePlans(given);
+  const parted = lines.map(headIn);
   const heads = parted.filter((one) => one !== null);
   const isUnderEach = parted.every((one, at) => one === null || (at + 1 < lines.length && parted[at + 1] === null));
   if (heads.length < 2 || !isUnderEach || new Set(heads.map(({ name }) => name)).size < heads.length) return lines;
+  const first = parted.findIndex((one) => one !== null);
   return lines.flatMap((line, at) => {
-    const head = parted[at];
-    return head
+    const head = parted[at] ?? (at < first && isFreeAlone(lines, at, first) ? { name: nameWords(line.plain), price: 'Free' } : null);
+    if (!head) return [line];
+    const prices = head.price.split(/\s+(?=(?:monthly|yearly|annual) ¤)/i).map((price) => price.replace(BY_WORD, byColon));
+    return [
+      { ...line, text: head.name, plain: head.name, opens: true },
+      ...prices.map((price) => ({ ...line, text: price, plain: price, opens: false })),
+    ];
+  });
+}
+
+/** "Free plan" above what it has, with no other word about its price, is free. */
+function withFreePlans(lines: readonly PlainLine[]): readonly PlainLine[] {
+  return lines.flatMap((line, at) => {
+    const next = lines[at + 1]?.plain ?? '';
+    const isOne = line.opens === true && /^(?:(?:the|our) )?free (?:plan|version|tier)$/i.test(line.plain);
+    return isOne && /\d|^[✓✔]/u.test(next) && !/¤/.test(next)
       ? [
-          { ...line, text: head.name, plain: head.name, opens: true },
-          { ...line, text: head.price, plain: head.price, opens: false },
+          { ...line, text: 'Free', plain: 'Free' },
+          { ...line, text: '¤0', plain: '¤0', opens: false },
         ]
       : [line];
   });
+}
+
+const BY_WORD = /^(monthly|yearly|annual) (?=¤)/i;
+const byColon = (_: string, word: string) => (/^monthly$/i.test(word) ? 'monthly: ' : 'yearly: ');
+
+function headIn(line: PlainLine): { readonly name: string; readonly price: string } | null {
+  const parted = NAME_AND_PRICE.exec(line.plain);
+  const [, name = '', price = ''] = parted ?? NAME_BEFORE_PRICE.exec(line.plain) ?? [];
+  const canHead =
+    name !== '' && !(parted === null ? NO_NAME : MORE_OF_IT).test(name) && name.split(' ').length <= 3 && canBeName(name, name, true);
+  return canHead && isPricing(price) ? { name, price } : null;
+}
+
+/** "Free", with what is in it and no price, above plans that have their prices beside their names. */
+function isFreeAlone(lines: readonly PlainLine[], at: number, first: number): boolean {
+  const between = lines.slice(at + 1, first);
+  return FREE.test(lines[at]?.plain ?? '') && between.length > 0 && !between.some(({ plain }) => /¤/.test(plain) || FREE.test(plain));
 }

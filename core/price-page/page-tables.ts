@@ -23,6 +23,7 @@ export interface TableRow {
   readonly cells: ReadonlyArray<{ readonly plain: string; readonly line: number }>;
 }
 
+const PRICE_COLUMN = /^(?:prices?|costs?|fees?|charges?|monthly|yearly|per (?:month|year)|price (?:per|a) (?:month|year))$/i;
 const PLAN_HEADING = /^(?:name|plans?|packages?|server|type|size|tarif|tier|edition|model|feature|features|)$/i;
 const ATTRIBUTE =
   /\b(?:price|month|monthly|year|yearly|hour|hourly|cpu|vcpu|cores?|ram|memory|disk|ssd|storage|traffic|transfer|bandwidth|users?|labels?|included|contacts|emails?|products|fee|rate|staff|each|further|orders)\b/i;
@@ -44,7 +45,7 @@ export function planTable(table: PageTable, plain: (text: string) => string, kno
     return planTable({ ...table, rows: table.rows.map((row) => ({ ...row, cells: ['', ...row.cells] })) }, plain, known);
   const names = head.cells.slice(1).map(columnName);
   const areNamed = names.length > 0 && names.every((name) => name !== '');
-  if (!areNamed || head.cells.slice(1).some((cell) => /^[¤\d]/.test(cell))) return null;
+  if (!areNamed || names.every((name) => PRICE_COLUMN.test(name)) || head.cells.slice(1).some((cell) => /^[¤\d]/.test(cell))) return null;
   return {
     names,
     heads: head.cells.slice(1).map((cell) => headLines(cell, head.line)),
@@ -160,7 +161,15 @@ export function priceSteps(table: PlanTable, quantityHeading: string): PriceStep
       const amount = /^free$/i.test(cell) ? '0' : /¤(\d+(?:\.\d+)?)/.exec(cell)?.[1];
       return amount === undefined ? [] : [{ upTo, flat: amount }];
     });
-    return bands.length === 0 ? [] : [{ plan, statement: stepCharge(first.quantity, bands), lines: steps.map(({ row }) => row.line) }];
+    return bands.length === 0
+      ? []
+      : [
+          {
+            plan,
+            statement: stepCharge(first.quantity, bands),
+            lines: steps.flatMap(({ row }) => [row.line, row.cells[column]?.line ?? row.line]),
+          },
+        ];
   });
   return {
     quantity: first.quantity,

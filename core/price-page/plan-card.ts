@@ -73,6 +73,8 @@ function itemsOf(line: PlainLine, card: readonly PlainLine[]): PlainLine[] {
     const of = card.map((one) => /\bhours? (of \p{L}+(?: \p{L}+)?)$/iu.exec(one.plain)?.[1]).find((words) => words !== undefined);
     return of === undefined ? [line] : [{ ...line, plain: `${plain} ${of}` }];
   }
+  const parts = /¤/.test(plain) ? [] : plain.split(/\s+[·•|]\s+/);
+  if (parts.length >= 2) return parts.map((part) => ({ ...line, plain: part, text: part }));
   const items = plain.split(/,\s+/);
   const isList = items.length >= LEAST_ITEMS && !/[¤.:]/.test(plain) && items.every((item) => item !== '' && item.split(' ').length <= 5);
   return isList ? items.map((item) => ({ ...line, plain: item, text: item })) : [line];

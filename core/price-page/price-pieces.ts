@@ -59,7 +59,7 @@ const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
  * on the line before ("$13", "/month", "billed annually").
  */
 export function pricePieces(lines: readonly PriceLine[]): PricePiece[] {
-  const { text, lineAt } = joined(lines);
+  const { text, lineAt } = joined(withSwitchedLast(lines));
   const amounts = [...text.matchAll(/(\uE000)?\s*¤(\d+(?:\.\d+)?)\s*(\uE001)?/g)];
   const pieces = amounts.map((match, index) => {
     const end = amounts[index + 1]?.index ?? text.length;
@@ -69,6 +69,12 @@ export function pricePieces(lines: readonly PriceLine[]): PricePiece[] {
     return pieceOf(match[2] ?? '0', lineAt(match.index + match[0].indexOf('¤')), match[1] !== undefined, lastClause(before), after);
   });
   return withTerm(withCrossedOut(pieces), text);
+}
+
+/** What is behind a switch stands last: words below the price that is shown are about that one. */
+function withSwitchedLast(lines: readonly PriceLine[]): PriceLine[] {
+  const isSwitched = ({ plain }: PriceLine) => /^(?:monthly|yearly): /i.test(plain);
+  return [...lines.filter((line) => !isSwitched(line)), ...lines.filter(isSwitched)];
 }
 
 /** "36-month term" on a line of its own is how long the lower of two prices is paid ahead for. */

@@ -15,9 +15,10 @@ const BY_ACCOUNT = /\b(?:(?:bank|direct) debit|(?:bank|credit) transfer|sepa|pay
  * Reads the page of a payment processor, which has rates and no plans: each under its own name, the channel and the
  * kind of card that its heading or its line names.
  */
-export function readProcessor(lines: readonly PlainLine[], builder: ReadingBuilder, whole: WholePage): void {
+export function readProcessor(given: readonly PlainLine[], builder: ReadingBuilder, whole: WholePage): void {
   const processor = builder.plan('', 0);
   let [channel, heading] = ['', ''];
+  const lines = withNamesBelow(given);
   for (let at = 0; at < lines.length; at += 1) {
     const line = lines[at];
     if (!line) continue;
@@ -54,6 +55,24 @@ export function readProcessor(lines: readonly PlainLine[], builder: ReadingBuild
     }
   }
 }
+
+/** "1.5% + ¤0.25" and below it "for European cards" are one line; an amount alone below a name is charged for each payment. */
+function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
+  const named = (at: number) =>
+    /^\d+(?:\.\d+)?%(?: \+ ¤[\d.]+)?$/.test(lines[at]?.plain ?? '')
+      ? /^(?:for|on|with) (\p{L}[^\d%]*)$/iu.exec(lines[at + 1]?.plain ?? '')?.[1]
+      : undefined;
+  return lines.flatMap((line, at): PlainLine[] => {
+    if (named(at - 1) !== undefined) return [];
+    const name = named(at);
+    if (name !== undefined) return [{ ...line, plain: `${name}: ${line.plain}` }];
+    const before = lines[at - 1]?.plain ?? '';
+    const isAlone = /^¤\d[\d.]*(?: each)?$/.test(line.plain) && WAY_OF_PAYING.test(before) && !/\d/.test(before);
+    return [isAlone ? { ...line, plain: `${line.plain.replace(/ each$/, '')} per payment` } : line];
+  });
+}
+
+const WAY_OF_PAYING = /\b(?:debit|transfers?|redirects?|wallets?|vouchers?|pay later|invoices?|cash|cheques?|bank payments?)\b/i;
 
 function isChannel(plain: string): boolean {
   return /^(?:online(?: payments?)?|in person|in store|in-store|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(

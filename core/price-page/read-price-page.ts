@@ -81,7 +81,8 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     if (grid) grid.table.names.forEach((name, index) => builder.plan(name, grid.groups[index] ?? grid.table.line));
     if (rowGrid) readRowGrid(rowGrid, builder, whole);
     if (builder.plans.length === 0) readStepGrids(rest, builder);
-    for (const grid of findLineGrids(rest, builder.names())) readPlanTable(grid.table, builder, { groups: grid.groups }, whole);
+    for (const grid of findLineGrids(rest, builder.names()))
+      readPlanTable(grid.table, builder, { head: grid.head, groups: grid.groups }, whole);
     readRest(rest, builder, whole);
   }
   return finished(builder, whole, page, lines, format, context, data);
@@ -95,7 +96,10 @@ function holdsSomething({ lines }: FoundPlans['cards'][number]): boolean {
 /** A price for a month or a year, or none at all: what a plan has, and a thing has not. */
 function isPaidByTime(plain: string): boolean {
   return (
-    isPriceOfSeats(plain) || (isPriced(plain) && /\b(?:months?|monthly|mo|years?|yearly|yr|annual(?:ly)?|weeks?|free)\b|^¤0\b/i.test(plain))
+    isPriceOfSeats(plain) ||
+    (isPriced(plain) &&
+      !/^no /i.test(plain) &&
+      /\b(?:months?|monthly|mo|years?|yearly|yr|annual(?:ly)?|weeks?|free)\b|^¤0(?:\.0+)?(?![\d.])/i.test(plain))
   );
 }
 

@@ -2,7 +2,7 @@ import { addonAt } from './add-ons';
 import { askRegion } from './ask-region';
 import type { StatedCharge } from '../price-phrase/statement';
 import { countedThing } from './counted-things';
-import { capital, feesIn } from './fees';
+import { capital, feesIn, noFee } from './fees';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
 import { canBeName, isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf } from './line-kinds';
@@ -66,6 +66,12 @@ function noticeSwitches({ plain }: PlainLine, page: WholePage): void {
 function enters(line: PlainLine, next: PlainLine | undefined, place: Place, builder: ReadingBuilder): boolean {
   const { plain, text, role } = line;
   const section = sectionOf(plain);
+  // "Apps" above all plans is one of the site's own links.
+  const isAbove = builder.plans.length > 0 && builder.plans.every((plan) => plan.line > line.line);
+  if (section === 'addons' && isAbove && !/\s/.test(plain)) {
+    builder.putAside(line.line, 'menu');
+    return true;
+  }
   if (section !== null) {
     place.section = section;
     place.heading = plain.toLowerCase().replace(/[:.]+$/, '');
@@ -198,14 +204,19 @@ function readNamedPrices({ plain, line }: PlainLine, place: Place, builder: Read
 }
 
 function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
-  const heading = place.about !== null || place.section === 'fees' || place.question === '' ? place.heading : place.question.toLowerCase();
+  const heading = place.about !== null || place.section === 'fees' || place.question === '' ? place.heading : subjectOf(place.question);
   const isMeant =
     place.section === 'fees' ||
     place.about !== null ||
+    FEES_ASKED.test(place.question) ||
     /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
   // What somebody else typically takes is no fee of this vendor.
   if (!isMeant || /\b(?:typically|usually|approximately|roughly|for example|e\.g\.)/i.test(plain)) return false;
-  if (place.about === null && readRatesByName({ plain, line }, place.section === 'fees' ? heading : '', builder)) return true;
+  if (
+    place.about === null &&
+    readRatesByName({ plain, line }, place.section === 'fees' || FEES_ASKED.test(place.question) ? heading : '', builder)
+  )
+    return true;
   const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
   if (fees.length === 0) return false;
   const plans = plansFor(plain, place, builder, 'every').filter(
@@ -226,6 +237,13 @@ function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuil
   return true;
 }
 
+/** "Do you take a fee of my sales?" asks about what the vendor keeps, whoever takes the payments. */
+function subjectOf(question: string): string {
+  const text = question.toLowerCase();
+  return /\bdo(?:es)? (?:you|it|\p{L}+) (?:take|charge|keep|want)\b(?!.*\b(?:cards?|processing)\b)/u.test(text) ? 'sales fee' : text;
+}
+
+const FEES_ASKED = /\b(?:fees?|commission|share|cut|percentage)\b/i;
 const A_RATE = String.raw`\d+(?:\.\d+)?%(?:\s*\+\s*¤\d+(?:\.\d+)?)?`;
 
 /** "Other providers: 2% on Basic, 1% on Plus": each plan's own rate of the same fee. */
@@ -241,10 +259,13 @@ function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, hea
     return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
   });
   const found = before.length >= 2 ? before : behind;
-  if (found.length < 2) return false;
+  const areOthersFree = /\b(?:paid|other|higher) (?:plans|ones)?,? ?(?:we take |it is |it’s )?(?:nothing|none|no fee|zero)\b/i.test(plain);
+  if (found.length < (areOthersFree ? 1 : 2)) return false;
   const lead = plain.slice(0, Math.min(...found.map(({ from }) => from)));
   for (const { plan, rate } of found)
     for (const { statement } of feesIn(`${lead}${rate}`, { heading })) builder.state(plan, statement, line);
+  if (areOthersFree)
+    for (const plan of builder.plans) if (!found.some((one) => one.plan === plan)) builder.state(plan, noFee().statement, line);
   return builder.isUsed(line);
 }
 

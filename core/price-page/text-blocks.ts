@@ -10,7 +10,7 @@ const LEAST_CELLS = 2;
  * @param text - a page as a browser copies it, or as somebody typed it
  */
 export function textBlocks(text: string): PageBlocks {
-  const lines = withTabs(text.replace(/\r\n?/g, '\n').split('\n'));
+  const lines = withWholeAmounts(withTabs(text.replace(/\r\n?/g, '\n').split('\n')));
   const read = lines.slice(0, MOST_LINES);
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];
@@ -30,7 +30,7 @@ export function textBlocks(text: string): PageBlocks {
     rows = [];
   };
   for (const [index, raw] of read.entries()) {
-    if (isRule(raw)) continue;
+    if (isRule(raw) || raw === JOINED) continue;
     const cells = cellsOf(raw);
     if (cells.length >= LEAST_CELLS) rows.push({ line: index + 1, cells });
     else {
@@ -44,6 +44,24 @@ export function textBlocks(text: string): PageBlocks {
   const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
   return { blocks, linkedData: [], scriptData: [], title: '', leftOut };
 }
+
+const A_SIGN = /^\s*(?:[€$£¥]|[A-Z]{1,2}\$)\s*$/;
+
+/** "$", "7" and ".50" in lines of their own, as some pages set a price, are one amount in the line of its sign. */
+function withWholeAmounts(lines: readonly string[]): string[] {
+  const whole = [...lines];
+  for (let at = 0; at + 1 < whole.length; at += 1) {
+    if (!A_SIGN.test(whole[at] ?? '') || !/^\s*\d[\d.,]*\s*$/.test(whole[at + 1] ?? '')) continue;
+    const cents = /^\s*[.,]?\d{2}\s*$/.test(whole[at + 2] ?? '') ? (whole[at + 2] ?? '').trim().replace(/^(?=\d)/, '.') : '';
+    whole[at] = `${(whole[at] ?? '').trim()}${(whole[at + 1] ?? '').trim()}${cents}`;
+    // The lines keep their places, since what became of each is shown beside it.
+    whole.splice(at + 1, cents === '' ? 1 : 2, ...Array<string>(cents === '' ? 1 : 2).fill(JOINED));
+  }
+  return whole;
+}
+
+/** Stands for a line that was joined to the one before; it ends no block. */
+const JOINED = '\u0000';
 
 const LEAST_ALIGNED = 3;
 
