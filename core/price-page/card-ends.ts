@@ -17,6 +17,24 @@ export function startOf(lines: readonly PlainLine[], name: number): number {
   return start;
 }
 
+/** Whether a name, or the badge above it, begins a block. */
+export function opensBlock(lines: readonly PlainLine[], name: number): boolean {
+  return lines[startOf(lines, name)]?.opens === true;
+}
+
+/** Whether plans are blocks with space between them, and none within: what comes behind more space is no part of the last. */
+export function areBlocks(lines: readonly PlainLine[], plans: readonly PlanHead[]): boolean {
+  return (
+    plans.length >= 2 &&
+    plans.every(({ name }) => opensBlock(lines, name)) &&
+    plans
+      .slice(0, -1)
+      .every(
+        ({ name }, index) => !lines.slice(name + 1, startOf(lines, plans[index + 1]?.name ?? name)).some(({ opens }) => opens === true),
+      )
+  );
+}
+
 /** "1", "2" and "3" above the names that they number. */
 function isNumbering(lines: readonly PlainLine[], at: number): boolean {
   const own = /^(\d)[.)]?$/.exec(lines[at]?.plain ?? '')?.[1];
@@ -35,10 +53,12 @@ export function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[
     while (isOfEnd(lines[end]?.plain ?? '')) end += 1;
     return end;
   }
+  const isBlock = areBlocks(lines, plans);
   for (; end < lines.length; end += 1) {
     const line = lines[end];
     const before = lines[end - 1];
     if (!line || (endsWithButton && before && end - 1 > head.price && isButton(before.plain))) break;
+    if (isBlock && line.opens) break;
     if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
     const isSaidBefore = lines.slice(0, head.name).some((one) => one.text === line.text);
     if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;

@@ -1,4 +1,4 @@
-import { endOfLast, endsCard, startOf } from './card-ends';
+import { areBlocks, endOfLast, endsCard, opensBlock, startOf } from './card-ends';
 import { countedPlans } from './counted-plans';
 import { isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
@@ -93,6 +93,7 @@ function likeTheFirm(lines: readonly PlainLine[], heads: readonly PlanHead[], sa
   const isSure = ({ name }: PlanHead) => isFirm(lines[name], said);
   const firm = heads.filter(isSure);
   if (firm.length < 2 || firm.length < heads.length / 2) return heads;
+  if (areBlocks(lines, firm)) return heads.filter(({ name }) => opensBlock(lines, name));
   const distances = new Set(firm.map(({ name, price }) => price - name));
   return heads.filter((head) => isSure(head) || distances.has(head.price - head.name));
 }
@@ -104,7 +105,8 @@ function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
   const found = lines.flatMap((line): PlanCard[] => {
     const [, name = '', rest = ''] = ON_A_LINE.exec(line.plain) ?? [];
     const clauses = rest.split(/[,;]\s+(?!then\b)|\s+[–—|·]\s+|\s-\s/);
-    const isPlan = clauses.length >= 2 && (isPriceLine(clauses[0] ?? '') || isOffer(clauses[0] ?? '') || /^free$/i.test(clauses[0] ?? ''));
+    const hasMore = clauses.slice(1).some((clause) => !isPriced(clause));
+    const isPlan = hasMore && (isPriceLine(clauses[0] ?? '') || isOffer(clauses[0] ?? '') || /^free$/i.test(clauses[0] ?? ''));
     const isFree = !isPlan && /^free$/i.test(name) && !/¤/.test(rest) && !isSentence(rest);
     const said = isFree ? ['free', ...clauses] : clauses;
     return isPlan || isFree

@@ -98,7 +98,7 @@ function arePlansInRows(
   const firsts = body.map(({ cells }) => cells[0] ?? '');
   if (firsts.length > 0 && known.length > 0 && firsts.filter(isKnown).length >= Math.ceil(firsts.length / 2)) return true;
   if (head.slice(1).some((cell) => isKnown(columnName(cell)))) return false;
-  const attributes = head.slice(1).filter((cell) => ATTRIBUTE.test(cell)).length;
+  const attributes = head.slice(1).filter((cell) => ATTRIBUTE.test(columnName(cell))).length;
   const inFirst = firsts.filter((cell) => ATTRIBUTE.test(cell)).length;
   return (
     PLAN_HEADING.test(head[0] ?? '') &&

@@ -70,7 +70,7 @@ export function plainText(text: string, format: FigureFormat): string {
     .replace(new RegExp(`${SIGN}\\s?(\\d*\\.?\\d+)(?:\\s?${CODE}\\b)?`, 'g'), (_, amount: string) => money(amount))
     .replace(new RegExp(`(?<![¤\\d.])(\\d+(?:\\.\\d+)?)\\s?(?:[€£¥₹₪₺₩]|\\$|${CODE}\\b)`, 'g'), (_, amount: string) => money(amount))
     .replace(new RegExp(`\\b(?:EUR|USD|GBP|CHF|CAD|AUD)\\s?(\\d+(?:\\.\\d+)?)`, 'g'), (_, amount: string) => money(amount))
-    .replace(/(?<![¤\d.])(\d+(?:\.\d+)?)\s?(?:¢|ct\b|cents?\b|p\b(?!\.))(?:\s?(?:USD|EUR|GBP)\b)?/g, (_, amount: string) =>
+    .replace(/(?<![¤\d.])(\d+(?:\.\d+)?)\s?(?:¢|ct\b|cents?\b|p\b(?!\.\p{L}))(?:\s?(?:USD|EUR|GBP)\b)?/gu, (_, amount: string) =>
       money(hundredth(amount)),
     )
     .replace(/([+&]\s?)(\d+)c\b/g, (_, before: string, amount: string) => `${before}${money(hundredth(amount))}`)

@@ -176,6 +176,9 @@ function readBeside({ plain, line }: PlainLine, plan: PlanBeingRead, builder: Re
   if (counted && thing) builder.state(plan, { kind: 'limit', quantity: thing.quantity, most: counted[1] ?? '0' }, line);
 }
 
+/** "Best if you sell up to 20 things a week" allows nothing. */
+const PRAISE = /^(?:best|ideal|perfect|great|good|made|built|suited|right|designed|recommended) (?:if|for|when|to)\b/i;
+
 function readLine(
   line: PlainLine,
   before: PlainLine | undefined,
@@ -190,6 +193,7 @@ function readLine(
   if (isButton(plain) || line.role === 'button') return builder.putAside(at, 'button');
   if (/^[✓✔✗✘×—–-]$/u.test(plain)) return builder.putAside(at, 'the sign of the next line');
   if (/^for (?!up to)\p{L}+(?: \p{L}+){0,4}$/iu.test(plain) && line.role !== 'item') return builder.putAside(at, 'praise');
+  if (PRAISE.test(plain) && line.role !== 'item' && !/[%¤]/.test(plain)) return builder.putAside(at, 'praise');
   if (!hasPrice && /^\d[.)]?$/.test(plain)) return builder.putAside(at, 'the number of the plan');
   if (!hasPrice && !markOf(plain).isMarked && !/\d|^unlimited\b/i.test(plain)) return builder.putAside(at, 'praise');
   const further = readFurtherOnes(plain, before);

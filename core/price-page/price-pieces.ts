@@ -35,7 +35,7 @@ const PER = new RegExp(
 );
 const PER_ADVERB = /^[\s;,)]*(?:usd|eur|gbp)?\s*(monthly|yearly|annually|quarterly)\b(?!\s*:)/;
 const BILLED = new RegExp(
-  String.raw`\b(?:billed|paid|charged|paying|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront)\s+)?(?:(?:by the|every|each|per|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
+  String.raw`\b(?:billed|paid|charged|paying|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront|today|now)\s+)?(?:(?:by the|every|each|per|for|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
 );
 const MONTH_BY_MONTH = /\b(?:month[- ]to[- ]month|month[- ]by[- ]month|by the month|no contract|rolling)\b/;
 const YEARLY_BILLING = /\b(?:annual|yearly) (?:billing|payment|plan|contract|commitment)\b/;
@@ -191,7 +191,7 @@ function isShownFirst(bare: PricePiece, next: PricePiece): boolean {
 }
 
 const STUFF =
-  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|today|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** "/month per shop": a seller has one shop as long as nobody says otherwise. */
 export function withoutPlace(text: string): string {

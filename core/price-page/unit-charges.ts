@@ -145,10 +145,12 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   const one = PER_ONE.exec(text);
   if (!one) return null;
   const [, price = '', extra, words = ''] = one;
-  const noun = words
+  const isListing =
+    /^listing(?: fee)?s?\b/.test(`${heading.toLowerCase()} ${text}`.trim()) && /^(?:items?|articles?|products?|things?)\b/.test(words);
+  const noun = (isListing ? 'listing' : words)
     .replace(/^(?:per|a|an|each|every) (?:month|mo|year|yr)\b.*$/, 'one')
     .replace(/\s+(?:per|a|an|each|every) (?:month|mo|year|yr)\b.*$/, '')
-    .replace(/\b(?:above|beyond|over|after|thereafter|then|and|with|when|at|if|on)\b.*$/, '')
+    .replace(/\b(?:above|beyond|over|after|thereafter|then|and|with|when|at|if|on|for)\b.*$/, '')
     .trim();
   const isOfTime =
     /^(?:hours?|h)\b/.test(noun) && /\b(?:video|recordings?|live|stream(?:ing|s)?)\b/.test(`${text.slice(0, one.index)} ${heading}`);

@@ -1,0 +1,104 @@
+import type { StatedCharge } from '../price-phrase/statement';
+import { askRegion } from './ask-region';
+import { feesIn, noFee } from './fees';
+import type { PlainLine } from './plain-line';
+import { type Place, plansFor } from './plans-meant';
+import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
+import { wholeWords } from './whole-words';
+
+/**
+ * Reads the fees that a line outside the plans states: of the plans it names, or of all that take payments.
+ *
+ * @returns false where it states none
+ */
+export function readFees({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
+  const heading = place.about !== null || place.section === 'fees' || place.question === '' ? place.heading : subjectOf(place.question);
+  const isMeant =
+    place.section === 'fees' ||
+    place.about !== null ||
+    FEES_ASKED.test(place.question) ||
+    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
+  // What somebody else typically takes is no fee of this vendor.
+  if (!isMeant || /\b(?:typically|usually|approximately|roughly|for example|e\.g\.)/i.test(plain)) return false;
+  if (
+    place.about === null &&
+    readRatesByName({ plain, line }, place.section === 'fees' || FEES_ASKED.test(place.question) ? heading : '', builder)
+  )
+    return true;
+  const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
+  if (fees.length === 0) return false;
+  const plans = plansFor(plain, place, builder, 'every').filter(
+    (plan) => !takesNothing(plan) && !fees.every((fee) => isSaid(plan, fee.statement)),
+  );
+  const regional = fees.filter(({ isRegional }) => isRegional);
+  for (const { statement, isRegional } of fees)
+    if (!isRegional)
+      for (const plan of plans)
+        if (ON_TOP.test(plain) || !hasOwnFee(plan, statement.charge.only, statement.charge.bucket ?? 'transaction', line))
+          builder.state(plan, statement, line);
+  for (const { statement } of regional)
+    askRegion(
+      builder,
+      plans.map(({ name }) => ({ plan: name, statement })),
+      [line],
+    );
+  if (!builder.isUsed(line)) builder.putAside(line, 'said of the plan already');
+  return true;
+}
+
+const ON_TOP = /\bon top\b|\bin addition\b|\bcomes? to that\b/i;
+
+/** "Do you take a fee of my sales?" asks about what the vendor keeps, whoever takes the payments. */
+function subjectOf(question: string): string {
+  const text = question.toLowerCase();
+  return /\bdo(?:es)? (?:you|it|\p{L}+) (?:take|charge|keep|want)\b(?!.*\b(?:cards?|processing)\b)/u.test(text) ? 'sales fee' : text;
+}
+
+const FEES_ASKED = /\b(?:fees?|commission|share|cut|percentage)\b/i;
+const A_RATE = String.raw`\d+(?:\.\d+)?%(?:\s*\+\s*¤\d+(?:\.\d+)?)?`;
+
+/** "Other providers: 2% on Basic, 1% on Plus": each plan's own rate of the same fee. */
+function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, heading: string, builder: ReadingBuilder): boolean {
+  const behind = builder.plans.flatMap((plan) => {
+    const named = wholeWords(plan.name);
+    const rate = new RegExp(`${named.source}(?: plan)?:? (${A_RATE})`, named.flags).exec(plain);
+    return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
+  });
+  const before = builder.plans.flatMap((plan) => {
+    const named = wholeWords(plan.name);
+    const rate = new RegExp(`(${A_RATE})\\s*(?:\\(|(?:on|for|with|in)\\s+(?:the\\s+)?)${named.source}`, named.flags).exec(plain);
+    return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
+  });
+  const found = before.length >= 2 ? before : behind;
+  const areOthersFree = /\b(?:paid|other|higher) (?:plans|ones)?,? ?(?:we take |it is |it’s )?(?:nothing|none|no fee|zero)\b/i.test(plain);
+  if (found.length < (areOthersFree ? 1 : 2)) return false;
+  const lead = plain.slice(0, Math.min(...found.map(({ from }) => from)));
+  for (const { plan, rate } of found)
+    for (const { statement } of feesIn(`${lead}${rate}`, { heading })) builder.state(plan, statement, line);
+  if (areOthersFree)
+    for (const plan of builder.plans) if (!found.some((one) => one.plan === plan)) builder.state(plan, noFee().statement, line);
+  return builder.isUsed(line);
+}
+
+/** Whether a plan has the very rate already, as answers repeat it. */
+function isSaid({ facts }: PlanBeingRead, { charge }: ReturnType<typeof feesIn>[number]['statement']): boolean {
+  const rate = (one: StatedCharge) => (one.how === 'per-order' ? `${one.percent ?? '0'} ${one.each ?? '0'}` : '');
+  return facts.some(({ statement }) => statement.kind === 'charge' && rate(statement.charge) === rate(charge));
+}
+
+/** A plan with a fee of its own for the same thing does not get the page's general one. */
+function hasOwnFee({ facts }: PlanBeingRead, only: unknown, bucket: string, line: number): boolean {
+  return facts.some(
+    ({ statement, lines }) =>
+      statement.kind === 'charge' &&
+      !lines.includes(line) &&
+      statement.charge.how === 'per-order' &&
+      (statement.charge.bucket ?? 'transaction') === bucket &&
+      JSON.stringify(statement.charge.only ?? null) === JSON.stringify(only ?? null),
+  );
+}
+
+/** A plan on which nothing is sold has no fees of sales. */
+export function takesNothing({ facts }: PlanBeingRead): boolean {
+  return facts.some(({ statement }) => statement.kind === 'limit' && statement.quantity === 'orders' && statement.most === '0');
+}
