@@ -95,9 +95,13 @@ async function asAtFirst(venalis: Venalis): Promise<Venalis> {
  * Tests with data of their own: `demo` has the worked example, `empty` nothing. The servers stay for the next test; one
  * that damages its server starts one for itself.
  */
-export const test = base.extend<{ demo: Venalis; empty: Venalis }, { demoServer: Venalis; emptyServer: Venalis }>({
+export const test = base.extend<{ savesData: boolean; demo: Venalis; empty: Venalis }, { demoServer: Venalis; emptyServer: Venalis }>({
+  // Fetching all other places beforehand is half the work of opening a page; tests of that turn this off.
+  savesData: [true, { option: true }],
   // A page that is opened or reloaded is used only once it has come to life, as a person would.
-  page: async ({ page }, use) => {
+  page: async ({ page, savesData }, use) => {
+    const browser = await page.context().newCDPSession(page);
+    await browser.send('Emulation.setDataSaverOverride', { dataSaverEnabled: savesData });
     const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
     const live = async () => {
       // Pages that the server writes without the application come to no life.

@@ -9,6 +9,7 @@ import { PLACES } from '../workbench/place-registry';
 import { type Place, placesOf } from '../workbench/places';
 import { fetchPrograms } from '../workbench/programs-at-hand';
 import { ConflictNotice, SavedSign } from '../workbench/saved-sign';
+import { savesData } from '../workbench/saves-data';
 import { Shortcuts } from '../workbench/shortcuts';
 import { StandingStrip } from '../workbench/standing-strip';
 import { VersionSwitch } from '../workbench/version-switch';
@@ -132,10 +133,11 @@ function inDecision(place: string): string {
 
 const AFTER_MS = 2_000;
 
-/** Has the browser fetch the programs of all places once it has time, so that they open while the server is away. */
+/** Has the browser fetch the programs of all places once it has time, so that they open while the server is away; not where the person saves data. */
 const PlaceLinks = memo(function PlaceLinks({ decisionId }: { decisionId: string }) {
   const [isTime, setTime] = useState(false);
   useEffect(() => {
+    if (savesData(navigator)) return;
     const timer = setTimeout(() => {
       setTime(true);
       fetchPrograms();
