@@ -99,7 +99,14 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
   let at = start + count;
   while (at + count < lines.length) {
     const heading = lines[at];
-    if (!heading) break;
+    const again = [0, 1, 2].find((more) => areNames(lines, at + more, names));
+    if (again !== undefined) {
+      groups.push(...lines.slice(at, at + again + count).map(({ line }) => line));
+      at += again + count;
+      continue;
+    }
+    // A name by itself heads a list of its own.
+    if (!heading || names.includes(nameWords(heading.text))) break;
     const kind = sectionOf(heading.plain);
     if (kind !== null && kind !== 'fees' && kind !== 'comparison') break;
     if (isQuestion(heading.plain) || isMark(heading.plain) || heading.role === 'footer') break;
@@ -123,6 +130,11 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
   const nameLines = lines.slice(start, start + count).map(({ line }) => line);
   const table: PlanTable = { names, nameLines, heads: names.map(() => []), rows, line: lines[start]?.line ?? 0 };
   return rows.length === 0 ? null : { table, from: start, to: at, head: lines[start - 1]?.plain ?? '', groups };
+}
+
+/** Whether all names stand here again, as above a further part of the table. */
+function areNames(lines: readonly PlainLine[], at: number, names: readonly string[]): boolean {
+  return names.every((name, index) => nameWords(lines[at + index]?.text ?? '') === name);
 }
 
 function rowAt(lines: readonly PlainLine[], at: number, count: number): TableRow {

@@ -68,6 +68,7 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
     if (name !== undefined) return [{ ...line, plain: `${name}: ${line.plain}` }];
     const before = lines[at - 1]?.plain ?? '';
     const isAlone = /^¤\d[\d.]*(?: each)?$/.test(line.plain) && WAY_OF_PAYING.test(before) && !/\d/.test(before);
+    if (/^[^:\d]+: ¤[\d.]+$/.test(line.plain) && WAY_OF_PAYING.test(line.plain)) return [{ ...line, plain: `${line.plain} per payment` }];
     return [isAlone ? { ...line, plain: `${line.plain.replace(/ each$/, '')} per payment` } : line];
   });
 }

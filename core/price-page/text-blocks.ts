@@ -32,7 +32,7 @@ export function textBlocks(text: string): PageBlocks {
   for (const [index, raw] of read.entries()) {
     if (isRule(raw) || raw === JOINED) continue;
     const cells = cellsOf(raw);
-    if (cells.length >= LEAST_CELLS) rows.push({ line: index + 1, cells });
+    if (cells.length >= LEAST_CELLS || headsRows(cells, rows, read[index + 1])) rows.push({ line: index + 1, cells });
     else {
       closeTable();
       const shown = raw.replace(/\s+/g, ' ').trim();
@@ -43,6 +43,13 @@ export function textBlocks(text: string): PageBlocks {
   closeTable();
   const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
   return { blocks, linkedData: [], scriptData: [], title: '', leftOut };
+}
+
+/** "Members" alone between rows of a table that go on below it heads a group of them. */
+function headsRows([text = '']: readonly string[], rows: readonly PageRow[], next: string | undefined): boolean {
+  const width = rows.at(-1)?.cells.length ?? 0;
+  const isShort = text.trim() !== '' && text.trim().split(/\s+/).length <= 4 && !/[.?!:\d]/.test(text);
+  return width > LEAST_CELLS && rows.length > 1 && isShort && next !== undefined && cellsOf(next).length === width;
 }
 
 const A_SIGN = /^\s*(?:[€$£¥]|[A-Z]{1,2}\$)\s*$/;

@@ -158,12 +158,13 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   const rest = text.slice(one.index);
   const above = ABOVE.exec(rest);
   const isOfOrders = AN_ORDER.test(noun);
-  if (isOfOrders && first === undefined && extra === undefined) return null;
+  const over = /^(?:over|above|beyond|after|more than) (\d+)\b/.exec(text)?.[1];
+  if (isOfOrders && first === undefined && extra === undefined && over === undefined) return null;
   const thing = isOfOrders
     ? { quantity: 'orders', factor: '1' }
     : countedThing(inPlural(withSubject(noun, text.slice(0, one.index), heading)));
   if (!thing) return null;
-  const free = first ?? above?.[1];
+  const free = first ?? above?.[1] ?? over;
   const isOverage = extra !== undefined || new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over|then|thereafter|after that)\\b`).test(text);
   const each = thing.factor === '1' ? price : decimal(price).div(thing.factor).toSignificantDigits(12).toFixed();
   return {
