@@ -39,7 +39,9 @@ const A_YEAR = 12;
  */
 export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints): AssembledPrices {
   const assembled: AssembledPrices = { facts: [], doubts: [], aside: [] };
-  const told = pieces.filter(({ isCrossedOut }) => !isCrossedOut).map((piece) => asShare(asTotal(piece, pieces), pieces));
+  const told = pieces
+    .filter(({ isCrossedOut }) => !isCrossedOut)
+    .map((piece) => paidAhead(asShare(asTotal(piece, pieces), pieces), pieces, hints));
   const renewals = told.filter(({ isRenewal }) => isRenewal);
   const current = told.filter(({ isRenewal, isOnce }) => !isRenewal && !isOnce);
   const [renewal] = renewals;
@@ -73,6 +75,14 @@ function asShare(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
         decimal(piece.amount ?? '0').lte(amount),
     );
   return isShare && decimal(piece.amount ?? '0').gt(0) ? { ...piece, per: 1, billed: A_YEAR, isTotal: false } : piece;
+}
+
+/** "¤11.20 a month" beside "¤14 billed monthly", where the page shows prices by the year: the lower is paid for a year. */
+function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnce }: PriceHints): PricePiece {
+  if (paidAtOnce === null || piece.per !== 1 || piece.billed !== null || piece.isRenewal || piece.amount === null) return piece;
+  const { amount } = piece;
+  const isLower = pieces.some((one) => one.billed === 1 && !one.isCrossedOut && one.amount !== null && decimal(one.amount).gt(amount));
+  return isLower ? { ...piece, billed: paidAtOnce } : piece;
 }
 
 /** A price for a length is stated once; said again it is confirmed, said differently it is asked. */

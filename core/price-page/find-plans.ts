@@ -53,6 +53,7 @@ export function findPlans(given: readonly PlainLine[]): FoundPlans {
     return isDoubtful(lines, { name, price }, said) ? [] : [{ name, price }];
   });
   const heads =
+    countHeads(lines, anchors) ??
     (near.length < anchors.length ? behindPrices(lines, anchors, said) : null) ??
     (near.length >= 2 || anchors.length < 2 ? near : firstsOfBlocks(lines, anchors));
   const plans = ofOneRun(lines, likeTheFirm(lines, heads, said), said);
@@ -64,7 +65,7 @@ export function findPlans(given: readonly PlainLine[]): FoundPlans {
     return {
       name: nameWords(own?.text ?? ''),
       nameLine: own?.line ?? 0,
-      lines: lines.slice(startOf(lines, name), end).filter((one) => one !== own),
+      lines: lines.slice(startOf(lines, name), end).filter((one) => one !== own || isCount(one)),
     };
   });
   const inCards = new Set<PlainLine | undefined>([...plans.map(({ name }) => lines[name]), ...cards.flatMap(({ lines: own }) => own)]);
@@ -122,6 +123,20 @@ function withCounts(lines: readonly PlainLine[]): FoundPlans {
   const cards = countedPlans(lines);
   const taken = new Set(cards.flatMap(({ nameLine, lines: own }) => [nameLine, ...own.map(({ line }) => line)]));
   return { cards, rest: lines.filter(({ line }) => !taken.has(line)) };
+}
+
+/** "Up to 500 parcels" tells a plan from others and limits it. */
+function isCount({ plain }: PlainLine): boolean {
+  return /^(?:up to |from \d+ to )\d+ \p{L}+(?: \p{L}+)?$/iu.test(plain);
+}
+
+/** Blocks that begin with a count and its price, and have no other name; null where not all do. */
+function countHeads(lines: readonly PlainLine[], anchors: readonly number[]): PlanHead[] | null {
+  const heads = anchors.filter((at) => {
+    const above = lines[at - 1];
+    return above?.opens === true && isCount(above);
+  });
+  return heads.length >= 2 && heads.length === anchors.length ? heads.map((price) => ({ name: price - 1, price })) : null;
 }
 
 /** Lines at which a price begins: an amount or "Free", with no other price line right before it. */

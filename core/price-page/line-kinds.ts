@@ -14,6 +14,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     /^(?:faqs?|frequently asked.*|(?:some |common |your |more |other )?questions.*|q ?& ?a|good to know|need to know|answers.*|still have questions.*|help.*questions.*|fragen.*|questions fréquentes)$/,
     'questions',
   ],
+  [/^what(?:['’]s| is) (?:in|included (?:in|with)|part of) (?:every|all|each) .{0,30}$/, 'every plan'],
   [
     /^(?:(?:optional|handy|useful|popular|paid|available|extra|more)\s+)?(?:add[- ]?ons?|extras|extra$|options?|hardware$|apps$|add something|boosters?|top[- ]?ups?|power[- ]?ups?|services|additional services|extra services|accessories|modules)\b.{0,40}$/,
     'addons',

@@ -146,7 +146,7 @@ function readAddon({ plain, line }: PlainLine, builder: ReadingBuilder): boolean
   if (
     !match ||
     /\bup to$|\bsales\b/i.test(name) ||
-    /^(?:from|or|then|plus|only|just|renews?|billed|paid|now|was|starting|after|first|additional|extra|further)\b/i.test(name)
+    /^(?:from|or|then|plus|only|just|renews?|billed|paid|now|was|starting|after|first|additional|extra|further|each|every)\b/i.test(name)
   )
     return false;
   builder.price(builder.addon(name.trim(), line), pricePieces([{ line, plain: price }]));

@@ -37,7 +37,12 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
       for (const { statement } of fees) {
         const { charge } = statement;
         const label = /\p{L}/u.test(plain.replace(/¤/g, '')) ? charge.label : heading;
-        builder.state(processor, { ...statement, charge: { ...charge, label: tidyLabel(label || heading || charge.label) } }, line.line);
+        const name = tidyLabel(label || heading || charge.label);
+        // "All other cards" again under "In person" is another fee.
+        const isTaken =
+          channel !== '' && processor.facts.some((fact) => fact.statement.kind === 'charge' && fact.statement.charge.label === name);
+        const told = isTaken ? `${name}, ${channel}` : name;
+        builder.state(processor, { ...statement, charge: { ...charge, label: told } }, line.line);
       }
       continue;
     }
@@ -66,6 +71,8 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
     if (named(at - 1) !== undefined) return [];
     const name = named(at);
     if (name !== undefined) return [{ ...line, plain: `${name}: ${line.plain}` }];
+    const [, rate = '', behind = ''] = /^(\d+(?:\.\d+)?%(?: \+ ¤[\d.]+)?) (?:for|on|with) (\p{L}[^\d%¤]*)$/u.exec(line.plain) ?? [];
+    if (/\bcards?$/i.test(behind)) return [{ ...line, plain: `${behind}: ${rate}` }];
     const before = lines[at - 1]?.plain ?? '';
     const isAlone = /^¤\d[\d.]*(?: each)?$/.test(line.plain) && WAY_OF_PAYING.test(before) && !/\d/.test(before);
     if (/^[^:\d]+: ¤[\d.]+$/.test(line.plain) && WAY_OF_PAYING.test(line.plain)) return [{ ...line, plain: `${line.plain} per payment` }];

@@ -105,7 +105,7 @@ export function yearlySavingIn(plain: string): YearlySaving | null {
   const paid = /\bpay (?:only |for |only for |just )?(\d+|nine|ten|eleven) months?\b/.exec(text)?.[1];
   if (paid !== undefined && !(Number(paid) >= 12)) return { monthsFree: 12 - ({ nine: 9, ten: 10, eleven: 11 }[paid] ?? Number(paid)) };
   const months =
-    /\b(\d+|one|two|three) months? (?:for |are |is )?(?:free|on us|on the house)\b|\b(?:get|saves? you|save) (\d+|one|two|three) months?\b/.exec(
+    /\b(\d+|one|two|three) months? (?:for |are |is )?(?:free|on us|on the house)\b|\b(?:get|saves?(?: you)?) (\d+|one|two|three) months?\b/.exec(
       text,
     );
   const count = months?.[1] ?? months?.[2];
