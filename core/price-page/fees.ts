@@ -63,6 +63,7 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     CARDS.test(words) ||
     PLATFORM.test(words) ||
     OUTSIDE.test(words) ||
+    IN_PERSON.test(words) ||
     /\bfees?\b|\brates?\b|\bper (order|transaction|booking)\b/.test(words);
   const found = rates.flatMap((match, index): StatedFee[] => {
     const [written, percent, fixed, each] = match;

@@ -23,6 +23,8 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // Whose cards are European is asked: seen from the shop they may be all or only some.
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
+  // "Need more learners? $20 per month for every 1,000" asks and answers on one line.
+  'course-wryneck': ['Start: pack 20 1000 learners', 'Grow: pack 20 1000 learners', 'Scale: pack 20 1000 learners'],
   // Whether a rounded saving is taken off exactly is asked.
   'labels-tystie': ['Small: term 12 205.2', 'Medium: term 12 529.2', 'Large: term 12 1393.2'],
   'mail-merlinpost': ['Maker: term 12 122.40', 'Workshop: term 12 295.80'],

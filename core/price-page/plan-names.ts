@@ -144,7 +144,7 @@ export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
   if (own && /^(?:lifetime|for ?ever)$/i.test(own.plain)) {
     const price = [at + 1, at + 2, at + 3].find((place) => isPriceLine(lines[place]?.plain ?? ''));
     if (price !== undefined && !lines.slice(at + 1, price).some(({ plain }) => isButton(plain)))
-      return /\b(?:once|one[- ]time|single payment)\b/i.test(`${lines[price]?.plain ?? ''} ${lines[price + 1]?.plain ?? ''}`);
+      return /\b(?:once|one[- ]time|(?:one|single) payment)\b/i.test(`${lines[price]?.plain ?? ''} ${lines[price + 1]?.plain ?? ''}`);
   }
   if (own && /^free$/i.test(own.plain) && isAboveNothing(lines, at)) return true;
   return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);

@@ -43,7 +43,7 @@ const FIRST = new RegExp(String.raw`\b(?:for|in|during)?\s*(?:the |your )?first 
 const INTRODUCTORY = new RegExp(String.raw`\bintroductory price (?:for|of) ${COUNT} (months?|years?)\b`);
 const FOR_MONTHS = new RegExp(String.raw`^[\s;,]*(?:(?:\/|per|a)\s?(?:month|mo))?[\s;,]*for (?:${COUNT}) (months?|years?)\b`);
 const ONCE =
-  /^[\s;,)]*(?:one[- ]?time|one-?off|(?:paid |pay |you pay |payable )?(?:just |only )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|single payment|as a one-?time)/;
+  /^[\s;,)]*(?:one[- ]?time|one-?off|(?:paid |pay |you pay |payable )?(?:just |only )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|(?:a )?single payment|one payment|as a one-?time)/;
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
 const RENEWAL_BEFORE =
   /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
@@ -214,7 +214,7 @@ export function isPriceLine(plain: string): boolean {
   return text.replace(STUFF, ' ').trim() === '';
 }
 
-const PAID_ONCE = /^(?:you )?(?:pay|paid|payable) (?:just |only )?once\b[^\d.]{0,40}$/;
+const PAID_ONCE = /^(?:(?:you )?(?:pay|paid|payable) (?:just |only )?once\b[^\d.]{0,40}|(?:one|a single) payment)$/;
 
 /** Whether a line only says how an amount on the line before is paid: "/month", "billed annually". */
 export function isPriceTail(plain: string): boolean {

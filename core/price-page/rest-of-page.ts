@@ -5,7 +5,7 @@ import { readFees, takesNothing } from './fees-of-page';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
 import { canBeName, isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf } from './line-kinds';
-import { markOf, readItem } from './list-items';
+import { limitsIn, markOf, readItem } from './list-items';
 import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, type Place, plansFor } from './plans-meant';
@@ -104,7 +104,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!line) return 0;
   const before = builder.isUsed(line.line);
   const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
-  if (readJoiningFee(line, place, builder) || readUnlimitedOnAll(line, builder)) return 0;
+  if (readJoiningFee(line, place, builder) || readUnlimitedOnAll(line, builder) || readIncludedOnAll(line, builder)) return 0;
   readConditions(line, lines[at + 1], place, builder, page);
   const next = lines[at + 1];
   const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
@@ -167,6 +167,15 @@ function readJoiningFee({ plain, line }: PlainLine, place: Place, builder: Readi
 
 const UNLIMITED_ON_ALL = /^(\p{L}[\p{L} -]{2,30}?) (?:is|are) (?:unlimited|unmetered|not limited) (?:on|in|with|for) (?:every|all|any)\b/iu;
 
+/** "Every plan includes 2 TB of bandwidth a month." */
+function readIncludedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
+  const [, words = ''] =
+    /^(?:every plan|each plan|all plans) (?:includes?|ha(?:s|ve)|comes? with|gets?) ([^,;%¤]*\d[^,;%¤]*?)\.?$/i.exec(plain) ?? [];
+  const limits = words === '' ? [] : limitsIn(words);
+  for (const plan of builder.plans) for (const limit of limits) builder.state(plan, limit, line);
+  return limits.length > 0 && builder.plans.length > 0;
+}
+
 /** "Bandwidth is unlimited on every plan." */
 function readUnlimitedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
   const [, words] = UNLIMITED_ON_ALL.exec(plain) ?? [];
@@ -213,7 +222,10 @@ function readNamedPrices({ plain, line }: PlainLine, place: Place, builder: Read
 }
 
 function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
-  const over = /\b(?:over|more than|exceed|beyond) (?:my|the|your|our) (\p{L}+)/iu.exec(place.question)?.[1] ?? '';
+  const over =
+    /\b(?:over|more than|exceed|beyond) (?:my|the|your|our) (\p{L}+)/iu.exec(place.question)?.[1] ??
+    /\bneed more (\p{L}+)\?/iu.exec(place.question)?.[1] ??
+    '';
   const isMore = /^(?:additional|extra|further|more)\b/.test(place.heading) && /^¤/.test(plain);
   const found = unitChargeIn(plain, over || (place.section === 'addons' && !isMore ? '' : place.heading));
   if (!found) return false;

@@ -25,7 +25,7 @@ const REFUND: readonly RegExp[] = [
 ];
 const NO_REFUND = /\b(?:no refunds?|not refunded|do not (?:give|offer) refunds?|non-refundable)\b/;
 const ASKS_REFUND = /\b(?:refunds?|money back|don'?t like|not happy|change my mind)\b/;
-const ASKS_TRIAL = /\btrial\b/;
+const ASKS_TRIAL = /\btrial\b|\b(?:can|may|could) i (?:try|test)\b/;
 
 const COUNTS: Readonly<Record<string, string>> = { one: '1', two: '2', three: '3', four: '4', six: '6' };
 

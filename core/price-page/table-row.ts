@@ -127,9 +127,10 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
   const isBare = !/(?:\/|per|a|an)\s?(?:month|mo|year|yr|m|y)\b|monthly|yearly|annually/i.test(amounts.split('\n')[0] ?? '');
   const isYearlyShare = !isBare && /\b(?:yearly|annual|annually)\b/.test(words) && /^¤[\d.]+ ?(?:\/|per|a) ?(?:mo|month)$/i.test(amounts);
   const behind = behindAmount(isBare, isYearlyShare, words);
-  const before = /\b(?:renewal|renews|regular|afterwards|later|thereafter|second year|following years?|from then)\b/.test(words)
-    ? 'renewal price '
-    : '';
+  const before =
+    /^then\b|^after that\b|\b(?:renewal|renews|regular|afterwards|later|thereafter|second year|following years?|from then)\b/.test(words)
+      ? 'renewal price '
+      : '';
   const [first = '', ...more] = amounts.split('\n');
   const time = /\b(?:the )?first (?:year|term|\d+ months?)\b/.exec(words)?.[0];
   const during = time === undefined || before !== '' ? '' : ` for ${time.replace(/\bterm\b/, 'year')}`;

@@ -32,7 +32,11 @@ const AN_ORDER = /^(?:orders?|sales?|transactions?|bookings?|payments?|charges?|
  * @param heading - what it stands under, or asks about
  */
 export function unitChargeIn(plain: string, heading = ''): ChargeStatement | null {
-  const text = plain.toLowerCase();
+  // "Video: 100 hours" counts hours of video.
+  const text = plain
+    .toLowerCase()
+    .replace(/^(\p{L}+): (\d+) hours\b/u, '$2 hours of $1')
+    .replace(/ (?:on|in|with) (?:every|all|each) plans?\b/, '');
   const first = FREE_FIRST.exec(text);
   const allowance = first ? null : ALLOWANCE_THEN.exec(text);
   if (allowance) return afterAllowance(allowance);
