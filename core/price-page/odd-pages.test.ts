@@ -68,6 +68,20 @@ describe('odd pages', () => {
     expect(fees('2.5%')[0]?.[1]).toContain('charge');
   });
 
+  it('that are a table of names and prices have plans, under whatever else there are add-ons', () => {
+    const names = (head: string) => {
+      const { plans, addons } = readPricePage(`${head}\tPrice\nSolo\t$9 a month\nDuo\t$19 a month`);
+      return [plans.map(({ name }) => name), addons.map(({ name }) => name)];
+    };
+    expect(names('Plan')).toEqual([['Solo', 'Duo'], []]);
+    expect(names('Add-on')).toEqual([[], ['Solo', 'Duo']]);
+  });
+
+  it('of a definition list alone are HTML, and a name with two values keeps both', () => {
+    const { lines } = readPricePage('<dl><dt>RAM<dd>2 GB<dd>4 GB<dt>CPU<dd>1 core</dl>');
+    expect(lines.map(({ text }) => text)).toEqual(['RAM: 2 GB', '4 GB', 'CPU: 1 core']);
+  });
+
   it('in German told in sentences state no add-ons named after the plans', () => {
     const page = 'Der Basis Tarif kostet 9 € im Monat mit 3 Seiten. Der Plus Tarif kostet 19 € im Monat mit 9 Seiten.';
     expect(readPricePage(page).plans.flatMap(({ facts }) => facts.map(({ statement }) => statement.kind))).not.toContain('addon');

@@ -98,6 +98,12 @@ function arePlansInRows(
   const firsts = body.map(({ cells }) => cells[0] ?? '');
   if (firsts.length > 0 && known.length > 0 && firsts.filter(isKnown).length >= Math.ceil(firsts.length / 2)) return true;
   if (head.slice(1).some((cell) => isKnown(columnName(cell)))) return false;
+  // "Plan | Price" over names with what each costs.
+  if (
+    /^(?:plans?|packages?|tarif|tiers?|editions?)$/i.test(head[0] ?? '') &&
+    head.slice(1).every((cell) => PRICE_COLUMN.test(columnName(cell)))
+  )
+    return true;
   const attributes = head.slice(1).filter((cell) => ATTRIBUTE.test(columnName(cell))).length;
   const inFirst = firsts.filter((cell) => ATTRIBUTE.test(cell)).length;
   return (

@@ -37,7 +37,7 @@ export interface PageContext {
 export function isHtml(text: string): boolean {
   return (
     /^\s*(?:<!doctype html|<html|<meta|<div|<table|<body|<!--)/i.test(text) ||
-    /<(?:table|div|li|td|h[1-6])\b[^>]*>/i.test(text.slice(0, 200_000))
+    /<(?:table|div|li|td|dl|dt|h[1-6])\b[^>]*>/i.test(text.slice(0, 200_000))
   );
 }
 
