@@ -52,24 +52,20 @@ function afterAllowance([all, given = '0', noun = '', then, beyond]: RegExpExecA
   if (!thing) return null;
   // "1 TB of traffic, then ¤0.05 per GB": each in the unit that is charged by.
   const each = perUnitOf(thing, then ?? beyond ?? '0', all);
-  return {
-    kind: 'charge',
-    charge: {
-      label: labelFor(thing.quantity),
-      bucket: bucketFor(thing.quantity),
-      how: 'per-unit',
-      ...on(thing.quantity),
-      each,
-      free: inQuantity(given, thing),
-    },
-  };
+  return { kind: 'charge', charge: perUnit(thing, each, inQuantity(given, thing)) };
+}
+
+/** So much for each of what is counted, the first of them perhaps free. */
+function perUnit({ quantity }: CountedThing, each: string, free?: string) {
+  const shared = { label: labelFor(quantity), bucket: bucketFor(quantity), how: 'per-unit' as const, ...on(quantity), each };
+  return free === undefined ? shared : { ...shared, free };
 }
 
 function perUnitOf({ factor }: CountedThing, each: string, words: string): string {
   const isPerTera = /¤[\d.]+ ?(?:per|each|for each|\/) ?(?:further |additional |extra |more )?tb\b/u.test(words);
   const isPerGiga = /¤[\d.]+ ?(?:per|each|for each|\/) ?(?:further |additional |extra |more )?gb\b/u.test(words);
   if (isPerTera) return decimal(each).div(1000).toFixed();
-  return factor === '1' || isPerGiga ? each : decimal(each).div(factor).toFixed();
+  return factor === '1' || isPerGiga ? each : decimal(each).div(factor).toSignificantDigits(12).toFixed();
 }
 
 /** "Labels above your allowance: ¤0.04 each". */
@@ -80,14 +76,7 @@ function beyondAllowance(text: string): ChargeStatement | null {
   const [, noun = '', each = '0'] = BEYOND_ALLOWANCE.exec(text) ?? [];
   const thing = noun === '' ? null : countedThing(noun);
   if (!thing) return null;
-  const charge = {
-    label: labelFor(thing.quantity),
-    bucket: bucketFor(thing.quantity),
-    how: 'per-unit' as const,
-    ...on(thing.quantity),
-    each,
-  };
-  return { kind: 'charge', charge, beyond: true };
+  return { kind: 'charge', charge: perUnit(thing, each), beyond: true };
 }
 
 /** "Extra label ¤0.06", "Additional order: ¤0.3 each". */
@@ -97,9 +86,7 @@ function extraOne(text: string): ChargeStatement | null {
   const [, noun = '', each = '0'] = EXTRA_ONE.exec(text) ?? [];
   const thing = noun === '' || A_TIME.test(noun) ? null : countedThing(inPlural(noun));
   if (!thing) return null;
-  const { quantity } = thing;
-  const charge = { label: labelFor(quantity), bucket: bucketFor(quantity), how: 'per-unit' as const, ...on(quantity), each };
-  return { kind: 'charge', charge, beyond: true };
+  return { kind: 'charge', charge: perUnit(thing, each), beyond: true };
 }
 
 /** "Each extra 500 subscribers: ¤5 per month". */
@@ -171,18 +158,7 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   const free = first ?? above?.[1] ?? over;
   const isOverage = extra !== undefined || new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over|then|thereafter|after that)\\b`).test(text);
   const each = thing.factor === '1' ? price : decimal(price).div(thing.factor).toSignificantDigits(12).toFixed();
-  return {
-    kind: 'charge',
-    charge: {
-      label: labelFor(thing.quantity),
-      bucket: bucketFor(thing.quantity),
-      how: 'per-unit',
-      ...on(thing.quantity),
-      each,
-      ...(free === undefined ? {} : { free }),
-    },
-    ...(isOverage && free === undefined ? { beyond: true } : {}),
-  };
+  return { kind: 'charge', charge: perUnit(thing, each, free), ...(isOverage && free === undefined ? { beyond: true } : {}) };
 }
 
 /** "Active subscriber" counts subscribers. */
