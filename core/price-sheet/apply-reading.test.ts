@@ -3,7 +3,7 @@ import type { PriceSheet } from '../decision/price-sheet';
 import { readPricePage } from '../price-page/read-price-page';
 import { typedSheet } from '../tests/typed-sheet';
 import { applyReading, type Differing, type ReadingAnswers } from './apply-reading';
-import { columnsOf, addonsOf } from './parts';
+import { columnsOf, addonsOf, placeOf } from './parts';
 import { sentencesOf } from './part-sentences';
 
 const PAGE = `Oakmere
@@ -59,6 +59,19 @@ describe('a page put on a sheet', () => {
     const kept = apply(there, PAGE, {}, 'keep');
     expect(columnsOf(kept.sheet)[0]?.terms?.[0]?.price).toBe('96');
     expect(columnsOf(kept.sheet)[0]?.limits).toEqual({ sites: '1', storage: '20' });
+  });
+
+  it('leads from an allowance to the price beyond it, which it has become a part of', () => {
+    const page = 'Oakmere\n\nSolo\n€7/month\n250 labels\nthen €0.09 each\n\nDuo\n€13/month\n900 labels\nthen €0.05 each';
+    const { sheet, linesAt } = apply(blank, page);
+    const [solo] = columnsOf(sheet);
+    expect(solo).toMatchObject({ limits: {}, charges: [{ each: '0.09', free: '250' }] });
+    const lineOf = (text: string) => page.split('\n').indexOf(text) + 1;
+    expect(linesAt.get(placeOf(solo?.id ?? '', { kind: 'charge', id: solo?.charges?.[0]?.id ?? '' }))).toEqual([
+      lineOf('250 labels'),
+      lineOf('then €0.09 each'),
+    ]);
+    expect([...linesAt.keys()].some((place) => place.includes('limit'))).toBe(false);
   });
 
   it('leaves open what is asked until it is answered', () => {

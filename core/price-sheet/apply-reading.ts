@@ -186,8 +186,16 @@ class SheetBeingFilled {
       });
       this.differingFigures.push(...changed);
       for (const place of applied.places) this.linesAt.set(place, [...(this.linesAt.get(place) ?? []), ...lines]);
+      for (const [from, to] of applied.moved) this.moveLines(from, to);
       if (changed.length === 0 || this.differing === 'take') this.sheet = applied.sheet;
     }
+  }
+
+  /** The lines of a figure that became a part of another lead to that one. */
+  private moveLines(from: string, to: string): void {
+    const lines = this.linesAt.get(from) ?? [];
+    this.linesAt.delete(from);
+    this.linesAt.set(to, [...lines, ...(this.linesAt.get(to) ?? [])]);
   }
 }
 

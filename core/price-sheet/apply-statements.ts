@@ -25,9 +25,17 @@ export interface Applied {
   readonly problems: readonly string[];
 }
 
+/** What became of statements that were put on one part of a sheet. */
+export interface AppliedStatements extends Applied {
+  /** Figures that became a part of another, by their place: an allowance that goes into the price beyond it. */
+  readonly moved: ReadonlyMap<string, string>;
+}
+
 interface Change {
   readonly part: Part;
   readonly place?: FigurePlace;
+  /** Where a figure stood that is a part of this one now. */
+  readonly from?: FigurePlace;
   readonly mark?: Mark | null;
   /** What stood there before and says something else, written out. */
   readonly former?: string | undefined;
@@ -41,14 +49,20 @@ interface Change {
  * @param partId - a plan, an add-on or a processor of the sheet
  * @returns the sheet unchanged, with a problem, where it has no such part
  */
-export function applyStatements(sheet: PriceSheet, partId: string, statements: readonly Statement[], context: ApplyContext): Applied {
+export function applyStatements(
+  sheet: PriceSheet,
+  partId: string,
+  statements: readonly Statement[],
+  context: ApplyContext,
+): AppliedStatements {
   let changed = sheet;
   let last: string | null = null;
   const places = new Set<string>();
+  const moved = new Map<string, string>();
   const problems: string[] = [];
   for (const statement of statements) {
     const part = partsOf(changed).find(({ id }) => id === partId);
-    if (!part) return { sheet, places: [], problems: ['there is no such plan on the sheet any more'] };
+    if (!part) return { sheet, places: [], moved, problems: ['there is no such plan on the sheet any more'] };
     if (statement.kind === 'offer') {
       if (last === null) problems.push('an offer’s end without a price it belongs to');
       else
@@ -70,10 +84,11 @@ export function applyStatements(sheet: PriceSheet, partId: string, statements: r
     if (!change.place) continue;
     last = placeOf(partId, change.place);
     places.add(last);
+    if (change.from) moved.set(placeOf(partId, change.from), last);
     changed = withMark(changed, last, change.mark ?? null);
     if (change.former !== undefined) changed = noteFigure(changed, last, { otherwise: change.former });
   }
-  return { sheet: changed, places: [...places], problems };
+  return { sheet: changed, places: [...places], moved, problems };
 }
 
 /** What a processor or an add-on cannot have is said; a processor's monthly fee is a charge (decision file §3). */
@@ -196,10 +211,16 @@ function charged(
   const free = beyond && 'each' in named && !('free' in named) ? { free: allowance ?? null } : {};
   const complete = { id, ...named, ...free } as Charge;
   const { [counted]: _included, ...otherLimits } = part.limits ?? {};
-  const limits = beyond && allowance !== undefined ? { limits: otherLimits } : {};
+  const isTakenIn = beyond && allowance !== undefined;
+  const limits = isTakenIn ? { limits: otherLimits } : {};
   const all = found ? charges.map((one) => (one === found ? complete : one)) : [...charges, complete];
   const [before, after] = [found && chargeWords(found, withPoint), chargeWords(complete, withPoint)];
-  return { part: { ...part, ...limits, charges: all }, place: { kind: 'charge', id }, former: before === after ? undefined : before };
+  return {
+    part: { ...part, ...limits, charges: all },
+    place: { kind: 'charge', id },
+    ...(isTakenIn ? { from: { kind: 'limit', quantity: counted } } : {}),
+    former: before === after ? undefined : before,
+  };
 }
 
 /** Charges that mean the same share a row: the same name, or the same kind of fee on the same orders. */

@@ -16,7 +16,7 @@ export const limitRow: RowRule<Extract<RowKind, { kind: 'limit' }>> = {
       key: `limit ${name}`,
       section: 'extent',
       title: capital(`${quantity.replaceAll('-', ' ')}${yearly ? ' a year' : ''}`),
-      note: yearly ? 'at most, in twelve months' : 'at most, a month',
+      note: yearly ? 'at most, in twelve months' : 'at most, in any month',
     };
   },
   place: (_part, kind) => kind,
