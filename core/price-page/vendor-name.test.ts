@@ -14,6 +14,14 @@ describe('whose page it is', () => {
       'Pebblewick',
     ],
     ['but not one that is only the beginning of another word', lines('Plumbrook', 'Teach', 'You may try Teacher'), '', 'Plumbrook'],
+    [
+      'the first line rather than one of the site’s links',
+      lines('Ruddock Hosting', 'Hosting', 'Domains', 'Hosting plans'),
+      '',
+      'Ruddock Hosting',
+    ],
+    ['no link that is said again', lines('24/7 support', 'Events', 'Siskin', 'Events and chat'), '', 'Siskin'],
+    ['its title without what the page is about', lines('Host your videos'), 'Grebe Video pricing', 'Grebe Video'],
     ['nothing where no line reads as a name', lines('12 plans', 'for all of you'), '', ''],
   ])('%s', (_case, page, title, expected) => expect(vendorOf(page, title, [])).toBe(expected));
 

@@ -5,16 +5,22 @@ import { wholeWords } from './whole-words';
 const NO_VENDOR =
   /^(?:free|monthly|yearly|annually|annual|prices?|pricing|plans?|preise|tarife?|prix|tarifs|precios|prezzi|prijzen|contacts|menu|home)$|\b(?:price|pricing|monthly|yearly|month|year)\b|^(?:for|from|with|all|our|your|choose|compare|pick|find|why|how|what)\b/i;
 
+/** What a site's own links are called, which stand at the top as the name does. */
+const LINK =
+  /^(?:(?:web |shared |managed )?hosting|servers?|domains?|e-?mail|features?|products?|solutions?|platform|templates?|themes?|events|courses|classes|webinars|communities|payments?|cards?|sell|buy|shop|sellers?|fees|licen[cs]es|extensions|add-?ons|integrations|carriers|customers?|stories|resources|developers|partners|company|tour|demo|docs|support|why us|how it works)$/i;
+
 /**
- * Whose page it is: the name that its title and its first lines have in common, or its first line; '' if neither reads
- * as a name.
+ * Whose page it is: the name that its title and its first lines have in common, else its first line, else one that is said
+ * again; '' if none reads as a name.
  */
 export function vendorOf(lines: readonly PlainLine[], title: string, plans: readonly string[]): string {
   const isName = (text: string) =>
     /^\p{Lu}[\p{L}\d&’' .-]{1,40}$/u.test(text) &&
-    text.split(' ').length <= 3 &&
+    text.split(' ').length <= (text === lines[0]?.text ? 4 : 3) &&
+    !text.endsWith('.') &&
     !plans.includes(text) &&
     !isButton(text) &&
+    !LINK.test(text) &&
     !NO_VENDOR.test(text);
   // What stands under the first plan's name is about that plan.
   const firstPlan = lines.findIndex(({ text }) => plans.includes(text));
@@ -22,8 +28,12 @@ export function vendorOf(lines: readonly PlainLine[], title: string, plans: read
     .slice(0, firstPlan <= 0 ? 6 : Math.min(6, firstPlan))
     .map(({ text }) => text)
     .filter(isName);
-  const parts = title.split(/\s*[|–—·:]\s*|\s+-\s+/).filter((part) => !/^(?:plans?|pricing|prices?|compare|what it costs)\b/i.test(part));
+  const parts = title
+    .split(/\s*[|–—·:]\s*|\s+-\s+/)
+    .map((part) => part.replace(/\s+(?:plans and )?(?:pricing|prices|plans)$/i, ''))
+    .filter((part) => !/^(?:plans?|pricing|prices?|compare|what it costs)\b/i.test(part));
   const inTitle = firsts.find((text) => title.includes(text)) ?? parts.find(isName);
   const again = firsts.find((text) => lines.some(({ text: other }) => other !== text && wholeWords(text).test(other)));
-  return inTitle ?? again ?? firsts[0] ?? '';
+  const onTop = firsts.find((text) => text === lines[0]?.text);
+  return inTitle ?? onTop ?? again ?? firsts[0] ?? '';
 }
