@@ -62,8 +62,19 @@ function isAddonPrice(price: string): boolean {
 /** A price for each of something that is counted: per GB, per hour; "each" alone means each one of the add-on. */
 function unitCharge(price: string, name: string): Extract<Statement, { kind: 'charge' }> | null {
   if (/¤[\d.]+\s*(?:\/|per|a) ?(?:month|mo)\s*(?:each|per (?:site|website|server|shop|app|account))?\.?$/i.test(price)) return null;
-  const charge = unitChargeIn(withoutPlace(price), name);
+  const each = /^¤([\d.]+) (?:each|apiece)\.?$/i.exec(price)?.[1];
+  const charge = unitChargeIn(each !== undefined && isSeveral(name) ? `¤${each} per ${name}` : withoutPlace(price), name);
   return charge && !/^(?:site|server|app|shop|account|website)s?$/.test(charge.charge.on ?? 'orders') ? { ...charge, beyond: false } : null;
+}
+
+/** More of what a plan includes is charged with the plan, not taken like an add-on. */
+export function isMoreOfPlans({ name, charge }: StatedAddon): boolean {
+  return charge !== null && /^(?:additional|extra|further|more)\b|\b(?:above|beyond|over|past) (?:the|your|that|this|what)\b/i.test(name);
+}
+
+/** "Text messages ¤0.03 each" is charged for each of them. */
+function isSeveral(name: string): boolean {
+  return /[^s]s$/i.test(name.trim()) && !/\d/.test(name);
 }
 
 function overLines(lines: readonly PlainLine[], at: number): StatedAddon | null {

@@ -152,8 +152,14 @@ function priceAnchors(lines: readonly PlainLine[]): number[] {
     const previous = lines[before]?.plain ?? '';
     const continues =
       isPriceLine(previous) || isPriceTail(previous) || isForSoMany(previous) || (isOffer(previous) && lines[before]?.opens !== true);
+    if (saysNothingTwice(previous, plain)) return [];
     return continues && wordPrice(previous) === null && !isNameLike(lines, before) ? [] : [at];
   });
+}
+
+/** "Free forever" above "¤0" is one price. */
+function saysNothingTwice(above: string, plain: string): boolean {
+  return wordPrice(above) === 'free' && !/^free(?: plan)?$/i.test(above) && /^¤0\b(?!\.[1-9]|\.0[1-9])/.test(plain);
 }
 
 /** "for 500 contacts" under a price. */

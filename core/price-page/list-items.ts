@@ -56,6 +56,7 @@ export function readItem(plain: string, heading = ''): ReadItem {
   if (text === '') return { statements: [], why: 'a sign without words' };
   if (NO_ITEM.test(text)) return { statements: [], why: 'what other plans have too' };
   if (!isThere) return { statements: [feature(text, false)] };
+  if (/^(?:above|beyond|more than) \d/i.test(text)) return { statements: [], why: 'whom it is for' };
   const beyond = withExtraOnes(text, heading);
   if (beyond) return beyond;
   const fees = feesIn(text, { heading });

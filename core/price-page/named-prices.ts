@@ -28,7 +28,7 @@ export function namedPrices(
   const isForGood = /\b(?:lifetime|for life|for good|pay once)\b/i.test(text.slice(0, places[0]?.from ?? 0));
   const found = places.flatMap(({ name, from }, index): NamedPrice[] => {
     const segment = text.slice(from + name.length, places[index + 1]?.from ?? text.length);
-    if (!/¤\d/.test(segment) || /\d%|\bup to \d|\bfor up to\b/.test(segment)) return [];
+    if (!/¤\d/.test(segment) || /\d%|\bup to \d|\bfor up to\b|\bfor (?:every|each) \d{2,}/.test(segment)) return [];
     const isLast = index === places.length - 1;
     const usual = isLast ? around.question : around.all;
     return [{ plan: name, pieces: piecesIn(segment, line, isForGood ? ' once' : usual) }];

@@ -22,6 +22,7 @@ function pagesIn(name: string): Array<{ page: string; text: string; truth: PageT
 const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // Whose cards are European is asked: seen from the shop they may be all or only some.
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
+  'course-tern': ['Taster', 'Teacher', 'School', 'Academy'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
   // "Need more learners? $20 per month for every 1,000" asks and answers on one line.
   'course-wryneck': ['Start: pack 20 1000 learners', 'Grow: pack 20 1000 learners', 'Scale: pack 20 1000 learners'],

@@ -189,7 +189,9 @@ export function isDoubtful(lines: readonly PlainLine[], { name, price }: PlanHea
   if (/^(?:talk to|contact|request|get)\b/i.test(lines[price]?.plain ?? '') && isButtonOfPriced(lines, name)) return true;
   const next = lines[price + 1]?.plain ?? '';
   const isAgain = (said.counts.get(lines[name]?.text.toLowerCase() ?? '') ?? 0) > 1;
-  return name !== price - 1 || isAgain || isPriced(next) || (lines[name]?.plain.split(' ').length ?? 9) > 2;
+  return (
+    name !== price - 1 || isAgain || (isPriced(next) && !/^¤0(?:\.00)?\b/.test(next)) || (lines[name]?.plain.split(' ').length ?? 9) > 2
+  );
 }
 
 const MOST_IN_A_CARD = 16;

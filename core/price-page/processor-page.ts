@@ -80,7 +80,7 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
   });
 }
 
-const WAY_OF_PAYING = /\b(?:debit|transfers?|redirects?|wallets?|vouchers?|pay later|invoices?|cash|cheques?|bank payments?)\b/i;
+const WAY_OF_PAYING = /\b(?:debits?|transfers?|redirects?|wallets?|vouchers?|pay later|invoices?|cash|cheques?|bank payments?)\b/i;
 
 function isChannel(plain: string): boolean {
   return /^(?:online(?: payments?)?|in person|in store|in-store|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(

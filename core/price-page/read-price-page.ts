@@ -4,6 +4,7 @@ import { feesIn } from './fees';
 import { findPlans, type FoundPlans } from './find-plans';
 import { type PlainLine, sentencesOf } from './plain-line';
 import { htmlBlocks } from './html-blocks';
+import { readInherited } from './inherited';
 import { type LinkedOffers, readLinkedData } from './linked-data';
 import { findLineGrids, findStepGrids, type LineGrid } from './line-grid';
 import { findNamedGrid, PRICE_HEADING } from './named-grid';
@@ -65,7 +66,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const isProcessor = isProcessorPage(lines, tables, format);
   const inCards = findPlans(lines);
   const grid = gridOnly(lines, inCards);
-  const rowGrid = grid || tables.length > 0 ? null : findRowGrid(lines);
+  const rowGrid = grid || tables.some(hasColumns) ? null : findRowGrid(lines);
   const found = grid || rowGrid ? { cards: [], rest: lines } : inCards;
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
   const areThings =
@@ -74,18 +75,24 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     (!found.cards.some((card) => card.lines.some(({ plain }) => isPaidByTime(plain))) && !found.cards.every(holdsSomething));
   const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
+  if (rowGrid) readRowGrid(rowGrid, builder, whole);
   readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
   const data = readData(page, builder);
   if (isProcessor && !grid && !rowGrid && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
   else {
     if (grid) grid.table.names.forEach((name, index) => builder.plan(name, grid.groups[index] ?? grid.table.line));
-    if (rowGrid) readRowGrid(rowGrid, builder, whole);
     if (builder.plans.length === 0) readStepGrids(rest, builder);
     for (const grid of findLineGrids(rest, builder.names()))
       readPlanTable(grid.table, builder, { head: grid.head, groups: grid.groups }, whole);
     readRest(rest, builder, whole);
   }
+  readInherited(cards, builder);
   return finished(builder, whole, page, lines, format, context, data);
+}
+
+/** A table of more than names and prices, which may be the one of the plans. */
+function hasColumns({ rows }: PageTable): boolean {
+  return rows.some(({ cells }) => cells.length > 2);
 }
 
 /** Whether a card lists more than a price: what a plan has, and a card reader has not. */

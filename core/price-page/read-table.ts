@@ -1,7 +1,7 @@
 import { isButton } from './line-kinds';
 import type { PageTable } from './page-blocks';
 import { type PlanTable, priceSteps, readRow } from './page-tables';
-import { addonAt } from './add-ons';
+import { addonAt, isMoreOfPlans } from './add-ons';
 import { askRegion, type RegionalFee } from './ask-region';
 import { isSameAmount } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
@@ -73,16 +73,22 @@ function noticeMonthly(heading: string, whole: WholePage | undefined): void {
   if (whole && /\bmonthly\b/i.test(heading)) whole.hasMonthly = true;
 }
 
-const TERM_HEADING = /^(?:(?:contract|minimum|billing|initial|first) )?(?:term|length|period|contract|commitment)(?: length)?$/i;
+const TERM_HEADING =
+  /^(?:(?:contract|minimum|billing|initial|first|payment) )?(?:term|length|period|contract|commitment|interval|cycle)(?: length)?$|^(?:billing|billed|paid|payments?)$/i;
+const LENGTHS: Readonly<Record<string, string>> = { monthly: '1 month', quarterly: '3 month', yearly: '12 month', annually: '12 month' };
 
 /** "Term | 12 months | 12 months": how long the prices of all are paid ahead for. */
 function isTermOfAll({ heading, cells }: PlanTable['rows'][number], whole: WholePage | undefined): boolean {
-  const lengths = new Set(cells.map(({ plain }) => /^(\d+)[ -](month|year)s?$/i.exec(plain)?.slice(1).join(' ') ?? ''));
+  const lengths = new Set(cells.map(({ plain }) => lengthIn(plain.toLowerCase())));
   const [length = ''] = lengths;
   const [count = '', unit = ''] = length.split(' ');
   if (!whole || !TERM_HEADING.test(heading) || lengths.size !== 1 || count === '') return false;
   whole.paidAtOnce ??= Number(count) * (unit.toLowerCase() === 'year' ? 12 : 1);
   return true;
+}
+
+function lengthIn(cell: string): string {
+  return LENGTHS[cell] ?? /^(\d+)[ -](month|year)s?$/.exec(cell)?.slice(1).join(' ') ?? '';
 }
 
 /** Steps of a price that a plan has besides its own price are asked about: they may come in its place. */
@@ -126,6 +132,10 @@ export function readPriceList(table: PageTable, plain: (text: string) => string,
     if (price === undefined) continue;
     const addon = addonAt([{ kind: 'line', line, text: name, plain: `${name}: ${price}` }], 0, true);
     if (!addon) continue;
+    if (addon.charge && isMoreOfPlans(addon) && builder.plans.length > 0) {
+      for (const plan of builder.plans) builder.state(plan, { ...addon.charge, beyond: true }, line);
+      continue;
+    }
     const added = builder.addon(addon.name, line);
     if (addon.charge) builder.state(added, addon.charge, line);
     builder.price(added, addon.pieces);

@@ -1,16 +1,17 @@
-import { addonAt, addonsInARow } from './add-ons';
+import { addonAt, addonsInARow, isMoreOfPlans } from './add-ons';
 import { countedThing } from './counted-things';
 import { capital } from './fees';
 import { readFees, takesNothing } from './fees-of-page';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
 import { canBeName, isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf } from './line-kinds';
-import { limitsIn, markOf, readItem } from './list-items';
+import { feature, limitsIn, markOf, readItem } from './list-items';
 import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, type Place, plansFor } from './plans-meant';
 import { isPriceLine, withoutPlace } from './price-pieces';
 import type { ReadingBuilder } from './reading-builder';
+import type { Statement } from '../price-phrase/statement';
 import { unitChargeIn } from './unit-charges';
 
 /**
@@ -104,8 +105,9 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!line) return 0;
   const before = builder.isUsed(line.line);
   const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
-  if (readJoiningFee(line, place, builder) || readUnlimitedOnAll(line, builder) || readIncludedOnAll(line, builder)) return 0;
+  if (readJoiningFee(line, place, builder) || readUnlimitedOnAll(line, builder)) return 0;
   readConditions(line, lines[at + 1], place, builder, page);
+  if (readIncludedOnAll(line, builder)) return 0;
   const next = lines[at + 1];
   const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
   if (place.section === 'every plan' && !isPriced && readEveryPlan(line, builder)) return 0;
@@ -116,17 +118,14 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   const isUnderHeading = (isAddonSection || (isPriced && place.section === 'every plan')) && place.question === '';
   const addon = hasPrices ? null : addonAt(lines, at, isUnderHeading || isPair(lines, at, place));
   if (addon && !(isAboutUnits(line.plain) && !isUnderHeading)) {
-    if (
-      addon.charge &&
-      /^(?:additional|extra|further|more)\b|\b(?:above|beyond|over|past) (?:the|your|that|this|what)\b/i.test(addon.name)
-    ) {
-      // More of what a plan includes is charged with the plan, not taken like an add-on.
+    if (addon.charge && isMoreOfPlans(addon)) {
       const own = lines.slice(at, at + addon.length).map((one) => one.line);
       for (const plan of plansFor(line.plain, place, builder, 'every')) builder.state(plan, { ...addon.charge, beyond: true }, ...own);
       return addon.length - 1;
     }
     const added = builder.addon(addon.name, addon.line);
-    if (addon.charge) builder.state(added, addon.charge, addon.line);
+    const priced = lines.slice(at, at + addon.length).filter(({ plain }) => /¤/.test(plain));
+    if (addon.charge) builder.state(added, addon.charge, addon.line, ...priced.map((one) => one.line));
     builder.price(added, addon.pieces);
     for (const { line: own } of lines.slice(at, at + addon.length))
       if (!builder.isUsed(own)) builder.putAside(own, 'words about an add-on');
@@ -167,13 +166,20 @@ function readJoiningFee({ plain, line }: PlainLine, place: Place, builder: Readi
 
 const UNLIMITED_ON_ALL = /^(\p{L}[\p{L} -]{2,30}?) (?:is|are) (?:unlimited|unmetered|not limited) (?:on|in|with|for) (?:every|all|any)\b/iu;
 
-/** "Every plan includes 2 TB of bandwidth a month." */
+const ON_ALL =
+  /^(?:(?:every|each|any) (?:plan|package)|all (?:our )?(?:plans|packages)) (?:includes?|ha(?:s|ve)|comes? with|gets?) ([^;%¤]+?)\.?$/i;
+const MOST_WORDS = 4;
+
+/** "Every plan includes 2 TB of bandwidth a month", "All plans include a free domain, backups and e-mail support." */
 function readIncludedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
-  const [, words = ''] =
-    /^(?:every plan|each plan|all plans) (?:includes?|ha(?:s|ve)|comes? with|gets?) ([^,;%¤]*\d[^,;%¤]*?)\.?$/i.exec(plain) ?? [];
-  const limits = words === '' ? [] : limitsIn(words);
-  for (const plan of builder.plans) for (const limit of limits) builder.state(plan, limit, line);
-  return limits.length > 0 && builder.plans.length > 0;
+  const parts = (ON_ALL.exec(plain)?.[1] ?? '').split(/,\s+(?:and\s+)?|\s+and\s+/).filter((part) => part !== '');
+  const stated = parts.flatMap((part): Statement[] => {
+    if (/\b(?:trial|money[- ]back|refund|guarantee)\b/i.test(part)) return [];
+    if (/\d|unlimited/i.test(part)) return limitsIn(part);
+    return part.split(' ').length <= MOST_WORDS && !isSentence(part) ? [feature(part, true)] : [];
+  });
+  for (const plan of builder.plans) for (const statement of stated) builder.state(plan, statement, line);
+  return stated.length > 0 && builder.plans.length > 0;
 }
 
 /** "Bandwidth is unlimited on every plan." */
@@ -188,7 +194,8 @@ function readUnlimitedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder)
 /** A definition list's term with its price below reads like an add-on. */
 function isPair(lines: readonly PlainLine[], at: number, { question, section }: Place): boolean {
   const [own, next] = [lines[at], lines[at + 1]];
-  if (!own || section === 'fees' || question !== '' || !next) return false;
+  const isAnswer = question !== '' && !/^(?:need|want|looking for)\b/i.test(question);
+  if (!own || section === 'fees' || isAnswer || !next) return false;
   const isName = canBeName(own.text, own.plain, true) && !isButton(own.plain) && /^\p{Lu}/u.test(own.text);
   if (own.role !== 'heading' && !(isName && /¤[\d.]+ ?(?:usd|eur|gbp)? ?(?:\/|per|a) ?(?:month|mo|year|yr)\b/i.test(next.plain)))
     return false;

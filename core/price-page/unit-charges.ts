@@ -178,6 +178,7 @@ function subjectOf(before: string): string {
   return before
     .replace(/\b(?:if you )?(?:need|have|send|sell)?\s*(?:more than|over|above|beyond) ¤?\d+/g, ' ')
     .replace(/[?,.]?\s*\b(?:add|pay|just add|simply add|it costs)\s*$/, ' ')
+    .replace(/(?<=\p{L}) (?:on|in|with) (?:the )?\p{L}.*$/u, ' ')
     .replace(new RegExp(`\\b(?:${EXTRA}|costs?|is|are|that|beyond|above|we charge|then|charged at|price of|from)\\b|[:+,.–-]`, 'g'), ' ')
     .replace(/\s+/g, ' ')
     .trim();
