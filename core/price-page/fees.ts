@@ -17,7 +17,7 @@ const FIXED_FIRST = /¤(\d+(?:\.\d+)?)\s*(?:\+|plus|and)\s*(\d+(?:\.\d+)?)%/g;
 const NO_FEE =
   /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund)\b/;
 const OUTSIDE =
-  /\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing)\b|\bwithout \w+ pay(ments)?\b/;
+  /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing)\b|\bthird[- ]party payments?\b|\bwithout \w+ pay(ments)?\b/;
 const IN_PERSON =
   /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
@@ -35,7 +35,7 @@ const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?�
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$/;
+  /\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller) fees?|selling fees?|commissions?|platform fees?|fees? on (?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fee per sale|share of (?:your |each |the )?(?:sales?|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 

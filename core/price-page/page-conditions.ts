@@ -60,7 +60,12 @@ export function readConditions(
   if (shortest !== undefined) page.shortestTerm = Number(shortest);
   if (/\b(?:paid|billed|charged) (?:a year|yearly|annually|12 months) (?:in advance|upfront|ahead|at once)\b/i.test(plain))
     page.paidAtOnce = 12;
-  if (/^(?:all )?(?:monthly prices|prices (?:are )?(?:a|per) month)\b/i.test(plain)) page.usualPer = 1;
+  if (
+    /^(?:all )?(?:monthly prices|prices (?:are )?(?:shown |quoted |listed )?(?:a|per|by the) month)\b|^per month, (?:billed|paid) monthly\b/i.test(
+      plain,
+    )
+  )
+    page.usualPer = 1;
   if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
 }
 

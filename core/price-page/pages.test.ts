@@ -27,6 +27,7 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // "Need more learners? $20 per month for every 1,000" asks and answers on one line.
   'course-wryneck': ['Start: pack 20 1000 learners', 'Grow: pack 20 1000 learners', 'Scale: pack 20 1000 learners'],
   // Whether a rounded saving is taken off exactly is asked.
+  'live-ringdove': ['Mat: term 12 153', 'Room: term 12 397.8', 'House: term 12 867'],
   'labels-tystie': ['Small: term 12 205.2', 'Medium: term 12 529.2', 'Large: term 12 1393.2'],
   'mail-merlinpost': ['Maker: term 12 122.40', 'Workshop: term 12 295.80'],
   // What stands under steps of a price is taken for no list of all of them.

@@ -4,7 +4,7 @@ import { isPriceLine, wordPrice } from './price-pieces';
 
 /** Words that begin what praises a plan rather than names it. */
 const TAGLINE =
-  /^(?:for|to|the|a|an|your|our|ideal|perfect|great|launch|turn|everything|all you|build|sell|take|win|grow|scale|start|reach|learn|with|when|if|most|more|get|no)\b/i;
+  /^(?:for|to|the|a|an|your|our|ideal|perfect|great|launch|turn|everything|all you|build|sell|take|win|grow|scale|start|reach|learn|with|when|if|most|more|get|no|just)\b/i;
 /** How far above its price a plan's name stands at most, not counting badges. */
 const FARTHEST = 4;
 
@@ -155,7 +155,9 @@ function isAboveNothing(lines: readonly PlainLine[], at: number): boolean {
   const below = lines.slice(at + 1, at + 1 + MOST_ABOVE_NOTHING);
   const price = below.findIndex(({ plain }) => isPriceLine(plain));
   return (
-    price > 0 && /^¤0\b/.test(below[price]?.plain ?? '') && !below.slice(0, price).some(({ plain }) => isPriced(plain) || isButton(plain))
+    price > 0 &&
+    /^¤0\b/.test(below[price]?.plain ?? '') &&
+    !below.slice(0, price).some(({ plain }) => isPriced(plain) || (isButton(plain) && !/^just\b/i.test(plain)))
   );
 }
 

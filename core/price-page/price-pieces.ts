@@ -43,7 +43,7 @@ const FIRST = new RegExp(String.raw`\b(?:for|in|during)?\s*(?:the |your )?first 
 const INTRODUCTORY = new RegExp(String.raw`\bintroductory price (?:for|of) ${COUNT} (months?|years?)\b`);
 const FOR_MONTHS = new RegExp(String.raw`^[\s;,]*(?:(?:\/|per|a)\s?(?:month|mo))?[\s;,]*for (?:${COUNT}) (months?|years?)\b`);
 const ONCE =
-  /^[\s;,)]*(?:one[- ]?time|one-?off|(?:paid |pay |you pay |payable )?(?:just |only )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|(?:a )?single payment|one payment|as a one-?time)/;
+  /^[\s;,()]*(?:one[- ]?time|one-?off|(?:paid |pay |you pay |payable )?(?:just |only )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|(?:a )?single payment|one payment|as a one-?time)/;
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
 const RENEWAL_BEFORE =
   /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
@@ -61,14 +61,27 @@ const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
 export function pricePieces(lines: readonly PriceLine[]): PricePiece[] {
   const { text, lineAt } = joined(withSwitchedLast(lines));
   const amounts = [...text.matchAll(/(\uE000)?\s*¤(\d+(?:\.\d+)?)\s*(\uE001)?/g)];
-  const pieces = amounts.map((match, index) => {
+  const found = amounts.map((match, index) => {
     const end = amounts[index + 1]?.index ?? text.length;
     const start = index === 0 ? 0 : (amounts[index - 1]?.index ?? 0) + (amounts[index - 1]?.[0].length ?? 0);
     const before = text.slice(start, match.index);
     const after = text.slice(match.index + match[0].length, end);
-    return pieceOf(match[2] ?? '0', lineAt(match.index + match[0].indexOf('¤')), match[1] !== undefined, lastClause(before), after);
+    const own = lastClause(before);
+    return {
+      piece: pieceOf(match[2] ?? '0', lineAt(match.index + match[0].indexOf('¤')), match[1] !== undefined, own, after),
+      before: own,
+    };
   });
+  const pieces = found.map(({ piece, before }, index) => (OTHERWISE.test(before) ? otherwisePaid(piece, found[index - 1]?.piece) : piece));
   return withTerm(withCrossedOut(pieces), text);
+}
+
+const OTHERWISE = /\b(?:otherwise|else)\s*$/;
+
+/** "¤19 a month when billed yearly, otherwise ¤24": paid the other way. */
+function otherwisePaid(piece: PricePiece, former: PricePiece | undefined): PricePiece {
+  if (piece.per !== null || piece.billed !== null || former?.per !== 1 || former.billed === null) return piece;
+  return { ...piece, per: 1, billed: former.billed === 1 ? 12 : 1 };
 }
 
 /** What is behind a switch stands last: words below the price that is shown are about that one. */
@@ -191,7 +204,7 @@ function isShownFirst(bare: PricePiece, next: PricePiece): boolean {
 }
 
 const STUFF =
-  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|today|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|today|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|otherwise|else|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** "/month per shop": a seller has one shop as long as nobody says otherwise. */
 export function withoutPlace(text: string): string {

@@ -220,12 +220,31 @@ function readEveryPlan({ plain, line }: PlainLine, builder: ReadingBuilder): boo
 
 function readNamedPrices({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
   const priced = builder.plans.filter((plan) => !isFree(plan) && !isAskedFor(plan)).map(({ name }) => name);
-  const prices = namedPrices(plain, line, builder.names(), priced, place.question);
+  const [beside = '', joining] = BESIDE_SET_UP.exec(plain) ?? [];
+  const prices = namedPrices(plain.replace(beside, ''), line, builder.names(), priced, place.question);
   for (const { plan, pieces } of prices) {
     const found = builder.plans.find(({ name }) => name === plan);
     if (found) builder.price(found, pieces);
   }
+  if (prices.length > 0 && joining !== undefined)
+    askSetUp(
+      joining,
+      line,
+      prices.map(({ plan }) => plan),
+      builder,
+    );
   return prices.length > 0;
+}
+
+/** "… ¤28 per month, no contract, ¤10 set-up fee": of joining in this way, or in any. */
+const BESIDE_SET_UP = /,? (?:plus |and )?(?:a )?¤(\d+(?:\.\d+)?) (?:set-?up|joining|activation)(?: fee)?\b/i;
+
+function askSetUp(amount: string, line: number, plans: readonly string[], builder: ReadingBuilder): void {
+  const statement = { kind: 'joining', label: 'Set-up', amount } as const;
+  builder.ask('Does everybody who joins pay the set-up fee?', [line], plans, [
+    { label: 'yes, however the plan is paid', statements: plans.map((plan) => ({ plan, statement })) },
+    { label: 'no, leave it out', statements: [] },
+  ]);
 }
 
 function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {

@@ -48,7 +48,7 @@ const ALLOWANCE_THEN =
   /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|per \p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more))/u;
 
 function afterAllowance([all, given = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
-  const thing = A_TIME.test(noun) ? null : countedThing(noun);
+  const thing = A_TIME.test(noun) ? null : countedThing(noun.replace(/^free /, ''));
   if (!thing) return null;
   // "1 TB of traffic, then ¤0.05 per GB": each in the unit that is charged by.
   const each = perUnitOf(thing, then ?? beyond ?? '0', all);
@@ -151,9 +151,9 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   const isOfOrders = AN_ORDER.test(noun);
   const over = /^(?:over|above|beyond|after|more than) (\d+)\b/.exec(text)?.[1];
   if (isOfOrders && first === undefined && extra === undefined && over === undefined) return null;
-  const thing = isOfOrders
-    ? { quantity: 'orders', factor: '1' }
-    : countedThing(inPlural(withSubject(noun, text.slice(0, one.index), heading)));
+  const counted = countedThing(inPlural(withSubject(noun, text.slice(0, one.index), heading)));
+  // What is charged beyond an allowance is counted as the allowance is.
+  const thing = isOfOrders && extra === undefined ? { quantity: 'orders', factor: '1' } : counted;
   if (!thing) return null;
   const free = first ?? above?.[1] ?? over;
   const isOverage = extra !== undefined || new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over|then|thereafter|after that)\\b`).test(text);

@@ -169,7 +169,7 @@ function isLimit(statement: Statement, wanted: string, most: string, all: readon
   if (statement.kind === 'feature' && slugOf(statement.feature).includes(names(wanted)[0]?.replace(/s$/, '') ?? '?'))
     return most === '0' && statement.value === false;
   const free = statement.kind === 'charge' && 'free' in statement.charge ? statement.charge.free : undefined;
-  const isOverage = statement.kind === 'charge' && isQuantity(statement.charge.on ?? 'orders', wanted);
+  const isOverage = most !== 'inf' && statement.kind === 'charge' && isQuantity(statement.charge.on ?? 'orders', wanted);
   return isOverage && isSame(free, most) && !all.some((one) => one.kind === 'limit' && isQuantity(one.quantity, wanted));
 }
 
