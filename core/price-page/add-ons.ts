@@ -17,7 +17,7 @@ export interface StatedAddon {
 const ONE_LINE =
   /^(?:extras?:\s*|add-?ons?:\s*)?(\p{L}(?:[\p{L}\d\s’'/&+-]|\.(?=\p{L}{2,4}\b)){2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
 const NO_NAME =
-  /^(?:from|or|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more|less|with|if)\b|\b(?:plans?|tarif|kostet|kosten|coûte|cuesta|costa|kost|per month|renews|saves?|included|instead|trial)\b/i;
+  /^(?:from|or|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more(?! \p{Lu}| \p{L}+ (?:addresses|accounts|users|seats)\b)|less|with|if)\b|\b(?:plans?|tarif|kostet|kosten|coûte|cuesta|costa|kost|per month|renews|saves?|included|instead|trial)\b/iu;
 
 /**
  * An add-on on one line ("Extra mailbox: 1.50 per month") or as a name with its price below.
@@ -27,7 +27,7 @@ const NO_NAME =
 export function addonAt(lines: readonly PlainLine[], at: number, isListed: boolean): StatedAddon | null {
   const line = lines[at];
   if (!line) return null;
-  return onOneLine(line) ?? (isListed ? overLines(lines, at) : null);
+  return withLabelBelow(line, lines[at + 1]) ?? onOneLine(line) ?? (isListed ? overLines(lines, at) : null);
 }
 
 /** "Add-ons: site backups ¤2.99/mo, malware scans ¤3.99/mo" prices several. */
@@ -39,6 +39,13 @@ export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
   const parts = list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+and\s+(?=[^,]*¤)/);
   const found = parts.map((part) => onOneLine({ ...line, plain: part.charAt(0).toUpperCase() + part.slice(1) }));
   return parts.length >= 2 && found.every((one) => one !== null) ? found.filter((one) => one !== null) : [];
+}
+
+/** "Student app" above "Add-on: ¤49 monthly". */
+function withLabelBelow(head: PlainLine, below: PlainLine | undefined): StatedAddon | null {
+  const price = /^(?:optional |paid )?(?:add-?on|extra)(?: for|:|,| –| -)? (?:from )?(¤\d.*)$/i.exec(below?.plain ?? '')?.[1];
+  const stated = below && price !== undefined && canHeadAddon(head) ? onOneLine({ ...head, plain: `${head.plain}: ${price}` }) : null;
+  return stated && below ? { ...stated, pieces: stated.pieces.map((piece) => ({ ...piece, line: below.line })), length: 2 } : null;
 }
 
 function onOneLine({ plain, line }: PlainLine): StatedAddon | null {

@@ -24,6 +24,12 @@ describe('prices put together from their pieces', () => {
       ['118.8 by the year', '12.9 by the month'],
     ],
     [
+      ['¤19 / month', 'billed yearly, otherwise ¤24'],
+      ['228 by the year', '24 by the month'],
+    ],
+    [['¤19 a month when billed yearly, else ¤24'], ['228 by the year', '24 by the month']],
+    [['\uE000¤10\uE001', '¤7 /month', '¤84 billed yearly'], ['84 by the year', '10 by the month'], { hasMonthly: true }],
+    [
       ['¤24 / month', 'or ¤240 / year (2 months free)'],
       ['24 by the month', '240 by the year'],
     ],

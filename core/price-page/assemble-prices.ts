@@ -238,6 +238,12 @@ function withoutPeriod({ amount, line }: PricePiece, { usualPer }: PriceHints, a
     });
 }
 
+/** "€7 a month" above "€84 billed yearly". */
+function isShareOfATotal({ amount, per, billed }: PricePiece, pieces: readonly PricePiece[]): boolean {
+  const isTotal = (one: PricePiece) => !one.isCrossedOut && one.per === null && (one.billed ?? 1) >= A_YEAR;
+  return per === 1 && billed === null && pieces.some((one) => isTotal(one) && fits(one, amount, monthsOf(one, A_YEAR)));
+}
+
 /** What a crossed-out price is: the price by the month, the full price that is paid later, or only a list price. */
 function crossedOut(
   piece: PricePiece,
@@ -252,7 +258,7 @@ function crossedOut(
   if (isIntroduced || !shown || piece.amount === null) return void put('a crossed-out price; what is paid stands beside it');
   if (shown.first !== null && shown.per !== null) return void put('a crossed-out price; what is paid stands beside it');
   const per = piece.per ?? shown.per ?? 1;
-  const isYearlyShare = per === 1 && (shown.billed ?? 1) >= A_YEAR;
+  const isYearlyShare = per === 1 && ((shown.billed ?? 1) >= A_YEAR || isShareOfATotal(shown, pieces));
   if (isYearlyShare) {
     if (hasTerm(assembled, 1)) put('said at the price by the month');
     else if (hints.hasMonthly) addTerm(assembled, { months: 1, price: piece.amount }, [piece.line]);

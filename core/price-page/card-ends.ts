@@ -60,7 +60,7 @@ export function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[
     if (!line || (endsWithButton && before && end - 1 > head.price && isButton(before.plain))) break;
     if (isBlock && line.opens) break;
     if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
-    const isSaidBefore = lines.slice(0, head.name).some((one) => one.text === line.text);
+    const isSaidBefore = lines.slice(plans[0]?.name ?? 0, head.name).some((one) => one.text === line.text);
     if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
     if (namesPlan(line, plans, lines) || (line.opens && headsATableOf(lines, end, plans))) break;
     if (plans.length > 1 && saysSomethingNew(line, lines.slice(plans[0]?.name ?? 0, head.name))) break;

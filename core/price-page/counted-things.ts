@@ -35,6 +35,7 @@ export function countedThing(words: string, heading = ''): CountedThing | null {
   if (CORES.test(said) || (said === '' && CORES.test(heading.toLowerCase()))) return { quantity: 'vcpu', factor: '1' };
   const noun = said === '' ? bareNoun(heading) : said;
   if (noun === '' || noun.length > 60) return null;
+  if (said === '' && /^(?:hours?|minutes?) of /.test(noun)) return hours(noun, '', /^h/.test(noun) ? '1' : decimal(1).div(60).toFixed());
   if (said === '' && MEMORY.test(noun)) return { quantity: 'ram', factor: '1' };
   if (STORAGE.test(noun) && !isUsualQuantity(noun)) return { quantity: 'storage', factor: '1' };
   if (TRAFFIC.test(noun)) return { quantity: 'bandwidth', factor: '1' };
@@ -43,7 +44,7 @@ export function countedThing(words: string, heading = ''): CountedThing | null {
 
 function hours(said: string, heading: string, factor: string): CountedThing {
   const what = `${said} ${heading.toLowerCase()}`;
-  if (VIDEO.test(what)) return { quantity: 'video-hours', factor };
+  if (VIDEO.test(what) && !/\blive (?:video|stream|class|lesson)/.test(what)) return { quantity: 'video-hours', factor };
   if (/\b(live|stream|streams|streaming)\b/.test(what)) return { quantity: 'live-hours', factor };
   const rest = said.replace(/^(hours?|h|minutes?|min)\b\s*(of)?\s*/, '');
   const of = slugOf(rest === '' ? heading : rest).replace(/s$/, '');

@@ -12,6 +12,21 @@ describe('fees of sales and payments', () => {
     ['We keep nothing of your sales', ['Sales fee (transaction): 0% per order']],
     ['9% of what you earn', ['Sales fee (transaction): 9% per order']],
     ['2.7% + ¤0.29 per card payment', ['Card fee (payment): 2.7% + 0.29 per order']],
+    ['Third-party payment fee 2%', ['With an outside processor (transaction): 2% per order, with an outside processor']],
+    ['2.9% + ¤0.3, charged by your own payment provider', ['Card fee (payment): 2.9% + 0.3 per order']],
+    ['10% of each sale, payment processing included', ['Sales fee (transaction): 10% per order']],
+    ['Paid memberships (no fee)', ['Sales fee (transaction): 0% per order']],
+    [
+      'Payments cost 2.9% + ¤0.3, from abroad 1.5% more',
+      ['Card fee (payment): 2.9% + 0.3 per order', 'Cards from abroad (payment): 1.5% per order, only with cards international'],
+    ],
+    [
+      '1.5% for domestic cards, others 3%',
+      [
+        'Domestic cards (payment): 1.5% per order, only with cards domestic',
+        'Cards from abroad (payment): 3% per order, only with cards international',
+      ],
+    ],
     ['1.8% 3rd-party payment providers', ['With an outside processor (transaction): 1.8% per order, with an outside processor']],
     [
       'Card fees are 1.5% + ¤0.24 for domestic cards and 3.4% + ¤0.24 for international cards',

@@ -13,6 +13,9 @@ const RATE =
   /(?<![\d.]|(?:^|\s)[-−])(\d+(?:\.\d+)?)%(?:\s*(?:\+|plus|and|&)\s*¤(\d+(?:\.\d+)?))?|¤(\d+(?:\.\d+)?)(?=\s*(?:\/|per|each|for each|for every|a|an)\s*(?:order|sale|transaction|booking|payment|charge)s?\b)/g;
 /** "¤1 + 10%" says the same as "10% + ¤1". */
 const FIXED_FIRST = /¤(\d+(?:\.\d+)?)\s*(?:\+|plus|and)\s*(\d+(?:\.\d+)?)%/g;
+/** "10% of each sale, payment processing included" is what the vendor takes. */
+const PROCESSING_INCLUDED =
+  /,? ?\(?(?:and |with |incl(?:uding|\.) )?(?:card |payment )(?:processing|fees?|costs?)(?: (?:is |are )?included)\)?/g;
 /** Percentages that are no fees. */
 const NO_FEE =
   /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund)\b/;
@@ -27,7 +30,7 @@ const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
-  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|revenue share|of (what (you|a buyer|buyers|a customer|customers) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 const OTHER_WAYS =
   /\b(direct debit|bank debit|debit|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;
@@ -35,7 +38,7 @@ const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?�
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
+  /\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller) fees?|selling fees?|commissions?|platform fees?|fees? on (?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fee per sale|share of (?:your |each |the )?(?:sales?|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
@@ -57,7 +60,7 @@ export interface FeeSurroundings {
  * @example feesIn('2.9% + ¤0.3 online', { heading: 'card rates' }) // a card fee on orders of the own site
  */
 export function feesIn(plain: string, { heading, isProcessor = false, isFee = false }: FeeSurroundings): StatedFee[] {
-  const text = plain.toLowerCase().replace(FIXED_FIRST, '$2% + ¤$1');
+  const text = plain.toLowerCase().replace(FIXED_FIRST, '$2% + ¤$1').replace(PROCESSING_INCLUDED, '');
   const rates = [...text.matchAll(RATE)];
   const isAboutFees = (words: string) =>
     CARDS.test(words) ||
@@ -65,12 +68,10 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     OUTSIDE.test(words) ||
     IN_PERSON.test(words) ||
     /\bfees?\b|\brates?\b|\bper (order|transaction|booking)\b/.test(words);
+  const around = wordsAround(text, rates);
   const found = rates.flatMap((match, index): StatedFee[] => {
-    const [written, percent, fixed, each] = match;
-    const end = rates[index + 1]?.index ?? text.length;
-    const after = text.slice(match.index + written.length, end);
-    // "1.5% for domestic cards and 3.4% for others": what stands before a later rate belongs to the former.
-    const before = index === 0 ? text.slice(0, match.index) : '';
+    const [, percent, fixed, each] = match;
+    const { before, after } = around[index] ?? { before: '', after: '' };
     const own = `${before} ${after}`;
     if (NO_FEE.test(own) && !PLATFORM.test(own)) return [];
     const words = `${heading} ${own}`;
@@ -82,6 +83,23 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
   });
   if (found.length > 0) return found;
   return NO_PLATFORM_FEE.test(text) || NO_FEE_AFTER.test(text) || (NONE.test(text) && PLATFORM.test(heading)) ? [noFee()] : [];
+}
+
+/**
+ * What stands around each rate: "1.5% for domestic cards and 3.4% for others" tells what each is of behind it, "1.5% for
+ * domestic cards, others 3.4%" the second before it.
+ */
+function wordsAround(text: string, rates: readonly RegExpExecArray[]): Array<{ before: string; after: string }> {
+  const segments = rates.map((match, index) => text.slice(match.index + match[0].length, rates[index + 1]?.index ?? text.length));
+  const leads = segments.map((segment, index) => {
+    const clause = /[,;]\s*([a-z][^,;]*)$/.exec(segment)?.[1] ?? '';
+    const isSaidBehind = /^[\s,;.)]*(?:for|on|if|with|to|of|per|in|from)\b/.test(segments[index + 1] ?? '');
+    return index + 1 < rates.length && ABROAD.test(clause) && !/\b(?:and|or|plus)\s*$/.test(clause) && !isSaidBehind ? clause : '';
+  });
+  return segments.map((segment, index) => ({
+    before: index === 0 ? text.slice(0, rates[0]?.index) : (leads[index - 1] ?? ''),
+    after: segment.slice(0, segment.length - (leads[index] ?? '').length),
+  }));
 }
 
 /** Nothing is taken of a sale. */
@@ -119,10 +137,10 @@ const CARD_HEADING = /\b(cards?|processing|payment (fees?|rates?|processing))\b/
 function bucketOf(own: string, words: string, hasBoth: boolean): Bucket {
   if (OUTSIDE.test(words)) return 'transaction';
   if (/\b(transaction fees?|commission|platform|sales? fees?|our share)\b/.test(own)) return 'transaction';
-  if (/\b(cards?|processing|debit|credit|wallets?|invoices?)\b/.test(own) || (hasBoth && CARDS.test(own))) return 'payment';
+  if (/\b(cards?|processing|debit|credit|wallets?|invoices?|per payment)\b/.test(own) || (hasBoth && CARDS.test(own))) return 'payment';
   if (/\bpayments?\b/.test(own) && !hasBoth && !CARD_HEADING.test(words)) return 'transaction';
   if (PLATFORM.test(words)) return hasBoth && CARDS.test(words) ? 'payment' : 'transaction';
-  if (CARDS.test(words) || hasBoth || IN_PERSON.test(words)) return 'payment';
+  if (CARDS.test(words) || hasBoth || IN_PERSON.test(words) || ABROAD.test(own)) return 'payment';
   return 'transaction';
 }
 

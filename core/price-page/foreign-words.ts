@@ -82,6 +82,7 @@ const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
     to: 'TB',
     stockage: 'storage',
     'de stockage': 'of storage',
+    'boîtes? (?:e-?)?mails?|boîtes? aux lettres': 'mailboxes',
     produits: 'products',
     'utilisateurs?': 'users',
     'facturation annuelle|paiement annuel': 'billed yearly',

@@ -156,7 +156,7 @@ function limitIn(part: string, heading: string): Statement | null {
   if (!figure) return null;
   const [, isMoney, amount = '', behind = ''] = figure;
   const before = part.slice(0, figure.index).trim();
-  if (isMoney) return moneyLimit(part, amount, `${before || heading} ${behind}`);
+  if (isMoney) return moneyLimit(`${part} ${heading}`, amount, `${before} ${heading} ${behind}`);
   const noun = behind.replace(/\s*\b(?:and|for|in|on|with|per|to)\b(?! (?:video|storage|bandwidth)).*$/i, '').trim();
   const isTime = /^(?:days?|weeks?|months?|years?|st|nd|rd|th|st level)\b/i.test(noun);
   if (isTime) return null;

@@ -25,6 +25,8 @@ export function namedPrices(
   if (!/¤\d/.test(text) || /%\s*\+|\+\s*¤/.test(text)) return [];
   const places = placesOf(text, names);
   const around = wordsAround(text, question);
+  const before = pricesBefore(text, line, places, around.all);
+  if (before.length > 0) return before;
   const isForGood = /\b(?:lifetime|for life|for good|pay once)\b/i.test(text.slice(0, places[0]?.from ?? 0));
   const found = places.flatMap(({ name, from }, index): NamedPrice[] => {
     const segment = text.slice(from + name.length, places[index + 1]?.from ?? text.length);
@@ -45,6 +47,20 @@ export function namedPrices(
   return inOrder(text, line, priced, around.all);
 }
 
+/** "¤240 for Teach and ¤640 for School": each name behind its price. */
+function pricesBefore(text: string, line: number, places: ReadonlyArray<{ name: string; from: number }>, usual: string): NamedPrice[] {
+  const found = places.flatMap(({ name, from }, index): NamedPrice[] => {
+    const former = places[index - 1];
+    const segment = text.slice(former ? former.from + former.name.length : 0, from);
+    const price = /¤\d+(?:\.\d+)?(?: ?(?:\/|a|per) ?(?:month|mo|year|yr))? (?:for|on|with|in) (?:the )?$/.exec(segment)?.[0];
+    const isOnly = segment.split('¤').length === 2 && !/\d%/.test(segment);
+    return price !== undefined && isOnly
+      ? [{ plan: name, pieces: piecesIn(price.replace(/ (?:for|on|with|in) (?:the )?$/, ''), line, usual) }]
+      : [];
+  });
+  return found.length === places.length && found.length >= 2 ? found : [];
+}
+
 function placesOf(text: string, names: readonly string[]): Array<{ name: string; from: number }> {
   const found = [...names]
     .sort((a, b) => b.length - a.length)
@@ -60,7 +76,9 @@ function placesOf(text: string, names: readonly string[]): Array<{ name: string;
 function wordsAround(text: string, question: string): { all: string; question: string } {
   const end = text.slice(text.lastIndexOf('¤')).replace(/^¤[\d.]+/, '');
   const lead =
-    /\b(?:month[- ]to[- ]month|(?:pay|paid|paying|billed) monthly|monthly billing)\b/i.exec(text.slice(0, text.indexOf('¤')))?.[0] ?? '';
+    /\b(?:month[- ]to[- ]month|(?:pay|paid|paying|billed) (?:monthly|yearly|annually)|monthly billing|(?:pay|paid|paying) by the year|(?:yearly|annual) prices?)\b/i.exec(
+      text.slice(0, text.indexOf('¤')),
+    )?.[0] ?? '';
   const asked = `${question} ${lead}`.toLowerCase();
   const bill =
     /\b(?:month[- ]to[- ]month|monthly billing|by the month|billed monthly|pa(?:y|ying|id) monthly|monthly (?:plan|price|billing))/.test(
@@ -68,9 +86,12 @@ function wordsAround(text: string, question: string): { all: string; question: s
     )
       ? ' per month billed monthly'
       : '';
-  const year = /\b(?:yearly (?:plan|billing|price)|by the year|annual (?:plan|billing)|billed yearly|in advance)/.test(asked)
-    ? ' per year'
-    : '';
+  const year =
+    /\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plan|billing|prices?)|billed yearly|pa(?:y|id|ying) (?:yearly|annually)|in advance)/.test(
+      asked,
+    )
+      ? ' per year'
+      : '';
   const period = /\b(?:a|per|each|\/) ?(?:month|year)\b|\bbilled \w+|\bmonthly\b|\byearly\b|\bpaid \w+/i.test(end)
     ? ` ${end.replace(/[.!]+$/, '')}`
     : '';

@@ -17,6 +17,11 @@ export interface WholePage {
   hasMonthly: boolean;
 }
 
+/** Of a page of which nothing has been read yet. */
+export function nothingSaid(): WholePage {
+  return { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
+}
+
 /** What holds for the whole page: trials, refunds, tax, joining fees, how prices are meant. */
 export function readConditions(
   { plain, line }: PlainLine,

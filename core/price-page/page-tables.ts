@@ -35,7 +35,10 @@ const ATTRIBUTE =
  * @param known - names of plans that the page has named before
  */
 export function planTable(table: PageTable, plain: (text: string) => string, known: readonly string[]): PlanTable | null {
-  const rows = table.rows.map(({ line, cells }) => ({ line, cells: cells.map((cell) => cell.split('\n').map(plain).join('\n')) }));
+  const rows = withCorner(table.rows).map(({ line, cells }) => ({
+    line,
+    cells: cells.map((cell) => cell.split('\n').map(plain).join('\n')),
+  }));
   const [head, ...body] = rows;
   if (!head || body.length === 0) return null;
   const width = Math.max(...rows.map(({ cells }) => cells.length));
@@ -56,6 +59,24 @@ export function planTable(table: PageTable, plain: (text: string) => string, kno
     })),
     line: table.line,
   };
+}
+
+/** Names and prices over rows that have a heading, too, are one cell short: their corner was not copied. */
+function withCorner(given: PageTable['rows']): PageTable['rows'] {
+  const rows = withNamesFirst(given);
+  const width = Math.max(...rows.map(({ cells }) => cells.length));
+  const first = rows.findIndex(({ cells }) => cells.length === width);
+  const isShort = first > 0 && first <= rows.length / 2 && rows.slice(0, first).every(({ cells }) => cells.length === width - 1);
+  return isShort && width > 2 ? rows.map((row, at) => (at < first ? { ...row, cells: ['', ...row.cells] } : row)) : rows;
+}
+
+/** A row of prices may stand above the names. */
+function withNamesFirst(rows: PageTable['rows']): PageTable['rows'] {
+  const [first, second, ...others] = rows;
+  const isPriced = first?.cells.slice(1).filter((cell) => /[€$£¥]\s?\d|\d\s?[€$£¥]/.test(cell)).length ?? 0;
+  const areNames =
+    second?.cells[0] === '' && second.cells.length > 2 && second.cells.slice(1).every((cell) => /^\p{L}[^\d%€$£¥]*$/u.test(cell));
+  return first && second && isPriced >= 2 && areNames ? [second, first, ...others] : rows;
 }
 
 /** "Free | Lite | Pro" over rows that begin with a figure: there is no column of headings. */

@@ -13,6 +13,8 @@ const FREE_NAMED = 4;
 
 const MOST_ABOVE_NOTHING = 8;
 
+const MOST_WORDS_OF_A_CELL = 5;
+
 /** Where the name and the price of a plan begin, by the lines' places. */
 export interface PlanHead {
   readonly name: number;
@@ -72,7 +74,8 @@ function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, nu
 function headsATable(lines: readonly PlainLine[], at: number, count: number): boolean {
   return [at, at + 1].some((label) => {
     const cells = lines.slice(label + 1, label + 1 + count);
-    const told = cells.filter(({ plain }) => isMark(plain) || (/^[^\p{L}]*\d/u.test(plain) && !isPriced(plain)));
+    const isShort = (plain: string) => plain.split(' ').length <= MOST_WORDS_OF_A_CELL;
+    const told = cells.filter(({ plain }) => isMark(plain) || (/^[^\p{L}]*\d/u.test(plain) && !isPriced(plain) && isShort(plain)));
     return cells.length === count && !isButton(lines[label]?.plain ?? '') && told.length >= Math.max(2, Math.ceil(count / 2));
   });
 }

@@ -1,17 +1,14 @@
-import { isSameAmount } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
 import { feesIn } from './fees';
 import { findPlans, type FoundPlans } from './find-plans';
 import { type PlainLine, sentencesOf } from './plain-line';
 import { htmlBlocks } from './html-blocks';
 import { readInherited } from './inherited';
-import { type LinkedOffers, readLinkedData } from './linked-data';
 import { findLineGrids, findStepGrids, type LineGrid } from './line-grid';
 import { findNamedGrid, PRICE_HEADING } from './named-grid';
 import { isMenu, isPriced, isSentence } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
-import { readScriptData } from './page-data';
 import type { PageReading } from './page-reading';
 import { readCard } from './plan-card';
 import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
@@ -20,7 +17,8 @@ import { isRateTable, readRateTable } from './rate-table';
 import { readPlanTable, readPriceList } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
 import { readProcessor } from './processor-page';
-import type { WholePage } from './page-conditions';
+import { confirmByData, readData } from './data-of-page';
+import { nothingSaid, type WholePage } from './page-conditions';
 import { readRest } from './rest-of-page';
 import { findRowGrid, type RowGrid } from './row-grid';
 import { isPriceOfSeats } from './price-pieces';
@@ -76,7 +74,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   if (rowGrid) readRowGrid(rowGrid, builder, whole);
-  readTables(tables, { rest, format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
+  const told = readTables(tables, { format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
   const data = readData(page, builder);
   if (isProcessor && !grid && !rowGrid && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
   else {
@@ -84,7 +82,11 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     if (builder.plans.length === 0) readStepGrids(rest, builder);
     for (const grid of findLineGrids(rest, builder.names()))
       readPlanTable(grid.table, builder, { head: grid.head, groups: grid.groups }, whole);
-    readRest(rest, builder, whole);
+    readRest(
+      [...rest, ...told].sort((a, b) => a.line - b.line),
+      builder,
+      whole,
+    );
   }
   readInherited(cards, builder);
   return finished(builder, whole, page, lines, format, context, data);
@@ -117,10 +119,6 @@ function gridOnly(lines: readonly PlainLine[], { cards }: FoundPlans): LineGrid 
   return grid?.table.names.includes(cards[0]?.name ?? '') ? grid : null;
 }
 
-function nothingSaid(): WholePage {
-  return { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
-}
-
 function allText({ blocks, title }: PageBlocks): string {
   const texts = blocks.map((block) => (block.kind === 'line' ? block.text : block.rows.map(({ cells }) => cells.join('\n')).join('\n')));
   return [title, ...texts].join('\n');
@@ -150,100 +148,32 @@ function readStepGrids(rest: readonly PlainLine[], builder: ReadingBuilder): voi
 }
 
 interface TablesAround {
-  readonly rest: readonly PlainLine[];
   readonly format: FigureFormat;
   readonly isProcessor: boolean;
 }
 
-/** Tables: plans in columns or rows, steps of a price, rates by card and channel, or a list of names with prices. */
-function readTables(tables: readonly PageTable[], { format, isProcessor }: TablesAround, builder: ReadingBuilder, whole: WholePage): void {
+/**
+ * Tables: plans in columns or rows, steps of a price, rates by card and channel, or a list of names with prices.
+ *
+ * @returns rows of theirs that say what sentences could
+ */
+function readTables(
+  tables: readonly PageTable[],
+  { format, isProcessor }: TablesAround,
+  builder: ReadingBuilder,
+  whole: WholePage,
+): PlainLine[] {
   const plain = (text: string) => plainText(text, format);
-  for (const table of tables) {
+  return tables.flatMap((table): PlainLine[] => {
     if (isRateTable(table)) {
       readRateTable(table, plain, builder, isProcessor);
-      continue;
+      return [];
     }
     const plans = planTable(table, plain, builder.names());
-    if (plans) readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);
-    else readPriceList(table, plain, builder);
-  }
-}
-
-/** Data in the page's scripts: where the page itself shows no plans they are read from it. */
-function readData(page: PageBlocks, builder: ReadingBuilder): { vendor: string; currency: string | null } {
-  const linked = readLinkedData(page.linkedData);
-  const vendor = linked?.vendor ?? '';
-  if (builder.plans.length > 0) return { vendor, currency: null };
-  if (linked) {
-    readOffers(linked, builder);
-    return { vendor, currency: null };
-  }
-  const script = readScriptData(page.scriptData);
-  for (const [which, parts] of [['plan', script.plans] as const, ['addon', script.addons] as const])
-    for (const { name, statements } of parts) {
-      const line = builder.addLine(`In the page’s data: ${name}`);
-      const added = builder[which](name, line);
-      for (const statement of statements) builder.state(added, statement, line);
-    }
-  readAnswers(script.answers, builder);
-  return { vendor: script.vendor, currency: script.currency };
-}
-
-/**
- * Data beside what a page shows are further evidence: the same price confirms, another one is asked, and a plan that shows
- * no price at all takes the one of its data.
- */
-function confirmByData({ linkedData }: PageBlocks, builder: ReadingBuilder): void {
-  for (const { plan: name, clauses } of readLinkedData(linkedData)?.plans ?? []) {
-    const plan = builder.plans.find((one) => one.name.toLowerCase() === name.toLowerCase());
-    if (!plan || builder.isOfData(plan)) continue;
-    const terms = clauses.flatMap((clause) => (clause.kind === 'read' ? clause.statements : [])).filter((one) => one.kind === 'term');
-    for (const statement of terms) {
-      const at = plan.facts.findIndex((fact) => fact.statement.kind === 'term' && fact.statement.term.months === statement.term.months);
-      const shown = plan.facts[at];
-      const hasNone = !plan.facts.some((fact) => fact.statement.kind === 'term') && plan.pieces.length === 0;
-      if (hasNone) builder.state(plan, statement, builder.addLine(`In the page’s data: ${name}, ${statement.term.price ?? ''}`));
-      if (shown?.statement.kind !== 'term' || isSameAmount(shown.statement.term.price, statement.term.price) || shown.statement.term.intro)
-        continue;
-      plan.facts.splice(at, 1);
-      const line = builder.addLine(`In the page’s data: ${name}, ${statement.term.price ?? ''}`);
-      builder.ask(
-        'The page shows another price than its data state. Which one holds?',
-        [...shown.lines, line],
-        [name],
-        [shown.statement, statement].map((one) => ({
-          label: one.term.price ?? 'not stated',
-          statements: [{ plan: name, statement: one }],
-        })),
-      );
-    }
-  }
-}
-
-/** Offers of schema.org data, each price with what it says, or a question where it does not say how often it is paid. */
-function readOffers({ plans }: LinkedOffers, builder: ReadingBuilder): void {
-  for (const { plan, clauses } of plans) {
-    const added = builder.plan(plan, builder.addLine(`In the page’s data: ${plan}`), true);
-    for (const clause of clauses) {
-      const line = builder.addLine(`${plan}: ${clause.text}`);
-      if (clause.kind === 'read') for (const statement of clause.statements) builder.state(added, statement, line);
-      else if (clause.kind === 'not-understood') builder.leaveOpen(line);
-      else
-        builder.ask(
-          clause.question,
-          [line],
-          [plan],
-          clause.options.map(({ label, statements }) => ({ label, statements: statements.map((statement) => ({ plan, statement })) })),
-        );
-    }
-  }
-}
-
-function readAnswers(answers: ReadonlyArray<{ readonly question: string; readonly answer: string }>, builder: ReadingBuilder): void {
-  const lines = answers
-    .flatMap(({ question, answer }) => [question, answer])
-    .map((text): PlainLine => ({ kind: 'line', line: builder.addLine(text), text, plain: text }));
-  readRest(lines, builder, nothingSaid());
+    if (!plans) return readPriceList(table, plain, builder);
+    readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);
+    return [];
+  });
 }
 
 /** A page without plans but with several rates is a payment processor's. */

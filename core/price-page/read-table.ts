@@ -1,9 +1,11 @@
 import { isButton } from './line-kinds';
 import type { PageTable } from './page-blocks';
+import type { Fact } from './page-reading';
+import type { PlainLine } from './plain-line';
 import { type PlanTable, priceSteps, readRow } from './page-tables';
 import { addonAt, isMoreOfPlans } from './add-ons';
 import { askRegion, type RegionalFee } from './ask-region';
-import { isSameAmount } from '../amount/decimal';
+import { decimal, isSameAmount } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
 import { type PricePiece, pricePieces, wordPrice } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
@@ -93,9 +95,13 @@ function lengthIn(cell: string): string {
 
 /** Steps of a price that a plan has besides its own price are asked about: they may come in its place. */
 function readPriceSteps(steps: NonNullable<ReturnType<typeof priceSteps>>, builder: ReadingBuilder): void {
-  for (const { plan: name, statement } of steps.charges) takeForStep(builder.plans.find(isCalled(name)), statement, builder);
-  const priced = steps.charges.filter(({ plan }) => builder.plans.some((one) => isCalled(plan)(one) && one.pieces.length > 0));
-  for (const { plan: name, statement, lines } of steps.charges) {
+  const charges = steps.charges.map(({ plan: name, statement, lines }) => {
+    const plan = builder.plans.find(isCalled(name));
+    takeForStep(plan, statement, builder);
+    return { plan: name, ...withFirstStep(plan, { statement, lines }) };
+  });
+  const priced = charges.filter(({ plan }) => builder.plans.some((one) => isCalled(plan)(one) && one.pieces.length > 0));
+  for (const { plan: name, statement, lines } of charges) {
     if (priced.length > 0) break;
     builder.state(builder.plan(name, lines[0] ?? 0), statement, ...lines);
   }
@@ -124,14 +130,42 @@ function takeForStep(plan: PlanBeingRead | undefined, statement: Statement, buil
   for (const { line } of plan.pieces.splice(0)) builder.putAside(line, 'one of the steps of its price');
 }
 
-/** A table of names and prices that is not about plans: add-ons, one a row. */
-export function readPriceList(table: PageTable, plain: (text: string) => string, builder: ReadingBuilder): void {
+/** "¤9 a month" for "500 contacts" is the first step of a price that is ¤15 for 1,000. */
+function withFirstStep(plan: PlanBeingRead | undefined, stated: Fact): Fact {
+  const { statement, lines } = stated;
+  const charge = statement.kind === 'charge' && 'bands' in statement.charge ? statement.charge : null;
+  const [second] = charge?.bands ?? [];
+  const at = plan?.facts.findIndex(({ statement: one }) => one.kind === 'limit' && one.quantity === charge?.on) ?? -1;
+  const counted = plan?.facts[at];
+  const [price, ...more] = plan?.pieces ?? [];
+  if (!plan || !charge || !second?.flat || !second.upTo || counted?.statement.kind !== 'limit' || !price || more.length > 0) return stated;
+  const { most } = counted.statement;
+  const isFirst = typeof most === 'string' && decimal(most).lt(second.upTo);
+  const isMonthly = price.per === 1 && (price.billed ?? 1) === 1 && !price.isCrossedOut && !price.isRenewal && price.first === null;
+  if (!isFirst || !isMonthly || price.amount === null || decimal(price.amount).isZero() || decimal(price.amount).gt(second.flat))
+    return stated;
+  plan.facts.splice(at, 1);
+  plan.pieces.splice(0);
+  const bands = [{ upTo: most, flat: price.amount }, ...charge.bands];
+  return { statement: { kind: 'charge', charge: { ...charge, bands } }, lines: [...lines, price.line, ...counted.lines] };
+}
+
+/**
+ * A table of names and prices that is not about plans: add-ons, one a row.
+ *
+ * @returns its other rows as lines: "Free trial | 30 days" says what a sentence could
+ */
+export function readPriceList(table: PageTable, plain: (text: string) => string, builder: ReadingBuilder): PlainLine[] {
+  const others: PlainLine[] = [];
   for (const { line, cells } of table.rows) {
     const [name = '', ...rest] = cells.map((cell) => plain(cell.replaceAll('\n', ' ')));
     const price = rest.find((cell) => /¤\d/.test(cell));
-    if (price === undefined) continue;
-    const addon = addonAt([{ kind: 'line', line, text: name, plain: `${name}: ${price}` }], 0, true);
-    if (!addon) continue;
+    const addon = price === undefined ? null : addonAt([{ kind: 'line', line, text: name, plain: `${name}: ${price}` }], 0, true);
+    if (!addon) {
+      const told = rest.filter((cell) => cell !== '');
+      if (name !== '' && told.length === 1) others.push({ kind: 'line', line, text: `${name}: ${told[0]}`, plain: `${name}: ${told[0]}` });
+      continue;
+    }
     if (addon.charge && isMoreOfPlans(addon) && builder.plans.length > 0) {
       for (const plan of builder.plans) builder.state(plan, { ...addon.charge, beyond: true }, line);
       continue;
@@ -140,4 +174,5 @@ export function readPriceList(table: PageTable, plain: (text: string) => string,
     if (addon.charge) builder.state(added, addon.charge, line);
     builder.price(added, addon.pieces);
   }
+  return others;
 }

@@ -43,6 +43,9 @@ const FEE_ROW =
   /\b(?:fees?|rates?|commission|share of|processing|card payments?|payment provider|provider|gateway|in person|online|invoices?|card on file|international cards?|transactions?|cards?)\b/i;
 const FURTHER =
   /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\bprice per (?!month|year|mo\b|yr\b|hour)/i;
+/** "Online sales per year | up to ¤50000": how much may be sold. */
+const SALES = /\b(?:sales|revenue|turnover|takings)\b(?!.*\b(?:fees?|commission|share)\b)/i;
+const A_MOST = /^(?:(?:up to|at most|max(?:imum)?\.?|≤|<) ?¤[\d.]+|unlimited|no limit|[–—-])$/i;
 const NOT_STATED = /^(?:custom|on request|ask us|contact us|talk to us|individual|by agreement|negotiable)$/i;
 
 const NOTHING: CellReading = { statements: [], pieces: [] };
@@ -84,6 +87,7 @@ export function rowKindOf(heading: string, cells: readonly string[]): RowKind {
   const isMoney = (cell: string) => /^\D{0,12}[\uE000]?¤\d/.test(cell) || wordPrice(cell) !== null;
   const hasMoney = told.some((cell) => /¤\d/.test(cell));
   const hasPercent = told.some((cell) => /\d%/.test(cell));
+  if (SALES.test(heading) && hasMoney && told.every((cell) => A_MOST.test(cell))) return 'other';
   if (JOINING.test(heading) && (hasMoney || told.some((cell) => /^(?:free|none|0|no)$/i.test(cell)))) return 'joining';
   if (/\btrial\b/i.test(heading) || /\b(?:money[- ]back|refund)/i.test(heading)) return 'trial';
   if (HOURLY.test(heading) && hasMoney) return 'hourly';
