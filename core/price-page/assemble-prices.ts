@@ -78,7 +78,10 @@ function asShare(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
 }
 
 /** "¤11.20 a month" beside "¤14 billed monthly", where the page shows prices by the year: the lower is paid for a year. */
-function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnce }: PriceHints): PricePiece {
+function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnce, usualPer }: PriceHints): PricePiece {
+  const isBare = piece.per === null && piece.billed === null && piece.first === null && !piece.isOnce && !piece.isTotal;
+  // "Prices per month, paid yearly" says it of every price without words.
+  if (isBare && usualPer === 1 && paidAtOnce !== null && !piece.isRenewal) return { ...piece, per: 1, billed: paidAtOnce };
   if (paidAtOnce === null || piece.per !== 1 || piece.billed !== null || piece.isRenewal || piece.amount === null) return piece;
   const { amount } = piece;
   const isLower = pieces.some((one) => one.billed === 1 && !one.isCrossedOut && one.amount !== null && decimal(one.amount).gt(amount));

@@ -54,6 +54,7 @@ export function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[
     return end;
   }
   const isBlock = areBlocks(lines, plans);
+  const holdSentences = lines.slice(plans[0]?.name ?? 0, head.name).some(({ plain }) => isSentence(plain) && !ABOUT_ALL.test(plain));
   for (; end < lines.length; end += 1) {
     const line = lines[end];
     const before = lines[end - 1];
@@ -61,7 +62,7 @@ export function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[
     if (isBlock && line.opens) break;
     if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
     const isSaidBefore = lines.slice(plans[0]?.name ?? 0, head.name).some((one) => one.text === line.text);
-    if ((endsCard(line, lines, end) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
+    if ((endsCard(line, lines, end, holdSentences) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
     if (namesPlan(line, plans, lines) || (line.opens && headsATableOf(lines, end, plans))) break;
     if (plans.length > 1 && saysSomethingNew(line, lines.slice(plans[0]?.name ?? 0, head.name))) break;
   }
@@ -119,7 +120,8 @@ function lastIsButton(lines: readonly PlainLine[], plans: readonly PlanHead[], a
 const ABOUT_ALL =
   /\b(?:all|every|each|any) (?:paid )?(?:plans?|of (?:our|the) plans|packages?|servers?|prices)\b|\bmoney[- ]back\b|\bfree trial\b(?=.*\b(?:plan|all|every)\b)|^(?:prices|yearly|pay (?:yearly|annually|for)|not happy|try it|try (?:any|every))\b/i;
 
-export function endsCard(line: PlainLine, lines: readonly PlainLine[], at: number): boolean {
+/** @param holdSentences - whether the cards before hold sentences, so that one does not end this */
+export function endsCard(line: PlainLine, lines: readonly PlainLine[], at: number, holdSentences = false): boolean {
   const { plain, text, role } = line;
   if (role === 'footer' || role === 'navigation' || role === 'heading') return true;
   if (isPriceTail(plain)) return false;
@@ -130,7 +132,8 @@ export function endsCard(line: PlainLine, lines: readonly PlainLine[], at: numbe
   if (section !== null || isQuestion(plain)) return true;
   if (isPriced(plain)) return false;
   if (/^[✓✔✗✘•]/.test(text) || role === 'item') return false;
-  if (ABOUT_ALL.test(plain) || (isSentence(plain) && /[.!]$/.test(plain) && plain.split(' ').length > 5)) return true;
+  const isLong = isSentence(plain) && /[.!]$/.test(plain) && plain.split(' ').length > 5;
+  if (ABOUT_ALL.test(plain) || (isLong && !holdSentences)) return true;
   // A line with marks alone behind it is a row of a table.
   const next = lines.slice(at + 1, at + 3).map((one) => one.plain);
   return next.length === 2 && next.every(isMark) && isCell(plain);

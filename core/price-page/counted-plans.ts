@@ -5,7 +5,10 @@ import type { PlainLine } from './plain-line';
 
 const LEAST_PLANS = 2;
 /** "1 site", "up to 500 contacts", "501-2500 contacts", "from 501 to 2500 contacts". */
-const A_COUNT = /^(?:up to |from |of |over )?(?:\d+ ?(?:[-–]| to | a ) ?)?(\d+) (\p{L}[\p{L} -]{1,24})$/u;
+const A_COUNT = /^(?:up to |from |of |over )?(?:\d+ ?(?:[-–]| to | a ) ?)?(\d+) (\p{L}[\p{L} -]{1,24})$/iu;
+
+/** "Up to 500 contacts: ¤9", "Up to 500 contacts — ¤9". */
+const PRICED = /^([^:]*?\p{L})(?::| [–—-] )\s*(.*)$/u;
 
 const UNLIMITED = /^(unlimited|any number of) (\p{L}[\p{L} -]{1,24})$/iu;
 
@@ -28,14 +31,14 @@ function planAt(
   at: number,
   pricesBeside: (lines: readonly PlainLine[], at: number) => readonly PlainLine[],
 ): { readonly card: PlanCard; readonly noun: string } | null {
-  const [, head = '', price] = /^([^:]*?)(?::\s*(.*))?$/u.exec(line.plain) ?? [];
+  const [, head = line.plain, price] = PRICED.exec(line.plain) ?? [];
   const [, upTo = '', noun = ''] = A_COUNT.exec(head) ?? UNLIMITED.exec(head) ?? [];
   if (noun === '' || /^(?:months?|years?|weeks?|days?|hours?)\b/i.test(noun) || countedThing(noun) === null) return null;
   const priced = price === undefined ? pricesBeside(lines, at) : [{ ...line, plain: price, text: price }];
   const [first] = priced;
   if (!first || !(isPriceLine(first.plain) || wordPrice(first.plain) === 'free')) return null;
   const limit = { ...line, plain: /^\d/.test(upTo) ? `up to ${upTo} ${noun}` : head, text: line.text };
-  const name = price === undefined ? line.text : (line.text.split(':')[0] ?? line.text).trim();
+  const name = price === undefined ? line.text : (PRICED.exec(line.text)?.[1] ?? line.text).trim();
   return { card: { name, nameLine: line.line, lines: [...priced, limit] }, noun };
 }
 

@@ -20,7 +20,7 @@ const PROCESSING_INCLUDED =
 const NO_FEE =
   /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund)\b/;
 const OUTSIDE =
-  /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing)\b|\bthird[- ]party payments?\b|\bwithout \w+ pay(ments)?\b/;
+  /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing|services?)\b|\bthird[- ]party payments?\b|\bwithout \w+ pay(ments)?\b/;
 const IN_PERSON =
   /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;

@@ -195,7 +195,7 @@ const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
     dagen: 'days',
     opslag: 'storage',
     producten: 'products',
-    gebruikers: 'users',
+    'gebruikers?': 'users',
     bestellingen: 'orders',
     leden: 'members',
     winkel: 'shop',

@@ -6,7 +6,7 @@ export type SectionKind = 'addons' | 'comparison' | 'fees' | 'questions' | 'ever
 const BADGE =
   /^(?:[★☆✨]\s*)?(?:(?:our |the )?most (?:popular|chosen|loved|picked|bought)(?: plan| choice| option| pick)?|popular(?: choice| plan)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|(?:you )?save \d+%(?!.*\b(?:year|annual)).*|[-−–]? ?\d+% off|[-−–] ?\d+%|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|great for \w+|limited(?: time)? offer|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by most)[.!]?$/i;
 const BUTTON =
-  /^(?:(?:start|try|get|choose|buy|order|select|sign up|subscribe|book|talk|add to|begin|join|deploy|upgrade|request|go|pick(?! lists?\b)|take|claim|continue|jetzt|choisir|commander|elegir|scegli|kies|bestellen|demo|shop now|let['’]?s)\b.{0,40}|contact(?: (?:us|sales|our|support|the).{0,20})?|(?:learn|read|see|view|show|compare|download|open|create|build|launch)(?: (?:more|all|now|details|plans?|app|an? account|demo|it).{0,20})?)$/i;
+  /^(?:(?:start|try|get|choose|buy|order|select|sign up|subscribe|book|talk|add to|begin|join|deploy|upgrade|request|go|pick(?! lists?\b)|take(?! (?:payments?|orders|bookings|deposits|donations)\b)|claim|continue|jetzt|choisir|commander|elegir|scegli|kies|bestellen|demo|shop now|let['’]?s)\b.{0,40}|contact(?: (?:us|sales|our|support|the).{0,20})?|(?:learn|read|see|view|show|compare|download|open|create|build|launch)(?: (?:more|all|now|details|plans?|app|an? account|demo|it).{0,20})?)$/i;
 const MENU =
   /^(?:skip to .*|zum inhalt|menu|close|home|pricing|prices|plans?|features?|templates|help|help centre|support|log ?in|sign ?in|sign ?up|docs|blog|about|account|basket(?: ?\(\d+\))?|cart(?: ?\(\d+\))?|english|deutsch|terms|privacy|imprint|impressum|datenschutz|data protection|accept all|only necessary|cookie.*|©.*|call us.*|monthly|yearly|annual|annually|per month|per year|pay monthly|pay yearly|billed monthly|billed annually|bill monthly|lifetime|or)$/i;
 const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
@@ -24,7 +24,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'addons',
   ],
   [
-    /^(?:(?:compare|comparison|detailed)\b.{0,40}|(?:full|all) (?:features?|comparison|plans?|details)\b.{0,30}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
+    /^(?:(?:compare|comparison|detailed)\b.{0,40}|(?:full|all) (?:features?|comparison|plans?|details)\b(?!.*\b(?:includes?|have|come|get)\b).{0,30}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
     'comparison',
   ],
   [
@@ -32,7 +32,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'fees',
   ],
   [
-    /^(?:what (?:every|all) .{0,20}(?:has|have|includes?|gets?|comes with)|(?!all (?:that|of)\b)(?:every|all|each) .{0,24}(?:includes?|including|have|has|gets?|comes? with):?|included (?:everywhere|in (?:every|all).*|with (?:every|all).*)|(?:on |in |with )?(?:every|each) plan|all plans|every plan has|both (?:plans )?(?:include|have|come with))$/,
+    /^(?:what (?:every|all) .{0,20}(?:has|have|includes?|gets?|comes with)|(?!all (?:that|of)\b)(?:every|all|each) .{0,24}(?:includes?|including|have|has|gets?|comes? with):?|included (?:everywhere|in (?:every|all).*|with (?:every|all).*)|(?:on |in |with )?(?:every|each) plan|all plans|always included|every plan has|both (?:plans )?(?:include|have|come with))$/,
     'every plan',
   ],
   [/^(?:lifetime|one-time|buy once|pay once).{0,30}$/, 'lifetime'],

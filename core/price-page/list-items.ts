@@ -127,7 +127,7 @@ export function limitsIn(given: string, heading = ''): Statement[] {
   if (uptime) return [{ kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[4] ?? null }];
   const bare = /\b(?:uptime|availability)\b/i.test(heading) ? /^(\d+(?:\.\d+)?)%$/.exec(text)?.[1] : undefined;
   if (bare !== undefined) return [{ kind: 'feature', feature: 'uptime', value: bare }];
-  const parts = text.split(/,\s+(?=\d|unlimited)|\s+(?:and|\+)\s+(?=\d|unlimited)/i);
+  const parts = text.split(/,\s+(?=\d|unlimited)|\s+(?:and|\+)\s+(?=\d|unlimited)|(?<=\d \p{L}+) (?:to|for|with) (?=up to \d)/iu);
   return parts.flatMap((part) => (UNLIMITED.test(part) ? unlimitedIn(part, heading) : (limitIn(part, heading) ?? [])));
 }
 

@@ -23,9 +23,16 @@ export function findNamedGrid(lines: readonly PlainLine[]): LineGrid | null {
     const grids = Array.from({ length: MOST_PLANS - LEAST_PLANS + 1 }, (_, more) => gridOf(lines, start, LEAST_PLANS + more));
     const found = grids.filter((grid) => grid !== null);
     const [best] = found.sort((a, b) => b.to - a.to);
-    if (best) return best;
+    if (best) return nearestToRows(lines, best);
   }
   return null;
+}
+
+/** What stands above the names can look like one more of them, and the last of them like the heading of a group of rows. */
+function nearestToRows(lines: readonly PlainLine[], grid: LineGrid): LineGrid {
+  const next = gridOf(lines, grid.from + 1, grid.table.names.length);
+  const isHeading = PRICE_HEADING.test(next?.table.names.at(-1) ?? '');
+  return next && next.to === grid.to && !isHeading ? nearestToRows(lines, next) : grid;
 }
 
 function gridOf(lines: readonly PlainLine[], start: number, count: number): LineGrid | null {

@@ -71,6 +71,14 @@ export function readConditions(
     )
   )
     page.usualPer = 1;
+  if (
+    /^(?:all )?prices? (?:are )?(?:shown |quoted |listed )?(?:a|per|by the) month,? (?:when |if )?(?:paid|billed) (?:yearly|annually|by the year)/i.test(
+      plain,
+    )
+  ) {
+    page.usualPer = 1;
+    page.paidAtOnce = 12;
+  }
   if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
 }
 

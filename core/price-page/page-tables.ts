@@ -24,7 +24,8 @@ export interface TableRow {
 }
 
 const PRICE_COLUMN = /^(?:prices?|costs?|fees?|charges?|monthly|yearly|per (?:month|year)|price (?:per|a) (?:month|year))$/i;
-const PLAN_HEADING = /^(?:name|plans?|packages?|server|type|size|tarif|tier|edition|model|feature|features|)$/i;
+const PLAN_HEADING =
+  /^(?:name|(?:monthly |yearly |our |your )?plans?|packages?|server|type|size|tarif|tier|edition|model|feature|features|)$/i;
 const ATTRIBUTE =
   /\b(?:price|month|monthly|year|yearly|hour|hourly|cpu|vcpu|cores?|ram|memory|disk|ssd|storage|traffic|transfer|bandwidth|users?|labels?|included|contacts|emails?|products|fee|rate|staff|each|further|orders)\b/i;
 
@@ -144,7 +145,7 @@ function turned(
     names: body.map(({ cells }) => columnName(cells[0] ?? '')),
     heads: body.map(() => []),
     rows: head.cells.slice(1).map((heading, column) => ({
-      heading,
+      heading: /^price$/i.test(heading) ? `${/^(?:monthly|yearly)\b/i.exec(head.cells[0] ?? '')?.[0] ?? ''} ${heading}`.trim() : heading,
       line,
       cells: body.map((row) => ({ plain: (row.cells[column + 1] ?? '').trim(), line: row.line })),
     })),

@@ -75,8 +75,9 @@ function itemsOf(line: PlainLine, card: readonly PlainLine[]): PlainLine[] {
   }
   const parts = /¤/.test(plain) ? [] : plain.split(/\s+[·•|]\s+/);
   if (parts.length >= 2) return parts.map((part) => ({ ...line, plain: part, text: part }));
-  const items = plain.split(/,\s+/);
-  const isList = items.length >= LEAST_ITEMS && !/[¤.:]/.test(plain) && items.every((item) => item !== '' && item.split(' ').length <= 5);
+  const items = plain.replace(/\.$/, '').split(/,\s+/);
+  const isList =
+    items.length >= LEAST_ITEMS && !/[¤:]|\.(?!$)/.test(plain) && items.every((item) => item !== '' && item.split(' ').length <= 5);
   return isList ? items.map((item) => ({ ...line, plain: item, text: item })) : [line];
 }
 

@@ -67,7 +67,10 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
     /^\d+(?:\.\d+)?%(?: \+ ¤[\d.]+)?$/.test(lines[at]?.plain ?? '')
       ? /^(?:for|on|with) (\p{L}[^\d%]*)$/iu.exec(lines[at + 1]?.plain ?? '')?.[1]
       : undefined;
+  const below = areNamesBelow(lines);
   return lines.flatMap((line, at): PlainLine[] => {
+    if (below.has(at - 1)) return [];
+    if (below.has(at)) return [{ ...line, plain: `${lines[at + 1]?.plain ?? ''}: ${line.plain}` }];
     if (named(at - 1) !== undefined) return [];
     const name = named(at);
     if (name !== undefined) return [{ ...line, plain: `${name}: ${line.plain}` }];
@@ -78,6 +81,16 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
     if (/^[^:\d]+: ¤[\d.]+$/.test(line.plain) && WAY_OF_PAYING.test(line.plain)) return [{ ...line, plain: `${line.plain} per payment` }];
     return [isAlone ? { ...line, plain: `${line.plain.replace(/ each$/, '')} per payment` } : line];
   });
+}
+
+const A_RATE = /^\d+(?:\.\d+)?%(?: \+ ¤[\d.]+)?$/;
+
+/** Places of rates that each have their name below: where the first has none above it, and the last has one below. */
+function areNamesBelow(lines: readonly PlainLine[]): ReadonlySet<number> {
+  const rates = lines.flatMap(({ plain }, at) => (A_RATE.test(plain) ? [at] : []));
+  const isName = (at: number) => /\bcards?\b|\bdebits?\b/i.test(lines[at]?.plain ?? '') && !/\d/.test(lines[at]?.plain ?? '');
+  const [first = 0] = rates;
+  return new Set(rates.length >= 2 && !isName(first - 1) && rates.every((at) => isName(at + 1)) ? rates : []);
 }
 
 const WAY_OF_PAYING = /\b(?:debits?|transfers?|redirects?|wallets?|vouchers?|pay later|invoices?|cash|cheques?|bank payments?)\b/i;

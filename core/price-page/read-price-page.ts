@@ -3,6 +3,7 @@ import { feesIn } from './fees';
 import { findPlans, type FoundPlans } from './find-plans';
 import { type PlainLine, sentencesOf } from './plain-line';
 import { htmlBlocks } from './html-blocks';
+import { withHeadedPrices } from './headed-prices';
 import { readInherited } from './inherited';
 import { findLineGrids, findStepGrids, type LineGrid } from './line-grid';
 import { findNamedGrid, PRICE_HEADING } from './named-grid';
@@ -55,8 +56,10 @@ export function readPricePage(source: string, context: PageContext = {}): PageRe
 /** Reads a page that has been cut into its lines and tables. */
 export function readBlocks(page: PageBlocks, context: PageContext = {}): PageReading {
   const format = figureFormatOf(allText(page));
-  const lines = page.blocks.flatMap((block): PlainLine[] =>
-    block.kind === 'line' ? sentencesOf({ ...block, plain: plainText(block.text, format) }) : [],
+  const lines = withHeadedPrices(
+    page.blocks.flatMap((block): PlainLine[] =>
+      block.kind === 'line' ? sentencesOf({ ...block, plain: plainText(block.text, format) }) : [],
+    ),
   );
   const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
   const builder = new ReadingBuilder(linesOf(page, format));
