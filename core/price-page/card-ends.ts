@@ -124,8 +124,8 @@ const ABOUT_ALL =
 export function endsCard(line: PlainLine, lines: readonly PlainLine[], at: number, holdSentences = false): boolean {
   const { plain, text, role } = line;
   if (role === 'footer' || role === 'navigation' || role === 'heading') return true;
-  if (isPriceTail(plain)) return false;
   const section = sectionOf(plain);
+  if (isPriceTail(plain) && section !== 'every plan') return false;
   // "Payments" may be one more feature, or head the rates that follow.
   if (section === 'fees')
     return /[%¤]/.test(lines[at + 1]?.plain ?? '') || isSentence(lines[at + 1]?.plain ?? '') || /\b(?:rates?|fees?)$/i.test(plain);

@@ -143,7 +143,7 @@ function countHeads(lines: readonly PlainLine[], anchors: readonly number[]): Pl
 function priceAnchors(lines: readonly PlainLine[]): number[] {
   return lines.flatMap(({ plain, role }, at) => {
     if (role === 'navigation' || role === 'footer') return [];
-    const isNameOnly = wordPrice(plain) === 'free' && isNameLike(lines, at);
+    const isNameOnly = wordPrice(plain) !== null && isNameLike(lines, at);
     const begins =
       isPriceLine(plain) || isPriceOfSeats(plain) || (wordPrice(plain) !== null && !isNameOnly) || isOffer(plain) || isOnlyTrial(plain);
     if (!begins) return [];

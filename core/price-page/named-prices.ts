@@ -87,7 +87,7 @@ function wordsAround(text: string, question: string): { all: string; question: s
       ? ' per month billed monthly'
       : '';
   const year =
-    /\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plan|billing|prices?)|billed yearly|pa(?:y|id|ying) (?:yearly|annually)|in advance)/.test(
+    /\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plan|billing|prices?)|billed yearly|pa(?:y|id|ying) (?:yearly|annually)|in advance|(?:per|a) year\b[^?]*\?)/.test(
       asked,
     )
       ? ' per year'

@@ -112,7 +112,8 @@ function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameE
     if (!isFree && (sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain))) break;
     if (!isBadge(plain) && !isLeadIn(plain)) {
       steps += 1;
-      const isFreePlan = steps === 1 && /^free \p{L}+$/iu.test(plain) && /^¤0\b/.test(lines[price]?.plain ?? '');
+      const isNamedAgain = /^free$/i.test(plain) && (said.counts.get(text.toLowerCase()) ?? 0) > 1;
+      const isFreePlan = steps === 1 && (isNamedAgain || /^free \p{L}+$/iu.test(plain)) && /^¤0\b/.test(lines[price]?.plain ?? '');
       if (isFree || canBeName(text, plain, line.opens))
         found.push({ at, steps, score: nameScore(line, said, steps) + (isFreePlan ? FREE_NAMED : 0) });
     }
@@ -149,6 +150,7 @@ export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
     if (price !== undefined && !lines.slice(at + 1, price).some(({ plain }) => isButton(plain)))
       return /\b(?:once|one[- ]time|(?:one|single) payment)\b/i.test(`${lines[price]?.plain ?? ''} ${lines[price + 1]?.plain ?? ''}`);
   }
+  if (own && /^individual$/i.test(own.plain) && isPriceLine(next?.plain ?? '')) return true;
   if (own && /^free$/i.test(own.plain) && isAboveNothing(lines, at)) return true;
   return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
 }

@@ -200,12 +200,22 @@ function furtherOf(heading: string, plain: string): CellReading {
     .replace(/\b(?:each|per|price|for|every|further|additional|extra|more|overage|the|of|an?|cost|beyond that)\b/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  const own = /¤[\d.]+\s*(?:per|\/|for|each)\s*\S+/.test(plain);
+  const own = /¤[\d.]+\s*(?:per|\/|for|each)\s*(?!mo\b|months?\b|yr\b|years?\b)\S+/.test(plain);
   const charge = unitChargeIn(own ? plain : `${amount} per additional ${noun}`, noun);
   return charge ? { statements: [charge], pieces: [] } : { ...NOTHING, why: 'no amount for one' };
 }
 
 function otherOf(heading: string, { plain, line }: RowCell): CellReading {
+  // "✓ (8% fee)" says that it is there, and what it costs.
+  const ofSales = /^[✓✔] ?\((.*\d%.*\b(?:fees?|commission|per sale)\b.*)\)$/u.exec(plain)?.[1];
+  if (ofSales !== undefined)
+    return {
+      statements: [
+        feature(heading, true),
+        ...feesIn(ofSales, { heading: heading.toLowerCase(), isFee: true }).map(({ statement }) => statement),
+      ],
+      pieces: [],
+    };
   if (/\d%/.test(plain) && !/\b(?:uptime|availability|sla)\b/i.test(heading)) return { ...NOTHING, isOpen: true };
   if (YES.test(plain)) return { statements: [feature(heading, true)], pieces: [] };
   if (NO.test(plain)) return { statements: [feature(heading, false)], pieces: [] };

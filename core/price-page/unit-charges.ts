@@ -164,6 +164,8 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
 /** "Active subscriber" counts subscribers. */
 function inPlural(noun: string): string {
   const bare = noun.replace(/^(?:active|paying|new|monthly|single)\s+/, '');
+  const sold = /^(\p{L}+) sold$/u.exec(bare)?.[1];
+  if (sold !== undefined) return `${plural(sold)} sold`;
   return /\b(?:of|gb|tb|mb)\b/.test(bare) ? bare : plural(bare);
 }
 
