@@ -15,7 +15,7 @@ export interface StatedAddon {
 }
 
 const ONE_LINE =
-  /^(?:extras?:\s*|add-?ons?:\s*)?(\p{L}(?:[\p{L}\d\s’'/&+-]|\.(?=\p{L}{2,4}\b)){2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
+  /^(?:extras?:\s*|add-?ons?:\s*)?((?:\p{L}|\d+ (?:gb |tb )?(?:more|extra|additional|further) )(?:[\p{L}\d\s’'/&+-]|\.(?=\p{L}{2,4}\b)){2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
 const NO_NAME =
   /^(?:from|or|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more(?! \p{Lu}| \p{L}+ (?:addresses|accounts|users|seats)\b)|less|with|if)\b|\b(?:plans?|tarif|kostet|kosten|coûte|cuesta|costa|kost|per month|renews|saves?|included|instead|trial)\b/iu;
 
@@ -32,11 +32,12 @@ export function addonAt(lines: readonly PlainLine[], at: number, isListed: boole
 
 /** "Add-ons: site backups ¤2.99/mo, malware scans ¤3.99/mo" prices several. */
 export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
-  const [, list = ''] =
-    /^(?:(?:optional |paid |available )?(?:add-?ons?|extras?|options?)|also available|need(?: something)? more\??|want more\??)\b[^:?¤\d]*[:?]?\s+(.*¤.*)$/i.exec(
+  const [, listed = ''] =
+    /^(?:optional(?=:)|(?:optional |paid |available )?(?:add-?ons?|extras?|options?)|also available|need(?: something)? more\??|want more\??)\b[^:?¤\d]*[:?]?\s+(.*¤.*)$/i.exec(
       plain,
     ) ?? [];
-  const parts = list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+and\s+(?=[^,]*¤)/);
+  const list = listed || (/^add an? (\p{L}.*¤.*)$/iu.exec(plain)?.[1] ?? '');
+  const parts = list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+(?:and|or)\s+(?=[^,]*¤)/);
   const found = parts.map((part) => onOneLine({ ...line, plain: part.charAt(0).toUpperCase() + part.slice(1) }));
   return parts.length >= 2 && found.every((one) => one !== null) ? found.filter((one) => one !== null) : [];
 }

@@ -136,7 +136,7 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
     current.find((piece) => piece !== total && (piece.per !== null || piece.first !== null)) ?? current.find((piece) => piece !== total);
   const lead = shown ?? total;
   if (!lead) return false;
-  const ahead = monthsAhead(total, shown, hints);
+  const ahead = monthsAhead(total, withBillingOf(shown, renewal), hints);
   const renewalPer = renewal.per ?? shown?.per ?? (isOfWholeTerm(renewal, total) ? ahead : null) ?? 1;
   const lines = [...new Set([lead.line, ...(total ? [total.line] : []), renewal.line])];
   const rest = current.filter((piece) => piece !== total && piece !== shown && !isAlike(piece, shown));
@@ -156,6 +156,12 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
 /** "¤119 billed annually, renews at ¤119": as much as a whole term's price, and so the price of one, not of a month. */
 function isOfWholeTerm(renewal: PricePiece, total: PricePiece | undefined): boolean {
   return total?.amount != null && renewal.amount !== null && decimal(renewal.amount).gte(total.amount);
+}
+
+/** "¤2 a month for the first year, then ¤5 a month, billed yearly" says it of both. */
+function withBillingOf(shown: PricePiece | undefined, { billed }: PricePiece): PricePiece | undefined {
+  const isOfBoth = shown?.per === 1 && shown.billed === null && billed !== null && (shown.first === null || shown.first === billed);
+  return isOfBoth ? { ...shown, billed } : shown;
 }
 
 /** For how many months the lower price is paid at once; null if it is paid bit by bit. */

@@ -10,6 +10,8 @@ export interface CountedThing {
 
 const STORAGE = /\b(storage|(web|disk|hard) ?space|ssd|nvme|disk|disks|file storage|uploads?)\b/;
 const TRAFFIC = /\b(bandwidth|traffic|transfer|data transfer|egress)\b/;
+/** GB of these are sent, not kept. */
+const STREAMED = /\b(streaming|streamed|delivery|delivered|views?)\b/;
 const MEMORY = /\b(ram|memory)\b/;
 const CORES = /\b(v-?cpus?|cpus?|cores?|v-?cores?|processors?)\b/;
 const VIDEO = /\b(video|videos|recordings?|recorded)\b/;
@@ -53,7 +55,7 @@ function hours(said: string, heading: string, factor: string): CountedThing {
 
 function sizedQuantity(words: string): string {
   if (MEMORY.test(words)) return 'ram';
-  return TRAFFIC.test(words) ? 'bandwidth' : 'storage';
+  return TRAFFIC.test(words) || STREAMED.test(words) ? 'bandwidth' : 'storage';
 }
 
 /** A noun without what only surrounds it. */

@@ -17,7 +17,9 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     place.section === 'fees' ||
     place.about !== null ||
     FEES_ASKED.test(place.question) ||
-    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|revenue|wallets?|debit)\b/i.test(plain);
+    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|debit)\b/i.test(
+      plain,
+    );
   // What somebody else typically takes is no fee of this vendor.
   if (!isMeant || /\b(?:typically|usually|approximately|roughly|for example|e\.g\.)/i.test(plain)) return false;
   if (
@@ -57,6 +59,8 @@ function subjectOf(question: string): string {
 const FEES_ASKED = /\b(?:fees?|commission|share|cut|percentage)\b/i;
 const A_RATE = String.raw`\d+(?:\.\d+)?%(?:\s*\+\s*¤\d+(?:\.\d+)?)?`;
 
+const OF_A_SALE = String.raw`(?: (?:of|per) (?:each |every |a )?sale| fee)?`;
+
 /** "Other providers: 2% on Basic, 1% on Plus": each plan's own rate of the same fee. */
 function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, heading: string, builder: ReadingBuilder): boolean {
   const behind = builder.plans.flatMap((plan) => {
@@ -66,7 +70,10 @@ function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, hea
   });
   const before = builder.plans.flatMap((plan) => {
     const named = wholeWords(plan.name);
-    const rate = new RegExp(`(${A_RATE})\\s*(?:\\(|(?:on|for|with|in)\\s+(?:the\\s+)?)${named.source}`, named.flags).exec(plain);
+    const rate = new RegExp(
+      `((?:${A_RATE}|nothing)${OF_A_SALE})\\s*(?:\\(|(?:on|for|with|in)\\s+(?:the\\s+)?)${named.source}`,
+      named.flags,
+    ).exec(plain);
     return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
   });
   const found = before.length >= 2 ? before : behind;
@@ -74,7 +81,8 @@ function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, hea
   if (found.length < (areOthersFree ? 1 : 2)) return false;
   const lead = plain.slice(0, Math.min(...found.map(({ from }) => from)));
   for (const { plan, rate } of found)
-    for (const { statement } of feesIn(`${lead}${rate}`, { heading })) builder.state(plan, statement, line);
+    for (const { statement } of /^nothing/i.test(rate) ? [noFee()] : feesIn(`${lead}${rate}`, { heading }))
+      builder.state(plan, statement, line);
   if (areOthersFree)
     for (const plan of builder.plans) if (!found.some((one) => one.plan === plan)) builder.state(plan, noFee().statement, line);
   return builder.isUsed(line);

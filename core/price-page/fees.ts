@@ -30,7 +30,7 @@ const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
-  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each )?(sales?|orders?)|fee on sales|of payments from)\b/;
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 const OTHER_WAYS =
   /\b(direct debit|bank debit|debit|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;
@@ -40,7 +40,7 @@ const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
   /\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
-  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fee per sale|share of (?:your |each |the )?(?:sales?|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
+  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
 /** What a fee's words are read with. */
 export interface FeeSurroundings {

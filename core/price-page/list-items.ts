@@ -80,10 +80,10 @@ export function readItem(plain: string, heading = ''): ReadItem {
 /** "Sell up to 25 products (5% fee)" says how many, too. */
 function limitsBeside(text: string): Statement[] {
   const rest = text
-    .replace(/\([^)]*%[^)]*\)/g, ' ')
+    .replace(/\((?:[^)]*%|no (?:[a-z]+ )?fees?)[^)]*\)/g, ' ')
     .replace(/\d+(?:\.\d+)?%(?:\s*\+\s*¤[\d.]+)?/g, ' ')
     .trim();
-  return rest !== text && /\b(?:up to|unlimited)\b/i.test(rest) ? limitsIn(rest) : [];
+  return rest !== text && /\b(?:up to|unlimited|for \d+)\b/i.test(rest) ? limitsIn(rest) : [];
 }
 
 /** "No transactions" is a limit of none, "No branding" a feature that is not there. */

@@ -76,7 +76,7 @@ function placesOf(text: string, names: readonly string[]): Array<{ name: string;
 function wordsAround(text: string, question: string): { all: string; question: string } {
   const end = text.slice(text.lastIndexOf('¤')).replace(/^¤[\d.]+/, '');
   const lead =
-    /\b(?:month[- ]to[- ]month|(?:pay|paid|paying|billed) (?:monthly|yearly|annually)|monthly billing|(?:pay|paid|paying) by the year|(?:yearly|annual) prices?)\b/i.exec(
+    /\b(?:month[- ]to[- ]month|(?:pay|paid|paying|billed) (?:monthly|yearly|annually)|monthly billing|(?:pay|paid|paying) by the year|(?:yearly|annual) (?:prices?|plans?))\b/i.exec(
       text.slice(0, text.indexOf('¤')),
     )?.[0] ?? '';
   const asked = `${question} ${lead}`.toLowerCase();
@@ -87,7 +87,7 @@ function wordsAround(text: string, question: string): { all: string; question: s
       ? ' per month billed monthly'
       : '';
   const year =
-    /\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plan|billing|prices?)|billed yearly|pa(?:y|id|ying) (?:yearly|annually)|in advance|(?:per|a) year\b[^?]*\?)/.test(
+    /\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plans?|billing|prices?)|billed yearly|pa(?:y|id|ying) (?:yearly|annually)|in advance|(?:per|a) year\b[^?]*\?)/.test(
       asked,
     )
       ? ' per year'

@@ -1,5 +1,6 @@
 import type { StatedCharge, Statement } from '../price-phrase/statement';
-import { countedThing } from './counted-things';
+import { isUsualQuantity } from '../price-phrase/vocabulary';
+import { bareNoun, countedThing } from './counted-things';
 import { nameWords } from './plan-names';
 import { isBadge, isButton } from './line-kinds';
 import type { PageTable } from './page-blocks';
@@ -93,7 +94,7 @@ function isWithoutHeadings(head: readonly string[], body: ReadonlyArray<{ readon
 }
 
 function countedThingHeading(cell: string): boolean {
-  return ATTRIBUTE.test(cell);
+  return ATTRIBUTE.test(cell) || isUsualQuantity(bareNoun(cell));
 }
 
 /** What a column is called: its first line, without a badge beside it. */

@@ -37,6 +37,9 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
     'up to 2,500 contacts: lim emails inf',
     'up to 5,000 contacts: lim emails inf',
   ],
+  // A list headed "Free" beside a table of steps is of no plan of that table; "adds" names no price.
+  'mail-scoterpost': ['Free: lim automations 1', 'Free: lim landing-pages inf', 'Free: lim users/staff 1', 'Creator: refund 30'],
+  'store-ruffcastle': ['+Till Pro: addon 1 89'],
   // A domain that is free for a year is a free domain.
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
   // Half an hour, so that plans are counted in one unit.

@@ -72,12 +72,16 @@ function namesInRuns(lines: readonly PlainLine[], counts: ReadonlyMap<string, nu
 
 /** Whether a heading with as many cells as names follows, perhaps after the heading of a group. */
 function headsATable(lines: readonly PlainLine[], at: number, count: number): boolean {
-  return [at, at + 1].some((label) => {
+  const isRow = (label: number) => {
     const cells = lines.slice(label + 1, label + 1 + count);
     const isShort = (plain: string) => plain.split(' ').length <= MOST_WORDS_OF_A_CELL;
     const told = cells.filter(({ plain }) => isMark(plain) || (/^[^\p{L}]*\d/u.test(plain) && !isPriced(plain) && isShort(plain)));
-    return cells.length === count && !isButton(lines[label]?.plain ?? '') && told.length >= Math.max(2, Math.ceil(count / 2));
-  });
+    const heading = lines[label]?.plain ?? '';
+    return cells.length === count && !isButton(heading) && !isPriced(heading) && told.length >= Math.max(2, Math.ceil(count / 2));
+  };
+  // A few items with figures can follow others by chance.
+  const goesOn = (label: number) => isRow(label + count + 1) || isRow(label + 2 * (count + 1));
+  return [at, at + 1].some((label) => isRow(label) && goesOn(label));
 }
 
 function runFrom(lines: readonly PlainLine[], isAgain: (line: PlainLine) => boolean): string[] {
@@ -150,7 +154,7 @@ export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
     if (price !== undefined && !lines.slice(at + 1, price).some(({ plain }) => isButton(plain)))
       return /\b(?:once|one[- ]time|(?:one|single) payment)\b/i.test(`${lines[price]?.plain ?? ''} ${lines[price + 1]?.plain ?? ''}`);
   }
-  if (own && /^individual$/i.test(own.plain) && isPriceLine(next?.plain ?? '')) return true;
+  if (own && /^(?:individual|unlimited)$/i.test(own.plain) && isPriceLine(next?.plain ?? '')) return true;
   if (own && /^free$/i.test(own.plain) && isAboveNothing(lines, at)) return true;
   return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
 }
@@ -183,7 +187,7 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
     (isButton(plain) && !isNamed ? buttonPenalty : 0) -
     (isAgain && !isNamed ? 4 : 0) -
     (/\d/.test(plain) ? 1 : 0) -
-    (/^(?:unlimited|no|up to|free \w|\d)/i.test(plain) ? 4 : 0) -
+    (/^(?:unlimited \w|no|up to|free \w|\d)/i.test(plain) ? 4 : 0) -
     (steps - 1) * 0.75 -
     (/^\p{Ll}/u.test(text) ? 2 : 0)
   );
@@ -193,7 +197,8 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
 export function isDoubtful(lines: readonly PlainLine[], { name, price }: PlanHead, said: NameEvidence): boolean {
   const word = wordPrice(lines[price]?.plain ?? '');
   if (word === null || /^¤/.test(lines[price]?.plain ?? '') || isFirm(lines[name], said)) return false;
-  if (/^(?:talk to|contact|request|get)\b/i.test(lines[price]?.plain ?? '') && isButtonOfPriced(lines, name)) return true;
+  if (/^(?:talk to|contact|request|get)\b/i.test(lines[price]?.plain ?? '') && isButtonOfPriced(lines, name, lines[price]?.plain ?? ''))
+    return true;
   const next = lines[price + 1]?.plain ?? '';
   const isAgain = (said.counts.get(lines[name]?.text.toLowerCase() ?? '') ?? 0) > 1;
   return (
@@ -204,9 +209,11 @@ export function isDoubtful(lines: readonly PlainLine[], { name, price }: PlanHea
 const MOST_IN_A_CARD = 16;
 
 /** "Talk to sales" under the items of a plan that has its price is that plan's button, and no price of another. */
-function isButtonOfPriced(lines: readonly PlainLine[], name: number): boolean {
+function isButtonOfPriced(lines: readonly PlainLine[], name: number, words: string): boolean {
   for (let at = name - 1; at >= Math.max(0, name - MOST_IN_A_CARD); at -= 1) {
     const plain = lines[at]?.plain ?? '';
+    // "Contact us" in the price's place, and again as the button.
+    if (plain === words) return true;
     if (isButton(plain) && plain.split(' ').length >= 2) return false;
     if (isPriceLine(plain)) return true;
   }

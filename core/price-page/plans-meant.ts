@@ -15,17 +15,21 @@ export interface Place {
 /** What a sentence is about that names no plan: plans with a price, or every one. */
 export type Scope = 'priced' | 'every';
 
+const OF_ALL = /\b(?:any|all|every|each|both|whichever) (?:of (?:our|the) )?(?:\w+ )?(?:plans?|packages?|servers?|prices)\b|\bon every\b/i;
+
+/** Whether a line says that it is about all plans, wherever it stands. */
+export function isOfAll(plain: string): boolean {
+  return OF_ALL.test(plain) || /\bpaid plans\b/i.test(plain);
+}
+
 /** The plans that a sentence is about: those it names, all, all that are paid for; else those that are priced, or all. */
 export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>, builder: ReadingBuilder, usual: Scope): PlanBeingRead[] {
   const { plans } = builder;
-  if (place.about !== null) return plans.filter(({ name }) => name === place.about);
+  if (place.about !== null && !isOfAll(plain)) return plans.filter(({ name }) => name === place.about);
   const named = plans.filter(({ name }) => isNamed(name, plain));
   if (named.length > 0) return named;
   if (/\b(?:paid|paying) plans?\b/i.test(plain)) return plans.filter((plan) => !isFree(plan));
-  if (
-    /\b(?:any|all|every|each|both|whichever) (?:of (?:our|the) )?(?:\w+ )?(?:plans?|packages?|servers?|prices)\b|\bon every\b/i.test(plain)
-  )
-    return [...plans];
+  if (OF_ALL.test(plain)) return [...plans];
   return usual === 'every' ? [...plans] : plans.filter((plan) => !isFree(plan) && !isAskedFor(plan));
 }
 

@@ -70,7 +70,7 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
   const below = areNamesBelow(lines);
   return lines.flatMap((line, at): PlainLine[] => {
     if (below.has(at - 1)) return [];
-    if (below.has(at)) return [{ ...line, plain: `${lines[at + 1]?.plain ?? ''}: ${line.plain}` }];
+    if (below.has(at)) return [{ ...line, plain: `${(lines[at + 1]?.plain ?? '').replace(/^(?:for|on|with) /i, '')}: ${line.plain}` }];
     if (named(at - 1) !== undefined) return [];
     const name = named(at);
     if (name !== undefined) return [{ ...line, plain: `${name}: ${line.plain}` }];

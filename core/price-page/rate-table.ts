@@ -10,12 +10,17 @@ const RATE =
 /** Heads of a column with what comes on top of a rate. */
 const FIXED = /^(?:fixed|flat|plus|fixed (?:fee|amount|part)|flat fee)$/i;
 
+/** What is paid by the month is something that is had beside a plan. */
+const PAID_BY_TIME = /(?:\/|\b(?:per|a)) ?(?:month|mo|year|yr)\b/i;
+
 /** A table of rates by kind of card and channel, or by way of paying, has no plans in its head. */
 export function isRateTable({ rows }: PageTable): boolean {
   const [head, ...body] = rows;
   const names = head?.cells.slice(1).filter((cell) => cell !== '') ?? [];
   const isOfRates = names.every((cell) => CHANNEL.test(cell)) || (names.length <= 2 && isRateColumns(names));
-  return names.length > 0 && isOfRates && body.some(({ cells }) => cells.some((cell) => /\d\s?%/.test(cell)));
+  const rates = body.filter(({ cells }) => cells.some((cell) => /\d\s?%/.test(cell))).length;
+  const others = body.filter(({ cells }) => cells.some((cell) => PAID_BY_TIME.test(cell))).length;
+  return names.length > 0 && isOfRates && rates > others;
 }
 
 function isRateColumns([rate = '', fixed]: readonly string[]): boolean {

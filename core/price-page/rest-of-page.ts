@@ -8,7 +8,7 @@ import { canBeName, isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf
 import { feature, limitsIn, markOf, readItem } from './list-items';
 import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
-import { isAskedFor, isFree, type Place, plansFor } from './plans-meant';
+import { isAskedFor, isFree, isOfAll, type Place, plansFor } from './plans-meant';
 import { isPriceLine, withoutPlace } from './price-pieces';
 import type { ReadingBuilder } from './reading-builder';
 import type { Statement } from '../price-phrase/statement';
@@ -44,7 +44,7 @@ function hasListOfEach(lines: readonly PlainLine[], builder: ReadingBuilder): bo
 
 /** An item of a plan's own list. */
 function readListed({ plain, line }: PlainLine, about: string, builder: ReadingBuilder): boolean {
-  if (isSentence(plain) || /[%¤]/.test(plain)) return false;
+  if (isSentence(plain) || isOfAll(plain) || /[%¤]/.test(plain)) return false;
   const plan = builder.plans.find(({ name }) => name === about);
   const { statements } = readItem(plain);
   if (plan) for (const statement of statements) builder.state(plan, statement, line);
@@ -167,7 +167,7 @@ function readJoiningFee({ plain, line }: PlainLine, place: Place, builder: Readi
 const UNLIMITED_ON_ALL = /^(\p{L}[\p{L} -]{2,30}?) (?:is|are) (?:unlimited|unmetered|not limited) (?:on|in|with|for) (?:every|all|any)\b/iu;
 
 const ON_ALL =
-  /^(?:(?:every|each|any) (?:plan|package)|all (?:our )?(?:plans|packages)) (?:includes?|ha(?:s|ve)|comes? with|gets?) ([^;%¤]+?)\.?$/i;
+  /^(?:(?:every|each|any) (?:plan|package)|all (?:our )?(?:plans|packages))(?::| (?:includes?|ha(?:s|ve)|comes? with|gets?)) ([^;%¤]+?)\.?$/i;
 const MOST_WORDS = 4;
 
 /** "Every plan includes 2 TB of bandwidth a month", "All plans include a free domain, backups and e-mail support." */

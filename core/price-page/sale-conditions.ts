@@ -19,7 +19,9 @@ const TRIAL: readonly RegExp[] = [
 const REFUND: readonly RegExp[] = [
   new RegExp(`\\b${DAYS}[- ](?:money[- ]?back|refund|full refund|return)`),
   new RegExp(`\\b(?:money[- ]?back|refund|refunds|refunded|refundable|returned|money back)\\b[^.]{0,60}?${DAYS}\\b`),
-  new RegExp(`\\b${DAYS}\\b[^.]{0,60}?\\b(?:money back|refund|refunded|change your mind|money-back)`),
+  new RegExp(
+    `\\b${DAYS}\\b[^.]{0,60}?\\b(?:money back|refund|refunded|change your mind|money-back|(?:pay|give) you back|return your money)`,
+  ),
   new RegExp(`\\b(?:refund|refunds|money back|happy)\\b[^?]*${DAYS}`),
   new RegExp(`\\bno refunds? after ${DAYS}\\b`),
 ];

@@ -93,7 +93,8 @@ export function rowKindOf(heading: string, cells: readonly string[]): RowKind {
   if (HOURLY.test(heading) && hasMoney) return 'hourly';
   const isRate =
     told.some((cell) => /\d% ?\+ ?¤/.test(cell)) || FEE_ROW.test(heading) || /\b(?:sales?|orders?|revenue|payments?)\b/i.test(heading);
-  if (hasPercent && isRate && !/\b(?:uptime|availability|sla)\b/i.test(heading)) return 'fee';
+  const areOfSales = told.some((cell) => /\d% ?(?:of|per|on) (?:each |every |your |all )?(?:sales?|orders?|revenue|takings)\b/i.test(cell));
+  if (hasPercent && (isRate || areOfSales) && !/\b(?:uptime|availability|sla)\b/i.test(heading)) return 'fee';
   if (
     FEE_ROW.test(heading) &&
     /\b(?:fees?|commission|share of|rates?)\b/i.test(heading) &&
@@ -149,6 +150,8 @@ function behindAmount(isBare: boolean, isYearlyShare: boolean, words: string): s
 }
 
 function periodWords(words: string): string {
+  const every = /\b(?:billed|paid|charged) (?:every|for) \d+ (?:months?|years?)\b/.exec(words)?.[0];
+  if (every !== undefined) return every;
   const isPaidYearly = /\b(?:paid|billed|when paid|pay) (?:yearly|annually|by the year|for a year)\b/.test(words);
   const isByMonth = /\b(?:a|per|each|\/) ?(?:month|mo)\b|\/month/.test(words);
   const isYearly = /\b(?:year|yearly|annual|annually)\b/.test(words);
@@ -174,7 +177,10 @@ function daysOf(heading: string, plain: string): CellReading {
 
 function feeOf(heading: string, plain: string): CellReading {
   if (/^(?:not possible|not available|n\/a)$/i.test(plain)) return { ...NOTHING, why: 'not to be had' };
-  if (/^[–—-]$/.test(plain)) return { ...NOTHING, why: 'no fee is named' };
+  // "Sell videos | – | 5% of sales" is about selling videos.
+  const isOfThing = !FEE_ROW.test(heading) && /^(?:sell|selling|accept|take)\b/i.test(heading);
+  if (/^[–—-]$/.test(plain))
+    return isOfThing ? { statements: [feature(heading, false)], pieces: [] } : { ...NOTHING, why: 'no fee is named' };
   const rate = NO.test(plain) || /^(?:0|free)$/i.test(plain) ? '0%' : plain.replace(/^\+/, '');
   const fees = feesIn(rate, { heading: heading.toLowerCase(), isFee: true });
   const statements = fees.map(({ statement }) => statement);

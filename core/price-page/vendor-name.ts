@@ -3,7 +3,7 @@ import { isButton } from './line-kinds';
 import { wholeWords } from './whole-words';
 
 const NO_VENDOR =
-  /^(?:free|monthly|yearly|annually|annual|prices?|pricing|plans?|preise|tarife?|prix|tarifs|precios|prezzi|prijzen|contacts|menu|home|(?:other |our )?fees)$|^(?:plans?|prices?|pricing|fees|packages) (?:and|&) (?:plans?|prices?|pricing|fees|packages)$|\b(?:price|pricing|monthly|yearly|month|year)\b|^(?:for|from|with|all|more|our|your|choose|compare|pick|find|why|how|what)\b/i;
+  /^(?:free|monthly|yearly|annually|annual|prices?|pricing|plans?|preise|tarife?|prix|tarifs|precios|prezzi|prijzen|contacts|menu|home|(?:other |our )?fees)$|^(?:plans?|prices?|pricing|fees|packages) (?:and|&) (?:plans?|prices?|pricing|fees|packages)$|\b(?:plans|packages)$|\b(?:price|pricing|monthly|yearly|month|year)\b|^(?:for|from|with|all|more|our|your|choose|compare|pick|find|why|how|what)\b/i;
 
 /** What a site's own links are called, which stand at the top as the name does. */
 const LINK =
