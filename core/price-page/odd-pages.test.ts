@@ -62,9 +62,11 @@ describe('odd pages', () => {
     }
   });
 
-  it('take no fee from below nothing', () => {
+  it('take no fee from below nothing, nor of more than all', () => {
     const fees = (rate: string) => kinds(`Shop\n\nSolo\n€9/month\n1 site\n${rate} of each sale\n\nDuo\n€19/month\n3 sites\n4 users`);
     expect(fees('-2.5%')[0]?.[1]).not.toContain('charge');
+    expect(fees('250%')[0]?.[1]).not.toContain('charge');
+    expect(fees('100%')[0]?.[1]).toContain('charge');
     expect(fees('2.5%')[0]?.[1]).toContain('charge');
   });
 
@@ -75,6 +77,19 @@ describe('odd pages', () => {
     };
     expect(names('Plan')).toEqual([['Solo', 'Duo'], []]);
     expect(names('Add-on')).toEqual([[], ['Solo', 'Duo']]);
+  });
+
+  it('have a table whose prices stand above the names, or whose head is short of its corner', () => {
+    const above = readPricePage('Price\tFree\t$24 / month\n\tBegin\tTeach\nTeachers\t1\t3');
+    expect(above.plans.map(({ name, facts }) => [name, facts.length])).toEqual([
+      ['Begin', 2],
+      ['Teach', 2],
+    ]);
+    const short = readPricePage('Grow\tThrive\n$35/mo\t$95/mo\nStaff logins\t2\t5\nProducts\t100\t900\nShops\t1\t2');
+    expect(short.plans.map(({ name, facts }) => [name, facts.length])).toEqual([
+      ['Grow', 4],
+      ['Thrive', 4],
+    ]);
   });
 
   it('of a definition list alone are HTML, and a name with two values keeps both', () => {

@@ -75,10 +75,10 @@ function withCorner(given: PageTable['rows']): PageTable['rows'] {
 /** A row of prices may stand above the names. */
 function withNamesFirst(rows: PageTable['rows']): PageTable['rows'] {
   const [first, second, ...others] = rows;
-  const isPriced = first?.cells.slice(1).filter((cell) => /[€$£¥]\s?\d|\d\s?[€$£¥]/.test(cell)).length ?? 0;
+  const priced = first?.cells.slice(1).filter((cell) => /[€$£¥]\s?\d|\d\s?[€$£¥]|^(?:free|gratis|kostenlos)$/i.test(cell)).length ?? 0;
   const areNames =
     second?.cells[0] === '' && second.cells.length > 2 && second.cells.slice(1).every((cell) => /^\p{L}[^\d%€$£¥]*$/u.test(cell));
-  return first && second && isPriced >= 2 && areNames ? [second, first, ...others] : rows;
+  return first && second && priced >= 2 && areNames ? [second, first, ...others] : rows;
 }
 
 /** "Free | Lite | Pro" over rows that begin with a figure: there is no column of headings. */

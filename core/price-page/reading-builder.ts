@@ -73,7 +73,7 @@ export class ReadingBuilder {
    * and the line is left to whatever else it says.
    */
   state(plan: PlanBeingRead, statement: Statement, ...lines: readonly number[]): void {
-    if (impossibility(statement) !== null) {
+    if (impossibility(statement) !== null || takesMoreThanAll(statement)) {
       for (const line of lines) this.leaveOpen(line);
       return;
     }
@@ -159,6 +159,11 @@ export class ReadingBuilder {
 }
 
 export type { PlanBeingRead };
+
+/** A fee of more than all of a sale is a slip of the page's. */
+function takesMoreThanAll(statement: Statement): boolean {
+  return statement.kind === 'charge' && 'percent' in statement.charge && Number(statement.charge.percent ?? 0) > 100;
+}
 
 /** Whether two statements are about the same thing of a plan, so that the first one holds. */
 function isAbout(one: Statement, other: Statement): boolean {
