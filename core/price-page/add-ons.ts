@@ -61,7 +61,10 @@ function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
 function isAddonPrice(price: string): boolean {
   const bare = price
     .replace(/,? ?\bsold once\b/gi, ' once')
-    .replace(/\b(?:each|per (?:site|website|server|shop|app|user|account)|for \d+ [\p{L} -]+|and till|plus vat|a till|more)\b/giu, ' ')
+    .replace(
+      /\b(?:each|per (?:site|website|server|shop|app|user|account)|(?:on|with|for|in) (?:any|every|all) plans?|for \d+ [\p{L} -]+|and till|plus vat|a till|more)\b/giu,
+      ' ',
+    )
     .replace(/\s+/g, ' ')
     .trim();
   return /^¤\d/.test(bare) && isPriceLine(bare.replace(/[.!]$/, ''));

@@ -1,5 +1,5 @@
 import type { Statement } from '../price-phrase/statement';
-import { isUsualQuantity, slugOf } from '../price-phrase/vocabulary';
+import { isUsualQuantity, plural, slugOf } from '../price-phrase/vocabulary';
 import { bareNoun, countedThing, inQuantity } from './counted-things';
 import { feesIn } from './fees';
 import { unitChargeIn } from './unit-charges';
@@ -165,7 +165,16 @@ function limitIn(part: string, heading: string): Statement | null {
     noun !== '' ? noun : before.replace(/\b(?:up to|max(?:imum)?(?: of)?|at most|includes?|for|with)$/i, '').replace(/[:–-]\s*$/, '');
   const thing = countedThing(withUnit(subject, noun, before), heading);
   if (!thing || (thing.quantity === 'unnamed' && !named)) return null;
-  return { kind: 'limit', quantity: thing.quantity, most: inQuantity(amount, thing), ...(isByYear(part) ? { yearly: true as const } : {}) };
+  // "1 warehouse" and "5 warehouses" count the same.
+  const quantity = amount === '1' && noun !== '' ? inSeveral(thing.quantity) : thing.quantity;
+  return { kind: 'limit', quantity, most: inQuantity(amount, thing), ...(isByYear(part) ? { yearly: true as const } : {}) };
+}
+
+/** Quantities that are named alike for one and for several. */
+const UNCOUNTED = /^(?:staff|storage|bandwidth|ram|vcpu|sms|unnamed)$/;
+
+function inSeveral(quantity: string): string {
+  return UNCOUNTED.test(quantity) ? quantity : plural(quantity);
 }
 
 /** "Bandwidth 1 TB" counts bandwidth, in TB. */

@@ -92,6 +92,19 @@ describe('odd pages', () => {
     ]);
   });
 
+  it('count one and several of a thing under the same name', () => {
+    const { plans } = readPricePage(
+      'Small\n€9/month\n1 warehouse\n1 community\n1 seat\n1 GB\n\nLarge\n€29/month\n5 warehouses\n3 communities\n9 seats\n20 GB',
+    );
+    const counted = plans.map(({ facts }) =>
+      facts.flatMap(({ statement }) => (statement.kind === 'limit' ? [`${statement.most} ${statement.quantity}`] : [])),
+    );
+    expect(counted).toEqual([
+      ['1 warehouses', '1 communities', '1 staff', '1 storage'],
+      ['5 warehouses', '3 communities', '9 staff', '20 storage'],
+    ]);
+  });
+
   it('of a definition list alone are HTML, and a name with two values keeps both', () => {
     const { lines } = readPricePage('<dl><dt>RAM<dd>2 GB<dd>4 GB<dt>CPU<dd>1 core</dl>');
     expect(lines.map(({ text }) => text)).toEqual(['RAM: 2 GB', '4 GB', 'CPU: 1 core']);

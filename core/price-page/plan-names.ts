@@ -142,7 +142,7 @@ export function namesAbove(lines: readonly PlainLine[], prices: readonly number[
   };
   const alike = byDistance.reduce((one, other) => (worth(other) > worth(one) ? other : one));
   const isAlike = worth(alike) >= worth(own) - prices.length * 0.5;
-  const names = isAlike ? alike.map((one, index) => one ?? own[index] ?? null) : own;
+  const names = isAlike ? alike.map((one, index) => (one && one.score > 0 ? one : (own[index] ?? null))) : own;
   return names.map((one) => (one && one.score > 0 ? one.at : null));
 }
 
@@ -173,7 +173,8 @@ function isAboveNothing(lines: readonly PlainLine[], at: number): boolean {
 function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: number): number {
   const text = line.text;
   const plain = line.plain.replace(/^\d+[.)]\s+/, '');
-  const words = plain.split(' ').length;
+  // "Pay as you go" is a usual name.
+  const words = /^pay as you \p{L}+$/iu.test(plain) ? 1 : plain.split(' ').length;
   const isNamed = named.has(text.toLowerCase()) || named.has(nameWords(text).toLowerCase());
   const isAgain = (counts.get(text.toLowerCase()) ?? 0) > 1;
   const buttonPenalty = words > 1 || isAgain ? 6 : 1;

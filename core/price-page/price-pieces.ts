@@ -41,7 +41,9 @@ const MONTH_BY_MONTH = /\b(?:month[- ]to[- ]month|month[- ]by[- ]month|by the mo
 const YEARLY_BILLING = /\b(?:annual|yearly) (?:billing|payment|plan|contract|commitment)\b/;
 const FIRST = new RegExp(String.raw`\b(?:for|in|during)?\s*(?:the |your )?first (?:${COUNT} )?(months?|years?|terms?)\b`);
 const INTRODUCTORY = new RegExp(String.raw`\bintroductory price (?:for|of) ${COUNT} (months?|years?)\b`);
-const FOR_MONTHS = new RegExp(String.raw`^[\s;,]*(?:(?:\/|per|a)\s?(?:month|mo))?[\s;,]*for (?:${COUNT}) (months?|years?)\b`);
+const FOR_MONTHS = new RegExp(
+  String.raw`^[\s;,]*(?:today |now |up ?front )?(?:(?:\/|per|a)\s?(?:month|mo))?[\s;,]*for (?:${COUNT}) (months?|years?)\b`,
+);
 const ONCE =
   /^[\s;,()]*(?:one[- ]?time|one-?off|(?:paid |pay |you pay |payable )?(?:just |only )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|(?:a )?single payment|one payment|as a one-?time)/;
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;

@@ -10,7 +10,7 @@ const TRIAL: readonly RegExp[] = [
   new RegExp(`\\bfree for(?: the first)? ${DAYS}\\b`),
   new RegExp(`\\b${DAYS} (?:for )?free\\b`),
   /\b(\d+) free (days?|weeks?)\b/,
-  new RegExp(`\\b${DAYS} (?:to try|of trial|trial)\\b`),
+  new RegExp(`\\b${DAYS} (?:to (?:try|test)|of trial|trial)\\b`),
   new RegExp(`\\b(?:starts?|begins?|comes?) with ${DAYS} free\\b`),
   new RegExp(`\\bfree ${DAYS} trial\\b`),
   new RegExp(`\\bfree trial (?:of )?${DAYS}\\b`),

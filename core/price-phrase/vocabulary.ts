@@ -151,6 +151,7 @@ export function plural(words: string): string {
   if (/(ss|x|ch|sh)$/.test(words)) return `${words}es`;
   const isSettled =
     words.startsWith(AS_WRITTEN) || words.endsWith('s') || (QUANTITY_BY_WORDS.has(words) && !QUANTITY_BY_WORDS.has(`${words}s`));
+  if (!isSettled && /[^aeiou]y$/.test(words)) return words.replace(/y$/, 'ies');
   return isSettled ? words : `${words}s`;
 }
 
