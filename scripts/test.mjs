@@ -2,7 +2,7 @@
 import { Buffer } from 'node:buffer';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { constants, setPriority, tmpdir } from 'node:os';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromiumForTests, installDebianPackages, installInPieces, installedCommand, libreOffice, root } from './setup.mjs';
 
@@ -16,7 +16,7 @@ let passed = 0;
 let failures = 0;
 
 /** Runs a command; its output comes in one piece when it has ended, so that two can run beside each other. */
-function step(name, command, args, { environment = {}, isLive = false, isPatient = false } = {}) {
+function step(name, command, args, { environment = {}, isLive = false } = {}) {
   return new Promise((resolve) => {
     const begun = Date.now();
     const output = [];
@@ -26,8 +26,6 @@ function step(name, command, args, { environment = {}, isLive = false, isPatient
       env: { ...process.env, ...environment },
       shell: process.platform === 'win32',
     });
-    // What follows is started by it, and gives way as it does.
-    if (isPatient && child.pid !== undefined) setPriority(child.pid, constants.priority.PRIORITY_LOW);
     if (isLive) console.log(`\n── ${name}`);
     for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => output.push(chunk));
     const done = (status) => {
@@ -51,8 +49,9 @@ function report(file) {
 
 const npmRun = (script) => ['npm', ['run', '--silent', script]];
 await step('generated types', installedCommand('react-router'), ['typegen']);
-// Building needs the native packages, which come while types are looked at.
+// Three lines beside each other; building needs the native packages, which come while types are looked at.
 const typed = step('types', installedCommand('tsc'), ['--noEmit']);
+const linted = typed.then(() => step('lint and import boundaries', ...npmRun('lint')));
 // What is promised about data, against what can go wrong; npm run torture tries it at length. It mostly waits.
 const tortured = Promise.all([typed, native])
   .then(() =>
@@ -67,6 +66,7 @@ if (office === null)
     'LibreOffice is not here and cannot be installed: the one test that recalculates workbooks is skipped (Debian: libreoffice-calc-nogui).',
   );
 await Promise.all([
+  linted,
   tortured,
   step(
     'unit tests',
@@ -80,14 +80,11 @@ const unit = report('unit.json');
 passed += unit?.numPassedTests ?? 0;
 failures += unit?.numFailedTests ?? 0;
 
-// Browser tests wait now and then; what lint needs of the processors is that time, and no more.
-const linted = step('lint and import boundaries', ...npmRun('lint'), { isPatient: true });
 // A browser that did not come up on a busy machine is tried once more; the list names such a test as flaky.
 await step('browser tests', installedCommand('playwright'), ['test', '--retries=1'], {
   isLive: true,
   environment: { CHROMIUM_PATH: chromiumPath, PLAYWRIGHT_JSON_OUTPUT_FILE: join(reports, 'browser.json') },
 });
-await linted;
 const browser = report('browser.json');
 passed += (browser?.stats.expected ?? 0) + (browser?.stats.flaky ?? 0);
 failures += browser?.stats.unexpected ?? 0;
