@@ -100,6 +100,30 @@ test('cards and wallets always add up; other quantities are counted by month, by
   await expect(page.getByLabel('mailings', { exact: true })).toHaveValue('4');
 });
 
+test('what is typed into a list to choose from before the list is there narrows it, or is taken', async ({ page, demo }) => {
+  const lists: Array<() => Promise<void>> = [];
+  await page.route(/\/choice-select-[^/]*\.js$/, (route) => void lists.push(() => route.continue()));
+  await page.goto(`${demo.address}${SALES}`);
+  const stream = page.getByRole('region', { name: 'Kites and spares' });
+  await stream.getByText('Start, growth, season, cards, channels, sizes, refunds, margin').click();
+  const from = stream.getByLabel('Sold from');
+  await from.click();
+  await page.keyboard.type('june 2028x');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.press('Enter');
+  await expect(stream.getByTitle('June 2028')).toBeVisible();
+  await page.keyboard.type('ju');
+  await expect(from).toHaveValue('ju');
+  await expect.poll(() => lists.length).toBeGreaterThan(0);
+  for (const letIt of lists) await letIt();
+  await expect(page.getByRole('option')).not.toHaveCount(0);
+  await page.keyboard.type('ly');
+  await expect(page.locator('.ant-select-item-option')).toHaveText(['July 2027', 'July 2028']);
+  await page.keyboard.press('Enter');
+  await expect(stream.getByTitle('July 2027').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Kites and spares, June 2027: / })).toHaveText('0');
+});
+
 test('what is owned goes on with its cost, or ends where a candidate has it', async ({ page, demo }) => {
   await page.goto(`${demo.address}decisions/larkfell-kites/frame`);
   await page.getByRole('button', { name: 'Something you have or pay for' }).click();
@@ -169,6 +193,8 @@ test('one total is split by where it is sold, and begins in a month of its own',
   await expect(page.getByLabel('Orders a month').nth(1)).toHaveValue('7.68');
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(stream).toHaveCount(1);
+  // The table follows the fields when there is time for it.
+  await expect(page.getByRole('button', { name: /^Kites and spares, May 2027: / })).toHaveCount(1);
 
   await stream.getByLabel('Sold from').click();
   await page.keyboard.type('June 2027');

@@ -24,7 +24,17 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
   const isFetched = useIsChoiceFetched();
   const [early, setEarly] = useState<'no' | 'reached' | 'opened'>('no');
   const [isNear, setNear] = useState(false);
+  // Typed before the list was there, it narrows the list as soon as it is.
+  const [typed, setTyped] = useState('');
   const { label, labelHidden, value, options, searchable, placeholder, className, onChange } = props;
+  const open = () => {
+    void fetchChoiceSelect();
+    // Once the press is over: a list that appears in the middle of it takes it for one beside itself, and closes.
+    setTimeout(() => {
+      setNear(true);
+      setEarly('opened');
+    }, 0);
+  };
   const chosen = (
     <ChosenValue
       id={id}
@@ -35,13 +45,17 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
         void fetchChoiceSelect();
       }}
       onFocusChange={(hasFocus) => setEarly(hasFocus ? 'reached' : 'no')}
-      onOpen={() => {
-        void fetchChoiceSelect();
-        // Once the press is over: a list that appears in the middle of it takes it for one beside itself, and closes.
-        setTimeout(() => {
-          setNear(true);
-          setEarly('opened');
-        }, 0);
+      onOpen={open}
+      typed={searchable ? typed : undefined}
+      onType={(text) => {
+        setTyped(text);
+        open();
+      }}
+      onTake={() => {
+        const found = options.find((option) => option.label.toLowerCase().includes(typed.toLowerCase()));
+        setTyped('');
+        setEarly('reached');
+        if (found) onChange(found.value);
       }}
     />
   );
@@ -55,12 +69,16 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
           variant="underlined"
           value={value ?? null}
           options={[...options]}
-          showSearch={searchable ? { optionFilterProp: 'label' } : false}
+          showSearch={
+            searchable ? { optionFilterProp: 'label', ...(typed === '' ? {} : { searchValue: typed, onSearch: setTyped }) } : false
+          }
           popupMatchSelectWidth={false}
           placeholder={placeholder}
           autoFocus={early !== 'no'}
           defaultOpen={early === 'opened'}
+          onOpenChange={(isOpen) => !isOpen && setTyped('')}
           onChange={(next) => {
+            setTyped('');
             const found = options.find((option) => option.value === next);
             if (found) onChange(found.value);
           }}

@@ -10,6 +10,18 @@ interface ChosenValueProps {
   onReach(): void;
   onFocusChange(hasFocus: boolean): void;
   onOpen(): void;
+  /** What has been typed to narrow the list before it was there; undefined where typing does not. */
+  typed: string | undefined;
+  onType(typed: string): void;
+  /** Enter behind what was typed. */
+  onTake(): void;
+}
+
+/** What is typed once a key more is; null where the key types nothing. A space that nothing stands before opens the list. */
+function withKey(typed: string, { key, ctrlKey, metaKey, altKey }: KeyboardEvent): string | null {
+  if (key === 'Backspace' && typed !== '') return typed.slice(0, -1);
+  const isOne = key.length === 1 && !ctrlKey && !metaKey && !altKey;
+  return isOne && (key !== ' ' || typed !== '') ? typed + key : null;
 }
 
 const OPENING = new Set(['Enter', ' ', 'ArrowDown', 'ArrowUp']);
@@ -18,11 +30,14 @@ const OPENING = new Set(['Enter', ' ', 'ArrowDown', 'ArrowUp']);
  * Shows what is chosen until the list to choose from is there: the same parts and classes as the component library's,
  * so that nothing moves when that takes its place.
  */
-export function ChosenValue({ id, label, placeholder, onReach, onFocusChange, onOpen }: ChosenValueProps) {
+export function ChosenValue({ id, label, placeholder, typed, onReach, onFocusChange, onOpen, onType, onTake }: ChosenValueProps) {
   const press = (event: KeyboardEvent) => {
-    if (!OPENING.has(event.key)) return;
+    const next = typed === undefined ? null : withKey(typed, event);
+    if (next !== null) onType(next);
+    else if (typed && event.key === 'Enter') onTake();
+    else if (OPENING.has(event.key)) onOpen();
+    else return;
     event.preventDefault();
-    onOpen();
   };
   return (
     <div
@@ -30,13 +45,15 @@ export function ChosenValue({ id, label, placeholder, onReach, onFocusChange, on
       onMouseDown={(event) => {
         // Not at the click: by then the list may stand in its place, which would take only half of it.
         event.preventDefault();
+        // What is typed next is for this list.
+        event.currentTarget.querySelector('input')?.focus();
         onOpen();
       }}
       onClick={onOpen}
       onPointerEnter={onReach}
     >
       <div className={`ant-select-content ${label ? 'ant-select-content-has-value' : ''}`} title={label}>
-        {label ?? <div className="ant-select-placeholder">{placeholder}</div>}
+        {!typed && (label ?? <div className="ant-select-placeholder">{placeholder}</div>)}
         <input
           id={id}
           type="text"
@@ -46,7 +63,7 @@ export function ChosenValue({ id, label, placeholder, onReach, onFocusChange, on
           aria-expanded={false}
           aria-haspopup="listbox"
           aria-controls={`${id}_list`}
-          value=""
+          value={typed ?? ''}
           onFocus={() => {
             onFocusChange(true);
             onReach();
