@@ -76,7 +76,8 @@ export function useIntake(sheetId: string): Intake {
     source: first !== undefined && !isReading ? (fetcher.data ?? null) : null,
     waiting: Math.max(0, queue.length - 1),
     read(text, name) {
-      const one = { name, text, key: Math.max(0, ...queue.map(({ key }) => key)) + 1 };
+      // Never the key of what was read before, which would be shown for a moment as what this one holds.
+      const one = { name, text, key: Math.max(0, readKey ?? 0, ...queue.map(({ key }) => key)) + 1 };
       // What was refused has been told; it does not stand in the way of the next.
       const isFree = first === undefined || (!isReading && fetcher.data?.kind === 'refused');
       setQueue(isFree ? [one] : [...queue, one]);

@@ -33,9 +33,10 @@ export function readSheetSource(text: string): SheetSource {
   if (start === '') return refused('nothing', 'paste a pricing page, a table or the JSON of a price sheet');
   if (whole.length > LONGEST) return refused('more than 10 million characters', 'copy the part with the prices out of it');
   if (start.startsWith('{') || start.startsWith('[')) return readJson(start);
-  const table = tableIn(whole, start);
+  const hasSeparators = !isHtml(start) && isSeparated(whole);
+  const table = tableIn(whole, start, hasSeparators);
   // Values with commas or semicolons between them are read like a table with tabs.
-  const separated = table && isSeparated(whole) ? table.table.map((row) => row.join('\t')).join('\n') : null;
+  const separated = table && hasSeparators ? table.table.map((row) => row.join('\t')).join('\n') : null;
   const reading = readPricePage(separated ?? whole);
   if (reading.plans.some(({ facts }) => facts.length > 0) || reading.addons.length > 0) return { kind: 'page', reading, table };
   if (table) return { kind: 'table', title: '', ...table };
@@ -48,22 +49,19 @@ export function readSheetSource(text: string): SheetSource {
 /** Whether every line of a text has as many commas or semicolons as the first, as files of tables have. */
 function isSeparated(text: string): boolean {
   const lines = text.split(/\r?\n/).filter((line) => line.trim() !== '');
-  const count = (line: string, separator: string) => line.replace(/"[^"]*"/g, '').split(separator).length - 1;
-  return (
-    lines.length > 1 &&
-    [';', ','].some(
-      (separator) =>
-        count(lines[0] ?? '', separator) > 0 && lines.every((line) => count(line, separator) === count(lines[0] ?? '', separator)),
-    )
-  );
+  const count = (line: string, separator: string) => (line.includes('"') ? line.replace(/"[^"]*"/g, '') : line).split(separator).length;
+  return [';', ','].some((separator) => {
+    const wanted = count(lines[0] ?? '', separator);
+    return lines.length > 1 && wanted > 1 && lines.every((line) => count(line, separator) === wanted);
+  });
 }
 
 /** The largest table of a page, or the text itself where it has columns. */
-function tableIn(whole: string, start: string): ReadTable | null {
+function tableIn(whole: string, start: string, hasSeparators: boolean): ReadTable | null {
   if (isHtml(start)) return readWebPage(start).tables[0] ?? null;
   const read = delimitedTable(whole);
   // A page of sentences with commas in them is no table.
-  return (read.table[0]?.length ?? 0) < 2 || !(isSeparated(whole) || whole.includes('\t')) ? null : read;
+  return (read.table[0]?.length ?? 0) < 2 || !(hasSeparators || whole.includes('\t')) ? null : read;
 }
 
 function readJson(text: string): SheetSource {
