@@ -1,3 +1,4 @@
+import { notAccessible } from './accessibility';
 import { expect, test } from './venalis';
 
 const SALES = 'decisions/larkfell-kites/sales';
@@ -116,12 +117,17 @@ test('what is typed into a list to choose from before the list is there narrows 
   await expect(from).toHaveValue('ju');
   await expect.poll(() => lists.length).toBeGreaterThan(0);
   for (const letIt of lists) await letIt();
-  await expect(page.getByRole('option')).not.toHaveCount(0);
+  await expect(page.locator('.ant-select-item-option')).toHaveText(['June 2027', 'July 2027', 'June 2028', 'July 2028']);
+  await expect(from).toHaveValue('ju');
   await page.keyboard.type('ly');
   await expect(page.locator('.ant-select-item-option')).toHaveText(['July 2027', 'July 2028']);
   await page.keyboard.press('Enter');
   await expect(stream.getByTitle('July 2027').first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^Kites and spares, June 2027: / })).toHaveText('0');
+  // The chosen one is marked as the one that Enter takes, too.
+  await from.click();
+  await expect(page.locator('.ant-select-item-option-selected.ant-select-item-option-active')).toHaveText('July 2027');
+  expect(await notAccessible(page, ['color-contrast'])).toEqual([]);
 });
 
 test('what is owned goes on with its cost, or ends where a candidate has it', async ({ page, demo }) => {

@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { ChoiceSelect, fetchChoiceSelect, useIsChoiceFetched } from './choice-program';
 import { ChosenValue } from './chosen-value';
 import { Labelled } from './labelled';
@@ -26,6 +26,11 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
   const [isNear, setNear] = useState(false);
   // Typed before the list was there, it narrows the list as soon as it is.
   const [typed, setTyped] = useState('');
+  // The library's list empties its search as it appears, before this effect of its parent.
+  const isThere = useRef(false);
+  useEffect(() => {
+    isThere.current = isFetched && isNear;
+  }, [isFetched, isNear]);
   const { label, labelHidden, value, options, searchable, placeholder, className, onChange } = props;
   const open = () => {
     void fetchChoiceSelect();
@@ -70,7 +75,12 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
           value={value ?? null}
           options={[...options]}
           showSearch={
-            searchable ? { optionFilterProp: 'label', ...(typed === '' ? {} : { searchValue: typed, onSearch: setTyped }) } : false
+            searchable
+              ? {
+                  optionFilterProp: 'label',
+                  ...(typed === '' ? {} : { searchValue: typed, onSearch: (text: string) => isThere.current && setTyped(text) }),
+                }
+              : false
           }
           popupMatchSelectWidth={false}
           placeholder={placeholder}
