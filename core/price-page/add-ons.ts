@@ -17,7 +17,7 @@ export interface StatedAddon {
 const ONE_LINE =
   /^(?:extras?:\s*|add-?ons?:\s*)?((?:\p{L}|\d+ (?:gb |tb )?(?:more|extra|additional|further) )(?:[\p{L}\d\s’'/&+-]|\.(?=\p{L}{2,4}\b)){2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
 const NO_NAME =
-  /^(?:from|or|otherwise|else|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more(?! \p{Lu}| \p{L}+ (?:addresses|accounts|users|seats)\b)|less|with|if)\b|\b(?:plans?|tarif|kostet|kosten|coûte|cuesta|costa|kost|per month|renews|saves?|included|instead|trial|first (?:month|year|payment))\b|^others?$/iu;
+  /^add$|^(?:from|or|otherwise|else|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more(?! \p{Lu}| \p{L}+ (?:addresses|accounts|users|seats)\b)|less|with|if)\b|\b(?:plans?|tarif|kostet|kosten|coûte|cuesta|costa|kost|per month|renews|saves?|included|instead|trial|first (?:month|year|payment))\b|^others?$/iu;
 
 /**
  * An add-on on one line ("Extra mailbox: 1.50 per month") or as a name with its price below.
@@ -98,6 +98,8 @@ function overLines(lines: readonly PlainLine[], at: number): StatedAddon | null 
     if (!line || sectionOf(line.plain) !== null || isQuestion(line.plain)) break;
     if (isPriceLike(line.plain)) own.push(line);
     else if (own.length > 0 || described >= 2) break;
+    // A name of its own right above the price: what stands further up is a heading, or about something else.
+    else if (isNameOf(line, lines[next + 1])) return null;
     else described += 1;
   }
   if (own.length === 0) return null;
@@ -107,6 +109,10 @@ function overLines(lines: readonly PlainLine[], at: number): StatedAddon | null 
   const [first] = texts;
   const charge = first && texts.length === 1 ? unitCharge(first.plain, head.plain) : null;
   return { name: tidyName(head.plain), line: head.line, pieces: charge ? [] : pricePieces(texts), charge, length };
+}
+
+function isNameOf(line: PlainLine, below: PlainLine | undefined): boolean {
+  return below !== undefined && isPriceLike(below.plain) && canHeadAddon(line) && line.plain.split(' ').length <= 2;
 }
 
 function isPriceLike(plain: string): boolean {
@@ -131,11 +137,12 @@ function canHeadAddon({ plain, role }: PlainLine): boolean {
   );
 }
 
-function tidyName(name: string): string {
+/** The name of an add-on without what only leads to its price: "Your own domain from" is "Your own domain". */
+export function tidyName(name: string): string {
   return name
     .replace(/\s*\([^)]*\)\s*/g, ' ')
     .replace(/^[•✓+]\s*/u, '')
-    .replace(/^an?\s+(?=\p{L})/iu, '')
+    .replace(/^(?:add )?an?\s+(?=\p{L})/iu, '')
     .replace(/(?:[:\s–—-]|\s(?:from|is an?(?: one-time)?|at|for))+$/iu, '')
     .trim();
 }

@@ -3,7 +3,7 @@ import { statementSentence, withPoint } from '../price-phrase/price-sentence';
 import { assemblePrices, type PriceHints } from './assemble-prices';
 import { pricePieces } from './price-pieces';
 
-const NOTHING: PriceHints = { usualPer: null, paidAtOnce: null, hasMonthly: false, returnsToFull: false };
+const NOTHING: PriceHints = { usualPer: null, paidAtOnce: null, hasMonthly: false, returnsToFull: false, lengths: [] };
 
 function read(lines: readonly string[], hints: Partial<PriceHints> = {}) {
   const pieces = pricePieces(lines.map((plain, at) => ({ line: at + 1, plain })));

@@ -1,6 +1,7 @@
 import { decimal, isSameAmount } from '../amount/decimal';
 import type { StatedTerm, Statement } from '../price-phrase/statement';
 import type { Fact } from './page-reading';
+import { crossedOut } from './crossed-out';
 import type { PricePiece } from './price-pieces';
 
 /** What a page says about all its prices. */
@@ -11,13 +12,15 @@ export interface PriceHints {
   readonly paidAtOnce: number | null;
   /** Whether prices by the month can be had beside those paid by the year. */
   readonly hasMonthly: boolean;
+  /** Months of the terms that the page offers without saying which of them its prices are for. */
+  readonly lengths: readonly number[];
   /** Whether the page says that the full price is paid later. */
   readonly returnsToFull: boolean;
 }
 
 /** A price that can be meant in several ways. */
 export interface PriceDoubt {
-  readonly about: 'period' | 'crossed-out' | 'two-prices';
+  readonly about: 'period' | 'length' | 'crossed-out' | 'two-prices';
   readonly lines: readonly number[];
   readonly options: ReadonlyArray<{ readonly label: string; readonly statements: readonly Statement[] }>;
 }
@@ -29,7 +32,7 @@ export interface AssembledPrices {
   readonly aside: Array<{ readonly line: number; readonly why: string }>;
 }
 
-const A_YEAR = 12;
+export const A_YEAR = 12;
 
 /**
  * Puts the prices of one plan together from the pieces the page shows: what is paid, how often, at first and later.
@@ -89,7 +92,7 @@ function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnc
 }
 
 /** A price for a length is stated once; said again it is confirmed, said differently it is asked. */
-function addTerm({ facts, doubts }: AssembledPrices, term: StatedTerm, lines: readonly number[]): void {
+export function addTerm({ facts, doubts }: AssembledPrices, term: StatedTerm, lines: readonly number[]): void {
   const at = facts.findIndex(({ statement }) => statement.kind === 'term' && statement.term.months === term.months);
   const found = facts[at];
   if (found?.statement.kind !== 'term') {
@@ -109,7 +112,7 @@ function addTerm({ facts, doubts }: AssembledPrices, term: StatedTerm, lines: re
   }
 }
 
-function hasTerm({ facts }: AssembledPrices, months: number): boolean {
+export function hasTerm({ facts }: AssembledPrices, months: number): boolean {
   return facts.some(({ statement }) => statement.kind === 'term' && statement.term.months === months);
 }
 
@@ -144,6 +147,8 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
     const price = total ? total.amount : times(lead.amount, ahead, lead.per ?? 1);
     const later = times(renewal.amount, ahead, renewalPer);
     addTerm(assembled, { months: ahead, price: later, ...(isSameAmount(later, price) ? {} : { intro: { price, periods: 1 } }) }, lines);
+  } else if (isOfSomeLength(lead, hints)) {
+    assembled.doubts.push({ about: 'length', lines, options: hints.lengths.map((months) => ofLength(months, lead, renewal, renewalPer)) });
   } else {
     const per = shown?.per ?? renewalPer;
     const periods = lead.first === null ? 1 : Math.max(1, Math.round(lead.first / per));
@@ -151,6 +156,17 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
   }
   plainTerms(rest, hints, assembled);
   return true;
+}
+
+/** "¤1.99/mo, ¤7.96/mo when you renew" on a page that sells 48, 12 and 1 months. */
+function isOfSomeLength({ per, first }: PricePiece, { lengths }: PriceHints): boolean {
+  return lengths.length > 1 && per === 1 && first === null;
+}
+
+function ofLength(months: number, lead: PricePiece, renewal: PricePiece, renewalPer: number): PriceDoubt['options'][number] {
+  const intro = { price: times(lead.amount, months, lead.per ?? 1), periods: 1 };
+  const term: StatedTerm = { months, price: times(renewal.amount, months, renewalPer), intro };
+  return { label: months === 1 ? '1 month' : `${months} months`, statements: [{ kind: 'term', term }] };
 }
 
 /** "¤119 billed annually, renews at ¤119": as much as a whole term's price, and so the price of one, not of a month. */
@@ -216,12 +232,12 @@ function isSwitchedShare(piece: PricePiece, current: readonly PricePiece[]): boo
   return monthly?.amount != null && decimal(piece.amount).lte(monthly.amount);
 }
 
-function monthsOf({ billed, first }: PricePiece, usual: number): number {
+export function monthsOf({ billed, first }: PricePiece, usual: number): number {
   return (billed !== null && billed > 1 ? billed : null) ?? first ?? usual;
 }
 
 /** Whether a stated total is what is shown times the months, but for the rounding of what is shown. */
-function fits(total: PricePiece, shown: string | null, payments: number): boolean {
+export function fits(total: PricePiece, shown: string | null, payments: number): boolean {
   if (total.amount === null || shown === null) return false;
   const step = shown.includes('.') ? '0.01' : '0.5';
   return decimal(shown).times(payments).minus(total.amount).abs().lte(decimal(step).times(payments));
@@ -245,52 +261,4 @@ function withoutPeriod({ amount, line }: PricePiece, { usualPer }: PriceHints, a
         ['once, for good', 0],
       ].map(([label, months]) => ({ label: `${label}`, statements: [{ kind: 'term', term: { months: Number(months), price: amount } }] })),
     });
-}
-
-/** "€7 a month" above "€84 billed yearly". */
-function isShareOfATotal({ amount, per, billed }: PricePiece, pieces: readonly PricePiece[]): boolean {
-  const isTotal = (one: PricePiece) => !one.isCrossedOut && one.per === null && (one.billed ?? 1) >= A_YEAR;
-  return per === 1 && billed === null && pieces.some((one) => isTotal(one) && fits(one, amount, monthsOf(one, A_YEAR)));
-}
-
-/** What a crossed-out price is: the price by the month, the full price that is paid later, or only a list price. */
-function crossedOut(
-  piece: PricePiece,
-  pieces: readonly PricePiece[],
-  hints: PriceHints,
-  isIntroduced: boolean,
-  assembled: AssembledPrices,
-): void {
-  const at = pieces.indexOf(piece);
-  const shown = [...pieces.slice(at + 1), ...pieces.slice(0, at).reverse()].find(({ isCrossedOut }) => !isCrossedOut);
-  const put = (why: string) => assembled.aside.push({ line: piece.line, why });
-  if (isIntroduced || !shown || piece.amount === null) return void put('a crossed-out price; what is paid stands beside it');
-  if (shown.first !== null && shown.per !== null) return void put('a crossed-out price; what is paid stands beside it');
-  const per = piece.per ?? shown.per ?? 1;
-  const isYearlyShare = per === 1 && ((shown.billed ?? 1) >= A_YEAR || isShareOfATotal(shown, pieces));
-  if (isYearlyShare) {
-    if (hasTerm(assembled, 1)) put('said at the price by the month');
-    else if (hints.hasMonthly) addTerm(assembled, { months: 1, price: piece.amount }, [piece.line]);
-    else put('a crossed-out price; what is paid stands beside it');
-    return;
-  }
-  const place = assembled.facts.findIndex(
-    ({ statement }) => statement.kind === 'term' && statement.term.months === per && isSameAmount(statement.term.price, shown.amount),
-  );
-  const found = assembled.facts[place];
-  if (!found || found.statement.kind !== 'term') return void put('a crossed-out price; what is paid stands beside it');
-  const lower = found.statement.term;
-  const returns: StatedTerm = { months: per, price: piece.amount, intro: { price: lower.price, periods: 1 } };
-  if (hints.returnsToFull) assembled.facts[place] = { statement: { kind: 'term', term: returns }, lines: [...found.lines, piece.line] };
-  else {
-    assembled.facts.splice(place, 1);
-    assembled.doubts.push({
-      about: 'crossed-out',
-      lines: [...found.lines, piece.line],
-      options: [
-        { label: `first ${lower.price}, later ${piece.amount}`, statements: [{ kind: 'term', term: returns }] },
-        { label: `${lower.price} for as long as it is kept`, statements: [{ kind: 'term', term: lower }] },
-      ],
-    });
-  }
 }

@@ -22,6 +22,7 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     );
   // What somebody else typically takes is no fee of this vendor.
   if (!isMeant || /\b(?:typically|usually|approximately|roughly|for example|e\.g\.)/i.test(plain)) return false;
+  if (askPlace({ plain, line }, place, builder)) return true;
   if (
     place.about === null &&
     readRatesByName({ plain, line }, place.section === 'fees' || FEES_ASKED.test(place.question) ? heading : '', builder)
@@ -29,8 +30,13 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     return true;
   const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
   if (fees.length === 0) return false;
-  const plans = plansFor(plain, place, builder, 'every').filter(
-    (plan) => !takesNothing(plan) && !fees.every((fee) => isSaid(plan, fee.statement)),
+  const included = INCLUDED_ON.exec(plain)?.[1];
+  const named = included === undefined ? plansFor(plain, place, builder, 'every') : builder.plans;
+  const plans = named.filter(
+    (plan) =>
+      !(included !== undefined && wholeWords(plan.name).test(included)) &&
+      !takesNothing(plan) &&
+      !fees.every((fee) => isSaid(plan, fee.statement)),
   );
   const regional = fees.filter(({ isRegional }) => isRegional);
   for (const { statement, isRegional } of fees)
@@ -48,6 +54,26 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
   return true;
 }
 
+/** "2.9% + ¤0.3 in the US and 2.1% + ¤0.2 in the UK": it depends on where the shop is. */
+function askPlace({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, place: Place, builder: ReadingBuilder): boolean {
+  const found = [...plain.matchAll(new RegExp(`(${A_RATE}) in ((?:the )?(?:\\p{Lu}[\\p{L}]+)(?: \\p{Lu}\\p{L}+)?)`, 'gu'))];
+  if (found.length < 2) return false;
+  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !takesNothing(plan));
+  const options = found.map(([, rate = '', where = '']) => ({
+    label: `in ${where}`,
+    statements: plans.flatMap(({ name }) =>
+      feesIn(`card payments ${rate}`, { heading: '' }).map(({ statement }) => ({ plan: name, statement })),
+    ),
+  }));
+  builder.ask(
+    'Where is your shop?',
+    [line],
+    plans.map(({ name }) => name),
+    options,
+  );
+  return true;
+}
+
 const ON_TOP = /\bon top\b|\bin addition\b|\bcomes? to that\b/i;
 
 /** "Do you take a fee of my sales?" asks about what the vendor keeps, whoever takes the payments. */
@@ -55,6 +81,10 @@ function subjectOf(question: string): string {
   const text = question.toLowerCase();
   return /\bdo(?:es)? (?:you|it|\p{L}+) (?:take|charge|keep|want)\b(?!.*\b(?:cards?|processing)\b)/u.test(text) ? 'sales fee' : text;
 }
+
+/** "Card fees are included on Basic and added on all other plans." */
+const INCLUDED_ON =
+  /\bincluded (?:on|in|with) ([^.,;]+?),? (?:and|but) (?:are |is |come |comes )?(?:added|charged|extra|on top)\b[^.]*\bother\b/i;
 
 const FEES_ASKED = /\b(?:fees?|commission|share|cut|percentage)\b/i;
 const A_RATE = String.raw`\d+(?:\.\d+)?%(?:\s*\+\s*¤\d+(?:\.\d+)?)?`;

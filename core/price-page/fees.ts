@@ -18,20 +18,20 @@ const PROCESSING_INCLUDED =
   /,? ?\(?(?:and |with |incl(?:uding|\.) )?(?:card |payment )(?:processing|fees?|costs?)(?: (?:is |are )?included)\)?/g;
 /** Percentages that are no fees. */
 const NO_FEE =
-  /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund)\b/;
+  /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund|ads|adverts?|advertising)\b/;
 const OUTSIDE =
   /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing|services?)\b|\bthird[- ]party payments?\b|\bwithout \w+ pay(ments)?\b/;
 const IN_PERSON =
   /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
 const ABROAD =
-  /\b(international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|others?|all other|rest of the world|outside|rest)\b/;
+  /\b(international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|(?:all )?others?(?! (?:paid |higher )?(?:plans?|tiers?|packages?)\b)|rest of the world|outside|rest)\b/;
 const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
   /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|fee on sales|of payments from)\b/;
-const CARDS = /\b(cards?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
+const CARDS = /\b(cards?|payment links?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 const OTHER_WAYS =
   /\b(direct debit|bank debit|debit|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;
 const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
@@ -137,7 +137,11 @@ const CARD_HEADING = /\b(cards?|processing|payment (fees?|rates?|processing))\b/
 function bucketOf(own: string, words: string, hasBoth: boolean): Bucket {
   if (OUTSIDE.test(words)) return 'transaction';
   if (/\b(transaction fees?|commission|platform|sales? fees?|our share)\b/.test(own)) return 'transaction';
-  if (/\b(cards?|processing|debit|credit|wallets?|invoices?|per payment)\b/.test(own) || (hasBoth && CARDS.test(own))) return 'payment';
+  if (
+    /\b(cards?|processing|debit|credit|wallets?|invoices?|per payment|(?:payment|pay|by) links?)\b/.test(own) ||
+    (hasBoth && CARDS.test(own))
+  )
+    return 'payment';
   if (/\bpayments?\b/.test(own) && !hasBoth && !CARD_HEADING.test(words)) return 'transaction';
   if (PLATFORM.test(words)) return hasBoth && CARDS.test(words) ? 'payment' : 'transaction';
   if (CARDS.test(words) || hasBoth || IN_PERSON.test(words) || ABROAD.test(own)) return 'payment';

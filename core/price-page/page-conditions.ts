@@ -15,11 +15,22 @@ export interface WholePage {
   shortestTerm: number | null;
   usualPer: number | null;
   hasMonthly: boolean;
+  /** Months of the terms that the page offers, each on a line of its own. */
+  readonly lengths: number[];
 }
 
 /** Of a page of which nothing has been read yet. */
 export function nothingSaid(): WholePage {
-  return { taxExcluded: null, saving: null, returnsToFull: false, paidAtOnce: null, shortestTerm: null, usualPer: null, hasMonthly: false };
+  return {
+    taxExcluded: null,
+    saving: null,
+    returnsToFull: false,
+    paidAtOnce: null,
+    shortestTerm: null,
+    usualPer: null,
+    hasMonthly: false,
+    lengths: [],
+  };
 }
 
 /** What holds for the whole page: trials, refunds, tax, joining fees, how prices are meant. */
@@ -44,6 +55,8 @@ export function readConditions(
   )
     for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
       builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
+  const length = /^(\d+) months?$/i.exec(plain)?.[1];
+  if (length !== undefined) page.lengths.push(Number(length));
   const uptime = /(\d+(?:\.\d+)?)% (?:uptime|availability)|\b(?:uptime|availability)\b[^.]{0,20}?(\d+(?:\.\d+)?)%/i.exec(plain);
   if (uptime)
     for (const plan of plansFor(plain, place, builder, 'every'))

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { notStated, ownTruth, type PageTruth } from '../tests/page-truth';
+import { notStated, ownTruth, type PageTruth, saidWithoutTruth } from '../tests/page-truth';
 import { readPricePage } from './read-price-page';
 
 const folder = (name: string) => join(import.meta.dirname, name);
@@ -24,6 +24,11 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
   'course-tern': ['Taster', 'Teacher', 'School', 'Academy'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
+  // Of two rates of the same payments it is asked which holds for most of them.
+  'pay-brindlecard': [': fee 1.6% payment inperson', ': fee 2.6% payment inperson'],
+  'pay-skylarkpay': [': fee 1.7% payment inperson'],
+  'pay-whitethroat': [': fee 1.2%+0.20 payment label=debit', ': fee 1.6%+0.20 payment label=credit'],
+  '22-pay-coinbrook': [': fee 1.1%+0.10 payment inperson', ': fee 1.9%+0.10 payment inperson'],
   // "Need more learners? $20 per month for every 1,000" asks and answers on one line.
   'course-wryneck': ['Start: pack 20 1000 learners', 'Grow: pack 20 1000 learners', 'Scale: pack 20 1000 learners'],
   // Whether a rounded saving is taken off exactly is asked.
@@ -78,3 +83,13 @@ describe.each([
     },
   );
 });
+
+it.each(pagesIn('pages').map((one) => [one.page, one] as const))(
+  '%s states no price and no fee that the page does not',
+  (_page, { text, truth }) => {
+    const reading = readPricePage(text, { currency: truth.currency });
+    expect(saidWithoutTruth(reading, truth)).toEqual([]);
+    const named = new Set(truth.items.flatMap(({ plan }) => (plan ? [plan.toLowerCase()] : [])));
+    expect(reading.plans.filter(({ name }) => named.size > 0 && !named.has(name.toLowerCase()))).toEqual([]);
+  },
+);

@@ -1,3 +1,4 @@
+import { tidyName } from './add-ons';
 import { isRate } from './fees';
 import { readPhrase } from '../price-phrase/read-phrase';
 import type { Statement } from '../price-phrase/statement';
@@ -150,7 +151,7 @@ function readAddon({ plain, line }: PlainLine, builder: ReadingBuilder): boolean
     /^(?:from|or|then|plus|only|just|renews?|billed|paid|now|was|starting|after|first|additional|extra|further|each|every)\b/i.test(name)
   )
     return false;
-  builder.price(builder.addon(name.trim(), line), pricePieces([{ line, plain: price }]));
+  builder.price(builder.addon(tidyName(name), line), pricePieces([{ line, plain: price }]));
   return true;
 }
 

@@ -36,7 +36,8 @@ export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>
 function isNamed(name: string, plain: string): boolean {
   if (name.length < 2) return false;
   const isCommon = /^(?:free|basic|plus|pro|start|plan|small|medium|large)$/i.test(name);
-  return wholeWords(name, isCommon ? '' : 'i').test(plain);
+  // "Free 7-day trial of Plus" names no plan called Free.
+  return wholeWords(name, isCommon ? '' : 'i').test(plain.replace(/\bFree (?=\d|trial\b)/g, ''));
 }
 
 export function isFree({ pieces }: PlanBeingRead): boolean {

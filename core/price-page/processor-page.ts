@@ -1,5 +1,6 @@
 import { addonAt } from './add-ons';
 import { feesIn, isRate } from './fees';
+import type { StatedCharge } from '../price-phrase/statement';
 import type { PlainLine } from './plain-line';
 import { isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
 import type { ReadingBuilder } from './reading-builder';
@@ -7,9 +8,9 @@ import type { WholePage } from './page-conditions';
 import { isWithoutJoiningFee, taxStatedIn } from './sale-conditions';
 
 /** Sections of a processor's page whose rates are not those of taking a payment. */
-const BESIDES = /\b(?:conversion|chargebacks?|payouts?|refunds?|disputes?|volumes?)\b/i;
+const BESIDES = /\b(?:conversion|chargebacks?|payouts?|refunds?|disputes?|volumes?|(?:instant|same-day|fast) transfers?)\b/i;
 
-const BY_ACCOUNT = /\b(?:(?:bank|direct) debit|(?:bank|credit) transfer|sepa|pay later|instal?ments)\b/i;
+const BY_ACCOUNT = /\b(?:(?:bank|direct) debits?|(?:bank|credit) transfers?|bank (?:redirects?|payments?)|sepa|pay later|instal?ments)\b/i;
 
 /**
  * Reads the page of a payment processor, which has rates and no plans: each under its own name, the channel and the
@@ -42,7 +43,7 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
         const isTaken =
           channel !== '' && processor.facts.some((fact) => fact.statement.kind === 'charge' && fact.statement.charge.label === name);
         const told = isTaken ? `${name}, ${channel}` : name;
-        builder.state(processor, { ...statement, charge: { ...charge, label: told } }, line.line);
+        builder.state(processor, { ...statement, charge: throughChannel({ ...charge, label: told }, channel) }, line.line);
       }
       continue;
     }
@@ -61,6 +62,18 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
   }
 }
 
+const CHANNELS: ReadonlyArray<readonly [RegExp, string]> = [
+  [/\b(?:person|store|till|counter|go)\b/, 'in-person'],
+  [/\bonline\b/, 'own-site'],
+];
+
+/** A rate under "In person" is one of the till, though its own words only name the cards. */
+function throughChannel(charge: StatedCharge, channel: string): StatedCharge {
+  const through = CHANNELS.find(([pattern]) => pattern.test(channel))?.[1];
+  if (through === undefined || charge.only?.channels || charge.only?.payments) return charge;
+  return { ...charge, only: { ...charge.only, channels: [through] } };
+}
+
 /** "1.5% + ¤0.25" and below it "for European cards" are one line; an amount alone below a name is charged for each payment. */
 function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
   const named = (at: number) =>
@@ -75,7 +88,7 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
     const name = named(at);
     if (name !== undefined) return [{ ...line, plain: `${name}: ${line.plain}` }];
     const [, rate = '', behind = ''] = /^(\d+(?:\.\d+)?%(?: \+ ¤[\d.]+)?) (?:for|on|with) (\p{L}[^\d%¤]*)$/u.exec(line.plain) ?? [];
-    if (/\bcards?$/i.test(behind)) return [{ ...line, plain: `${behind}: ${rate}` }];
+    if (/\bcards?\b/i.test(behind)) return [{ ...line, plain: `${behind}: ${rate}` }];
     const before = lines[at - 1]?.plain ?? '';
     const isAlone = /^¤\d[\d.]*(?: each)?$/.test(line.plain) && WAY_OF_PAYING.test(before) && !/\d/.test(before);
     if (/^[^:\d]+: ¤[\d.]+$/.test(line.plain) && WAY_OF_PAYING.test(line.plain)) return [{ ...line, plain: `${line.plain} per payment` }];
@@ -96,14 +109,16 @@ function areNamesBelow(lines: readonly PlainLine[]): ReadonlySet<number> {
 const WAY_OF_PAYING = /\b(?:debits?|transfers?|redirects?|wallets?|vouchers?|pay later|invoices?|cash|cheques?|bank payments?)\b/i;
 
 function isChannel(plain: string): boolean {
-  return /^(?:online(?: payments?)?|in person|in store|in-store|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
+  return /^(?:online(?: payments?)?|in[- ]person(?: payments?)?|in[- ]store|(?:payment )?(?:links|invoices) and (?:payment )?(?:links|invoices)|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
     plain,
   );
 }
 
 function tidyLabel(label: string): string {
   const tidy = label.replace(/\s+/g, ' ').trim();
-  const written = tidy.replace(/\b(?:uk|us|eu|eea)\b/g, (region) => region.toUpperCase());
+  const written = tidy
+    .replace(/\b(?:uk|us|eu|eea)\b/gi, (region) => region.toUpperCase())
+    .replace(/\b(?:european|british|american|kingdom|united)\b/g, (name) => name.charAt(0).toUpperCase() + name.slice(1));
   return (written.charAt(0).toUpperCase() + written.slice(1)).slice(0, 60);
 }
 

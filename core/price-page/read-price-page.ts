@@ -14,6 +14,7 @@ import type { PageReading } from './page-reading';
 import { readCard } from './plan-card';
 import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
 import { planTable } from './page-tables';
+import { keepRatesApart } from './rates-apart';
 import { isRateTable, readRateTable } from './rate-table';
 import { readPlanTable, readPriceList } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
@@ -196,7 +197,9 @@ function finished(
   context: PageContext,
   data: { vendor: string; currency: string | null },
 ): PageReading {
+  const currency = data.currency ?? format.currency ?? context.currency ?? null;
   settlePrices(builder, whole);
+  keepRatesApart(builder, currency);
   confirmByData(page, builder);
   const said = new Set(
     [...builder.plans, ...builder.addons].flatMap(({ facts }) => facts.flatMap(({ statement }) => amountsOf(statement))),
@@ -207,7 +210,7 @@ function finished(
   return {
     vendor: data.vendor || vendorOf(shown, page.title, builder.names()),
     isProcessor: builder.plans.length === 1 && builder.plans[0]?.name === '',
-    currency: data.currency ?? format.currency ?? context.currency ?? null,
+    currency,
     sign: format.isDollar ? '$' : null,
     taxExcluded: whole.taxExcluded,
     plans: builder.finishedPlans(),

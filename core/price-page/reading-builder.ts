@@ -44,6 +44,11 @@ export class ReadingBuilder {
     return line;
   }
 
+  /** What a line says, in plain figures. */
+  plainOf(line: number): string {
+    return this.lines.get(line)?.plain ?? '';
+  }
+
   shownLines(): Array<{ line: number; text: string }> {
     return [...this.lines].map(([line, { text }]) => ({ line, text })).sort((a, b) => a.line - b.line);
   }

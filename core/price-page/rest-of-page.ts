@@ -1,17 +1,18 @@
 import { addonAt, addonsInARow, isMoreOfPlans } from './add-ons';
-import { countedThing } from './counted-things';
 import { capital } from './fees';
-import { readFees, takesNothing } from './fees-of-page';
+import { readFees } from './fees-of-page';
 import type { PlainLine } from './plain-line';
+import { readEveryPlan, readIncludedOnAll, readUnlimitedOnAll } from './every-plan';
+import { askSetUp, BESIDE_SET_UP, readJoiningFee } from './joining-fees';
+import { isAboutUnits, readUnits } from './units-of-page';
 import { nameWords } from './plan-names';
 import { canBeName, isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf } from './line-kinds';
-import { feature, limitsIn, markOf, readItem } from './list-items';
+import { readItem } from './list-items';
 import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, isOfAll, type Place, plansFor } from './plans-meant';
 import { isPriceLine, withoutPlace } from './price-pieces';
 import type { ReadingBuilder } from './reading-builder';
-import type { Statement } from '../price-phrase/statement';
 import { unitChargeIn } from './unit-charges';
 
 /**
@@ -82,7 +83,8 @@ function enters(line: PlainLine, next: PlainLine | undefined, place: Place, buil
   if (isQuestion(plain) && !/¤\d/.test(plain)) {
     place.question = plain;
     place.about = null;
-    builder.putAside(line.line, 'question');
+    // What answers it may stand on the same line, with a price.
+    if (!/¤\d/.test(builder.plainOf(line.line))) builder.putAside(line.line, 'question');
     return true;
   }
   const name = builder.names().find((one) => one.toLowerCase() === nameWords(text).toLowerCase());
@@ -117,6 +119,10 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!hasPrices && !isAllowance && readFees(line, place, builder)) return 0;
   const isUnderHeading = (isAddonSection || (isPriced && place.section === 'every plan')) && place.question === '';
   const addon = hasPrices ? null : addonAt(lines, at, isUnderHeading || isPair(lines, at, place));
+  if (addon && isTeaser(lines.slice(at, at + addon.length), place, builder)) {
+    for (const own of lines.slice(at, at + addon.length)) builder.putAside(own.line, 'where the prices begin');
+    return addon.length - 1;
+  }
   if (addon && !(isAboutUnits(line.plain) && !isUnderHeading)) {
     if (addon.charge && isMoreOfPlans(addon)) {
       const own = lines.slice(at, at + addon.length).map((one) => one.line);
@@ -137,6 +143,12 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   return 0;
 }
 
+/** "Fast hosting from ¤3 a month" above the plans is said of them, and names nothing that is sold beside them. */
+function isTeaser(own: readonly PlainLine[], { section }: Place, builder: ReadingBuilder): boolean {
+  const isAbove = builder.plans.length > 0 && builder.plans.every((plan) => own.every(({ line }) => line < plan.line));
+  return isAbove && section === null && own.some(({ plain }) => /\b(?:from|only|at|just) ¤\d/i.test(plain));
+}
+
 function readAddonsInARow(line: PlainLine, builder: ReadingBuilder): boolean {
   const addons = addonsInARow(line);
   for (const { name, charge, pieces } of addons) {
@@ -145,50 +157,6 @@ function readAddonsInARow(line: PlainLine, builder: ReadingBuilder): boolean {
     builder.price(added, pieces);
   }
   return addons.length > 0;
-}
-
-const JOINING_FEE =
-  /^(?:one-time |once-only )?(?:set-?up|activation|joining|onboarding|sign-?up)(?: fees?| costs?)?\s*(?:once|one-time|of|is|are|costs?|:|–|-|\s)*¤(\d+(?:\.\d+)?)(?:,? (?:once|one-time|one-off))?\b[^¤]{0,40}$/i;
-
-/** "Set-up fee: ¤25 once" is paid on joining a plan that has a price. */
-function readJoiningFee({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
-  const isAsked = /\bset[- ]?up (?:fee|cost)|\b(?:joining|activation) fee/i.test(place.question);
-  const amount =
-    JOINING_FEE.exec(plain)?.[1] ??
-    (isAsked
-      ? /^yes[,:.]? (?:it is |of )?(?:a one-time |one-time )?¤(\d+(?:\.\d+)?)(?:,? (?:once|one-time|per \w+))?[.!]?$/i.exec(plain)?.[1]
-      : undefined);
-  if (amount === undefined || place.section === 'addons') return false;
-  const plans = plansFor(plain, place, builder, 'priced');
-  for (const plan of plans) builder.state(plan, { kind: 'joining', label: 'Set-up', amount }, line);
-  return plans.length > 0;
-}
-
-const UNLIMITED_ON_ALL = /^(\p{L}[\p{L} -]{2,30}?) (?:is|are) (?:unlimited|unmetered|not limited) (?:on|in|with|for) (?:every|all|any)\b/iu;
-
-const ON_ALL =
-  /^(?:(?:every|each|any) (?:plan|package)|all (?:our )?(?:plans|packages))(?::| (?:includes?|ha(?:s|ve)|comes? with|gets?)) ([^;%¤]+?)\.?$/i;
-const MOST_WORDS = 4;
-
-/** "Every plan includes 2 TB of bandwidth a month", "All plans include a free domain, backups and e-mail support." */
-function readIncludedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
-  const parts = (ON_ALL.exec(plain)?.[1] ?? '').split(/,\s+(?:and\s+)?|\s+and\s+/).filter((part) => part !== '');
-  const stated = parts.flatMap((part): Statement[] => {
-    if (/\b(?:trial|money[- ]back|refund|guarantee)\b/i.test(part)) return [];
-    if (/\d|unlimited/i.test(part)) return limitsIn(part);
-    return part.split(' ').length <= MOST_WORDS && !isSentence(part) ? [feature(part, true)] : [];
-  });
-  for (const plan of builder.plans) for (const statement of stated) builder.state(plan, statement, line);
-  return stated.length > 0 && builder.plans.length > 0;
-}
-
-/** "Bandwidth is unlimited on every plan." */
-function readUnlimitedOnAll({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
-  const [, words] = UNLIMITED_ON_ALL.exec(plain) ?? [];
-  const thing = words === undefined ? null : countedThing(words);
-  if (!thing) return false;
-  for (const plan of builder.plans) builder.state(plan, { kind: 'limit', quantity: thing.quantity, most: true }, line);
-  return builder.plans.length > 0;
 }
 
 /** A definition list's term with its price below reads like an add-on. */
@@ -200,22 +168,6 @@ function isPair(lines: readonly PlainLine[], at: number, { question, section }: 
   if (own.role !== 'heading' && !(isName && /¤[\d.]+ ?(?:usd|eur|gbp)? ?(?:\/|per|a) ?(?:month|mo|year|yr)\b/i.test(next.plain)))
     return false;
   return isPriceLine(next.plain) && unitChargeIn(withoutPlace(next.plain), own.plain) === null;
-}
-
-/** "Extra contacts: 4 for each 1,000" is a price for more than a plan includes. */
-function isAboutUnits(plain: string): boolean {
-  const charge = unitChargeIn(plain);
-  return (
-    charge !== null &&
-    (charge.beyond === true || /\b(?:traffic|bandwidth|transfer|contacts|emails|storage)\b/i.test(plain.split('¤')[0] ?? ''))
-  );
-}
-
-function readEveryPlan({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
-  const item = readItem(plain);
-  if (item.statements.length === 0 || !(markOf(plain).isMarked || plain.split(' ').length <= 6)) return false;
-  for (const plan of builder.plans) for (const statement of item.statements) builder.state(plan, statement, line);
-  return true;
 }
 
 function readNamedPrices({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
@@ -234,33 +186,4 @@ function readNamedPrices({ plain, line }: PlainLine, place: Place, builder: Read
       builder,
     );
   return prices.length > 0;
-}
-
-/** "… ¤28 per month, no contract, ¤10 set-up fee": of joining in this way, or in any. */
-const BESIDE_SET_UP = /,? (?:plus |and )?(?:a )?¤(\d+(?:\.\d+)?) (?:set-?up|joining|activation)(?: fee)?\b/i;
-
-function askSetUp(amount: string, line: number, plans: readonly string[], builder: ReadingBuilder): void {
-  const statement = { kind: 'joining', label: 'Set-up', amount } as const;
-  builder.ask('Does everybody who joins pay the set-up fee?', [line], plans, [
-    { label: 'yes, however the plan is paid', statements: plans.map((plan) => ({ plan, statement })) },
-    { label: 'no, leave it out', statements: [] },
-  ]);
-}
-
-function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
-  const over =
-    /\b(?:over|more than|exceed|beyond) (?:my|the|your|our) (\p{L}+)/iu.exec(place.question)?.[1] ??
-    /\bneed more (\p{L}+)\?/iu.exec(place.question)?.[1] ??
-    '';
-  const isMore = /^(?:additional|extra|further|more)\b/.test(place.heading) && /^¤/.test(plain);
-  const found = unitChargeIn(plain, over || (place.section === 'addons' && !isMore ? '' : place.heading));
-  if (!found) return false;
-  const charge = isMore ? { ...found, beyond: true } : found;
-  const isGeneral =
-    place.section === 'fees' || charge.beyond === true || charge.charge.on === undefined || over !== '' || 'free' in charge.charge;
-  if (!isGeneral) return false;
-  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !(place.section === 'fees' && takesNothing(plan)));
-  const named = { ...charge, charge: { ...charge.charge, label: capital(charge.charge.label) } };
-  for (const plan of plans) builder.state(plan, named, line);
-  return plans.length > 0;
 }

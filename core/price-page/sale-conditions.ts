@@ -37,7 +37,9 @@ export function dayStatements(plain: string, question: string): Statement[] {
     .toLowerCase()
     .replace(/\b(?:for|whole|full) a (?=week\b)/g, 'for 1 ')
     .replace(/\b(one|two|three|four|six) (?=weeks?\b|days?\b)/g, (word) => `${COUNTS[word.trim()] ?? word} `);
-  const trial = daysIn(text, TRIAL) ?? (ASKS_TRIAL.test(question.toLowerCase()) ? bareDays(text) : null);
+  // What is paid for is no free trial.
+  const isPaid = /\btrial (?:for|at|costs?) (?:only |just )?¤0*[1-9.]/.test(text);
+  const trial = isPaid ? null : (daysIn(text, TRIAL) ?? (ASKS_TRIAL.test(question.toLowerCase()) ? bareDays(text) : null));
   const isRefund = !NO_REFUND.test(text) || new RegExp(`refund(?:ed|s)? (?:in|within|after) ${DAYS}`).test(text);
   const refund = isRefund ? (daysIn(text, REFUND) ?? (ASKS_REFUND.test(question.toLowerCase()) ? bareDays(text) : null)) : null;
   const isOnlyRefund = refund !== null && trial === refund && !/\btrial|\bfree\b|\btry\b/.test(text);

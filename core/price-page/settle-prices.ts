@@ -7,6 +7,7 @@ import type { ReadingBuilder } from './reading-builder';
 
 const DOUBTS: Readonly<Record<PriceDoubt['about'], string>> = {
   period: 'The page does not say how often this is paid. What is it the price of?',
+  length: 'The page sells several lengths and does not say which of them these prices are for. Which is it?',
   'crossed-out': 'A higher price is crossed out. Is it what is paid later?',
   'two-prices': 'The page states two prices. Which one holds?',
 };
@@ -18,6 +19,7 @@ export function settlePrices(builder: ReadingBuilder, whole: WholePage): void {
     paidAtOnce: whole.paidAtOnce,
     hasMonthly: whole.hasMonthly,
     returnsToFull: whole.returnsToFull,
+    lengths: whole.lengths,
   };
   const doubts: Array<{ plan: string; doubt: PriceDoubt }> = [];
   for (const plan of [...builder.plans, ...builder.addons]) {
@@ -30,7 +32,7 @@ export function settlePrices(builder: ReadingBuilder, whole: WholePage): void {
       if (isTooShort(statement, facts, whole)) for (const line of lines) builder.putAside(line, 'a month’s share of what is paid at once');
     doubts.push(...own.map((doubt) => ({ plan: plan.name, doubt })));
   }
-  for (const about of ['period', 'crossed-out', 'two-prices'] as const)
+  for (const about of ['period', 'length', 'crossed-out', 'two-prices'] as const)
     askTogether(
       builder,
       about,

@@ -126,7 +126,9 @@ function packIn(text: string, heading: string): ChargeStatement | null {
   const named = /^(?:above|beyond|over)\b/.test(noun)
     ? ''
     : noun.replace(/^(?:in|of)\s+/, '').replace(/\b(?:above|beyond|over|in addition)\b.*$/, '');
-  const thing = countedThing(named.trim() || subjectOf(before) || heading);
+  const subject = subjectOf(before) || heading;
+  const isOfTime = /^hours?$/.test(named.trim()) && subject !== '';
+  const thing = countedThing(isOfTime ? `hours of ${subjectOf(subject.toLowerCase())}` : named.trim() || subject);
   if (!thing) return null;
   const isOverage = new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over)\\b`).test(`${heading.toLowerCase()} ${text}`);
   return packOf(thing, each, size, isOverage);
@@ -145,7 +147,7 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
     .trim();
   const isOfTime =
     /^(?:hours?|h)\b/.test(noun) && /\b(?:video|recordings?|live|stream(?:ing|s)?)\b/.test(`${text.slice(0, one.index)} ${heading}`);
-  if (noun === '' || (A_TIME.test(noun) && !isOfTime)) return null;
+  if (noun === '' || new RegExp(`^${EXTRA}$`).test(noun) || (A_TIME.test(noun) && !isOfTime)) return null;
   const rest = text.slice(one.index);
   const above = ABOVE.exec(rest);
   const isOfOrders = AN_ORDER.test(noun);
@@ -178,10 +180,16 @@ function withSubject(noun: string, before: string, heading: string): string {
 
 function subjectOf(before: string): string {
   return before
-    .replace(/\b(?:if you )?(?:need|have|send|sell)?\s*(?:more than|over|above|beyond) ¤?\d+/g, ' ')
-    .replace(/[?,.]?\s*\b(?:add|pay|just add|simply add|it costs)\s*$/, ' ')
+    .replace(/\b(?:if you )?(?:need|have|send|sell)?\s*(?:more than|over|above|beyond) ¤?\d+(?: or ¤?\d+)*/g, ' ')
+    .replace(/[?,.]?\s*\b(?:add|pay|you pay|just add|simply add|it costs)\s*$/, ' ')
     .replace(/(?<=\p{L}) (?:on|in|with) (?:the )?\p{L}.*$/u, ' ')
-    .replace(new RegExp(`\\b(?:${EXTRA}|costs?|is|are|that|beyond|above|we charge|then|charged at|price of|from)\\b|[:+,.–-]`, 'g'), ' ')
+    .replace(
+      new RegExp(
+        `\\b(?:${EXTRA}|costs?|is|are|that|beyond|above|we charge|then|charged at|billed at|billed|price of|from)\\b|[:+,.–-]`,
+        'g',
+      ),
+      ' ',
+    )
     .replace(/\s+/g, ' ')
     .trim();
 }

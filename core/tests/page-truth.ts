@@ -49,6 +49,31 @@ export function notStated(reading: PageReading, { items }: PageTruth): string[] 
   return items.filter((item) => !isStated(reading, item)).map(({ plan, addon, type, value }) => `${plan ?? `+${addon}`}: ${type} ${value}`);
 }
 
+const MONEY = new Set<Statement['kind']>(['term', 'charge', 'introduction', 'joining', 'trial', 'refund']);
+
+/** What a reading states of money, of plans or of add-ons, and the truth does not: each with the line it was read from. */
+export function saidWithoutTruth(reading: PageReading, { items }: PageTruth): string[] {
+  const text = (lines: readonly number[]) => reading.lines.find(({ line }) => line === lines[0])?.text ?? '';
+  const parts = [
+    ...reading.plans.map((plan) => ({ part: plan, only: { ...reading, isProcessor: false, plans: [plan], addons: [] } })),
+    ...reading.addons.map((addon) => ({ part: addon, only: { ...reading, isProcessor: false, plans: [], addons: [addon] } })),
+  ];
+  return parts.flatMap(({ part, only }) => {
+    const facts = part.facts.filter(({ statement }) => MONEY.has(statement.kind) && !isNothing(statement));
+    const single = (fact: (typeof facts)[number]) =>
+      only.plans.length > 0 ? { ...only, plans: [{ ...part, facts: [fact] }] } : { ...only, addons: [{ ...part, facts: [fact] }] };
+    return facts
+      .filter((fact) => !items.some((item) => isStated(single(fact), item)))
+      .map(({ statement, lines }) => `${part.name}: ${statement.kind} from “${text(lines)}”`);
+  });
+}
+
+/** That nothing is paid for something is often said, and seldom written into a truth. */
+function isNothing(statement: Statement): boolean {
+  if (statement.kind === 'joining') return statement.amount === '0';
+  return statement.kind === 'charge' && statement.charge.how === 'per-order' && statement.charge.percent === '0' && !statement.charge.each;
+}
+
 function isStated(reading: PageReading, item: TruthItem): boolean {
   const statements = statementsFor(reading, item);
   if (item.type === 'plan') return statements !== null;
@@ -200,6 +225,7 @@ function isFee(charge: StatedCharge, [rate = '', ...words]: readonly string[]): 
   const bucket = words.find((word) => /^(?:payment|transaction|usage)$/.test(word));
   if (bucket !== undefined && (charge.bucket ?? 'transaction') !== bucket) return false;
   if (words.includes('outside') !== (payments === 'outside')) return false;
+  if (label === undefined && cards.some((kind) => kind !== 'domestic' && kind !== 'international')) return false;
   if (label !== undefined) return names(label).some((word) => charge.label.toLowerCase().includes(word));
   const isAbroad = cards.includes('international');
   return (

@@ -1,0 +1,41 @@
+import { capital } from './fees';
+import { takesNothing } from './fees-of-page';
+import type { PlainLine } from './plain-line';
+import { type Place, plansFor } from './plans-meant';
+import type { ReadingBuilder } from './reading-builder';
+import { unitChargeIn } from './unit-charges';
+
+/** "Extra contacts: 4 for each 1,000" is a price for more than a plan includes. */
+export function isAboutUnits(plain: string): boolean {
+  const charge = unitChargeIn(plain);
+  return (
+    charge !== null &&
+    (charge.beyond === true || /\b(?:traffic|bandwidth|transfer|contacts|emails|storage)\b/i.test(plain.split('¤')[0] ?? ''))
+  );
+}
+
+/** "Above 500 or 5000 members": of the plans that have so many. */
+const ABOVE_COUNTS = /\b(?:above|over|beyond|more than) \d+(?:(?: or |, )\d+)*/gi;
+
+/** A price for each of something that a plan counts, beyond its allowance or from the first on. */
+export function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
+  const over =
+    /\b(?:over|more than|above|exceed|beyond) (?:my|the|your|our|\d+) (\p{L}+)/iu.exec(place.question)?.[1] ??
+    /\bneed more (\p{L}+)\?/iu.exec(place.question)?.[1] ??
+    '';
+  const isMore = /^(?:additional|extra|further|more)\b/.test(place.heading) && /^¤/.test(plain);
+  const found = unitChargeIn(plain, over || (place.section === 'addons' && !isMore ? '' : place.heading));
+  if (!found) return false;
+  const charge = isMore ? { ...found, beyond: true } : found;
+  const isGeneral =
+    place.section === 'fees' || charge.beyond === true || charge.charge.on === undefined || over !== '' || 'free' in charge.charge;
+  if (!isGeneral) return false;
+  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !(place.section === 'fees' && takesNothing(plan)));
+  const named = { ...charge, charge: { ...charge.charge, label: capital(charge.charge.label) } };
+  const counts = [...`${place.question} ${plain}`.matchAll(ABOVE_COUNTS)].flatMap(([counted]) => counted.match(/\d+/g) ?? []);
+  const ofCounts = plans.filter(({ facts }) =>
+    facts.some(({ statement }) => statement.kind === 'limit' && typeof statement.most === 'string' && counts.includes(statement.most)),
+  );
+  for (const plan of ofCounts.length > 0 ? ofCounts : plans) builder.state(plan, named, line);
+  return plans.length > 0;
+}
