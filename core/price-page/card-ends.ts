@@ -54,17 +54,18 @@ export function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[
     return end;
   }
   const isBlock = areBlocks(lines, plans);
-  const holdSentences = lines.slice(plans[0]?.name ?? 0, head.name).some(({ plain }) => isSentence(plain) && !ABOUT_ALL.test(plain));
+  const others = lines.slice(plans[0]?.name ?? 0, head.name);
+  const holdSentences = others.some(({ plain }) => isSentence(plain) && !ABOUT_ALL.test(plain));
   for (; end < lines.length; end += 1) {
     const line = lines[end];
     const before = lines[end - 1];
     if (!line || (endsWithButton && before && end - 1 > head.price && isButton(before.plain))) break;
     if (isBlock && line.opens) break;
     if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
-    const isSaidBefore = lines.slice(plans[0]?.name ?? 0, head.name).some((one) => one.text === line.text);
+    const isSaidBefore = others.some((one) => one.text === line.text);
     if ((endsCard(line, lines, end, holdSentences) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
     if (namesPlan(line, plans, lines) || (line.opens && headsATableOf(lines, end, plans))) break;
-    if (plans.length > 1 && saysSomethingNew(line, lines.slice(plans[0]?.name ?? 0, head.name))) break;
+    if (plans.length > 1 && (saysSomethingNew(line, others) || sellsBeside(lines, end, others))) break;
   }
   return end;
 }
@@ -94,6 +95,21 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
   if (plain.split(' ').length < 4) return false;
   return kinds.some((isSaid) => isSaid(plain) && !before.some((line) => isSaid(line.plain)));
 }
+
+/** "Set-up help: ¤75, once" at the end of a page whose plans list nothing with a price of its own. */
+function sellsBeside(lines: readonly PlainLine[], at: number, others: readonly PlainLine[]): boolean {
+  const [own, next] = [lines[at], lines[at + 1]];
+  const isLast = next === undefined || WITH_PRICE.test(next.plain) || isSentence(next.plain) || sectionOf(next.plain) !== null;
+  return (
+    own !== undefined &&
+    WITH_PRICE.test(own.plain) &&
+    unitChargeIn(own.plain) === null &&
+    isLast &&
+    !others.some(({ plain }) => WITH_PRICE.test(plain))
+  );
+}
+
+const WITH_PRICE = /^\p{L}[^¤%:\d]{2,30}(?::| –| —) (?:from )?¤\d/u;
 
 /** Whether a run of the plans' names, and with it a table of them, begins a few lines below. */
 function headsATableOf(lines: readonly PlainLine[], at: number, plans: readonly PlanHead[]): boolean {

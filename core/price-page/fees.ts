@@ -38,7 +38,7 @@ const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?Â
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?Â¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
+  /\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 

@@ -35,7 +35,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     /^(?:what (?:every|all) .{0,20}(?:has|have|includes?|gets?|comes with)|(?!all (?:that|of)\b)(?:every|all|each) .{0,24}(?:includes?|including|have|has|gets?|comes? with):?|included (?:everywhere|in (?:every|all).*|with (?:every|all).*)|(?:on |in |with )?(?:every|each) plan|all plans|always included|every plan has|both (?:plans )?(?:include|have|come with))$/,
     'every plan',
   ],
-  [/^(?:lifetime|one-time|buy once|pay once).{0,30}$/, 'lifetime'],
+  [/^(?!.*\b(?:updates?|support)\b)(?:lifetime|one-time|buy once|pay once).{0,30}$/, 'lifetime'],
 ];
 
 /** Of what kind a section is that a line heads; null if it is no heading of a known kind. */

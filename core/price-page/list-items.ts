@@ -71,10 +71,20 @@ export function readItem(plain: string, heading = ''): ReadItem {
   if (NOT_THERE.test(text)) return { statements: [nothingOf(text.replace(NOT_THERE, ''))] };
   const beside = inBrackets(text);
   if (beside) return { statements: beside };
+  const listed = inAList(text);
+  if (listed) return { statements: listed };
   const limits = limitsIn(text);
   if (limits.length > 0) return { statements: [...featureWithLimit(text), ...limits] };
   // What costs something is no feature that is there.
   return /¤\d/.test(text) ? { statements: [], isOpen: true } : { statements: [feature(text, true)] };
+}
+
+/** "3 users, 500 GB of storage, own domain" lists several things in one line; null where it does not. */
+function inAList(text: string): Statement[] | null {
+  const parts = text.split(/,\s+(?:and\s+)?/);
+  const counted = parts.filter((part) => /^(?:up to )?\d|^unlimited\b/i.test(part) && limitsIn(part).length > 0);
+  if (parts.length < 3 || counted.length < 2 || counted.length === parts.length || /[¤%(]|\. /.test(text)) return null;
+  return parts.flatMap((part) => readItem(part).statements);
 }
 
 /** "Sell up to 25 products (5% fee)" says how many, too. */
@@ -122,7 +132,8 @@ function featureBeside(text: string): Statement[] {
 /** All limits that an item states; "unlimited products, storage and bandwidth" states three. */
 export function limitsIn(given: string, heading = ''): Statement[] {
   const text = withCountInDigits(given);
-  if (/^(?:unlimited|unmetered|no limit)/i.test(text) || (UNLIMITED.test(text) && !/\d/.test(text))) return unlimitedIn(text, heading);
+  const startsUnlimited = /^(?:unlimited|unmetered|no limit)/i.test(text) && !/,\s+(?:up to )?\d/i.test(text);
+  if (startsUnlimited || (UNLIMITED.test(text) && !/\d/.test(text))) return unlimitedIn(text, heading);
   const uptime = /(\d+(?:\.\d+)?)%\s*(uptime|availability)|\b(uptime|availability)\b.*?(\d+(?:\.\d+)?)%/i.exec(text);
   if (uptime) return [{ kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[4] ?? null }];
   const bare = /\b(?:uptime|availability)\b/i.test(heading) ? /^(\d+(?:\.\d+)?)%$/.exec(text)?.[1] : undefined;

@@ -1,4 +1,5 @@
 import type { Statement } from '../price-phrase/statement';
+import { plural } from '../price-phrase/vocabulary';
 import { countedThing } from './counted-things';
 import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
@@ -15,6 +16,8 @@ export interface WholePage {
   shortestTerm: number | null;
   usualPer: number | null;
   hasMonthly: boolean;
+  /** What the page's prices are for each of: hosts, seats; null where they are for a plan. */
+  perEach: string | null;
   /** Months of the terms that the page offers, each on a line of its own. */
   readonly lengths: number[];
 }
@@ -30,6 +33,7 @@ export function nothingSaid(): WholePage {
     usualPer: null,
     hasMonthly: false,
     lengths: [],
+    perEach: null,
   };
 }
 
@@ -55,6 +59,8 @@ export function readConditions(
   )
     for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
       builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
+  const each = PER_EACH.exec(plain)?.[1];
+  if (each !== undefined) page.perEach = countedThing(plural(each.toLowerCase()))?.quantity ?? page.perEach;
   const length = /^(\d+) months?$/i.exec(plain)?.[1];
   if (length !== undefined) page.lengths.push(Number(length));
   const uptime = /(\d+(?:\.\d+)?)% (?:uptime|availability)|\b(?:uptime|availability)\b[^.]{0,20}?(\d+(?:\.\d+)?)%/i.exec(plain);
@@ -94,6 +100,10 @@ export function readConditions(
   }
   if (/\b(?:month by month|monthly billing|by the month|billed monthly|paid monthly)\b/i.test(plain)) page.hasMonthly = true;
 }
+
+/** "Per host and month" above all prices. */
+const PER_EACH =
+  /^(?:all )?(?:prices? (?:are )?)?(?:per|for each) (host|seat|user|member|person|teacher|agent|editor|licen[cs]e)(?:,| and| per|\/|,? a) ?(?:per )?month\b/i;
 
 const FOR_ALL_PRICES = String.raw`\b(?:prices?|rates?|pricing)(?: shown| above| listed| displayed)? (?:for|(?:are|is) (?:for|based on|with|valid for|quoted for)|based on|reflects?|shows?|assumes?) (?:an? |the )?`;
 const A_NUMBER_OF_MONTHS = new RegExp(

@@ -29,8 +29,6 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'pay-skylarkpay': [': fee 1.7% payment inperson'],
   'pay-whitethroat': [': fee 1.2%+0.20 payment label=debit', ': fee 1.6%+0.20 payment label=credit'],
   '22-pay-coinbrook': [': fee 1.1%+0.10 payment inperson', ': fee 1.9%+0.10 payment inperson'],
-  // "Need more learners? $20 per month for every 1,000" asks and answers on one line.
-  'course-wryneck': ['Start: pack 20 1000 learners', 'Grow: pack 20 1000 learners', 'Scale: pack 20 1000 learners'],
   // Whether a rounded saving is taken off exactly is asked.
   'live-ringdove': ['Mat: term 12 153', 'Room: term 12 397.8', 'House: term 12 867'],
   'labels-tystie': ['Small: term 12 205.2', 'Medium: term 12 529.2', 'Large: term 12 1393.2'],

@@ -48,7 +48,7 @@ const ONCE =
   /^[\s;,()]*(?:one[- ]?time|one-?off|(?:paid |pay |you pay |payable )?(?:just |only )?once\b(?! (?:a|per|every|yearly|annually))|for life|lifetime|for good|(?:a )?single payment|one payment|as a one-?time)/;
 const ONCE_BEFORE = /\b(?:lifetime|for life|pay once|one-?time (?:price|payment|fee)|once)\b[^;]{0,30}$/;
 const RENEWAL_BEFORE =
-  /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular price|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
+  /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular(?: price)?|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
 const RENEWAL_AFTER =
   /^[\s,(]*(?:(?:\/|per|a)\s?(?:months?|mo|years?|yr)\b)?[\s,(]*(?:when (?:you|it) renews?|(?:up)?on renewal|at renewal|after (?:that|renewal|the (?:first|introductory|intro) (?:term|period|price))|afterwards|thereafter|regularly)\b/;
 const TERM_LINE = /(?:^|;)\s*(?:on an? |with an? |for (?:an? )?)?(\d+)[- ](month|year)s? (?:term|contract|plan)\s*(?=;)/;

@@ -23,6 +23,7 @@ import { confirmByData, readData } from './data-of-page';
 import { nothingSaid, type WholePage } from './page-conditions';
 import { readRest } from './rest-of-page';
 import { findRowGrid, type RowGrid } from './row-grid';
+import { findRowsByName } from './rows-by-name';
 import { isPriceOfSeats } from './price-pieces';
 import { settlePrices } from './settle-prices';
 import { textBlocks } from './text-blocks';
@@ -84,7 +85,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   else {
     if (grid) grid.table.names.forEach((name, index) => builder.plan(name, grid.groups[index] ?? grid.table.line));
     if (builder.plans.length === 0) readStepGrids(rest, builder);
-    for (const grid of findLineGrids(rest, builder.names()))
+    for (const grid of [...findLineGrids(rest, builder.names()), ...findRowsByName(rest, builder.names())])
       readPlanTable(grid.table, builder, { head: grid.head, groups: grid.groups }, whole);
     readRest(
       [...rest, ...told].sort((a, b) => a.line - b.line),

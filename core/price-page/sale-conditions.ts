@@ -24,6 +24,7 @@ const REFUND: readonly RegExp[] = [
   ),
   new RegExp(`\\b(?:refund|refunds|money back|happy)\\b[^?]*${DAYS}`),
   new RegExp(`\\bno refunds? after ${DAYS}\\b`),
+  new RegExp(`\\breturn (?:it|them|any|every|your|the|all)\\b[^.]{0,30}?\\b(?:within|for|in) ${DAYS}\\b`),
 ];
 const NO_REFUND = /\b(?:no refunds?|not refunded|do not (?:give|offer) refunds?|non-refundable)\b/;
 const ASKS_REFUND = /\b(?:refunds?|money back|don'?t like|not happy|change my mind)\b/;

@@ -3,7 +3,8 @@ import type { Statement } from '../price-phrase/statement';
 import { assemblePrices, type PriceDoubt } from './assemble-prices';
 import type { Fact } from './page-reading';
 import type { WholePage } from './page-conditions';
-import type { ReadingBuilder } from './reading-builder';
+import { capital } from './fees';
+import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 
 const DOUBTS: Readonly<Record<PriceDoubt['about'], string>> = {
   period: 'The page does not say how often this is paid. What is it the price of?',
@@ -30,7 +31,8 @@ export function settlePrices(builder: ReadingBuilder, whole: WholePage): void {
     for (const { line, why } of aside) builder.putAside(line, why);
     for (const { statement, lines } of facts)
       if (isTooShort(statement, facts, whole)) for (const line of lines) builder.putAside(line, 'a month’s share of what is paid at once');
-    doubts.push(...own.map((doubt) => ({ plan: plan.name, doubt })));
+    doubts.push(...own.filter(({ lines }) => !leftForSeats(builder, lines, whole)).map((doubt) => ({ plan: plan.name, doubt })));
+    if (whole.perEach !== null && !isAddon) forEach(plan, whole.perEach);
   }
   for (const about of ['period', 'length', 'crossed-out', 'two-prices'] as const)
     askTogether(
@@ -39,6 +41,23 @@ export function settlePrices(builder: ReadingBuilder, whole: WholePage): void {
       doubts.filter(({ doubt }) => doubt.about === about),
     );
   fromSaving(builder, whole);
+}
+
+/** Beside the price by the month of one seat, other prices of it stay open: a plan has one price for each. */
+function leftForSeats(builder: ReadingBuilder, lines: readonly number[], { perEach }: WholePage): boolean {
+  if (perEach === null) return false;
+  for (const line of lines) builder.leaveOpen(line);
+  return true;
+}
+
+/** Prices "per host and month" are charged for each host; the plan itself costs nothing beside them. */
+function forEach(plan: PlanBeingRead, quantity: string): void {
+  for (const [at, { statement, lines }] of plan.facts.entries()) {
+    if (statement.kind !== 'term' || statement.term.months !== 1 || !Number(statement.term.price)) continue;
+    const label = capital(quantity.replaceAll('-', ' '));
+    const charge = { label, bucket: 'usage', how: 'per-unit', on: quantity, each: statement.term.price ?? '0' } as const;
+    plan.facts[at] = { statement: { kind: 'charge', charge }, lines };
+  }
 }
 
 /** What is quoted by the month is paid for a year where nobody can join for less. */

@@ -1,4 +1,5 @@
 import { isMenuRow } from './line-kinds';
+import { withSpacedTables } from './spaced-table';
 import { MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
 
 /** Rows of a table in a text have at least so many cells. */
@@ -10,7 +11,7 @@ const LEAST_CELLS = 2;
  * @param text - a page as a browser copies it, or as somebody typed it
  */
 export function textBlocks(text: string): PageBlocks {
-  const lines = withWholeAmounts(withTabs(text.replace(/\r\n?/g, '\n').split('\n')));
+  const lines = withWholeAmounts(withTabs(withSpacedTables(text.replace(/\r\n?/g, '\n').split('\n'))));
   const read = lines.slice(0, MOST_LINES);
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];

@@ -40,7 +40,14 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
   const first = FREE_FIRST.exec(text);
   const allowance = first ? null : ALLOWANCE_THEN.exec(text);
   if (allowance) return afterAllowance(allowance);
-  return beyondAllowance(text) ?? extraOne(text) ?? eachPack(text) ?? packIn(text, heading) ?? oneIn(text, heading, first?.[1]);
+  return (
+    addedPack(text, heading) ??
+    beyondAllowance(text) ??
+    extraOne(text) ??
+    eachPack(text) ??
+    packIn(text, heading) ??
+    oneIn(text, heading, first?.[1])
+  );
 }
 
 /** "400 labels, then ¤0.08 each". */
@@ -112,6 +119,15 @@ function packOf({ quantity, factor }: CountedThing, each: string, size: string, 
     size: decimal(size).times(factor).toFixed(),
   };
   return { kind: 'charge', charge: { ...charge, how: 'package' }, ...(beyond ? { beyond } : {}) };
+}
+
+/** "Add 500 for ¤15 a month", "500 more students for ¤15". */
+const ADD_PACK = /^(?:add|buy|get) (\d+)(?: more| extra)?(?: (\p{L}[\p{L} -]{0,30}?))? (?:for|at) ¤(\d+(?:\.\d+)?)\b/u;
+
+function addedPack(text: string, heading: string): ChargeStatement | null {
+  const [, size, noun = '', each = '0'] = ADD_PACK.exec(text) ?? [];
+  const thing = size === undefined ? null : countedThing(noun || heading);
+  return size === undefined || !thing ? null : packOf(thing, each, size, true);
 }
 
 function packIn(text: string, heading: string): ChargeStatement | null {

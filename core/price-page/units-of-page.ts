@@ -19,9 +19,10 @@ const ABOVE_COUNTS = /\b(?:above|over|beyond|more than) \d+(?:(?: or |, )\d+)*/g
 
 /** A price for each of something that a plan counts, beyond its allowance or from the first on. */
 export function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
+  const asked = place.question || (place.heading.endsWith('?') ? place.heading : '');
   const over =
-    /\b(?:over|more than|above|exceed|beyond) (?:my|the|your|our|\d+) (\p{L}+)/iu.exec(place.question)?.[1] ??
-    /\bneed more (\p{L}+)\?/iu.exec(place.question)?.[1] ??
+    /\b(?:over|more than|above|exceed|beyond) (?:my|the|your|our|\d+) (\p{L}+)/iu.exec(asked)?.[1] ??
+    /\b(?:need|want) (?:more|extra) (\p{L}+)(?: on [^?]+)?\?/iu.exec(asked)?.[1] ??
     '';
   const isMore = /^(?:additional|extra|further|more)\b/.test(place.heading) && /^¤/.test(plain);
   const found = unitChargeIn(plain, over || (place.section === 'addons' && !isMore ? '' : place.heading));
@@ -30,9 +31,12 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
   const isGeneral =
     place.section === 'fees' || charge.beyond === true || charge.charge.on === undefined || over !== '' || 'free' in charge.charge;
   if (!isGeneral) return false;
-  const plans = plansFor(plain, place, builder, 'every').filter((plan) => !(place.section === 'fees' && takesNothing(plan)));
+  // "Need more students on Creator?" names the plan that the answer is about.
+  const plans = plansFor(over === '' ? plain : `${asked} ${plain}`, place, builder, 'every').filter(
+    (plan) => !(place.section === 'fees' && takesNothing(plan)),
+  );
   const named = { ...charge, charge: { ...charge.charge, label: capital(charge.charge.label) } };
-  const counts = [...`${place.question} ${plain}`.matchAll(ABOVE_COUNTS)].flatMap(([counted]) => counted.match(/\d+/g) ?? []);
+  const counts = [...`${asked} ${plain}`.matchAll(ABOVE_COUNTS)].flatMap(([counted]) => counted.match(/\d+/g) ?? []);
   const ofCounts = plans.filter(({ facts }) =>
     facts.some(({ statement }) => statement.kind === 'limit' && typeof statement.most === 'string' && counts.includes(statement.most)),
   );

@@ -97,6 +97,8 @@ const QUANTITY_WORDS: Readonly<Record<string, readonly string[]>> = {
     'team member',
     'team members',
     'admin',
+    'admin user',
+    'admin users',
     'admins',
     'administrators',
   ],
