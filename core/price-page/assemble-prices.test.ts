@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { statementSentence, withPoint } from '../price-phrase/price-sentence';
-import { assemblePrices, type PriceHints } from './assemble-prices';
+import { assemblePrices } from './assemble-prices';
+import type { PriceHints } from './price-terms';
 import { pricePieces } from './price-pieces';
 
 const NOTHING: PriceHints = { usualPer: null, paidAtOnce: null, hasMonthly: false, returnsToFull: false, lengths: [] };

@@ -1,38 +1,8 @@
 import { decimal, isSameAmount } from '../amount/decimal';
-import type { StatedTerm, Statement } from '../price-phrase/statement';
-import type { Fact } from './page-reading';
+import type { StatedTerm } from '../price-phrase/statement';
 import { crossedOut } from './crossed-out';
 import type { PricePiece } from './price-pieces';
-
-/** What a page says about all its prices. */
-export interface PriceHints {
-  /** Months that prices without any words are for; null where the page does not say. */
-  readonly usualPer: number | null;
-  /** Months paid at once, where the page says so of all its prices. */
-  readonly paidAtOnce: number | null;
-  /** Whether prices by the month can be had beside those paid by the year. */
-  readonly hasMonthly: boolean;
-  /** Months of the terms that the page offers without saying which of them its prices are for. */
-  readonly lengths: readonly number[];
-  /** Whether the page says that the full price is paid later. */
-  readonly returnsToFull: boolean;
-}
-
-/** A price that can be meant in several ways. */
-export interface PriceDoubt {
-  readonly about: 'period' | 'length' | 'crossed-out' | 'two-prices';
-  readonly lines: readonly number[];
-  readonly options: ReadonlyArray<{ readonly label: string; readonly statements: readonly Statement[] }>;
-}
-
-export interface AssembledPrices {
-  readonly facts: Fact[];
-  readonly doubts: PriceDoubt[];
-  /** Lines whose amounts say nothing of their own, and why. */
-  readonly aside: Array<{ readonly line: number; readonly why: string }>;
-}
-
-export const A_YEAR = 12;
+import { A_YEAR, addTerm, type AssembledPrices, fits, monthsOf, type PriceDoubt, type PriceHints, times } from './price-terms';
 
 /**
  * Puts the prices of one plan together from the pieces the page shows: what is paid, how often, at first and later.
@@ -90,42 +60,6 @@ function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnc
   const isLower = pieces.some((one) => one.billed === 1 && !one.isCrossedOut && one.amount !== null && decimal(one.amount).gt(amount));
   return isLower ? { ...piece, billed: paidAtOnce } : piece;
 }
-
-/** A price for a length is stated once; said again it is confirmed, said differently it is asked. */
-export function addTerm({ facts, doubts }: AssembledPrices, term: StatedTerm, lines: readonly number[]): void {
-  const at = facts.findIndex(({ statement }) => statement.kind === 'term' && statement.term.months === term.months);
-  const found = facts[at];
-  if (found?.statement.kind !== 'term') {
-    facts.push({ statement: { kind: 'term', term }, lines });
-    return;
-  }
-  const former = found.statement.term;
-  if (isSameAmount(former.price, term.price)) facts[at] = { ...found, lines: [...found.lines, ...lines] };
-  else if (isRounded(former, term)) facts[at] = { ...found, lines: [...found.lines, ...lines] };
-  else {
-    doubts.push({
-      about: 'two-prices',
-      lines: [...found.lines, ...lines],
-      options: [former, term].map((one) => ({ label: one.price ?? 'not stated', statements: [{ kind: 'term', term: one }] })),
-    });
-    facts.splice(at, 1);
-  }
-}
-
-export function hasTerm({ facts }: AssembledPrices, months: number): boolean {
-  return facts.some(({ statement }) => statement.kind === 'term' && statement.term.months === months);
-}
-
-/** Whether two prices for several months are the same but for the rounding of a month's share. */
-function isRounded({ months, price }: StatedTerm, other: StatedTerm): boolean {
-  if (months <= 1 || price === null || other.price === null) return false;
-  const difference = decimal(price).minus(other.price).abs();
-  const isWhole = decimal(other.price).div(months).isInteger() || decimal(price).div(months).isInteger();
-  return difference.lte(decimal(months).times(isWhole ? '0.5' : '0.01'));
-}
-
-const times = (amount: string | null, months: number, per: number): string | null =>
-  amount === null ? null : decimal(amount).times(months).div(per).toFixed();
 
 /**
  * A lower price at first and a renewal price: paid ahead for a time ("$82.44 for 36 months, renews at $7.49/mo"), or at
@@ -230,17 +164,6 @@ function isSwitchedShare(piece: PricePiece, current: readonly PricePiece[]): boo
   if (!piece.isSwitched || piece.per !== null || piece.billed !== A_YEAR || piece.amount === null) return false;
   const monthly = current.find((one) => one.per === 1 && one.amount !== null && (one.billed === null || one.billed === 1));
   return monthly?.amount != null && decimal(piece.amount).lte(monthly.amount);
-}
-
-export function monthsOf({ billed, first }: PricePiece, usual: number): number {
-  return (billed !== null && billed > 1 ? billed : null) ?? first ?? usual;
-}
-
-/** Whether a stated total is what is shown times the months, but for the rounding of what is shown. */
-export function fits(total: PricePiece, shown: string | null, payments: number): boolean {
-  if (total.amount === null || shown === null) return false;
-  const step = shown.includes('.') ? '0.01' : '0.5';
-  return decimal(shown).times(payments).minus(total.amount).abs().lte(decimal(step).times(payments));
 }
 
 function introduction({ amount, first, line }: PricePiece, { facts }: AssembledPrices): void {

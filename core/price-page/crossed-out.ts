@@ -1,6 +1,6 @@
 import { isSameAmount } from '../amount/decimal';
 import type { StatedTerm } from '../price-phrase/statement';
-import { A_YEAR, addTerm, type AssembledPrices, fits, hasTerm, monthsOf, type PriceHints } from './assemble-prices';
+import { A_YEAR, addTerm, type AssembledPrices, fits, hasTerm, monthsOf, type PriceHints } from './price-terms';
 import type { PricePiece } from './price-pieces';
 
 /** "€7 a month" above "€84 billed yearly". */

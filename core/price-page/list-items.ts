@@ -174,7 +174,8 @@ function limitIn(part: string, heading: string): Statement | null {
   const named = BEFORE_COUNT.test(part.slice(0, figure.index + 2)) && before !== '';
   const subject =
     noun !== '' ? noun : before.replace(/\b(?:up to|max(?:imum)?(?: of)?|at most|includes?|for|with)$/i, '').replace(/[:–-]\s*$/, '');
-  const thing = countedThing(withUnit(subject, noun, before), heading);
+  const isOfPeople = noun === '' && /^(?:classes|groups|lessons|workshops|rooms|meetings) of(?: up to)?$/i.test(before);
+  const thing = countedThing(isOfPeople ? 'participants' : withUnit(subject.replace(/ up to$/i, ''), noun, before), heading);
   if (!thing || (thing.quantity === 'unnamed' && !named)) return null;
   // "1 warehouse" and "5 warehouses" count the same.
   const quantity = amount === '1' && noun !== '' ? inSeveral(thing.quantity) : thing.quantity;
@@ -185,13 +186,14 @@ function limitIn(part: string, heading: string): Statement | null {
 const UNCOUNTED = /^(?:staff|storage|bandwidth|ram|vcpu|sms|unnamed)$/;
 
 function inSeveral(quantity: string): string {
-  return UNCOUNTED.test(quantity) ? quantity : plural(quantity);
+  const [, counted = quantity, often = ''] = /^(.+?)(-(?:a|per)-(?:day|week|month))?$/.exec(quantity) ?? [];
+  return UNCOUNTED.test(quantity) ? quantity : `${plural(counted)}${often}`;
 }
 
 /** "Bandwidth 1 TB" counts bandwidth, in TB. */
 function withUnit(subject: string, noun: string, before: string): string {
   const isOnlyUnit = /^(?:gb|tb|mb|hours?|minutes?)\.?$/i.test(noun.trim());
-  return isOnlyUnit && before !== '' ? `${noun} ${bareNoun(before)}` : subject;
+  return isOnlyUnit && before !== '' ? `${noun} ${bareNoun(before.replace(/ up to$/i, ''))}` : subject;
 }
 
 function isByYear(text: string): boolean {

@@ -1,6 +1,7 @@
 import { decimal } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
-import { assemblePrices, type PriceDoubt } from './assemble-prices';
+import { assemblePrices } from './assemble-prices';
+import type { PriceDoubt } from './price-terms';
 import type { Fact } from './page-reading';
 import type { WholePage } from './page-conditions';
 import { capital } from './fees';

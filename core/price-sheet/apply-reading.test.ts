@@ -87,7 +87,7 @@ describe('a page put on a sheet', () => {
     const page = 'Brindle\nUK cards 1.4% + 20p\nEuropean cards 2.4% + 20p\nInternational cards 3.1% + 20p';
     const { sheet } = apply(blank, page);
     expect(sheet.kind === 'processor' && sheet.processor.charges?.map(({ label }) => label)).toEqual([
-      'Uk cards',
+      'UK cards',
       'European cards',
       'International cards',
     ]);
