@@ -163,6 +163,33 @@ test('a whole pricing page is pasted: each line says what became of it, a questi
   await expect(page.getByText('what was looked for')).toBeVisible();
 });
 
+test('of a processor’s page each rate counts for its own payments; one that is asked about is not known until it is answered', async ({
+  page,
+  demo,
+}) => {
+  await newVendor(page, demo.address, '');
+  const rates =
+    'Dabchick Pay\nFees\nDebit cards: 1.1% + €0.25\nCredit cards: 1.6% + €0.25\nDirect debit: €0.35\nCards from abroad: 2.9% + €0.25';
+  await pasteInto(page, 'What the page says', rates);
+  await expect(page.getByText('Which holds for most of yours?')).toBeVisible();
+  await page.getByRole('button', { name: 'Add to the sheet' }).click();
+  const sheet = page.locator('.sheet-list a', { hasText: 'Dabchick Pay' });
+  await expect(sheet).toContainText('1 not known');
+  await expect(cell(page, 'Dabchick Pay, card fee')).toHaveText('not known');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await pasteInto(page, 'What the page says', rates);
+  await page.getByRole('radio', { name: 'credit cards' }).check();
+  await page.getByRole('button', { name: 'Add to the sheet' }).click();
+  await expect(cell(page, 'Dabchick Pay, credit cards')).toContainText('1.6% + 0.25');
+  await expect(sheet).not.toContainText('not known');
+  // What is paid so counts where expected sales name it.
+  await page.getByRole('link', { name: /^Expected sales/ }).click();
+  const stream = page.getByRole('region', { name: 'Kites and spares' });
+  await stream.getByText('Start, growth, season, cards, channels, sizes, refunds, margin').click();
+  await stream.getByRole('button', { name: 'direct debit +' }).click();
+  await expect(stream.getByLabel('Paid with direct debit')).toHaveValue('0');
+});
+
 test('from nothing, pages in another currency are compared in it; candidates held back for one reason are told in one line', async ({
   page,
   empty,

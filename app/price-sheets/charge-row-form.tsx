@@ -4,6 +4,7 @@ import { ChoiceField } from '../components/choice-field';
 import { ChoicesField } from '../components/choices-field';
 import { TextField } from '../components/text-field';
 import { useWorkbench } from '../workbench/workbench-context';
+import { paidWith } from '#core/wording/paid-with';
 import { useKnownQuantities } from './known-quantities';
 
 const BUCKETS: ReadonlyArray<{ value: NonNullable<ChargeRowFields['bucket']>; label: string }> = [
@@ -36,7 +37,14 @@ export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
   const known = useKnownQuantities();
   if (row.kind.kind !== 'charge') return null;
   const { label, bucket, on = 'orders', only, how } = row.kind;
-  const cards = [...new Set(['domestic', 'international', ...forecast.streams.flatMap((stream) => Object.keys(stream.cards ?? {}))])];
+  const cards = [
+    ...new Set([
+      'domestic',
+      'international',
+      ...forecast.streams.flatMap((stream) => Object.keys(stream.cards ?? {})),
+      ...(only?.cards ?? []),
+    ]),
+  ];
   const channels = [...new Set(['own-site', 'in-person', 'marketplace', ...forecast.streams.flatMap(({ channel }) => channel ?? [])])];
   const quantities = [...new Set([...known, on])];
   return (
@@ -63,9 +71,9 @@ export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
         }}
       />
       <ChoicesField
-        label="Cards"
+        label="Paid with"
         values={only?.cards ?? []}
-        options={cards.map(words)}
+        options={cards.map((kind) => ({ value: kind, label: paidWith(kind) }))}
         placeholder="all"
         onChange={(names) => onChange('cards', { only: withOnly(only, 'cards', names) })}
       />

@@ -1,14 +1,14 @@
 import { SteadyButton as Button } from '../components/steady-button';
 import { useState } from 'react';
 import type { Stream } from '#core/decision-file/forecast-schema';
+import { chargedKinds } from '#core/price-sheet/charged-kinds';
 import { cardShares, mostForCard, restKind, withCardShare } from '#core/decision/edit-cards';
 import { slugOf } from '#core/price-phrase/vocabulary';
+import { paidWith } from '#core/wording/paid-with';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
-
-const WORDS: Readonly<Record<string, string>> = { domestic: 'domestic cards', international: 'cards from abroad', wallet: 'wallets' };
-const words = (kind: string) => WORDS[kind] ?? kind.replaceAll('-', ' ');
+import { useWorkbench } from '../workbench/workbench-context';
 
 interface CardFieldsProps {
   stream: Stream;
@@ -26,6 +26,8 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
       ? shares
       : [...shares, { kind: 'international', percent: '0' }];
   const kind = slugOf(name);
+  const { sheets } = useWorkbench().state.workbench;
+  const charged = chargedKinds(sheets.map(({ sheet }) => sheet)).filter((one) => !kinds.some((known) => known.kind === one));
   return (
     <fieldset className="card-fields">
       <legend>Cards and wallets</legend>
@@ -33,14 +35,14 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
         {kinds.map(({ kind: one, percent }) =>
           one === rest ? (
             <span key={one} className="field card-rest">
-              <span className="field-label">{words(one)}</span>
+              <span className="field-label">{paidWith(one)}</span>
               <b>{write.percent(percent)}</b> <span className="quiet">the remainder</span>
             </span>
           ) : (
             <span key={one} className="card-share">
               <NumberField
                 fieldKey={`stream.${stream.id}.card.${one}`}
-                label={`Paid with ${words(one)}`}
+                label={`Paid with ${paidWith(one)}`}
                 suffix="% of orders"
                 value={percent}
                 range={{ least: 0, most: Number(mostForCard(stream, one)), wanted: 'a percentage' }}
@@ -50,7 +52,7 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
                 <Button
                   type="text"
                   size="small"
-                  aria-label={`Remove ${words(one)}`}
+                  aria-label={`Remove ${paidWith(one)}`}
                   onClick={() => onChange(`card.${one}`, (found) => withCardShare(found, one, null))}
                 >
                   remove
@@ -74,6 +76,16 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
           Add
         </Button>
       </form>
+      {charged.length > 0 && (
+        <p className="quiet charged-kinds">
+          Vendors charge their own rates for these. Add what your customers pay with:{' '}
+          {charged.map((one) => (
+            <Button key={one} type="text" size="small" onClick={() => onChange(`card.${one}`, (found) => withCardShare(found, one, '0'))}>
+              {paidWith(one)} +
+            </Button>
+          ))}
+        </p>
+      )}
     </fieldset>
   );
 }

@@ -178,7 +178,7 @@ function usualLabel(bucket: Bucket, only: StatedCharge['only'], other: string): 
 function labelOf(before: string, after: string, heading: string): string {
   const tidy = (words: string) =>
     words
-      .replace(/\b(at most|at least|per|for|on|of|each|paid|from)\b.*$|[(),:;+–-]/g, ' ')
+      .replace(/\b(at most|at least|per|for|on|of|each|paid|from(?! [a-z]))\b.*$|[(),:;+–-]/g, ' ')
       .replace(/¤[\d.]+/g, ' ')
       .replace(/\s+/g, ' ')
       .trim();

@@ -117,7 +117,7 @@ function isChannel(plain: string): boolean {
 function tidyLabel(label: string): string {
   const tidy = label.replace(/\s+/g, ' ').trim();
   const written = tidy
-    .replace(/\b(?:uk|us|eu|eea)\b/gi, (region) => region.toUpperCase())
+    .replace(/\b(?:uk|us|eu|eea|sepa)\b/gi, (region) => region.toUpperCase())
     .replace(/\b(?:european|british|american|kingdom|united)\b/g, (name) => name.charAt(0).toUpperCase() + name.slice(1));
   return (written.charAt(0).toUpperCase() + written.slice(1)).slice(0, 60);
 }

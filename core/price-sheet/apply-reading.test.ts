@@ -3,6 +3,7 @@ import type { PriceSheet } from '../decision/price-sheet';
 import { readPricePage } from '../price-page/read-price-page';
 import { typedSheet } from '../tests/typed-sheet';
 import { applyReading, type Differing, type ReadingAnswers } from './apply-reading';
+import { gapsOf } from './gaps';
 import { columnsOf, addonsOf, placeOf } from './parts';
 import { sentencesOf } from './part-sentences';
 
@@ -81,6 +82,45 @@ describe('a page put on a sheet', () => {
       [[12, '59']],
       [[12, '99']],
     ]);
+  });
+
+  it('has a fee that is asked about as one that is not known, until it is answered', () => {
+    const page = 'Brindle\nDebit cards 1.1% + 20p\nCredit cards 1.6% + 20p\nCards from abroad 2.9% + 20p';
+    const feesOf = (answers: ReadingAnswers) => {
+      const { sheet } = apply(blank, page, answers);
+      const charges = sheet.kind === 'processor' ? (sheet.processor.charges ?? []) : [];
+      return charges.map((charge) => [charge.label, charge.how === 'per-order' && charge.percent, charge.only?.cards]);
+    };
+    expect(feesOf({})).toEqual([
+      ['Cards from abroad', '2.9', ['international']],
+      ['Card fee', null, ['domestic']],
+    ]);
+    expect(feesOf({ 0: 1 })).toEqual([
+      ['Cards from abroad', '2.9', ['international']],
+      ['Credit cards', '1.6', ['domestic']],
+    ]);
+    expect(gapsOf(apply(blank, page).sheet)).toBe(1);
+  });
+
+  it('has an answered fee for all cards but those from abroad, which have one of their own', () => {
+    const rates = (abroad: string) => {
+      const page = `Oakmere\nSolo\n€9 per month\n1 website\nDuo\n€19 per month\n3 websites\nCard payments\n1.5% + €0.25 for European cards\n${abroad}`;
+      const { sheet } = apply(blank, page, { 0: 0 });
+      return columnsOf(sheet)[0]?.charges?.map((charge) => [charge.how === 'per-order' && charge.percent, charge.only?.cards]);
+    };
+    expect(rates('2.9% + €0.25 for international cards')).toEqual([
+      ['2.9', ['international']],
+      ['1.5', ['domestic']],
+    ]);
+    expect(rates('Cards from abroad cost 1.2% more.')).toEqual([
+      ['1.2', ['international']],
+      ['1.5', undefined],
+    ]);
+  });
+
+  it('has no fee where one that is asked about may be none', () => {
+    const { sheet } = apply(blank, 'Oakmere\nSolo\n£9 per month, no contract, £10 set-up fee\n1 website\nDuo\n£19 per month\n3 websites');
+    expect(columnsOf(sheet).flatMap(({ charges = [] }) => charges)).toEqual([]);
   });
 
   it('makes a blank sheet a processor’s where the page is one’s, and says where it cannot', () => {

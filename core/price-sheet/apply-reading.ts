@@ -3,6 +3,7 @@ import type { PageReading } from '../price-page/page-reading';
 import type { Statement } from '../price-phrase/statement';
 import { applyStatements, type ApplyContext } from './apply-statements';
 import { noteFigure } from './figure-notes';
+import { besideAbroad, leftOpen } from './left-open';
 import { addonsOf, columnsOf } from './parts';
 
 /** The answers given to a page's questions: which option of which question, by their place. */
@@ -51,7 +52,8 @@ const ORDER: readonly Statement['kind'][] = [
 
 /**
  * Puts what a page states on a sheet: its plans and add-ons by their names, those that are not there yet at the right;
- * each figure with the page's own words as its evidence. Questions that are not answered leave their figures open.
+ * each figure with the page's own words as its evidence. Questions that are not answered leave their figures open: a fee
+ * that is asked about is there, and not known.
  *
  * @param differing - what happens to figures that the sheet states differently
  */
@@ -64,12 +66,14 @@ export function applyReading(
 ): AppliedReading {
   const words = new Map(reading.lines.map(({ line, text }) => [line, text]));
   const filled = new SheetBeingFilled(prepared(sheet, reading), words, differing, context);
-  const answered = reading.asked.flatMap(({ options, lines }, index) => {
-    const option = options[answers[index] ?? -1];
-    return (option?.statements ?? []).map(({ plan, statement }) => ({ plan, statement, lines }));
+  const answered = reading.asked.flatMap((question, index) => {
+    const stated = question.options[answers[index] ?? -1]?.statements ?? leftOpen(question);
+    return stated.map(({ plan, statement }) => ({ plan, statement, lines: question.lines }));
   });
   for (const plan of reading.plans) {
-    const also = answered.filter((one) => one.plan === plan.name);
+    const also = answered
+      .filter((one) => one.plan === plan.name)
+      .map((one) => ({ ...one, statement: besideAbroad(one.statement, plan.facts) }));
     filled.plan(plan.name, reading, [...plan.facts, ...also]);
   }
   for (const addon of reading.addons)

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Charge, Plan } from '../decision-file/price-sheet-schema';
 import type { PriceSheet } from '../decision/price-sheet';
+import { chargedKinds } from './charged-kinds';
+import { typedSheet } from '../tests/typed-sheet';
 import { withChargeRow, withOnly } from './edit-charge-row';
 import { newOffer, withCopiedPlan } from './edit-offer';
 import { gridRows } from './grid-rows';
@@ -127,7 +129,26 @@ describe('rates in words', () => {
 
   it('say what a charge is narrowed to', () => {
     expect(narrowedWords({ ...base, how: 'per-order', only: { cards: ['international'], payments: 'outside' } })).toBe(
-      'international cards, with an outside processor',
+      'cards from abroad, with an outside processor',
     );
+  });
+});
+
+describe('the kinds of cards that fees are narrowed to', () => {
+  it('are those of plans, add-ons and processors, each once', () => {
+    const shop = typedSheet('Oakmere', {
+      Solo: '9/mo, 1.9% + 0.20 for domestic cards, 2.9% for cards from abroad',
+      Duo: '19/mo, 1.7% + 0.20 for domestic cards',
+    });
+    const processor: PriceSheet = {
+      kind: 'processor',
+      processor: {
+        id: 'p',
+        label: 'Brindle',
+        currency: 'EUR',
+        charges: [{ id: 'c', label: 'Direct debit', bucket: 'payment', how: 'per-order', each: '0.35', only: { cards: ['direct-debit'] } }],
+      },
+    };
+    expect(chargedKinds([shop, processor])).toEqual(['direct-debit', 'domestic', 'international']);
   });
 });

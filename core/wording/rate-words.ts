@@ -1,6 +1,7 @@
 import type { Charge } from '../decision-file/price-sheet-schema';
 import { amountWords, type WriteNumber } from './charges/charge-words';
 import { wordsOf } from './charges/words';
+import { paidWithAny } from './paid-with';
 
 export type { WriteNumber };
 
@@ -36,7 +37,7 @@ export function narrowedWords({ only }: Charge): string {
   if (!only) return '';
   const { cards, channels, kinds, streams, payments } = only;
   const parts: string[] = [];
-  if (cards) parts.push(`${list(cards)} cards`);
+  if (cards) parts.push(paidWithAny(cards));
   if (channels) parts.push(`through ${list(channels)}`);
   if (kinds) parts.push(`${list(kinds)} only`);
   if (streams) parts.push(`${list(streams)} only`);
