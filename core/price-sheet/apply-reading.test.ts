@@ -104,7 +104,7 @@ describe('a page put on a sheet', () => {
 
   it('has an answered fee for all cards but those from abroad, which have one of their own', () => {
     const rates = (abroad: string) => {
-      const page = `Oakmere\nSolo\n€9 per month\n1 website\nDuo\n€19 per month\n3 websites\nCard payments\n1.5% + €0.25 for European cards\n${abroad}`;
+      const page = `${PAGE}\nPayment fees\n1.5% + €0.25 for European cards\n${abroad}`;
       const { sheet } = apply(blank, page, { 0: 0 });
       return columnsOf(sheet)[0]?.charges?.map((charge) => [charge.how === 'per-order' && charge.percent, charge.only?.cards]);
     };
