@@ -28,7 +28,8 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     readRatesByName({ plain, line }, place.section === 'fees' || FEES_ASKED.test(place.question) ? heading : '', builder)
   )
     return true;
-  const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null ? heading : '' });
+  const isAsked = FEES_ASKED.test(place.question) && /^(?:yes|you can|of course|sure)\b|^\d/i.test(plain);
+  const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null || isAsked ? heading : '' });
   if (fees.length === 0) return false;
   const included = INCLUDED_ON.exec(plain)?.[1];
   const named = included === undefined ? plansFor(plain, place, builder, 'every') : builder.plans;
@@ -86,7 +87,8 @@ function subjectOf(question: string): string {
 const INCLUDED_ON =
   /\bincluded (?:on|in|with) ([^.,;]+?),? (?:and|but) (?:are |is |come |comes )?(?:added|charged|extra|on top)\b[^.]*\bother\b/i;
 
-const FEES_ASKED = /\b(?:fees?|commission|share|cut|percentage)\b/i;
+const FEES_ASKED =
+  /\b(?:fees?|charges?|commission|share|cut|percentage|(?:another|other|own|different) (?:payment )?(?:provider|processor|gateway))\b/i;
 const A_RATE = String.raw`\d+(?:\.\d+)?%(?:\s*\+\s*¤\d+(?:\.\d+)?)?`;
 
 const OF_A_SALE = String.raw`(?: (?:of|per) (?:each |every |a )?sale| fee)?`;

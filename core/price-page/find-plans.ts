@@ -1,6 +1,6 @@
 import { areBlocks, endOfLast, endsCard, opensBlock, startOf } from './card-ends';
 import { countedPlans } from './counted-plans';
-import { isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { isButton, isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
 import type { PlainLine } from './plain-line';
 import {
@@ -63,7 +63,7 @@ export function findPlans(given: readonly PlainLine[]): FoundPlans {
     const end = next ? startOf(lines, next.name) : endOfLast(lines, plans, index);
     const own = lines[name];
     return {
-      name: nameWords(own?.text ?? ''),
+      name: nameWords(own?.text ?? '').replace(own && (isCount(own) || /^more than \d/i.test(own.plain)) ? / (?:a|per) month$/i : /$^/, ''),
       nameLine: own?.line ?? 0,
       lines: lines.slice(startOf(lines, name), end).filter((one) => one !== own || isCount(one)),
     };
@@ -127,14 +127,31 @@ function withCounts(lines: readonly PlainLine[]): FoundPlans {
 
 /** "Up to 500 parcels" tells a plan from others and limits it. */
 function isCount({ plain }: PlainLine): boolean {
-  return /^(?:up to |from \d+ to )\d+ \p{L}+(?: \p{L}+)?$/iu.test(plain);
+  return /^(?:up to |from \d+ to )\d+ \p{L}+(?: \p{L}+)?$/iu.test(plain) || A_RANGE.test(plain);
+}
+
+const A_RANGE = /^(?:from )?(\d+) ?(?:[-–—]|to) ?(\d+) \p{L}+(?: \p{L}+){0,3}$/u;
+
+/** "0 – 50 parcels", "51 – 500 parcels", "More than 500 parcels": each begins where the one before ends. */
+function followEachOther(texts: readonly string[]): boolean {
+  const ranges = texts.map((text) => A_RANGE.exec(text)?.slice(1, 3).map(Number) ?? []);
+  const most = /^(?:more than|over|above) (\d+) /.exec(texts.at(-1)?.toLowerCase() ?? '')?.[1];
+  const bounded = most === undefined ? ranges : [...ranges.slice(0, -1), [Number(most), Infinity]];
+  return (
+    texts.length >= 2 &&
+    bounded.every(([from = -1, to = -1], index) => {
+      const [, before = -1] = bounded[index - 1] ?? [];
+      return to > from && (index === 0 || from === before || from === before + 1);
+    })
+  );
 }
 
 /** Blocks that begin with a count and its price, and have no other name; null where not all do. */
 function countHeads(lines: readonly PlainLine[], anchors: readonly number[]): PlanHead[] | null {
+  const areRanges = followEachOther(anchors.map((at) => lines[at - 1]?.plain ?? ''));
   const heads = anchors.filter((at) => {
     const above = lines[at - 1];
-    return above?.opens === true && isCount(above);
+    return areRanges || (above?.opens === true && isCount(above));
   });
   return heads.length >= 2 && heads.length === anchors.length ? heads.map((price) => ({ name: price - 1, price })) : null;
 }
@@ -180,7 +197,7 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly PlanHead[], said:
   const run: PlanHead[] = [];
   for (const head of heads) {
     const previous = run.at(-1);
-    if (previous && head.name <= previous.price) continue;
+    if (previous && (head.name <= previous.price || isAskedTwice(lines, previous, head))) continue;
     const since = lines.slice(previous ? previous.price : Math.max(0, head.name - 3), head.name);
     const sections = since
       .filter(({ plain }) => !isPriceTail(plain))
@@ -193,6 +210,12 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly PlanHead[], said:
   }
   const isAlone = run.length === 1 && isFirm(lines[run[0]?.name ?? -1], said) && (hasList(lines, run) || isJustThat(lines, run));
   return run.length >= 2 || isAlone ? run : [];
+}
+
+/** "Let's talk" and further down "Talk to sales" is one plan's price and its button, and what stands between its list. */
+function isAskedTwice(lines: readonly PlainLine[], { price }: PlanHead, head: PlanHead): boolean {
+  const isAsked = (at: number) => wordPrice(lines[at]?.plain ?? '') === 'asked for';
+  return isAsked(price) && isAsked(head.price) && head.price === head.name + 1 && isButton(lines[head.price]?.plain ?? '');
 }
 
 /** One plan alone is one only if something is listed under it. */

@@ -135,7 +135,9 @@ class BlockReader {
       return;
     }
     if (inside?.isSup) return this.sayRaised(text);
-    this.text += text;
+    // "Monthly" and "Yearly" side by side are two words, whatever lies between them on the screen.
+    const areTwo = /\p{Ll}$/u.test(this.text) && /^\p{Lu}\p{Ll}/u.test(text);
+    this.text += areTwo ? ` ${text}` : text;
   }
 
   close(tag: string): void {

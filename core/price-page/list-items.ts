@@ -52,7 +52,11 @@ function withExtraOnes(text: string, heading: string): ReadItem | null {
  */
 export function readItem(plain: string, heading = ''): ReadItem {
   const { isThere, words } = markOf(plain);
-  const text = words.replace(/[*†‡]+$/, '').trim();
+  // "51 – 500 parcels" is up to 500.
+  const text = words
+    .replace(/[*†‡]+$/, '')
+    .replace(/^(?:from )?\d+ ?(?:[-–—]|to) ?(?=\d+ \p{L})/u, 'up to ')
+    .trim();
   if (text === '') return { statements: [], why: 'a sign without words' };
   if (NO_ITEM.test(text)) return { statements: [], why: 'what other plans have too' };
   if (!isThere) return { statements: [feature(text, false)] };

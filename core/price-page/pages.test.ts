@@ -29,6 +29,11 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'pay-skylarkpay': [': fee 1.7% payment inperson'],
   'pay-whitethroat': [': fee 1.2%+0.20 payment label=debit', ': fee 1.6%+0.20 payment label=credit'],
   '22-pay-coinbrook': [': fee 1.1%+0.10 payment inperson', ': fee 1.9%+0.10 payment inperson'],
+  // What comes on top for some cards, beside rates by the way of paying, stays open.
+  'pay-hyssop': [
+    'Pay as you go: fee 0.6% payment label=american/business/cards/abroad',
+    'Plus: fee 0.6% payment label=american/business/cards/abroad',
+  ],
   // Whether a rounded saving is taken off exactly is asked.
   'live-ringdove': ['Mat: term 12 153', 'Room: term 12 397.8', 'House: term 12 867'],
   'labels-tystie': ['Small: term 12 205.2', 'Medium: term 12 529.2', 'Large: term 12 1393.2'],

@@ -203,7 +203,10 @@ export function isDoubtful(lines: readonly PlainLine[], { name, price }: PlanHea
   const next = lines[price + 1]?.plain ?? '';
   const isAgain = (said.counts.get(lines[name]?.text.toLowerCase() ?? '') ?? 0) > 1;
   return (
-    name !== price - 1 || isAgain || (isPriced(next) && !/^¤0(?:\.00)?\b/.test(next)) || (lines[name]?.plain.split(' ').length ?? 9) > 2
+    name !== price - 1 ||
+    isAgain ||
+    (isPriced(next) && !/^¤0(?:\.00)?\b/.test(next)) ||
+    ((lines[name]?.plain.split(' ').length ?? 9) > 2 && !/^pay as you \p{L}+$/iu.test(lines[name]?.plain ?? ''))
   );
 }
 

@@ -1,3 +1,4 @@
+import type { Statement } from '../price-phrase/statement';
 import type { SectionKind } from './line-kinds';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { wholeWords } from './whole-words';
@@ -10,6 +11,8 @@ export interface Place {
   question: string;
   /** The plan whose name stood alone on the line before. */
   about: string | null;
+  /** What the sentence before charged for each of something, and its line. */
+  unit?: { readonly line: number; readonly statement: Extract<Statement, { kind: 'charge' }> };
 }
 
 /** What a sentence is about that names no plan: plans with a price, or every one. */

@@ -4,7 +4,7 @@ import { readFees } from './fees-of-page';
 import type { PlainLine } from './plain-line';
 import { readEveryPlan, readIncludedOnAll, readUnlimitedOnAll } from './every-plan';
 import { askSetUp, BESIDE_SET_UP, readJoiningFee } from './joining-fees';
-import { isAboutUnits, readUnits } from './units-of-page';
+import { isAboutUnits, readUnitOfAnother, readUnits } from './units-of-page';
 import { nameWords } from './plan-names';
 import { canBeName, isBadge, isButton, isMenu, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { readItem } from './list-items';
@@ -107,6 +107,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!line) return 0;
   const before = builder.isUsed(line.line);
   const isAddonSection = place.section === 'addons' || place.section === 'lifetime';
+  if (readUnitOfAnother(line, place, builder)) return 0;
   if (readJoiningFee(line, place, builder) || readUnlimitedOnAll(line, builder)) return 0;
   readConditions(line, lines[at + 1], place, builder, page);
   if (readIncludedOnAll(line, builder)) return 0;
@@ -114,7 +115,8 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
   if (place.section === 'every plan' && !isPriced && readEveryPlan(line, builder)) return 0;
   if (readAddonsInARow(line, builder)) return 0;
-  const hasPrices = readNamedPrices(line, place, builder);
+  const isOfMore = /\b(?:each|every|per) (?:further|additional|extra|more)\b/i.test(line.plain);
+  const hasPrices = !isOfMore && readNamedPrices(line, place, builder);
   const isAllowance = !hasPrices && 'free' in (unitChargeIn(line.plain)?.charge ?? {});
   if (!hasPrices && !isAllowance && readFees(line, place, builder)) return 0;
   const isUnderHeading = (isAddonSection || (isPriced && place.section === 'every plan')) && place.question === '';

@@ -41,5 +41,18 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
     facts.some(({ statement }) => statement.kind === 'limit' && typeof statement.most === 'string' && counts.includes(statement.most)),
   );
   for (const plan of ofCounts.length > 0 ? ofCounts : plans) builder.state(plan, named, line);
+  place.unit = { line, statement: named };
   return plans.length > 0;
+}
+
+const FOR_ANOTHER = /^(?:on|with|for|in) (\p{L}.*?),? (?:it is |only )?¤(\d+(?:\.\d+)?)(?: (?:a|per) month)?\.?$/iu;
+
+/** "On Standard, each further 1000 contacts cost ¤6 a month. On Advanced, ¤5.": the same for another plan. */
+export function readUnitOfAnother({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
+  const [, name, each] = FOR_ANOTHER.exec(plain) ?? [];
+  const { unit } = place;
+  const plan = builder.plans.find((one) => one.name.toLowerCase() === name?.toLowerCase());
+  if (!plan || each === undefined || unit?.line !== line || !('each' in unit.statement.charge)) return false;
+  builder.state(plan, { ...unit.statement, charge: { ...unit.statement.charge, each } }, line);
+  return true;
 }
