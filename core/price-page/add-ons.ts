@@ -36,7 +36,9 @@ export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
     /^(?:optional(?=:)|(?:optional |paid |available )?(?:add-?ons?|extras?|options?)|also available|need(?: something)? more\??|want more\??)\b[^:?¤\d]*[:?]?\s+(.*¤.*)$/i.exec(
       plain,
     ) ?? [];
-  const list = listed || (/^add an? (\p{L}.*¤.*)$/iu.exec(plain)?.[1] ?? '');
+  // "Card reader ¤39, printer ¤149": each with its price.
+  const isRow = /^\p{L}[\p{L} -]{2,30} ¤\d[\d.]*(?:(?:, (?:and )?| and )\p{L}[\p{L} -]{2,30} ¤\d[\d.]*)+\.?$/u.test(plain);
+  const list = (isRow ? plain : '') || listed || (/^add an? (\p{L}.*¤.*)$/iu.exec(plain)?.[1] ?? '');
   const parts = list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+(?:and|or)\s+(?=[^,]*¤)/);
   const found = parts.map((part) => onOneLine({ ...line, plain: part.charAt(0).toUpperCase() + part.slice(1) }));
   return parts.length >= 2 && found.every((one) => one !== null) ? found.filter((one) => one !== null) : [];

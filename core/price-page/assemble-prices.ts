@@ -74,7 +74,7 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
   const lead = shown ?? total;
   if (!lead) return false;
   const ahead = monthsAhead(total, withBillingOf(shown, renewal), hints);
-  const renewalPer = renewal.per ?? shown?.per ?? (isOfWholeTerm(renewal, total) ? ahead : null) ?? 1;
+  const renewalPer = renewal.per ?? (isOfWholeTerm(renewal, total) ? ahead : null) ?? shown?.per ?? 1;
   const lines = [...new Set([lead.line, ...(total ? [total.line] : []), renewal.line])];
   const rest = current.filter((piece) => piece !== total && piece !== shown && !isAlike(piece, shown));
   if (ahead !== null && ahead > 1) {

@@ -8,7 +8,8 @@ import { unitChargeIn } from './unit-charges';
 import { wholeWords } from './whole-words';
 
 /** What may stand between a price and the end of its card. */
-export const isOfEnd = (plain: string) => isPriceTail(plain) || isPriceLine(plain) || isButton(plain) || isBadge(plain);
+export const isOfEnd = (plain: string) =>
+  isPriceTail(plain) || isPriceLine(plain) || isButton(plain) || isBadge(plain) || /^¤[\d.]+ ?(?:\/|per|an) ?h(?:ou)?r?$/i.test(plain);
 
 /** A badge right above a name belongs to its card. */
 export function startOf(lines: readonly PlainLine[], name: number): number {

@@ -79,10 +79,10 @@ const ALSO_KNOWN: ReadonlyArray<readonly [RegExp, string]> = [
   [/^(visits?|visitors?|page ?views?)\b|\b(visits|visitors|page ?views)$/, 'visits'],
   [/^(e-?mails?|mails?|mailings?)( sends?)?$|^monthly e-?mails?( sends?)?$/, 'emails'],
   [
-    /^(staff|seats?|users?|admins?|administrators?|contributors?|editors?|team ?mates?|team members?|collaborators?)( accounts?| seats?| logins?)?$/,
+    /^(staff|seats?|users?|admins?|administrators?|contributors?|editors?|team ?mates?|team members?|collaborators?)( accounts?| seats?| log-?ins?)?$/,
     'staff',
   ],
-  [/^(admin|staff|user|team) (seats?|accounts?|members?|logins?)$/, 'staff'],
+  [/^(admin|staff|user|team) (seats?|accounts?|members?|log-?ins?)$/, 'staff'],
   [/^(published )?(products?|items?|articles?)$/, 'products'],
   [/^(web ?sites?|sites?)( licen[cs]es?| installations?| activations?)?$/, 'sites'],
   [/^(online )?(sales|revenue|turnover)( volume)?$/, 'sales'],

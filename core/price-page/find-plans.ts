@@ -168,7 +168,10 @@ function priceAnchors(lines: readonly PlainLine[]): number[] {
     while (before >= 0 && (isBadge(lines[before]?.plain ?? '') || isLeadIn(lines[before]?.plain ?? ''))) before -= 1;
     const previous = lines[before]?.plain ?? '';
     const continues =
-      isPriceLine(previous) || isPriceTail(previous) || isForSoMany(previous) || (isOffer(previous) && lines[before]?.opens !== true);
+      isPriceLine(previous) ||
+      isPriceTail(previous) ||
+      (isForSoMany(previous) && isPriceLine(lines[before - 1]?.plain ?? '')) ||
+      (isOffer(previous) && lines[before]?.opens !== true);
     if (saysNothingTwice(previous, plain)) return [];
     return continues && wordPrice(previous) === null && !isNameLike(lines, before) ? [] : [at];
   });

@@ -90,7 +90,7 @@ export function isPriced(plain: string): boolean {
 /** A line that can be the name of a plan: a few words, no sentence, no figures of its own. */
 export function canBeName(text: string, plain: string, opens = false): boolean {
   const words = plain.split(' ');
-  if (plain.length > 40 || words.length > 5 || /[¤%?!✓✗✔✘×•:]/.test(text) || /[.,]$/.test(text)) return false;
+  if (plain.length > 40 || words.length > 5 || /[¤€$£%?!✓✗✔✘×•:]/.test(text) || /[.,]$/.test(text)) return false;
   if (isBadge(plain) || (isMenu(plain) && !opens) || sectionOf(plain) !== null || isMark(plain)) return false;
   return /\p{L}/u.test(plain) && !isPriced(plain) && !/^(?:from|up to|everything|includes?|or|and|\d+ )\b/i.test(plain);
 }

@@ -9,10 +9,18 @@ export interface PlainLine extends PageLine {
 const PRICE_AND_SHARE = /^((?:from )?¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr)) (?:\+|plus|and) (\d+(?:\.\d+)?% .*)$/i;
 
 /** A line with several sentences says several things. */
-export function sentencesOf(line: PlainLine): PlainLine[] {
+export function sentencesOf(given: PlainLine): PlainLine[] {
+  const line = withoutLabel(given);
   if (/^\d+[.)] /.test(line.plain)) return [line];
   const [, price, share] = PRICE_AND_SHARE.exec(line.plain) ?? [];
   if (price !== undefined && share !== undefined) return [price, share].map((plain) => ({ ...line, plain, text: plain }));
   const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!?])\s+(?=[\p{Lu}¤\d])/u);
   return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
+}
+
+const A_LABEL = /^(?:plan|package|price|pricing)\s?:\s+(?=\S)/i;
+
+/** "Plan: Seminar" and "Price: ¤25 monthly" say what they are. */
+function withoutLabel(line: PlainLine): PlainLine {
+  return A_LABEL.test(line.plain) ? { ...line, plain: line.plain.replace(A_LABEL, ''), text: line.text.replace(A_LABEL, '') } : line;
 }

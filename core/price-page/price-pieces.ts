@@ -52,7 +52,7 @@ const RENEWAL_BEFORE =
 const RENEWAL_AFTER =
   /^[\s,(]*(?:(?:\/|per|a)\s?(?:months?|mo|years?|yr)\b)?[\s,(]*(?:when (?:you|it) renews?|(?:up)?on renewal|at renewal|after (?:that|renewal|the (?:first|introductory|intro) (?:term|period|price))|afterwards|thereafter|regularly)\b/;
 const TERM_LINE = /(?:^|;)\s*(?:on an? |with an? |for (?:an? )?)?(\d+)[- ](month|year)s? (?:term|contract|plan)\s*(?=;)/;
-const TOTAL_BEFORE = /\b(?:billed|paid|charged|total|totalling|payment of|due today|you pay)\b[^;]{0,24}$/;
+const TOTAL_BEFORE = /(?:^|;)\s*pay\s*$|\b(?:billed|paid|charged|total|totalling|payment of|due today|you pay)\b[^;]{0,24}$/;
 const CROSSED_BEFORE = /\b(?:was|instead of|normally|usually|rrp|list price|before)\s*:?\s*$/;
 const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
 

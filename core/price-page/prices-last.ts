@@ -39,10 +39,21 @@ export function behindPrices(lines: readonly PlainLine[], anchors: readonly numb
     while (isOfEnd(lines[at]?.plain ?? '')) at += 1;
     return at;
   });
-  let top = first - 1;
-  while (top > 0 && first - top < FARTHEST_BEFORE_PRICE && !(isName(top) && isOutside(lines, top - 1))) top -= 1;
+  // "CS-2" above "CS-4" and "CS-8", "Starter server" above "Work server".
+  const alike = lines.findIndex((_, at) => at < first && first - at < FARTHEST_BEFORE_PRICE && isCodeLike(lines, at, names));
+  let top = alike < 0 ? first - 1 : alike;
+  while (alike < 0 && top > 0 && first - top < FARTHEST_BEFORE_PRICE && !(isName(top) && isOutside(lines, top - 1))) top -= 1;
   const heads = [top, ...names].map((name, index) => ({ name, price: anchors[index] ?? 0 }));
   return heads.every(({ name, price }) => isName(name) && price - name >= 2) ? heads : null;
+}
+
+/** Whether a line differs from names that are codes by its figure alone, or ends with the word that ends all of them. */
+function isCodeLike(lines: readonly PlainLine[], at: number, names: readonly number[]): boolean {
+  const text = (place: number) => lines[place]?.text ?? '';
+  const shape = (place: number) => text(place).replace(/\d+/g, '#');
+  const last = (place: number) => / (\p{L}+)$/u.exec(text(place))?.[1];
+  const isCode = shape(at).includes('#') && names.every((name) => shape(name) === shape(at));
+  return isCode || (last(at) !== undefined && names.every((name) => last(name) === last(at)));
 }
 
 const LEAST_ENDED_BY_PRICES = 3;

@@ -147,7 +147,9 @@ function readRowGrid({ table, lines }: RowGrid, builder: ReadingBuilder, whole: 
 
 function readStepGrids(rest: readonly PlainLine[], builder: ReadingBuilder): void {
   for (const { table, heading, lines } of findStepGrids(rest)) {
-    readPlanTable(table, builder, { head: heading, groups: [] });
+    // "Price per month" heads the only column: there is one plan, and it has no name.
+    const names = table.names.map((name) => (PRICE_HEADING.test(name) ? 'Plan' : name));
+    readPlanTable({ ...table, names }, builder, { head: heading, groups: [] });
     builder.use(...lines.map(({ line }) => line));
   }
 }

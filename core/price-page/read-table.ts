@@ -32,6 +32,7 @@ export function readPlanTable(
   const known = builder.names();
   const plans = table.names.map((name, column) => builder.plan(matching(name, known), table.nameLines?.[column] ?? table.line));
   if (steps) readPriceSteps(steps, builder);
+  const isMonthly = table.rows.some(({ heading }) => /^(?:price )?(?:per|a|by the) month\b|^monthly (?:price|fee)\b/i.test(heading));
   for (const [column, lines] of table.heads.entries()) {
     const plan = plans[column];
     if (plan)
@@ -59,12 +60,18 @@ export function readPlanTable(
       for (const statement of cell.statements) builder.state(plan, statement, line);
       builder.price(plan, cell.pieces);
       for (const statement of cell.regional ?? []) regional.push({ plan: plan.name, statement });
-      if (cell.addon) builder.price(builder.addon(cell.addon.name, line), cell.addon.pieces);
+      if (cell.addon)
+        builder.price(builder.addon(cell.addon.name, line), isMonthly ? cell.addon.pieces.map(byTheMonth) : cell.addon.pieces);
       if (cell.isOpen) builder.leaveOpen(line);
       if (cell.why !== undefined && line !== row.line) builder.putAside(line, cell.why);
     }
     if (regional.length > 0) askRegion(builder, regional, [row.line]);
   }
+}
+
+/** In a table whose prices are those of a month, so is what an add-on costs. */
+function byTheMonth(piece: PricePiece): PricePiece {
+  return piece.per === null && piece.billed === null && !piece.isOnce ? { ...piece, per: 1 } : piece;
 }
 
 function matching(name: string, known: readonly string[]): string {

@@ -14,6 +14,7 @@ import { isAskedFor, isFree, isOfAll, type Place, plansFor } from './plans-meant
 import { isPriceLine, withoutPlace } from './price-pieces';
 import type { ReadingBuilder } from './reading-builder';
 import { unitChargeIn } from './unit-charges';
+import { wholeWords } from './whole-words';
 
 /**
  * Reads what stands outside the plans: sections of fees and add-ons, sentences about all plans or the ones they name,
@@ -153,6 +154,8 @@ function isTeaser(own: readonly PlainLine[], { section }: Place, builder: Readin
 
 function readAddonsInARow(line: PlainLine, builder: ReadingBuilder): boolean {
   const addons = addonsInARow(line);
+  // "Basic is ¤49, Plus ¤99" states the plans' own prices.
+  if (addons.some(({ name }) => builder.names().some((plan) => wholeWords(plan, 'i').test(name)))) return false;
   for (const { name, charge, pieces } of addons) {
     const added = builder.addon(capital(name), line.line);
     if (charge) builder.state(added, charge, line.line);

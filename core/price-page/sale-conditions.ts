@@ -101,9 +101,8 @@ export interface YearlySaving {
 export function yearlySavingIn(plain: string): YearlySaving | null {
   const text = plain.toLowerCase();
   if (!/\b(year|yearly|annual|annually|12 months|twelve months)\b/.test(text)) return null;
-  const forTwelve = /\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget (\d|one|two|three) (?:months? )?(?:for )?free\b/.exec(
-    text,
-  )?.[1];
+  const forTwelve =
+    /\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget (\d|one|two|three) (?:months? |of them )?(?:for )?free\b/.exec(text)?.[1];
   if (forTwelve !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[forTwelve] ?? Number(forTwelve) };
   const priceOf = /\b(?:12 months|a year|one year) for (?:the price of )?(\d+)\b(?! (?:years|%))/.exec(text)?.[1];
   if (priceOf !== undefined && Number(priceOf) < 12) return { monthsFree: 12 - Number(priceOf) };

@@ -35,6 +35,8 @@ export function readSheetSource(text: string): SheetSource {
   if (start.startsWith('{') || start.startsWith('[')) return readJson(start);
   const hasSeparators = !isHtml(start) && isSeparated(whole);
   const table = tableIn(whole, start, hasSeparators);
+  // No pricing page has so many rows.
+  if (table && hasSeparators && table.rowsLeftOut > 0) return { kind: 'table', title: '', ...table };
   // Values with commas or semicolons between them are read like a table with tabs.
   const separated = table && hasSeparators ? table.table.map((row) => row.join('\t')).join('\n') : null;
   const reading = readPricePage(separated ?? whole);
