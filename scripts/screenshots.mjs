@@ -29,9 +29,18 @@ const VIEWS = [
   { file: 'needs.png', path: '/decisions/larkfell-kites/needs' },
   { file: 'qualities.png', path: '/decisions/larkfell-kites/needs/qualities', click: '[aria-label^="Reviews, Wharfside"]' },
   { file: 'candidates.png', path: '/decisions/larkfell-kites/line-up/candidates', click: '.vendor-taken .figure >> nth=0' },
-  { file: 'fit.png', path: '/decisions/larkfell-kites/line-up/fit', click: '.fits .figure >> nth=0' },
-  { file: 'price-sheet.png', path: '/decisions/larkfell-kites/sheets', click: '.sheet-list a:has-text("Tidewrack")' },
-  { file: 'line-up.png', path: '/decisions/larkfell-kites/line-up' },
+  { file: 'fit.png', path: '/decisions/larkfell-kites/line-up/fit', click: '.fits .figure >> nth=0', steps: simulated },
+  {
+    file: 'price-sheet.png',
+    path: '/decisions/larkfell-kites/sheets',
+    click: '.sheet-list a:has-text("Tidewrack")',
+    steps: (page) => page.getByRole('grid').first().waitFor(),
+  },
+  {
+    file: 'line-up.png',
+    path: '/decisions/larkfell-kites/line-up',
+    steps: (page) => page.getByText(/ begun on /).waitFor(),
+  },
   { file: 'chance.png', path: '/decisions/larkfell-kites/what-if/chance', steps: waitedFor },
   { file: 'map.png', path: '/decisions/larkfell-kites/what-if/map', steps: answered },
   { file: 'route.png', path: '/decisions/larkfell-kites/what-if/route', steps: quiet },
@@ -117,13 +126,13 @@ async function replayed(page) {
 async function pastePage(page) {
   await page.getByRole('button', { name: 'Add a vendor' }).click();
   await page.getByLabel('What the page says').focus();
-  const text = readFileSync(join(root, 'core/price-page/pages/course-plumbrook.txt'), 'utf8');
+  const text = readFileSync(join(root, 'core/price-page/pages/store-tansy.txt'), 'utf8');
   await page.evaluate((copied) => {
     const data = new window.DataTransfer();
     data.setData('text/plain', copied);
     document.activeElement?.dispatchEvent(new window.ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
   }, text);
-  await page.locator('.page-lines button', { hasText: '600 learners' }).click();
+  await page.locator('.page-lines').getByRole('button', { name: '5 staff accounts', exact: true }).click();
   await page.locator('.page-intake').evaluate((element) => element.scrollIntoView());
   await page.evaluate(() => window.scrollBy(0, -190));
 }
@@ -138,6 +147,14 @@ async function answered(page) {
 async function waitedFor(page) {
   await page.getByText('Other months to decide in').waitFor();
   await quiet(page);
+}
+
+/** How often each comes first is there last. */
+async function simulated(page) {
+  await page
+    .getByText(/^\d+ of 100$/)
+    .first()
+    .waitFor();
 }
 
 async function quiet(page) {
