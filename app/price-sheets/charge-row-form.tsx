@@ -4,6 +4,7 @@ import { ChoiceField } from '../components/choice-field';
 import { ChoicesField } from '../components/choices-field';
 import { TextField } from '../components/text-field';
 import { useWorkbench } from '../workbench/workbench-context';
+import { channelWords } from '#core/wording/channel-words';
 import { paidWith } from '#core/wording/paid-with';
 import { useKnownQuantities } from './known-quantities';
 
@@ -80,7 +81,7 @@ export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
       <ChoicesField
         label="Where it is sold"
         values={only?.channels ?? []}
-        options={channels.map(words)}
+        options={channels.map((channel) => ({ value: channel, label: channelWords(channel) }))}
         placeholder="everywhere"
         onChange={(names) => onChange('channels', { only: withOnly(only, 'channels', names) })}
       />

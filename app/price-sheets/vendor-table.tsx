@@ -23,9 +23,12 @@ export function VendorTable({ today }: { today: string }) {
   const forecast = { orders: atForecast.priced.pricing.forecastAt(ONE).orders };
   const rows = vendorOverviews(sheets, proposals ?? { vendors: [] }, forecast);
   const sheetOf = (id: string) => sheets.find((one) => one.id === id)?.sheet;
+  // Until the best plans are known, no other plan's figures stand in their place.
+  const isKnown = proposals !== null;
+  const onceKnown = (words: string) => (isKnown ? words : '…');
   const price = ({ plan }: VendorOverview, amount: string | null) =>
-    amount === null || !plan ? '–' : (plan.currency === decision.currency ? write.money : write.price)(amount, plan.currency);
-  const fee = (charge: Charge | null) => (charge ? rateWords(charge, (decimal) => write.number(decimal)) : '–');
+    onceKnown(amount === null || !plan ? '–' : (plan.currency === decision.currency ? write.money : write.price)(amount, plan.currency));
+  const fee = (charge: Charge | null) => onceKnown(charge ? rateWords(charge, (decimal) => write.number(decimal)) : '–');
   const openOf = (id: string) => {
     const sheet = sheetOf(id);
     return sheet ? gapsOf(sheet) + checkSheet(sheet, context).open.length : 0;
@@ -51,7 +54,7 @@ export function VendorTable({ today }: { today: string }) {
             isUsable && plan && term ? (
               `${plan.label || 'its plan'}, ${termWords(term.months)}`
             ) : (
-              <span className="quiet">none of its plans yet</span>
+              <span className="quiet">{isKnown ? 'none of its plans yet' : 'working it out …'}</span>
             ),
         },
         { head: 'A month, now', kind: 'figures', cell: (row) => price(row, row.now) },
@@ -62,7 +65,7 @@ export function VendorTable({ today }: { today: string }) {
           head: 'All in, an order',
           kind: 'figures',
           title: 'Everything the vendor takes over the whole horizon, divided by the orders you expect',
-          cell: ({ perOrder }) => (perOrder === null ? '–' : write.money(perOrder, decision.currency)),
+          cell: ({ perOrder }) => onceKnown(perOrder === null ? '–' : write.money(perOrder, decision.currency)),
         },
         {
           head: 'Seen',

@@ -8,7 +8,7 @@ import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useUnreadTexts } from '../workbench/workbench-context';
-import { CHANNELS, channelWords } from './channels';
+import { CHANNELS, channelWords } from '#core/wording/channel-words';
 
 const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
 

@@ -7,7 +7,7 @@ import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
-import { CHANNELS, channelWords } from './channels';
+import { CHANNELS, channelWords } from '#core/wording/channel-words';
 import { StreamDetails } from './stream-details';
 
 const KINDS: ReadonlyArray<{ value: Stream['kind']; label: string }> = [

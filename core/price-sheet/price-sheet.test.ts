@@ -131,6 +131,9 @@ describe('rates in words', () => {
     expect(narrowedWords({ ...base, how: 'per-order', only: { cards: ['international'], payments: 'outside' } })).toBe(
       'cards from abroad, with an outside processor',
     );
+    expect(narrowedWords({ ...base, how: 'per-order', only: { channels: ['own-site', 'marketplace', 'craft-fair'] } })).toBe(
+      'on your own site or on a marketplace or craft fair',
+    );
   });
 });
 

@@ -1,6 +1,7 @@
 import type { Charge } from '../decision-file/price-sheet-schema';
 import { amountWords, type WriteNumber } from './charges/charge-words';
 import { wordsOf } from './charges/words';
+import { channelWords } from './channel-words';
 import { paidWithAny } from './paid-with';
 
 export type { WriteNumber };
@@ -38,7 +39,7 @@ export function narrowedWords({ only }: Charge): string {
   const { cards, channels, kinds, streams, payments } = only;
   const parts: string[] = [];
   if (cards) parts.push(paidWithAny(cards));
-  if (channels) parts.push(`through ${list(channels)}`);
+  if (channels) parts.push(channels.map(channelWords).join(' or '));
   if (kinds) parts.push(`${list(kinds)} only`);
   if (streams) parts.push(`${list(streams)} only`);
   if (payments) parts.push(payments === 'own' ? 'with the platform’s own payments' : 'with an outside processor');

@@ -5,7 +5,11 @@ export const CHANNELS = [
   { value: 'marketplace', label: 'on a marketplace' },
 ];
 
-/** A channel in words: "on a marketplace"; one of the person's own by its name. */
+/**
+ * A channel in words; one of the person's own by its name.
+ *
+ * @example channelWords('marketplace') // 'on a marketplace'
+ */
 export function channelWords(channel: string): string {
   return CHANNELS.find(({ value }) => value === channel)?.label ?? channel.replaceAll('-', ' ');
 }
