@@ -7,6 +7,7 @@ import { UnreadableDocument } from '#data/unreadable';
 import { takeSettings } from './server/database.server';
 import { failuresContext, nonceContext, onlyLookingContext, signedInContext } from './server/request-context';
 import type { AskedRequest, GivenAnswer, ThreadSettings } from './server/request-messages';
+import { requestThread as words } from './words';
 
 /** A niceness: 0 is the usual, 19 the least urgent. */
 const GIVES_WAY = 5;
@@ -45,7 +46,7 @@ function giveWay({ isForLong = false }: ThreadSettings): void {
 
 function failureOf([first]: readonly unknown[]): GivenAnswer['failure'] {
   if (first === undefined) return null;
-  const error = first instanceof Error ? first : new Error(typeof first === 'string' ? first : 'Something was thrown that is no error');
+  const error = first instanceof Error ? first : new Error(typeof first === 'string' ? first : words.somethingWasThrownThatIsNo);
   return {
     message: error.message,
     stack: error.stack,

@@ -13,13 +13,14 @@ import '@fontsource-variable/libre-franklin/wght.css';
 import '@fontsource-variable/newsreader/wght.css';
 import 'antd/dist/antd.css';
 import './theme/styles';
+import { root as words } from './words';
 
 export const links: Route.LinksFunction = () => [
   ...[franklin, newsreader].map((href) => ({ rel: 'preload', as: 'font', type: 'font/woff2', href, crossOrigin: 'anonymous' as const })),
   { rel: 'icon', href: '/favicon.svg', type: 'image/svg+xml' },
 ];
 
-export const meta: Route.MetaFunction = () => [{ title: 'Venalis' }];
+export const meta: Route.MetaFunction = () => [{ title: words.venalis }];
 
 /** The locale decides how numbers and dates are written, alike on the server and in the browser. */
 export function loader({ request, context }: Route.LoaderArgs) {
@@ -53,8 +54,7 @@ export function Layout({ children }: { children: ReactNode }) {
           <ConfigProvider theme={componentTheme} wave={{ disabled: true }}>
             {data?.isOnlyLooking && (
               <p className="only-looking" role="status">
-                Open for looking only: the disk is full, or the data folder can’t be written to. Make room or check the folder, then start
-                Venalis again.
+                {words.openForLookingOnly}
               </p>
             )}
             {children}
@@ -73,19 +73,9 @@ export default function App() {
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   if (isRouteErrorResponse(error) && error.status === 404)
-    return <ProblemPage title="There is nothing here" text="The address may be mistyped, or the decision was removed." />;
-  if (isRouteErrorResponse(error)) return <ProblemPage title={error.statusText || 'That did not work'} text={String(error.data)} />;
+    return <ProblemPage title={words.thereIsNothingHere} text={words.theAddressMayBeMistyped} />;
+  if (isRouteErrorResponse(error)) return <ProblemPage title={error.statusText || words.thatDidNotWork} text={String(error.data)} />;
   if (error instanceof TypeError && /fetch|network|load/i.test(error.message))
-    return (
-      <ProblemPage
-        title="Venalis can’t be reached"
-        text="Check that it is still running, then reload the page. What you typed and was not saved yet is kept in this browser."
-      />
-    );
-  return (
-    <ProblemPage
-      title="Something went wrong here"
-      text="What was saved is safe. Reload the page; if it happens again, the log of the server says more."
-    />
-  );
+    return <ProblemPage title={words.venalisCantBeReached} text={words.checkThatItIsStill} />;
+  return <ProblemPage title={words.somethingWentWrongHere} text={words.whatWasSavedIsSafe} />;
 }

@@ -2,12 +2,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './setup.mjs';
-import { wordsOfSource } from './words-of-source.mjs';
+import { isWordsModule, wordsOfSource } from './words-of-source.mjs';
 
 const [place = ''] = process.argv.slice(2);
 const files = ['app', 'core/wording', 'core/explain', 'core/worked-examples']
   .flatMap((folder) => readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' }).map((name) => `${folder}/${name}`))
-  .filter((name) => /\.tsx?$/.test(name) && !/\.test\.|\.server\.|^app\/server\//.test(name) && name.includes(place))
+  .filter((name) => /\.tsx?$/.test(name) && !/\.test\./.test(name) && name.includes(place))
+  .filter((name) => !name.startsWith('app/') || isWordsModule(name))
   .sort();
 let last = '';
 for (const name of files) {

@@ -5,6 +5,7 @@ import { useChartColours } from '../components/chart-colours';
 import { amountAxis, baseOption, hoverOption, monthAxis } from '../components/chart-option';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
+import { actualsChart as words } from './words';
 
 /** What months cost, expected and real, side by side; the figures stand in the table. */
 export function ActualsChart({ months }: { months: readonly MonthAgainst[] }) {
@@ -38,5 +39,5 @@ export function ActualsChart({ months }: { months: readonly MonthAgainst[] }) {
     };
   }, [months, colours, write, currency]);
   if (months.every(({ difference }) => difference === null)) return null;
-  return <Chart label="What months cost, expected and real; the figures stand in the table" height={220} option={option} />;
+  return <Chart label={words.whatMonthsCostExpected} height={220} option={option} />;
 }

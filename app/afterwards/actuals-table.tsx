@@ -6,6 +6,7 @@ import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { reasonsWords } from './afterwards-words';
+import { actualsTable as words } from './words';
 
 interface ActualsTableProps {
   readonly months: readonly string[];
@@ -17,8 +18,8 @@ interface ActualsTableProps {
 const FIGURES = [
   { what: 'orders', name: 'Orders' },
   { what: 'sales', name: 'Sales' },
-  { what: 'fees', name: 'Fees by sales' },
-  { what: 'fixed', name: 'Plans, other' },
+  { what: 'fees', name: words.feesBySales },
+  { what: 'fixed', name: words.plansOther },
   { what: 'surprises', name: 'Surprises' },
 ] as const;
 
@@ -27,7 +28,7 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
   const write = useWriter();
   const edits = useEdits();
   const set = (month: string, what: keyof ActualMonth, value: string | null | undefined) =>
-    edits.decision(`actuals.${month}.${what}`, `${what} of ${write.month(month)}`, (one) => {
+    edits.decision(`actuals.${month}.${what}`, words.of(what, write.month(month)), (one) => {
       const { [what]: _former, ...rest } = one.actuals?.[month] ?? {};
       const { [month]: _month, ...others } = one.actuals ?? {};
       const changed = value == null ? rest : { ...rest, [what]: value };
@@ -41,16 +42,18 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
       belowClass="explained"
       below={({ found }) =>
         found
-          ? `expected ${write.number(found.expected.orders, 0)} orders, sales of ${write.amount(found.expected.sales)}, cost ${write.amount(found.expected.cost)}${reasonsWords(
-              found.why,
-              write,
-            )
-              .map((reason) => `; ${reason}`)
-              .join('')}`
+          ? words.expectedOrdersSalesOfCost({
+              orders: write.number(found.expected.orders, 0),
+              sales: write.amount(found.expected.sales),
+              cost: write.amount(found.expected.cost),
+              why: reasonsWords(found.why, write)
+                .map((reason) => `; ${reason}`)
+                .join(''),
+            })
           : null
       }
       columns={[
-        { head: 'Month', kind: 'names-row', cell: ({ month }) => write.month(month) },
+        { head: words.month, kind: 'names-row', cell: ({ month }) => write.month(month) },
         ...FIGURES.map(({ what, name }) => ({
           key: what,
           head: name,
@@ -62,13 +65,13 @@ export function ActualsTable({ months, actuals, against, currency }: ActualsTabl
               labelHidden
               optional
               value={actuals[month]?.[what]}
-              range={{ wanted: what === 'orders' ? 'a number of orders' : `an amount in ${currency}`, ...ACTUAL_BOUNDS[what] }}
+              range={{ wanted: what === 'orders' ? words.aNumberOfOrders : words.anAmountIn(currency), ...ACTUAL_BOUNDS[what] }}
               onChange={(value) => set(month, what, value)}
             />
           ),
         })),
         {
-          head: 'Against forecast',
+          head: words.againstForecast,
           kind: 'figures',
           cell: ({ found }) => found?.difference != null && <b>{write.difference(found.difference)}</b>,
         },

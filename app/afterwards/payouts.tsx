@@ -13,6 +13,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { type PastOrdersWorker, startPastOrdersWorker } from '../past-orders/past-orders-worker';
 import type { PastOrdersReply, PayoutsRead } from '../../workers/past-orders';
 import { chargedWords, payoutsReadWords } from './payouts-words';
+import { payouts as words } from './words';
 
 interface PayoutsProps {
   readonly files: readonly StoredOrderFile[];
@@ -28,10 +29,10 @@ export function Payouts({ files, candidate: first }: PayoutsProps) {
   const { read, refused, ask: take } = usePayouts(files);
   const { candidates } = state.workbench.decision;
   return (
-    <section aria-label="What was charged for payments" className="payouts">
-      <h2>What was charged for payments</h2>
+    <section aria-label={words.whatWasChargedForPayments} className="payouts">
+      <h2>{words.whatWasChargedForPayments}</h2>
       <FileField
-        label="List of payments of your processor or bank, as CSV with gross, fee and net"
+        label={words.listOfPaymentsOfYourProcessor}
         accept=".csv,.txt,.tsv,text/csv"
         onFiles={([file]) => file && take(file, candidate)}
       />
@@ -46,14 +47,14 @@ export function Payouts({ files, candidate: first }: PayoutsProps) {
           {read.compared && <p className="says">{chargedWords(read.compared, write)}</p>}
           <p className="quiet">
             {payoutsReadWords(read, files.length > 0, write).join(' ')}{' '}
-            {files.length === 0 && <Link to={`/decisions/${decisionId}/sales/past-orders`}>Past orders</Link>}
+            {files.length === 0 && <Link to={`/decisions/${decisionId}/sales/past-orders`}>{words.pastOrders}</Link>}
           </p>
         </div>
       )}
       {read?.compared && (
         <>
           <ChoiceField
-            label="Beside the card fees of"
+            label={words.besideTheCardFees}
             value={candidate}
             options={candidates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))}
             onChange={(next) => {
@@ -74,17 +75,17 @@ function ChargedTable({ compared: { all, kinds } }: { compared: FeesCompared }) 
   const write = useWriter();
   return (
     <DataTable
-      label="What was charged beside what the sheet says"
+      label={words.whatWasChargedBeside}
       rows={kinds.length > 1 ? [...kinds, all] : [all]}
       keyOf={({ kind }) => kind}
       columns={[
-        { head: 'Paid by', kind: 'names-row', cell: ({ kind }) => kind || 'all together' },
-        { head: 'Payments', kind: 'figures', cell: ({ payments }) => write.number(String(payments)) },
-        { head: `Paid, ${currency}`, kind: 'figures', cell: ({ gross }) => write.money(gross, currency) },
-        { head: 'Charged', kind: 'figures', cell: ({ charged }) => write.money(charged, currency) },
-        { head: 'By the sheet', kind: 'figures', cell: ({ bySheet }) => write.money(bySheet, currency) },
-        { head: 'Charged, %', kind: 'figures', cell: ({ chargedPercent }) => write.number(chargedPercent, 2) },
-        { head: 'By the sheet, %', kind: 'figures', cell: ({ bySheetPercent }) => write.number(bySheetPercent, 2) },
+        { head: words.paidBy, kind: 'names-row', cell: ({ kind }) => kind || words.allTogether },
+        { head: words.payments, kind: 'figures', cell: ({ payments }) => write.number(String(payments)) },
+        { head: words.paid(currency), kind: 'figures', cell: ({ gross }) => write.money(gross, currency) },
+        { head: words.charged, kind: 'figures', cell: ({ charged }) => write.money(charged, currency) },
+        { head: words.byTheSheet, kind: 'figures', cell: ({ bySheet }) => write.money(bySheet, currency) },
+        { head: words.chargedPercent, kind: 'figures', cell: ({ chargedPercent }) => write.number(chargedPercent, 2) },
+        { head: words.byTheSheetPercent, kind: 'figures', cell: ({ bySheetPercent }) => write.number(bySheetPercent, 2) },
       ]}
     />
   );
@@ -99,17 +100,17 @@ function AsRealFees({ read }: { read: PayoutsRead }) {
   const isUsed = charged.every(([month, fees]) => actuals?.[month]?.fees === fees);
   if (charged.length === 0) return null;
   const use = () =>
-    edits.decision('actuals', 'real fees from a list of payments', (one) => ({
+    edits.decision('actuals', words.realFeesFromAList, (one) => ({
       ...one,
       actuals: { ...one.actuals, ...Object.fromEntries(charged.map(([month, fees]) => [month, { ...one.actuals?.[month], fees }])) },
     }));
-  if (isUsed) return <p role="status">They stand above as the real fees of {charged.length === 1 ? 'that month' : 'these months'}.</p>;
+  if (isUsed) return <p role="status">{words.theyStandAboveAsTheReal(charged.length === 1 ? words.thatMonth : words.theseMonths)}</p>;
   return (
     <p>
       <Button size="small" onClick={use}>
-        Use as the fees of {charged.length} {charged.length === 1 ? 'month' : 'months'}
+        {words.useAsTheFees(charged.length, charged.length === 1 ? words.month : words.months)}
       </Button>{' '}
-      <span className="quiet">Sales fees and usage, if your plan has any, are billed elsewhere: add them by hand.</span>
+      <span className="quiet">{words.salesFeesAndUsage}</span>
     </p>
   );
 }
@@ -121,8 +122,7 @@ interface AskedPayouts {
   readonly candidate: string;
 }
 
-const BROKEN =
-  'This list could not be worked on to its end; your browser may be short of memory. Open this page again, and drop a part of it.';
+const BROKEN = words.thisListCouldNotBeWorked;
 
 /** Reads lists of payments beside the interface; the worker is started with the first. */
 function usePayouts(files: readonly StoredOrderFile[]) {
@@ -136,7 +136,7 @@ function usePayouts(files: readonly StoredOrderFile[]) {
   const isAsked = asked !== null;
   const heard = useEffectEvent((reply: PastOrdersReply) => {
     if (reply.say === 'payouts') setRead(reply.read);
-    else if (reply.say === 'refused') setRefused({ name: asked?.file?.name ?? 'Past orders', why: reply.why });
+    else if (reply.say === 'refused') setRefused({ name: asked?.file?.name ?? words.pastOrders, why: reply.why });
     else if (reply.say === 'loaded') setLoaded(true);
   });
   const load = useEffectEvent(() => worker.current?.load(`/decisions/${decisionId}/past-orders`, files));

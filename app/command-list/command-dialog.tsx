@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { Button } from 'antd';
 import { useDialog } from './use-dialog';
+import { commandDialog as words } from './words';
 
 const CommandList = lazy(() => import('./command-list'));
 
@@ -18,10 +19,10 @@ export function CommandDialog({ onKeys }: { onKeys(): void }) {
   }, [open]);
   return (
     <>
-      <Button type="text" size="small" title="Type what you want to do (Alt + 0)" onClick={open}>
-        do
+      <Button type="text" size="small" title={words.typeWhatYouWant} onClick={open}>
+        {words.do}
       </Button>
-      <dialog ref={dialog} className="command-list" aria-label="What can be done" onClose={closed}>
+      <dialog ref={dialog} className="command-list" aria-label={words.whatCanBeDone} onClose={closed}>
         <Suspense fallback={null}>{isOpen && <CommandList onClose={() => dialog.current?.close()} onKeys={onKeys} />}</Suspense>
       </dialog>
     </>

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { useWorkbench } from '../workbench/workbench-context';
 import { type Command, commandsFor, commandsMeant } from './commands';
 import './command-list.css';
+import { commandList as words } from './words';
 
 const STEPS: Readonly<Record<string, number>> = { ArrowDown: 1, ArrowUp: -1 };
 
@@ -41,8 +42,8 @@ export default function CommandList({ onClose, onKeys }: CommandListProps) {
       <Input
         autoFocus
         variant="underlined"
-        aria-label="What do you want to do, or where to go?"
-        placeholder="What do you want to do, or where to go?"
+        aria-label={words.whatDoYouWant}
+        placeholder={words.whatDoYouWant}
         role="combobox"
         aria-expanded
         aria-controls={`${id}list`}
@@ -55,7 +56,7 @@ export default function CommandList({ onClose, onKeys }: CommandListProps) {
         }}
         onKeyDown={press}
       />
-      <ul role="listbox" id={`${id}list`} aria-label="What can be done" ref={list}>
+      <ul role="listbox" id={`${id}list`} aria-label={words.whatCanBeDone} ref={list}>
         {found.map((command, index) => (
           <li
             key={command.name}
@@ -71,7 +72,7 @@ export default function CommandList({ onClose, onKeys }: CommandListProps) {
         ))}
       </ul>
       <p role="status" className="quiet">
-        {found.length === 0 ? 'Nothing is called that; try one word of it.' : `${found.length} to choose from; Enter does the marked one.`}
+        {found.length === 0 ? words.nothingIsCalledThatTry : words.toChooseFromEnter(found.length)}
       </p>
     </>
   );

@@ -2,6 +2,7 @@ import type { Workbench } from '#core/decision/workbench';
 import { VERSION_NAMES, type VersionName } from '#core/forecast/versions';
 import { sheetLabel } from '#core/decision/sheet-label';
 import { PLACES } from '../workbench/place-registry';
+import { commands as texts } from './words';
 
 /** What somebody can do or where they can go by typing its name. */
 export interface Command {
@@ -34,23 +35,23 @@ export function commandsFor({ decisionId, workbench, undo, redo, version }: Look
   const at = `/decisions/${decisionId}`;
   const go = (name: string, of: string, to: string): Command => ({ name, of, does: { kind: 'go', to } });
   const steps = [
-    ...(undo === null ? [] : [{ name: `Undo: ${undo}`, of: 'last change', does: { kind: 'step', step: 'undo' } as const }]),
-    ...(redo === null ? [] : [{ name: `Redo: ${redo}`, of: 'last change', does: { kind: 'step', step: 'redo' } as const }]),
+    ...(undo === null ? [] : [{ name: texts.undo(undo), of: texts.lastChange, does: { kind: 'step', step: 'undo' } as const }]),
+    ...(redo === null ? [] : [{ name: texts.redo(redo), of: texts.lastChange, does: { kind: 'step', step: 'redo' } as const }]),
   ];
   const places = PLACES.flatMap((place) => [
-    go(`Go to ${place.name}`, 'place', `${at}/${place.path}`),
+    go(texts.goTo(place.name), texts.place, `${at}/${place.path}`),
     ...('leaves' in place
       ? place.leaves
           .filter(({ path }) => path !== '')
-          .map(({ path, name }) => go(`Go to ${name}`, place.name, `${at}/${place.path}/${path}`))
+          .map(({ path, name }) => go(texts.goToName(name), place.name, `${at}/${place.path}/${path}`))
       : []),
   ]);
   const sheets = workbench.sheets.map(({ id, sheet }) =>
-    go(`Open the prices of ${sheetLabel(sheet)}`, 'price sheet', `${at}/sheets/${id}`),
+    go(texts.openThePricesOf(sheetLabel(sheet)), texts.priceSheet, `${at}/sheets/${id}`),
   );
   const versions = VERSION_NAMES.filter((name) => name !== version).map((name): Command => ({
-    name: `Look at the ${name} sales`,
-    of: 'expected sales',
+    name: texts.lookAtTheSales(name),
+    of: texts.expectedSales,
     does: { kind: 'version', version: name },
   }));
   return [
@@ -58,14 +59,14 @@ export function commandsFor({ decisionId, workbench, undo, redo, version }: Look
     ...places,
     ...sheets,
     ...versions,
-    { name: 'Take the figures along as a spreadsheet', of: 'file', does: { kind: 'download', from: `${at}/workbook.xlsx` } },
-    { name: 'Take this decision along as a file', of: 'file', does: { kind: 'download', from: `${at}/export` } },
-    { name: 'Put the dates in your calendar', of: 'file', does: { kind: 'download', from: `${at}/dates.ics` } },
-    go('Go to all your decisions', 'Venalis', '/decisions'),
-    go('Look whether prices have changed', 'price watch', '/watch'),
-    go('Back up or bring back your data', 'your data', '/data'),
-    go('Read how it is worked out', 'help', '/how'),
-    { name: 'Show the keys', of: 'help', does: { kind: 'keys' } },
+    { name: texts.takeTheFiguresAlong, of: texts.file, does: { kind: 'download', from: `${at}/workbook.xlsx` } },
+    { name: texts.takeThisDecisionAlong, of: texts.file, does: { kind: 'download', from: `${at}/export` } },
+    { name: texts.putTheDatesInYourCalendar, of: texts.file, does: { kind: 'download', from: `${at}/dates.ics` } },
+    go(texts.goToAllYourDecisions, 'Venalis', '/decisions'),
+    go(texts.lookWhetherPricesHave, texts.priceWatch, '/watch'),
+    go(texts.backUpOrBring, texts.yourData, '/data'),
+    go(texts.readHowItIsWorked, texts.help, '/how'),
+    { name: texts.showTheKeys, of: 'help', does: { kind: 'keys' } },
   ];
 }
 

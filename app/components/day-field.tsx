@@ -3,6 +3,7 @@ import { readTypedDay } from '#core/calendar/typed-day';
 import { useWriter } from '../locale/locale';
 import { useStore, useUnread } from '../workbench/workbench-context';
 import { SteadyInput } from './steady-input';
+import { dayField as words } from './words';
 
 interface DayFieldProps {
   /** Unique in the decision; texts that cannot be read are kept under it. */
@@ -43,7 +44,7 @@ export function DayField({ fieldKey, label, value, onChange }: DayFieldProps) {
         // A day that could be read is written like all others; what could not stays as it was typed.
         onBlur={() => setTyping(null)}
       />
-      <button type="button" className="day-picker" aria-label="Choose from a calendar" onClick={() => picker.current?.showPicker()}>
+      <button type="button" className="day-picker" aria-label={words.chooseFromACalendar} onClick={() => picker.current?.showPicker()}>
         <span aria-hidden="true">▾</span>
       </button>
       <input

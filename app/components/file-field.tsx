@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { useId, useRef } from 'react';
+import { fileField as words } from './words';
 
 interface FileFieldProps {
   /** What is taken, as the person reads it. */
@@ -21,7 +22,7 @@ export function FileField({ label, button, accept, multiple = false, onFiles }: 
         {label}
       </span>
       <Button aria-describedby={id} onClick={() => input.current?.click()}>
-        {button ?? (multiple ? 'Choose files' : 'Choose a file')}
+        {button ?? (multiple ? words.chooseFiles : words.chooseAFile)}
       </Button>
       <input
         ref={input}

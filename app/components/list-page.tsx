@@ -1,13 +1,14 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { listPage as words } from './words';
 
 /** A page beside the workbench, with the way back to all decisions. */
 export function ListPage({ title, children }: { title: string; children: ReactNode }) {
   return (
     <div className="list-page">
       <header className="workbench-head">
-        <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
-          Venalis<i>.</i>
+        <Link to="/decisions" className="brand" aria-label={words.venalisAllDecisions}>
+          {words.venalis(<i>.</i>)}
         </Link>
         <h1>{title}</h1>
       </header>

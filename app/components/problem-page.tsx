@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { problemPage as words } from './words';
 
 /** A whole page that says what is the case and leads back. */
 export function ProblemPage({ title, text }: { title: string; text: string }) {
@@ -7,7 +8,7 @@ export function ProblemPage({ title, text }: { title: string; text: string }) {
       <h1>{title}</h1>
       <p>{text}</p>
       <p>
-        <Link to="/decisions">Back to your decisions</Link>
+        <Link to="/decisions">{words.backToYourDecisions}</Link>
       </p>
     </main>
   );

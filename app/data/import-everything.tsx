@@ -3,6 +3,7 @@ import { useRevalidator } from 'react-router';
 import { FileField } from '../components/file-field';
 import type { EverythingReply } from '../routes/data-import';
 import { outcomeWords } from './outcome-words';
+import { importEverything as words } from './words';
 
 /** Takes in a file with everything, chosen here, and says what became of it. */
 export function ImportEverything() {
@@ -15,13 +16,13 @@ export function ImportEverything() {
   };
   return (
     <div className="import-everything">
-      <FileField label="Import such a file" accept=".json,application/json" onFiles={([file]) => file && void send(file)} />
+      <FileField label={words.importSuchAFile} accept=".json,application/json" onFiles={([file]) => file && void send(file)} />
       <div aria-live="polite">
-        {state && state.reply === null && <p className="quiet">Reading {state.name} …</p>}
+        {state && state.reply === null && <p className="quiet">{words.reading(state.name)}</p>}
         {state?.reply?.ok === true && <p>{outcomeWords(state.reply.outcome)}</p>}
         {state?.reply?.ok === false && (
           <>
-            <p className="problem">{state.name} was not imported, and nothing was changed:</p>
+            <p className="problem">{words.wasNotImportedAndNothing(state.name)}</p>
             <ul>
               {state.reply.problems.map((problem) => (
                 <li key={problem}>{problem}</li>
@@ -44,11 +45,9 @@ async function replyTo(file: File): Promise<EverythingReply> {
     if (response.headers.get('Content-Type')?.includes('application/json')) return (await response.json()) as EverythingReply;
     return {
       ok: false,
-      problems: [
-        response.status === 413 ? 'The file is over 200 MB, too large to import.' : 'Venalis could not read it in time. Try again.',
-      ],
+      problems: [response.status === 413 ? words.theFileIsOver : words.venalisCouldNotRead],
     };
   } catch {
-    return { ok: false, problems: ['Venalis can’t be reached. Check that it is running, then choose the file again.'] };
+    return { ok: false, problems: [words.venalisCantBeReached] };
   }
 }

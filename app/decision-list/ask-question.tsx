@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import Input from 'antd/es/input/Input';
 import { useId } from 'react';
 import { Form } from 'react-router';
+import { askQuestion as words } from './words';
 
 /** A question in a sentence to begin a decision with: what it says of sales is filled in. */
 export function AskQuestion() {
@@ -9,7 +10,7 @@ export function AskQuestion() {
   return (
     <Form method="post" className="ask-question">
       <input type="hidden" name="intent" value="ask" />
-      <label htmlFor={id}>Or begin with a question</label>
+      <label htmlFor={id}>{words.orBeginWithAQuestion}</label>
       <Input
         id={id}
         name="question"
@@ -17,9 +18,9 @@ export function AskQuestion() {
         autoComplete="off"
         maxLength={300}
         required
-        placeholder="30 courses a year at 60, is the dearer plan worth it?"
+        placeholder={words.of30CoursesAYear}
       />
-      <Button htmlType="submit">Begin with it</Button>
+      <Button htmlType="submit">{words.beginWithIt}</Button>
     </Form>
   );
 }

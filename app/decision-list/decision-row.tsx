@@ -5,10 +5,11 @@ import { writerFor } from '../locale/writer';
 import type { ListedRow } from '../server/decision-list.server';
 import { SmallScale } from './small-scale';
 import { answerWords, toFindOutWords, verdictWords } from './summary-words';
+import { decisionRow as words } from './words';
 
 /** One decision with its bottom line, its state, and what can be done with it. */
 export function DecisionRow({ decision: one }: { decision: ListedRow }) {
-  const name = one.name || 'Untitled decision';
+  const name = one.name || words.untitledDecision;
   return (
     <li>
       {one.state.kind === 'unreadable' ? (
@@ -22,11 +23,11 @@ export function DecisionRow({ decision: one }: { decision: ListedRow }) {
       <Form method="post" className="decision-tools">
         <input type="hidden" name="id" value={one.id} />
         <a href={`/decisions/${one.id}/${one.state.kind === 'unreadable' ? 'stored' : 'export'}`} download>
-          {one.state.kind === 'unreadable' ? 'export what is stored' : 'export'}
+          {one.state.kind === 'unreadable' ? words.exportWhatIsStored : words.export}
         </a>
         {one.state.kind !== 'unreadable' && (
-          <Button type="text" size="small" htmlType="submit" name="intent" value="duplicate" aria-label={`Duplicate ${name}`}>
-            duplicate
+          <Button type="text" size="small" htmlType="submit" name="intent" value="duplicate" aria-label={words.duplicateName(name)}>
+            {words.duplicate}
           </Button>
         )}
         {one.state.kind !== 'unreadable' && (
@@ -36,10 +37,10 @@ export function DecisionRow({ decision: one }: { decision: ListedRow }) {
             htmlType="submit"
             name="intent"
             value="again"
-            title="The same vendors and needs, with sales of its own"
-            aria-label={`Use ${name} again with new sales`}
+            title={words.theSameVendorsAndNeeds}
+            aria-label={words.useAgainWithNewSales(name)}
           >
-            use again with new sales
+            {words.useAgainWithNew}
           </Button>
         )}
         <Button
@@ -50,10 +51,10 @@ export function DecisionRow({ decision: one }: { decision: ListedRow }) {
           value={one.isArchived ? 'unarchive' : 'archive'}
           aria-label={`${one.isArchived ? 'Unarchive' : 'Archive'} ${name}`}
         >
-          {one.isArchived ? 'unarchive' : 'archive'}
+          {one.isArchived ? words.unarchive : words.archive}
         </Button>
-        <Button type="text" size="small" htmlType="submit" name="intent" value="delete" aria-label={`Delete ${name}`}>
-          delete
+        <Button type="text" size="small" htmlType="submit" name="intent" value="delete" aria-label={words.deleteName(name)}>
+          {words.delete}
         </Button>
       </Form>
     </li>
@@ -65,11 +66,10 @@ function BottomLine({ row: { state, changedOn } }: { row: ListedRow }) {
   const { locale } = useWriter();
   const currency = state.kind === 'known' ? state.summary.currency : null;
   const write = writerFor(locale, currency);
-  const changed = `changed ${write.day(changedOn)}`;
-  if (state.kind === 'unreadable')
-    return <span className="problem">This decision can’t be read any more. Everything else is as it was.</span>;
-  if (state.kind === 'unfinished') return <span>too large to be worked out here · {changed}</span>;
-  if (state.kind === 'unknown') return <span className="quiet">working it out … · {changed}</span>;
+  const changed = words.changed(write.day(changedOn));
+  if (state.kind === 'unreadable') return <span className="problem">{words.thisDecisionCantBeRead}</span>;
+  if (state.kind === 'unfinished') return <span>{words.tooLargeToBeWorked(changed)}</span>;
+  if (state.kind === 'unknown') return <span className="quiet">{words.workingItOut(changed)}</span>;
   const { summary } = state;
   const { verdict } = summary;
   const isShaken = verdict !== null && verdict.since.standing !== 'holds';

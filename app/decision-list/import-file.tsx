@@ -7,6 +7,7 @@ import { DataTable } from '../components/data-table';
 import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import type { ImportPreview } from '../routes/import';
+import { importFile as words } from './words';
 
 /** The longest list of problems that is shown whole. */
 const MOST_SHOWN = 50;
@@ -44,7 +45,7 @@ export function ImportFile() {
   return (
     <section
       className={`import${isOver ? ' is-over' : ''}`}
-      aria-label="Import"
+      aria-label={words.import}
       onDragOver={(event) => {
         event.preventDefault();
         setOver(true);
@@ -52,14 +53,10 @@ export function ImportFile() {
       onDragLeave={() => setOver(false)}
       onDrop={drop}
     >
-      <FileField
-        label="Open a decision file: choose it, or drop it here"
-        accept=".json,application/json"
-        onFiles={([file]) => void look(file)}
-      />
+      <FileField label={words.openADecisionFile} accept=".json,application/json" onFiles={([file]) => void look(file)} />
       <div aria-live="polite">
-        {tooLarge && <p className="problem">{tooLarge} is over 5 MB, too large for a decision file. Nothing was imported.</p>}
-        {fetcher.state !== 'idle' && <p className="quiet">Looking at {chosen?.name} …</p>}
+        {tooLarge && <p className="problem">{words.isOver5Mb(tooLarge)}</p>}
+        {fetcher.state !== 'idle' && <p className="quiet">{words.lookingAt(chosen?.name)}</p>}
         {fetcher.state === 'idle' && fetcher.data && chosen && (
           <Preview name={chosen.name} preview={fetcher.data} onKeep={() => send(chosen.text, 'keep')} />
         )}
@@ -74,7 +71,7 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
     return (
       <>
         <h3>
-          {name} was not imported: {preview.problems.length === 1 ? 'one thing is' : `${preview.problems.length} things are`} wrong with it
+          {words.wasNotImportedWrong(name, preview.problems.length === 1 ? words.oneThingIs : words.thingsAre(preview.problems.length))}
         </h3>
         <DataTable
           hasOwnLook
@@ -83,38 +80,40 @@ function Preview({ name, preview, onKeep }: { name: string; preview: ImportPrevi
           rows={preview.problems.slice(0, MOST_SHOWN)}
           keyOf={({ path, wanted }) => `${path} ${wanted}`}
           columns={[
-            { head: 'Where', cell: ({ path }) => <code>{path || 'the file'}</code> },
-            { head: 'Found', cell: ({ found }) => found },
-            { head: 'Use instead', cell: ({ wanted }) => wanted },
+            { head: words.where, cell: ({ path }) => <code>{path || words.theFile}</code> },
+            { head: words.found, cell: ({ found }) => found },
+            { head: words.useInstead, cell: ({ wanted }) => wanted },
           ]}
         />
-        {preview.problems.length > MOST_SHOWN && <p>And {preview.problems.length - MOST_SHOWN} more; the command line lists all.</p>}
+        {preview.problems.length > MOST_SHOWN && <p>{words.andMoreTheCommand(preview.problems.length - MOST_SHOWN)}</p>}
       </>
     );
   const { currency, candidates } = preview;
   return (
     <>
-      <h3>{preview.name || 'Untitled decision'}</h3>
+      <h3>{preview.name || words.untitledDecision}</h3>
       <p>
-        {preview.months} months from {write.month(preview.start)}, in {currency}. Sells {preview.streams.join(', ') || 'nothing yet'}. Price
-        sheets: {preview.sheets.join(', ') || 'none'}.
-        {preview.orders > 0 && ` With ${write.number(String(preview.orders))} past ${preview.orders === 1 ? 'order' : 'orders'}.`}
+        {words.monthsFromInSells({
+          months: preview.months,
+          start: write.month(preview.start),
+          currency,
+          streams: preview.streams.join(', ') || words.nothingYet,
+          sheets: preview.sheets.join(', ') || words.none,
+          orders:
+            preview.orders > 0 && words.withPast(write.number(String(preview.orders)), preview.orders === 1 ? words.order : words.orders),
+        })}
       </p>
       <ul className="import-candidates">
         {candidates.map(({ id, label, total, atLeast, usable }) => (
           <li key={id}>
-            <CandidateTag id={id} /> {label} <b>{atLeast ? `at least ${write.money(total, currency)}` : write.money(total, currency)}</b>
-            {!usable && <span className="problem"> cannot be chosen as it is</span>}
+            <CandidateTag id={id} /> {label} <b>{atLeast ? words.atLeast(write.money(total, currency)) : write.money(total, currency)}</b>
+            {!usable && <span className="problem"> {words.cannotBeChosenAsItIs}</span>}
           </li>
         ))}
       </ul>
-      {preview.questions.length > 0 && (
-        <p className="quiet">
-          The file’s own questions ({preview.questions.join(', ')}) are not kept: the application answers them for every decision.
-        </p>
-      )}
+      {preview.questions.length > 0 && <p className="quiet">{words.theFilesOwnQuestions(preview.questions.join(', '))}</p>}
       <Button type="primary" onClick={onKeep}>
-        Import
+        {words.import}
       </Button>
     </>
   );

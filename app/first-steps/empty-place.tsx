@@ -6,6 +6,7 @@ import { useWriter } from '../locale/locale';
 import { useStore } from '../workbench/workbench-context';
 import { type EmptyPlaceName, PLACES_IN_WORDS } from './places-in-words';
 import './empty-place.css';
+import { emptyPlace as texts } from './words';
 
 interface EmptyPlaceProps {
   readonly place: EmptyPlaceName;
@@ -25,8 +26,10 @@ export function EmptyPlace({ place, lacking }: EmptyPlaceProps) {
       <p className="first-step">
         {lacking ?? (
           <>
-            It takes one price to begin with: <Link to={`${to}/start`}>paste a pricing page</Link>, or{' '}
-            <Link to={`${to}/sheets`}>enter prices by hand</Link>.
+            {texts.itTakesOnePrice(
+              <Link to={`${to}/start`}>{texts.pasteAPricingPage}</Link>,
+              <Link to={`${to}/sheets`}>{texts.enterPricesByHand}</Link>,
+            )}
           </>
         )}
       </p>
@@ -55,11 +58,11 @@ function Example({ rule }: { rule: RuleTold }) {
   }, [rule, write]);
   if (!told) return null;
   return (
-    <section aria-label="For example">
-      <h3>For example</h3>
+    <section aria-label={texts.forExample}>
+      <h3>{texts.forExample}</h3>
       <ExampleInFigures given={told.given} told={told.sentences} />
       <p className="quiet">
-        <Link to={`/how#${rule}`}>How this is worked out</Link>
+        <Link to={`/how#${rule}`}>{texts.howThisIsWorked}</Link>
       </p>
     </section>
   );

@@ -5,6 +5,7 @@ import { candidateColourName } from '../components/candidate-tag';
 import { useChartColours } from '../components/chart-colours';
 import { useWriter } from '../locale/locale';
 import type { Weighed } from './use-fit';
+import { fitChart as words } from './words';
 
 /** Cost across, fit up: the ones that nobody beats on both are joined by a line. */
 export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; currency: string }) {
@@ -22,12 +23,14 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
         ...hoverOption(colours, 'item'),
         formatter: (shown: unknown) => {
           const one = weighed[(shown as { data?: { at?: number } }).data?.at ?? -1];
-          return one ? `${one.candidate} ${plainText(one.label)}: fit ${Math.round(one.fit)}, ${write.amount(one.total)}` : '';
+          return one
+            ? words.fit({ candidate: one.candidate, one: plainText(one.label), fit: Math.round(one.fit), total: write.amount(one.total) })
+            : '';
         },
       },
       xAxis: {
         type: 'value' as const,
-        name: `total in ${currency}, dearer to the right`,
+        name: words.totalInDearerToTheRight(currency),
         nameLocation: 'middle' as const,
         nameGap: 28,
         nameTextStyle: { color: colours.quiet },
@@ -44,7 +47,7 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
       },
       yAxis: {
         type: 'value' as const,
-        name: 'fit of 100',
+        name: words.fitOf100,
         nameTextStyle: { color: colours.quiet, align: 'left' as const },
         min: 0,
         max: 100,
@@ -85,5 +88,5 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
       ],
     };
   }, [weighed, currency, colours, write]);
-  return <Chart label="Cost and fit of every candidate; the figures stand in the table below" height={300} option={option} />;
+  return <Chart label={words.costAndFitOfEvery} height={300} option={option} />;
 }

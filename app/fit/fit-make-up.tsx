@@ -3,6 +3,7 @@ import type { FitTable } from '#core/fit/criteria';
 import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import type { Weighed } from './use-fit';
+import { fitMakeUp as words } from './words';
 
 /** What a candidate's fit is made of, criterion by criterion. */
 export function FitMakeUp({ table, weighed, onClose }: { table: FitTable; weighed: Weighed; onClose(): void }) {
@@ -14,15 +15,10 @@ export function FitMakeUp({ table, weighed, onClose }: { table: FitTable; weighe
   });
   const number = (value: number, most = 1) => write.number(String(value), most);
   return (
-    <section aria-label="Make-up of the fit" className="fit-make-up">
+    <section aria-label={words.makeUpOfTheFit} className="fit-make-up">
       <h2>{weighed.label}</h2>
-      <p className="fit-total">
-        {weighed.most > weighed.fit + 0.5 ? 'at least ' : ''}
-        {number(weighed.fit)} of 100
-      </p>
-      <p className="quiet">
-        Each criterion adds its points × its weight ÷ {number(all)}, the sum of all weights. What is not known adds nothing.
-      </p>
+      <p className="fit-total">{words.of100(weighed.most > weighed.fit + 0.5 ? words.atLeast : '', number(weighed.fit))}</p>
+      <p className="quiet">{words.eachCriterionAddsItsPoints(number(all))}</p>
       <DataTable
         hasOwnLook
         frame={null}
@@ -31,13 +27,13 @@ export function FitMakeUp({ table, weighed, onClose }: { table: FitTable; weighe
         rowClass={({ points }) => (points === null ? 'is-not-known' : '')}
         columns={[
           { key: 'criterion', head: null, kind: 'names-row', cell: ({ label }) => label },
-          { head: 'points', cell: ({ points }) => (points === null ? '?' : number(points, 0)) },
-          { head: 'weight', cell: ({ weight }) => number(weight) },
-          { head: 'adds', cell: ({ adds }) => number(adds) },
+          { head: words.points, cell: ({ points }) => (points === null ? '?' : number(points, 0)) },
+          { head: words.weight, cell: ({ weight }) => number(weight) },
+          { head: words.adds, cell: ({ adds }) => number(adds) },
         ]}
       />
       <Button size="small" onClick={onClose}>
-        Back to the weights
+        {words.backToTheWeights}
       </Button>
     </section>
   );

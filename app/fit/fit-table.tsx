@@ -6,6 +6,7 @@ import { useWriter } from '../locale/locale';
 import { standingWords } from '../proposals/reason-words';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import type { Weighed } from './use-fit';
+import { fitTable as words } from './words';
 
 interface FitTableViewProps {
   weighed: readonly Weighed[];
@@ -30,27 +31,27 @@ export function FitTableView({ weighed, places, open, onOpen }: FitTableViewProp
       keyOf={({ candidate }) => candidate}
       rowClass={({ isUsable }) => (isUsable ? '' : 'is-grey')}
       columns={[
-        { head: 'Candidate', kind: 'names-row', cell: (one) => <FitName one={one} result={resultOf(one.candidate)} /> },
-        { head: 'Fit of 100', cell: (one) => <FitFigure one={one} isOpen={open === one.candidate} onOpen={onOpen} /> },
+        { head: words.candidate, kind: 'names-row', cell: (one) => <FitName one={one} result={resultOf(one.candidate)} /> },
+        { head: words.fitOf100, cell: (one) => <FitFigure one={one} isOpen={open === one.candidate} onOpen={onOpen} /> },
         {
-          head: 'Total',
+          head: words.total,
           cellClass: 'fit-cost',
           cell: ({ atLeast, total }) => (
             <>
-              {atLeast && <small className="at-least">at least </small>}
+              {atLeast && <small className="at-least">{words.atLeast} </small>}
               {write.whole(total)} <small>{currency}</small>
             </>
           ),
         },
         {
-          head: 'How often it comes first',
-          title: 'Over all ways of weighing, how often it fits best',
+          head: words.howOftenItComes,
+          title: words.overAllWaysOfWeighing,
           cell: ({ candidate }) => {
             const share = places.find((one) => one.candidate === candidate)?.share;
-            return share === undefined ? '–' : `${shareWords(share)} of 100`;
+            return share === undefined ? '–' : words.of100(shareWords(share));
           },
         },
-        { key: 'unbeaten', head: null, cell: ({ isUnbeaten }) => isUnbeaten && <b className="unbeaten">nothing beats it on both</b> },
+        { key: 'unbeaten', head: null, cell: ({ isUnbeaten }) => isUnbeaten && <b className="unbeaten">{words.nothingBeatsItOnBoth}</b> },
       ]}
     />
   );
@@ -73,10 +74,10 @@ function FitFigure({ one, isOpen, onOpen }: { one: Weighed; isOpen: boolean; onO
         type="button"
         className="figure"
         aria-expanded={isOpen}
-        aria-label={`Fit of ${one.label}: what it is made of`}
+        aria-label={words.fitOfWhatItIsMade(one.label)}
         onClick={() => onOpen(one.candidate)}
       >
-        {one.most > one.fit + 0.5 && <small className="at-least">at least </small>}
+        {one.most > one.fit + 0.5 && <small className="at-least">{words.atLeast} </small>}
         {Math.round(one.fit)}
       </button>
       <i className="fit-bar" aria-hidden="true">
@@ -90,6 +91,6 @@ function FitFigure({ one, isOpen, onOpen }: { one: Weighed; isOpen: boolean; onO
 /** A share of all weightings as a count out of a hundred. */
 export function shareWords(share: number): string {
   const of100 = share * 100;
-  if (of100 > 0 && of100 < 1) return 'less than 1';
-  return of100 > 99 && of100 < 100 ? 'more than 99' : String(Math.round(of100));
+  if (of100 > 0 && of100 < 1) return words.lessThan1;
+  return of100 > 99 && of100 < 100 ? words.moreThan99 : String(Math.round(of100));
 }

@@ -4,8 +4,9 @@ import { withQuality } from '#core/qualities/edit-qualities';
 import { NumberField } from '../components/number-field';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { weights as words } from './words';
 
-const WEIGHT = { least: 0, most: 100, wanted: 'a weight, 1 to 5 as a rule' };
+const WEIGHT = { least: 0, most: 100, wanted: words.aWeight1To5 };
 
 /** All weights in one list, to be tried. */
 export function Weights() {
@@ -15,22 +16,20 @@ export function Weights() {
   const weights = [...qualities, ...needs.filter(({ level }) => level === 'want')].map(({ weight = '1' }) => weight);
   const counting = weights.filter((weight) => Number(weight) > 0);
   return (
-    <section aria-label="Weights" className="weights">
-      <h2>What counts how much</h2>
-      <p className="quiet">
-        {counting.length} of {weights.length} count; 0 leaves one out. Musts have no weight: they rule a plan out.
-      </p>
+    <section aria-label={words.weights} className="weights">
+      <h2>{words.whatCountsHowMuch}</h2>
+      <p className="quiet">{words.ofCount0Leaves(counting.length, weights.length)}</p>
       {qualities.map(({ id, label, weight }) => (
         <div key={id} className="weight">
           <span>{label}</span>
           <NumberField
             fieldKey={`weight.quality.${id}`}
-            label={`Weight of ${label}`}
+            label={words.weightOf(label)}
             labelHidden
             value={weight}
             range={WEIGHT}
             onChange={(next) =>
-              edits.decision(`quality.${id}.weight`, `the weight of ${label}`, (one) =>
+              edits.decision(`quality.${id}.weight`, words.theWeightOf(label), (one) =>
                 withQuality(one, id, (quality) => ({ ...quality, weight: next ?? '0' })),
               )
             }
@@ -44,12 +43,12 @@ export function Weights() {
             <span>{needWords(need)}</span>
             <NumberField
               fieldKey={`weight.need.${needKey(need)}`}
-              label={`Weight of ${needWords(need)}`}
+              label={words.weightOfNeed(needWords(need))}
               labelHidden
               value={need.weight ?? '1'}
               range={WEIGHT}
               onChange={(next) =>
-                edits.decision(`need.${needKey(need)}.weight`, `the weight of ${needWords(need)}`, (one) =>
+                edits.decision(`need.${needKey(need)}.weight`, words.theWeightOfNeed(needWords(need)), (one) =>
                   withChangedNeed(one, needKey(need), (former) => ({ ...former, weight: next ?? '0' })),
                 )
               }

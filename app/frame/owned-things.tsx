@@ -12,11 +12,12 @@ import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { ownedThings as words } from './words';
 
 const RHYTHMS = [
-  { value: '1', label: 'a month' },
-  { value: '12', label: 'a year' },
-  { value: '0', label: 'paid once, for good' },
+  { value: '1', label: words.aMonth },
+  { value: '12', label: words.aYear },
+  { value: '0', label: words.paidOnceForGood },
 ];
 
 /** Features named by the person are written as identifiers. */
@@ -29,26 +30,24 @@ export function OwnedThings() {
   const { decision } = state.workbench;
   const { owned = [] } = decision;
   const change = (id: string, field: string, recipe: (one: Owned) => Owned | null) =>
-    edits.decision(`owned.${id}.${field}`, 'what you own', (one) => withOwnedChanged(one, id, recipe));
+    edits.decision(`owned.${id}.${field}`, words.whatYouOwn, (one) => withOwnedChanged(one, id, recipe));
   return (
     <>
-      <h2>What you have already</h2>
-      <p className="quiet">
-        A mailing tool until June, a domain, a theme: it counts as met, and as a cost that goes on, or ends where a candidate does the same.
-      </p>
+      <h2>{words.whatYouHaveAlready}</h2>
+      <p className="quiet">{words.aMailingToolUntil}</p>
       {owned.map((one) => (
         <OwnedForm key={one.id} owned={one} onChange={(field, recipe) => change(one.id, field, recipe)} />
       ))}
       <p>
         <Button
           onClick={() =>
-            edits.decision(`owned.${newId()}`, 'something owned', (one) => ({
+            edits.decision(`owned.${newId()}`, words.somethingOwned, (one) => ({
               ...one,
               owned: [...(one.owned ?? []), { id: newId(), label: '', features: [], amount: '0', months: 1 }],
             }))
           }
         >
-          Something you have or pay for
+          {words.somethingYouHaveOrPay}
         </Button>
       </p>
     </>
@@ -80,19 +79,19 @@ function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, 
     <section className="owned" aria-label={name}>
       <div className="form-grid">
         <TextField
-          label="What it is"
+          label={words.whatItIs}
           value={owned.label}
-          placeholder="mailing tool"
+          placeholder={words.mailingTool}
           autoFocus={owned.label === ''}
           onChange={(label) => onChange('label', (one) => ({ ...one, label }))}
         />
         <ChoiceField
-          label="Paid"
+          label={words.paid}
           value={String(owned.months)}
           options={
             RHYTHMS.some(({ value }) => value === String(owned.months))
               ? RHYTHMS
-              : [...RHYTHMS, { value: String(owned.months), label: `every ${owned.months} months` }]
+              : [...RHYTHMS, { value: String(owned.months), label: words.everyMonths(owned.months) }]
           }
           onChange={(every) => onChange('months', (one) => ({ ...one, months: Number(every) }))}
         />
@@ -100,17 +99,17 @@ function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, 
           <>
             <NumberField
               fieldKey={`owned.${owned.id}.amount`}
-              label="Each payment"
+              label={words.eachPayment}
               suffix={owned.currency ?? decision.currency}
               value={owned.amount}
-              range={{ least: 0, most: 1e9, wanted: `an amount in ${owned.currency ?? decision.currency}` }}
+              range={{ least: 0, most: 1e9, wanted: words.anAmountIn(owned.currency ?? decision.currency) }}
               onChange={(amount) => onChange('amount', (one) => ({ ...one, amount: amount ?? '0' }))}
             />
             <ChoiceField
-              label="Paid already until the end of"
+              label={words.paidAlreadyUntilTheEnd}
               value={owned.paidUntil ?? ''}
               options={[
-                { value: '', label: 'nothing: the next payment is due' },
+                { value: '', label: words.nothingTheNextPayment },
                 ...paid.map((month) => ({ value: month, label: write.month(month) })),
               ]}
               onChange={(month) =>
@@ -120,27 +119,27 @@ function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, 
           </>
         )}
         <ChoicesField
-          label="What it is there for"
+          label={words.whatItIsThere}
           values={owned.features}
           options={features.map((feature) => ({ value: feature, label: feature.replaceAll('-', ' ') }))}
-          placeholder="nothing stated"
+          placeholder={words.nothingStated}
           isOpen
           onChange={(chosen) => onChange('features', (one) => ({ ...one, features: [...new Set(chosen.map(nameOf))] }))}
         />
         <ChoicesField
-          label="Ends with"
+          label={words.endsWith}
           values={owned.endsWith ?? []}
           options={fates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))}
-          placeholder="candidates that have it themselves"
+          placeholder={words.candidatesThatHaveItThemselves}
           onChange={(ids) =>
             onChange('ends-with', (one) => ({ ...one, endsWith: ids, keptWith: (one.keptWith ?? []).filter((id) => !ids.includes(id)) }))
           }
         />
         <ChoicesField
-          label="Is kept with"
+          label={words.isKeptWith}
           values={owned.keptWith ?? []}
           options={fates.map(({ id, label }) => ({ value: id, label: `${id} ${label}` }))}
-          placeholder="candidates without it"
+          placeholder={words.candidatesWithoutIt}
           onChange={(ids) =>
             onChange('kept-with', (one) => ({ ...one, keptWith: ids, endsWith: (one.endsWith ?? []).filter((id) => !ids.includes(id)) }))
           }
@@ -148,12 +147,12 @@ function OwnedForm({ owned, onChange }: { owned: Owned; onChange(field: string, 
       </div>
       {fates.length > 0 && (
         <p className="quiet">
-          {inWords('superfluous') ? `Not needed with ${inWords('superfluous')}. ` : ''}
-          {inWords('goes-on') ? `Goes on with ${inWords('goes-on')}.` : ''}
+          {inWords('superfluous') ? words.notNeededWith(inWords('superfluous')) : ''}
+          {inWords('goes-on') ? words.goesOnWith(inWords('goes-on')) : ''}
         </p>
       )}
-      <Button type="text" size="small" aria-label={`Remove ${name}`} onClick={() => onChange('removed', () => null)}>
-        remove
+      <Button type="text" size="small" aria-label={words.removeName(name)} onClick={() => onChange('removed', () => null)}>
+        {words.remove}
       </Button>
     </section>
   );

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Bucket } from '#core/pricing/ledger-line';
 import type { RuleTold } from '#core/worked-examples/worked-examples';
+import { howLink as words } from './words';
 
 const RULE_OF_BUCKET: Readonly<Record<Bucket, RuleTold>> = {
   plan: 'terms',
@@ -19,7 +20,7 @@ const RULE_OF_BUCKET: Readonly<Record<Bucket, RuleTold>> = {
 export function HowLink({ rule }: { rule: RuleTold }) {
   return (
     <p className="quiet how-link">
-      <Link to={`/how#${rule}`}>How this is worked out, in plain words</Link>
+      <Link to={`/how#${rule}`}>{words.howThisIsWorked}</Link>
     </p>
   );
 }

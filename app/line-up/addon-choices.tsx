@@ -6,6 +6,7 @@ import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { CandidateChange } from './make-up-panel';
+import { addonChoices as words } from './words/addon-choices';
 
 type UsedAddon = NonNullable<Candidate['addons']>[number];
 
@@ -21,13 +22,13 @@ export function AddonChoices({ candidate, onChange }: { candidate: Candidate; on
   ];
   if (addons.length === 0) return null;
   const set = (addon: Addon, used: UsedAddon | null) =>
-    onChange(`addon.${addon.id}`, addon.label || 'an add-on', (one) => {
+    onChange(`addon.${addon.id}`, addon.label || words.anAddOn, (one) => {
       const others = (one.addons ?? []).filter((other) => other.addon !== addon.id);
       return { ...one, addons: used ? [...others, used] : others };
     });
   return (
     <fieldset className="addon-choices">
-      <legend>Add-ons</legend>
+      <legend>{words.addOns}</legend>
       {addons.map((addon) => {
         const used = candidate.addons?.find((one) => one.addon === addon.id);
         const terms = addon.terms ?? [];
@@ -40,12 +41,12 @@ export function AddonChoices({ candidate, onChange }: { candidate: Candidate; on
               disabled={!isPriced && !used}
               onChange={({ target }) => set(addon, target.checked ? { addon: addon.id, ...(first ? { term: first.id } : {}) } : null)}
             >
-              {addon.label || 'without a name'}
-              {!isPriced && <span className="quiet"> has no price yet</span>}
+              {addon.label || words.withoutAName}
+              {!isPriced && <span className="quiet"> {words.hasNoPriceYet}</span>}
             </Checkbox>
             {used && terms.length > 1 && (
               <ChoiceField
-                label={`${addon.label} is paid`}
+                label={words.isPaid(addon.label)}
                 labelHidden
                 value={used.term}
                 options={terms.map((term) => ({ value: term.id, label: termWords(term.months) }))}
@@ -55,11 +56,11 @@ export function AddonChoices({ candidate, onChange }: { candidate: Candidate; on
             {used && (
               <NumberField
                 fieldKey={`candidate.${candidate.id}.addon.${addon.id}`}
-                label={`How many of ${addon.label || 'it'}`}
+                label={words.howManyOf(addon.label || words.it)}
                 labelHidden
                 prefix="×"
                 value={String(used.count ?? 1)}
-                range={{ least: 1, most: 10_000, whole: true, wanted: 'a number of units' }}
+                range={{ least: 1, most: 10_000, whole: true, wanted: words.aNumberOfUnits }}
                 onChange={(count) => set(addon, { ...used, count: Number(count) })}
               />
             )}

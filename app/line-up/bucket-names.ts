@@ -1,4 +1,5 @@
 import type { Bucket } from '#core/pricing/ledger-line';
+import { bucketNames as words } from './words/bucket-names';
 
 interface BucketName {
   readonly name: string;
@@ -8,14 +9,14 @@ interface BucketName {
 
 /** What the buckets of cost are called on the screen. */
 export const BUCKET_NAMES: Record<Bucket, BucketName> = {
-  plan: { name: 'Plans', meaning: 'What is paid for the plans themselves, introductory prices included.' },
-  payment: { name: 'Payment fees', meaning: 'What card and wallet payments cost, whoever processes them.' },
-  transaction: { name: 'Sales fees', meaning: 'What the platform takes of every sale on top of the payment fee.' },
-  usage: { name: 'Usage', meaning: 'What is charged by quantity: labels, mailings, storage and the like.' },
-  addon: { name: 'Add-ons', meaning: 'Paid additions to a plan.' },
-  extra: { name: 'Other costs', meaning: 'What has to be bought beside the plan again and again, such as plug-ins.' },
-  once: { name: 'Paid once', meaning: 'Joining fees and what is bought for good, such as a theme.' },
-  time: { name: 'Own time', meaning: 'Your own hours at what an hour is worth.' },
-  tax: { name: 'Tax on fees', meaning: 'Tax on what was quoted without it, as far as it cannot be reclaimed.' },
-  credit: { name: 'Credits', meaning: 'What comes back from the vendor.' },
+  plan: { name: 'Plans', meaning: words.whatIsPaidForThePlans },
+  payment: { name: words.paymentFees, meaning: words.whatCardAndWallet },
+  transaction: { name: words.salesFees, meaning: words.whatThePlatformTakes },
+  usage: { name: 'Usage', meaning: words.whatIsChargedByQuantity },
+  addon: { name: 'Add-ons', meaning: words.paidAdditionsToAPlan },
+  extra: { name: words.otherCosts, meaning: words.whatHasToBeBought },
+  once: { name: words.paidOnce, meaning: words.joiningFeesAndWhat },
+  time: { name: words.ownTime, meaning: words.yourOwnHoursAtWhat },
+  tax: { name: words.taxOnFees, meaning: words.taxOnWhatWas },
+  credit: { name: 'Credits', meaning: words.whatComesBackFromTheVendor },
 };

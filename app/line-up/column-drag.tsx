@@ -16,6 +16,7 @@ import { type CSSProperties, type ReactNode, useMemo } from 'react';
 import { withMoved } from '#core/comparison/arrangement';
 import type { LineUpColumn } from '#core/comparison/line-up';
 import { useEdits } from '../workbench/use-edits';
+import { columnDrag as words } from './words/column-drag';
 
 const SENSORS = {
   /** A click stays a click until the mouse has gone so many pixels. */
@@ -25,7 +26,7 @@ const SENSORS = {
 };
 
 const HOW_TO = {
-  draggable: 'Press Space to lift the column, the arrow keys to move it, Space to put it down, Escape to leave it where it was.',
+  draggable: words.pressSpaceToLift,
 };
 
 /** Lets columns be moved by mouse, by finger and by keyboard; `columns` as they stand now. */
@@ -42,7 +43,7 @@ export function ColumnDrag({ columns, children }: { columns: readonly LineUpColu
     const [from, to] = [shown.indexOf(String(active.id)), shown.indexOf(String(over?.id))];
     const moved = columns[from];
     if (!moved || to < 0 || to === from) return;
-    edits.decision('lineUp.order', `${moved.label} moved`, (one) => withMoved(one, shown, moved.id, to - from));
+    edits.decision('lineUp.order', words.moved(moved.label), (one) => withMoved(one, shown, moved.id, to - from));
   };
   return (
     <DndContext
@@ -85,11 +86,11 @@ const toNextColumn: KeyboardCoordinateGetter = (event, { currentCoordinates, con
 
 function announced(columns: readonly LineUpColumn[]): Announcements {
   const name = (id: string | number) => columns.find((column) => column.id === id)?.label ?? '';
-  const place = (id: string | number) => `place ${columns.findIndex((column) => column.id === id) + 1} of ${columns.length}`;
+  const place = (id: string | number) => words.placeOf(columns.findIndex((column) => column.id === id) + 1, columns.length);
   return {
-    onDragStart: ({ active }) => `${name(active.id)} is lifted from ${place(active.id)}.`,
-    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${place(over.id)}.` : undefined),
-    onDragEnd: ({ active, over }) => (over ? `${name(active.id)} now stands at ${place(over.id)}.` : undefined),
-    onDragCancel: ({ active }) => `${name(active.id)} stays at ${place(active.id)}.`,
+    onDragStart: ({ active }) => words.isLiftedFrom(name(active.id), place(active.id)),
+    onDragOver: ({ active, over }) => (over ? words.isOver(name(active.id), place(over.id)) : undefined),
+    onDragEnd: ({ active, over }) => (over ? words.nowStandsAt(name(active.id), place(over.id)) : undefined),
+    onDragCancel: ({ active }) => words.staysAt(name(active.id), place(active.id)),
   };
 }

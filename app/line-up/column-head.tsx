@@ -7,6 +7,7 @@ import { CandidateTag } from '../components/candidate-tag';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { useColumnDrag } from './column-drag';
+import { columnHead as words } from './words/column-head';
 
 /** With Alt they move a column by so many places. */
 const ARROWS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowRight: 1 };
@@ -27,7 +28,7 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
   const { state } = useWorkbench();
   const edits = useEdits();
   const candidate = state.workbench.decision.candidates.find(({ id }) => id === column.id);
-  const move = (by: number) => edits.decision('lineUp.order', `${column.label} moved`, (one) => withMoved(one, shown, column.id, by));
+  const move = (by: number) => edits.decision('lineUp.order', words.moved(column.label), (one) => withMoved(one, shown, column.id, by));
   const press = (event: KeyboardEvent) => {
     const by = event.altKey ? (ARROWS[event.key] ?? 0) : 0;
     if (by === 0) return;
@@ -44,13 +45,7 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
       className={`${isLeader ? 'is-leader' : ''} ${style ? 'is-pinned' : ''} ${className}`}
       style={{ ...style, ...(width ? { width } : {}), ...lifted }}
     >
-      <button
-        type="button"
-        className="candidate-head"
-        onClick={onOpen}
-        onKeyDown={press}
-        title="What this candidate is put together from; Alt and an arrow key, or dragging, moves it"
-      >
+      <button type="button" className="candidate-head" onClick={onOpen} onKeyDown={press} title={words.whatThisCandidateIsPut}>
         <CandidateTag id={column.id} />
         <b>{column.label}</b>
         <small>{candidate && candidateSummary(state.workbench, candidate)}</small>
@@ -59,26 +54,26 @@ export function ColumnHead({ column, index, shown, isLeader, isPinned, style, wi
         type="button"
         className="pin"
         aria-pressed={isPinned}
-        aria-label={`Keep ${column.label} in view`}
+        aria-label={words.keepInViewColumn(column.label)}
         onClick={() =>
-          edits.decision('lineUp.pinned', `${column.label} ${isPinned ? 'let go' : 'kept in view'}`, (one) =>
+          edits.decision('lineUp.pinned', `${column.label} ${isPinned ? words.letGo : words.keptInView}`, (one) =>
             withPinned(one, column.id, !isPinned),
           )
         }
       >
-        {isPinned ? 'kept in view' : 'keep in view'}
+        {isPinned ? words.keptInView : words.keepInView}
       </button>{' '}
-      <button type="button" className="pin" aria-label={`Move ${column.label}`} ref={handle} aria-describedby={describedBy}>
-        move
+      <button type="button" className="pin" aria-label={words.moveColumn(column.label)} ref={handle} aria-describedby={describedBy}>
+        {words.move}
       </button>
       {state.workbench.decision.lineUp?.opened?.includes(column.id) && (
         <button
           type="button"
           className="pin"
-          aria-label={`Fold ${column.label} away`}
-          onClick={() => edits.decision('lineUp.opened', `${column.label} folded away`, (one) => withOpened(one, column.id, false))}
+          aria-label={words.foldAwayColumn(column.label)}
+          onClick={() => edits.decision('lineUp.opened', words.foldedAway(column.label), (one) => withOpened(one, column.id, false))}
         >
-          fold away
+          {words.foldAway}
         </button>
       )}
     </th>

@@ -11,6 +11,7 @@ import { useSettled } from '../workbench/use-settled';
 import { type Priced, useLevel } from '../workbench/workbench-context';
 import { courseEvents, courseSentence } from './course-words';
 import { useArranged } from './use-arranged';
+import { courseChart as texts } from './words/course-chart';
 
 /** More lines than these could not be told apart; those that stand furthest to the left are drawn. */
 const MOST_LINES = 6;
@@ -106,14 +107,11 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
   const events = courseEvents(courses, nameOf, write);
   if (courses.courses.length === 0) return null;
   return (
-    <section className="courses" aria-label="Cost so far, month by month">
-      <h2>Cost so far, month by month</h2>
+    <section className="courses" aria-label={texts.costSoFarMonth}>
+      <h2>{texts.costSoFarMonth}</h2>
       <p className="says-small">{courseSentence(courses, nameOf, write)}</p>
-      <Chart label="What candidates have cost so far, month by month; the figures stand in the table below" height={300} option={option} />
-      <p className="quiet">
-        A triangle marks a renewal at another price, a dash a month in which a plan is outgrown, a ring a month in which one has cost less
-        than another from then on. {!isAll && `The first ${MOST_LINES} candidates are drawn, as they stand above.`}
-      </p>
+      <Chart label={texts.whatCandidatesHaveCost} height={300} option={option} />
+      <p className="quiet">{texts.aTriangleMarksARenewal(!isAll && texts.theFirstCandidatesAreDrawn(MOST_LINES))}</p>
       {events.length > 0 && (
         <ul className="sentences course-events">
           {events.map((words) => (
@@ -121,9 +119,9 @@ const Drawing = memo(function Drawing({ priced, ids, isAll }: { priced: Priced; 
           ))}
         </ul>
       )}
-      <Fold summary="The same in figures">
+      <Fold summary={texts.theSameInFigures}>
         <FiguresTable
-          head="Up to"
+          head={texts.upTo}
           columns={courses.courses.map(({ candidate }) => ({ key: candidate, name: nameOf(candidate) }))}
           rows={courses.months.map((month, index) => ({
             name: write.month(month),

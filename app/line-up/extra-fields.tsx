@@ -4,6 +4,7 @@ import { termWords } from '#core/wording/term-words';
 import { ChoiceField } from '../components/choice-field';
 import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
+import { extraFields as words } from './words/extra-fields';
 
 const USUAL = [0, 1, 12];
 
@@ -26,51 +27,53 @@ export function ExtraFields({ extras, fieldKey, currency, onChange }: ExtraField
     );
   return (
     <fieldset className="extra-fields">
-      <legend>Other costs</legend>
+      <legend>{words.otherCosts}</legend>
       {extras.map((extra, index) => {
         const lengths = [...new Set([...USUAL, extra.months])];
         return (
           // Extras have no identifier of their own: their place in the list is what tells them apart.
           <div key={index} className="extra">
             <TextField
-              label="What"
+              label={words.what}
               labelHidden
               value={extra.label}
-              placeholder="theme, domain, plug-in"
-              onChange={(label) => set(index, 'label', 'the name of a cost', (one) => ({ ...one, label }))}
+              placeholder={words.themeDomainPlugIn}
+              onChange={(label) => set(index, 'label', words.theNameOfACost, (one) => ({ ...one, label }))}
             />
             <NumberField
               fieldKey={`${fieldKey}.extra.${index}`}
-              label={`Cost of ${extra.label || 'it'}`}
+              label={words.costOf(extra.label || words.it)}
               labelHidden
               value={extra.amount}
               suffix={extra.currency ?? currency}
-              range={{ least: 0, most: 1e9, wanted: `an amount in ${extra.currency ?? currency}` }}
-              onChange={(amount) => set(index, 'amount', extra.label || 'another cost', (one) => ({ ...one, amount: amount ?? '0' }))}
+              range={{ least: 0, most: 1e9, wanted: words.anAmountIn(extra.currency ?? currency) }}
+              onChange={(amount) => set(index, 'amount', extra.label || words.anotherCost, (one) => ({ ...one, amount: amount ?? '0' }))}
             />
             <ChoiceField
-              label={`How often ${extra.label || 'it'} is paid`}
+              label={words.howOftenIsPaid(extra.label || words.it)}
               labelHidden
               value={String(extra.months)}
-              options={lengths.map((months) => ({ value: String(months), label: months === 0 ? 'once' : termWords(months) }))}
-              onChange={(months) => set(index, 'months', 'how often a cost is paid', (one) => ({ ...one, months: Number(months) }))}
+              options={lengths.map((months) => ({ value: String(months), label: months === 0 ? words.once : termWords(months) }))}
+              onChange={(months) => set(index, 'months', words.howOftenACostIsPaid, (one) => ({ ...one, months: Number(months) }))}
             />
             <Button
               type="text"
               size="small"
-              aria-label={`Remove ${extra.label || 'this cost'}`}
-              onClick={() => set(index, 'removed', 'a cost removed', () => null)}
+              aria-label={words.removeExtra(extra.label || words.thisCost)}
+              onClick={() => set(index, 'removed', words.aCostRemoved, () => null)}
             >
-              remove
+              {words.remove}
             </Button>
           </div>
         );
       })}
       <Button
         size="small"
-        onClick={() => onChange(`extra.${extras.length}.added`, 'another cost', (all) => [...all, { label: '', amount: '0', months: 0 }])}
+        onClick={() =>
+          onChange(`extra.${extras.length}.added`, words.anotherCost, (all) => [...all, { label: '', amount: '0', months: 0 }])
+        }
       >
-        + cost, such as a theme
+        {words.costSuchAsATheme}
       </Button>
     </fieldset>
   );

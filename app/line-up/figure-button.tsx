@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Bucket } from '#core/pricing/ledger-line';
+import { figureButton as words } from './words/figure-button';
 
 /** What is open beside the line-up: how a figure came about, what a candidate is made of, or two set against each other. */
 export type OpenFigure =
@@ -33,7 +34,7 @@ export function FigureButton({ figure, label, text, open, onOpen }: FigureButton
       type="button"
       className="figure"
       aria-expanded={isSameFigure(open, figure)}
-      aria-label={`${label}: how it came about`}
+      aria-label={words.howItCameAbout(label)}
       onClick={() => onOpen(figure)}
     >
       {text}

@@ -10,6 +10,7 @@ import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
 import type { OpenFigure } from './figure-button';
 import { sourceWords } from './source-words';
+import { figurePanel as words } from './words/figure-panel';
 
 /** How a figure came about: its sources with their rates, and its months. */
 export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'figure' }> }) {
@@ -22,10 +23,10 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
   const candidate = pricing.file.candidates.find(({ id }) => id === figure.candidate);
   const column = priced.lineUp.columns.find(({ id }) => id === figure.candidate);
   const breakdown = breakdownOf(priced.priced, figure.candidate, { bucket, year });
-  if (!candidate || !column || !breakdown) return <p>This candidate is no longer being compared.</p>;
+  if (!candidate || !column || !breakdown) return <p>{words.thisCandidateIsNoLonger}</p>;
   const { currency } = pricing.file;
   const what = bucket ? BUCKET_NAMES[bucket].name : 'Total';
-  const when = year === undefined ? '' : `, ${year === 0 ? 'first year' : `year ${year + 1}`}`;
+  const when = year === undefined ? '' : `, ${year === 0 ? words.firstYear : words.year(year + 1)}`;
   const { months } = priced.priced.result;
   const told = breakdown.byMonth.find(({ month }) => month === (chosen ?? breakdown.dearest?.month));
   const sheetOf = (part: string) =>
@@ -41,7 +42,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
         {when}, {column.label}
       </h2>
       <p className="panel-amount">
-        {column.atLeast && 'at least '}
+        {column.atLeast && words.atLeast}
         {write.money(breakdown.total, currency)}
       </p>
       {bucket && <p className="quiet">{BUCKET_NAMES[bucket].meaning}</p>}
@@ -55,13 +56,16 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
                 <b>{name}</b>
                 <small>{rate}</small>
                 <small>
-                  in {part.months} of {breakdown.byMonth.length} months
-                  {part.currency !== currency && `, ${write.price(part.charged, part.currency)}`}
+                  {words.inOfMonths(
+                    part.months,
+                    breakdown.byMonth.length,
+                    part.currency !== currency && `, ${write.price(part.charged, part.currency)}`,
+                  )}
                 </small>
                 {used && (
                   <small>
-                    <Link to={`/decisions/${decisionId}/sheets/${used.id}`}>on the price sheet</Link>
-                    {used.sheet.seen && ` seen ${write.day(used.sheet.seen)}`}
+                    <Link to={`/decisions/${decisionId}/sheets/${used.id}`}>{words.onThePriceSheet}</Link>
+                    {used.sheet.seen && words.seen(write.day(used.sheet.seen))}
                   </small>
                 )}
               </span>
@@ -71,10 +75,10 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
         })}
       </ul>
       {told && (
-        <section aria-label={`How ${write.month(told.month)} came about`}>
+        <section aria-label={words.howCameAbout(write.month(told.month))}>
           <p>
             <b>{write.month(told.month)}</b>
-            {told.month === breakdown.dearest?.month && ', the dearest month'}: {write.money(told.amount, currency)}
+            {told.month === breakdown.dearest?.month && words.theDearestMonth}: {write.money(told.amount, currency)}
           </p>
           <ul className="sentences">
             {monthSentences(
@@ -90,7 +94,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
         </section>
       )}
       <details>
-        <summary>Another month</summary>
+        <summary>{words.anotherMonth}</summary>
         <DataTable
           hasOwnLook
           className="month-list"
@@ -100,7 +104,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
           keyOf={({ month }) => month}
           columns={[
             {
-              head: 'Month',
+              head: words.month,
               kind: 'names-row',
               cell: ({ month }) => (
                 <button type="button" className="figure" onClick={() => setChosen(month)}>
@@ -108,7 +112,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
                 </button>
               ),
             },
-            { head: 'Amount', cell: ({ amount }) => write.money(amount, currency) },
+            { head: words.amount, cell: ({ amount }) => write.money(amount, currency) },
           ]}
         />
       </details>

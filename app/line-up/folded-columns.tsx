@@ -9,6 +9,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { OpenFigure } from './figure-button';
 import { useArranged } from './use-arranged';
+import { foldedColumns as words } from './words/folded-columns';
 
 /** Other plans of the vendors, and those that cannot be chosen: what they come to, or why not, and a button that opens them. */
 export function FoldedColumns({ open }: { open: OpenFigure | null }) {
@@ -19,9 +20,9 @@ export function FoldedColumns({ open }: { open: OpenFigure | null }) {
   const { candidates, currency } = workbench.decision;
   if (folded.length === 0) return null;
   return (
-    <section className="folded-columns" aria-label="Not among the columns">
-      <h3>Not among the columns</h3>
-      <p className="quiet">Every vendor stands above with its best plan for you. These cost more, or cannot be chosen.</p>
+    <section className="folded-columns" aria-label={words.notAmongTheColumns}>
+      <h3>{words.notAmongTheColumns}</h3>
+      <p className="quiet">{words.everyVendorStandsAbove}</p>
       <DataTable
         rows={folded}
         keyOf={({ id }) => id}
@@ -44,7 +45,7 @@ export function FoldedColumns({ open }: { open: OpenFigure | null }) {
             key: 'total',
             head: null,
             kind: 'figures',
-            cell: ({ result, atLeast }) => `${atLeast ? 'at least ' : ''}${write.money(result.total, currency)}`,
+            cell: ({ result, atLeast }) => `${atLeast ? words.atLeast : ''}${write.money(result.total, currency)}`,
           },
           {
             key: 'why',
@@ -62,10 +63,10 @@ export function FoldedColumns({ open }: { open: OpenFigure | null }) {
             cell: ({ id, label }) => (
               <Button
                 size="small"
-                aria-label={`Put ${label} among the columns`}
-                onClick={() => edits.decision('lineUp.opened', `${label} among the columns`, (one) => withOpened(one, id, true))}
+                aria-label={words.putAmongTheColumns(label)}
+                onClick={() => edits.decision('lineUp.opened', words.amongTheColumns(label), (one) => withOpened(one, id, true))}
               >
-                Put it beside
+                {words.putItBeside}
               </Button>
             ),
           },

@@ -13,6 +13,7 @@ import { RoomToGrow, ToFindOut } from './standing-cells';
 import { WayLine } from './way-line';
 import type { ComparedBy } from '#core/decision-file/compared-by';
 import { COMPARED_WORDS } from '../locale/compared-words';
+import { lineUpRows as texts } from './words/line-up-rows';
 
 /** What rows of the line-up are drawn from. */
 export interface RowsProps {
@@ -60,13 +61,13 @@ export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readon
       <LineUpRow
         drawn={drawn}
         className="total-row"
-        head={<RowName name={`Total, ${decision.months} months`} meaning="Everything over the whole horizon" />}
+        head={<RowName name={texts.totalOfMonths(decision.months)} meaning={texts.everythingOverTheWhole} />}
         cell={(column) => (
           <>
             <Opening
               column={column}
               what={{}}
-              label="Total"
+              label={texts.total}
               text={<Total column={column} currency={decision.currency} />}
               open={open}
               onOpen={onOpen}
@@ -74,8 +75,8 @@ export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readon
             <span className="difference">{differenceWords(column, by, column.id === leader?.id, write)}</span>
             <WayLine column={column} />
             {decision.basis !== 'spread' && Number(column.result.prepaid) > 0 && (
-              <small className="prepaid" title="Paid within the horizon for months that come after it">
-                {write.whole(column.result.prepaid)} of it for later months
+              <small className="prepaid" title={texts.paidWithinTheHorizon}>
+                {texts.ofItForLater(write.whole(column.result.prepaid))}
               </small>
             )}
             {!column.result.usable && <small className="cannot">{firstReason(column.result, write.month)}</small>}
@@ -87,7 +88,7 @@ export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readon
         className="bar-row"
         head={
           <th scope="row">
-            <span className="visually-hidden">Make-up of the total</span>
+            <span className="visually-hidden">{texts.makeUpOfTheTotal}</span>
           </th>
         }
         cell={(column) => <BucketBar column={column} buckets={buckets} largest={largest} />}
@@ -96,7 +97,7 @@ export function TotalRows({ drawn, buckets, open, onOpen }: RowsProps & { readon
   );
 }
 
-const YEARS = ['First year', 'Second year', 'Third year', 'Fourth year', 'Fifth year'];
+const YEARS = [texts.firstYear, texts.secondYear, texts.thirdYear, texts.fourthYear, texts.fifthYear];
 
 /** What each year comes to, where there is more than one. */
 export function YearRows({ drawn, open, onOpen }: RowsProps) {
@@ -106,7 +107,7 @@ export function YearRows({ drawn, open, onOpen }: RowsProps) {
   if (years < 2) return null;
   return Array.from({ length: years }, (_, year) => {
     const inYear = Math.min(12, months - year * 12);
-    const name = `${YEARS[year] ?? `Year ${year + 1}`}${inYear < 12 ? `, ${inYear} ${inYear === 1 ? 'month' : 'months'}` : ''}`;
+    const name = `${YEARS[year] ?? texts.year(year + 1)}${inYear < 12 ? `, ${inYear} ${inYear === 1 ? 'month' : 'months'}` : ''}`;
     return (
       <LineUpRow
         key={year}
@@ -151,15 +152,13 @@ export function RateRows({ drawn, open, onOpen }: RowsProps) {
   );
   return (
     <>
-      {row('per-order', 'Per order', 'The total divided by the orders of the whole horizon', ({ result: { perOrder } }) =>
+      {row('per-order', texts.perOrder, texts.theTotalDividedByTheOrders, ({ result: { perOrder } }) =>
         perOrder === null ? null : write.money(perOrder, currency),
       )}
-      {row('of-sales', 'Of sales', 'The total in percent of all sales', ({ result: { shareOfSales } }) =>
+      {row('of-sales', texts.ofSales, texts.theTotalInPercent, ({ result: { shareOfSales } }) =>
         shareOfSales === null ? null : write.share(shareOfSales),
       )}
-      {row('keep', 'What is left to you', 'Sales without sales tax and refunds, times the margin, minus this total', ({ result }) =>
-        write.whole(result.keep),
-      )}
+      {row('keep', texts.whatIsLeftToYou, texts.salesWithoutSalesTax, ({ result }) => write.whole(result.keep))}
     </>
   );
 }
@@ -172,13 +171,13 @@ export function StandingRows({ drawn }: Pick<RowsProps, 'drawn'>) {
       <LineUpRow
         drawn={drawn}
         cellClass="words"
-        head={<RowName name="Room to grow" meaning="How long the plan's limits hold at expected sales" />}
+        head={<RowName name="Room to grow" meaning={texts.howLongThePlans} />}
         cell={(column) => <RoomToGrow column={column} months={months} />}
       />
       <LineUpRow
         drawn={drawn}
         cellClass="words"
-        head={<RowName name="To find out" meaning="What the price sheets do not say" />}
+        head={<RowName name="To find out" meaning={texts.whatThePriceSheets} />}
         cell={(column) => <ToFindOut column={column} />}
       />
     </>
@@ -193,7 +192,7 @@ function Total({ column, currency }: { column: LineUpColumn; currency: string })
   useChangedFigure(figure, text, useLevel().scale);
   return (
     <span className="total" ref={figure}>
-      {column.atLeast && <small className="at-least">at least</small>}
+      {column.atLeast && <small className="at-least">{texts.atLeast}</small>}
       {at < 0 ? text : text.slice(0, at)}
       {at >= 0 && <small>{text.slice(at)}</small>}
     </span>
@@ -206,7 +205,7 @@ function YearChange({ percent }: { percent: string | null }) {
   const up = Number(percent) > 0;
   return (
     <small className="year-change">
-      <span aria-label={up ? 'up' : 'down'}>{up ? '▲' : '▼'}</span> {write.percent(percent.replace('-', ''), 0)}
+      <span aria-label={up ? texts.up : texts.down}>{up ? '▲' : '▼'}</span> {write.percent(percent.replace('-', ''), 0)}
     </small>
   );
 }
@@ -215,6 +214,6 @@ function YearChange({ percent }: { percent: string | null }) {
 function differenceWords({ difference, keptDifference }: LineUpColumn, by: ComparedBy, isLeader: boolean, write: Writer): string {
   const { mark } = COMPARED_WORDS[by];
   if (difference === null) return isLeader ? mark : 'baseline';
-  const kept = by === 'keep' && keptDifference !== null ? `, ${write.difference(keptDifference)} left` : '';
+  const kept = by === 'keep' && keptDifference !== null ? texts.left(write.difference(keptDifference)) : '';
   return `${write.difference(difference)}${kept}${isLeader ? `, ${mark}` : ''}`;
 }

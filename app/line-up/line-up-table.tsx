@@ -10,6 +10,7 @@ import { Drawn, type DrawnColumns } from './line-up-row';
 import { RateRows, StandingRows, TotalRows, YearRows } from './line-up-rows';
 import { useArranged } from './use-arranged';
 import { useVisibleColumns } from './use-visible-columns';
+import { lineUpTable as words } from './words/line-up-table';
 
 interface LineUpTableProps {
   open: OpenFigure | null;
@@ -32,7 +33,7 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
   const rows = { drawn, open, onOpen };
   return (
     <ColumnDrag columns={columns}>
-      <div className="line-up-scroll" ref={scroll} role="region" aria-label="Candidates side by side" tabIndex={0}>
+      <div className="line-up-scroll" ref={scroll} role="region" aria-label={words.candidatesSideBySide} tabIndex={0}>
         <table
           ref={table}
           className={`line-up${visible ? ' is-measured' : ''}`}
@@ -57,7 +58,7 @@ export function LineUpTable({ open, onOpen }: LineUpTableProps) {
             <StandingRows drawn={drawn} />
           </tbody>
         </table>
-        {baseline && baseline.id !== leader?.id && <p className="quiet baseline-note">Differences are to {baseline.label}.</p>}
+        {baseline && baseline.id !== leader?.id && <p className="quiet baseline-note">{words.differencesAreTo(baseline.label)}</p>}
       </div>
     </ColumnDrag>
   );
@@ -71,7 +72,7 @@ function LineUpHead({ drawn, onOpen }: { drawn: DrawnColumns } & Pick<LineUpTabl
     <thead>
       <tr>
         <th scope="col" style={visible ? { width: visible.headWidth } : {}}>
-          <span className="visually-hidden">What it costs</span>
+          <span className="visually-hidden">{words.whatItCosts}</span>
         </th>
         <Drawn drawn={drawn} skipped={(key, width) => <td key={key} className="skipped" aria-hidden="true" style={{ width }} />}>
           {(column, index, style) => (

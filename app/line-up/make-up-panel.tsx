@@ -14,11 +14,12 @@ import { AddonChoices } from './addon-choices';
 import { ExtraFields } from './extra-fields';
 import { PlanChoices } from './plan-choices';
 import { SetVendorAside } from './set-vendor-aside';
+import { makeUpPanel as words } from './words/make-up-panel';
 
 /** Changes one candidate: where, what in words, and how. */
 export type CandidateChange = (key: string, label: string, recipe: (candidate: Candidate) => Candidate) => void;
 
-const HOURS = { least: 0, most: 10_000, wanted: 'a number of hours' };
+const HOURS = { least: 0, most: 10_000, wanted: words.aNumberOfHours };
 
 /** What a candidate is put together from, and what it needs beside the plan. */
 export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; onRemoved(): void }) {
@@ -26,7 +27,7 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
   const edits = useEdits();
   const { decision, sheets } = state.workbench;
   const candidate = decision.candidates.find(({ id }) => id === candidateId);
-  if (!candidate) return <p>This candidate was removed. Undo brings it back.</p>;
+  if (!candidate) return <p>{words.thisCandidateWasRemoved}</p>;
   const change: CandidateChange = (key, label, recipe) =>
     edits.decision(`candidate.${candidateId}.${key}`, `${label}, ${candidate.label}`, (one) =>
       withChangedCandidate(isOfMakeUp(key) ? asItStands(one, candidate) : one, candidateId, recipe),
@@ -36,27 +37,31 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
   const { streams } = decision.forecast;
   return (
     <>
-      <h2>What {candidate.id} is put together from</h2>
-      <TextField label="Name" value={candidate.label} onChange={(label) => change('label', 'the name', (one) => ({ ...one, label }))} />
+      <h2>{words.whatIsPutTogether(candidate.id)}</h2>
+      <TextField
+        label={words.name}
+        value={candidate.label}
+        onChange={(label) => change('label', words.theName, (one) => ({ ...one, label }))}
+      />
       <Following candidateId={candidateId} />
       <PlanChoices candidate={candidate} onChange={change} />
       {typeof payments === 'string' ? (
         <ChoiceField
-          label="Payments go through"
+          label={words.paymentsGoThrough}
           value={payments}
           options={[
-            { value: 'own', label: 'the platform itself' },
-            ...processors.map(({ id, label }) => ({ value: id, label: label || 'a processor without a name' })),
+            { value: 'own', label: words.thePlatformItself },
+            ...processors.map(({ id, label }) => ({ value: id, label: label || words.aProcessorWithoutAName })),
           ]}
-          onChange={(next) => change('payments', 'the payment processor', (one) => ({ ...one, payments: next }))}
+          onChange={(next) => change('payments', words.thePaymentProcessor, (one) => ({ ...one, payments: next }))}
         />
       ) : (
         <p className="quiet">
-          Payments are split over{' '}
-          {payments
-            .map(({ use }) => (use === 'own' ? 'the platform itself' : (processors.find(({ id }) => id === use)?.label ?? use)))
-            .join(' and ')}
-          .
+          {words.paymentsAreSplitOver(
+            payments
+              .map(({ use }) => (use === 'own' ? words.thePlatformItself : (processors.find(({ id }) => id === use)?.label ?? use)))
+              .join(' and '),
+          )}
         </p>
       )}
       <AddonChoices candidate={candidate} onChange={change} />
@@ -66,55 +71,55 @@ export function MakeUpPanel({ candidateId, onRemoved }: { candidateId: string; o
         currency={decision.currency}
         onChange={(key, label, extras) => change(key, label, (one) => ({ ...one, extras: extras(one.extras ?? []) }))}
       />
-      <h3>Your own time</h3>
+      <h3>{words.yourOwnTime}</h3>
       <div className="pair">
         <NumberField
           fieldKey={`candidate.${candidateId}.setup`}
-          label="To set up"
-          suffix="hours"
+          label={words.toSetUp}
+          suffix={words.hours}
           value={hours?.setup ?? '0'}
           range={HOURS}
-          onChange={(setup) => change('setup', 'hours to set up', (one) => ({ ...one, hours: { ...one.hours, setup: setup ?? '0' } }))}
+          onChange={(setup) => change('setup', words.hoursToSetUp, (one) => ({ ...one, hours: { ...one.hours, setup: setup ?? '0' } }))}
         />
         <NumberField
           fieldKey={`candidate.${candidateId}.monthly`}
-          label="Each month"
-          suffix="hours"
+          label={words.eachMonth}
+          suffix={words.hours}
           value={hours?.monthly ?? '0'}
           range={HOURS}
           onChange={(monthly) =>
-            change('monthly', 'hours a month', (one) => ({ ...one, hours: { ...one.hours, monthly: monthly ?? '0' } }))
+            change('monthly', words.hoursAMonth, (one) => ({ ...one, hours: { ...one.hours, monthly: monthly ?? '0' } }))
           }
         />
       </div>
       <NumberField
         fieldKey={`candidate.${candidateId}.lift`}
-        label="Brings more orders than the forecast"
+        label={words.bringsMoreOrdersThan}
         suffix="%"
         value={percentOf(candidate.lift)}
-        range={{ least: -100, most: 1000, wanted: 'a percentage' }}
-        hint="0 unless there is reason to think so"
-        onChange={(lift) => change('lift', 'the lift', (one) => ({ ...one, lift: withPercent(one.lift, lift ?? '0') }))}
+        range={{ least: -100, most: 1000, wanted: words.aPercentage }}
+        hint={words.zeroUnlessThereIsReason}
+        onChange={(lift) => change('lift', words.theLift, (one) => ({ ...one, lift: withPercent(one.lift, lift ?? '0') }))}
       />
       {streams.length > 1 && Number(percentOf(candidate.lift)) !== 0 && (
         <ChoicesField
-          label="More orders of"
+          label={words.moreOrdersOf}
           values={typeof candidate.lift === 'object' ? candidate.lift.streams : []}
-          placeholder="everything that is sold"
+          placeholder={words.everythingThatIsSold}
           options={streams.map(({ id, label }) => ({ value: id, label: label || id }))}
           onChange={(chosen) =>
-            change('lift-streams', 'what the lift is of', (one) => ({ ...one, lift: withStreamsLifted(one.lift, chosen) }))
+            change('lift-streams', words.whatTheLiftIsOf, (one) => ({ ...one, lift: withStreamsLifted(one.lift, chosen) }))
           }
         />
       )}
       <p>
         <Button
           onClick={() => {
-            edits.decision(`candidate.${candidateId}.removed`, `${candidate.label} removed`, (one) => withoutCandidate(one, candidateId));
+            edits.decision(`candidate.${candidateId}.removed`, words.removed(candidate.label), (one) => withoutCandidate(one, candidateId));
             onRemoved();
           }}
         >
-          Remove it from the comparison
+          {words.removeItFromTheComparison}
         </Button>
       </p>
       <SetVendorAside candidate={candidate} onDone={onRemoved} />
@@ -144,18 +149,16 @@ function Following({ candidateId }: { candidateId: string }) {
   if (!found || !shown) return null;
   return (
     <p className="following">
-      {found.pinned
-        ? 'Pinned: it stays as it is, whatever is proposed. '
-        : 'It follows what is proposed: changing a plan, term, add-on or the payments pins it. '}
+      {found.pinned ? words.pinnedItStaysAsItIs : words.itFollowsWhatIsProposed}
       <Button
         size="small"
         onClick={() =>
-          edits.decision(`candidate.${candidateId}.pinned`, found.pinned ? 'following again' : 'pinned', (one) =>
+          edits.decision(`candidate.${candidateId}.pinned`, found.pinned ? words.followingAgain : 'pinned', (one) =>
             found.pinned ? withPinned(one, candidateId, false) : asItStands(one, shown),
           )
         }
       >
-        {found.pinned ? 'Follow the proposal again' : 'Pin it as it is'}
+        {found.pinned ? words.followTheProposalAgain : words.pinItAsItIs}
       </Button>
     </p>
   );

@@ -7,6 +7,7 @@ import { useWriter } from '../locale/locale';
 import { useLevel } from '../workbench/workbench-context';
 import { BUCKET_NAMES } from './bucket-names';
 import { sourceWords } from './source-words';
+import { pairPanel as words } from './words/pair-panel';
 
 /** Two candidates set against each other: only what differs, in money and in answers, the largest effect first. */
 export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a: string, b: string): void }) {
@@ -21,32 +22,37 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
   const partOf = (of: 'a' | 'b') => pricing.file.candidates.find(({ id }) => id === (of === 'a' ? a : b));
   return (
     <>
-      <h2>Set against each other</h2>
+      <h2>{words.setAgainstEachOther}</h2>
       <ChoiceField
-        label="This one"
+        label={words.thisOne}
         searchable
         value={a}
         options={options.filter(({ value }) => value !== b)}
         onChange={(next) => onChange(next, b)}
       />
       <ChoiceField
-        label="and that one"
+        label={words.andThatOne}
         searchable
         value={b}
         options={options.filter(({ value }) => value !== a)}
         onChange={(next) => onChange(a, next)}
       />
-      {!pair && <p>One of them is no longer being compared.</p>}
+      {!pair && <p>{words.oneOfThemIsNoLonger}</p>}
       {pair && (
         <>
           <p className="panel-amount">{write.difference(pair.total.difference)}</p>
           <p>
             {Number(pair.total.difference) === 0
-              ? `${nameOf(a)} and ${nameOf(b)} cost the same.`
-              : `${nameOf(b)} costs ${write.price(pair.total.difference.replace('-', ''), currency)} ${Number(pair.total.difference) > 0 ? 'more' : 'less'} than ${nameOf(a)}.`}
+              ? words.andCostTheSame(nameOf(a), nameOf(b))
+              : words.costsThan({
+                  name: nameOf(b),
+                  price: write.price(pair.total.difference.replace('-', ''), currency),
+                  less: Number(pair.total.difference) > 0 ? words.more : words.less,
+                  name2: nameOf(a),
+                })}
           </p>
-          <h3>In money</h3>
-          {pair.money.length === 0 && <p className="quiet">Nothing differs.</p>}
+          <h3>{words.inMoney}</h3>
+          {pair.money.length === 0 && <p className="quiet">{words.nothingDiffers}</p>}
           <DataTable
             hasOwnLook
             className="pair-differences"
@@ -72,12 +78,12 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
               { key: 'bucket', head: null, kind: 'names-row', cell: ({ bucket }) => BUCKET_NAMES[bucket].name },
               { key: 'a', head: <CandidateTag id={a} />, cell: ({ a: first }) => write.whole(first) },
               { key: 'b', head: <CandidateTag id={b} />, cell: ({ b: second }) => write.whole(second) },
-              { head: 'differs', cell: ({ difference }) => <b>{write.difference(difference)}</b> },
+              { head: words.differs, cell: ({ difference }) => <b>{write.difference(difference)}</b> },
             ]}
           />
-          <h3>In answers</h3>
+          <h3>{words.inAnswers}</h3>
           {pair.answers.length === 0 ? (
-            <p className="quiet">Both say the same to everything that is needed.</p>
+            <p className="quiet">{words.bothSayTheSame}</p>
           ) : (
             <DataTable
               hasOwnLook
@@ -88,16 +94,16 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
               keyOf={({ feature }) => feature}
               columns={[
                 {
-                  head: 'Need',
+                  head: words.need,
                   kind: 'names-row',
                   cell: ({ feature, level }) => (
                     <>
-                      {featureWords(feature)} {level === 'must' && <small>must</small>}
+                      {featureWords(feature)} {level === 'must' && <small>{words.must}</small>}
                     </>
                   ),
                 },
-                { head: 'First', cell: (one) => answerWords(one.a, write) },
-                { head: 'Second', cell: (one) => answerWords(one.b, write) },
+                { head: words.first, cell: (one) => answerWords(one.a, write) },
+                { head: words.second, cell: (one) => answerWords(one.b, write) },
               ]}
             />
           )}
@@ -108,6 +114,6 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
 }
 
 function answerWords(answer: StatedAnswer, write: ReturnType<typeof useWriter>): string {
-  if (answer.kind === 'amount') return `${write.number(answer.amount)}${answer.isEnough ? '' : ', not enough'}`;
-  return { yes: 'yes', no: 'no', 'not-known': 'not known' }[answer.kind];
+  if (answer.kind === 'amount') return `${write.number(answer.amount)}${answer.isEnough ? '' : words.notEnough}`;
+  return { yes: 'yes', no: 'no', 'not-known': words.notKnown }[answer.kind];
 }

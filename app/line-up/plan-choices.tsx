@@ -5,6 +5,7 @@ import { ChoiceField } from '../components/choice-field';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { CandidateChange } from './make-up-panel';
 import { PlanEntryFields } from './plan-entry-fields';
+import { planChoices as words } from './words/plan-choices';
 
 /** The plans of a candidate, of one vendor or several, each with its term. */
 export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onChange: CandidateChange }) {
@@ -13,7 +14,7 @@ export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onC
     sheet.kind === 'offer'
       ? sheet.offer.plans.map((plan) => ({
           plan,
-          label: `${sheet.offer.label || sheet.offer.vendor} ${plan.label}`.trim() || 'without a name',
+          label: `${sheet.offer.label || sheet.offer.vendor} ${plan.label}`.trim() || words.withoutAName,
         }))
       : [],
   );
@@ -21,24 +22,20 @@ export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onC
   const firstTerm = (id: string) => priced.find(({ plan }) => plan.id === id)?.plan.terms[0]?.id ?? '';
   const unused = priced.filter(({ plan }) => !candidate.plans.some((used) => used.plan === plan.id));
   const change = (key: string, plans: (former: Candidate['plans']) => Candidate['plans']) =>
-    onChange(key, 'the plans', (one) => ({ ...one, plans: plans(one.plans) }));
+    onChange(key, words.thePlans, (one) => ({ ...one, plans: plans(one.plans) }));
   return (
     <fieldset className="plan-choices">
-      <legend>Plans</legend>
+      <legend>{words.plans}</legend>
       {candidate.plans.map(({ plan: id, term }, index) => {
         const found = sold.find(({ plan }) => plan.id === id);
         return (
           <div key={id} className="plan-choice">
-            {!found && (
-              <p className="problem">
-                A plan that is no longer on a price sheet of this decision. Choose another, or undo what took it off.
-              </p>
-            )}
+            {!found && <p className="problem">{words.aPlanThatIsNoLonger}</p>}
             <ChoiceField
-              label={index === 0 ? 'Plan' : 'And'}
+              label={index === 0 ? words.plan : words.and}
               searchable
               value={found ? id : undefined}
-              placeholder="choose a plan"
+              placeholder={words.chooseAPlan}
               options={[...(found ? [found] : []), ...unused.filter((one) => one !== found)].map(({ plan, label }) => ({
                 value: plan.id,
                 label,
@@ -51,9 +48,9 @@ export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onC
             />
             {found && (
               <ChoiceField
-                label={`${found.plan.label || 'The plan'} is paid`}
+                label={words.isPaid(found.plan.label || words.thePlan)}
                 value={found.plan.terms.some((one) => one.id === term) ? term : undefined}
-                placeholder="choose a term"
+                placeholder={words.chooseATerm}
                 options={found.plan.terms.map((one) => ({ value: one.id, label: termWords(one.months) }))}
                 onChange={(next) =>
                   change(`term.${index}`, (plans) => plans.map((used, at) => (at === index ? { ...used, term: next } : used)))
@@ -73,10 +70,10 @@ export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onC
               <Button
                 type="text"
                 size="small"
-                aria-label={`Without ${found?.label ?? 'this plan'}`}
+                aria-label={words.without(found?.label ?? words.thisPlan)}
                 onClick={() => change(`plan.${index}.removed`, (plans) => plans.filter((_, at) => at !== index))}
               >
-                without it
+                {words.withoutIt}
               </Button>
             )}
           </div>
@@ -84,10 +81,10 @@ export function PlanChoices({ candidate, onChange }: { candidate: Candidate; onC
       })}
       {unused.length > 0 && (
         <ChoiceField
-          label="With a plan of another vendor"
+          label={words.withAPlanOfAnother}
           searchable
           value={undefined}
-          placeholder="hosting, a mailing tool …"
+          placeholder={words.hostingAMailingTool}
           options={unused.map(({ plan, label }) => ({ value: plan.id, label }))}
           onChange={(next) => change(`plan.added.${next}`, (plans) => [...plans, { plan: next, term: firstTerm(next) }])}
         />

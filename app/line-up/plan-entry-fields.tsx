@@ -4,6 +4,7 @@ import { ChoicesField } from '../components/choices-field';
 import { Fold } from '../components/fold';
 import { NumberField } from '../components/number-field';
 import { useWorkbench } from '../workbench/workbench-context';
+import { planEntryFields as words } from './words/plan-entry-fields';
 
 interface PlanEntryFieldsProps {
   candidate: Candidate;
@@ -23,31 +24,31 @@ export function PlanEntryFields({ candidate, index, onChange }: PlanEntryFieldsP
     <>
       {isOneOfSeveral && streams.length > 1 && (
         <ChoicesField
-          label="It handles"
+          label={words.itHandles}
           values={entry.streams ?? []}
-          placeholder="everything that is sold"
+          placeholder={words.everythingThatIsSold}
           options={streams.map(({ id, label }) => ({ value: id, label: label || id }))}
           onChange={(chosen) => onChange('streams', (one) => withStreams(one, chosen))}
         />
       )}
       {isOneOfSeveral && (
         <Checkbox checked={takesPayments} onChange={({ target }) => onChange('takes-payments', (one) => withPayments(one, target.checked))}>
-          It takes the payments
+          {words.itTakesThePayments}
         </Checkbox>
       )}
       <NumberField
         fieldKey={`candidate.${candidate.id}.plan.${entry.plan}.extra-months`}
-        label="Months on top of the first payment"
-        suffix="months"
+        label={words.monthsOnTopOfTheFirst}
+        suffix={words.months}
         value={String(extraMonths)}
-        range={{ least: 0, most: 1200, whole: true, wanted: 'a number of months' }}
-        hint="a balance that becomes months, a bonus for joining"
+        range={{ least: 0, most: 1200, whole: true, wanted: words.aNumberOfMonths }}
+        hint={words.aBalanceThatBecomes}
         onChange={(months) => onChange('extra-months', (one) => withExtraMonths(one, Number(months ?? '0')))}
       />
     </>
   );
   // Where two plans share the work it has to be said; else it is rare.
-  return isOneOfSeveral || !isUsual ? fields : <Fold summary="Months on top">{fields}</Fold>;
+  return isOneOfSeveral || !isUsual ? fields : <Fold summary={words.monthsOnTop}>{fields}</Fold>;
 }
 
 function withStreams({ streams: _former, ...entry }: PlanEntry, chosen: readonly string[]): PlanEntry {

@@ -6,11 +6,12 @@ import type { Workbench } from '#core/decision/workbench';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { setAside as words } from './words/set-aside';
 
 /** What a vendor is called. */
 export function vendorName({ sheets }: Workbench, offer: string): string {
   const sheet = sheets.find(({ sheet: one }) => one.kind === 'offer' && one.offer.id === offer)?.sheet;
-  return (sheet && sheetLabel(sheet)) || 'this vendor';
+  return (sheet && sheetLabel(sheet)) || words.thisVendor;
 }
 
 /** Vendors that were set aside, each with its reason. */
@@ -19,8 +20,8 @@ export function SetAsideVendors() {
   const { setAside = [] } = workbench.decision;
   if (setAside.length === 0) return null;
   return (
-    <section className="set-aside" aria-label="Set aside">
-      <h3>Set aside</h3>
+    <section className="set-aside" aria-label={words.setAside}>
+      <h3>{words.setAside}</h3>
       <ul>
         {setAside.map((one) => (
           <li key={one.offer}>
@@ -35,12 +36,7 @@ export function SetAsideVendors() {
 function SetAsideWords({ aside: { offer, on, reason } }: { aside: SetAside }) {
   const { workbench } = useWorkbench().state;
   const write = useWriter();
-  return (
-    <>
-      <b>{vendorName(workbench, offer)}</b>, since {write.day(on)}
-      {reason ? `: ${reason}` : ''}.
-    </>
-  );
+  return <>{words.since(<b>{vendorName(workbench, offer)}</b>, write.day(on), reason ? `: ${reason}` : '')}</>;
 }
 
 /** Brings a vendor that was set aside back into the comparison. */
@@ -52,10 +48,10 @@ export function ConsiderAgain({ offer }: { offer: string }) {
     <Button
       type="link"
       size="small"
-      aria-label={`Consider ${name} again`}
-      onClick={() => edits.decision(`setAside.${offer}`, `${name} considered again`, (one) => withTakenBack(one, offer))}
+      aria-label={words.considerAgain(name)}
+      onClick={() => edits.decision(`setAside.${offer}`, words.consideredAgain(name), (one) => withTakenBack(one, offer))}
     >
-      Consider it again
+      {words.considerItAgain}
     </Button>
   );
 }

@@ -7,6 +7,7 @@ import { useKeptText } from '../workbench/use-kept-text';
 import { todayHere } from '../workbench/while-away';
 import { useWorkbench } from '../workbench/workbench-context';
 import { vendorName } from './set-aside';
+import { setVendorAside as words } from './words/set-vendor-aside';
 
 /** Takes the vendor of a candidate out of the comparison, with the reason. */
 export function SetVendorAside({ candidate, onDone }: { candidate: Candidate; onDone(): void }) {
@@ -23,20 +24,20 @@ export function SetVendorAside({ candidate, onDone }: { candidate: Candidate; on
   const { leader, runnerUp } = atForecast.lineUp;
   const leads = offer.plans.some(({ id }) => workbench.decision.candidates.find((one) => one.id === leader?.id)?.plans[0]?.plan === id);
   return (
-    <section aria-label={`Set ${name} aside`}>
-      <h3>Done with {name}?</h3>
-      <TextField label="Why it is out" value={reason} placeholder="no stock for the stall" onChange={setReason} />
-      <p className="quiet">It is kept with the reason, and comes back by itself if it ever becomes the best.</p>
+    <section aria-label={words.setAside(name)}>
+      <h3>{words.doneWith(name)}</h3>
+      <TextField label={words.whyItIsOut} value={reason} placeholder={words.noStockForTheStall} onChange={setReason} />
+      <p className="quiet">{words.itIsKeptWithTheReason}</p>
       <Button
         onClick={() => {
-          edits.decision(`setAside.${offer.id}`, `${name} set aside`, (one) =>
+          edits.decision(`setAside.${offer.id}`, words.setAsideName(name), (one) =>
             withSetAside(one, offer.id, reason.trim(), leads ? (runnerUp?.margin ?? '0') : '0', todayHere().today),
           );
           setReason('');
           onDone();
         }}
       >
-        Set {name} aside
+        {words.setAside(name)}
       </Button>
     </section>
   );

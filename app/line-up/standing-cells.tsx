@@ -3,13 +3,14 @@ import { CARD_FEES } from '#core/assembly/card-fees';
 import { useWriter } from '../locale/locale';
 import { standingWords } from '../proposals/reason-words';
 import { useWorkbench } from '../workbench/workbench-context';
+import { standingCells as texts } from './words/standing-cells';
 
 /** How long a plan's limits hold. */
 export function RoomToGrow({ column, months }: { column: LineUpColumn; months: number }) {
   const write = useWriter();
   const words = standingWords(column.result, write.month);
   if (words) return <span className="problem">{words}</span>;
-  return <>{months} months</>;
+  return <>{texts.months(months)}</>;
 }
 
 /** What is not known of a candidate, or most likely forgotten on its price sheet. */
@@ -24,10 +25,10 @@ export function ToFindOut({ column }: { column: LineUpColumn }) {
   const names = noPaymentFee.map((id) => streams.find((stream) => stream.id === id)?.label || 'sales');
   return (
     <span className="gap-words">
-      {unknown.length > 0 && `${unknown.length} ${unknown.length === 1 ? 'price' : 'prices'} not known`}
+      {unknown.length > 0 && texts.notKnown(unknown.length, unknown.length === 1 ? texts.price : texts.prices)}
       {unknown.length > 0 && (forgotten || lacksCardFees) && '; '}
-      {lacksCardFees && 'card fees not entered'}
-      {forgotten && (names.length === streams.length ? 'no card fee entered: is that right?' : `no card fee for ${names.join(', ')}`)}
+      {lacksCardFees && texts.cardFeesNotEntered}
+      {forgotten && (names.length === streams.length ? texts.noCardFeeEntered : texts.noCardFeeFor(names.join(', ')))}
     </span>
   );
 }

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { wordsOfSource } from '../../scripts/words-of-source.mjs';
+import { isWordsModule, wordsOfSource } from '../../scripts/words-of-source.mjs';
 
 const root = new URL('../../', import.meta.url);
 const page = readFileSync(new URL('docs/words.md', root), 'utf8');
@@ -14,6 +14,15 @@ function sources(folders: readonly string[]): Array<readonly [name: string, text
     .map((name) => [name, readFileSync(new URL(name, root), 'utf8')] as const);
 }
 
+const read = new Map<string, ReturnType<typeof wordsOfSource>>();
+
+/** The pieces of words of a file, which are read once for all tests. */
+function piecesOf(name: string, text: string): ReturnType<typeof wordsOfSource> {
+  const known = read.get(name) ?? wordsOfSource(name, text);
+  read.set(name, known);
+  return known;
+}
+
 /** The lines of the interface and of everything that puts words together, without comments. */
 function linesWithWords(): Array<{ at: string; line: string }> {
   return sources(['app', 'core']).flatMap(([name, text]) =>
@@ -24,10 +33,16 @@ function linesWithWords(): Array<{ at: string; line: string }> {
   );
 }
 
+/** Whether a string of the code reads as something that is said: a sentence, or several words that begin with a capital. */
+function isSaid(words: string): boolean {
+  if (/^[/.#]|[[\]{}]|charset|sans-serif|\bis-/.test(words)) return false;
+  return /^\p{Lu}\p{L}*,? \p{L}/u.test(words) || /\p{L}{2,},? \p{L}+,? \p{L}{2,}/u.test(words);
+}
+
 describe('the words of the interface', () => {
   it('are none of those either where a sentence goes over several lines', () => {
     const found = sources(['app', 'core/wording', 'core/explain']).flatMap(([name, text]) =>
-      wordsOfSource(name, text).flatMap(({ line, words }) =>
+      piecesOf(name, text).flatMap(({ line, words }) =>
         NOT_USED.filter((phrase) => words.toLowerCase().includes(phrase)).map((phrase) => `${name}:${line}: “${phrase}”`),
       ),
     );
@@ -47,16 +62,29 @@ describe('the words of the interface', () => {
       'const C = `from ${x} on`;',
     ].join('\n');
     expect(wordsOfSource('a.tsx', source)).toEqual([
-      { line: 3, words: 'Enter …, and the rest follows.' },
-      { line: 3, words: 'What it says' },
-      { line: 8, words: 'two words' },
-      { line: 9, words: 'from … on' },
+      { line: 3, words: 'Enter …, and the rest follows.', isOnScreen: true },
+      { line: 3, words: 'What it says', isOnScreen: true },
+      { line: 8, words: 'two words', isOnScreen: false },
+      { line: 9, words: 'from … on', isOnScreen: false },
     ]);
+    const ofAPlace = "export const a = { sold: 'Sold', kind: (one: string) => (one === 'goods' ? 'things' : 'more') };";
+    expect(wordsOfSource('app/sales/words.ts', ofAPlace).map(({ words }) => words)).toEqual(['Sold', 'things', 'more']);
+  });
+
+  it('stand together beside the screens they are on, and nowhere else', () => {
+    const found = sources(['app'])
+      .filter(([name]) => !isWordsModule(name) && !/\.server\.|^app\/(?:server|theme|motion)\b/.test(name))
+      .flatMap(([name, text]) =>
+        piecesOf(name, text)
+          .filter(({ words, isOnScreen }) => isOnScreen || isSaid(words))
+          .map(({ line, words }) => `${name}:${line}: “${words}”`),
+      );
+    expect(found).toEqual([]);
   });
 
   it('have percent signs as English has them, right behind the figure', () => {
     const found = sources(['app', 'core/wording', 'core/explain', 'core/price-checks', 'core/worked-examples']).flatMap(([name, text]) =>
-      wordsOfSource(name, text).flatMap(({ line, words }) => (/[\d…] %/.test(words) ? [`${name}:${line}: “${words}”`] : [])),
+      piecesOf(name, text).flatMap(({ line, words }) => (/[\d…] %/.test(words) ? [`${name}:${line}: “${words}”`] : [])),
     );
     expect(found).toEqual([]);
   });

@@ -20,6 +20,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useStore } from '../workbench/workbench-context';
 import type { AnswerColumn } from './answers-table';
 import { addonPrice, answerText } from './answer-words';
+import { answerForm as words } from './words';
 
 interface AnswerFormProps {
   need: DecisionNeed;
@@ -50,28 +51,28 @@ export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProp
   const answer = (given: GivenAnswer) => change('answer', (one) => withAnswer(one, plan.id, need, given));
   const isBothWays = need.kind === 'connects' && need.direction === 'both';
   return (
-    <section aria-label="The answer" className="answer-form" ref={first} tabIndex={-1}>
+    <section aria-label={words.theAnswer} className="answer-form" ref={first} tabIndex={-1}>
       <h2>{needWords(need)}</h2>
       <p className="quiet">
         {name}:{' '}
         <b className={`is-${shown.state}`}>
-          {shown.state === 'not-known' ? 'nobody knows yet' : `${shown.text}${shown.note ? `, ${shown.note}` : ''}`}
+          {shown.state === 'not-known' ? words.nobodyKnowsYet : `${shown.text}${shown.note ? `, ${shown.note}` : ''}`}
         </b>
       </p>
       <ChoiceField
-        label="The plan itself says"
+        label={words.thePlanItselfSays}
         value={chosenOf(direct)}
-        placeholder={direct.kind === 'amount' ? 'so many, see below' : 'not known'}
+        placeholder={direct.kind === 'amount' ? words.soManySeeBelow : words.notKnown}
         options={[
-          { value: 'yes', label: need.without ? 'it has it' : 'yes' },
-          { value: 'no', label: need.without ? 'it is without' : 'no' },
+          { value: 'yes', label: need.without ? words.itHasIt : words.yes },
+          { value: 'no', label: need.without ? words.itIsWithout : words.no },
           ...(isBothWays
             ? [
-                { value: 'one-way-to', label: 'hands its data on only' },
-                { value: 'one-way-from', label: 'takes data over only' },
+                { value: 'one-way-to', label: words.handsItsDataOnOnly },
+                { value: 'one-way-from', label: words.takesDataOverOnly },
               ]
             : []),
-          { value: 'not-known', label: 'not known' },
+          { value: 'not-known', label: words.notKnown },
         ]}
         onChange={(given) =>
           answer(
@@ -84,19 +85,19 @@ export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProp
       {need.kind === 'at-least' && (
         <NumberField
           fieldKey={`answer.${place}`}
-          label={`How many ${need.label ?? need.feature}`}
+          label={words.howMany(need.label ?? need.feature)}
           optional
           value={direct.kind === 'amount' ? (direct.amount ?? undefined) : undefined}
-          range={{ least: 0, most: 1e12, wanted: 'a number' }}
+          range={{ least: 0, most: 1e12, wanted: words.aNumber }}
           onChange={(amount) => answer(amount === undefined || amount === null ? { kind: 'not-known' } : { kind: 'amount', amount })}
         />
       )}
       {!need.without && sheet.kind === 'offer' && (
         <ByAddon need={need} sheet={sheet} currency={plan.currency} onChange={(recipe) => change('addon', recipe)} />
       )}
-      <h3>Evidence</h3>
-      <EvidenceWords evidence={evidenceOf(sheet, place)} figure={shown.state === 'not-known' ? 'not known' : shown.text} today={today} />
-      <Fold summary="Say more about it">
+      <h3>{words.evidence}</h3>
+      <EvidenceWords evidence={evidenceOf(sheet, place)} figure={shown.state === 'not-known' ? words.notKnown : shown.text} today={today} />
+      <Fold summary={words.sayMoreAboutIt}>
         <EvidenceForm
           fieldKey={`${vendor.sheetId}.evidence.${place}`}
           evidence={evidenceOf(sheet, place)}
@@ -104,7 +105,7 @@ export function AnswerForm({ need, column, sheet, today, first }: AnswerFormProp
         />
       </Fold>
       <p>
-        <Link to={`/decisions/${decisionId}/sheets/${vendor.sheetId}`}>on the price sheet</Link>
+        <Link to={`/decisions/${decisionId}/sheets/${vendor.sheetId}`}>{words.onThePriceSheet}</Link>
       </p>
     </section>
   );
@@ -124,25 +125,25 @@ function ByAddon({ need, sheet, currency, onChange }: ByAddonProps) {
   const [price, setPrice] = useState<string | null | undefined>(undefined);
   const addons = sheet.offer.addons ?? [];
   return (
-    <Fold summary="As an add-on …">
+    <Fold summary={words.asAnAddOn}>
       {addons.length > 0 && (
         <ChoiceField
-          label="One that is on the sheet"
+          label={words.oneThatIsOnTheSheet}
           value={undefined}
-          placeholder="choose …"
+          placeholder={words.choose}
           options={addons.map((addon) => ({ value: addon.id, label: `${addon.label}, ${addonPrice(addon, write)}` }))}
           onChange={(id) => onChange((one) => withAnswerByAddon(one, need, { id }))}
         />
       )}
-      <TextField label="Or a new one" value={label} placeholder="its name" onChange={setLabel} />
+      <TextField label={words.orANewOne} value={label} placeholder={words.itsName} onChange={setLabel} />
       <NumberField
         fieldKey={`addon.new.${sheet.offer.id}`}
-        label="By the month"
+        label={words.byTheMonth}
         optional
         mayBeUnknown
         suffix={currency}
         value={price}
-        range={{ least: 0, most: 1e9, wanted: 'an amount, or ? if it is not known' }}
+        range={{ least: 0, most: 1e9, wanted: words.anAmountOrIf }}
         onChange={setPrice}
       />
       <Button
@@ -154,7 +155,7 @@ function ByAddon({ need, sheet, currency, onChange }: ByAddonProps) {
           setPrice(undefined);
         }}
       >
-        Add it to the sheet
+        {words.addItToTheSheet}
       </Button>
     </Fold>
   );

@@ -6,6 +6,7 @@ import { needKey, needWords } from '#core/wording/need-words';
 import { type GridPoint, movedTo, within } from '../components/grid-keys';
 import { useWriter } from '../locale/locale';
 import { answerText } from './answer-words';
+import { answersTable as words } from './words';
 
 /** A plan of the matrix with the sheet that its answers are kept on. */
 export interface AnswerColumn {
@@ -66,7 +67,7 @@ export function AnswersTable({ needs, vendors, focus, onFocus, onAnswer, onOpen 
 
   return (
     <div className="answers-scroll">
-      <table className="answers" role="grid" aria-label="What plans say to needs" ref={table} onKeyDown={press}>
+      <table className="answers" role="grid" aria-label={words.whatPlansSayToNeeds} ref={table} onKeyDown={press}>
         <thead>
           <tr>
             <td />
@@ -74,8 +75,8 @@ export function AnswersTable({ needs, vendors, focus, onFocus, onAnswer, onOpen 
               const open = unansweredOf(needs, plans);
               return (
                 <th key={sheetId} scope="colgroup" colSpan={Math.max(1, plans.length)}>
-                  {offer.label || offer.vendor || 'Without a name'}
-                  <small className={open > 0 ? 'lacks' : ''}>{open > 0 ? `${open} to find out` : 'all answered'}</small>
+                  {offer.label || offer.vendor || words.withoutAName}
+                  <small className={open > 0 ? 'lacks' : ''}>{open > 0 ? words.toFindOut(open) : words.allAnswered}</small>
                 </th>
               );
             })}
@@ -88,7 +89,7 @@ export function AnswersTable({ needs, vendors, focus, onFocus, onAnswer, onOpen 
               ) : (
                 plans.map(({ plan }, at) => (
                   <th key={plan.id} scope="col" className={at === 0 ? 'is-first' : ''}>
-                    {plan.label || 'a plan'}
+                    {plan.label || words.aPlan}
                   </th>
                 ))
               ),
@@ -100,7 +101,7 @@ export function AnswersTable({ needs, vendors, focus, onFocus, onAnswer, onOpen 
             <tr key={needKey(need)} className={need.level === 'must' && needs[row + 1]?.level === 'want' ? 'is-last-must' : ''}>
               <th scope="row">
                 {needWords(need)}
-                <small>{need.level === 'must' ? 'must' : `weight ${write.number(need.weight ?? '1')}`}</small>
+                <small>{need.level === 'must' ? words.must : words.weight(write.number(need.weight ?? '1'))}</small>
               </th>
               {columns.map(({ asked, vendor }, column) => {
                 const cell = cells[row]?.[column];
@@ -112,7 +113,7 @@ export function AnswersTable({ needs, vendors, focus, onFocus, onAnswer, onOpen 
                     data-at={`${row} ${column}`}
                     tabIndex={isFocused ? 0 : -1}
                     aria-selected={isFocused}
-                    aria-label={`${vendor.offer.label} ${asked.plan.label}, ${needWords(need)}: ${cell?.state === 'not-known' ? 'not known' : `${cell?.text ?? ''} ${cell?.note ?? ''}`}`}
+                    aria-label={`${vendor.offer.label} ${asked.plan.label}, ${needWords(need)}: ${cell?.state === 'not-known' ? words.notKnown : `${cell?.text ?? ''} ${cell?.note ?? ''}`}`}
                     className={`is-${cell?.state ?? ''} ${asked === vendor.plans[0] ? 'is-first' : ''}`}
                     onClick={() => {
                       wantsFocus.current = true;

@@ -4,6 +4,7 @@ import { expectedLimits } from '#core/needs/expected-limits';
 import { featureWords } from '#core/wording/need-words';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
+import { expectedLimits as words } from './words';
 
 /** What expected sales ask of plans by themselves. */
 export function ExpectedLimits() {
@@ -18,28 +19,28 @@ export function ExpectedLimits() {
     return `${offer?.label ?? ''} ${offer?.plans.find(({ id }) => id === plan)?.label ?? plan}`.trim();
   };
   return (
-    <section aria-label="Limits from expected sales">
-      <h2>What sales ask for by themselves</h2>
-      {limits.length === 0 && <p className="quiet">No price sheet states a limit of something that expected sales count.</p>}
+    <section aria-label={words.limitsFromExpectedSales}>
+      <h2>{words.whatSalesAskForByThemselves}</h2>
+      {limits.length === 0 && <p className="quiet">{words.noPriceSheetStates}</p>}
       {limits.map(({ quantity, most, month, plans }) => {
         const short = plans.filter(({ outgrown }) => outgrown !== null);
         return (
           <div className="expected-limit" key={quantity}>
-            <p>
-              You will have <b>{write.number(most, 0)}</b> {featureWords(quantity)} in {write.month(month)}.
-            </p>
+            <p>{words.youWillHaveIn(<b>{write.number(most, 0)}</b>, featureWords(quantity), write.month(month))}</p>
             {short.map(({ plan, limit, outgrown }) => (
               <p key={plan} className="quiet">
-                {labelOf(plan)} goes to {write.number(limit)}: <span className="problem">outgrown in {write.month(outgrown ?? month)}</span>
+                {words.goesTo(
+                  labelOf(plan),
+                  write.number(limit),
+                  <span className="problem">{words.outgrownIn(write.month(outgrown ?? month))}</span>,
+                )}
               </p>
             ))}
-            {short.length === 0 && <p className="quiet">Every plan covers this.</p>}
+            {short.length === 0 && <p className="quiet">{words.everyPlanCoversThis}</p>}
           </div>
         );
       })}
-      <p className="quiet">
-        They follow <Link to={`/decisions/${decisionId}/sales`}>expected sales</Link>; nothing has to be listed for them.
-      </p>
+      <p className="quiet">{words.theyFollowNothingHas(<Link to={`/decisions/${decisionId}/sales`}>{words.expectedSales}</Link>)}</p>
     </section>
   );
 }

@@ -9,6 +9,7 @@ import { useAskedDecision } from '../what-if/asked-decision';
 import { useChance } from '../what-if/chance/use-chance';
 import { worthAskingWords } from '../what-if/chance/words';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
+import { findOutList as words } from './words';
 
 const SHOWN = 8;
 
@@ -26,17 +27,19 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
   const ordered = useMemo(() => byWorth(worked.judged?.questions ?? [], chance), [worked.judged, chance]);
   const decisive = questions.filter(({ effect }) => effect.kind !== 'none').length;
   return (
-    <section aria-label="To find out" aria-busy={worked.isJudging}>
-      <h2>To find out</h2>
-      {worked.problem && <p className="problem">This could not be worked out: {worked.problem}</p>}
-      {worked.judged === null && !worked.problem && <p className="quiet">Working it out …</p>}
-      {worked.judged && questions.length === 0 && <p className="quiet">Nothing: every need is answered and every price is known.</p>}
+    <section aria-label={words.toFindOut} aria-busy={worked.isJudging}>
+      <h2>{words.toFindOut}</h2>
+      {worked.problem && <p className="problem">{words.thisCouldNotBeWorked(worked.problem)}</p>}
+      {worked.judged === null && !worked.problem && <p className="quiet">{words.workingItOut}</p>}
+      {worked.judged && questions.length === 0 && <p className="quiet">{words.nothingEveryNeedIsAnswered}</p>}
       {questions.length > 0 && (
         <p className="quiet">
-          {questions.length} in all.{' '}
-          {decisive === 0
-            ? 'None of them could change the result.'
-            : `${decisive === 1 ? 'One' : decisive} of them could change the result; ${decisive === 1 ? 'it stands' : 'they stand'} first.`}
+          {words.inAll(
+            questions.length,
+            decisive === 0
+              ? words.noneOfThemCould
+              : words.ofThemCouldChange(decisive === 1 ? words.one : decisive, decisive === 1 ? words.itStands : words.theyStand),
+          )}
         </p>
       )}
       <ol className="find-out">
@@ -61,7 +64,7 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
       </ol>
       {questions.length > SHOWN && (
         <Button type="text" size="small" onClick={() => setAll(!isAll)}>
-          {isAll ? 'the first ones only' : `all ${questions.length}`}
+          {isAll ? words.theFirstOnesOnly : words.all(questions.length)}
         </Button>
       )}
     </section>
@@ -71,13 +74,7 @@ export function FindOutList({ onShow }: { onShow(question: OpenQuestion): void }
 function EffectWords({ question, amount }: { question: OpenQuestion; amount(by: string): string }) {
   const { effect, asks } = question;
   if (effect.kind === 'none') return null;
-  if (effect.kind === 'fit') return <small>could make it the one that fits best</small>;
-  if (effect.by === null) return <small>nothing can be used yet; this could</small>;
-  return (
-    <small>
-      {asks.kind === 'need'
-        ? `if it does, up to ${amount(effect.by)} below the cheapest`
-        : `without it ${amount(effect.by)} below the cheapest`}
-    </small>
-  );
+  if (effect.kind === 'fit') return <small>{words.couldMakeItTheOne}</small>;
+  if (effect.by === null) return <small>{words.nothingCanBeUsed}</small>;
+  return <small>{asks.kind === 'need' ? words.ifItDoesUp(amount(effect.by)) : words.withoutItBelowTheCheapest(amount(effect.by))}</small>;
 }

@@ -8,14 +8,15 @@ import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
+import { needRow as words } from './words';
 
 const DIRECTIONS = [
-  { value: 'to' as const, label: 'hands its data on' },
-  { value: 'from' as const, label: 'takes data over' },
-  { value: 'both' as const, label: 'both ways' },
+  { value: 'to' as const, label: words.handsItsDataOn },
+  { value: 'from' as const, label: words.takesDataOver },
+  { value: 'both' as const, label: words.bothWays },
 ];
-const WEIGHT = { least: 0, most: 100, wanted: 'a weight, 1 to 5 as a rule' };
-const AMOUNT = { least: 0, most: 1e9, wanted: 'a number' };
+const WEIGHT = { least: 0, most: 100, wanted: words.aWeight1To5 };
+const AMOUNT = { least: 0, most: 1e9, wanted: words.aNumber };
 
 interface NeedRowProps {
   need: DecisionNeed;
@@ -43,7 +44,7 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
         {need.kind === 'at-least' && (
           <NumberField
             fieldKey={`need.${key}.least`}
-            label="At least"
+            label={words.atLeast}
             value={need.least ?? '1'}
             range={AMOUNT}
             onChange={(least) => onChange('least', (one) => ({ ...one, least: least ?? '1' }))}
@@ -51,7 +52,7 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
         )}
         {need.kind === 'connects' && (
           <ChoiceField
-            label="Which way"
+            label={words.whichWay}
             value={need.direction ?? 'to'}
             options={DIRECTIONS}
             onChange={(direction) => onChange('direction', (one) => ({ ...one, direction }))}
@@ -59,67 +60,62 @@ export function NeedRow({ need, met, onChange }: NeedRowProps) {
         )}
       </div>
       <ChoiceField
-        label="Level"
+        label={words.level}
         value={need.level}
         options={[
-          { value: 'must', label: 'must' },
-          { value: 'want', label: 'would like' },
+          { value: 'must', label: words.must },
+          { value: 'want', label: words.wouldLike },
         ]}
         onChange={(level) => onChange('level', (one) => ({ ...one, level }))}
       />
       {need.level === 'want' ? (
         <NumberField
           fieldKey={`need.${key}.weight`}
-          label="Weight"
+          label={words.weight}
           value={need.weight ?? '1'}
           range={WEIGHT}
           onChange={(weight) => onChange('weight', (one) => ({ ...one, weight: weight ?? '1' }))}
         />
       ) : (
-        <span className="field need-rules-out">
-          <span className="field-label">Weight</span> rules out
-        </span>
+        <span className="field need-rules-out">{words.rulesOut(<span className="field-label">{words.weight}</span>)}</span>
       )}
       <ChoiceField
-        label="From"
+        label={words.from}
         value={need.from ?? ''}
         searchable
         options={[
-          { value: '', label: 'the start' },
+          { value: '', label: words.theStart },
           ...[...months.slice(1), ...later].map((month) => ({ value: month, label: write.month(month) })),
         ]}
         onChange={(month) => onChange('from', ({ from: _former, ...one }) => (month === '' ? one : { ...one, from: month }))}
       />
       <TextField
         className="need-why"
-        label="Why"
+        label={words.why}
         value={need.why ?? ''}
-        placeholder="so that you know later"
+        placeholder={words.soThatYouKnow}
         onChange={(why) => onChange('why', ({ why: _former, ...one }) => (why === '' ? one : { ...one, why }))}
       />
       <span className="need-met">
-        {!isWithin(need, decision.start, decision.months) && <i className="lacks">after the horizon: does not count yet. </i>}
+        {!isWithin(need, decision.start, decision.months) && <i className="lacks">{words.afterTheHorizonDoes} </i>}
         {met.plans > 0 && (
-          <>
-            {met.met} of {met.plans} plans
-            {met.unknown > 0 && <i className="lacks">, {met.unknown} not known</i>}
-          </>
+          <>{words.ofPlans(met.met, met.plans, met.unknown > 0 && <i className="lacks">{words.notKnown(met.unknown)}</i>)}</>
         )}
       </span>
       <Button
         className="need-remove"
         type="text"
         size="small"
-        aria-label={`Remove: ${name}`}
+        aria-label={words.removeName(name)}
         onClick={() => onChange('removed', () => null)}
       >
-        remove
+        {words.remove}
       </Button>
     </li>
   );
 }
 
 function fieldLabel({ without, kind }: DecisionNeed): string {
-  if (without) return 'Must not be there';
-  return kind === 'connects' ? 'Connects with' : 'What';
+  if (without) return words.mustNotBeThere;
+  return kind === 'connects' ? words.connectsWith : 'What';
 }

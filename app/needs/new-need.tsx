@@ -8,15 +8,16 @@ import { useKnownQuantities } from '../price-sheets/known-quantities';
 import { useEdits } from '../workbench/use-edits';
 import { useKeptText } from '../workbench/use-kept-text';
 import { useWorkbench } from '../workbench/workbench-context';
+import { newNeed as texts } from './words';
 
 const KINDS: ReadonlyArray<{ value: StatedKind; label: string }> = [
-  { value: 'yes-no', label: 'is there' },
-  { value: 'at-least', label: 'at least so many' },
-  { value: 'connects', label: 'connects with something I keep' },
-  { value: 'without', label: 'must not be there' },
+  { value: 'yes-no', label: texts.isThere },
+  { value: 'at-least', label: texts.atLeastSoMany },
+  { value: 'connects', label: texts.connectsWithSomethingI },
+  { value: 'without', label: texts.mustNotBeThere },
 ];
 
-const EXAMPLES: Readonly<Partial<Record<StatedKind, string>>> = { connects: 'the bookkeeping', 'at-least': 'languages' };
+const EXAMPLES: Readonly<Partial<Record<StatedKind, string>>> = { connects: texts.theBookkeeping, 'at-least': 'languages' };
 
 /** The line that adds a need in one's own words. */
 export function NewNeed() {
@@ -34,21 +35,16 @@ export function NewNeed() {
       onSubmit={(event) => {
         event.preventDefault();
         if (!need || same) return;
-        edits.decision(`need.${needKey(need)}`, 'a need', (one) => withNeed(one, need));
+        edits.decision(`need.${needKey(need)}`, texts.aNeed, (one) => withNeed(one, need));
         setWords('');
       }}
     >
-      <TextField
-        label="Something else it must or should do"
-        value={words}
-        placeholder={EXAMPLES[kind] ?? 'gift cards'}
-        onChange={setWords}
-      />
-      <ChoiceField<StatedKind> label="Which" value={kind} options={KINDS} onChange={setKind} />
+      <TextField label={texts.somethingElseItMust} value={words} placeholder={EXAMPLES[kind] ?? texts.giftCards} onChange={setWords} />
+      <ChoiceField<StatedKind> label={texts.which} value={kind} options={KINDS} onChange={setKind} />
       <Button htmlType="submit" disabled={!need || same !== undefined}>
-        Add
+        {texts.add}
       </Button>
-      {same && <span className="field-problem">“{needWords(same)}” is on the list already.</span>}
+      {same && <span className="field-problem">{texts.isOnTheList(needWords(same))}</span>}
     </form>
   );
 }

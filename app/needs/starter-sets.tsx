@@ -4,6 +4,7 @@ import { needsOfSets, STARTER_SETS, withStarterSets } from '#core/needs/starter-
 import { needKey, needWords } from '#core/wording/need-words';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { starterSets as words } from './words';
 
 const USUAL = ['everybody'];
 
@@ -15,8 +16,8 @@ export function StarterSets() {
   const present = new Set(needs.map(needKey));
   const fresh = needsOfSets(chosen).filter((need) => !present.has(needKey(need)));
   return (
-    <section className="starter-sets" aria-label="Needs to begin with">
-      <p>I sell …</p>
+    <section className="starter-sets" aria-label={words.needsToBeginWith}>
+      <p>{words.iSell}</p>
       <div className="starter-choices">
         {STARTER_SETS.map(({ id, label }) => (
           <Checkbox
@@ -30,17 +31,17 @@ export function StarterSets() {
       </div>
       <p className="quiet">
         {fresh.length === 0
-          ? 'Nothing that is not on the list already.'
+          ? words.nothingThatIsNotOnThe
           : fresh.map((need) => `${needWords(need)}${need.level === 'must' ? ' (must)' : ''}`).join(' · ')}
       </p>
       <Button
         type="primary"
         disabled={fresh.length === 0}
         onClick={() =>
-          edits.decision('needs.sets', 'needs to begin with', (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], chosen) }))
+          edits.decision('needs.sets', words.needsToBeginWith2, (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], chosen) }))
         }
       >
-        {fresh.length === 0 ? 'Take them' : `Take these ${fresh.length}`}
+        {fresh.length === 0 ? words.takeThem : words.takeThese(fresh.length)}
       </Button>
     </section>
   );

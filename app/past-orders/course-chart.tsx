@@ -10,6 +10,7 @@ import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { courseWords } from './past-orders-words';
+import { courseChart as words } from './words';
 
 /** Past months before the expected ones: filled what was, outlined what is expected. */
 export function CourseChart({ course }: { course: readonly CourseMonth[] }) {
@@ -42,26 +43,26 @@ export function CourseChart({ course }: { course: readonly CourseMonth[] }) {
       ),
       yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet } },
       series: [
-        bar('orders that were placed', false, ({ past }) => past),
+        bar(words.ordersThatWerePlaced, false, ({ past }) => past),
         // A month that was counted already is not expected any more.
         bar('expected', true, ({ past, expected }) => (past === null ? expected : null)),
       ],
     };
   }, [course, colours, write]);
   return (
-    <section aria-label="Past months before the expected ones">
+    <section aria-label={words.pastMonthsBeforeTheExpected}>
       <h2>{courseWords(yearsOf(course), write)}</h2>
-      <Chart label="Orders of past months and of expected ones; the figures stand in the table" height={220} option={option} />
+      <Chart label={words.ordersOfPastMonths} height={220} option={option} />
       <IntoAfterwards course={course} />
-      <Fold summary="The same in figures">
+      <Fold summary={words.theSameInFigures}>
         <DataTable
-          label="Orders by month"
+          label={words.ordersByMonth}
           rows={course}
           keyOf={({ month }) => month}
           columns={[
-            { head: 'Month', kind: 'names-row', cell: ({ month }) => write.month(month) },
-            { head: 'Placed', kind: 'figures', cell: ({ past }) => (past === null ? '' : write.orders(String(past))) },
-            { head: 'Expected', kind: 'figures', cell: ({ expected }) => (expected === null ? '' : write.orders(expected)) },
+            { head: words.month, kind: 'names-row', cell: ({ month }) => write.month(month) },
+            { head: words.placed, kind: 'figures', cell: ({ past }) => (past === null ? '' : write.orders(String(past))) },
+            { head: words.expected, kind: 'figures', cell: ({ expected }) => (expected === null ? '' : write.orders(expected)) },
           ]}
         />
       </Fold>
@@ -81,16 +82,16 @@ function IntoAfterwards({ course }: { course: readonly CourseMonth[] }) {
   const months = open.length === 1 ? 'month' : 'months';
   return (
     <p>
-      {open.length} {months} that you expected {open.length === 1 ? 'has' : 'have'} been.{' '}
+      {words.thatYouExpectedBeen(open.length, months, open.length === 1 ? words.has : words.have)}{' '}
       <Button
         onClick={() =>
-          edits.decision('actuals.past-orders', `real ${months} from past orders`, (one) => ({
+          edits.decision('actuals.past-orders', words.realFromPastOrders(months), (one) => ({
             ...one,
             actuals: withActuals(one.actuals ?? {}, Object.fromEntries(open)),
           }))
         }
       >
-        Use {open.length === 1 ? 'it' : 'them'} in Afterwards
+        {words.useInAfterwards(open.length === 1 ? words.it : words.them)}
       </Button>
     </p>
   );

@@ -6,6 +6,7 @@ import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { ESTIMATED_WORDS, estimatedWords, restsOnWords, sureWords } from './past-orders-words';
+import { estimatesTable as words } from './words';
 
 /** What past orders say about the expected ones, beside what is typed now; taken over one by one. */
 export function EstimatesTable({ estimates }: { estimates: readonly Estimate[] }) {
@@ -19,14 +20,14 @@ export function EstimatesTable({ estimates }: { estimates: readonly Estimate[] }
   const take = (estimate: Estimate) =>
     edits.decision(
       `stream.${estimate.stream}.estimated.${estimate.of}`,
-      `${ESTIMATED_WORDS[estimate.of].toLowerCase()} from past orders`,
+      words.fromPastOrders(ESTIMATED_WORDS[estimate.of].toLowerCase()),
       (one) => withForecast(one, (before) => withStream(before, estimate.stream, (stream) => withEstimate(stream, estimate))),
     );
   const ids = [...new Set(estimates.map(({ stream }) => stream))];
   return (
-    <section aria-label="What they say about the orders to come" className="estimates">
-      <h2>What they say about the orders to come</h2>
-      <p className="quiet">Beside what you typed; use what you believe.</p>
+    <section aria-label={words.whatTheySayAbout} className="estimates">
+      <h2>{words.whatTheySayAbout}</h2>
+      <p className="quiet">{words.besideWhatYouTyped}</p>
       {ids.map((id) => {
         const own = estimates.filter(({ stream }) => stream === id);
         const name = streamOf(id)?.label ?? id;
@@ -36,25 +37,25 @@ export function EstimatesTable({ estimates }: { estimates: readonly Estimate[] }
               {name} <span className="quiet">{own[0] && restsOnWords(own[0], write)}</span>
             </h3>
             <DataTable
-              label={`Estimates for ${name}`}
+              label={words.estimatesFor(name)}
               rows={own}
               keyOf={({ of }) => of}
               columns={[
-                { head: 'Figure', kind: 'names-row', cell: ({ of }) => ESTIMATED_WORDS[of] },
-                { head: 'Typed', kind: 'figures', cell: (estimate) => shown(estimate, estimate.typed) },
-                { head: 'Past orders', kind: 'figures', cell: (estimate) => <b>{shown(estimate, estimate.past)}</b> },
-                { head: 'How sure', cellClass: 'quiet', cell: (estimate) => sureWords(estimate, currency, write) },
+                { head: words.figure, kind: 'names-row', cell: ({ of }) => ESTIMATED_WORDS[of] },
+                { head: words.typed, kind: 'figures', cell: (estimate) => shown(estimate, estimate.typed) },
+                { head: words.pastOrders, kind: 'figures', cell: (estimate) => <b>{shown(estimate, estimate.past)}</b> },
+                { head: words.howSure, cellClass: 'quiet', cell: (estimate) => sureWords(estimate, currency, write) },
                 {
                   key: 'take',
-                  head: <span className="visually-hidden">Use it</span>,
+                  head: <span className="visually-hidden">{words.useIt}</span>,
                   cell: (estimate) =>
                     shown(estimate, estimate.typed) !== shown(estimate, estimate.past) && (
                       <Button
                         size="small"
-                        aria-label={`Use ${shown(estimate, estimate.past)} for ${ESTIMATED_WORDS[estimate.of]}, ${name}`}
+                        aria-label={words.useFor(shown(estimate, estimate.past), ESTIMATED_WORDS[estimate.of], name)}
                         onClick={() => take(estimate)}
                       >
-                        Use
+                        {words.use}
                       </Button>
                     ),
                 },

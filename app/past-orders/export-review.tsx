@@ -7,6 +7,7 @@ import { useWriter } from '../locale/locale';
 import type { FoundExport } from '../../workers/past-orders';
 import { ENCODING_WORDS, foundWords, noticedWords, ROLE_WORDS } from './past-orders-words';
 import type { PastOrdersHere } from './use-past-orders';
+import { exportReview as words } from './words';
 
 const ROLES = (Object.keys(ROLE_WORDS) as ColumnRole[]).map((value) => ({ value, label: ROLE_WORDS[value] }));
 
@@ -17,49 +18,47 @@ export function ExportReview({ name, found, here }: { name: string; found: Found
   const takeAs = (at: number, role: ColumnRole) =>
     here.readAgain({ roles: Object.fromEntries(columns.map((column, index) => [index, index === at ? role : column.role])) });
   return (
-    <section aria-label={`What was found in ${name}`} className="export-review">
-      <h3>{file ? foundWords(file, write) : 'Which comes first, the day or the month?'}</h3>
+    <section aria-label={words.whatWasFoundIn(name)} className="export-review">
+      <h3>{file ? foundWords(file, write) : words.whichComesFirstTheDay}</h3>
       {!file && (
         <p>
-          Every date in {name} could be read both ways, such as “{columns.find(({ role }) => role === 'date')?.examples[0]}”.{' '}
-          <Button onClick={() => here.readAgain({ dayOrder: 'day-first' })}>The day comes first</Button>{' '}
-          <Button onClick={() => here.readAgain({ dayOrder: 'month-first' })}>The month comes first</Button>
+          {words.everyDateInCould(name, columns.find(({ role }) => role === 'date')?.examples[0] ?? '')}{' '}
+          <Button onClick={() => here.readAgain({ dayOrder: 'day-first' })}>{words.theDayComesFirst}</Button>{' '}
+          <Button onClick={() => here.readAgain({ dayOrder: 'month-first' })}>{words.theMonthComesFirst}</Button>
         </p>
       )}
       {file && (
         <p>
           <Button type="primary" onClick={here.keep}>
-            Keep these orders
+            {words.keepTheseOrders}
           </Button>{' '}
-          <Button onClick={here.leave}>Discard</Button>
+          <Button onClick={here.leave}>{words.discard}</Button>
         </p>
       )}
       {noticedWords(found, write).map((sentence) => (
         <p key={sentence}>{sentence}</p>
       ))}
       {unread.count > 0 && (
-        <Fold summary={`${write.number(String(unread.count))} ${unread.count === 1 ? 'row' : 'rows'} could not be read`}>
+        <Fold summary={words.couldNotBeRead(write.number(String(unread.count)), unread.count === 1 ? words.row : words.rows)}>
           <ul>
             {unread.first.map(({ line, why }) => (
-              <li key={line}>
-                Line {line}: {why}
-              </li>
+              <li key={line}>{words.line(line, why)}</li>
             ))}
           </ul>
-          {unread.count > unread.first.length && <p className="quiet">These are the first {unread.first.length}.</p>}
+          {unread.count > unread.first.length && <p className="quiet">{words.theseAreTheFirst(unread.first.length)}</p>}
         </Fold>
       )}
       <DataTable
-        label="Columns of the file"
+        label={words.columnsOfTheFile}
         rows={columns.map((column, at) => ({ ...column, at }))}
         keyOf={({ at }) => at}
         columns={[
-          { head: 'Column', kind: 'names-row', cell: (column) => column.name || 'without a name' },
+          { head: words.column, kind: 'names-row', cell: (column) => column.name || words.withoutAName },
           {
-            head: 'Is taken for',
+            head: words.isTakenFor,
             cell: (column) => (
               <ChoiceField
-                label={`What ${column.name || 'this column'} is taken for`}
+                label={words.whatIsTakenFor(column.name || words.thisColumn)}
                 labelHidden
                 value={column.role}
                 options={ROLES}
@@ -67,12 +66,15 @@ export function ExportReview({ name, found, here }: { name: string; found: Found
               />
             ),
           },
-          { head: 'Such as', cellClass: 'quiet', cell: ({ examples }) => examples.join(' · ') },
+          { head: words.suchAs, cellClass: 'quiet', cell: ({ examples }) => examples.join(' · ') },
         ]}
       />
       <p className="quiet">
-        Written in {ENCODING_WORDS[found.encoding]}, amounts with a decimal {found.decimalSign === ',' ? 'comma' : 'point'}
-        {found.dayOrder === 'month-first' ? ', the month before the day' : ''}. Columns that are not used are not kept.
+        {words.writtenInAmountsWithADecimal(
+          ENCODING_WORDS[found.encoding],
+          found.decimalSign === ',' ? words.comma : words.point,
+          found.dayOrder === 'month-first' ? words.theMonthBeforeTheDay : '',
+        )}
       </p>
     </section>
   );

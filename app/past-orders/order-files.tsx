@@ -6,6 +6,7 @@ import { listed } from '../locale/listed';
 import { useWriter } from '../locale/locale';
 import { ExportReview } from './export-review';
 import type { PastOrdersHere } from './use-past-orders';
+import { orderFiles as words } from './words';
 
 /** Names of waiting files that are said. */
 const MOST_NAMED = 5;
@@ -16,7 +17,7 @@ export function OrderFiles({ files, here }: { files: readonly StoredOrderFile[];
   const { intake, refused, waiting } = here;
   return (
     <section
-      aria-label="Files of past orders"
+      aria-label={words.filesOfPastOrders}
       className="order-files"
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
@@ -26,20 +27,20 @@ export function OrderFiles({ files, here }: { files: readonly StoredOrderFile[];
     >
       {files.length > 0 && (
         <DataTable
-          label="Files of past orders"
+          label={words.filesOfPastOrders}
           rows={files}
           keyOf={({ id }) => id}
           columns={[
-            { head: 'File', kind: 'names-row', cell: ({ file }) => file.name },
-            { head: 'Orders', kind: 'figures', cell: ({ file }) => write.number(String(file.orders)) },
-            { head: 'From', cell: ({ file }) => write.day(file.from) },
-            { head: 'To', cell: ({ file }) => write.day(file.to) },
+            { head: words.file, kind: 'names-row', cell: ({ file }) => file.name },
+            { head: words.orders, kind: 'figures', cell: ({ file }) => write.number(String(file.orders)) },
+            { head: words.from, cell: ({ file }) => write.day(file.from) },
+            { head: words.to, cell: ({ file }) => write.day(file.to) },
             {
               key: 'delete',
-              head: <span className="visually-hidden">Delete</span>,
+              head: <span className="visually-hidden">{words.delete}</span>,
               cell: ({ id, file }) => (
-                <Button size="small" type="text" aria-label={`Delete ${file.name} and its orders`} onClick={() => void here.remove(id)}>
-                  delete
+                <Button size="small" type="text" aria-label={words.deleteAndItsOrders(file.name)} onClick={() => void here.remove(id)}>
+                  {words.delete2}
                 </Button>
               ),
             },
@@ -48,7 +49,7 @@ export function OrderFiles({ files, here }: { files: readonly StoredOrderFile[];
       )}
       {intake.is === 'idle' && (
         <FileField
-          label={files.length > 0 ? 'Orders of another time' : 'Orders that your shop exports, as CSV; or drop the files here'}
+          label={files.length > 0 ? words.ordersOfAnotherTime : words.ordersThatYourShop}
           multiple
           accept=".csv,.txt,.tsv,text/csv"
           onFiles={here.readAll}
@@ -63,26 +64,22 @@ export function OrderFiles({ files, here }: { files: readonly StoredOrderFile[];
       {(intake.is === 'reading' || intake.is === 'keeping') && (
         <div className="order-progress" role="status">
           <span>
-            {intake.is === 'reading' ? 'Reading' : 'Keeping'} {intake.name} …
+            {intake.is === 'reading' ? words.reading : words.keeping} {intake.name} …
           </span>
           <Progress percent={Math.round(intake.part * 100)} size="small" />
           <Button size="small" onClick={here.stop}>
-            Stop
+            {words.stop}
           </Button>
         </div>
       )}
       {intake.is === 'found' && <ExportReview name={intake.name} found={intake.found} here={here} />}
       {waiting.length > 0 && (
         <p role="status">
-          {waiting.length === 1 ? 'Then' : 'Then, one after the other:'} {listed(waiting.slice(0, MOST_NAMED))}
-          {waiting.length > MOST_NAMED && ` and ${waiting.length - MOST_NAMED} more`}.
+          {waiting.length === 1 ? words.then : words.thenOneAfterTheOther} {listed(waiting.slice(0, MOST_NAMED))}
+          {waiting.length > MOST_NAMED && words.andMore(waiting.length - MOST_NAMED)}.
         </p>
       )}
-      <p className="quiet">
-        The file is read in your browser. Kept are, for each order, its day, what was paid and given back, currency, country, means of
-        payment, place of selling, and a number made from the order number by which it is known again. Names, mail addresses and streets are
-        never kept.
-      </p>
+      <p className="quiet">{words.theFileIsRead}</p>
     </section>
   );
 }

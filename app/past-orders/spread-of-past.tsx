@@ -4,6 +4,7 @@ import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { spreadWords } from './past-orders-words';
+import { spreadOfPast as words } from './words';
 
 /** How far cautious and hopeful sales lie apart by the past's own spread, to be used in the place of a guess. */
 export function SpreadOfPast({ spread }: { spread: Spread }) {
@@ -12,18 +13,18 @@ export function SpreadOfPast({ spread }: { spread: Spread }) {
   const write = useWriter();
   const isUsed = hasSpread(decision, spread);
   return (
-    <section aria-label="Cautious and hopeful">
-      <h2>Cautious and hopeful</h2>
+    <section aria-label={words.cautiousAndHopeful}>
+      <h2>{words.cautiousAndHopeful}</h2>
       <p>
         {spreadWords(spread, write)}{' '}
         {isUsed ? (
-          <span className="quiet">Your cautious and hopeful sales differ by that, and chance takes months to lie apart like this.</span>
+          <span className="quiet">{words.yourCautiousAndHopeful}</span>
         ) : (
           <Button
             size="small"
-            onClick={() => edits.decision('versions.spread', 'cautious and hopeful sales', (one) => withSpread(one, spread))}
+            onClick={() => edits.decision('versions.spread', words.cautiousAndHopefulSales, (one) => withSpread(one, spread))}
           >
-            Use them
+            {words.useThem}
           </Button>
         )}
       </p>

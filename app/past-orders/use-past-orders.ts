@@ -7,6 +7,7 @@ import { type PastOrdersWorker, startPastOrdersWorker } from './past-orders-work
 import { newId } from '../workbench/new-id';
 import { useAfterPaint } from '../workbench/use-after-paint';
 import { useStore, useWorkbench } from '../workbench/workbench-context';
+import { usePastOrders as words } from './words';
 
 /** What happens to a file that was dropped. */
 export type Intake =
@@ -44,9 +45,8 @@ export interface PastOrdersHere {
 }
 
 const LARGEST_BYTES = 500_000_000;
-const TOO_LARGE = 'This file is larger than 500 MB. Export your orders by the year, and drop one year after the other.';
-const BROKEN =
-  'This file could not be worked on to its end; your browser may be short of memory. Open this page again, and drop a part of it.';
+const TOO_LARGE = words.thisFileIsLarger;
+const BROKEN = words.thisFileCouldNotBeWorked;
 /** What is typed elsewhere is not held up by a million orders. */
 const ANSWER_AFTER_MS = 200;
 
@@ -70,7 +70,7 @@ export function usePastOrders(files: readonly StoredOrderFile[]): PastOrdersHere
     if (reply.say === 'progress') setIntake((now) => (now.is === 'reading' || now.is === 'keeping' ? { ...now, part: reply.part } : now));
     else if (reply.say === 'found') setIntake({ is: 'found', name, found: reply.found });
     else if (reply.say === 'refused') refuse({ name, why: reply.why });
-    else if (reply.say === 'not-kept') refuse({ name, why: `Nothing was kept: ${reply.why}. Try again.` });
+    else if (reply.say === 'not-kept') refuse({ name, why: words.nothingWasKeptTry(reply.why) });
     else if (reply.say === 'loaded') setLoaded((times) => times + 1);
     // What is said of a question that was stopped may come late.
     else if (reply.say === 'answering') setAnswering((now) => (now === 'stopped' ? now : reply.part));
@@ -157,7 +157,7 @@ export function usePastOrders(files: readonly StoredOrderFile[]): PastOrdersHere
     async remove(id) {
       setRefused([]);
       if (await isDeleted(address, id)) await revalidate();
-      else setRefused([{ name: '', why: 'Nothing was deleted, as Venalis can’t be reached. Try again.' }]);
+      else setRefused([{ name: '', why: words.nothingWasDeletedAsVenalis }]);
     },
   };
 }

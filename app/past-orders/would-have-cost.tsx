@@ -6,6 +6,7 @@ import { isProposal } from '#core/proposals/every-vendors-best';
 import { useWriter } from '../locale/locale';
 import { averageWords, besideForecastWords, emptyMonthsWords, withoutOrdersWords, wouldHaveCostWords } from './past-orders-words';
 import { useWorkbench } from '../workbench/workbench-context';
+import { wouldHaveCost as words } from './words';
 
 /** What past orders would have cost with every candidate, order by order. */
 export function WouldHaveCost({ replay, currency }: { replay: ReplayAnswer; currency: string }) {
@@ -15,69 +16,74 @@ export function WouldHaveCost({ replay, currency }: { replay: ReplayAnswer; curr
   const { candidates, months, differing } = replay;
   const [first, second] = candidates.filter(({ result }) => canBeChosen(result));
   return (
-    <section aria-label="What they would have cost">
+    <section aria-label={words.whatTheyWouldHave}>
       <h2>{wouldHaveCostWords(replay, write)}</h2>
       <p className="quiet">
-        Every single order was charged as each plan charges it, from {write.month(months[0] ?? '')} to {write.month(months.at(-1) ?? '')}:{' '}
-        {write.amount(replay.sales)} paid by customers. {besideForecastWords(replay, forecast, write)} {withoutOrdersWords(replay.without)}{' '}
-        {emptyMonthsWords(replay.empty, write)}
+        {words.everySingleOrderWas({
+          month: write.month(months[0] ?? ''),
+          month2: write.month(months.at(-1) ?? ''),
+          sales: write.amount(replay.sales),
+          replay: besideForecastWords(replay, forecast, write),
+          without: withoutOrdersWords(replay.without),
+          empty: emptyMonthsWords(replay.empty, write),
+        })}
       </p>
       <DataTable
-        label="What past orders would have cost"
+        label={words.whatPastOrdersWould}
         rows={candidates}
         keyOf={({ id }) => id}
         columns={[
           {
-            head: 'Candidate',
+            head: words.candidate,
             kind: 'names-row',
             cell: ({ id, label }) =>
               isProposal(id) ? (
                 <>
-                  {label} <small className="quiet">no candidate yet</small>
+                  {label} <small className="quiet">{words.noCandidateYet}</small>
                 </>
               ) : (
                 label
               ),
           },
-          { head: `Would have cost, ${currency}`, kind: 'figures', cell: ({ result }) => write.money(result.total, currency) },
+          { head: words.wouldHaveCost(currency), kind: 'figures', cell: ({ result }) => write.money(result.total, currency) },
           {
-            head: 'More than the cheapest',
+            head: words.moreThanTheCheapest,
             kind: 'figures',
             cell: ({ result, more }) => (result.usable && Number(more) !== 0 ? write.difference(more) : ''),
           },
           ...(candidates.some(({ moreThanAverage }) => averageWords(moreThanAverage, write) !== '')
             ? [
                 {
-                  head: 'Fees on single orders',
+                  head: words.feesOnSingleOrders,
                   cell: ({ moreThanAverage }: ReplayAnswer['candidates'][number]) => averageWords(moreThanAverage, write),
                 },
               ]
             : []),
-          { head: 'Open', cellClass: 'quiet', cell: ({ result }) => openWords(result, write) },
+          { head: words.open, cellClass: 'quiet', cell: ({ result }) => openWords(result, write) },
         ]}
       />
       {first && second && differing.length > 0 && (
-        <Fold summary={`Orders on which ${first.label} and ${second.label} differ most`}>
+        <Fold summary={words.ordersOnWhichAndDiffer(first.label, second.label)}>
           <DataTable
-            label="Orders on which the first two differ most"
+            label={words.ordersOnWhichTheFirst}
             rows={differing.map((one, at) => ({ ...one, at }))}
             keyOf={({ at }) => at}
             columns={[
-              { head: 'Month', kind: 'names-row', cell: ({ month }) => write.month(month) },
-              { head: 'Sold as', cell: ({ stream }) => stream },
-              { head: `Order, ${currency}`, kind: 'figures', cell: ({ value }) => write.money(value, currency) },
-              { head: `${first.label} takes more or less`, kind: 'figures', cell: ({ more }) => write.money(more, currency) },
+              { head: words.month, kind: 'names-row', cell: ({ month }) => write.month(month) },
+              { head: words.soldAs, cell: ({ stream }) => stream },
+              { head: words.order(currency), kind: 'figures', cell: ({ value }) => write.money(value, currency) },
+              { head: words.takesMoreOrLess(first.label), kind: 'figures', cell: ({ more }) => write.money(more, currency) },
             ]}
           />
         </Fold>
       )}
-      <Fold summary="Month by month">
+      <Fold summary={words.monthByMonth}>
         <DataTable
-          label="What each month would have cost"
+          label={words.whatEachMonthWould}
           rows={months.map((month, at) => ({ month, at }))}
           keyOf={({ month }) => month}
           columns={[
-            { head: 'Month', kind: 'names-row', cell: ({ month }) => write.month(month) },
+            { head: words.month, kind: 'names-row', cell: ({ month }) => write.month(month) },
             ...candidates.map(({ id, label, result }) => ({
               key: id,
               head: label,
@@ -95,8 +101,8 @@ function openWords(
   { usable, outgrown, missing, unknown }: ReplayAnswer['candidates'][number]['result'],
   write: ReturnType<typeof useWriter>,
 ): string {
-  if (outgrown) return `outgrown in ${write.month(outgrown.month)}: ${outgrown.limit.replaceAll('-', ' ')}`;
-  if (missing.length > 0) return `does not offer ${missing.map((need) => need.replaceAll('-', ' ')).join(', ')}`;
-  if (!usable) return 'cannot be chosen';
-  return unknown.length > 0 ? 'prices not entered: at least' : '';
+  if (outgrown) return words.outgrownIn(write.month(outgrown.month), outgrown.limit.replaceAll('-', ' '));
+  if (missing.length > 0) return words.doesNotOffer(missing.map((need) => need.replaceAll('-', ' ')).join(', '));
+  if (!usable) return words.cannotBeChosen;
+  return unknown.length > 0 ? words.pricesNotEnteredAtLeast : '';
 }

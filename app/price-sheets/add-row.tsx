@@ -7,6 +7,7 @@ import { termWords } from '#core/wording/term-words';
 import { ChoiceField } from '../components/choice-field';
 import { useWorkbench } from '../workbench/workbench-context';
 import { useKnownQuantities } from './known-quantities';
+import { addRow as texts } from './words/add-row';
 
 type Addable = readonly [label: string, kind: RowKind];
 
@@ -19,20 +20,20 @@ const charge = (label: string, bucket: 'payment' | 'transaction' | 'usage', more
 });
 
 const FEES: readonly Addable[] = [
-  ['card fee on every order', charge('Card fee', 'payment')],
-  ['card fee, domestic cards', charge('Domestic cards', 'payment', { only: { cards: ['domestic'] } })],
-  ['card fee, cards from abroad', charge('Cards from abroad', 'payment', { only: { cards: ['international'] } })],
-  ['card fee in person', charge('Cards in person', 'payment', { only: { channels: ['in-person'] } })],
-  ['the platform’s own share of every order', charge('Sales fee', 'transaction')],
-  ['surcharge for an outside processor', charge('With an outside processor', 'transaction', { only: { payments: 'outside' } })],
-  ['orders beyond an allowance', charge('Orders beyond the allowance', 'transaction', { how: 'per-unit' })],
+  [texts.cardFeeOnEvery, charge(texts.cardFee, 'payment')],
+  [texts.cardFeeDomesticCards, charge(texts.domesticCards, 'payment', { only: { cards: ['domestic'] } })],
+  [texts.cardFeeCardsFromAbroad, charge(texts.cardsFromAbroad, 'payment', { only: { cards: ['international'] } })],
+  [texts.cardFeeInPerson, charge(texts.cardsInPerson, 'payment', { only: { channels: ['in-person'] } })],
+  [texts.thePlatformsOwnShare, charge(texts.salesFee, 'transaction')],
+  [texts.surchargeForAnOutside, charge(texts.withAnOutsideProcessor, 'transaction', { only: { payments: 'outside' } })],
+  [texts.ordersBeyondAnAllowance, charge(texts.ordersBeyondTheAllowance, 'transaction', { how: 'per-unit' })],
 ];
 const TERMS: readonly Addable[] = [0, 3, 6, 24, 36, 48].map((months) => [termWords(months), { kind: 'term', months }] as const);
 const BESIDES: readonly Addable[] = [
   ['trial', { kind: 'trial' }],
-  ['money back', { kind: 'refund' }],
-  ['paid on joining', { kind: 'joining' }],
-  ['advertised saving by the year', { kind: 'saving' }],
+  [texts.moneyBack, { kind: 'refund' }],
+  [texts.paidOnJoining, { kind: 'joining' }],
+  [texts.advertisedSavingByTheYear, { kind: 'saving' }],
 ];
 
 interface AddRowProps {
@@ -62,7 +63,7 @@ export const AddRow = memo(function AddRow({ section, rows, columns, onAdd }: Ad
       case 'usage':
         return known
           .filter((name) => name !== 'orders' && name !== 'sales')
-          .map((on) => [`by ${words(on)}`, { kind: 'charge', label: capital(words(on)), bucket: 'usage', how: 'per-unit', on }] as const);
+          .map((on) => [texts.by(words(on)), { kind: 'charge', label: capital(words(on)), bucket: 'usage', how: 'per-unit', on }] as const);
       case 'extent':
         return [...new Set([...known, 'staff', 'products', 'sites', 'storage'])].map(
           (quantity) => [words(quantity), { kind: 'limit', quantity }] as const,
@@ -99,15 +100,15 @@ export const AddRow = memo(function AddRow({ section, rows, columns, onAdd }: Ad
 function furtherTerms(rows: readonly GridRow[]): readonly Addable[] {
   const lengths = new Map<number, number>();
   for (const { kind } of rows) if (kind.kind === 'term') lengths.set(kind.months, (lengths.get(kind.months) ?? 0) + 1);
-  return [...lengths].map(([months, nth]) => [`another way to pay ${termWords(months)}`, { kind: 'term', months, nth }] as const);
+  return [...lengths].map(([months, nth]) => [texts.anotherWayToPayMonths(termWords(months)), { kind: 'term', months, nth }] as const);
 }
 
 const LABELS: Readonly<Record<Section, string>> = {
-  price: 'another way to pay',
-  sale: 'another fee',
-  usage: 'a fee on usage',
-  extent: 'a limit',
-  features: 'a feature',
+  price: texts.anotherWayToPay,
+  sale: texts.anotherFee,
+  usage: texts.aFeeOnUsage,
+  extent: texts.aLimit,
+  features: texts.aFeature,
 };
 
 function capital(text: string): string {

@@ -8,6 +8,7 @@ import { type CellReading, readCell } from '#core/price-sheet/read-cell';
 import { ClauseList } from './clause-list';
 import { statedBy } from './phrase-reading';
 import { useAnswers } from './use-answers';
+import { cellEditor as words } from './words/cell-editor';
 
 /** Where the focus goes after a cell. */
 export type Leave = 'down' | 'right' | 'left' | 'stay';
@@ -95,7 +96,7 @@ export function CellEditor({
       {!isPlain && (
         <div className="cell-reading" aria-live="polite">
           {clauses.length === 0 ? (
-            <p className="quiet">Nothing is read from this yet.</p>
+            <p className="quiet">{words.nothingIsReadFromThisYet}</p>
           ) : (
             <ClauseList clauses={answers.answered} asking={answers.asking} marked={answers.marked} onAnswer={answers.answer} />
           )}
@@ -114,9 +115,9 @@ function clausesOf(reading: CellReading, part: Part): Clause[] {
 
 /** Why what was typed does not count yet; null if all of it was read. */
 function problemOf(answered: ReadonlyArray<{ clause: Clause; answer: number | null }>): string | null {
-  if (answered.length === 0) return 'Nothing is read from this.';
+  if (answered.length === 0) return words.nothingIsReadFromThis;
   for (const { clause, answer } of answered) {
-    if (clause.kind === 'not-understood') return `“${clause.text}” is not understood.`;
+    if (clause.kind === 'not-understood') return words.isNotUnderstood(clause.text);
     if (clause.kind === 'asked' && answer === null) return clause.question;
   }
   return null;

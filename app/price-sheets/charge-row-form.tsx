@@ -7,23 +7,24 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { channelWords } from '#core/wording/channel-words';
 import { paidWith } from '#core/wording/paid-with';
 import { useKnownQuantities } from './known-quantities';
+import { chargeRowForm as texts } from './words/charge-row-form';
 
 const BUCKETS: ReadonlyArray<{ value: NonNullable<ChargeRowFields['bucket']>; label: string }> = [
-  { value: 'payment', label: 'fee for payments' },
-  { value: 'transaction', label: 'the platform’s fee' },
-  { value: 'usage', label: 'fee for usage' },
-  { value: 'addon', label: 'fee of an add-on' },
+  { value: 'payment', label: texts.feeForPayments },
+  { value: 'transaction', label: texts.thePlatformsFee },
+  { value: 'usage', label: texts.feeForUsage },
+  { value: 'addon', label: texts.feeOfAnAdd },
 ];
 const PAYMENTS: ReadonlyArray<{ value: 'any' | 'own' | 'outside'; label: string }> = [
-  { value: 'any', label: 'however it is paid' },
-  { value: 'own', label: 'with the platform’s own payments' },
-  { value: 'outside', label: 'with an outside processor' },
+  { value: 'any', label: texts.howeverItIsPaid },
+  { value: 'own', label: texts.withThePlatformsOwn },
+  { value: 'outside', label: texts.withAnOutsideProcessor },
 ];
 const KINDS = [
-  { value: 'goods', label: 'goods' },
-  { value: 'digital', label: 'downloads and courses' },
-  { value: 'service', label: 'services' },
-  { value: 'subscription', label: 'subscriptions' },
+  { value: 'goods', label: texts.goods },
+  { value: 'digital', label: texts.downloadsAndCourses },
+  { value: 'service', label: texts.services },
+  { value: 'subscription', label: texts.subscriptions },
 ];
 const words = (name: string) => ({ value: name, label: name.replaceAll('-', ' ') });
 
@@ -49,13 +50,13 @@ export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
   const channels = [...new Set(['own-site', 'in-person', 'marketplace', ...forecast.streams.flatMap(({ channel }) => channel ?? [])])];
   const quantities = [...new Set([...known, on])];
   return (
-    <section className="row-form" aria-label="This fee">
-      <h3>This fee</h3>
-      <TextField label="Its name" value={label} onChange={(next) => onChange('label', { label: next })} />
-      <ChoiceField label="Whose fee" value={bucket} options={BUCKETS} onChange={(next) => onChange('bucket', { bucket: next })} />
+    <section className="row-form" aria-label={texts.thisFee}>
+      <h3>{texts.thisFee}</h3>
+      <TextField label={texts.itsName} value={label} onChange={(next) => onChange('label', { label: next })} />
+      <ChoiceField label={texts.whoseFee} value={bucket} options={BUCKETS} onChange={(next) => onChange('bucket', { bucket: next })} />
       {how !== 'per-order' && (
         <ChoiceField
-          label="What is counted"
+          label={texts.whatIsCounted}
           value={on}
           options={quantities.map(words)}
           searchable
@@ -63,7 +64,7 @@ export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
         />
       )}
       <ChoiceField
-        label="Which orders"
+        label={texts.whichOrders}
         value={only?.payments ?? 'any'}
         options={PAYMENTS}
         onChange={(next) => {
@@ -72,32 +73,32 @@ export function ChargeRowForm({ row, onChange }: ChargeRowFormProps) {
         }}
       />
       <ChoicesField
-        label="Paid with"
+        label={texts.paidWith}
         values={only?.cards ?? []}
         options={cards.map((kind) => ({ value: kind, label: paidWith(kind) }))}
-        placeholder="all"
+        placeholder={texts.all}
         onChange={(names) => onChange('cards', { only: withOnly(only, 'cards', names) })}
       />
       <ChoicesField
-        label="Where it is sold"
+        label={texts.whereItIsSold}
         values={only?.channels ?? []}
         options={channels.map((channel) => ({ value: channel, label: channelWords(channel) }))}
-        placeholder="everywhere"
+        placeholder={texts.everywhere}
         onChange={(names) => onChange('channels', { only: withOnly(only, 'channels', names) })}
       />
       <ChoicesField
-        label="What is sold"
+        label={texts.whatIsSold}
         values={only?.kinds ?? []}
         options={KINDS}
-        placeholder="everything"
+        placeholder={texts.everything}
         onChange={(names) => onChange('kinds', { only: withOnly(only, 'kinds', names) })}
       />
       {forecast.streams.length > 1 && (
         <ChoicesField
-          label="Streams"
+          label={texts.streams}
           values={only?.streams ?? []}
           options={forecast.streams.map((stream) => ({ value: stream.id, label: stream.label || stream.id }))}
-          placeholder="all"
+          placeholder={texts.all}
           onChange={(names) => onChange('streams', { only: withOnly(only, 'streams', names) })}
         />
       )}

@@ -2,6 +2,7 @@ import { statementSentence } from '#core/price-phrase/price-sentence';
 import type { Statement } from '#core/price-phrase/statement';
 import { useWriter } from '../locale/locale';
 import type { AnsweredClause } from './phrase-reading';
+import { clauseList as words } from './words/clause-list';
 
 interface ClauseListProps {
   clauses: readonly AnsweredClause[];
@@ -11,7 +12,7 @@ interface ClauseListProps {
   onAnswer(clause: number, option: number): void;
 }
 
-const NONE_OF_THESE = 'none of these, leave it out';
+const NONE_OF_THESE = words.noneOfTheseLeave;
 
 /** What was read, in plain words: sentences, questions with their answers, and what was not understood. */
 export function ClauseList({ clauses, asking, marked, onAnswer }: ClauseListProps) {
@@ -31,7 +32,7 @@ export function ClauseList({ clauses, asking, marked, onAnswer }: ClauseListProp
           )}
           {clause.kind === 'not-understood' && (
             <>
-              <q>{clause.text}</q> <small>{clause.why ? `cannot be: ${clause.why}` : 'is not understood, and left out'}</small>
+              <q>{clause.text}</q> <small>{clause.why ? words.cannotBe(clause.why) : words.isNotUnderstoodAndLeft}</small>
             </>
           )}
           {clause.kind === 'asked' && answer !== null && (
@@ -39,7 +40,7 @@ export function ClauseList({ clauses, asking, marked, onAnswer }: ClauseListProp
               {clause.options[answer]?.statements.map((statement, at) => (
                 <span key={at}>{sentence(statement)}</span>
               ))}
-              <small>{clause.options[answer]?.label ?? `“${clause.text}” is left out`}</small>
+              <small>{clause.options[answer]?.label ?? words.isLeftOut(clause.text)}</small>
             </>
           )}
           {clause.kind === 'asked' && answer === null && (

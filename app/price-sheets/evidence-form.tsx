@@ -3,11 +3,12 @@ import type { Evidence } from '#core/decision/sheet-notes';
 import { ChoiceField } from '../components/choice-field';
 import { DayField } from '../components/day-field';
 import { TextField } from '../components/text-field';
+import { evidenceForm as words } from './words/evidence-form';
 
 const SURE: ReadonlyArray<{ value: 'sure' | 'likely' | 'guess'; label: string }> = [
-  { value: 'sure', label: 'sure' },
-  { value: 'likely', label: 'likely' },
-  { value: 'guess', label: 'a guess' },
+  { value: 'sure', label: words.sure },
+  { value: 'likely', label: words.likely },
+  { value: 'guess', label: words.aGuess },
 ];
 
 interface EvidenceFormProps {
@@ -24,36 +25,44 @@ export function EvidenceForm({ fieldKey, evidence, isSheet, onChange }: Evidence
   return (
     <div className="evidence-form">
       <TextField
-        label="Where it was seen"
+        label={words.whereItWasSeen}
         value={evidence.where ?? ''}
-        placeholder="pricing page"
+        placeholder={words.pricingPage}
         onChange={(where) => onChange({ where: where || undefined })}
       />
-      {!isSheet && <DayField fieldKey={`${fieldKey}.seen`} label="On" value={evidence.seen} onChange={(seen) => onChange({ seen })} />}
-      <TextField label="By whom" value={evidence.by ?? ''} onChange={(by) => onChange({ by: by || undefined })} />
-      <ChoiceField label="How sure" value={evidence.sure} options={SURE} placeholder="not said" onChange={(sure) => onChange({ sure })} />
+      {!isSheet && (
+        <DayField fieldKey={`${fieldKey}.seen`} label={words.on} value={evidence.seen} onChange={(seen) => onChange({ seen })} />
+      )}
+      <TextField label={words.byWhom} value={evidence.by ?? ''} onChange={(by) => onChange({ by: by || undefined })} />
+      <ChoiceField
+        label={words.howSure}
+        value={evidence.sure}
+        options={SURE}
+        placeholder={words.notSaid}
+        onChange={(sure) => onChange({ sure })}
+      />
       {!isSheet && (
         <>
           <DayField
             fieldKey={`${fieldKey}.until`}
-            label="The offer holds until"
+            label={words.theOfferHoldsUntil}
             value={evidence.until}
             onChange={(until) => onChange({ until })}
           />
           <TextField
-            label="For whom"
+            label={words.forWhom}
             value={evidence.forWhom ?? ''}
-            placeholder="everybody"
+            placeholder={words.everybody}
             onChange={(forWhom) => onChange({ forWhom: forWhom || undefined })}
           />
           <TextField
-            label="The page’s own words"
+            label={words.thePagesOwnWords}
             value={evidence.stated ?? ''}
             onChange={(stated) => onChange({ stated: stated || undefined })}
           />
           {evidence.otherwise !== undefined && (
             <TextField
-              label="Elsewhere it says"
+              label={words.elsewhereItSays}
               value={evidence.otherwise}
               onChange={(otherwise) => onChange({ otherwise: otherwise || undefined })}
             />
@@ -61,7 +70,7 @@ export function EvidenceForm({ fieldKey, evidence, isSheet, onChange }: Evidence
         </>
       )}
       <Checkbox checked={evidence.earns === true} onChange={({ target }) => onChange({ earns: target.checked || undefined })}>
-        this source earns a commission
+        {words.thisSourceEarnsACommission}
       </Checkbox>
     </div>
   );

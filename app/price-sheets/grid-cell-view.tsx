@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { CellState } from '#core/price-sheet/rows/row-rule';
 import { CandidateTag } from '../components/candidate-tag';
+import { gridCellView as words } from './words/grid-cell-view';
 
 interface GridCellViewProps {
   row: number;
@@ -30,14 +31,16 @@ export const GridCellView = memo(function GridCellView(props: GridCellViewProps)
       role="gridcell"
       data-at={`${row} ${column}`}
       tabIndex={isFocused ? 0 : -1}
-      aria-label={[name, shown || 'empty', notes.replaceAll('\n', ', '), questions > 0 ? 'has a question' : ''].filter(Boolean).join(': ')}
+      aria-label={[name, shown || 'empty', notes.replaceAll('\n', ', '), questions > 0 ? words.hasAQuestion : '']
+        .filter(Boolean)
+        .join(': ')}
       {...(problem ? { 'aria-invalid': true } : {})}
       className={`cell is-${state}${unread === undefined ? '' : ' is-unread'}${questions > 0 ? ' has-question' : ''}`}
     >
       <span className="cell-figure">
         {shown || '–'}
         {candidates !== '' && (
-          <span className="in-line-up" title="Being compared">
+          <span className="in-line-up" title={words.beingCompared}>
             {candidates.split(' ').map((id) => (
               <CandidateTag key={id} id={id} />
             ))}

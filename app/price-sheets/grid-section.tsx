@@ -8,13 +8,14 @@ import { CellEditor } from './cell-editor';
 import { GridCellView } from './grid-cell-view';
 import { type GridSheet, keyOf, nameOf } from './grid-sheet';
 import type { EditedCell } from './use-edited-cell';
+import { gridSection as words } from './words/grid-section';
 
 const SECTION_WORDS: Readonly<Record<Section, string>> = {
-  price: 'What the plan costs',
-  sale: 'What each sale costs',
-  usage: 'Usage fees',
+  price: words.whatThePlanCosts,
+  sale: words.whatEachSaleCosts,
+  usage: words.usageFees,
   extent: 'Limits',
-  features: 'What is in it',
+  features: words.whatIsInIt,
 };
 
 interface GridSectionProps {

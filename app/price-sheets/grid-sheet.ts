@@ -2,6 +2,7 @@ import type { PriceSheet } from '#core/decision/price-sheet';
 import type { GridRow } from '#core/price-sheet/grid-rows';
 import type { Part } from '#core/price-sheet/parts';
 import type { Cells } from './use-cells';
+import { gridSheet as words } from './words/grid-sheet';
 
 /** A sheet as its grid shows it, and how it is changed. */
 export interface GridSheet {
@@ -18,7 +19,7 @@ export interface GridSheet {
 
 /** How a figure of a part is called. */
 export function nameOf({ title }: GridRow, { label }: Part): string {
-  return `${label || 'this plan'}, ${title.toLowerCase()}`;
+  return `${label || words.thisPlan}, ${title.toLowerCase()}`;
 }
 
 /** The key under which what is typed into a cell is kept. */

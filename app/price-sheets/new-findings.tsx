@@ -1,6 +1,7 @@
 import type { PriceSheet } from '#core/decision/price-sheet';
 import { checkSheet } from '#core/price-checks/price-checks';
 import { useCheckContext } from './check-context';
+import { newFindings as words } from './words/new-findings';
 
 /** The questions that a sheet would raise after a change, and did not before. */
 export function NewFindings({ before, after, today }: { before: PriceSheet; after: PriceSheet; today: string }) {
@@ -11,7 +12,7 @@ export function NewFindings({ before, after, today }: { before: PriceSheet; afte
   );
   if (fresh.length === 0) return null;
   return (
-    <ul className="new-findings" aria-label="Questions about it">
+    <ul className="new-findings" aria-label={words.questionsAboutIt}>
       {fresh.map(({ check, place, title, question }) => (
         <li key={`${check} ${place}`}>
           <b>{title}</b> {question}

@@ -1,3 +1,5 @@
+import { pageFiles as words } from './words/page-files';
+
 /** In bytes. */
 const LARGEST_FILE = 10 * 1024 * 1024;
 
@@ -13,6 +15,6 @@ export function readPageFiles(files: readonly File[]): { readonly pages: Promise
   const small = files.filter(({ size }) => size <= LARGEST_FILE);
   return {
     pages: Promise.all(small.map(async (file) => ({ text: await file.text(), name: file.name }))),
-    problem: large ? `${large.name} is over 10 MB, and nothing was read of it. Copy the part with the prices and paste it instead.` : null,
+    problem: large ? words.isOver10Mb(large.name) : null,
   };
 }

@@ -13,6 +13,7 @@ import { useKnownQuantities } from './known-quantities';
 import { NewFindings } from './new-findings';
 import { type LineState, lineStates, type ShownLine } from './page-lines';
 import { PagePreview } from './page-preview';
+import { pageIntake as texts } from './words/page-intake';
 
 interface PageIntakeProps {
   name: string;
@@ -57,11 +58,11 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
     scrollToLine(lines, preview.linesAt.get(at)?.[0]);
   };
   return (
-    <div className="page-intake" role="group" aria-label="What the page says">
+    <div className="page-intake" role="group" aria-label={texts.whatThePageSays}>
       <PageSummary name={name} reading={reading} shown={shown} />
       {reading.currency === null && (
         <ChoiceField
-          label={reading.sign === '$' ? 'Which dollar the page means' : 'The currency of its prices'}
+          label={reading.sign === '$' ? texts.whichDollarThePage : texts.theCurrencyOfItsPrices}
           value={currency}
           options={CURRENCY_OPTIONS}
           onChange={setCurrency}
@@ -69,7 +70,7 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
       )}
       {isFirst && (
         <Checkbox checked={comparesIn} onChange={({ target }) => setComparesIn(target.checked)}>
-          Compare everything in {currency} from now on (it is {decision.currency} so far, and nothing else has a price yet)
+          {texts.compareEverythingInFromNow(currency, decision.currency)}
         </Checkbox>
       )}
       <Questions reading={reading} answers={answers} onAnswer={(index, option) => setAnswers(withAnswer(answers, index, option))} />
@@ -81,14 +82,14 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
       ))}
       <p className="phrase-take">
         <Button type="primary" size="small" onClick={take}>
-          Add to the sheet
+          {texts.addToTheSheet}
         </Button>
         <Button type="text" size="small" onClick={onDone}>
-          Leave it
+          {texts.leaveIt}
         </Button>
         {onByHand && (
           <Button type="text" size="small" onClick={onByHand}>
-            Name its columns myself
+            {texts.nameItsColumnsMyself}
           </Button>
         )}
       </p>
@@ -125,24 +126,27 @@ function scrollToLine(list: RefObject<HTMLOListElement | null>, line: number | u
 }
 
 const TOLD: ReadonlyArray<readonly [LineState, string]> = [
-  ['asked', 'asked about'],
-  ['open', 'not understood'],
-  ['aside', 'put aside'],
+  ['asked', texts.askedAbout],
+  ['open', texts.notUnderstood],
+  ['aside', texts.putAside],
 ];
 
 function PageSummary({ name, reading, shown }: { name: string; reading: PageReading; shown: readonly ShownLine[] }) {
   const facts = [...reading.plans, ...reading.addons].reduce((sum, { facts: own }) => sum + own.length, 0);
   const count = (state: LineState) => shown.filter((line) => line.state === state).length;
-  const told = [`${count('used')} are used`, ...TOLD.flatMap(([state, words]) => (count(state) > 0 ? [`${count(state)} ${words}`] : []))];
-  const plans = reading.isProcessor ? 'A payment processor' : counted(reading.plans.length, 'plan');
-  const addons = reading.addons.length > 0 ? ` and ${counted(reading.addons.length, 'add-on')}` : '';
+  const told = [texts.areUsed(count('used')), ...TOLD.flatMap(([state, words]) => (count(state) > 0 ? [`${count(state)} ${words}`] : []))];
+  const plans = reading.isProcessor ? texts.aPaymentProcessor : counted(reading.plans.length, 'plan');
+  const addons = reading.addons.length > 0 ? texts.and(counted(reading.addons.length, 'add-on')) : '';
   return (
     <p className="page-summary" aria-live="polite">
-      <b>
-        {reading.vendor || name}: {plans}
-        {addons}, {counted(facts, 'figure')}.
-      </b>{' '}
-      Of its lines {told.join(', ')}.{reading.leftOut && <span className="problem"> Not looked at: {reading.leftOut}.</span>}
+      {texts.ofItsLines(
+        <b>
+          {reading.vendor || name}: {plans}
+          {addons}, {counted(facts, 'figure')}.
+        </b>,
+        told.join(', '),
+        reading.leftOut && <span className="problem"> {texts.notLookedAt(reading.leftOut)}</span>,
+      )}
     </p>
   );
 }
@@ -158,7 +162,7 @@ function Questions({ reading, answers, onAnswer }: QuestionsProps) {
   const id = useId();
   if (reading.asked.length === 0) return null;
   return (
-    <section className="page-questions" aria-label="Questions about the page">
+    <section className="page-questions" aria-label={texts.questionsAboutThePage}>
       {reading.asked.map(({ question, text, plans, options }, index) => (
         <div key={question} className="page-question" role="radiogroup" aria-labelledby={`${id}-${index}`}>
           <p id={`${id}-${index}`}>
@@ -167,7 +171,7 @@ function Questions({ reading, answers, onAnswer }: QuestionsProps) {
           <Radio.Group
             value={answers[index] ?? null}
             onChange={({ target }) => onAnswer(index, target.value as number | null)}
-            options={[...options.map(({ label }, option) => ({ value: option, label })), { value: null, label: 'leave it open' }]}
+            options={[...options.map(({ label }, option) => ({ value: option, label })), { value: null, label: texts.leaveItOpen }]}
           />
         </div>
       ))}
@@ -188,12 +192,10 @@ function DifferingFigures({ preview, differing, onChange }: DifferingFiguresProp
   return (
     <div className="page-question" role="radiogroup" aria-labelledby={id}>
       <p id={id}>
-        <b>
-          {counted(length, 'figure')} {length === 1 ? 'stands' : 'stand'} differently on the sheet.
-        </b>{' '}
+        <b>{texts.differentlyOnTheSheet(counted(length, 'figure'), length === 1 ? texts.stands : texts.stand)}</b>{' '}
         {preview.differing.slice(0, 6).map(({ place, former, stated }) => (
           <span key={place} className="differing">
-            on the sheet {former}, on the page <q>{stated}</q>
+            {texts.onTheSheetOnThePage(former)} <q>{stated}</q>
           </span>
         ))}
       </p>
@@ -201,8 +203,8 @@ function DifferingFigures({ preview, differing, onChange }: DifferingFiguresProp
         value={differing}
         onChange={({ target }) => onChange(target.value as Differing)}
         options={[
-          { value: 'take', label: 'take the page’s; what stood there is kept beside it' },
-          { value: 'keep', label: 'keep the sheet’s' },
+          { value: 'take', label: texts.takeThePagesWhat },
+          { value: 'keep', label: texts.keepTheSheets },
         ]}
       />
     </div>
@@ -223,10 +225,10 @@ function PageLines({ lines, list, place, linesAt, onShow }: PageLinesProps) {
   const active = new Set(place === null ? [] : linesAt.get(place));
   const visible = all ? lines : lines.filter(({ state }) => state !== 'aside');
   return (
-    <section className="page-lines" aria-label="Lines of the page">
+    <section className="page-lines" aria-label={texts.linesOfThePage}>
       <p className="page-lines-head">
         <Checkbox checked={all} onChange={({ target }) => setAll(target.checked)}>
-          Show what was put aside, too
+          {texts.showWhatWasPut}
         </Checkbox>
       </p>
       <ol ref={list}>

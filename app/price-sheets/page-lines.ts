@@ -1,5 +1,6 @@
 import type { PageReading } from '#core/price-page/page-reading';
 import type { AppliedReading } from '#core/price-sheet/apply-reading';
+import { pageLines as words } from './words/page-lines';
 
 /** What became of a line of a page. */
 export type LineState = 'used' | 'asked' | 'open' | 'aside';
@@ -24,9 +25,9 @@ export function lineStates(reading: PageReading, linesAt: AppliedReading['linesA
   const aside = new Map(reading.aside.map(({ line, why }) => [line, why]));
   return reading.lines.map(({ line, text }): ShownLine => {
     const place = placeOf.get(line) ?? null;
-    if (open.has(line)) return { line, text, state: 'open', why: 'not understood', place };
+    if (open.has(line)) return { line, text, state: 'open', why: words.notUnderstood, place };
     if (place !== null) return { line, text, state: 'used', why: '', place };
-    if (asked.has(line)) return { line, text, state: 'asked', why: 'asked above', place };
+    if (asked.has(line)) return { line, text, state: 'asked', why: words.askedAbove, place };
     return { line, text, state: aside.has(line) ? 'aside' : 'used', why: aside.get(line) ?? '', place };
   });
 }

@@ -6,6 +6,7 @@ import { addonsOf, columnsOf, type Part } from '#core/price-sheet/parts';
 import type { AppliedReading } from '#core/price-sheet/apply-reading';
 import { DataTable } from '../components/data-table';
 import { useCells } from './use-cells';
+import { pagePreview as words } from './words/page-preview';
 
 interface PagePreviewProps {
   sheet: PriceSheet;
@@ -24,9 +25,11 @@ export function PagePreview({ sheet, linesAt, place, onShow }: PagePreviewProps)
     void section.current?.querySelector('td.is-active')?.scrollIntoView({ block: 'nearest' });
   }, [place]);
   return (
-    <section ref={section} className="page-preview" aria-label="The sheet as it would stand">
-      <PreviewTable sheet={sheet} columns={columnsOf(sheet)} linesAt={linesAt} place={place} onShow={onShow} label="Plans" />
-      {addons.length > 0 && <PreviewTable sheet={sheet} columns={addons} linesAt={linesAt} place={place} onShow={onShow} label="Add-ons" />}
+    <section ref={section} className="page-preview" aria-label={words.theSheetAsItWould}>
+      <PreviewTable sheet={sheet} columns={columnsOf(sheet)} linesAt={linesAt} place={place} onShow={onShow} label={words.plans} />
+      {addons.length > 0 && (
+        <PreviewTable sheet={sheet} columns={addons} linesAt={linesAt} place={place} onShow={onShow} label={words.addOns} />
+      )}
     </section>
   );
 }

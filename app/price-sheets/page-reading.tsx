@@ -3,6 +3,7 @@ import type { PriceSheet } from '#core/decision/price-sheet';
 import { ClauseList } from './clause-list';
 import { NewFindings } from './new-findings';
 import type { ReadPage } from './use-page';
+import { pageReading as words } from './words/page-reading';
 
 interface PageReadingProps {
   page: ReadPage;
@@ -32,9 +33,9 @@ export function PageReading({ page, sheet, today, onTakeOver }: PageReadingProps
       {isReady && <NewFindings before={sheet} after={apply(sheet).sheet} today={today} />}
       <p className="phrase-take">
         <Button type="primary" size="small" disabled={!isReady} onClick={onTakeOver}>
-          Add ↵
+          {words.add}
         </Button>
-        {asking >= 0 && <span className="quiet">a question is open: ↑ ↓ and Enter answer it</span>}
+        {asking >= 0 && <span className="quiet">{words.aQuestionIsOpen}</span>}
       </p>
     </>
   );

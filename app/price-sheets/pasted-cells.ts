@@ -5,6 +5,7 @@ import type { GridPoint } from '../components/grid-keys';
 import { newId } from '../workbench/new-id';
 import type { WorkbenchStore } from '../workbench/workbench-store';
 import { type GridSheet, keyOf, nameOf } from './grid-sheet';
+import { pastedCells as words } from './words/pasted-cells';
 
 /** The sheet with copied cells put in from a cell to the right and downwards; what cannot be read is kept beside its cell. */
 export function withPastedCells(
@@ -26,10 +27,7 @@ export function withPastedCells(
         pasted = withCell(pasted, current, row, reading, 'all', { known, newId }).sheet;
         continue;
       }
-      const problem =
-        foreign === null
-          ? 'This was pasted and is not understood here.'
-          : `This was pasted in ${foreign}; the column is in ${current.currency}.`;
+      const problem = foreign === null ? words.thisWasPastedAndIsNot : words.thisWasPastedInTheColumn(foreign, current.currency);
       setUnread(keyOf(id, row, current), { text, problem, label: nameOf(row, current) });
     }
   return pasted;

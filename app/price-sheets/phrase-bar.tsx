@@ -11,6 +11,7 @@ import { useKnownQuantities } from './known-quantities';
 import { PageReading } from './page-reading';
 import { LEAST_LINES, pastedPage } from './pasted-page';
 import { usePage } from './use-page';
+import { phraseBar as words } from './words/phrase-bar';
 
 interface PhraseBarProps {
   /** The sheet's id; what is typed and not taken over is kept under it. */
@@ -68,10 +69,10 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
     return () => cancelAnimationFrame(frame);
   }, [isWanted, isRead]);
   return (
-    <section className="phrase-bar" aria-label="Type it as the page says it">
+    <section className="phrase-bar" aria-label={words.typeItAsThePage}>
       <div className="phrase-line">
         <label htmlFor={id} className="visually-hidden">
-          What the page says
+          {words.whatThePageSays}
         </label>
         <TextArea
           id={id}
@@ -81,7 +82,7 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
           spellCheck={false}
           maxLength={20_000}
           value={text}
-          placeholder="27/mo or 258 billed yearly, 2.7% + 25c, up to 2 seats"
+          placeholder={words.of27MoOr258}
           aria-describedby={`${id}-read`}
           onChange={({ target: { value } }) => setText(value)}
           onPaste={(event) => {
@@ -100,12 +101,12 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
         />
         {columns.length > 1 && (
           <ChoiceField
-            label="For which plan"
+            label={words.forWhichPlan}
             labelHidden
             value={target}
             options={[
-              ...columns.map(({ id: part, label }, index) => ({ value: part, label: `for ${label || `plan ${index + 1}`}` })),
-              { value: ALL, label: 'for all plans' },
+              ...columns.map(({ id: part, label }, index) => ({ value: part, label: words.for(label || words.plan(index + 1)) })),
+              { value: ALL, label: words.forAllPlans },
             ]}
             onChange={setChosen}
           />
@@ -113,10 +114,7 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
       </div>
       <div className="phrase-read" id={`${id}-read`} aria-live="polite">
         {page.isEmpty ? (
-          <p className="quiet">
-            Paste a vendor’s whole pricing page here (on it: select all, copy), or type a line as the page says it. Enter adds what you
-            typed; Shift + Enter begins a line, “Basic:” a plan; “Seats: 2 | 5” states one thing of every plan.
-          </p>
+          <p className="quiet">{words.pasteAVendorsWhole}</p>
         ) : (
           <PageReading page={page} sheet={sheet} today={today} onTakeOver={take} />
         )}
@@ -129,12 +127,12 @@ export function PhraseBar({ id: sheetId, sheet, today, column, onTakeOver, onPag
               setText('');
             }}
           >
-            Read it as a whole page
+            {words.readItAsAWhole}
           </Button>
         )}
         {problems.map((problem) => (
           <p key={problem} className="field-problem" role="alert">
-            Not added: {problem}.
+            {words.notAdded(problem)}
           </p>
         ))}
       </div>

@@ -8,6 +8,7 @@ import { ChoiceField } from '../components/choice-field';
 import { TextField } from '../components/text-field';
 import { newId } from '../workbench/new-id';
 import { CURRENCY_OPTIONS } from './currency-options';
+import { planHeads as words } from './words/plan-heads';
 
 interface PlanHeadsProps {
   sheet: PriceSheet;
@@ -33,31 +34,31 @@ export const PlanHeads = memo(function PlanHeads({ sheet, columns, what, onChang
     <thead>
       <tr>
         <th scope="col">
-          <span className="visually-hidden">What is stated</span>
+          <span className="visually-hidden">{words.whatIsStated}</span>
         </th>
         {columns.map((part, index) => (
           <th scope="col" key={part.id}>
             {isOffer && (
               <TextField
                 className="plan-name"
-                label={`Name of ${what} ${index + 1}`}
+                label={words.nameOf(what, index + 1)}
                 labelHidden
                 value={part.label}
                 placeholder={`${what} ${index + 1}`}
                 onChange={(label) =>
-                  onChange(`${part.id}.label`, 'the name', (one) => withPart(one, part.id, (found) => ({ ...found, label })))
+                  onChange(`${part.id}.label`, words.theName, (one) => withPart(one, part.id, (found) => ({ ...found, label })))
                 }
               />
             )}
             <span className="plan-tools">
               <ChoiceField
-                label={`Currency of ${part.label || `${what} ${index + 1}`}`}
+                label={words.currencyOf(part.label || `${what} ${index + 1}`)}
                 labelHidden
                 value={part.currency}
                 options={CURRENCY_OPTIONS}
                 searchable
                 onChange={(code) =>
-                  onChange(`${part.id}.currency`, 'the currency', (one) =>
+                  onChange(`${part.id}.currency`, words.theCurrency, (one) =>
                     withPart(one, part.id, (found) => ({ ...found, currency: code })),
                   )
                 }
@@ -66,38 +67,38 @@ export const PlanHeads = memo(function PlanHeads({ sheet, columns, what, onChang
                 className="plan-tax"
                 checked={part.taxExcluded === true}
                 onChange={({ target }) =>
-                  onChange(`${part.id}.tax`, 'whether tax is in the prices', (one) =>
+                  onChange(`${part.id}.tax`, words.whetherTaxIsInThePrices, (one) =>
                     withPart(one, part.id, (found) => ({ ...found, taxExcluded: target.checked })),
                   )
                 }
               >
-                plus tax
+                {words.plusTax}
               </Checkbox>
               {isOffer && what === 'plan' && (
                 <Button
                   type="text"
                   size="small"
-                  title="Copies it to the right, so that only what differs has to be typed"
-                  aria-label={`Copy ${part.label || `plan ${index + 1}`} to the right`}
-                  onClick={() => changeOffer(`plan.${newId()}`, 'a plan copied', (one) => withCopiedPlan(one, newId, currency, part.id))}
+                  title={words.copiesItToTheRight}
+                  aria-label={words.copyToTheRight(part.label || words.plan(index + 1))}
+                  onClick={() => changeOffer(`plan.${newId()}`, words.aPlanCopied, (one) => withCopiedPlan(one, newId, currency, part.id))}
                 >
-                  copy →
+                  {words.copy}
                 </Button>
               )}
               {isOffer && (what === 'add-on' || columns.length > 1) && (
                 <Button
                   type="text"
                   size="small"
-                  aria-label={`Remove ${part.label || `${what} ${index + 1}`}`}
+                  aria-label={words.removePart(part.label || `${what} ${index + 1}`)}
                   onClick={() =>
-                    changeOffer(`${part.id}.removed`, `${part.label || `the ${what}`} removed`, ({ plans, addons, ...one }) => ({
+                    changeOffer(`${part.id}.removed`, words.removed(part.label || words.the(what)), ({ plans, addons, ...one }) => ({
                       ...one,
                       plans: plans.filter(({ id }) => id !== part.id),
                       ...(addons ? { addons: addons.filter(({ id }) => id !== part.id) } : {}),
                     }))
                   }
                 >
-                  remove
+                  {words.remove}
                 </Button>
               )}
             </span>
@@ -109,11 +110,11 @@ export const PlanHeads = memo(function PlanHeads({ sheet, columns, what, onChang
               size="small"
               onClick={() =>
                 what === 'plan'
-                  ? changeOffer(`plan.${newId()}`, 'a plan added', (one) => ({
+                  ? changeOffer(`plan.${newId()}`, words.aPlanAdded, (one) => ({
                       ...one,
                       plans: [...one.plans, { id: newId(), label: '', currency, terms: [] }],
                     }))
-                  : changeOffer(`addon.${newId()}`, 'an add-on added', (one) => withNewAddon(one, newId, currency))
+                  : changeOffer(`addon.${newId()}`, words.anAddOnAdded, (one) => withNewAddon(one, newId, currency))
               }
             >
               + {what}

@@ -4,6 +4,7 @@ import type { PriceSheet } from '#core/decision/price-sheet';
 import type { Finding } from '#core/price-checks/finding';
 import { type CheckedSheet, withReopened, withSettled } from '#core/price-checks/price-checks';
 import { TextField } from '../components/text-field';
+import { questionList as words } from './words/question-list';
 
 interface QuestionListProps {
   checked: CheckedSheet;
@@ -19,9 +20,9 @@ const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'E
 export function QuestionList({ checked, today, onSettle, onShow }: QuestionListProps) {
   const { open, settled } = checked;
   return (
-    <section aria-label="Questions" className="questions">
+    <section aria-label={words.questions} className="questions">
       <h3>
-        {NUMBERS[open.length] ?? open.length} {open.length === 1 ? 'question' : 'questions'}
+        {NUMBERS[open.length] ?? open.length} {open.length === 1 ? words.question : words.questions2}
       </h3>
       {open.map((finding) => (
         <Question
@@ -33,7 +34,7 @@ export function QuestionList({ checked, today, onSettle, onShow }: QuestionListP
       ))}
       {settled.length > 0 && (
         <details>
-          <summary>{settled.length} settled</summary>
+          <summary>{words.settledSettled(settled.length)}</summary>
           {settled.map(({ finding, by }) => (
             <div key={`${finding.check} ${finding.place}`} className="question is-settled">
               <b>{finding.title}</b>
@@ -41,7 +42,7 @@ export function QuestionList({ checked, today, onSettle, onShow }: QuestionListP
                 “{by.reason}” <span className="quiet">({by.on})</span>
               </p>
               <Button size="small" type="text" onClick={() => onSettle((sheet) => withReopened(sheet, by))}>
-                ask again
+                {words.askAgain}
               </Button>
             </div>
           ))}
@@ -61,7 +62,7 @@ function Question({ finding, onSettle, onShow }: { finding: Finding; onSettle(re
       <p>{finding.question}</p>
       {reason === null ? (
         <Button size="small" type="text" onClick={() => setReason('')}>
-          mark as answered
+          {words.markAsAnswered}
         </Button>
       ) : (
         <form
@@ -70,9 +71,9 @@ function Question({ finding, onSettle, onShow }: { finding: Finding; onSettle(re
             if (reason.trim() !== '') onSettle(reason.trim());
           }}
         >
-          <TextField label="Why it is right as it is" value={reason} autoFocus onChange={setReason} />
+          <TextField label={words.whyItIsRight} value={reason} autoFocus onChange={setReason} />
           <Button size="small" htmlType="submit" disabled={reason.trim() === ''}>
-            Settled
+            {words.settled}
           </Button>
         </form>
       )}

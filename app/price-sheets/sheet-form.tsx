@@ -20,6 +20,7 @@ import { SheetHead } from './sheet-head';
 import { useIntake } from './use-intake';
 import { SheetMargin } from './sheet-margin';
 import { VendorTakes } from './vendor-takes';
+import { sheetForm as words } from './words/sheet-form';
 
 type Which = 'plans' | 'addons';
 const COLUMNS: Readonly<Record<Which, (sheet: PriceSheet) => readonly Part[]>> = { plans: columnsOf, addons: addonsOf };
@@ -48,7 +49,7 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
     edits.sheet(
       id,
       `phrase.${newId()}`,
-      'what the page says',
+      words.whatThePageSays,
       recipe,
       currency === undefined ? undefined : (decision) => ({ ...decision, currency }),
     );
@@ -68,7 +69,7 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
       sheet={sheet}
       rows={rows[which]}
       columnsOf={COLUMNS[which]}
-      label={which === 'plans' ? 'Prices' : 'Prices of add-ons'}
+      label={which === 'plans' ? words.prices : words.pricesOfAddOns}
       findings={checked.open}
       focus={focus.which === which ? focus : { row: 0, column: 0 }}
       onFocus={(to) => setFocus({ which, ...to })}
@@ -88,7 +89,7 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
   );
   return (
     <>
-      <main className="work" aria-label="Price sheet">
+      <main className="work" aria-label={words.priceSheet}>
         <SheetHead id={id} sheet={sheet} />
         <PhraseBar
           id={id}
@@ -96,19 +97,15 @@ export function SheetForm({ id, sheet, today }: { id: string; sheet: PriceSheet;
           today={today}
           column={focus.which === 'plans' ? (part?.id ?? '') : ''}
           onTakeOver={takeOver}
-          onPage={(text) => intake.read(text, 'what was pasted')}
+          onPage={(text) => intake.read(text, words.whatWasPasted)}
         />
         <SheetIntake sheet={sheet} today={today} intake={intake} onTakeOver={takeOver} />
         {grid('plans')}
-        {sheet.kind === 'processor' && (
-          <p className="quiet">Its fees count for candidates that take their payments through it: choose that in the comparison.</p>
-        )}
+        {sheet.kind === 'processor' && <p className="quiet">{words.itsFeesCountForCandidates}</p>}
         {sheet.kind === 'offer' && (
-          <section className="addons" aria-label="Add-ons">
-            <h3>Add-ons of this vendor</h3>
-            <p className="quiet">
-              An add-on is counted for a candidate once the candidate takes it. A limit here is what each one adds to the plan’s.
-            </p>
+          <section className="addons" aria-label={words.addOns}>
+            <h3>{words.addOnsOfThisVendor}</h3>
+            <p className="quiet">{words.anAddOnIsCounted}</p>
             {grid('addons')}
           </section>
         )}

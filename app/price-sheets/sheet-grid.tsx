@@ -14,6 +14,7 @@ import { useKnownQuantities } from './known-quantities';
 import { withPastedCells } from './pasted-cells';
 import { useCells } from './use-cells';
 import { useEditedCell } from './use-edited-cell';
+import { sheetGrid as words } from './words/sheet-grid';
 
 interface SheetGridProps {
   id: string;
@@ -77,7 +78,7 @@ export function SheetGrid({ id, sheet, rows, columnsOf, label, findings, focus, 
     if (edited.cell) return;
     event.preventDefault();
     const cells = copiedCells(event.clipboardData.getData('text/plain'));
-    onChange(`${id}.pasted.${newId()}`, 'cells pasted', (one) => withPastedCells(one, grid, point, cells, store.setUnread));
+    onChange(`${id}.pasted.${newId()}`, words.cellsPasted, (one) => withPastedCells(one, grid, point, cells, store.setUnread));
   };
   const click = (event: MouseEvent) => {
     const at = pointAt(event);

@@ -8,6 +8,7 @@ import { DayField } from '../components/day-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { sheetHead as words } from './words/sheet-head';
 
 const KINDS = [
   'website-builder',
@@ -30,7 +31,7 @@ const KINDS = [
   'product-research',
   'plug-in',
 ];
-const NAMES = { offer: 'Vendor', processor: 'Payment processor', addon: 'Add-on' } as const;
+const NAMES = { offer: 'Vendor', processor: words.paymentProcessor, addon: 'Add-on' } as const;
 
 /** A sheet's name and kind, when it was seen, and taking it off the decision. */
 export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
@@ -49,27 +50,29 @@ export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
         label={NAMES[sheet.kind]}
         value={name}
         autoFocus={name === ''}
-        onChange={(label) => edits.sheet(id, 'label', 'the name', (one) => withName(one, label))}
+        onChange={(label) => edits.sheet(id, 'label', words.theName, (one) => withName(one, label))}
       />
       {sheet.kind === 'offer' && (
         <ChoiceField
-          label="Kind"
+          label={words.kind}
           value={sheet.offer.kind}
           searchable
           options={kinds.map((kind) => ({ value: kind, label: kind.replaceAll('-', ' ') }))}
           onChange={(kind) =>
-            edits.sheet(id, 'kind', 'the kind of vendor', (one) => (one.kind === 'offer' ? { ...one, offer: { ...one.offer, kind } } : one))
+            edits.sheet(id, 'kind', words.theKindOfVendor, (one) =>
+              one.kind === 'offer' ? { ...one, offer: { ...one.offer, kind } } : one,
+            )
           }
         />
       )}
       {sheet.kind === 'addon' && (
         <ChoicesField
-          label="Works with"
+          label={words.worksWith}
           values={sheet.addon.worksWith ?? []}
           options={offers}
-          placeholder="every vendor"
+          placeholder={words.everyVendor}
           onChange={(worksWith) =>
-            edits.sheet(id, 'works-with', 'what it works with', (one) => {
+            edits.sheet(id, 'works-with', words.whatItWorksWith, (one) => {
               if (one.kind !== 'addon') return one;
               const { worksWith: _former, ...addon } = one.addon;
               return { ...one, addon: worksWith.length > 0 ? { ...addon, worksWith } : addon };
@@ -79,10 +82,10 @@ export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
       )}
       <DayField
         fieldKey={`${id}.seen`}
-        label="Seen on"
+        label={words.seenOn}
         value={sheet.seen}
         onChange={(seen) =>
-          edits.sheet(id, 'seen', 'the day it was seen', (one) => {
+          edits.sheet(id, 'seen', words.theDayItWas, (one) => {
             const { seen: _former, ...rest } = one;
             return seen === undefined ? rest : { ...rest, seen };
           })
@@ -90,17 +93,17 @@ export function SheetHead({ id, sheet }: { id: string; sheet: PriceSheet }) {
       />
       <span className="sheet-tools">
         <a href={`/decisions/${decisionId}/sheets/${id}/export`} download>
-          export
+          {words.export}
         </a>
         <Button
           type="text"
           size="small"
           onClick={() => {
-            edits.removeSheet(id, name || 'a price sheet');
+            edits.removeSheet(id, name || words.aPriceSheet);
             void navigate(`/decisions/${decisionId}/sheets`);
           }}
         >
-          remove
+          {words.remove}
         </Button>
       </span>
     </div>

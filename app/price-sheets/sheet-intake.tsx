@@ -23,6 +23,7 @@ import { PageReading } from './page-reading';
 import { TableMappingForm } from './table-mapping';
 import type { Intake } from './use-intake';
 import { type Stretch, usePage } from './use-page';
+import { sheetIntake as words } from './words/sheet-intake';
 
 interface SheetIntakeProps {
   sheet: PriceSheet;
@@ -46,7 +47,7 @@ export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakePro
   return (
     <section
       className="intake"
-      aria-label="Paste or import"
+      aria-label={words.pasteOrImport}
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
@@ -54,15 +55,15 @@ export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakePro
       }}
     >
       <FileField
-        label="Or drop saved pages here, or choose them: web pages, CSV, the JSON of a sheet"
+        label={words.orDropSavedPages}
         multiple
         accept=".csv,.tsv,.txt,.html,.htm,.json,text/csv,text/html,application/json"
         onFiles={choose}
       />
       <div aria-live="polite">
         {problem && <p className="problem">{problem}</p>}
-        {intake.isReading && <p className="quiet">Reading {name} …</p>}
-        {intake.waiting > 0 && <p className="quiet">{counted(intake.waiting, 'more page')} after this one</p>}
+        {intake.isReading && <p className="quiet">{words.reading(name)}</p>}
+        {intake.waiting > 0 && <p className="quiet">{words.afterThisOne(counted(intake.waiting, words.morePage))}</p>}
         {name !== null && source && (
           <Read key={intake.key} name={name} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={intake.done} />
         )}
@@ -85,7 +86,7 @@ function Read({ name, source, sheet, today, onTakeOver, onDone }: ReadProps) {
     case 'refused':
       return (
         <div className="problem">
-          <p>{name} can’t be read.</p>
+          <p>{words.cantBeRead(name)}</p>
           <ul>
             {source.problems.slice(0, 20).map(({ path, found, wanted }) => (
               <li key={`${path} ${wanted}`}>
@@ -130,8 +131,11 @@ function WholeSheet({ name, read, today, onDone }: { name: string; read: PriceSh
   return (
     <div className="phrase-read">
       <p>
-        {name} holds the price sheet of <b>{sheetLabel(read) || 'a vendor without a name'}</b>
-        {read.seen && `, seen ${write.day(read.seen)}`}.
+        {words.holdsThePriceSheet(
+          name,
+          <b>{sheetLabel(read) || words.aVendorWithoutAName}</b>,
+          read.seen && words.seen(write.day(read.seen)),
+        )}
       </p>
       <div className="stretches are-several">
         {partsOf(read).map((part) => (
@@ -148,10 +152,10 @@ function WholeSheet({ name, read, today, onDone }: { name: string; read: PriceSh
       <NewFindings before={{ kind: 'processor', processor: { id: 'none', label: '', currency: 'EUR' } }} after={read} today={today} />
       <p className="phrase-take">
         <Button type="primary" size="small" onClick={take}>
-          Add as a separate sheet
+          {words.addAsASeparate}
         </Button>
         <Button type="text" size="small" onClick={onDone}>
-          discard
+          {words.discard}
         </Button>
       </p>
     </div>
@@ -177,8 +181,12 @@ function PastedTable({ table: source, ...rest }: Omit<ReadProps, 'name' | 'sourc
     <>
       {(rowsLeftOut > 0 || columnsLeftOut > 0) && (
         <p className="problem">
-          Only the first {table.length} rows and {table[0]?.length ?? 0} columns are shown: {rowsLeftOut > 0 && `${rowsLeftOut} more rows`}{' '}
-          {columnsLeftOut > 0 && `${columnsLeftOut} more columns`} are left out. A price sheet has no more.
+          {words.onlyTheFirstRows({
+            table: table.length,
+            table2: table[0]?.length ?? 0,
+            rowsLeftOut: rowsLeftOut > 0 && words.moreRows(rowsLeftOut),
+            columnsLeftOut: columnsLeftOut > 0 && words.moreColumns(columnsLeftOut),
+          })}
         </p>
       )}
       <TableMappingForm table={table} mapping={mapping} onChange={setChosen} />
@@ -213,19 +221,15 @@ function Stretches({ sheet, today, stretches, vendor, text, onTakeOver, onDone }
       className="phrase-read"
       tabIndex={0}
       role="group"
-      aria-label="What was read"
+      aria-label={words.whatWasRead}
       onKeyDown={(event) => {
         if (event.target !== event.currentTarget || page.press(event)) return;
         if (event.key === 'Enter' && page.isReady) take();
       }}
     >
-      {page.isEmpty ? (
-        <p>Nothing in it reads as a price. Say above what its lines mean.</p>
-      ) : (
-        <PageReading page={page} sheet={sheet} today={today} onTakeOver={take} />
-      )}
+      {page.isEmpty ? <p>{words.nothingInItReads}</p> : <PageReading page={page} sheet={sheet} today={today} onTakeOver={take} />}
       <Button type="text" size="small" onClick={onDone}>
-        discard
+        {words.discard}
       </Button>
     </div>
   );

@@ -15,6 +15,7 @@ import { EvidenceForm } from './evidence-form';
 import { EvidenceWords } from './evidence-words';
 import { QuestionList } from './question-list';
 import { useCells } from './use-cells';
+import { sheetMargin as words } from './words/sheet-margin';
 
 interface SheetMarginProps {
   /** The sheet's id. */
@@ -29,7 +30,13 @@ interface SheetMarginProps {
   onShow(place: string): void;
 }
 
-const STATE_WORDS = { 'not-known': 'not known', none: 'nothing', unlimited: 'no limit', 'not-offered': 'not offered', empty: 'empty' };
+const STATE_WORDS = {
+  'not-known': words.notKnown,
+  none: 'nothing',
+  unlimited: words.noLimit,
+  'not-offered': words.notOffered,
+  empty: 'empty',
+};
 
 /** Beside a price sheet: what is questionable, what the figures rest on, and what the chosen row is. */
 export function SheetMargin({ id, sheet, checked, today, row, part, onChange, onShow }: SheetMarginProps) {
@@ -37,44 +44,45 @@ export function SheetMargin({ id, sheet, checked, today, row, part, onChange, on
   const place = at && part ? placeOf(part.id, at) : null;
   const write = useCells();
   return (
-    <aside className="sheet-margin" aria-label="Questions and evidence">
+    <aside className="sheet-margin" aria-label={words.questionsAndEvidence}>
       <QuestionList
         checked={checked}
         today={today}
-        onSettle={(change) => onChange('settled', 'a question settled', change)}
+        onSettle={(change) => onChange('settled', words.aQuestionSettled, change)}
         onShow={onShow}
       />
-      <section aria-label="Evidence">
-        <h3>Evidence</h3>
+      <section aria-label={words.evidence}>
+        <h3>{words.evidence}</h3>
         {place !== null && row && part && (
           <>
             <p className="evidence-of">
-              {part.label || 'This plan'}, {row.title.toLowerCase()}
+              {part.label || words.thisPlan}, {row.title.toLowerCase()}
             </p>
             <Compare sheet={sheet} row={row} part={part} />
             <EvidenceWords evidence={evidenceOf(sheet, place)} figure={write.cell(sheet, part, row).text} today={today} />
-            <Fold summary="Say more about it">
+            <Fold summary={words.sayMoreAboutIt}>
               <EvidenceForm
                 fieldKey={`${id}.evidence.${place}`}
                 evidence={evidenceOf(sheet, place)}
-                onChange={(change) => onChange(`evidence.${place}`, 'the evidence', (one) => noteFigure(one, place, change))}
+                onChange={(change) => onChange(`evidence.${place}`, words.theEvidence, (one) => noteFigure(one, place, change))}
               />
             </Fold>
             <p className="quiet">
-              <kbd>Space</kbd> goes through{' '}
-              {statesOf(row)
-                .map((state) => STATE_WORDS[state])
-                .join(', ')}
-              .
+              {words.goesThrough(
+                <kbd>{words.space}</kbd>,
+                statesOf(row)
+                  .map((state) => STATE_WORDS[state])
+                  .join(', '),
+              )}
             </p>
           </>
         )}
-        <Fold summary="For the whole sheet">
+        <Fold summary={words.forTheWholeSheet}>
           <EvidenceForm
             fieldKey={`${id}.evidence`}
             isSheet
             evidence={sheet.evidence ?? {}}
-            onChange={(change) => onChange('evidence', 'the evidence', (one) => withSheetEvidence(one, change))}
+            onChange={(change) => onChange('evidence', words.theEvidence, (one) => withSheetEvidence(one, change))}
           />
         </Fold>
       </section>
@@ -82,7 +90,7 @@ export function SheetMargin({ id, sheet, checked, today, row, part, onChange, on
         <ChargeRowForm
           key={JSON.stringify(row.kind.kind === 'charge' ? [row.kind.bucket, row.kind.on, row.kind.only] : null)}
           row={row}
-          onChange={(field, fields) => onChange(`row.${field}`, 'a fee', (one) => withChargeRow(one, row, fields))}
+          onChange={(field, fields) => onChange(`row.${field}`, words.aFee, (one) => withChargeRow(one, row, fields))}
         />
       )}
     </aside>
@@ -104,12 +112,12 @@ function Compare({ sheet, row, part }: { sheet: PriceSheet; row: GridRow; part: 
       <Button
         size="small"
         onClick={() =>
-          edits.decision(`candidate.${term.id}`, 'a candidate added', (one) =>
+          edits.decision(`candidate.${term.id}`, words.aCandidateAdded, (one) =>
             withCandidate(one, { label: candidateName(sheet.offer.label, part.label), plans: [{ plan: part.id, term: term.id }] }),
           )
         }
       >
-        Compare this plan
+        {words.compareThisPlan}
       </Button>
     </p>
   );

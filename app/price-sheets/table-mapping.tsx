@@ -7,6 +7,7 @@ import { type LineMeaning, linesOf, type TableMapping } from '#core/sheet-import
 import { ChoiceField } from '../components/choice-field';
 import { DataTable } from '../components/data-table';
 import { useKnownQuantities } from './known-quantities';
+import { tableMapping as words } from './words/table-mapping';
 
 interface TableMappingFormProps {
   table: Table;
@@ -22,10 +23,10 @@ const charge = (label: string, bucket: 'payment' | 'transaction', only?: object)
 });
 const USUAL: readonly RowKind[] = [
   ...[1, 3, 6, 12, 24, 36, 0].map((months): RowKind => ({ kind: 'term', months })),
-  charge('Card fee', 'payment'),
-  charge('Cards from abroad', 'payment', { cards: ['international'] }),
-  charge('Sales fee', 'transaction'),
-  charge('With an outside processor', 'transaction', { payments: 'outside' }),
+  charge(words.cardFee, 'payment'),
+  charge(words.cardsFromAbroad, 'payment', { cards: ['international'] }),
+  charge(words.salesFee, 'transaction'),
+  charge(words.withAnOutsideProcessor, 'transaction', { payments: 'outside' }),
   { kind: 'joining' },
   { kind: 'trial' },
   { kind: 'refund' },
@@ -43,11 +44,11 @@ export function TableMappingForm({ table, mapping, onChange }: TableMappingFormP
     <div className="mapping">
       <div className="mapping-head">
         <ChoiceField
-          label="Plans stand"
+          label={words.plansStand}
           value={mapping.plans}
           options={[
-            { value: 'across', label: 'beside each other' },
-            { value: 'down', label: 'below each other' },
+            { value: 'across', label: words.besideEachOther },
+            { value: 'down', label: words.belowEachOther },
           ]}
           onChange={() =>
             onChange({
@@ -58,13 +59,13 @@ export function TableMappingForm({ table, mapping, onChange }: TableMappingFormP
           }
         />
         <ChoiceField
-          label="Their names are in"
+          label={words.theirNamesAreIn}
           value={String(mapping.header)}
           options={[
-            { value: '-1', label: 'no line' },
+            { value: '-1', label: words.noLine },
             ...lines
               .slice(0, 5)
-              .map((line, index) => ({ value: String(index), label: `line ${index + 1}: ${line.slice(1, 4).join(', ')}` })),
+              .map((line, index) => ({ value: String(index), label: words.line(index + 1, line.slice(1, 4).join(', ')) })),
           ]}
           onChange={(header) => onChange({ ...mapping, header: Number(header) })}
         />
@@ -77,7 +78,7 @@ export function TableMappingForm({ table, mapping, onChange }: TableMappingFormP
             head: null,
             cell: ([head = ''], index) =>
               index === mapping.header ? (
-                <span className="quiet">the plans’ names</span>
+                <span className="quiet">{words.thePlansNames}</span>
               ) : (
                 <Meaning
                   head={head}
@@ -132,13 +133,13 @@ function Meaning({
   const value = meaning.kind === 'row' ? rowOf(meaning.row).key : meaning.kind;
   return (
     <ChoiceField
-      label={`What “${head}” means`}
+      label={words.whatMeans(head)}
       labelHidden
       searchable
       value={value}
       options={[
-        { value: 'ignore', label: 'leave it out' },
-        { value: 'words', label: 'as it is written' },
+        { value: 'ignore', label: words.leaveItOut },
+        { value: 'words', label: words.asItIsWritten },
         ...[...choices].map(([key, row]) => ({ value: key, label: meaningWords(row) })),
       ]}
       onChange={(key) => {
@@ -151,8 +152,8 @@ function Meaning({
 
 function meaningWords(row: RowKind): string {
   const { title, note } = rowOf(row);
-  if (row.kind === 'limit') return `limit: ${title.toLowerCase()}`;
-  if (row.kind === 'feature') return `feature: ${title.toLowerCase()}`;
+  if (row.kind === 'limit') return words.limitOf(title.toLowerCase());
+  if (row.kind === 'feature') return words.featureNamed(title.toLowerCase());
   return row.kind === 'charge' ? `${title} (${note})` : title;
 }
 

@@ -6,6 +6,7 @@ import type { GridRow } from '#core/price-sheet/grid-rows';
 import { type Part, termIn } from '#core/price-sheet/parts';
 import { monthlyEquivalent } from '#core/price-sheet/term-price';
 import { useWriter } from '../locale/locale';
+import { useCells as words } from './words/use-cells';
 
 /** How cells write figures in the person's locale. */
 export interface Cells extends CellWriter {
@@ -27,7 +28,7 @@ export function useCells(): Cells {
           const term = kind && termIn(part, kind);
           const compared = term && monthlyEquivalent(part, term);
           if (!compared) return [];
-          return [`${write.money(compared.perMonth, part.currency)} a month${compared.saved === null ? '' : savedWords(compared.saved)}`];
+          return [words.aMonth(write.money(compared.perMonth, part.currency), compared.saved === null ? '' : savedWords(compared.saved))];
         },
       }),
     [write],
@@ -59,6 +60,6 @@ function withKeptCells(write: Omit<Cells, 'cell'>): Cells {
 
 function savedWords(percent: string): string {
   const saved = Number(percent);
-  if (saved === 0) return ', saves nothing';
-  return saved > 0 ? `, saves ${percent}%` : `, ${-saved}% dearer`;
+  if (saved === 0) return words.savesNothing;
+  return saved > 0 ? words.savesPercent(percent) : words.percentDearer(-saved);
 }

@@ -12,6 +12,7 @@ import { useWriter } from '../locale/locale';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
 import { ageWords } from './age-words';
 import { useCheckContext } from './check-context';
+import { vendorTable as texts } from './words/vendor-table';
 
 /** Every vendor in a line: its best plan for this seller, what it asks now and later, its fees, and what an order comes to. */
 export function VendorTable({ today }: { today: string }) {
@@ -41,41 +42,41 @@ export function VendorTable({ today }: { today: string }) {
       rowClass={({ isUsable }) => (isUsable ? '' : 'is-grey')}
       columns={[
         {
-          head: 'Vendor',
+          head: texts.vendor,
           kind: 'names-row',
           cell: ({ sheetId }) => {
             const sheet = sheetOf(sheetId);
-            return <Link to={`/decisions/${decisionId}/sheets/${sheetId}`}>{(sheet && sheetLabel(sheet)) || 'Without a name yet'}</Link>;
+            return <Link to={`/decisions/${decisionId}/sheets/${sheetId}`}>{(sheet && sheetLabel(sheet)) || texts.withoutANameYet}</Link>;
           },
         },
         {
-          head: 'Best for you',
+          head: texts.bestForYou,
           cell: ({ plan, term, isUsable }) =>
             isUsable && plan && term ? (
-              `${plan.label || 'its plan'}, ${termWords(term.months)}`
+              `${plan.label || texts.itsPlan}, ${termWords(term.months)}`
             ) : (
-              <span className="quiet">{isKnown ? 'none of its plans yet' : 'working it out …'}</span>
+              <span className="quiet">{isKnown ? texts.noneOfItsPlans : texts.workingItOut}</span>
             ),
         },
-        { head: 'A month, now', kind: 'figures', cell: (row) => price(row, row.now) },
-        { head: 'at renewal', kind: 'figures', cell: (row) => price(row, row.renewal) },
-        { head: 'Card fee', cell: ({ cardFee }) => fee(cardFee) },
-        { head: 'Sales fee', cell: ({ salesFee }) => fee(salesFee) },
+        { head: texts.aMonthNow, kind: 'figures', cell: (row) => price(row, row.now) },
+        { head: texts.atRenewal, kind: 'figures', cell: (row) => price(row, row.renewal) },
+        { head: texts.cardFee, cell: ({ cardFee }) => fee(cardFee) },
+        { head: texts.salesFee, cell: ({ salesFee }) => fee(salesFee) },
         {
-          head: 'All in, an order',
+          head: texts.allInAnOrder,
           kind: 'figures',
-          title: 'Everything the vendor takes over the whole horizon, divided by the orders you expect',
+          title: texts.everythingTheVendorTakes,
           cell: ({ perOrder }) => onceKnown(perOrder === null ? '–' : write.money(perOrder, decision.currency)),
         },
         {
-          head: 'Seen',
+          head: texts.seen,
           cell: ({ sheetId }) => {
             const seen = sheetOf(sheetId)?.seen;
-            return seen ? ageWords(seen, today) : <span className="quiet">not dated</span>;
+            return seen ? ageWords(seen, today) : <span className="quiet">{texts.notDated}</span>;
           },
         },
         {
-          head: 'Open',
+          head: texts.open,
           kind: 'figures',
           cell: ({ sheetId }) => openOf(sheetId) || <span className="nothing">–</span>,
         },

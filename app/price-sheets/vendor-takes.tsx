@@ -3,6 +3,7 @@ import { percentOf, withPercent } from '#core/forecast/lift';
 import { Fold } from '../components/fold';
 import { NumberField } from '../components/number-field';
 import { ExtraFields } from '../line-up/extra-fields';
+import { vendorTakes as words } from './words/vendor-takes';
 
 interface VendorTakesProps {
   id: string;
@@ -11,41 +12,41 @@ interface VendorTakesProps {
   onChange(key: string, label: string, change: (offer: Offer) => Offer): void;
 }
 
-const HOURS = { least: 0, most: 10_000, wanted: 'a number of hours' };
+const HOURS = { least: 0, most: 10_000, wanted: words.aNumberOfHours };
 
 /** What a vendor takes of the seller whichever plan it is, and what it brings (decision file §3, `hours`, `extras`, `lift`). */
 export function VendorTakes({ id, offer, currency, onChange }: VendorTakesProps) {
   const { hours, extras = [], lift } = offer;
   const setHours = (field: 'setup' | 'monthly', value: string) =>
-    onChange(`takes.${field}`, 'your hours with this vendor', (one) => ({ ...one, hours: { ...one.hours, [field]: value } }));
+    onChange(`takes.${field}`, words.yourHoursWithThisVendor, (one) => ({ ...one, hours: { ...one.hours, [field]: value } }));
   return (
-    <Fold summary="What this vendor takes of you, whichever plan it is">
-      <p className="quiet">Counted in all that is proposed for this vendor. A candidate you put together yourself states its own.</p>
+    <Fold summary={words.whatThisVendorTakes}>
+      <p className="quiet">{words.countedInAllThatIsProposed}</p>
       <div className="form-grid">
         <NumberField
           fieldKey={`sheet.${id}.setup`}
-          label="Your time to set up"
-          suffix="hours"
+          label={words.yourTimeToSet}
+          suffix={words.hours}
           value={hours?.setup ?? '0'}
           range={HOURS}
           onChange={(setup) => setHours('setup', setup ?? '0')}
         />
         <NumberField
           fieldKey={`sheet.${id}.monthly`}
-          label="Your time each month"
-          suffix="hours"
+          label={words.yourTimeEachMonth}
+          suffix={words.hours}
           value={hours?.monthly ?? '0'}
           range={HOURS}
           onChange={(monthly) => setHours('monthly', monthly ?? '0')}
         />
         <NumberField
           fieldKey={`sheet.${id}.lift`}
-          label="Brings more orders than the forecast"
+          label={words.bringsMoreOrdersThan}
           suffix="%"
           value={percentOf(lift)}
-          range={{ least: -100, most: 1000, wanted: 'a percentage' }}
-          hint="0 unless there is reason to think so"
-          onChange={(percent) => onChange('takes.lift', 'the lift', (one) => ({ ...one, lift: withPercent(one.lift, percent ?? '0') }))}
+          range={{ least: -100, most: 1000, wanted: words.aPercentage }}
+          hint={words.zeroUnlessThereIsReason}
+          onChange={(percent) => onChange('takes.lift', words.theLift, (one) => ({ ...one, lift: withPercent(one.lift, percent ?? '0') }))}
         />
       </div>
       <ExtraFields

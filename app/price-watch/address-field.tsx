@@ -1,6 +1,7 @@
 import Input from 'antd/es/input/Input';
 import { useEffect, useState } from 'react';
 import { useFetcher } from 'react-router';
+import { addressField as words } from './words';
 
 interface AddressFieldProps {
   readonly kept: string | null;
@@ -38,7 +39,7 @@ export function AddressField({ kept, label, submits, isFirst = false, onKept }: 
         variant="underlined"
         autoFocus={isFirst}
         aria-label={label}
-        placeholder="https://…"
+        placeholder={words.https}
         value={typed ?? kept ?? ''}
         onChange={({ target }) => setTyped(target.value)}
         onBlur={keep}

@@ -5,6 +5,7 @@ import { useWriter } from '../locale/locale';
 import type { RateRow, WatchView } from '../server/watch-view.server';
 import { AddressField } from './address-field';
 import { agoWords, effectSentence } from './watch-words';
+import { ratesWatch as words } from './words';
 
 interface Answer {
   readonly problem: string | null;
@@ -16,28 +17,28 @@ export function RatesWatch({ rates, now }: { rates: WatchView['rates']; now: str
   const looking = useFetcher<Answer>();
   const { address, triedAt, seenAt, problem, day, rows } = rates;
   return (
-    <section aria-label="Exchange rates">
-      <h2>Exchange rates</h2>
+    <section aria-label={words.exchangeRates}>
+      <h2>{words.exchangeRates}</h2>
       <div className="rates-head">
         <label>
-          <span className="field-label">Where the rates of the day are published</span>
+          <span className="field-label">{words.whereTheRatesOfTheDay}</span>
           <AddressField kept={address} submits={{ intent: 'rates-address' }} />
         </label>
         <looking.Form method="post">
           <input type="hidden" name="intent" value="look-rates" />
           <Button htmlType="submit" disabled={address === null || looking.state !== 'idle'}>
-            {looking.state === 'idle' ? 'Check rates' : 'Checking …'}
+            {looking.state === 'idle' ? words.checkRates : words.checking}
           </Button>
         </looking.Form>
       </div>
       <p>
-        {day !== null && `Rates of ${write.day(day)}`}
-        {day !== null && seenAt !== null && `, read ${agoWords(seenAt, now)}.`}
+        {day !== null && words.ratesOf(write.day(day))}
+        {day !== null && seenAt !== null && words.read(agoWords(seenAt, now))}
         {problem !== null && (
           <span className="problem">
             {' '}
             {triedAt && `${agoWords(triedAt, now)}: `}
-            {problem}. {day === null ? 'No rates are known.' : 'The last known rates still stand.'}
+            {problem}. {day === null ? words.noRatesAreKnown : words.theLastKnownRates}
           </span>
         )}
       </p>
@@ -46,11 +47,11 @@ export function RatesWatch({ rates, now }: { rates: WatchView['rates']; now: str
           rows={rows}
           keyOf={({ id, currency }) => `${id} ${currency}`}
           columns={[
-            { head: 'Decision', kind: 'names-row', cell: ({ name }) => name || 'an untitled decision' },
-            { head: 'Currency', cell: ({ base, currency }) => `${base} for one ${currency}` },
-            { head: 'In the decision', kind: 'figures', cell: ({ rate }) => write.number(rate, 6) },
-            { head: 'Of the day', kind: 'figures', cell: ({ ofDay }) => (ofDay === null ? 'not known' : write.number(ofDay, 6)) },
-            { head: 'What it does', cell: (row) => <RateEffect row={row} /> },
+            { head: words.decision, kind: 'names-row', cell: ({ name }) => name || words.anUntitledDecision },
+            { head: words.currency, cell: ({ base, currency }) => words.forOne(base, currency) },
+            { head: words.inTheDecision, kind: 'figures', cell: ({ rate }) => write.number(rate, 6) },
+            { head: words.ofTheDay, kind: 'figures', cell: ({ ofDay }) => (ofDay === null ? words.notKnown : write.number(ofDay, 6)) },
+            { head: words.whatItDoes, cell: (row) => <RateEffect row={row} /> },
           ]}
         />
       )}
@@ -63,7 +64,7 @@ function RateEffect({ row: { id, currency, rate, ofDay, effect } }: { row: RateR
   const write = useWriter();
   const fetcher = useFetcher<Answer>();
   if (ofDay === null) return null;
-  if (Number(ofDay) === Number(rate)) return 'the same';
+  if (Number(ofDay) === Number(rate)) return words.theSame;
   return (
     <>
       {effectSentence(effect, write)}
@@ -73,7 +74,7 @@ function RateEffect({ row: { id, currency, rate, ofDay, effect } }: { row: RateR
         <input type="hidden" name="currency" value={currency} />
         <input type="hidden" name="rate" value={ofDay} />
         <Button size="small" htmlType="submit" disabled={fetcher.state !== 'idle'}>
-          Use this rate
+          {words.useThisRate}
         </Button>
       </fetcher.Form>
     </>

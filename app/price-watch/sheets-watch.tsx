@@ -9,6 +9,7 @@ import type { WatchedRow } from '../server/watch-view.server';
 import { AddressField } from './address-field';
 import { useEffectsOfTicked } from './effects-of-ticked';
 import { agoWords, effectSentence } from './watch-words';
+import { sheetsWatch as words } from './words';
 
 interface Answer {
   readonly problem: string | null;
@@ -23,15 +24,15 @@ export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; no
   const found = sheets.filter((sheet) => sheet.found.length > 0);
   const away = watched.filter(({ problem }) => problem !== null);
   return (
-    <section aria-label="Price sheets">
+    <section aria-label={words.priceSheets}>
       <p className="says">
         {watchSentence({ sheets: sheets.length, watched: watched.length, changed: found.length, isLooked })}
-        {away.length > 0 && ` ${away.length} ${away.length === 1 ? 'page' : 'pages'} could not be read: the prices last seen still stand.`}
+        {away.length > 0 && words.couldNotBeRead(away.length, away.length === 1 ? words.page : words.pages)}
       </p>
       <looking.Form method="post">
         <input type="hidden" name="intent" value="look" />
         <Button htmlType="submit" type="primary" disabled={watched.length === 0 || isLooking}>
-          {isLooking ? 'Checking …' : 'Check all pages'}
+          {isLooking ? words.checking : words.checkAllPages}
         </Button>
       </looking.Form>
       {found.map((sheet) => (
@@ -43,10 +44,10 @@ export function SheetsWatch({ sheets, now }: { sheets: readonly WatchedRow[]; no
           rows={watched}
           keyOf={({ sheetId }) => sheetId}
           columns={[
-            { head: 'Vendor', kind: 'names-row', cell: (sheet) => <SheetName sheet={sheet} /> },
-            { head: 'Pricing page', cell: (sheet) => <PageAddress sheet={sheet} /> },
-            { head: 'Last check', cell: (sheet) => <PageStanding sheet={sheet} now={now} /> },
-            { head: <span className="visually-hidden">Check</span>, cell: (sheet) => <CheckOne sheet={sheet} /> },
+            { head: words.vendor, kind: 'names-row', cell: (sheet) => <SheetName sheet={sheet} /> },
+            { head: words.pricingPage, cell: (sheet) => <PageAddress sheet={sheet} /> },
+            { head: words.lastCheck, cell: (sheet) => <PageStanding sheet={sheet} now={now} /> },
+            { head: <span className="visually-hidden">{words.check}</span>, cell: (sheet) => <CheckOne sheet={sheet} /> },
           ]}
         />
       )}
@@ -61,8 +62,8 @@ function SheetName({ sheet: { label, seen, decisions } }: { sheet: WatchedRow })
     <>
       {label}
       <small className="block quiet">
-        {seen ? `prices of ${write.day(seen)}` : 'prices not dated'} ·{' '}
-        {decisions === 0 ? 'not used' : `in ${decisions} ${decisions === 1 ? 'decision' : 'decisions'}`}
+        {seen ? words.pricesOf(write.day(seen)) : words.pricesNotDated} ·{' '}
+        {decisions === 0 ? words.notUsed : words.in(decisions, decisions === 1 ? words.decision : words.decisions)}
       </small>
     </>
   );
@@ -75,7 +76,7 @@ function PageAddress({ sheet: { sheetId, label, address } }: { sheet: WatchedRow
     return (
       <AddressField
         kept={address}
-        label={`Address of ${label}`}
+        label={words.addressOf(label)}
         submits={{ intent: 'address', sheet: sheetId }}
         isFirst={isChanging}
         onKept={() => setChanging(false)}
@@ -86,8 +87,8 @@ function PageAddress({ sheet: { sheetId, label, address } }: { sheet: WatchedRow
       <a href={address} target="_blank" rel="noreferrer">
         {address.replace(/^https?:\/\//, '')}
       </a>{' '}
-      <Button type="link" size="small" aria-label={`Change the address of ${label}`} onClick={() => setChanging(true)}>
-        change
+      <Button type="link" size="small" aria-label={words.changeTheAddressOf(label)} onClick={() => setChanging(true)}>
+        {words.change}
       </Button>
     </span>
   );
@@ -99,8 +100,8 @@ function CheckOne({ sheet: { sheetId, label } }: { sheet: WatchedRow }) {
     <fetcher.Form method="post">
       <input type="hidden" name="intent" value="look" />
       <input type="hidden" name="sheet" value={sheetId} />
-      <Button size="small" htmlType="submit" aria-label={`Check ${label}`} disabled={fetcher.state !== 'idle'}>
-        Check
+      <Button size="small" htmlType="submit" aria-label={words.checkLabel(label)} disabled={fetcher.state !== 'idle'}>
+        {words.check}
       </Button>
     </fetcher.Form>
   );
@@ -110,7 +111,7 @@ function CheckOne({ sheet: { sheetId, label } }: { sheet: WatchedRow }) {
 function NotWatched({ sheets }: { sheets: readonly WatchedRow[] }) {
   if (sheets.length === 0) return null;
   return (
-    <Fold summary={`${sheets.length} ${sheets.length === 1 ? 'price sheet is' : 'price sheets are'} not watched yet: add an address`}>
+    <Fold summary={words.notWatchedYetAdd(sheets.length, sheets.length === 1 ? words.priceSheetIs : words.priceSheetsAre)}>
       <ul className="plain-list not-watched">
         {sheets.map((sheet) => (
           <li key={sheet.sheetId}>
@@ -133,14 +134,14 @@ function PageStanding({ sheet, now }: { sheet: WatchedRow; now: string }) {
       <span className="problem">
         {triedAt && `${agoWords(triedAt, now)}: `}
         {problem}
-        {seenAt ? `; read last ${agoWords(seenAt, now)}` : ''}
+        {seenAt ? words.readLast(agoWords(seenAt, now)) : ''}
       </span>
     );
-  if (seenAt === null) return address !== null && triedAt === null ? 'not checked yet' : null;
+  if (seenAt === null) return address !== null && triedAt === null ? words.notCheckedYet : null;
   if (found.length > 0) return `${found.length} ${found.length === 1 ? 'change' : 'changes'}, ${agoWords(seenAt, now)}`;
   return (
     <>
-      no change, {agoWords(seenAt, now)}
+      {words.noChange(agoWords(seenAt, now))}
       {seen !== seenAt.slice(0, 10) && <NoteSeen sheetId={sheetId} />}
     </>
   );
@@ -154,7 +155,7 @@ function NoteSeen({ sheetId }: { sheetId: string }) {
       <input type="hidden" name="intent" value="accept" />
       <input type="hidden" name="sheet" value={sheetId} />
       <Button type="link" size="small" htmlType="submit" disabled={fetcher.state !== 'idle'}>
-        mark as seen today
+        {words.markAsSeenToday}
       </Button>
     </fetcher.Form>
   );
@@ -188,29 +189,29 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
         keyOf={({ id }) => id}
         columns={[
           {
-            head: 'Use',
+            head: words.use,
             cell: (change) => (
               <Checkbox
-                aria-label={`Use: ${change.plan}, ${change.what}`}
+                aria-label={words.usePlan(change.plan, change.what)}
                 checked={!left.has(change.id)}
                 onChange={() => setLeft((before) => toggled(before, change.id))}
               />
             ),
           },
-          { head: 'Figure', kind: 'names-row', cell: ({ plan, what }) => `${plan}, ${what}` },
-          { head: 'On the sheet', cell: ({ before }) => before },
-          { head: 'On the page', cell: ({ after }) => <b>{after}</b> },
+          { head: words.figure, kind: 'names-row', cell: ({ plan, what }) => `${plan}, ${what}` },
+          { head: words.onTheSheet, cell: ({ before }) => before },
+          { head: words.onThePage, cell: ({ after }) => <b>{after}</b> },
         ]}
       />
       {effects.length > 0 && (
-        <ul className="plain-list effects" aria-label="What it does to decisions" aria-busy={isAsking}>
+        <ul className="plain-list effects" aria-label={words.whatItDoesToDecisions} aria-busy={isAsking}>
           {effects.map(({ id, name, effect }) => (
             <li key={id}>
               <Checkbox checked={!notIn.has(id)} onChange={() => setNotIn((before) => toggled(before, id))}>
-                use in <Link to={`/decisions/${id}/verdict`}>{name || 'an untitled decision'}</Link>
+                {words.useIn(<Link to={`/decisions/${id}/verdict`}>{name || words.anUntitledDecision}</Link>)}
               </Checkbox>
               <p className={chosen.length > 0 && effect && effect.since.standing !== 'holds' ? 'problem' : ''}>
-                {chosen.length === 0 ? 'Nothing is ticked, so nothing changes.' : effectSentence(effect, write)}
+                {chosen.length === 0 ? words.nothingIsTickedSo : effectSentence(effect, write)}
               </p>
             </li>
           ))}
@@ -218,10 +219,10 @@ function FoundOnSheet({ sheet }: { sheet: WatchedRow }) {
       )}
       <p>
         <Button type="primary" disabled={chosen.length === 0 || fetcher.state !== 'idle'} onClick={() => decide('accept', chosen)}>
-          {chosen.length === found.length ? 'Use new prices' : `Use ${chosen.length} of ${found.length} new prices`}
+          {chosen.length === found.length ? words.useNewPrices : words.useOfNewPrices(chosen.length, found.length)}
         </Button>{' '}
         <Button disabled={chosen.length === 0 || fetcher.state !== 'idle'} onClick={() => decide('leave', chosen)}>
-          Keep the old prices
+          {words.keepTheOldPrices}
         </Button>
       </p>
     </section>
@@ -236,10 +237,9 @@ interface WatchState {
 }
 
 function watchSentence({ sheets, watched, changed, isLooked }: WatchState): string {
-  if (sheets === 0) return 'There is no price sheet yet. Once a vendor’s prices are in a decision, its page can be watched here.';
-  if (watched === 0)
-    return 'Nothing is watched yet. Add the address of a pricing page below, and check it whenever you like: what changed is shown price by price, with what it does to each decision.';
-  if (changed > 0) return `Prices have changed on ${changed} of ${watched} pages.`;
-  if (isLooked) return 'No prices have changed.';
-  return `${watched} ${watched === 1 ? 'page' : 'pages'} to check.`;
+  if (sheets === 0) return words.thereIsNoPrice;
+  if (watched === 0) return words.nothingIsWatchedYet;
+  if (changed > 0) return words.pricesHaveChangedOnOfPages(changed, watched);
+  if (isLooked) return words.noPricesHaveChanged;
+  return words.toCheck(watched, watched === 1 ? words.page : words.pages);
 }

@@ -5,6 +5,7 @@ import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
+import { changes as words } from './words';
 
 /** What has changed about candidates that follow a proposal, since the person last looked. */
 export function FollowedChanges({ today }: { today: string }) {
@@ -26,54 +27,59 @@ export function FollowedChanges({ today }: { today: string }) {
   if (changes.length === 0 && without.length === 0) return null;
   const { currency } = workbench.decision;
   return (
-    <section className="followed-changes" aria-label="What has changed">
-      <h2>What has changed</h2>
+    <section className="followed-changes" aria-label={words.whatHasChanged}>
+      <h2>{words.whatHasChanged}</h2>
       <ul>
         {changes.map(({ followed, on, from, to, fromTotal, toTotal, by, proposed }) => (
           <li key={followed.candidate}>
             <p>
-              <CandidateTag id={followed.candidate} />{' '}
-              {from === to ? (
-                <>
-                  {to}: now {write.money(toTotal, currency)}, was {write.money(fromTotal, currency)}
-                </>
-              ) : (
-                <>
-                  now <b>{to}</b>, {write.money(toTotal, currency)}; was {from}, {write.money(fromTotal, currency)}
-                </>
-              )}{' '}
-              ({write.difference(by)} since {write.day(on)})
+              {words.since({
+                candidateTag: <CandidateTag id={followed.candidate} />,
+                value:
+                  from === to ? (
+                    <>{words.nowWas(to, write.money(toTotal, currency), write.money(fromTotal, currency))}</>
+                  ) : (
+                    <>
+                      {words.nowWasTo({
+                        to: <b>{to}</b>,
+                        toTotal: write.money(toTotal, currency),
+                        from,
+                        fromTotal: write.money(fromTotal, currency),
+                      })}
+                    </>
+                  ),
+                difference: write.difference(by),
+                day: write.day(on),
+              })}
             </p>
             <Button
               size="small"
               onClick={() =>
-                edits.decision(`follow.${followed.candidate}.noted`, 'a changed proposal', (decision) =>
+                edits.decision(`follow.${followed.candidate}.noted`, words.aChangedProposal, (decision) =>
                   withNoted({ ...workbench, decision }, followed.candidate, proposed, today),
                 )
               }
             >
-              Got it
+              {words.gotIt}
             </Button>
             {from !== to && (
               <Button
                 size="small"
                 type="text"
                 onClick={() =>
-                  edits.decision(`follow.${followed.candidate}.pinned`, 'a candidate pinned', (decision) =>
+                  edits.decision(`follow.${followed.candidate}.pinned`, words.aCandidatePinned, (decision) =>
                     withPinned(decision, followed.candidate, true),
                   )
                 }
               >
-                keep it as it was
+                {words.keepItAsItWas}
               </Button>
             )}
           </li>
         ))}
         {without.map(({ candidate, seen }) => (
           <li key={candidate}>
-            <p>
-              <CandidateTag id={candidate} /> nothing can be proposed for its vendor any more; it stays {seen.made}.
-            </p>
+            <p>{words.nothingCanBeProposed(<CandidateTag id={candidate} />, seen.made)}</p>
           </li>
         ))}
       </ul>

@@ -11,6 +11,7 @@ import { obstacleWords } from '../workbench/obstacle-words';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { standingWords } from './reason-words';
+import { putTogether as words } from './words';
 
 /** Every candidate: what it is made of, what it has twice, and why it cannot be used where it cannot. */
 export function PutTogether({ open, onOpen }: { open: string | null; onOpen(candidate: string): void }) {
@@ -24,8 +25,8 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
     .flatMap(({ sheet }) => (sheet.kind === 'offer' ? sheet.offer.plans : []))
     .find(({ terms }) => terms.length > 0);
   return (
-    <section aria-label="Put together">
-      <h2>Being compared</h2>
+    <section aria-label={words.putTogether}>
+      <h2>{words.beingCompared}</h2>
       <ul className="put-together">
         {candidates.map((candidate) => {
           const column = priced.lineUp.columns.find(({ id }) => id === candidate.id);
@@ -34,47 +35,41 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
           const twice = assembled ? boughtTwice(file, assembled) : [];
           const superfluous = assembled && twice.length > 0 ? superfluousParts(file, assembled) : [];
           const standing = column ? standingWords(column.result, write.month) : '';
-          const aside = setAsideOf(candidate, workbench) === undefined ? null : 'its vendor is set aside';
+          const aside = setAsideOf(candidate, workbench) === undefined ? null : words.itsVendorIsSet;
           const why = aside ?? (held ? obstacleWords(held.obstacle) : standing);
           const follows = followed.find((one) => one.candidate === candidate.id);
           return (
             <li key={candidate.id} className={why ? 'is-grey' : ''}>
               <button type="button" className="candidate-line" aria-expanded={open === candidate.id} onClick={() => onOpen(candidate.id)}>
-                <CandidateTag id={candidate.id} /> <b>{candidate.label || 'without a name'}</b>{' '}
+                <CandidateTag id={candidate.id} /> <b>{candidate.label || words.withoutAName}</b>{' '}
                 <small>{candidateSummary(workbench, candidate)}</small>
               </button>
               <span className="candidate-total">
-                {column ? `${column.atLeast ? 'at least ' : ''}${write.money(column.result.total, currency)}` : '–'}
+                {column ? `${column.atLeast ? words.atLeast : ''}${write.money(column.result.total, currency)}` : '–'}
               </span>
               <Button
                 type="text"
                 size="small"
-                aria-label={`Copy ${candidate.label}`}
+                aria-label={words.copyCandidate(candidate.label)}
                 onClick={() =>
-                  edits.decision(`candidate.copy.${candidates.length}`, `${candidate.label} copied`, (one) =>
+                  edits.decision(`candidate.copy.${candidates.length}`, words.copied(candidate.label), (one) =>
                     withCopiedCandidate(one, candidate.id),
                   )
                 }
               >
-                copy
+                {words.copy}
               </Button>
               {why && <p className="problem">{why}</p>}
-              {follows && (
-                <p className="quiet">{follows.pinned ? 'pinned: stays as it is whatever is proposed' : 'follows what is proposed'}</p>
-              )}
-              {lacksHours(workbench.decision, candidate) && (
-                <p className="bought-twice">your own hours are not stated for it; the others count theirs</p>
-              )}
+              {follows && <p className="quiet">{follows.pinned ? words.pinnedStaysAsItIsWhatever : words.followsWhatIsProposed}</p>}
+              {lacksHours(workbench.decision, candidate) && <p className="bought-twice">{words.yourOwnHoursAreNotStated}</p>}
               {superfluous.length > 0 && (
                 <p className="bought-twice">
-                  {superfluous.length === 1
-                    ? `${superfluous[0] ?? ''} could go: the rest meets every need that it meets`
-                    : `one of these could go, as the rest meets every need that it meets: ${superfluous.join(', ')}`}
+                  {superfluous.length === 1 ? words.couldGoTheRest(superfluous[0] ?? '') : words.oneOfTheseCould(superfluous.join(', '))}
                 </p>
               )}
               {twice.length > 0 && (
                 <p className="quiet">
-                  twice in it: {twice.map(({ feature, parts }) => `${featureWords(feature)} (${parts.join(', ')})`).join('; ')}
+                  {words.twiceInIt(twice.map(({ feature, parts }) => `${featureWords(feature)} (${parts.join(', ')})`).join('; '))}
                 </p>
               )}
             </li>
@@ -86,12 +81,12 @@ export function PutTogether({ open, onOpen }: { open: string | null; onOpen(cand
           onClick={() => {
             const [term] = firstPlan.terms;
             if (term)
-              edits.decision(`candidate.new.${candidates.length}`, 'a candidate', (one) =>
-                withCandidate(one, { label: 'Put together by hand', plans: [{ plan: firstPlan.id, term: term.id }] }),
+              edits.decision(`candidate.new.${candidates.length}`, words.aCandidate, (one) =>
+                withCandidate(one, { label: words.putTogetherByHand, plans: [{ plan: firstPlan.id, term: term.id }] }),
               );
           }}
         >
-          Build your own
+          {words.buildYourOwn}
         </Button>
       )}
     </section>

@@ -9,6 +9,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { namesIn, reasonWords, renewalWords } from './reason-words';
 import { VendorWay } from './way-ahead';
+import { vendorBlock as texts } from './words';
 
 interface VendorBlockProps {
   vendor: VendorProposal;
@@ -37,11 +38,11 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
         {proposed && <b>{madeWords(state.workbench, proposed.made)}</b>}
         {!proposed && openest && <b>{madeWords(state.workbench, openest.made)}</b>}
         {!proposed && !openest && (
-          <b className="problem">{plans.length === 0 ? nothingPriced(state.workbench, offer) : 'None of its plans does alone'}</b>
+          <b className="problem">{plans.length === 0 ? nothingPriced(state.workbench, offer) : texts.noneOfItsPlans}</b>
         )}
         {aside && (
           <p>
-            Set aside{aside.reason ? `: ${aside.reason}` : ''}. <ConsiderAgain offer={offer} />
+            {texts.setAside(aside.reason ? `: ${aside.reason}` : '')} <ConsiderAgain offer={offer} />
           </p>
         )}
         <VendorWay offer={offer} />
@@ -50,7 +51,8 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
             const open = renewals.find((one) => one.plan === plan);
             return (
               <li key={plan}>
-                <b>{label || 'A plan'}</b>: {open ? renewalWords(open, proposed && proposedPlan, write) : reasonWords(reason, names, write)}
+                <b>{label || texts.aPlan}</b>:{' '}
+                {open ? renewalWords(open, proposed && proposedPlan, write) : reasonWords(reason, names, write)}
               </li>
             );
           })}
@@ -60,13 +62,13 @@ export function VendorBlock({ vendor, today, onOpen }: VendorBlockProps) {
         {proposed && (
           <>
             <b>{write.money(proposed.total, currency)}</b>
-            <small>{Number(proposed.above) === 0 ? 'least' : write.difference(proposed.above)}</small>
+            <small>{Number(proposed.above) === 0 ? texts.least : write.difference(proposed.above)}</small>
           </>
         )}
         {!proposed && openest && (
           <>
             <b>{write.money(openest.atLeast, currency)}</b>
-            <small>at least</small>
+            <small>{texts.atLeast}</small>
           </>
         )}
       </div>
@@ -84,24 +86,19 @@ export function FollowButton({ proposed, today, onOpen }: { proposed: Followable
     <Button
       size="small"
       onClick={() =>
-        edits.decision(`follow.${proposed.offer}`, 'a proposal used', (decision) =>
+        edits.decision(`follow.${proposed.offer}`, texts.aProposalUsed, (decision) =>
           withFollower({ ...state.workbench, decision }, proposed, today),
         )
       }
     >
-      Take it
+      {texts.takeIt}
     </Button>
   );
   if (!found) return <div className="vendor-taken">{take}</div>;
-  const words = { follows: 'follows it', pinned: 'pinned', 'by-hand': 'is just this' }[found.follows];
+  const words = { follows: texts.followsIt, pinned: 'pinned', 'by-hand': texts.isJustThis }[found.follows];
   return (
     <div className="vendor-taken">
-      <button
-        type="button"
-        className="figure"
-        onClick={() => onOpen(found.id)}
-        aria-label={`Candidate ${found.id} ${words}: what it is put together from`}
-      >
+      <button type="button" className="figure" onClick={() => onOpen(found.id)} aria-label={texts.candidateWhatItIsPut(found.id, words)}>
         <CandidateTag id={found.id} /> {words}
       </button>
     </div>
@@ -112,6 +109,6 @@ export function FollowButton({ proposed, today, onOpen }: { proposed: Followable
 function nothingPriced({ decision, sheets }: Workbench, offerId: string): string {
   const offer = sheets.flatMap(({ sheet }) => (sheet.kind === 'offer' && sheet.offer.id === offerId ? [sheet.offer] : []))[0];
   const foreign = offer?.plans.find(({ currency }) => currency !== decision.currency && decision.rates?.[currency] === undefined);
-  if (foreign) return `It waits for the exchange rate of ${foreign.currency}`;
-  return offer && offer.plans.length > 0 ? 'Its plans count what your sales do not state' : 'Its price sheet has no plan';
+  if (foreign) return texts.itWaitsForTheExchange(foreign.currency);
+  return offer && offer.plans.length > 0 ? texts.itsPlansCountWhat : texts.itsPriceSheetHas;
 }

@@ -7,12 +7,13 @@ import type { WayAhead } from '#core/proposals/decision-ways';
 import { useWriter } from '../locale/locale';
 import type { Writer } from '../locale/writer';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
+import { wayAhead as words } from './words';
 
 /** A way in one sentence: "Begin on Kestrel Seed, by the month; move to Kestrel Grow, by the year, in June 2027." */
 export function wayWords(workbench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer): string {
   return `${segments
     .map(({ made, from }, index) =>
-      index === 0 ? `Begin on ${madeWords(workbench, made)}` : `move to ${madeWords(workbench, made)}, in ${write.month(from)}`,
+      index === 0 ? words.beginOn(madeWords(workbench, made)) : words.moveToIn(madeWords(workbench, made), write.month(from)),
     )
     .join('; ')}.`;
 }
@@ -25,12 +26,12 @@ export function wayWords(workbench: Workbench, { segments }: Pick<WayAhead, 'seg
  */
 export function moveWords(workbench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer, stays?: string): string {
   const [first, next, ...others] = segments;
-  if (!first || !next) return 'without a move';
-  if (others.length > 0) return `with ${others.length + 1} moves, the first in ${write.month(next.from)}`;
+  if (!first || !next) return words.withoutAMove;
+  if (others.length > 0) return words.withMovesTheFirst(others.length + 1, write.month(next.from));
   const isOn = (one: MakeUp) => one.plans[0]?.plan === stays;
   if (stays !== undefined && isOn(next.made) && !isOn(first.made))
-    return `begun on ${nameOf(workbench, first.made)}, moved in ${write.month(next.from)}`;
-  return `with a move to ${nameOf(workbench, next.made)} in ${write.month(next.from)}`;
+    return words.begunOnMovedIn(nameOf(workbench, first.made), write.month(next.from));
+  return words.withAMoveToIn(nameOf(workbench, next.made), write.month(next.from));
 }
 
 /** Beside a vendor's proposal, the way inside the vendor that is cheaper. */
@@ -44,9 +45,12 @@ export function VendorWay({ offer }: { offer: string }) {
   const { currency } = workbench.decision;
   return (
     <p className="vendor-way">
-      {wayWords(workbench, way, write)} {write.money(way.total, currency)} in all
-      {way.saves === null ? ', while nothing does without a move' : `, ${write.money(way.saves, currency)} less than staying`}
-      {Number(ways.moving.within) > 0 ? `; the move is counted at ${write.money(ways.moving.within, currency)}.` : '.'}
+      {words.inAll({
+        wayWords: wayWords(workbench, way, write),
+        total: write.money(way.total, currency),
+        whileNothingDoes: way.saves === null ? words.whileNothingDoesWithout : words.lessThanStaying(write.money(way.saves, currency)),
+        within: Number(ways.moving.within) > 0 ? words.theMoveIsCounted(write.money(ways.moving.within, currency)) : '.',
+      })}
     </p>
   );
 }
@@ -61,15 +65,21 @@ export function WayAcross() {
   const { currency } = workbench.decision;
   const { across, moving } = ways;
   return (
-    <section aria-label="From one vendor to another">
-      <h2>From one vendor to another</h2>
+    <section aria-label={words.fromOneVendorToAnother}>
+      <h2>{words.fromOneVendorToAnother}</h2>
       <p>
-        <b>{wayWords(workbench, across, write)}</b> {write.money(across.total, currency)} in all
-        {across.saves === null ? '.' : `, ${write.money(across.saves, currency)} less than any vendor alone.`}
+        {words.inAllWayWords(
+          <b>{wayWords(workbench, across, write)}</b>,
+          write.money(across.total, currency),
+          across.saves === null ? '.' : words.lessThanAnyVendor(write.money(across.saves, currency)),
+        )}
       </p>
       <p className="quiet">
-        Moving to another vendor is counted at {write.money(moving.between, currency)}, to another plan of the same vendor at{' '}
-        {write.money(moving.within, currency)}; <Link to={`/decisions/${decisionId}/what-if/route`}>change what moving costs</Link>.
+        {words.movingToAnotherVendor(
+          write.money(moving.between, currency),
+          write.money(moving.within, currency),
+          <Link to={`/decisions/${decisionId}/what-if/route`}>{words.changeWhatMovingCosts}</Link>,
+        )}
       </p>
     </section>
   );

@@ -5,6 +5,7 @@ import { LongTextField } from '../components/long-text-field';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { NamedOffer } from './vendors';
+import { diaryCell as words } from './words';
 
 /** How one task went with one vendor: minutes, a mark, a note. */
 export function DiaryCell({ task, vendor, today }: { task: Task; vendor: NamedOffer; today: string }) {
@@ -12,7 +13,7 @@ export function DiaryCell({ task, vendor, today }: { task: Task; vendor: NamedOf
   const edits = useEdits();
   const tried = decision.vendors?.[vendor.id]?.tried?.[task.id];
   const key = `tried.${vendor.id}.${task.id}`;
-  const what = `${task.label || 'the task'}, ${vendor.label}`;
+  const what = `${task.label || words.theTask}, ${vendor.label}`;
   const change = (field: keyof Tried, value: string | undefined) =>
     edits.decision(`${key}.${field}`, what, (one) =>
       withVendor(one, vendor.id, (notes) => withTried(notes, task.id, { [field]: value, on: tried?.on ?? today })),
@@ -22,31 +23,31 @@ export function DiaryCell({ task, vendor, today }: { task: Task; vendor: NamedOf
       <div className="diary-figures">
         <NumberField
           fieldKey={`${key}.minutes`}
-          label={`Minutes, ${what}`}
+          label={words.minutesWhat(what)}
           labelHidden
           optional
-          suffix="min"
+          suffix={words.min}
           value={tried?.minutes}
-          range={{ least: 0, most: 10_000, wanted: 'minutes' }}
+          range={{ least: 0, most: 10_000, wanted: words.minutes }}
           onChange={(minutes) => change('minutes', minutes ?? undefined)}
         />
         <NumberField
           fieldKey={`${key}.mark`}
-          label={`Mark, ${what}`}
+          label={words.mark(what)}
           labelHidden
           optional
-          suffix="of 10"
+          suffix={words.of10}
           value={tried?.mark}
-          range={{ least: 0, most: 10, wanted: 'a mark from 0 to 10' }}
+          range={{ least: 0, most: 10, wanted: words.aMarkFrom0 }}
           onChange={(mark) => change('mark', mark ?? undefined)}
         />
       </div>
       <LongTextField
-        label={`Note, ${what}`}
+        label={words.noteWhat(what)}
         labelHidden
         lines={1}
         value={tried?.note ?? ''}
-        placeholder="note"
+        placeholder={words.note}
         onChange={(note) => change('note', note === '' ? undefined : note)}
       />
     </>

@@ -7,6 +7,7 @@ import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useKeptText } from '../workbench/use-kept-text';
 import { useStore, useWorkbench } from '../workbench/workbench-context';
+import { newQuality as words } from './words';
 
 /** Qualities that usually count, to be taken in one go. */
 export function UsualQualities() {
@@ -17,7 +18,7 @@ export function UsualQualities() {
   const chosen = open.filter(({ id }) => !left.includes(id));
   if (open.length === 0) return null;
   return (
-    <section className="starter-sets" aria-label="Qualities to begin with">
+    <section className="starter-sets" aria-label={words.qualitiesToBeginWith}>
       <div className="starter-choices">
         {open.map(({ id, label, source }) => (
           <Checkbox
@@ -25,16 +26,16 @@ export function UsualQualities() {
             checked={!left.includes(id)}
             onChange={({ target }) => setLeft(target.checked ? left.filter((one) => one !== id) : [...left, id])}
           >
-            {label} <small>{SOURCE_UNITS[source] || 'marks, 1 to 5'}</small>
+            {label} <small>{SOURCE_UNITS[source] || words.marks1To5}</small>
           </Checkbox>
         ))}
       </div>
       <Button
         type="primary"
         disabled={chosen.length === 0}
-        onClick={() => edits.decision('qualities.usual', 'qualities to begin with', (one) => withQualities(one, chosen))}
+        onClick={() => edits.decision('qualities.usual', words.qualitiesToBeginWith2, (one) => withQualities(one, chosen))}
       >
-        Take these {chosen.length}
+        {words.takeThese(chosen.length)}
       </Button>
     </section>
   );
@@ -52,16 +53,16 @@ export function NewQuality({ onAdded }: { onAdded(id: string): void }) {
         event.preventDefault();
         if (label.trim() === '') return;
         const id = newId();
-        edits.decision(`quality.${id}`, 'a quality', (one) =>
+        edits.decision(`quality.${id}`, words.aQuality, (one) =>
           withQualities(one, [{ id, label: label.trim(), weight: '2', source: 'mark', worst: '1', best: '5', together: 'weakest' }]),
         );
         setLabel('');
         onAdded(id);
       }}
     >
-      <TextField label="Something else that counts" value={label} placeholder="how it feels to work with" onChange={setLabel} />
+      <TextField label={words.somethingElseThatCounts} value={label} placeholder={words.howItFeelsToWork} onChange={setLabel} />
       <Button htmlType="submit" disabled={label.trim() === ''}>
-        Add
+        {words.add}
       </Button>
     </form>
   );

@@ -5,6 +5,7 @@ import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
 import { standingWords } from './quality-words';
 import type { NamedOffer } from './vendors';
+import { qualitiesTable as texts } from './words';
 
 /** What is open beside the table: a quality itself, or a vendor's standing on it. */
 export interface OpenQuality {
@@ -32,7 +33,7 @@ export function QualitiesTable({ vendors, open, onOpen }: QualitiesTableProps) {
       keyOf={({ id }) => id}
       columns={[
         {
-          head: 'What counts',
+          head: texts.whatCounts,
           kind: 'names-row',
           cell: (quality) => (
             <>
@@ -42,11 +43,9 @@ export function QualitiesTable({ vendors, open, onOpen }: QualitiesTableProps) {
                 aria-expanded={open?.quality === quality.id && open.offer === null}
                 onClick={() => onOpen({ quality: quality.id, offer: null })}
               >
-                {quality.label || 'without a name'}
+                {quality.label || texts.withoutAName}
               </button>
-              <small>
-                weight {write.number(quality.weight)}, {write.number(quality.worst)} to {write.number(quality.best)}
-              </small>
+              <small>{texts.weightTo(write.number(quality.weight), write.number(quality.worst), write.number(quality.best))}</small>
             </>
           ),
         },
@@ -79,7 +78,7 @@ function QualityFigure({ quality, vendor: { id, label }, isOpen, onOpen }: Quali
   const { decision } = useWorkbench().state.workbench;
   const write = useWriter();
   const standing = standingOf(quality, id, decision);
-  const words = standing ? `${standingWords(quality, standing, write)}, ${Math.round(standing.points)} of 100` : 'not known';
+  const words = standing ? texts.of100(standingWords(quality, standing, write), Math.round(standing.points)) : texts.notKnown;
   const reviews = (decision.vendors?.[id]?.reviews ?? []).reduce((sum, { count }) => sum + count, 0);
   return (
     <button
@@ -93,7 +92,7 @@ function QualityFigure({ quality, vendor: { id, label }, isOpen, onOpen }: Quali
       {standing && (
         <>
           {standingWords(quality, standing, write)}
-          {quality.source === 'reviews' && <small>from {write.number(String(reviews))}</small>}
+          {quality.source === 'reviews' && <small>{texts.from(write.number(String(reviews)))}</small>}
           <i className="points" aria-hidden="true">
             <i style={{ width: `${standing.points}%` }} />
           </i>

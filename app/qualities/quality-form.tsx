@@ -7,30 +7,31 @@ import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
 import { SOURCES } from './quality-words';
+import { qualityForm as words } from './words';
 
-const SCALE = { least: -1e6, most: 1e6, wanted: 'a number' };
+const SCALE = { least: -1e6, most: 1e6, wanted: words.aNumber };
 
 /** A quality: how much it counts, where its figures come from, and its scale. */
 export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemoved(): void }) {
   const edits = useEdits();
   const change = (field: string, recipe: (one: Quality) => Quality | null) =>
-    edits.decision(`quality.${quality.id}.${field}`, quality.label || 'a quality', (one) => withQuality(one, quality.id, recipe));
+    edits.decision(`quality.${quality.id}.${field}`, quality.label || words.aQuality, (one) => withQuality(one, quality.id, recipe));
   const unit = SOURCE_UNITS[quality.source];
   const isSame = (end: string, other: string) => Number(end) === Number(other);
   return (
-    <section aria-label="Quality" className="quality-form">
-      <h2>{quality.label || 'A quality'}</h2>
-      <TextField label="Name" value={quality.label} onChange={(label) => change('label', (one) => ({ ...one, label }))} />
+    <section aria-label={words.quality} className="quality-form">
+      <h2>{quality.label || words.aQuality2}</h2>
+      <TextField label={words.name} value={quality.label} onChange={(label) => change('label', (one) => ({ ...one, label }))} />
       <NumberField
         fieldKey={`quality.${quality.id}.weight`}
-        label="Weight"
+        label={words.weight}
         value={quality.weight}
-        range={{ least: 0, most: 100, wanted: 'a weight, 1 to 5 as a rule' }}
-        hint="0 leaves it out"
+        range={{ least: 0, most: 100, wanted: words.aWeight1To5 }}
+        hint={words.zeroLeavesItOut}
         onChange={(weight) => change('weight', (one) => ({ ...one, weight: weight ?? '0' }))}
       />
       <ChoiceField
-        label="Figures come from"
+        label={words.figuresComeFrom}
         value={quality.source}
         options={SOURCES}
         onChange={(source) => change('source', (one) => ({ ...one, source }))}
@@ -38,7 +39,7 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
       <div className="pair">
         <NumberField
           fieldKey={`quality.${quality.id}.worst`}
-          label="No points at"
+          label={words.noPointsAt}
           value={quality.worst}
           range={SCALE}
           hint={unit}
@@ -46,7 +47,7 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
         />
         <NumberField
           fieldKey={`quality.${quality.id}.best`}
-          label="Full points at"
+          label={words.fullPointsAt}
           value={quality.best}
           range={SCALE}
           hint={unit}
@@ -54,16 +55,16 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
         />
       </div>
       <ChoiceField
-        label="With several vendors, use"
+        label={words.withSeveralVendorsUse}
         value={quality.together ?? 'weakest'}
         options={[
-          { value: 'weakest', label: 'the weakest' },
-          { value: 'strongest', label: 'the strongest' },
+          { value: 'weakest', label: words.theWeakest },
+          { value: 'strongest', label: words.theStrongest },
         ]}
         onChange={(together) => change('together', (one) => ({ ...one, together }))}
       />
       <TextField
-        label="Why it counts"
+        label={words.whyItCounts}
         value={quality.why ?? ''}
         onChange={(why) => change('why', ({ why: _former, ...one }) => (why === '' ? one : { ...one, why }))}
       />
@@ -76,7 +77,7 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
             onRemoved();
           }}
         >
-          leave it out
+          {words.leaveItOut}
         </Button>
       </p>
     </section>

@@ -8,11 +8,12 @@ import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { newId } from '../workbench/new-id';
 import { useWorkbench } from '../workbench/workbench-context';
+import { reviewFields as words } from './words';
 
 type ChangeNotes = (field: string, recipe: (notes: VendorNotes) => VendorNotes) => void;
 
-const COUNT = { least: 0, most: 1e8, whole: true, wanted: 'a number of reviews' };
-const SCORE = { least: 0, most: 1000, wanted: 'a score' };
+const COUNT = { least: 0, most: 1e8, whole: true, wanted: words.aNumberOfReviews };
+const SCORE = { least: 0, most: 1000, wanted: words.aScore };
 
 /** What people say about a vendor, place by place, and what it is worth. */
 export function ReviewFields({ notes, onChange }: { notes: VendorNotes; onChange: ChangeNotes }) {
@@ -40,13 +41,19 @@ export function ReviewFields({ notes, onChange }: { notes: VendorNotes; onChange
           }))
         }
       >
-        Reviews from one more place
+        {words.reviewsFromOneMore}
       </Button>
       {score && average !== null && (
         <p className="method">
-          {points(score.given)} of 100 from {score.count} {score.count === 1 ? 'person' : 'people'}. Few opinions say little: the score is
-          taken as if {ADDED_REVIEWS} more people had given the average of all reviews here ({points(average)}), which makes it{' '}
-          {points(score.pulled)}; and of where it then most likely lies the lower end counts: <b>{points(score.counts)}</b>.
+          {words.of100FromFew({
+            given: points(score.given),
+            count: score.count,
+            people: score.count === 1 ? words.person : words.people,
+            addedReviews: ADDED_REVIEWS,
+            average: points(average),
+            pulled: points(score.pulled),
+            counts: <b>{points(score.counts)}</b>,
+          })}
         </p>
       )}
     </>
@@ -65,7 +72,7 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
         ? { ...next, score: waiting }
         : next;
     const problem = reviewProblem(fitting);
-    if (problem) return store.setUnread(keyOf(field), { text: value, problem, label: `the reviews of ${review.source || 'one place'}` });
+    if (problem) return store.setUnread(keyOf(field), { text: value, problem, label: words.theReviewsOf(review.source || words.onePlace) });
     if (fitting !== next) store.setUnread(keyOf('score'), null);
     onChange(field, () => fitting);
   };
@@ -75,9 +82,9 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
   return (
     <div className="review">
       <TextField
-        label="Where"
+        label={words.where}
         value={review.source}
-        placeholder="sellers’ forum"
+        placeholder={words.sellersForum}
         onChange={(source) => onChange('source', (one) => ({ ...one, source }))}
       />
       <div className="review-figures">
@@ -86,7 +93,7 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
         {field('most', 'to')}
         <NumberField
           fieldKey={`review.${review.id}.count`}
-          label="People"
+          label={words.people2}
           value={String(review.count)}
           range={COUNT}
           onChange={(count) => onChange('count', (one) => ({ ...one, count: Number(count ?? 0) }))}
@@ -94,7 +101,7 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
       </div>
       <DayField
         fieldKey={`review.${review.id}.seen`}
-        label="Seen on"
+        label={words.seenOn}
         value={review.seen}
         onChange={(seen) => onChange('seen', ({ seen: _former, ...one }) => (seen === undefined ? one : { ...one, seen }))}
       />
@@ -102,15 +109,15 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
         checked={review.earns === true}
         onChange={({ target }) => onChange('earns', ({ earns: _former, ...one }) => (target.checked ? { ...one, earns: true } : one))}
       >
-        this source earns a commission
+        {words.thisSourceEarnsACommission}
       </Checkbox>
       <Button
         type="text"
         size="small"
-        aria-label={`Remove the reviews of ${review.source || 'this place'}`}
+        aria-label={words.removeTheReviewsOf(review.source || words.thisPlace)}
         onClick={() => onChange('removed', () => null)}
       >
-        remove
+        {words.remove}
       </Button>
     </div>
   );

@@ -12,8 +12,9 @@ import { useStore, useWorkbench } from '../workbench/workbench-context';
 import { standingWords } from './quality-words';
 import { ReviewFields } from './review-fields';
 import type { NamedOffer } from './vendors';
+import { standingForm as words } from './words';
 
-const CHANNELS = ['mail', 'chat', 'telephone', 'forum', 'on site'];
+const CHANNELS = ['mail', 'chat', 'telephone', 'forum', words.onSite];
 
 interface StandingFormProps {
   quality: Quality;
@@ -32,18 +33,22 @@ export function StandingForm({ quality, vendor, today }: StandingFormProps) {
   const change = (field: string, recipe: (one: VendorNotes) => VendorNotes) =>
     edits.decision(`vendor.${vendor.id}.${field}`, `${quality.label}, ${vendor.label}`, (one) => withVendor(one, vendor.id, recipe));
   return (
-    <section aria-label="Standing" className="quality-form">
+    <section aria-label={words.standing} className="quality-form">
       <h2>
         {quality.label}, {vendor.label}
       </h2>
       <p>
         {standing ? (
           <>
-            <b>{standingWords(quality, standing, write)}</b>: {Math.round(standing.points)} of 100 on a scale from{' '}
-            {write.number(quality.worst)} to {write.number(quality.best)}.
+            {words.of100OnAScale({
+              quality: <b>{standingWords(quality, standing, write)}</b>,
+              points: Math.round(standing.points),
+              worst: write.number(quality.worst),
+              best: write.number(quality.best),
+            })}
           </>
         ) : (
-          <span className="is-not-known">Not known yet; it counts as nothing until it is.</span>
+          <span className="is-not-known">{words.notKnownYetItCounts}</span>
         )}
       </p>
       <Source quality={quality} notes={notes} vendor={vendor} today={today} onChange={change} />
@@ -62,20 +67,20 @@ function Source({ quality, notes, vendor, today, onChange }: SourceProps) {
   switch (quality.source) {
     case 'mark': {
       const mark = notes.marks?.[quality.id];
-      const [low, high] = [Number(quality.worst), Number(quality.best)].sort((a, b) => a - b);
+      const [low = 0, high = 10] = [Number(quality.worst), Number(quality.best)].sort((a, b) => a - b);
       return (
         <>
           <NumberField
             fieldKey={`${key}.mark.${quality.id}`}
-            label="Your mark"
+            label={words.yourMark}
             optional
             value={mark?.value}
-            range={{ least: low ?? 0, most: high ?? 10, wanted: `a mark from ${low} to ${high}` }}
+            range={{ least: low, most: high, wanted: words.aMarkFromTo(low, high) }}
             onChange={(value) => onChange(`mark.${quality.id}`, (one) => withMarkGiven(one, quality.id, value ?? undefined, today))}
           />
           {mark && (
             <LongTextField
-              label="Because"
+              label={words.because}
               value={mark.note ?? ''}
               onChange={(note) =>
                 onChange(`mark.${quality.id}.note`, (one) => ({
@@ -98,15 +103,15 @@ function Source({ quality, notes, vendor, today, onChange }: SourceProps) {
         <>
           <NumberField
             fieldKey={`${key}.uptime`}
-            label="Uptime"
+            label={words.uptime}
             suffix="%"
             optional
             value={notes.uptime}
-            range={{ least: 0, most: 100, wanted: 'a percentage up to 100' }}
-            hint="as promised, or better as measured"
+            range={{ least: 0, most: 100, wanted: words.aPercentageUpTo100 }}
+            hint={words.asPromisedOrBetter}
             onChange={(uptime) => onChange('uptime', ({ uptime: _former, ...one }) => (uptime ? { ...one, uptime } : one))}
           />
-          {notes.uptime && <p className="method">That leaves {hoursWords(hoursDown(notes.uptime))} a year in which nothing can be sold.</p>}
+          {notes.uptime && <p className="method">{words.thatLeavesAYear(hoursWords(hoursDown(notes.uptime)))}</p>}
         </>
       );
     case 'support': {
@@ -115,12 +120,12 @@ function Source({ quality, notes, vendor, today, onChange }: SourceProps) {
         <>
           <NumberField
             fieldKey={`${key}.support`}
-            label="Somebody answers"
-            suffix="hours a week"
+            label={words.somebodyAnswers}
+            suffix={words.hoursAWeek}
             optional
             value={support.hoursAWeek}
-            range={{ least: 0, most: 168, wanted: 'hours from 0 to 168' }}
-            hint="168 is always"
+            range={{ least: 0, most: 168, wanted: words.hoursFrom0To168 }}
+            hint={words.of168IsAlways}
             onChange={(hours) =>
               onChange('support', ({ support: { hoursAWeek: _former, ...kept } = { channels: [] }, ...one }) => ({
                 ...one,
@@ -129,7 +134,7 @@ function Source({ quality, notes, vendor, today, onChange }: SourceProps) {
             }
           />
           <fieldset className="channels">
-            <legend>by</legend>
+            <legend>{words.by}</legend>
             {CHANNELS.map((channel) => (
               <Checkbox
                 key={channel}
@@ -152,16 +157,8 @@ function Source({ quality, notes, vendor, today, onChange }: SourceProps) {
       );
     }
     case 'trial':
-      return (
-        <p>
-          Marks come from the <Link to={`/decisions/${decisionId}/needs/diary`}>trial diary</Link>: their mean over all tasks tried.
-        </p>
-      );
+      return <p>{words.marksComeFromTheTheirMean(<Link to={`/decisions/${decisionId}/needs/diary`}>{words.trialDiary}</Link>)}</p>;
     case 'speed':
-      return (
-        <p>
-          Measured from recordings under <Link to={`/decisions/${decisionId}/needs/speed`}>page speed</Link>: the middle one of several.
-        </p>
-      );
+      return <p>{words.measuredFromRecordingsUnder(<Link to={`/decisions/${decisionId}/needs/speed`}>{words.pageSpeed}</Link>)}</p>;
   }
 }

@@ -5,6 +5,7 @@ import type { RecordingAnswer, RecordingQuestion } from '../../workers/read-reco
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import type { NamedOffer } from './vendors';
+import { useRecordings as words } from './words';
 
 /** A file that could not be read, with why. */
 export interface RefusedRecording {
@@ -27,7 +28,7 @@ export function useRecordings(): {
     setReading((count) => count - 1);
     if ('problem' in answer) return setRefused((former) => [...former, { file: file.name, problem: answer.problem }]);
     const { measurement } = answer;
-    edits.decision(`vendor.${vendor.id}.recording.${measurement.id}`, `a recording of ${vendor.label}`, (one) =>
+    edits.decision(`vendor.${vendor.id}.recording.${measurement.id}`, words.aRecordingOf(vendor.label), (one) =>
       withVendor(one, vendor.id, (notes) => ({ ...notes, measurements: [...(notes.measurements ?? []), measurement] })),
     );
   };
@@ -45,7 +46,7 @@ function inWorker(question: RecordingQuestion): Promise<RecordingAnswer> {
   const worker = new Worker(new URL('../../workers/read-recording.ts', import.meta.url), { type: 'module' });
   return new Promise<RecordingAnswer>((resolve) => {
     worker.addEventListener('message', ({ data }: MessageEvent<RecordingAnswer>) => resolve(data));
-    worker.addEventListener('error', () => resolve({ problem: 'The file could not be read.' }));
+    worker.addEventListener('error', () => resolve({ problem: words.theFileCouldNotBeRead }));
     worker.postMessage(question);
   }).finally(() => worker.terminate());
 }

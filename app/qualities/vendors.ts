@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { useWorkbench } from '../workbench/workbench-context';
+import { vendors as words } from './words';
 
 /** A vendor by its offer. */
 export interface NamedOffer {
@@ -13,7 +14,7 @@ export function useVendors(): readonly NamedOffer[] {
   return useMemo(
     () =>
       sheets.flatMap(({ sheet }) =>
-        sheet.kind === 'offer' ? [{ id: sheet.offer.id, label: sheet.offer.label || sheet.offer.vendor || 'without a name' }] : [],
+        sheet.kind === 'offer' ? [{ id: sheet.offer.id, label: sheet.offer.label || sheet.offer.vendor || words.withoutAName }] : [],
       ),
     [sheets],
   );

@@ -6,32 +6,37 @@ import { featureWords, needWords } from '#core/wording/need-words';
 import { columnsOf } from '#core/price-sheet/parts';
 import type { Writer } from '../locale/writer';
 import type { ReportSection } from './report-blocks';
+import { assumptionSections as words } from './words';
 
 /** What the figures rest on: the frame, expected sales, quantities, needs. */
 export function assumptionSection(file: DecisionFile, { decision }: Workbench, write: Writer): ReportSection {
   const { currency, months, start, rates = {}, hourValue, feeTax, basis, forecast } = file;
   const frame = [
-    `${months} months from ${write.month(start)}, all amounts in ${currency}.`,
-    basis === 'spread' ? 'Payments count in equal parts over the months they pay for.' : 'Payments count in the month they are paid.',
+    words.monthsFromAllAmounts(months, write.month(start), currency),
+    basis === 'spread' ? words.paymentsCountInEqual : words.paymentsCountInTheMonth,
     ...Object.entries(rates).map(([other, rate]) => `1 ${other} = ${write.number(rate, 6)} ${currency}.`),
-    `An hour of the owner’s is worth ${write.money(hourValue ?? '0', currency)}.`,
-    ...(Number(feeTax ?? 0) > 0 ? [`${write.percent(feeTax ?? '0')} of tax on what is quoted without it.`] : []),
+    words.anHourOfTheOwners(write.money(hourValue ?? '0', currency)),
+    ...(Number(feeTax ?? 0) > 0 ? [words.ofTaxOnWhat(write.percent(feeTax ?? '0'))] : []),
   ];
   const needs = decision.needs ?? [];
   const level = (wanted: 'must' | 'want') => needs.filter((need) => need.level === wanted).map((need) => needWords(need));
   return {
-    title: 'What it rests on',
+    title: words.whatItRestsOn,
     blocks: [
       { kind: 'list', items: frame },
       {
         kind: 'table',
-        caption: 'Expected sales',
-        head: ['Stream', 'Orders a month', 'Order value', 'Refunds', 'Margin', 'Cards'],
+        caption: words.expectedSales,
+        head: [words.stream, words.ordersAMonth, words.orderValue, words.refunds, words.margin, words.cards],
         figures: [2, 3, 4],
         rows: forecast.streams.map(({ label, id, orders, subscribers, orderValue, refunds, margin, cards }) => [
           label || id,
           subscribers
-            ? `${write.number(subscribers.start)} subscribers, ${seriesWords(subscribers.joins, write)} join, ${write.percent(subscribers.churn)} leave`
+            ? words.subscribersJoinLeave(
+                write.number(subscribers.start),
+                seriesWords(subscribers.joins, write),
+                write.percent(subscribers.churn),
+              )
             : seriesWords(orders ?? '0', write),
           typeof orderValue === 'string' ? write.money(orderValue, currency) : seriesWords(orderValue, write),
           `${write.percent(refunds ?? '0')}`,
@@ -47,13 +52,13 @@ export function assumptionSection(file: DecisionFile, { decision }: Workbench, w
               kind: 'list' as const,
               items: Object.entries(forecast.drivers ?? {}).map(
                 ([id, driver]) =>
-                  `${featureWords(id)}: ${typeof driver === 'object' && 'per' in driver ? `${write.number(driver.ratio)} per ${driver.per.replace(/s$/, '')}` : seriesWords(driver, write)}`,
+                  `${featureWords(id)}: ${typeof driver === 'object' && 'per' in driver ? words.per(write.number(driver.ratio), driver.per.replace(/s$/, '')) : seriesWords(driver, write)}`,
               ),
             },
           ]
         : []),
-      ...(level('must').length > 0 ? [{ kind: 'sentence' as const, text: `It must have: ${level('must').join(', ')}.` }] : []),
-      ...(level('want').length > 0 ? [{ kind: 'sentence' as const, text: `Nice to have: ${level('want').join(', ')}.` }] : []),
+      ...(level('must').length > 0 ? [{ kind: 'sentence' as const, text: words.itMustHave(level('must').join(', ')) }] : []),
+      ...(level('want').length > 0 ? [{ kind: 'sentence' as const, text: words.niceToHave(level('want').join(', ')) }] : []),
     ],
   };
 }
@@ -65,26 +70,26 @@ function seriesWords(series: Series, write: Writer): string {
   return [
     write.number(start, 2),
     ...(growth && Number(growth) !== 0
-      ? [`${Number(growth) > 0 ? 'growing' : 'shrinking'} ${write.percent(growth.replace('-', ''))} a month`]
+      ? [words.aMonth(Number(growth) > 0 ? words.growing : words.shrinking, write.percent(growth.replace('-', '')))]
       : []),
-    ...(add && Number(add) !== 0 ? [`${Number(add) > 0 ? '+' : '−'}${write.number(add.replace('-', ''))} a month`] : []),
-    ...(season ? ['by season'] : []),
+    ...(add && Number(add) !== 0 ? [words.aMonthValue(Number(add) > 0 ? '+' : '−', write.number(add.replace('-', '')))] : []),
+    ...(season ? [words.bySeason] : []),
     ...(set && Object.keys(set).length > 0
-      ? [`${Object.keys(set).length} ${Object.keys(set).length === 1 ? 'month' : 'months'} set by hand`]
+      ? [words.setByHand(Object.keys(set).length, Object.keys(set).length === 1 ? words.month : words.months)]
       : []),
   ].join(', ');
 }
 
-const SURE = { sure: 'sure', likely: 'likely', guess: 'a guess' } as const;
+const SURE = { sure: 'sure', likely: 'likely', guess: words.aGuess } as const;
 
 /** Where the prices come from. */
 export function sourceSection({ sheets }: Workbench, write: Writer): ReportSection {
   return {
-    title: 'Sources',
+    title: words.sources,
     blocks: [
       {
         kind: 'table',
-        head: ['Price sheet', 'Plans', 'Where', 'Seen', 'How sure'],
+        head: [words.priceSheet, words.plans, words.where, words.seen, words.howSure],
         figures: [],
         rows: sheets.map(({ sheet }) => [
           sheetLabel(sheet),
@@ -92,9 +97,9 @@ export function sourceSection({ sheets }: Workbench, write: Writer): ReportSecti
             .map(({ label }) => label)
             .filter(Boolean)
             .join(', '),
-          `${sheet.evidence?.where ?? 'not noted'}${sheet.evidence?.earns ? ' (earns if one buys)' : ''}`,
-          sheet.seen ? write.day(sheet.seen) : 'not dated',
-          sheet.evidence?.sure ? SURE[sheet.evidence.sure] : 'not noted',
+          `${sheet.evidence?.where ?? words.notNoted}${sheet.evidence?.earns ? words.earnsIfOneBuys : ''}`,
+          sheet.seen ? write.day(sheet.seen) : words.notDated,
+          sheet.evidence?.sure ? SURE[sheet.evidence.sure] : words.notNoted,
         ]),
       },
     ],

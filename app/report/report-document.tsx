@@ -1,5 +1,6 @@
 import { DataTable } from '../components/data-table';
 import type { Report, ReportBlock } from './report-blocks';
+import { reportDocument as words } from './words';
 
 export type Paper = 'a4' | 'letter';
 
@@ -19,9 +20,7 @@ export function ReportDocument({ report, styles, paper }: { report: Report; styl
       <body>
         <article>
           <header>
-            <p className="brand">
-              Venalis<i>.</i>
-            </p>
+            <p className="brand">{words.venalis(<i>.</i>)}</p>
             <h1>{title}</h1>
             <p className="subtitle">{subtitle}</p>
           </header>

@@ -22,6 +22,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/afterwards';
+import { afterwards as words } from './words/afterwards';
 
 export async function loader({ params: { decisionId } }: Route.LoaderArgs) {
   return { today: new Date().toISOString().slice(0, 10), files: await orderFiles(await database(), decisionId) };
@@ -68,13 +69,13 @@ function HowItTurnedOut({ today, files }: Route.ComponentProps['loaderData']) {
   const shown = isAll ? file.months : Math.min(file.months, Math.max(known + 1, 0) + OPEN_MONTHS);
   if (used.length === 0)
     return (
-      <main className="work" aria-label="Afterwards">
+      <main className="work" aria-label={words.afterwards}>
         <NobodyToChoose />
       </main>
     );
   return (
     <>
-      <main className="work afterwards" aria-label="Afterwards" aria-busy={working.isBusy}>
+      <main className="work afterwards" aria-label={words.afterwards} aria-busy={working.isBusy}>
         {isExample && <p className="says">{exampleSentence(example, answer?.against ?? null, write)}</p>}
         {!isExample && answer && <p className="says">{soFarSentence(answer.against, write)}</p>}
         {!isExample && answer?.advice && (
@@ -89,7 +90,7 @@ function HowItTurnedOut({ today, files }: Route.ComponentProps['loaderData']) {
         {shown < file.months && (
           <p className="add-row">
             <Button type="link" onClick={() => setAll(true)}>
-              All months to {write.month(addMonths(file.start, file.months - 1))}
+              {words.allMonthsTo(write.month(addMonths(file.start, file.months - 1)))}
             </Button>
           </p>
         )}
@@ -97,22 +98,18 @@ function HowItTurnedOut({ today, files }: Route.ComponentProps['loaderData']) {
         <Payouts files={files} candidate={used[0]?.candidate ?? ''} />
         <Working {...working} />
       </main>
-      <aside className="margin" aria-label="Where the figures come from">
-        <h2>From a file</h2>
+      <aside className="margin" aria-label={words.whereTheFiguresCome}>
+        <h2>{words.fromAFile}</h2>
         <FromFile actuals={actuals} />
-        <h2>How it is explained</h2>
+        <h2>{words.howItIsExplained}</h2>
         <p>
-          For{' '}
-          {verdict
-            ? `the verdict: ${partsWords(verdict.parts, write)}`
-            : `${nameOf(used[0]?.candidate ?? null)}, the cheapest, until a verdict is given`}
-          . First what other orders cost at the prices of the sheet, then what dearer or cheaper orders cost, then what was charged beside
-          the sheet, then surprises. Your own hours are left out.
+          {words.forFirstWhatOther(
+            verdict
+              ? words.theVerdict(partsWords(verdict.parts, write))
+              : words.theCheapestUntilAVerdict(nameOf(used[0]?.candidate ?? null)),
+          )}
         </p>
-        <p className="quiet">
-          A bill that is not entered is taken to be what the sheet says. Fees by sales: sales fees, card fees, usage. Each month is priced
-          as if all months had gone like it.
-        </p>
+        <p className="quiet">{words.aBillThatIsNotEntered}</p>
       </aside>
     </>
   );
@@ -127,7 +124,7 @@ function FromFile({ actuals }: { actuals: Actuals }) {
   const months = Object.keys(reading?.actuals ?? {});
   const take = () => {
     if (!reading) return;
-    edits.decision('actuals', 'real months from a file', (one) => ({
+    edits.decision('actuals', words.realMonthsFromAFile, (one) => ({
       ...one,
       actuals: { ...(one.actuals ?? actuals), ...reading.actuals },
     }));
@@ -136,7 +133,7 @@ function FromFile({ actuals }: { actuals: Actuals }) {
   return (
     <>
       <FileField
-        label="CSV with a column “month” and any of orders, sales, fees, plan, other"
+        label={words.csvWithAColumn}
         accept=".csv,.txt,text/csv,text/plain"
         onFiles={([file]) =>
           void file?.text().then((text) => fetcher.submit(text, { method: 'post', action: '/read-actuals', encType: 'text/plain' }))
@@ -151,13 +148,13 @@ function FromFile({ actuals }: { actuals: Actuals }) {
       )}
       {reading && months.length > 0 && reading !== taken && (
         <p>
-          {months.length} {months.length === 1 ? 'month was' : 'months were'} read.{' '}
+          {words.read(months.length, months.length === 1 ? words.monthWas : words.monthsWere)}{' '}
           <Button size="small" onClick={take}>
-            Add them
+            {words.addThem}
           </Button>
         </p>
       )}
-      {reading && reading === taken && <p role="status">Added.</p>}
+      {reading && reading === taken && <p role="status">{words.added}</p>}
     </>
   );
 }

@@ -11,6 +11,7 @@ import { AnswersTable, columnsOf } from '../needs/answers-table';
 import { FindOutList } from '../needs/find-out-list';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { answers as words } from './words/answers';
 
 export default function Answers() {
   const { state, decisionId } = useWorkbench();
@@ -24,15 +25,16 @@ export default function Answers() {
   const columns = useMemo(() => columnsOf(vendors), [vendors]);
   if (needs.length === 0 || columns.length === 0)
     return (
-      <main className="work" aria-label="What plans say to it">
-        <h2>Nothing to ask yet</h2>
+      <main className="work" aria-label={words.whatPlansSayToIt}>
+        <h2>{words.nothingToAskYet}</h2>
         <p>
-          {needs.length === 0 ? (
-            <Link to={`/decisions/${decisionId}/needs`}>Say what is needed</Link>
-          ) : (
-            <Link to={`/decisions/${decisionId}/sheets`}>Enter the price sheet of a vendor</Link>
+          {words.andEveryPlansAnswer(
+            needs.length === 0 ? (
+              <Link to={`/decisions/${decisionId}/needs`}>{words.sayWhatIsNeeded}</Link>
+            ) : (
+              <Link to={`/decisions/${decisionId}/sheets`}>{words.enterThePriceSheet}</Link>
+            ),
           )}
-          , and every plan’s answer has a place here.
         </p>
       </main>
     );
@@ -48,7 +50,7 @@ export default function Answers() {
   };
   return (
     <>
-      <main className="work" aria-label="What plans say to it">
+      <main className="work" aria-label={words.whatPlansSayToIt}>
         <AnswersTable
           needs={needs}
           vendors={vendors}
@@ -68,10 +70,10 @@ export default function Answers() {
           }}
         />
         <p className="quiet answers-keys">
-          Arrow keys move; <kbd>y</kbd> <kbd>n</kbd> <kbd>?</kbd> answer, the space bar goes through them, <kbd>Enter</kbd> says more.
+          {words.arrowKeysMoveAnswer({ kbd: <kbd>y</kbd>, kbd2: <kbd>n</kbd>, kbd3: <kbd>?</kbd>, enter: <kbd>{words.enter}</kbd> })}
         </p>
       </main>
-      <aside className="margin" aria-label="Answer and what is to find out">
+      <aside className="margin" aria-label={words.answerAndWhatIsToFind}>
         {need && column && sheet && (
           <AnswerForm
             key={`${needKey(need)} ${column.asked.plan.id}`}

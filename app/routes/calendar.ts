@@ -9,12 +9,13 @@ import { localeOf } from '../server/locale.server';
 import { writerFor } from '../locale/writer';
 import { price } from '../workbench/workbench-context';
 import type { Route } from './+types/calendar';
+import { calendar as words } from './words/calendar';
 
 const querySchema = z.object({
-  zone: z.string().max(60).refine(isTimeZone, 'use a time zone such as Europe/Lisbon').optional(),
+  zone: z.string().max(60).refine(isTimeZone, words.useATimeZone).optional(),
   hour: z
     .string()
-    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'use an hour such as 09:00')
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, words.useAnHourSuch)
     .default('09:00'),
   only: z.string().max(300).optional(),
 });
@@ -23,7 +24,7 @@ const querySchema = z.object({
 export async function loader({ params, request }: Route.LoaderArgs) {
   const url = new URL(request.url);
   const query = querySchema.safeParse(Object.fromEntries(url.searchParams));
-  if (!query.success) throw new Response(query.error.issues[0]?.message ?? 'This cannot be read', { status: 400 });
+  if (!query.success) throw new Response(query.error.issues[0]?.message ?? words.thisCannotBeRead, { status: 400 });
   const saved = await openDecision(params.decisionId);
   const { zone = Intl.DateTimeFormat().resolvedOptions().timeZone, hour, only } = query.data;
   const { workbench } = saved;
@@ -37,10 +38,10 @@ export async function loader({ params, request }: Route.LoaderArgs) {
       summary: dateTitle(date),
       description: dateReason(date, decision.currency, write),
     }));
-  if (entries.length === 0) throw new Response('There is no such date', { status: 404 });
+  if (entries.length === 0) throw new Response(words.thereIsNoSuch, { status: 404 });
   const text = calendarFile(entries, {
     calendar: params.decisionId,
-    name: decision.name || 'Where to sell',
+    name: decision.name || words.whereToSell,
     zone: isTimeZone(zone) ? zone : 'UTC',
     hour,
     remindDays: decision.dates?.remind ?? USUAL_REMINDER_DAYS,
@@ -48,5 +49,5 @@ export async function loader({ params, request }: Route.LoaderArgs) {
     stamp: saved.savedAt,
     address: `${url.origin}/decisions/${params.decisionId}/verdict/dates`,
   });
-  return attachment(text, 'text/calendar; charset=utf-8', `${decision.name || 'decision'} dates`, 'ics');
+  return attachment(text, 'text/calendar; charset=utf-8', words.dates(decision.name || words.decision), 'ics');
 }

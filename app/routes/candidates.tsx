@@ -10,6 +10,7 @@ import { WayAcross } from '../proposals/way-ahead';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/candidates';
+import { candidates as words } from './words/candidates';
 
 /** Today, for when a proposal was last looked at. */
 export function loader() {
@@ -35,27 +36,25 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
   const pair = proposals?.pair ?? null;
   return (
     <>
-      <main className="work" aria-label="Candidates">
+      <main className="work" aria-label={words.candidates}>
         <FollowedChanges today={today} />
-        <section aria-label="Proposed" aria-busy={worked.isProposing}>
-          <h2>Proposed for every vendor</h2>
+        <section aria-label={words.proposed} aria-busy={worked.isProposing}>
+          <h2>{words.proposedForEveryVendor}</h2>
           <p className="quiet">
-            The cheapest plan, term, add-ons and way of taking payments that meet every{' '}
-            <Link to={`/decisions/${decisionId}/needs`}>must</Link> and every limit over {workbench.decision.months} months of expected
-            sales; without your own hours and extras.
-            {worked.isProposing && proposals ? ' Updating …' : ''}
+            {words.theCheapestPlanTerm(
+              <Link to={`/decisions/${decisionId}/needs`}>{words.must}</Link>,
+              workbench.decision.months,
+              worked.isProposing && proposals ? words.updating : '',
+            )}
           </p>
           {worked.problem && (
             <p className="problem" role="alert">
-              This could not be worked out: {worked.problem}
+              {words.thisCouldNotBeWorked(worked.problem)}
             </p>
           )}
-          {!proposals && !worked.problem && <p className="quiet">Working it out …</p>}
+          {!proposals && !worked.problem && <p className="quiet">{words.workingItOut}</p>}
           {proposals && vendors.length === 0 && (
-            <p>
-              There is no price sheet of a vendor yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what plans cost</Link>, and what
-              is cheapest for you stands here.
-            </p>
+            <p>{words.thereIsNoPrice(<Link to={`/decisions/${decisionId}/sheets`}>{words.enterWhatPlansCost}</Link>)}</p>
           )}
           <ul className="vendor-blocks">
             {vendors.map((vendor) => (
@@ -65,9 +64,9 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
         </section>
         <WayAcross />
         {pair && (
-          <section aria-label="Two together">
-            <h2>Two together</h2>
-            <p className="quiet">Of the vendors that do not do it alone, the cheapest two that do it together.</p>
+          <section aria-label={words.twoTogether}>
+            <h2>{words.twoTogether}</h2>
+            <p className="quiet">{words.ofTheVendorsThatDo}</p>
             <ul className="vendor-blocks">
               <li className="vendor-block" aria-label={pair.labels.join(' and ')}>
                 <div className="vendor-name">
@@ -91,18 +90,12 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
         )}
         {vendors.length + workbench.decision.candidates.length > 0 && <PutTogether open={open} onOpen={setOpen} />}
       </main>
-      <aside className="margin" aria-label="What it is put together from" aria-live="polite">
+      <aside className="margin" aria-label={words.whatItIsPut} aria-live="polite">
         {open === null ? (
           <>
-            <h2>Nothing is dropped in silence</h2>
-            <p>
-              Every plan that is passed over says why. A candidate that lacks a must stays in the comparison, below the others, with the
-              reason.
-            </p>
-            <p className="quiet">
-              A candidate that follows a proposal updates automatically when sales, needs or price sheets change, and says what has changed.
-              Editing it pins it.
-            </p>
+            <h2>{words.nothingIsDroppedInSilence}</h2>
+            <p>{words.everyPlanThatIsPassed}</p>
+            <p className="quiet">{words.aCandidateThatFollows}</p>
           </>
         ) : (
           <MakeUpPanel key={open} candidateId={open} onRemoved={() => setOpen(null)} />

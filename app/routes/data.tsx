@@ -12,6 +12,7 @@ import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
 import { formOf } from '../server/form.server';
 import type { Route } from './+types/data';
+import { data as words } from './words/data';
 
 /** Where the data lie, how large they are, their back-ups, and what was deleted. */
 export async function loader() {
@@ -34,59 +35,48 @@ const askedSchema = z.object({ intent: z.enum(['bring-back', 'remove']), id: z.s
 /** Brings a deleted decision back, or removes it for good. */
 export async function action({ request }: Route.ActionArgs) {
   const asked = askedSchema.safeParse(Object.fromEntries(await formOf(request)));
-  if (!asked.success) throw new Response('This cannot be read', { status: 400 });
+  if (!asked.success) throw new Response(words.thisCannotBeRead, { status: 400 });
   const db = await database();
   if (asked.data.intent === 'remove') await removeForGood(db, asked.data.id);
   else await setDeleted(db, asked.data.id, null);
   throw redirect('/data');
 }
 
-export const meta: Route.MetaFunction = () => [{ title: 'Your data · Venalis' }];
+export const meta: Route.MetaFunction = () => [{ title: words.yourDataVenalis }];
 
 export default function Data({ loaderData: { folder, bytes, backUps, deleted, daysKept } }: Route.ComponentProps) {
   const write = useWriter();
   const size = (count: number) =>
     count < 1_000_000
-      ? `${write.whole(String(Math.max(1, Math.round(count / 1_000))))} kB`
-      : `${write.whole(String(Math.round(count / 1_000_000)))} MB`;
+      ? words.kb(write.whole(String(Math.max(1, Math.round(count / 1_000)))))
+      : words.mb(write.whole(String(Math.round(count / 1_000_000))));
   const inAll = backUps.reduce((sum, one) => sum + one.bytes, 0);
   return (
-    <ListPage title="Your data">
+    <ListPage title={words.yourData}>
       <main className="your-data">
-        <p className="answer">
-          Everything is on this computer, in <code>{folder}</code>: {size(bytes)}, and {size(inAll)} of back-ups.
-        </p>
-        <section aria-label="Export and import">
-          <h2>Export everything</h2>
-          <p className="limit-width">
-            One file with all decisions, price sheets, the price watch, the history of prices and settings. Import it here or in another
-            Venalis.
-          </p>
+        <p className="answer">{words.everythingIsOnThisComputer(<code>{folder}</code>, size(bytes), size(inAll))}</p>
+        <section aria-label={words.exportAndImport}>
+          <h2>{words.exportEverything}</h2>
+          <p className="limit-width">{words.oneFileWithAll}</p>
           <p className="data-actions">
             <Button href="/data/export" download>
-              Export everything
+              {words.exportEverything}
             </Button>
             <a href="/data/export?history" download>
-              with every step of undo
+              {words.withEveryStepOfUndo}
             </a>
           </p>
           <ImportEverything />
         </section>
-        <section aria-label="Back-ups">
-          <h2>Back-ups</h2>
-          <p className="limit-width">
-            Made by itself on every day on which you use Venalis: the last seven are kept, and the first of each month for a year. Each is
-            checked when it is made.
-          </p>
-          {backUps.length === 0 ? <p className="quiet">None yet.</p> : <BackUps backUps={backUps} size={size} />}
-          <p className="limit-width quiet">
-            To go back to one, end Venalis and enter <code>npm run restore -- {folder}/back-ups/NAME</code>. What you have now is kept
-            beside it.
-          </p>
+        <section aria-label={words.backUps}>
+          <h2>{words.backUps}</h2>
+          <p className="limit-width">{words.madeByItselfOnEvery}</p>
+          {backUps.length === 0 ? <p className="quiet">{words.noneYet}</p> : <BackUps backUps={backUps} size={size} />}
+          <p className="limit-width quiet">{words.toGoBackToOne(<code>{words.npmRunRestoreBack(folder)}</code>)}</p>
         </section>
-        <section aria-label="Deleted decisions">
-          <h2>Deleted decisions</h2>
-          {deleted.length === 0 ? <p className="quiet">None.</p> : <Deleted deleted={deleted} daysKept={daysKept} />}
+        <section aria-label={words.deletedDecisions}>
+          <h2>{words.deletedDecisions}</h2>
+          {deleted.length === 0 ? <p className="quiet">{words.none}</p> : <Deleted deleted={deleted} daysKept={daysKept} />}
         </section>
       </main>
     </ListPage>
@@ -106,9 +96,9 @@ function BackUps({
       rows={backUps}
       keyOf={({ name }) => name}
       columns={[
-        { head: 'Day', cell: ({ day, kind }) => `${write.day(day)}${kind === 'before-upgrade' ? ', before a new version' : ''}` },
-        { head: 'File', cell: ({ name }) => name },
-        { head: 'Size', kind: 'figures', cell: ({ bytes }) => size(bytes) },
+        { head: words.day, cell: ({ day, kind }) => `${write.day(day)}${kind === 'before-upgrade' ? words.beforeANewVersion : ''}` },
+        { head: words.file, cell: ({ name }) => name },
+        { head: words.size, kind: 'figures', cell: ({ bytes }) => size(bytes) },
       ]}
     />
   );
@@ -118,18 +108,18 @@ function Deleted({ deleted, daysKept }: { deleted: ReadonlyArray<{ id: string; n
   const write = useWriter();
   return (
     <>
-      <p className="limit-width">Each can be brought back for at least {daysKept} days.</p>
+      <p className="limit-width">{words.eachCanBeBrought(daysKept)}</p>
       <ul className="deleted">
         {deleted.map(({ id, name, deletedAt }) => (
           <li key={id}>
-            <b>{name || 'Untitled decision'}</b> <span className="quiet">deleted {write.day(deletedAt.slice(0, 10))}</span>
+            <b>{name || words.untitledDecision}</b> <span className="quiet">{words.deleted(write.day(deletedAt.slice(0, 10)))}</span>
             <Form method="post">
               <input type="hidden" name="id" value={id} />
-              <Button size="small" htmlType="submit" name="intent" value="bring-back" aria-label={`Bring back ${name}`}>
-                Bring back
+              <Button size="small" htmlType="submit" name="intent" value="bring-back" aria-label={words.bringBackName(name)}>
+                {words.bringBack}
               </Button>
-              <Button size="small" type="text" htmlType="submit" name="intent" value="remove" aria-label={`Remove ${name} for good`}>
-                Remove for good
+              <Button size="small" type="text" htmlType="submit" name="intent" value="remove" aria-label={words.removeForGoodName(name)}>
+                {words.removeForGood}
               </Button>
             </Form>
           </li>

@@ -16,6 +16,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/dates';
+import { dates as words } from './words/dates';
 
 export function loader() {
   return { today: new Date().toISOString().slice(0, 10) };
@@ -36,20 +37,21 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
   );
   const [ahead, past] = [dates.filter((one) => daysLeft(one, today) >= 0), dates.filter((one) => daysLeft(one, today) < 0)];
   const noted = decision.dates ?? {};
+  const chosen = verdictName(decision.verdicts);
   const note = (part: Partial<DatesNoted>, label: string) =>
     edits.decision(`dates.${Object.keys(part)[0] ?? ''}`, label, (one) => ({ ...one, dates: { ...one.dates, ...part } }));
   const all = `/decisions/${decisionId}/dates.ics`;
   return (
     <>
-      <main className="work" aria-label="Dates">
+      <main className="work" aria-label={words.dates}>
         {ahead.length === 0 ? <NothingAhead /> : <DatesTable dates={ahead} today={today} to={all} />}
         {past.length > 0 && (
-          <Fold summary={`${past.length} ${past.length === 1 ? 'date is' : 'dates are'} over`}>
+          <Fold summary={words.over(past.length, past.length === 1 ? words.dateIs : words.datesAre)}>
             <DatesTable dates={past} today={today} to={all} />
           </Fold>
         )}
         <OwnDate
-          onAdd={(on, what) => note({ own: [...(noted.own ?? []), { id: newId(), on, what }] }, 'a date of your own')}
+          onAdd={(on, what) => note({ own: [...(noted.own ?? []), { id: newId(), on, what }] }, words.aDateOfYourOwn)}
           today={today}
         />
         {(noted.own ?? []).length > 0 && (
@@ -60,50 +62,46 @@ export default function Dates({ loaderData: { today } }: Route.ComponentProps) {
                 <Button
                   type="link"
                   size="small"
-                  onClick={() => note({ own: (noted.own ?? []).filter((one) => one.id !== id) }, `${what} removed`)}
+                  onClick={() => note({ own: (noted.own ?? []).filter((one) => one.id !== id) }, words.removed(what))}
                 >
-                  Remove
+                  {words.remove}
                 </Button>
               </li>
             ))}
           </ul>
         )}
       </main>
-      <aside className="margin" aria-label="For your calendar">
-        <h2>For your calendar</h2>
+      <aside className="margin" aria-label={words.forYourCalendar}>
+        <h2>{words.forYourCalendar}</h2>
         <p>
-          <CalendarLink to={all}>All dates as a calendar file</CalendarLink>
+          <CalendarLink to={all}>{words.allDatesAsACalendar}</CalendarLink>
         </p>
-        <p className="quiet">Import it again after a change: entries that are there already are brought up to date.</p>
+        <p className="quiet">{words.importItAgainAfter}</p>
         <div className="date-fields">
           <DayField
             fieldKey="dates.joins"
-            label="You join on"
+            label={words.youJoinOn}
             value={noted.joins ?? `${decision.start}-01`}
-            onChange={(joins) => joins && note({ joins }, 'the day of joining')}
+            onChange={(joins) => joins && note({ joins }, words.theDayOfJoining)}
           />
           <NumberField
             fieldKey="dates.remind"
-            label="Reminds ahead by"
+            label={words.remindsAheadBy}
             value={String(noted.remind ?? USUAL_REMINDER_DAYS)}
-            suffix="days"
-            range={{ least: 0, most: 90, whole: true, wanted: 'a number of days' }}
-            onChange={(remind) => note({ remind: Number(remind) }, 'the reminder')}
+            suffix={words.days}
+            range={{ least: 0, most: 90, whole: true, wanted: words.aNumberOfDays }}
+            onChange={(remind) => note({ remind: Number(remind) }, words.theReminder)}
           />
           <NumberField
             fieldKey="dates.lookAgain"
-            label="Look at prices again after"
+            label={words.lookAtPricesAgain}
             value={String(noted.lookAgain ?? USUAL_LOOK_AGAIN_DAYS)}
-            suffix="days"
-            range={{ least: 7, most: 730, whole: true, wanted: 'a number of days' }}
-            onChange={(lookAgain) => note({ lookAgain: Number(lookAgain) }, 'when to look again')}
+            suffix={words.days}
+            range={{ least: 7, most: 730, whole: true, wanted: words.aNumberOfDays }}
+            onChange={(lookAgain) => note({ lookAgain: Number(lookAgain) }, words.whenToLookAgain)}
           />
         </div>
-        <p className="quiet">
-          {decision.verdicts?.length
-            ? `For ${verdictName(decision.verdicts)}, as the verdict says.`
-            : 'For the cheapest candidate, until a verdict is given.'}
-        </p>
+        <p className="quiet">{chosen === null ? words.forTheCheapestCandidate : words.forAsTheVerdictSays(chosen)}</p>
       </aside>
     </>
   );
@@ -120,7 +118,7 @@ function DatesTable({ dates, today, to }: { dates: readonly DateThatMatters[]; t
       keyOf={({ id }) => id}
       columns={[
         {
-          head: 'Day',
+          head: words.day,
           kind: 'names-row',
           cell: (date) => (
             <>
@@ -130,7 +128,7 @@ function DatesTable({ dates, today, to }: { dates: readonly DateThatMatters[]; t
           ),
         },
         {
-          head: 'What, and why',
+          head: words.whatAndWhy,
           cell: (date) => (
             <>
               <b>{dateTitle(date)}</b>
@@ -138,13 +136,13 @@ function DatesTable({ dates, today, to }: { dates: readonly DateThatMatters[]; t
             </>
           ),
         },
-        { head: 'At stake', kind: 'figures', cell: ({ atStake }) => (atStake === null ? '' : write.money(atStake, currency)) },
+        { head: words.atStake, kind: 'figures', cell: ({ atStake }) => (atStake === null ? '' : write.money(atStake, currency)) },
         {
           key: 'calendar',
-          head: <span className="visually-hidden">Calendar</span>,
+          head: <span className="visually-hidden">{words.calendar}</span>,
           cell: (date) => (
-            <CalendarLink to={`${to}?only=${encodeURIComponent(date.id)}`} label={`${dateTitle(date)}: calendar file`}>
-              calendar
+            <CalendarLink to={`${to}?only=${encodeURIComponent(date.id)}`} label={words.calendarFile(dateTitle(date))}>
+              {words.calendar2}
             </CalendarLink>
           ),
         },
@@ -180,12 +178,12 @@ function OwnDate({ onAdd, today }: { onAdd(on: string, what: string): void; toda
         setWhat('');
       }}
     >
-      <DayField fieldKey="dates.own" label="A date of your own" value={on} onChange={(day) => setOn(day ?? today)} />
-      <TextField label="What" value={what} onChange={setWhat} />
-      <Button htmlType="submit">Add it</Button>
+      <DayField fieldKey="dates.own" label={words.aDateOfYourOwn2} value={on} onChange={(day) => setOn(day ?? today)} />
+      <TextField label={words.what} value={what} onChange={setWhat} />
+      <Button htmlType="submit">{words.addIt}</Button>
       {isWanted && what.trim() === '' && (
         <p className="field-problem" role="alert">
-          Enter what to do on that day.
+          {words.enterWhatToDo}
         </p>
       )}
     </form>
@@ -196,11 +194,8 @@ function OwnDate({ onAdd, today }: { onAdd(on: string, what: string): void; toda
 function NothingAhead() {
   return (
     <>
-      <h2>No dates ahead</h2>
-      <p className="limit-width">
-        When a trial ends, an offer runs out, a price goes up or a refund is no longer possible, you find the day here and in your calendar,
-        with what it is worth. Days come from the price sheets and from the verdict you keep; add your own below.
-      </p>
+      <h2>{words.noDatesAhead}</h2>
+      <p className="limit-width">{words.whenATrialEnds}</p>
     </>
   );
 }

@@ -19,6 +19,7 @@ import { listedRows } from '../server/decision-list.server';
 import { signedInContext } from '../server/request-context';
 import { newId } from '../workbench/new-id';
 import type { Route } from './+types/decisions';
+import { decisions as words } from './words/decisions';
 
 /** All decisions with their bottom line, and the one that was just deleted. */
 export async function loader({ request, context }: Route.LoaderArgs) {
@@ -43,7 +44,7 @@ const intentSchema = z.object({
 /** Begins a decision from nothing, with a question or with an earlier one, or duplicates, archives, deletes one or brings it back. */
 export async function action({ request }: Route.ActionArgs) {
   const asked = intentSchema.safeParse(Object.fromEntries(await formOf(request)));
-  if (!asked.success) throw new Response('What is to be done with which decision cannot be read from this request', { status: 400 });
+  if (!asked.success) throw new Response(words.whatIsToBeDone, { status: 400 });
   const { intent, id, question } = asked.data;
   const db = await database();
   const now = new Date().toISOString();
@@ -57,12 +58,12 @@ export async function action({ request }: Route.ActionArgs) {
       throw redirect(`/decisions/${fresh}/start`);
     case 'again': {
       const earlier = await loadWorkbench(db, id);
-      if (!earlier) throw new Response('Not found', { status: 404 });
+      if (!earlier) throw new Response(words.notFound, { status: 404 });
       await createDecision(db, fresh, beginAgain(earlier.workbench, addMonths(now.slice(0, 7), 1)), now);
       throw redirect(`/decisions/${fresh}/start`);
     }
     case 'duplicate':
-      if (!(await duplicateDecision(db, id, fresh, now))) throw new Response('Not found', { status: 404 });
+      if (!(await duplicateDecision(db, id, fresh, now))) throw new Response(words.notFound, { status: 404 });
       throw redirect(`/decisions/${fresh}/frame`);
     case 'archive':
     case 'unarchive':
@@ -80,7 +81,7 @@ export async function action({ request }: Route.ActionArgs) {
 function emptyWorkbench(thisMonth: string): Workbench {
   return {
     decision: {
-      name: 'Where should we sell?',
+      name: words.whereShouldWeSell,
       currency: 'EUR',
       start: addMonths(thisMonth, 1),
       months: 24,
@@ -91,7 +92,7 @@ function emptyWorkbench(thisMonth: string): Workbench {
   };
 }
 
-export const meta: Route.MetaFunction = () => [{ title: 'Your decisions · Venalis' }];
+export const meta: Route.MetaFunction = () => [{ title: words.yourDecisionsVenalis }];
 
 export default function Decisions({ loaderData }: Route.ComponentProps) {
   const { decisions, deleted, changed, isSignedIn } = loaderData;
@@ -100,14 +101,12 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
   return (
     <div className="list-page">
       <header className="workbench-head">
-        <span className="brand">
-          Venalis<i>.</i>
-        </span>
-        <h1>Your decisions</h1>
+        <span className="brand">{words.venalis(<i>.</i>)}</span>
+        <h1>{words.yourDecisions}</h1>
         {isSignedIn && (
           <form method="post" action="/sign-out" className="workbench-signs">
             <Button size="small" type="text" htmlType="submit">
-              Sign out
+              {words.signOut}
             </Button>
           </form>
         )}
@@ -115,17 +114,15 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
       <main className="decision-list">
         {deleted && (
           <Form method="post" className="notice" role="status">
-            <input type="hidden" name="id" value={deleted.id} />“{deleted.name || 'Untitled decision'}” was deleted.{' '}
+            <input type="hidden" name="id" value={deleted.id} />
+            {words.wasDeleted(deleted.name || words.untitledDecision)}{' '}
             <Button size="small" htmlType="submit" name="intent" value="bring-back">
-              Bring back
+              {words.bringBack}
             </Button>
           </Form>
         )}
         {inUse.length === 0 ? (
-          <p className="answer">
-            Say what you expect to sell, enter what two plans cost, and see which one costs you least, and from which level of sales that
-            changes.
-          </p>
+          <p className="answer">{words.sayWhatYouExpect}</p>
         ) : (
           <ul>
             {inUse.map((one) => (
@@ -135,7 +132,7 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
         )}
         {archived.length > 0 && (
           <details className="archived">
-            <summary>{archived.length} archived</summary>
+            <summary>{words.archived(archived.length)}</summary>
             <ul>
               {archived.map((one) => (
                 <DecisionRow key={one.id} decision={one} />
@@ -144,26 +141,24 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
           </details>
         )}
       </main>
-      <aside className="list-aside" aria-label="What else there is">
+      <aside className="list-aside" aria-label={words.whatElseThereIs}>
         <Form method="post">
           <Button type="primary" htmlType="submit" name="intent" value="begin">
-            Begin a decision
+            {words.beginADecision}
           </Button>
         </Form>
         <AskQuestion />
         <p className="watch-link">
-          <Link to="/watch">Price watch</Link>
+          <Link to="/watch">{words.priceWatch}</Link>
           {changed > 0 ? (
-            <b>: {changed === 1 ? 'one vendor’s prices have changed.' : `${changed} vendors’ prices have changed.`}</b>
+            <b>: {changed === 1 ? words.oneVendorsPricesHave : words.vendorsPricesHaveChanged(changed)}</b>
           ) : (
-            ' looks at pricing pages and exchange rates again, and says what that does to each decision.'
+            words.looksAtPricingPages
           )}
         </p>
+        <p className="watch-link">{words.hasBackUpsOne(<Link to="/data">{words.yourData}</Link>)}</p>
         <p className="watch-link">
-          <Link to="/data">Your data</Link> has back-ups, one file with everything, and what you deleted.
-        </p>
-        <p className="watch-link">
-          <Link to="/how">How it is worked out</Link>, with examples, and <Link to="/guide">a guide on one page</Link> to print.
+          {words.withExamplesAndToPrint(<Link to="/how">{words.howItIsWorked}</Link>, <Link to="/guide">{words.aGuideOnOne}</Link>)}
         </p>
         <ImportFile />
       </aside>

@@ -14,6 +14,7 @@ import { type NamedOffer, useVendors } from '../qualities/vendors';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { diary as words } from './words/diary';
 
 /** The same tasks tried with each vendor: minutes, marks, notes, and when each trial ends. */
 export default function Diary() {
@@ -28,11 +29,8 @@ export default function Diary() {
   const shown = all.filter(({ id }) => isTried(id) || added.includes(id));
   const others = all.filter(({ id }) => !shown.some((one) => one.id === id));
   return (
-    <main className="work" aria-label="Trial diary">
-      <p>
-        The same tasks with every vendor, so that marks can be compared. What a quality takes from the diary is the mean of a vendor’s
-        marks.
-      </p>
+    <main className="work" aria-label={words.trialDiary}>
+      <p>{words.theSameTasksWithEvery}</p>
       <DataTable
         hasOwnLook
         className="diary"
@@ -40,7 +38,7 @@ export default function Diary() {
         rows={tasks}
         keyOf={({ id }) => id}
         columns={[
-          { head: 'Task', kind: 'names-row', cell: (task) => <TaskName task={task} /> },
+          { head: words.task, kind: 'names-row', cell: (task) => <TaskName task={task} /> },
           ...shown.map((vendor) => ({
             key: vendor.id,
             cellClass: 'diary-cell',
@@ -51,15 +49,13 @@ export default function Diary() {
         foot={
           <tfoot>
             <tr>
-              <th scope="row">All together</th>
+              <th scope="row">{words.allTogether}</th>
               {shown.map(({ id }) => {
                 const { tried, tasks: of, minutes, mark } = trialResult(tasks, vendors[id]);
                 return (
                   <td key={id}>
-                    <b>{mark === null ? 'no mark yet' : `${write.number(String(mark), 1)} of 10`}</b>
-                    <small>
-                      {tried} of {of} tasks{minutes === null ? '' : `, ${write.number(String(minutes), 0)} minutes`}
-                    </small>
+                    <b>{mark === null ? words.noMarkYet : words.of10(write.number(String(mark), 1))}</b>
+                    <small>{words.ofTasks(tried, of, minutes === null ? '' : words.minutes(write.number(String(minutes), 0)))}</small>
                   </td>
                 );
               })}
@@ -70,16 +66,16 @@ export default function Diary() {
       <div className="add-row">
         <Button
           onClick={() =>
-            edits.decision(`task.${newId()}`, 'a task', (one) => ({ ...one, tasks: [...(one.tasks ?? []), { id: newId(), label: '' }] }))
+            edits.decision(`task.${newId()}`, words.aTask, (one) => ({ ...one, tasks: [...(one.tasks ?? []), { id: newId(), label: '' }] }))
           }
         >
-          One more task
+          {words.oneMoreTask}
         </Button>
         {others.length > 0 && (
           <ChoiceField
-            label="Try another vendor"
+            label={words.tryAnotherVendor}
             value={undefined}
-            placeholder="choose …"
+            placeholder={words.choose}
             options={others.map(({ id, label }) => ({ value: id, label }))}
             onChange={(id) => setAdded([...added, id])}
           />
@@ -94,23 +90,23 @@ function TaskName({ task }: { task: { readonly id: string; readonly label: strin
   return (
     <>
       <LongTextField
-        label="Task"
+        label={words.task}
         labelHidden
         lines={1}
         value={task.label}
-        placeholder="what is to be done"
+        placeholder={words.whatIsToBeDone}
         autoFocus={task.label === ''}
         onChange={(label) =>
-          edits.decision(`task.${task.id}`, 'a task', (one) => withTask(one, task.id, (former) => ({ ...former, label })))
+          edits.decision(`task.${task.id}`, words.aTask, (one) => withTask(one, task.id, (former) => ({ ...former, label })))
         }
       />
       <Button
         type="text"
         size="small"
-        aria-label={`Remove the task: ${task.label}`}
-        onClick={() => edits.decision(`task.${task.id}.removed`, 'a task removed', (one) => withTask(one, task.id, () => null))}
+        aria-label={words.removeTheTask(task.label)}
+        onClick={() => edits.decision(`task.${task.id}.removed`, words.aTaskRemoved, (one) => withTask(one, task.id, () => null))}
       >
-        remove
+        {words.remove}
       </Button>
     </>
   );
@@ -123,10 +119,10 @@ function TrialHead({ vendor: { id, label }, ends, today }: { vendor: NamedOffer;
       {label}
       <DayField
         fieldKey={`vendor.${id}.trial-ends`}
-        label="Trial ends on"
+        label={words.trialEndsOn}
         value={ends}
         onChange={(day) =>
-          edits.decision(`vendor.${id}.trial-ends`, `the trial of ${label}`, (one) =>
+          edits.decision(`vendor.${id}.trial-ends`, words.theTrialOf(label), (one) =>
             withVendor(one, id, ({ trialEnds: _former, ...notes }) => (day === undefined ? notes : { ...notes, trialEnds: day })),
           )
         }
@@ -139,8 +135,10 @@ function TrialHead({ vendor: { id, label }, ends, today }: { vendor: NamedOffer;
 function TrialLeft({ ends, today }: { ends: string | undefined; today: string }) {
   if (ends === undefined) return null;
   const days = daysBetween(today, ends);
-  if (days < 0) return <small className="lacks">is over</small>;
+  if (days < 0) return <small className="lacks">{words.isOver}</small>;
   return (
-    <small className={days <= 7 ? 'lacks' : ''}>{days === 0 ? 'ends today' : `${days === 1 ? 'one day' : `${days} days`} left`}</small>
+    <small className={days <= 7 ? 'lacks' : ''}>
+      {days === 0 ? words.endsToday : words.left(days === 1 ? words.oneDay : words.days(days))}
+    </small>
   );
 }

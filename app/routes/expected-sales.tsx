@@ -8,6 +8,7 @@ import { StreamForm } from '../sales/stream-form';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { expectedSales as words } from './words/expected-sales';
 
 /** So many streams fill the first screen. */
 const FIRST_SCREEN = 2;
@@ -19,26 +20,24 @@ export default function ExpectedSales() {
   const { currency, forecast } = state.workbench.decision;
   const add = () => {
     const id = newId();
-    edits.decision(`stream.${id}`, 'a stream added', (one) =>
+    edits.decision(`stream.${id}`, words.aStreamAdded, (one) =>
       withForecast(one, (before) => ({ ...before, streams: [...before.streams, newStream(id, '')] })),
     );
   };
   return (
-    <main className="work" aria-label="Expected sales">
-      <h2>What you expect to sell</h2>
-      <p className="quiet">
-        Two figures are enough: orders in a usual month, and what a customer pays on average. Everything else refines them.
-      </p>
+    <main className="work" aria-label={words.expectedSales}>
+      <h2>{words.whatYouExpectToSell}</h2>
+      <p className="quiet">{words.twoFiguresAreEnough}</p>
       <div className="sales-beside">
         <div>
           {(isDrawnBelow ? forecast.streams : forecast.streams.slice(0, FIRST_SCREEN)).map((stream, index) => (
             <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} isFirst={index === 0} />
           ))}
           <p>
-            <Button onClick={add}>Something else is sold too</Button>
+            <Button onClick={add}>{words.somethingElseIsSold}</Button>
           </p>
         </div>
-        <aside aria-label="The months as a chart">
+        <aside aria-label={words.theMonthsAsAChart}>
           <MonthsBeside />
         </aside>
       </div>

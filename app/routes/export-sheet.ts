@@ -4,12 +4,13 @@ import { findSheet } from '#core/decision/workbench';
 import { sheetFile } from '#core/sheet-import/sheet-file';
 import { database } from '../server/database.server';
 import type { Route } from './+types/export-sheet';
+import { exportSheet as words } from './words/export-sheet';
 
 /** One price sheet, as the decision uses it, with everything noted about its figures. */
 export async function loader({ params }: Route.LoaderArgs): Promise<Response> {
   const saved = await loadWorkbench(await database(), params.decisionId);
   const used = saved && findSheet(saved.workbench, params.sheetId);
-  if (!used) throw new Response('Not found', { status: 404 });
+  if (!used) throw new Response(words.notFound, { status: 404 });
   const name =
     sheetLabel(used.sheet)
       .toLowerCase()

@@ -7,6 +7,7 @@ import { attachment } from '../server/attachment';
 import { database } from '../server/database.server';
 import { followedNow } from '#core/proposals/followed-now';
 import type { Route } from './+types/export';
+import { exportWords as words } from './words/export';
 
 /**
  * The decision with the price sheets it uses: as a decision file, in which candidates that follow a proposal are made of
@@ -14,7 +15,7 @@ import type { Route } from './+types/export';
  */
 export async function loader({ params, request }: Route.LoaderArgs): Promise<Response> {
   const saved = await loadWorkbench(await database(), params.decisionId);
-  if (!saved) throw new Response('Not found', { status: 404 });
+  if (!saved) throw new Response(words.notFound, { status: 404 });
   const { workbench } = saved;
   const { searchParams } = new URL(request.url);
   const isAll = searchParams.has('all');

@@ -7,6 +7,7 @@ import { FitSentence, Stability, Turning } from '../fit/fit-words';
 import { useFit } from '../fit/use-fit';
 import { Weights } from '../fit/weights';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
+import { fit as words } from './words/fit';
 
 /** Fit beside cost: how well candidates do what is wanted, and what they cost for it. */
 export default function Fit() {
@@ -19,23 +20,22 @@ export default function Fit() {
   if (table.criteria.length === 0 || weighed.length === 0)
     return (
       <>
-        <main className="work" aria-label="Fit and cost">
-          <h2>Nothing is weighed yet</h2>
+        <main className="work" aria-label={words.fitAndCost}>
+          <h2>{words.nothingIsWeighedYet}</h2>
           <p>
             {table.criteria.length === 0 ? (
               <>
-                Say what you <Link to={`${to}/needs`}>would like</Link> and which <Link to={`${to}/needs/qualities`}>qualities</Link> count,
-                each with a weight above 0; you then see how well candidates fit, beside what they cost.
+                {words.sayWhatYouAndWhich(
+                  <Link to={`${to}/needs`}>{words.wouldLike}</Link>,
+                  <Link to={`${to}/needs/qualities`}>{words.qualities}</Link>,
+                )}
               </>
             ) : (
-              <>
-                There is no candidate with a price yet. <Link to={`${to}/line-up/candidates`}>Choose one that is proposed</Link>, or build
-                your own.
-              </>
+              <>{words.thereIsNoCandidate(<Link to={`${to}/line-up/candidates`}>{words.chooseOneThatIsProposed}</Link>)}</>
             )}
           </p>
         </main>
-        <aside className="margin" aria-label="Weights">
+        <aside className="margin" aria-label={words.weights}>
           <Weights />
         </aside>
       </>
@@ -43,7 +43,7 @@ export default function Fit() {
   const places = worked.judged?.firstPlaces ?? [];
   return (
     <>
-      <main className="work" aria-label="Fit and cost">
+      <main className="work" aria-label={words.fitAndCost}>
         <FitSentence weighed={weighed} />
         <FitChart weighed={weighed} currency={state.workbench.decision.currency} />
         <div className="qualities-scroll">
@@ -57,7 +57,7 @@ export default function Fit() {
         <Stability places={places} isBehind={worked.isJudging} />
         <Turning turning={turning} />
       </main>
-      <aside className="margin" aria-label="Weights and make-up" aria-live="polite">
+      <aside className="margin" aria-label={words.weightsAndMakeUp} aria-live="polite">
         {opened ? <FitMakeUp table={table} weighed={opened} onClose={() => setOpen(null)} /> : <Weights />}
       </aside>
     </>

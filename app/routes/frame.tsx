@@ -12,6 +12,7 @@ import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { frame as words } from './words/frame';
 
 const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 
@@ -34,102 +35,97 @@ export default function Frame({ loaderData: { orders } }: Route.ComponentProps) 
   const { decision } = state.workbench;
   const [year = '', month = ''] = decision.start.split('-');
   return (
-    <main className="work" aria-label="Basics">
-      <h2>What is being decided</h2>
+    <main className="work" aria-label={words.basics}>
+      <h2>{words.whatIsBeingDecided}</h2>
       <div className="form-grid">
         <TextField
           className="wide"
-          label="The question"
+          label={words.theQuestion}
           value={decision.name}
-          onChange={(name) => edits.decision('name', 'the question', (one) => ({ ...one, name }))}
+          onChange={(name) => edits.decision('name', words.theQuestion2, (one) => ({ ...one, name }))}
         />
         <ChoiceField
-          label="Base currency"
+          label={words.baseCurrency}
           value={decision.currency}
           options={CURRENCY_OPTIONS}
           searchable
-          onChange={(currency) => edits.decision('currency', 'the base currency', (one) => ({ ...one, currency }))}
+          onChange={(currency) => edits.decision('currency', words.theBaseCurrency, (one) => ({ ...one, currency }))}
         />
         <NumberField
           fieldKey="months"
-          label="Horizon"
-          suffix="months"
+          label={words.horizon}
+          suffix={words.months}
           value={String(decision.months)}
-          range={{ least: 1, most: 120, whole: true, wanted: 'a number of months from 1 to 120' }}
-          hint="over which everything is totalled"
-          onChange={(months) => edits.decision('months', 'the horizon', (one) => ({ ...one, months: Number(months) }))}
+          range={{ least: 1, most: 120, whole: true, wanted: words.aNumberOfMonths }}
+          hint={words.overWhichEverythingIsTotalled}
+          onChange={(months) => edits.decision('months', words.theHorizon, (one) => ({ ...one, months: Number(months) }))}
         />
         <ChoiceField
-          label="First month"
+          label={words.firstMonth}
           value={month}
           options={MONTHS.map((name, index) => ({ value: String(index + 1).padStart(2, '0'), label: name }))}
-          onChange={(next) => edits.decision('start', 'the first month', (one) => ({ ...one, start: `${year}-${next}` }))}
+          onChange={(next) => edits.decision('start', words.theFirstMonth, (one) => ({ ...one, start: `${year}-${next}` }))}
         />
         <NumberField
           fieldKey="start-year"
-          label="Year"
+          label={words.year}
           value={year}
-          range={{ least: 2000, most: 2100, whole: true, wanted: 'a year from 2000 to 2100' }}
-          onChange={(next) => edits.decision('start', 'the first month', (one) => ({ ...one, start: `${next}-${month}` }))}
+          range={{ least: 2000, most: 2100, whole: true, wanted: words.aYearFrom2000 }}
+          onChange={(next) => edits.decision('start', words.theFirstMonth, (one) => ({ ...one, start: `${next}-${month}` }))}
         />
       </div>
-      <h2>What counts</h2>
+      <h2>{words.whatCounts}</h2>
       <div className="form-grid">
         <NumberField
           fieldKey="hour-value"
-          label="An hour of your own time"
+          label={words.anHourOfYourOwn}
           suffix={decision.currency}
           value={decision.hourValue ?? '0'}
-          range={{ least: 0, most: 100_000, wanted: `an amount in ${decision.currency}` }}
-          hint="0 leaves your own hours out of the totals"
+          range={{ least: 0, most: 100_000, wanted: words.anAmountIn(decision.currency) }}
+          hint={words.zeroLeavesYourOwn}
           onChange={(hourValue) =>
-            edits.decision('hour-value', 'the value of your time', (one) => ({ ...one, hourValue: hourValue ?? '0' }))
+            edits.decision('hour-value', words.theValueOfYourTime, (one) => ({ ...one, hourValue: hourValue ?? '0' }))
           }
         />
         <NumberField
           fieldKey="fee-tax"
-          label="Tax on fees that you cannot reclaim"
+          label={words.taxOnFeesThatYou}
           suffix="%"
           value={decision.feeTax ?? '0'}
-          range={{ least: 0, most: 100, wanted: 'a percentage from 0 to 100' }}
-          hint="added to what vendors quote without tax"
-          onChange={(feeTax) => edits.decision('fee-tax', 'the tax on fees', (one) => ({ ...one, feeTax: feeTax ?? '0' }))}
+          range={{ least: 0, most: 100, wanted: words.aPercentageFrom0 }}
+          hint={words.addedToWhatVendors}
+          onChange={(feeTax) => edits.decision('fee-tax', words.theTaxOnFees, (one) => ({ ...one, feeTax: feeTax ?? '0' }))}
         />
         <ChoiceField
           className="wide"
-          label="Payments count"
+          label={words.paymentsCount}
           value={decision.basis ?? 'paid'}
           options={[
-            { value: 'paid', label: 'in the month in which they are paid' },
-            { value: 'spread', label: 'in equal parts over the months they pay for' },
+            { value: 'paid', label: words.inTheMonthInWhich },
+            { value: 'spread', label: words.inEqualPartsOver },
           ]}
-          onChange={(basis) => edits.decision('basis', 'when payments count', (one) => ({ ...one, basis }))}
+          onChange={(basis) => edits.decision('basis', words.whenPaymentsCount, (one) => ({ ...one, basis }))}
         />
       </div>
       <Rates />
       <OwnedThings />
       <p className="frame-export">
         <a href={`/decisions/${decisionId}/export`} download>
-          Export this decision as a file
+          {words.exportThisDecisionAsAFile}
         </a>{' '}
-        <span className="quiet">
-          with the price sheets it uses; it can be opened again from the list of decisions, or priced from the shell
-        </span>
+        <span className="quiet">{words.withThePriceSheets}</span>
         <br />
         <a href={`/decisions/${decisionId}/export?all${withOrders ? '&orders' : ''}`} download>
-          Export everything
+          {words.exportEverything}
         </a>{' '}
-        <span className="quiet">
-          also the reasons of needs, qualities, the trial diary, what you own, and the evidence on price sheets; to keep, or to open
-          elsewhere
-        </span>
+        <span className="quiet">{words.alsoTheReasonsOfNeeds}</span>
         {orders > 0 && (
           <>
             <br />
             <Checkbox checked={withOrders} onChange={({ target }) => setWithOrders(target.checked)}>
-              with {write.number(String(orders))} past {orders === 1 ? 'order' : 'orders'}
+              {words.withPast(write.number(String(orders)), orders === 1 ? words.order : words.orders)}
             </Checkbox>{' '}
-            <span className="quiet">their days, amounts, countries and means of payment; no names</span>
+            <span className="quiet">{words.theirDaysAmountsCountries}</span>
           </>
         )}
       </p>
@@ -150,19 +146,19 @@ function Rates() {
   if (foreign.length === 0) return null;
   return (
     <>
-      <h2>Exchange rates</h2>
-      <p className="quiet">Prices in another currency count at these rates over the whole horizon.</p>
+      <h2>{words.exchangeRates}</h2>
+      <p className="quiet">{words.pricesInAnotherCurrency}</p>
       <div className="form-grid">
         {foreign.map((code) => (
           <NumberField
             key={code}
             fieldKey={`rate.${code}`}
-            label={`1 ${code} is worth`}
+            label={words.oneIsWorth(code)}
             suffix={decision.currency}
             value={decision.rates?.[code]}
-            range={{ least: 0.000001, most: 1_000_000, wanted: `a rate in ${decision.currency}` }}
+            range={{ least: 0.000001, most: 1_000_000, wanted: words.aRateIn(decision.currency) }}
             onChange={(rate) =>
-              edits.decision(`rate.${code}`, `the rate of ${code}`, (one) => ({
+              edits.decision(`rate.${code}`, words.theRateOf(code), (one) => ({
                 ...one,
                 rates: { ...one.rates, ...(rate ? { [code]: rate } : {}) },
               }))

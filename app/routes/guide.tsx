@@ -3,19 +3,20 @@ import { Button } from 'antd';
 import { ListPage } from '../components/list-page';
 import { GUIDE_KEYS, GUIDE_SIGNS, GUIDE_STEPS } from '../how/guide-words';
 import '../how/guide.css';
+import { guide as texts } from './words/guide';
 
-export const meta = () => [{ title: 'Guide on one page · Venalis' }];
+export const meta = () => [{ title: texts.guideOnOnePage }];
 
 /** From pricing pages to a verdict on one printed page. */
 export default function Guide() {
   return (
-    <ListPage title="From pricing pages to a verdict">
+    <ListPage title={texts.fromPricingPagesToAVerdict}>
       <main className="guide">
         <p className="guide-tools">
           <Button type="primary" onClick={() => window.print()}>
-            Print this page
+            {texts.printThisPage}
           </Button>{' '}
-          <Link to="/how">How everything is worked out</Link>
+          <Link to="/how">{texts.howEverythingIsWorked}</Link>
         </p>
         <ol>
           {GUIDE_STEPS.map(({ title, words }) => (
@@ -25,12 +26,12 @@ export default function Guide() {
             </li>
           ))}
         </ol>
-        <section aria-label="What the signs mean">
-          <h2>What the signs mean</h2>
+        <section aria-label={texts.whatTheSignsMean}>
+          <h2>{texts.whatTheSignsMean}</h2>
           <Terms terms={GUIDE_SIGNS} />
         </section>
-        <section aria-label="Keys">
-          <h2>Keys</h2>
+        <section aria-label={texts.keys}>
+          <h2>{texts.keys}</h2>
           <Terms terms={GUIDE_KEYS} />
         </section>
       </main>

@@ -7,8 +7,9 @@ import { writerFor } from '../locale/writer';
 import { localeOf } from '../server/locale.server';
 import type { Route } from './+types/how';
 import '../how/how.css';
+import { how as texts } from './words/how';
 
-export const meta = () => [{ title: 'How it is worked out · Venalis' }];
+export const meta = () => [{ title: texts.howItIsWorked }];
 
 /** Every rule with its example, worked out anew: the page cannot say anything else than the sums do. */
 export function loader({ request }: Route.LoaderArgs) {
@@ -24,13 +25,10 @@ export function loader({ request }: Route.LoaderArgs) {
 
 export default function How({ loaderData }: Route.ComponentProps) {
   return (
-    <ListPage title="How it is worked out">
+    <ListPage title={texts.howItIsWorkedOut}>
       <main className="how">
-        <p className="how-lead">
-          Every figure in Venalis comes from the rules on this page, and every explanation beside a figure is read from the same rule. The
-          examples are worked out as you open the page. <Link to="/guide">A guide on one page, to print</Link>
-        </p>
-        <nav aria-label="Rules">
+        <p className="how-lead">{texts.everyFigureInVenalis(<Link to="/guide">{texts.aGuideOnOne}</Link>)}</p>
+        <nav aria-label={texts.rules}>
           <ul>
             {loaderData.flatMap(({ rules }) =>
               rules.map(({ rule, title }) => (

@@ -12,6 +12,7 @@ import { NewNeed } from '../needs/new-need';
 import { StarterSets } from '../needs/starter-sets';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { needsList as texts } from './words/needs-list';
 
 /** So many needs fill the first screen. */
 const FIRST_SCREEN = 4;
@@ -44,7 +45,7 @@ export default function NeedsList() {
                 need={need}
                 met={met(need)}
                 onChange={(field, recipe) =>
-                  edits.decision(`need.${needKey(need)}.${field}`, 'a need', (one) => withChangedNeed(one, needKey(need), recipe))
+                  edits.decision(`need.${needKey(need)}.${field}`, texts.aNeed, (one) => withChangedNeed(one, needKey(need), recipe))
                 }
               />
             ))}
@@ -55,7 +56,7 @@ export default function NeedsList() {
   };
   return (
     <>
-      <main className="work" aria-label="What is needed">
+      <main className="work" aria-label={texts.whatIsNeeded}>
         {contradictions(needs).map(({ words }) => (
           <p key={words} className="notice" role="alert">
             {words}
@@ -63,21 +64,21 @@ export default function NeedsList() {
         ))}
         {needs.length === 0 && (
           <>
-            <h2>What must it do?</h2>
-            <p>Say what you sell and how. You get a list to begin with, and remove what doesn’t matter to you.</p>
+            <h2>{texts.whatMustItDo}</h2>
+            <p>{texts.sayWhatYouSell}</p>
             <StarterSets />
           </>
         )}
-        {group('must', 'It must', 'A candidate that does not is never proposed, and is shown in grey, with the reason.')}
-        {isDrawnBelow && group('want', 'Nice to have', 'What is met counts for fit, by its weight. It changes no totals.')}
+        {group('must', texts.itMust, texts.aCandidateThatDoes)}
+        {isDrawnBelow && group('want', texts.niceToHave, texts.whatIsMetCounts)}
         {isDrawnBelow && <NewNeed />}
         {needs.length > 0 && (
-          <Fold summary="More to begin with, by what you sell">
+          <Fold summary={texts.moreToBeginWithByWhat}>
             <StarterSets />
           </Fold>
         )}
       </main>
-      <aside className="margin" aria-label="Limits">
+      <aside className="margin" aria-label={texts.limits}>
         {isDrawnBelow && <ExpectedLimits />}
       </aside>
     </>

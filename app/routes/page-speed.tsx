@@ -11,6 +11,7 @@ import { useRecordings } from '../qualities/use-recordings';
 import { useVendors } from '../qualities/vendors';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { pageSpeed as words } from './words/page-speed';
 
 /** Recordings of vendors' demo pages, computed and set side by side. */
 export default function PageSpeed() {
@@ -27,27 +28,24 @@ export default function PageSpeed() {
   });
   const slowest = Math.max(1, ...measured.map(({ speed }) => speed.loadMs ?? 0));
   const seconds = (milliseconds: number | null) =>
-    milliseconds === null ? 'not known' : `${write.number(String(milliseconds / 1000), 1)} s`;
-  const size = (bytes: number) => `${write.number(String(bytes / 1e6), 2)} MB`;
+    milliseconds === null ? words.notKnown : `${write.number(String(milliseconds / 1000), 1)} s`;
+  const size = (bytes: number) => words.mb(write.number(String(bytes / 1e6), 2));
   return (
-    <main className="work" aria-label="Page speed">
-      <p>
-        Open a vendor’s demo shop, record the page in the browser’s network panel, and save it as a HAR file. Only its figures are kept; the
-        file itself goes nowhere.
-      </p>
+    <main className="work" aria-label={words.pageSpeed}>
+      <p>{words.openAVendorsDemo}</p>
       {target ? (
         <div className="add-row">
           <ChoiceField
-            label="A recording of"
+            label={words.aRecordingOf}
             value={target.id}
             options={vendors.map(({ id: offer, label }) => ({ value: offer, label }))}
             onChange={setChosen}
           />
-          <FileField label="HAR files" multiple accept=".har,application/json" onFiles={(files) => recordings.take(target, files)} />
-          {recordings.reading > 0 && <span role="status">Reading …</span>}
+          <FileField label={words.harFiles} multiple accept=".har,application/json" onFiles={(files) => recordings.take(target, files)} />
+          {recordings.reading > 0 && <span role="status">{words.reading}</span>}
         </div>
       ) : (
-        <p className="quiet">There is no vendor yet to measure.</p>
+        <p className="quiet">{words.thereIsNoVendor}</p>
       )}
       {recordings.refused.map(({ file, problem }) => (
         <p key={file} className="field-problem" role="alert">
@@ -67,10 +65,10 @@ export default function PageSpeed() {
           rows={measured.flatMap(rowsOf)}
           keyOf={({ vendor, one }) => `${vendor.id} ${one?.id ?? 'middle'}`}
           rowClass={({ one }) => (one ? '' : 'is-middle')}
-          insteadOf={({ one, vendor }) => (one ? null : { from: 6, content: `the middle of ${vendor.speed.recordings}` })}
+          insteadOf={({ one, vendor }) => (one ? null : { from: 6, content: words.theMiddleOf(vendor.speed.recordings) })}
           columns={[
             {
-              head: 'Vendor',
+              head: words.vendor,
               kind: 'names-row',
               cell: ({ vendor, one, isAlone }) => (
                 <>
@@ -80,7 +78,7 @@ export default function PageSpeed() {
               ),
             },
             {
-              head: 'Loaded after',
+              head: words.loadedAfter,
               cell: ({ vendor, one }) => (
                 <>
                   {seconds((one ?? vendor.speed).loadMs)}
@@ -88,28 +86,28 @@ export default function PageSpeed() {
                 </>
               ),
             },
-            { head: 'Content after', cell: ({ one }) => one && seconds(one.contentMs) },
-            { head: 'Over the network', cell: ({ vendor, one }) => size((one ?? vendor.speed).bytes) },
+            { head: words.contentAfter, cell: ({ one }) => one && seconds(one.contentMs) },
+            { head: words.overTheNetwork, cell: ({ vendor, one }) => size((one ?? vendor.speed).bytes) },
             {
-              head: 'Requests',
+              head: words.requests,
               cell: ({ vendor, one }) => (
                 <>
                   {(one ?? vendor.speed).requests}
-                  {one && one.cached > 0 && <small>{one.cached} from its own store</small>}
-                  {one && one.failed > 0 && <small className="lacks">{one.failed} failed</small>}
+                  {one && one.cached > 0 && <small>{words.fromItsOwnStore(one.cached)}</small>}
+                  {one && one.failed > 0 && <small className="lacks">{words.failed(one.failed)}</small>}
                 </>
               ),
             },
             {
-              head: 'Other sites called',
+              head: words.otherSitesCalled,
               cell: ({ vendor, one }) => (one ? <OtherSites sites={one.thirdParties} /> : vendor.speed.thirdParties.length),
             },
             {
-              head: 'Recorded',
+              head: words.recorded,
               cell: ({ one }) =>
                 one && (
                   <>
-                    {one.at === null ? 'not dated' : write.day(one.at)}
+                    {one.at === null ? words.notDated : write.day(one.at)}
                     <small>{one.browser}</small>
                   </>
                 ),
@@ -154,9 +152,9 @@ function RemoveRecording({ vendor: { id, label }, recording }: { vendor: Vendor;
     <Button
       type="text"
       size="small"
-      aria-label={`Remove the recording ${recording.file} of ${label}`}
+      aria-label={words.removeTheRecordingOf(recording.file, label)}
       onClick={() =>
-        edits.decision(`vendor.${id}.recording.removed`, 'a recording removed', (decided) =>
+        edits.decision(`vendor.${id}.recording.removed`, words.aRecordingRemoved, (decided) =>
           withVendor(decided, id, (notes) => ({
             ...notes,
             measurements: (notes.measurements ?? []).filter((other) => other.id !== recording.id),
@@ -164,7 +162,7 @@ function RemoveRecording({ vendor: { id, label }, recording }: { vendor: Vendor;
         )
       }
     >
-      remove
+      {words.remove}
     </Button>
   );
 }

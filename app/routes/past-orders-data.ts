@@ -5,6 +5,7 @@ import { addOrderPart, beginOrderFile, deleteOrders, finishOrderFile, orderPart 
 import { database } from '../server/database.server';
 import { readBody } from '../server/save-request.server';
 import type { Route } from './+types/past-orders-data';
+import { pastOrdersData as words } from './words/past-orders-data';
 
 const place = z.number().int().min(0).max(10_000);
 const askedSchema = z.discriminatedUnion('do', [
@@ -25,13 +26,13 @@ export async function action({ request, params: { decisionId } }: Route.ActionAr
   else if (asked.do === 'begin') isDone = await beginOrderFile(db, decisionId, asked.id, asked.file, new Date().toISOString());
   else if (asked.do === 'add') isDone = await addOrderPart(db, decisionId, asked.id, asked.place, asked.part);
   else isDone = await finishOrderFile(db, decisionId, asked.id);
-  return isDone ? Response.json({}) : Response.json({ why: 'these orders are not expected here' }, { status: 409 });
+  return isDone ? Response.json({}) : Response.json({ why: words.theseOrdersAreNotExpected }, { status: 409 });
 }
 
 /** The orders in one part of a file that is kept. */
 export async function loader({ request, params: { decisionId } }: Route.LoaderArgs): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const part = await orderPart(await database(), decisionId, searchParams.get('file') ?? '', Number(searchParams.get('part') ?? '0') || 0);
-  if (!part) throw new Response('Not found', { status: 404 });
+  if (!part) throw new Response(words.notFound, { status: 404 });
   return Response.json(part);
 }

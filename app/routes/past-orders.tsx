@@ -12,6 +12,7 @@ import { useWorkbench } from '../workbench/workbench-context';
 import { whileAway } from '../workbench/while-away';
 import '../past-orders/past-orders.css';
 import type { Route } from './+types/past-orders';
+import { pastOrders as words } from './words/past-orders';
 
 export async function loader({ params: { decisionId } }: Route.LoaderArgs) {
   return { files: await orderFiles(await database(), decisionId) };
@@ -28,27 +29,24 @@ export default function PastOrders({ loaderData: { files } }: Route.ComponentPro
   const { answer, answering } = here;
   const isEmpty = files.length === 0;
   return (
-    <main className="work past-orders" aria-label="Past orders">
+    <main className="work past-orders" aria-label={words.pastOrders}>
       {isEmpty && (
         <>
-          <h2>What your own orders would have cost</h2>
-          <p>
-            Drop the orders of the last months, as your shop exports them. Every one of them is charged as each plan would have charged it,
-            and what they say about the orders to come stands beside what you typed.
-          </p>
+          <h2>{words.whatYourOwnOrders}</h2>
+          <p>{words.dropTheOrdersOfTheLast}</p>
         </>
       )}
       {!isEmpty && (!answer || (typeof answering === 'number' && answering > 0)) && <Answering here={here} />}
       {!isEmpty && answering === 'stopped' && (
         <p role="status">
-          Stopped. {answer && 'What stands below was worked out before.'} <Button onClick={here.answerAgain}>Work it out</Button>
+          {words.stopped(answer && words.whatStandsBelowWas)} <Button onClick={here.answerAgain}>{words.workItOut}</Button>
         </p>
       )}
       {!isEmpty && answer?.replay && <WouldHaveCost replay={answer.replay} currency={currency} />}
       {!isEmpty && answer && answer.course.length > 0 && <CourseChart course={answer.course} />}
       {!isEmpty && answer && <EstimatesTable estimates={answer.estimates} />}
       {!isEmpty && answer?.spread && <SpreadOfPast spread={answer.spread} />}
-      <h2 className={isEmpty ? 'visually-hidden' : undefined}>Where they come from</h2>
+      <h2 className={isEmpty ? 'visually-hidden' : undefined}>{words.whereTheyComeFrom}</h2>
       {!isEmpty && answer && <Belonging own={answer.own} />}
       <OrderFiles files={files} here={here} />
     </main>
@@ -60,11 +58,11 @@ function Answering({ here: { answering, stopAnswer } }: { here: PastOrdersHere }
   if (answering === 'stopped') return null;
   return (
     <div className="order-progress" role="status">
-      <span>Working out what your orders would have cost …</span>
+      <span>{words.workingOutWhatYourOrders}</span>
       {answering > 0 && <Progress percent={Math.round(answering * 100)} size="small" />}
       {answering > 0 && (
         <Button size="small" onClick={stopAnswer}>
-          Stop
+          {words.stop}
         </Button>
       )}
     </div>

@@ -7,6 +7,7 @@ import { QualityForm } from '../qualities/quality-form';
 import { StandingForm } from '../qualities/standing-form';
 import { useVendors } from '../qualities/vendors';
 import { useWorkbench } from '../workbench/workbench-context';
+import { qualitiesMarks as words } from './words/qualities-marks';
 
 export default function QualitiesMarks() {
   const { decision } = useWorkbench().state.workbench;
@@ -18,11 +19,11 @@ export default function QualitiesMarks() {
   const vendor = vendors.find(({ id }) => id === open?.offer);
   return (
     <>
-      <main className="work" aria-label="What counts">
+      <main className="work" aria-label={words.whatCounts}>
         {qualities.length === 0 ? (
           <>
-            <h2>Beyond price money?</h2>
-            <p>Each has a weight and a scale of its own. It changes no totals; it is weighed beside them, where you can see it.</p>
+            <h2>{words.beyondPriceMoney}</h2>
+            <p>{words.eachHasAWeight}</p>
             <UsualQualities />
           </>
         ) : (
@@ -30,22 +31,19 @@ export default function QualitiesMarks() {
         )}
         <NewQuality onAdded={(id) => setOpen({ quality: id, offer: null })} />
         {qualities.length > 0 && (
-          <Fold summary="More that usually counts">
+          <Fold summary={words.moreThatUsuallyCounts}>
             <UsualQualities />
           </Fold>
         )}
       </main>
-      <aside className="margin" aria-label="Quality" aria-live="polite">
+      <aside className="margin" aria-label={words.quality} aria-live="polite">
         {quality && vendor && <StandingForm key={`${quality.id} ${vendor.id}`} quality={quality} vendor={vendor} today={today} />}
         {quality && !vendor && <QualityForm key={quality.id} quality={quality} onRemoved={() => setOpen(null)} />}
         {!quality && (
           <>
-            <h2>Any figure opens</h2>
-            <p>Choose a figure to say it, or to see what it comes from; choose a quality to change its weight and scale.</p>
-            <p className="quiet">
-              The bar is how far it goes on the scale: all of it is 100 points. What is not known counts as nothing, and the fit then says
-              “at least”.
-            </p>
+            <h2>{words.anyFigureOpens}</h2>
+            <p>{words.chooseAFigureToSay}</p>
+            <p className="quiet">{words.theBarIsHow}</p>
           </>
         )}
       </aside>

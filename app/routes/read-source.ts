@@ -1,5 +1,6 @@
 import { readSheetSource, type SheetSource } from '#core/sheet-import/read-source';
 import type { Route } from './+types/read-source';
+import { readSource as words } from './words/read-source';
 
 /** Looks at a pasted text or a file sent as text, and says what it holds; nothing is kept. */
 export async function action({ request }: Route.ActionArgs): Promise<SheetSource> {
@@ -8,5 +9,5 @@ export async function action({ request }: Route.ActionArgs): Promise<SheetSource
 
 /** There is nothing to read at this address. */
 export function loader(): Response {
-  return new Response('Only texts to be read are sent here.', { status: 405, headers: { Allow: 'POST' } });
+  return new Response(words.onlyTextsToBeRead, { status: 405, headers: { Allow: 'POST' } });
 }

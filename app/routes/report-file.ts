@@ -6,6 +6,7 @@ import { attachment } from '../server/attachment';
 import { localeOf } from '../server/locale.server';
 import { printPdf } from '../server/print-pdf.server';
 import type { Route } from './+types/report-file';
+import { reportFile as words } from './words/report-file';
 
 const askedSchema = z.object({
   form: z.enum(['html', 'md', 'pdf']),
@@ -17,7 +18,7 @@ const askedSchema = z.object({
 export async function loader({ params, request }: Route.LoaderArgs): Promise<Response> {
   const query = new URL(request.url).searchParams;
   const asked = askedSchema.safeParse({ form: params.form, verdict: query.get('verdict'), paper: query.get('paper') });
-  if (!asked.success) throw new Response('There is no report of that kind', { status: 404 });
+  if (!asked.success) throw new Response(words.thereIsNoReport, { status: 404 });
   const { form, verdict, paper } = asked.data;
   const report = await loadReport(
     params.decisionId,

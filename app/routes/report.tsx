@@ -8,6 +8,7 @@ import { partsWords } from '../verdict/verdict-words';
 import { useWorkbench } from '../workbench/workbench-context';
 import { whileAway } from '../workbench/while-away';
 import type { Route } from './+types/report';
+import { report as words } from './words/report';
 
 export function loader() {
   prepareToPrint();
@@ -19,8 +20,8 @@ export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
 }
 
 const PAPERS = [
-  { value: 'a4', label: 'A4' },
-  { value: 'letter', label: 'Letter' },
+  { value: 'a4', label: words.a4 },
+  { value: 'letter', label: words.letter },
 ] as const;
 
 /** Where letters are written on other paper than A4. */
@@ -41,18 +42,18 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
   const isWaiting = state.save.kind === 'saving';
   return (
     <>
-      <main className="work report" aria-label="Report and files">
+      <main className="work report" aria-label={words.reportAndFiles}>
         {isWaiting ? (
-          <p role="status">The last change is being kept; then the report is written.</p>
+          <p role="status">{words.theLastChangeIsBeing}</p>
         ) : (
           <ReportPreview key={`${search.toString()} ${state.revision}`} frame={frame} src={`${at}/report/html?${search.toString()}`} />
         )}
       </main>
-      <aside className="margin" aria-label="Take it along">
-        <h2>Report</h2>
+      <aside className="margin" aria-label={words.takeItAlong}>
+        <h2>{words.report}</h2>
         {verdicts.length > 1 && (
           <ChoiceField
-            label="Verdict of"
+            label={words.verdictOf}
             value={verdict?.id}
             options={[...verdicts]
               .reverse()
@@ -60,55 +61,53 @@ export default function ReportPlace({ loaderData: { canPrint } }: Route.Componen
             onChange={(id) => setQuery({ verdict: id })}
           />
         )}
-        {verdicts.length === 0 && <p className="quiet">No verdict is given yet; the report shows how things stand.</p>}
-        <ChoiceField label="Paper" value={paper} options={PAPERS} onChange={(chosen: 'a4' | 'letter') => setPaper(chosen)} />
+        {verdicts.length === 0 && <p className="quiet">{words.noVerdictIsGiven}</p>}
+        <ChoiceField label={words.paper} value={paper} options={PAPERS} onChange={(chosen: 'a4' | 'letter') => setPaper(chosen)} />
         <ul className="plain-list take-along">
           <li>
             <Button onClick={() => frame.current?.contentWindow?.print()} disabled={isWaiting}>
-              Print…
+              {words.print}
             </Button>
           </li>
           {canPrint && (
             <li>
               <a href={`${at}/report/pdf?${search.toString()}`} download>
-                PDF
+                {words.pdf}
               </a>{' '}
-              <small>takes a few seconds to write</small>
+              <small>{words.takesAFewSeconds}</small>
             </li>
           )}
           <li>
             <a href={`${at}/report/html?${search.toString()}&save`} download>
-              One HTML file
+              {words.oneHtmlFile}
             </a>{' '}
-            <small>opens anywhere, without a network</small>
+            <small>{words.opensAnywhereWithoutANetwork}</small>
           </li>
           <li>
             <a href={`${at}/report/md?${search.toString()}`} download>
-              Markdown
+              {words.markdown}
             </a>
           </li>
         </ul>
-        {!canPrint && (
-          <p className="quiet">For a PDF, print and choose “save as PDF”; with Chromium on this computer Venalis writes it itself.</p>
-        )}
-        <h2>Figures</h2>
+        {!canPrint && <p className="quiet">{words.forAPdfPrint}</p>}
+        <h2>{words.figures}</h2>
         <ul className="plain-list take-along">
           <li>
             <a href={`${at}/workbook.xlsx`} download>
-              Workbook
+              {words.workbook}
             </a>{' '}
-            <small>with live formulas: change orders, and the totals follow; takes a few seconds to write</small>
+            <small>{words.withLiveFormulasChange}</small>
           </li>
           <li>
             <a href={`${at}/line-up.csv`} download>
-              Comparison as CSV
+              {words.comparisonAsCsv}
             </a>
           </li>
           <li>
             <a href={`${at}/ledger.csv`} download>
-              Ledger as CSV
+              {words.ledgerAsCsv}
             </a>{' '}
-            <small>every line of every month</small>
+            <small>{words.everyLineOfEvery}</small>
           </li>
         </ul>
       </aside>
@@ -126,8 +125,8 @@ function ReportPreview({ frame, src }: { readonly frame: RefObject<HTMLIFrameEle
   }, [frame]);
   return (
     <>
-      {!isWritten && <p role="status">Writing the report takes a few seconds…</p>}
-      <iframe ref={frame} title="Report" sandbox="allow-same-origin allow-modals" src={src} onLoad={() => setWritten(true)} />
+      {!isWritten && <p role="status">{words.writingTheReportTakes}</p>}
+      <iframe ref={frame} title={words.report} sandbox="allow-same-origin allow-modals" src={src} onLoad={() => setWritten(true)} />
     </>
   );
 }

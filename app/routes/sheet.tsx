@@ -5,6 +5,7 @@ import { SheetForm } from '../price-sheets/sheet-form';
 import { NewerSheetNotice } from '../price-sheets/newer-sheet-notice';
 import { useWorkbench } from '../workbench/workbench-context';
 import type { Route } from './+types/sheet';
+import { sheet as words } from './words/sheet';
 
 export default function Sheet({ params }: Route.ComponentProps) {
   const { state } = useWorkbench();
@@ -12,9 +13,9 @@ export default function Sheet({ params }: Route.ComponentProps) {
   const used = findSheet(state.workbench, params.sheetId);
   if (!used)
     return (
-      <main className="work" aria-label="Price sheet">
-        <h2>This price sheet is not part of the decision</h2>
-        <p>It may have been removed. Choose another at the left; undo brings back one that was just removed.</p>
+      <main className="work" aria-label={words.priceSheet}>
+        <h2>{words.thisPriceSheetIsNotPart}</h2>
+        <p>{words.itMayHaveBeen}</p>
       </main>
     );
   const newest = kept.find(({ id }) => id === used.id);

@@ -2,6 +2,7 @@ import { Link, useOutletContext } from 'react-router';
 import { EmptyPlace } from '../first-steps/empty-place';
 import { VendorTable } from '../price-sheets/vendor-table';
 import { useWorkbench } from '../workbench/workbench-context';
+import { sheetsHome as words } from './words/sheets-home';
 
 export default function SheetsHome() {
   const { state, decisionId } = useWorkbench();
@@ -10,12 +11,13 @@ export default function SheetsHome() {
   const hasVendors = sheets.some(({ sheet }) => sheet.kind === 'offer');
   if (!hasVendors) return <EmptyPlace place="sheets" />;
   return (
-    <main className="work" aria-label="Price sheets">
-      <h2>What vendors charge</h2>
+    <main className="work" aria-label={words.priceSheets}>
+      <h2>{words.whatVendorsCharge}</h2>
       <p className="quiet">
-        Of every vendor the plan that is best for what you <Link to={`/decisions/${decisionId}/sales`}>expect to sell</Link> and{' '}
-        <Link to={`/decisions/${decisionId}/needs`}>need</Link>, the one that takes least of an order first. Choose a vendor to see its
-        whole sheet.
+        {words.ofEveryVendorThePlan(
+          <Link to={`/decisions/${decisionId}/sales`}>{words.expectToSell}</Link>,
+          <Link to={`/decisions/${decisionId}/needs`}>{words.need}</Link>,
+        )}
       </p>
       <VendorTable today={today} />
     </main>

@@ -18,6 +18,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/sheets';
+import { sheets as texts } from './words/sheets';
 
 /** The sheets that exist already, for use in this decision too, and today's date for their age. */
 export async function loader() {
@@ -49,12 +50,12 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
   const elsewhere = loaderData.kept.filter(({ id }) => !sheets.some((used) => used.id === id));
   return (
     <div className="sheets">
-      <nav className="sheet-list" aria-label="Price sheets">
+      <nav className="sheet-list" aria-label={texts.priceSheets}>
         <ul>
           {sheets.map(({ id, sheet }) => (
             <li key={id}>
               <NavLink to={`/decisions/${decisionId}/sheets/${id}`}>
-                <b>{sheetLabel(sheet) || 'Without a name yet'}</b>
+                <b>{sheetLabel(sheet) || texts.withoutANameYet}</b>
                 <SheetState sheet={sheet} today={loaderData.today} />
               </NavLink>
             </li>
@@ -62,24 +63,24 @@ export default function Sheets({ loaderData }: Route.ComponentProps) {
         </ul>
         {sheets.length > 0 && (
           <p className="sheet-watch">
-            <Link to="/watch">Look at pricing pages again</Link>
+            <Link to="/watch">{texts.lookAtPricingPages}</Link>
           </p>
         )}
         <div className="sheet-add">
-          <Button onClick={addVendor}>Add a vendor</Button>
+          <Button onClick={addVendor}>{texts.addAVendor}</Button>
           <Button type="text" onClick={addProcessor}>
-            Add a payment processor
+            {texts.addAPaymentProcessor}
           </Button>
-          <Button type="text" onClick={addAddon} title="Such as a theme or a plug-in that works with several platforms">
-            Add an add-on sold by others
+          <Button type="text" onClick={addAddon} title={texts.suchAsATheme}>
+            {texts.addAnAddOnSold}
           </Button>
           {elsewhere.length > 0 && (
             <ChoiceField
-              label="Use a sheet you have"
+              label={texts.useASheetYou}
               value={undefined}
               searchable
-              placeholder="choose …"
-              options={elsewhere.map(({ id, sheet }) => ({ value: id, label: sheetLabel(sheet) || 'Without a name' }))}
+              placeholder={texts.choose}
+              options={elsewhere.map(({ id, sheet }) => ({ value: id, label: sheetLabel(sheet) || texts.withoutAName }))}
               onChange={(id) => {
                 const chosen = elsewhere.find((one) => one.id === id);
                 if (chosen) open(edits.addSheet(chosen.sheet, chosen));
@@ -97,10 +98,10 @@ function SheetState({ sheet, today }: { sheet: PriceSheet; today: string }) {
   const context = useCheckContext(today);
   const gaps = gapsOf(sheet);
   const questions = checkSheet(sheet, context).open.length;
-  const words = [gaps > 0 && `${gaps} not known`, questions > 0 && `${questions} ${questions === 1 ? 'question' : 'questions'}`].filter(
+  const words = [gaps > 0 && texts.notKnown(gaps), questions > 0 && `${questions} ${questions === 1 ? 'question' : 'questions'}`].filter(
     (one) => one !== false,
   );
   const isOld = sheet.seen !== undefined && daysBetween(sheet.seen, today) >= USUAL_LOOK_AGAIN_DAYS;
   if (words.length > 0 && !isOld) return <span className="lacks">{words.join(' · ')}</span>;
-  return <span className={isOld ? 'lacks' : ''}>{sheet.seen ? `seen ${ageWords(sheet.seen, today)}` : 'not dated'}</span>;
+  return <span className={isOld ? 'lacks' : ''}>{sheet.seen ? texts.seen(ageWords(sheet.seen, today)) : texts.notDated}</span>;
 }

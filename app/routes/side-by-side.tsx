@@ -16,6 +16,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useLevel, useWorkbench } from '../workbench/workbench-context';
 import { COMPARED_WORDS } from '../locale/compared-words';
 import { ComparedByChoice } from '../workbench/compared-by-choice';
+import { sideBySide as words } from './words/side-by-side';
 
 const BEST = 'the-best';
 const OpenPanel = lazy(() => import('../line-up/open-panel'));
@@ -29,7 +30,7 @@ export default function SideBySide() {
     return <EmptyPlace place="comparison" />;
   return (
     <>
-      <main className="work" aria-label="Comparison">
+      <main className="work" aria-label={words.comparison}>
         <Arrangement onPair={(a, b) => setOpen({ kind: 'pair', a, b })} />
         {columns.length > 0 && <LineUpTable open={open} onOpen={setOpen} />}
         <FoldedColumns open={open} />
@@ -37,14 +38,14 @@ export default function SideBySide() {
         <SetAsideVendors />
         {columns.length > 0 && <CourseChart />}
         {priced.heldBack.length > 0 && (
-          <section className="held-back" aria-label="Not priced yet">
-            <h3>Not priced yet</h3>
+          <section className="held-back" aria-label={words.notPricedYet}>
+            <h3>{words.notPricedYet}</h3>
             <ul>
               {priced.heldBack.map(({ candidate, obstacle }) => (
                 <li key={candidate.id}>
                   <CandidateTag id={candidate.id} /> <b>{candidate.label}</b>: {obstacleWords(obstacle)}.{' '}
                   <Button type="link" size="small" onClick={() => setOpen({ kind: 'make-up', candidate: candidate.id })}>
-                    see what it is made of
+                    {words.seeWhatItIsMade}
                   </Button>
                 </li>
               ))}
@@ -52,10 +53,10 @@ export default function SideBySide() {
           </section>
         )}
       </main>
-      <aside className="margin" aria-label="How it came about" aria-live="polite" hidden={open === null}>
+      <aside className="margin" aria-label={words.howItCameAbout} aria-live="polite" hidden={open === null}>
         {open !== null && (
           <Button className="panel-close" size="small" onClick={() => setOpen(null)}>
-            Close
+            {words.close}
           </Button>
         )}
         <Suspense fallback={null}>{open !== null && <OpenPanel open={open} onOpen={setOpen} />}</Suspense>
@@ -76,18 +77,18 @@ function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
   return (
     <div className="tools">
       <ChoiceField
-        label="Payments count"
+        label={words.paymentsCount}
         value={basis}
         options={[
-          { value: 'paid', label: 'when they are paid' },
-          { value: 'spread', label: 'spread over the months they cover' },
+          { value: 'paid', label: words.whenTheyArePaid },
+          { value: 'spread', label: words.spreadOverTheMonths },
         ]}
-        onChange={(next) => edits.decision('basis', 'when payments count', (one) => ({ ...one, basis: next }))}
+        onChange={(next) => edits.decision('basis', words.whenPaymentsCount, (one) => ({ ...one, basis: next }))}
       />
-      <ComparedByChoice label="The best is the one that" />
+      <ComparedByChoice label={words.theBestIsTheOne} />
       {columns.length > 1 && (
         <ChoiceField
-          label="Differences to"
+          label={words.differencesTo}
           searchable
           value={chosen}
           options={[
@@ -95,22 +96,20 @@ function Arrangement({ onPair }: { onPair(a: string, b: string): void }) {
             ...columns.map(({ id, label }) => ({ value: id, label: `${id} ${label}` })),
           ]}
           onChange={(id) =>
-            edits.decision('lineUp.baseline', 'what differences are to', (one) => withBaseline(one, id === BEST ? null : id))
+            edits.decision('lineUp.baseline', words.whatDifferencesAreTo, (one) => withBaseline(one, id === BEST ? null : id))
           }
         />
       )}
-      <span>
-        Amounts <b>{currency}, whole horizon</b>
-      </span>
-      <span className="quiet">Any figure shows how it came about; a name, what it is put together from.</span>
+      <span>{words.amounts(<b>{words.wholeHorizon(currency)}</b>)}</span>
+      <span className="quiet">{words.anyFigureShowsHow}</span>
       {baseline && other && (
         <Button type="link" size="small" onClick={() => onPair(baseline.id, other.id)}>
-          set two against each other
+          {words.setTwoAgainstEach}
         </Button>
       )}
       {view && (view.order || view.pinned?.length) ? (
-        <Button type="link" size="small" onClick={() => edits.decision('lineUp', 'the order of the line-up', withoutArrangement)}>
-          order by total again
+        <Button type="link" size="small" onClick={() => edits.decision('lineUp', words.theOrderOfTheLine, withoutArrangement)}>
+          {words.orderByTotalAgain}
         </Button>
       ) : null}
     </div>

@@ -7,6 +7,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/start';
+import { start as words } from './words/start';
 
 /** Today, for when prices were seen. */
 export function loader() {
@@ -24,34 +25,32 @@ export default function Start({ loaderData }: Route.ComponentProps) {
   const { name, currency, forecast } = state.workbench.decision;
   return (
     <>
-      <main className="work" aria-label="Start">
-        <section className="start-part" aria-label="What do you sell?">
-          <h2>What do you sell, and about how much?</h2>
-          <p className="quiet">
-            One guess is enough to begin with. Everything can be made finer later, and nothing here has to be filled in.
-          </p>
+      <main className="work" aria-label={words.start}>
+        <section className="start-part" aria-label={words.whatDoYouSell}>
+          <h2>{words.whatDoYouSellAnd}</h2>
+          <p className="quiet">{words.oneGuessIsEnough}</p>
           {forecast.streams.map((stream, index) => (
             <StreamForm key={stream.id} stream={stream} currency={currency} only={forecast.streams.length === 1} isFirst={index === 0} />
           ))}
         </section>
-        <section className="start-part" aria-label="What do you pay now?">
-          <h2>What do you pay now?</h2>
+        <section className="start-part" aria-label={words.whatDoYouPay}>
+          <h2>{words.whatDoYouPay}</h2>
           <PaysNow today={loaderData.today} />
         </section>
-        <section className="start-part" aria-label="What do vendors charge?">
-          <h2>What do vendors charge?</h2>
+        <section className="start-part" aria-label={words.whatDoVendorsCharge}>
+          <h2>{words.whatDoVendorsCharge}</h2>
           <PriceBox today={loaderData.today} />
         </section>
-        <section className="start-part" aria-label="What is it about?">
-          <h2>What is it about?</h2>
+        <section className="start-part" aria-label={words.whatIsItAbout}>
+          <h2>{words.whatIsItAbout}</h2>
           <TextField
-            label="The question to decide"
+            label={words.theQuestionToDecide}
             value={name}
-            onChange={(next) => edits.decision('name', 'the question', (one) => ({ ...one, name: next }))}
+            onChange={(next) => edits.decision('name', words.theQuestion, (one) => ({ ...one, name: next }))}
           />
         </section>
       </main>
-      <aside className="margin" aria-label="So far" aria-live="polite">
+      <aside className="margin" aria-label={words.soFar} aria-live="polite">
         <SoFar />
       </aside>
     </>

@@ -32,6 +32,7 @@ import { useEdits } from '../workbench/use-edits';
 import { price, useStore, useWorkbench } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/verdict-home';
+import { verdictHome as words } from './words/verdict-home';
 
 export function loader() {
   return { today: new Date().toISOString().slice(0, 10) };
@@ -72,7 +73,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
   );
   const open = useMemo(() => openQuestions(workbench, priced.priced, basis?.mayWin ?? [], today), [workbench, priced, basis, today]);
   const setWords = (part: Partial<Choice>, base: Choice) =>
-    edits.decision(`choice.${Object.keys(part)[0] ?? ''}`, 'the reason', (one) => ({
+    edits.decision(`choice.${Object.keys(part)[0] ?? ''}`, words.theReason, (one) => ({
       ...one,
       choice: { ...base, ...one.choice, ...part },
     }));
@@ -80,19 +81,22 @@ function VerdictInTheMaking({ today }: { today: string }) {
     if (!choice || !basis) return;
     const given = giveVerdict({ workbench, priced: priced.priced, lineUp: priced.lineUp, basis, chance, version, today }, choice, newId());
     if (given)
-      edits.decision(`verdicts.${given.id}`, 'a verdict given', (one) => ({ ...one, choice, verdicts: [...(one.verdicts ?? []), given] }));
+      edits.decision(`verdicts.${given.id}`, words.aVerdictGiven, (one) => ({
+        ...one,
+        choice,
+        verdicts: [...(one.verdicts ?? []), given],
+      }));
   };
   const suits = chosen?.parts.length === 1 && chosen.parts[0] ? basis?.suits[chosen.parts[0].candidate] : undefined;
   return (
     <>
-      <main className="work verdict" aria-label="Verdict" aria-busy={working.isBusy}>
+      <main className="work verdict" aria-label={words.verdict} aria-busy={working.isBusy}>
         {basis && <HowItStands verdicts={verdicts} basis={basis} />}
         {choice === null && <NobodyToChoose />}
         {choice && (
           <>
             <p className="says" data-verdict>
-              {chosen ? chosenSentence(chosen, file.months, write) : ''}{' '}
-              {isModest(open) && <em>Provisional: answer the open questions first.</em>}
+              {chosen ? chosenSentence(chosen, file.months, write) : ''} {isModest(open) && <em>{words.provisionalAnswerTheOpen}</em>}
             </p>
             {chosen && choice.kind === 'candidate' && (
               <p className="says-small">{chosenByChance(chanceOfChoice(chance, choice.candidates), write)}</p>
@@ -101,14 +105,14 @@ function VerdictInTheMaking({ today }: { today: string }) {
             <ChoiceForm choice={choice} chosen={isWaiting ? NOT_YET : chosen} />
             {basis && (
               <>
-                <h2>Under which conditions</h2>
+                <h2>{words.underWhichConditions}</h2>
                 <ConditionsTable
                   conditions={withChances(basis.conditions, chance)}
                   chosen={chosen?.parts.map(({ candidate }) => candidate) ?? []}
                   nameOf={nameOf}
                 />
-                <h2>What would change it</h2>
-                {basis.thresholds.length === 0 && <p>Nothing that was looked at turns it, over the ranges stated.</p>}
+                <h2>{words.whatWouldChangeIt}</h2>
+                {basis.thresholds.length === 0 && <p>{words.nothingThatWasLooked}</p>}
                 <ul className="plain-list">
                   {basis.thresholds.map((threshold) => (
                     <li key={`${threshold.key} ${threshold.at}`}>{thresholdWords(threshold, nameOf, write, priced.lineUp.by)}.</li>
@@ -118,31 +122,27 @@ function VerdictInTheMaking({ today }: { today: string }) {
             )}
             <LongTextField
               lines={3}
-              label="Best for whom, in your own words"
+              label={words.bestForWhomInYourOwn}
               placeholder={suitsSentence(suits, write)}
               value={choice.forWhom ?? ''}
               onChange={(forWhom) => setWords({ forWhom }, choice)}
             />
-            <LongTextField
-              label="Why? In your own words, for whoever asks in a year."
-              value={choice.reason}
-              onChange={(reason) => setWords({ reason }, choice)}
-            />
+            <LongTextField label={words.whyInYourOwn} value={choice.reason} onChange={(reason) => setWords({ reason }, choice)} />
             <p className="add-row">
               <Button type="primary" disabled={!chosen || !basis || working.isBusy || chanceWorking.isBusy} onClick={give}>
-                Give this verdict
+                {words.giveThisVerdict}
               </Button>{' '}
-              <span className="quiet">It is dated {write.day(today)} and stays as it is; a newer one can follow.</span>
+              <span className="quiet">{words.itIsDatedAndStays(write.day(today))}</span>
             </p>
           </>
         )}
         {verdicts.length > 0 && <Given verdicts={verdicts} />}
         <Working {...working} />
       </main>
-      <aside className="margin" aria-label="What it rests on">
+      <aside className="margin" aria-label={words.whatItRestsOn}>
         {open.length > 0 && (
           <section className={isModest(open) ? 'is-modest' : ''}>
-            <h2>{isModest(open) ? 'For now. Find out next' : 'Still open'}</h2>
+            <h2>{isModest(open) ? words.forNowFindOut : words.stillOpen}</h2>
             <ul className="plain-list">
               {open.map((question) => (
                 <li key={question.kind}>{openWords(question, write)}</li>
@@ -151,9 +151,7 @@ function VerdictInTheMaking({ today }: { today: string }) {
           </section>
         )}
         <RestsOn />
-        <p className="quiet">
-          The <Link to={`/decisions/${decisionId}/line-up/fit`}>fit</Link> stands beside the cost and is not mixed into it.
-        </p>
+        <p className="quiet">{words.theStandsBesideTheCost(<Link to={`/decisions/${decisionId}/line-up/fit`}>{words.fit}</Link>)}</p>
       </aside>
     </>
   );
@@ -174,7 +172,7 @@ function HowItStands({ verdicts, basis }: { verdicts: readonly GivenVerdict[]; b
   const stands = since(newest, now, priced.pricing.file);
   return (
     <p className={`stands ${stands.standing === 'holds' ? '' : 'is-shaken'}`} role="status">
-      <b>Verdict of {write.day(newest.on)}.</b> {sinceSentence(newest, stands, write)}
+      <b>{words.verdictOf(write.day(newest.on))}</b> {sinceSentence(newest, stands, write)}
     </p>
   );
 }
@@ -185,17 +183,22 @@ function RestsOn() {
   const write = useWriter();
   return (
     <section>
-      <h2>What it rests on</h2>
+      <h2>{words.whatItRestsOn}</h2>
       <p>
-        {version[0]?.toUpperCase()}
-        {version.slice(1)} sales: {write.amount(atForecast.average.sales)} a month, {write.orders(atForecast.average.orders)} orders, over{' '}
-        {file.months} months from {write.month(file.start)}.
+        {words.salesAMonthOrders({
+          version: version[0]?.toUpperCase(),
+          version2: version.slice(1),
+          sales: write.amount(atForecast.average.sales),
+          orders: write.orders(atForecast.average.orders),
+          months: file.months,
+          start: write.month(file.start),
+        })}
       </p>
       <ul className="plain-list">
         {state.workbench.sheets.map(({ id, sheet }) => (
           <li key={id}>
             {sheetLabel(sheet)},{' '}
-            <span className={sheet.seen ? 'quiet' : 'lacks'}>{sheet.seen ? `seen ${write.day(sheet.seen)}` : 'not dated'}</span>
+            <span className={sheet.seen ? 'quiet' : 'lacks'}>{sheet.seen ? words.seen(write.day(sheet.seen)) : words.notDated}</span>
           </li>
         ))}
       </ul>
@@ -211,7 +214,7 @@ function Given({ verdicts }: { verdicts: readonly GivenVerdict[] }) {
   const newestFirst = [...verdicts].reverse();
   return (
     <section>
-      <h2>Given verdicts</h2>
+      <h2>{words.givenVerdicts}</h2>
       {newestFirst.map((verdict, index) => {
         const before = newestFirst[index + 1];
         return (
@@ -222,7 +225,7 @@ function Given({ verdicts }: { verdicts: readonly GivenVerdict[] }) {
               {...(index === 0
                 ? {
                     onWithdraw: () =>
-                      edits.decision(`verdicts.${verdict.id}`, 'a verdict withdrawn', (one) => ({
+                      edits.decision(`verdicts.${verdict.id}`, words.aVerdictWithdrawn, (one) => ({
                         ...one,
                         verdicts: (one.verdicts ?? []).filter(({ id }) => id !== verdict.id),
                       })),
@@ -230,7 +233,7 @@ function Given({ verdicts }: { verdicts: readonly GivenVerdict[] }) {
                 : {})}
             />
             {before && (
-              <Fold summary={`What changed since ${write.day(before.on)}`}>
+              <Fold summary={words.whatChangedSince(write.day(before.on))}>
                 <VerdictDifferenceView before={before} after={verdict} />
               </Fold>
             )}

@@ -3,6 +3,7 @@ import { database } from '../server/database.server';
 import { readBody } from '../server/save-request.server';
 import { type EffectsOfChanges, effectsOfChanges } from '../server/watch-view.server';
 import type { Route } from './+types/watch-effects';
+import { watchEffects as words } from './words/watch-effects';
 
 const askedSchema = z.strictObject({ sheet: z.string().max(100), changes: z.array(z.string().max(1_000)).max(500) });
 
@@ -16,5 +17,5 @@ export async function action({ request }: Route.ActionArgs): Promise<EffectsOfCh
 
 /** There is nothing to read at this address. */
 export function loader(): Response {
-  return new Response('Only changes to ask about are sent here.', { status: 405, headers: { Allow: 'POST' } });
+  return new Response(words.onlyChangesToAsk, { status: 405, headers: { Allow: 'POST' } });
 }

@@ -13,8 +13,9 @@ import { lookAtPages, lookAtRates } from '../server/look-again.server';
 import { acceptChanges, acceptRate } from '../server/take-over.server';
 import { watchView } from '../server/watch-view.server';
 import type { Route } from './+types/watch';
+import { watch as words } from './words/watch';
 
-export const meta = () => [{ title: 'Price watch · Venalis' }];
+export const meta = () => [{ title: words.priceWatchVenalis }];
 
 export async function loader() {
   return { view: await watchView(await database()), now: new Date().toISOString() };
@@ -44,7 +45,7 @@ const askedSchema = z.discriminatedUnion('intent', [
 /** Looks again, sets addresses, takes over or leaves what was found. */
 export async function action({ request }: Route.ActionArgs) {
   const asked = askedSchema.safeParse(asObject(await formOf(request)));
-  if (!asked.success) return data({ problem: asked.error.issues[0]?.message ?? 'This cannot be read' }, { status: 400 });
+  if (!asked.success) return data({ problem: asked.error.issues[0]?.message ?? words.thisCannotBeRead }, { status: 400 });
   const db = await database();
   const now = () => new Date().toISOString();
   const one = asked.data;
@@ -58,7 +59,7 @@ export async function action({ request }: Route.ActionArgs) {
     case 'accept':
     case 'leave': {
       const watched = (await watchedSheets(db)).find(({ sheetId }) => sheetId === one.sheet);
-      if (!watched) return data({ problem: 'That price sheet is not watched any more' }, { status: 404 });
+      if (!watched) return data({ problem: words.thatPriceSheetIsNotWatched }, { status: 404 });
       const chosen = watched.found.filter((change) => one.changes.includes(change.id));
       if (one.intent === 'leave') await noteDecided(db, one.sheet, chosen, 'left', now());
       else await acceptChanges(db, watched, chosen, one.decisions, now());
@@ -93,8 +94,8 @@ function asObject(form: FormData): Record<string, unknown> {
 /** Prices and rates looked at again, and what that does to each decision. */
 export default function Watch({ loaderData: { view, now } }: Route.ComponentProps) {
   return (
-    <ListPage title="Price watch">
-      <main className="watch" aria-label="Price watch">
+    <ListPage title={words.priceWatch}>
+      <main className="watch" aria-label={words.priceWatch}>
         <SheetsWatch sheets={view.sheets} now={now} />
         <RatesWatch rates={view.rates} now={now} />
         <WatchHistory history={view.history} privateHosts={view.privateHosts} />

@@ -16,10 +16,11 @@ import { VersionSwitch } from '../workbench/version-switch';
 import { whileAway } from '../workbench/while-away';
 import { useWorkbench, WorkbenchProvider } from '../workbench/workbench-context';
 import type { Route } from './+types/workbench';
+import { workbench as words } from './words/workbench';
 
 export async function loader({ params }: Route.LoaderArgs) {
   const saved = await loadWorkbench(await database(), params.decisionId);
-  if (!saved) throw new Response('Not found', { status: 404 });
+  if (!saved) throw new Response(words.notFound, { status: 404 });
   return saved;
 }
 
@@ -45,7 +46,7 @@ export function shouldRevalidate({
 }
 
 export function meta({ loaderData }: Route.MetaArgs) {
-  return [{ title: `${loaderData?.workbench.decision.name ?? 'Decision'} · Venalis` }];
+  return [{ title: words.venalis(loaderData?.workbench.decision.name ?? words.decision) }];
 }
 
 export default function WorkbenchRoute({ loaderData, params }: Route.ComponentProps) {
@@ -67,10 +68,10 @@ function Workbench() {
   return (
     <div className="workbench">
       <header className="workbench-head">
-        <Link to="/decisions" className="brand" aria-label="Venalis, all decisions">
-          Venalis<i>.</i>
+        <Link to="/decisions" className="brand" aria-label={words.venalisAllDecisions}>
+          {words.venalisI(<i>.</i>)}
         </Link>
-        <h1>{state.workbench.decision.name || 'Untitled decision'}</h1>
+        <h1>{state.workbench.decision.name || words.untitledDecision}</h1>
         <VersionSwitch />
         <div className="workbench-signs">
           <SavedSign />
@@ -81,7 +82,7 @@ function Workbench() {
       <LeftDrafts />
       <StandingStrip />
       <div className="workbench-body">
-        <nav ref={row} className="places" aria-label="Places">
+        <nav ref={row} className="places" aria-label={words.places}>
           <ul>
             {places.map((place) => (
               <PlaceLink key={place.path} {...place} decisionId={decisionId} />

@@ -9,6 +9,7 @@ import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
+import { cardFields as words } from './words';
 
 interface CardFieldsProps {
   stream: Stream;
@@ -30,32 +31,32 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
   const charged = chargedKinds(sheets.map(({ sheet }) => sheet)).filter((one) => !kinds.some((known) => known.kind === one));
   return (
     <fieldset className="card-fields">
-      <legend>Cards and wallets</legend>
+      <legend>{words.cardsAndWallets}</legend>
       <div className="form-grid">
         {kinds.map(({ kind: one, percent }) =>
           one === rest ? (
             <span key={one} className="field card-rest">
               <span className="field-label">{paidWith(one)}</span>
-              <b>{write.percent(percent)}</b> <span className="quiet">the remainder</span>
+              <b>{write.percent(percent)}</b> <span className="quiet">{words.theRemainder}</span>
             </span>
           ) : (
             <span key={one} className="card-share">
               <NumberField
                 fieldKey={`stream.${stream.id}.card.${one}`}
-                label={`Paid with ${paidWith(one)}`}
-                suffix="% of orders"
+                label={words.paidWith(paidWith(one))}
+                suffix={words.percentOfOrders}
                 value={percent}
-                range={{ least: 0, most: Number(mostForCard(stream, one)), wanted: 'a percentage' }}
+                range={{ least: 0, most: Number(mostForCard(stream, one)), wanted: words.aPercentage }}
                 onChange={(next) => onChange(`card.${one}`, (found) => withCardShare(found, one, next ?? '0'))}
               />
               {one !== 'international' && (
                 <Button
                   type="text"
                   size="small"
-                  aria-label={`Remove ${paidWith(one)}`}
+                  aria-label={words.removeOne(paidWith(one))}
                   onClick={() => onChange(`card.${one}`, (found) => withCardShare(found, one, null))}
                 >
-                  remove
+                  {words.remove}
                 </Button>
               )}
             </span>
@@ -71,14 +72,14 @@ export function CardFields({ stream, onChange }: CardFieldsProps) {
           setName('');
         }}
       >
-        <TextField label="Another kind of card or wallet" value={name} placeholder="wallet" onChange={setName} />
+        <TextField label={words.anotherKindOfCard} value={name} placeholder={words.wallet} onChange={setName} />
         <Button htmlType="submit" disabled={name.trim() === '' || shares.some((one) => one.kind === kind)}>
-          Add
+          {words.add}
         </Button>
       </form>
       {charged.length > 0 && (
         <p className="quiet charged-kinds">
-          Vendors charge their own rates for these. Add what your customers pay with:{' '}
+          {words.vendorsChargeTheirOwn}{' '}
           {charged.map((one) => (
             <Button key={one} type="text" size="small" onClick={() => onChange(`card.${one}`, (found) => withCardShare(found, one, '0'))}>
               {paidWith(one)} +

@@ -9,8 +9,9 @@ import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useUnreadTexts } from '../workbench/workbench-context';
 import { CHANNELS, channelWords } from '#core/wording/channel-words';
+import { channelSplit as words } from './words';
 
-const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
+const SHARE = { least: 0, most: 100, wanted: words.aPercentageFrom0 };
 
 /** One total split by where it is sold: each part becomes a stream of its own, with fees and fields of its own. */
 export function ChannelSplit({ stream }: { stream: Stream }) {
@@ -22,24 +23,22 @@ export function ChannelSplit({ stream }: { stream: Stream }) {
   const others = CHANNELS.filter(({ value }) => value !== here);
   const asked = others.map(({ value }) => ({ channel: value, percent: shares[value] ?? '0' }));
   const rest = asked.reduce((left, { percent }) => left.minus(percent), decimal(100));
-  const name = stream.label || 'this stream';
+  const name = stream.label || words.thisStream;
   const keyOf = (channel: string) => `stream.${stream.id}.split.${channel}`;
   const isUnread = others.some(({ value }) => unread[keyOf(value)] !== undefined);
   const split = () => {
-    edits.decision(`stream.${stream.id}.split`, `${name} split by where it is sold`, (one) =>
-      withChannelShares(one, stream.id, asked, newId),
-    );
+    edits.decision(`stream.${stream.id}.split`, words.splitByWhereItIsSold(name), (one) => withChannelShares(one, stream.id, asked, newId));
     setShares({});
   };
   return (
     <fieldset className="card-fields">
-      <legend>Where it is sold</legend>
+      <legend>{words.whereItIsSold}</legend>
       <div className="form-grid">
         {others.map(({ value, label }) => (
           <NumberField
             key={value}
             fieldKey={keyOf(value)}
-            label={`Of these orders ${label}`}
+            label={words.ofTheseOrders(label)}
             suffix="%"
             value={shares[value] ?? '0'}
             range={SHARE}
@@ -48,12 +47,12 @@ export function ChannelSplit({ stream }: { stream: Stream }) {
         ))}
         <span className="field card-rest">
           <span className="field-label">{channelWords(here)}</span>
-          <b>{write.percent(rest.toFixed())}</b> <span className="quiet">the rest</span>
+          <b>{write.percent(rest.toFixed())}</b> <span className="quiet">{words.theRest}</span>
         </span>
       </div>
       <p>
         <Button size="small" onClick={split} disabled={isUnread || rest.lt(0) || rest.eq(100)}>
-          Split {name}
+          {words.split(name)}
         </Button>{' '}
         <span className="quiet" role="status">
           {statusWords(isUnread, rest.lt(0))}
@@ -64,6 +63,6 @@ export function ChannelSplit({ stream }: { stream: Stream }) {
 }
 
 function statusWords(isUnread: boolean, isTooMuch: boolean): string {
-  if (isUnread) return 'Put the percentages right first.';
-  return isTooMuch ? 'Together these are more than 100%.' : 'Each part becomes a line of its own, so that its own fees count.';
+  if (isUnread) return words.putThePercentagesRight;
+  return isTooMuch ? words.togetherTheseAreMore : words.eachPartBecomesALine;
 }

@@ -1,8 +1,9 @@
 import { memo, useState } from 'react';
 import { type NumberRange, readTypedNumber } from '#core/amount/typed-number';
 import { useWriter } from '../locale/locale';
+import { monthCell as words } from './words';
 
-const COUNT: NumberRange = { least: 0, most: 1e9, wanted: 'a number' };
+const COUNT: NumberRange = { least: 0, most: 1e9, wanted: words.aNumber };
 
 interface MonthCellProps {
   name: string;
@@ -30,8 +31,8 @@ export const MonthCell = memo(function MonthCell({ name, count, isSet, onSet }: 
         <button
           type="button"
           className="month-figure"
-          aria-label={`${name}: ${write.number(count, 1)}${isSet ? ', set by hand' : ''}`}
-          title={isSet ? 'Entered by hand. Clear it to use the calculated figure.' : 'Set this month by hand'}
+          aria-label={`${name}: ${write.number(count, 1)}${isSet ? words.setByHand : ''}`}
+          title={isSet ? words.enteredByHandClear : words.setThisMonthByHand}
           onClick={() => setText(isSet ? write.field(count) : '')}
         >
           {write.number(count, 1)}

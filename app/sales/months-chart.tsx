@@ -6,6 +6,7 @@ import { useChartColours } from '../components/chart-colours';
 import type { OpenChart } from '../components/chart-engine';
 import { ChoiceField } from '../components/choice-field';
 import { useWriter } from '../locale/locale';
+import { monthsChart as words } from './words';
 
 const CHART_FONT = "'Libre Franklin Variable', sans-serif";
 const SHORT = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'];
@@ -97,19 +98,19 @@ export function MonthsChart({ rows, streams, currency, onSet }: MonthsChartProps
   }, []);
 
   const options: Array<{ value: What; label: string }> = [
-    { value: 'orders', label: 'orders, by stream' },
-    { value: 'sales', label: `sales in ${currency}, by stream` },
+    { value: 'orders', label: words.ordersByStream },
+    { value: 'sales', label: words.salesInByStream(currency) },
     ...(onSet
-      ? settable.map(({ id, label }) => ({ value: `set ${id}` as const, label: `set months of ${label || 'the orders'} by hand` }))
+      ? settable.map(({ id, label }) => ({ value: `set ${id}` as const, label: words.setMonthsOfByHand(label || words.theOrders) }))
       : []),
   ];
   return (
     <div className="months-chart">
       <p className="months-sentence">{sentence(rows, (month) => write.month(month), write.orders)}</p>
-      <ChoiceField<What> label="The chart shows" value={what} options={options} onChange={setWhat} />
-      {isSettable && <span className="quiet"> Drag a month to where you expect it; the table below takes exact figures.</span>}
+      <ChoiceField<What> label={words.theChartShows} value={what} options={options} onChange={setWhat} />
+      {isSettable && <span className="quiet"> {words.dragAMonthToWhere}</span>}
       <div className={isSettable ? 'is-settable' : ''}>
-        <Chart label="Orders and sales month by month; the figures stand in the table below" height={210} option={option} onOpen={open} />
+        <Chart label={words.ordersAndSalesMonth} height={210} option={option} onOpen={open} />
       </div>
     </div>
   );
@@ -125,7 +126,12 @@ function axisLabel(month: string, index: number): string {
 function sentence(rows: readonly ForecastMonth[], month: (month: string) => string, whole: (orders: string) => string): string {
   const sorted = [...rows].sort((a, b) => Number(b.allOrders) - Number(a.allOrders));
   const [best, least] = [sorted[0], sorted.at(-1)];
-  if (!best || !least || Number(best.allOrders) === 0) return 'No orders are expected in any month.';
-  if (Number(best.allOrders) === Number(least.allOrders)) return `${whole(best.allOrders)} orders in every month.`;
-  return `Most orders in ${month(best.month)}, ${whole(best.allOrders)}; fewest in ${month(least.month)}, ${whole(least.allOrders)}.`;
+  if (!best || !least || Number(best.allOrders) === 0) return words.noOrdersAreExpected;
+  if (Number(best.allOrders) === Number(least.allOrders)) return words.ordersInEveryMonth(whole(best.allOrders));
+  return words.mostOrdersInFewest({
+    month: month(best.month),
+    allOrders: whole(best.allOrders),
+    month2: month(least.month),
+    allOrders2: whole(least.allOrders),
+  });
 }

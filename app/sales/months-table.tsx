@@ -18,6 +18,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { MonthCell } from './month-cell';
 import { MonthsChart } from './months-chart';
+import { monthsTable as words } from './words';
 
 /** The months as they come out, and how a single one is set by hand. */
 function useMonths() {
@@ -28,11 +29,11 @@ function useMonths() {
   const { currency, forecast } = pricing.file;
   const rows = useMemo(() => forecastTable(pricing), [pricing]);
   const set = (stream: string, month: string, orders: string | null) =>
-    edits.decision(`stream.${stream}.month.${month}`, `orders in ${write.month(month)}`, (one) =>
+    edits.decision(`stream.${stream}.month.${month}`, words.ordersIn(write.month(month)), (one) =>
       withForecast(one, (before) => withStream(before, stream, (found) => withStreamMonthSet(found, month, orders))),
     );
   const setQuantity = (id: string, month: string, value: string | null) =>
-    edits.decision(`quantity.${id}.month.${month}`, `${id.replaceAll('-', ' ')} in ${write.month(month)}`, (one) =>
+    edits.decision(`quantity.${id}.month.${month}`, words.in(id.replaceAll('-', ' '), write.month(month)), (one) =>
       withForecast(one, (before) => {
         const series = countedByMonth(before.drivers?.[id]);
         return series ? withQuantity(before, id, withMonthSet(series, month, value)) : before;
@@ -70,24 +71,22 @@ const Months = steady(function Months({
   // A part of an order is never told as none.
   const written = (orders: string) => (Number(orders) < 1 ? write.orders(orders) : write.number(orders, 1));
   return (
-    <section aria-label="The months as they come out" className="months-section">
-      <h2>The months as they come out</h2>
-      {version !== 'expected' && (
-        <p className="notice">These are the months of the {version} version. Single months are set in the expected one.</p>
-      )}
-      <div className="months-scroll" role="region" aria-label="The months as a table" tabIndex={0}>
+    <section aria-label={words.theMonthsAsThey} className="months-section">
+      <h2>{words.theMonthsAsThey}</h2>
+      {version !== 'expected' && <p className="notice">{words.theseAreTheMonths(version)}</p>}
+      <div className="months-scroll" role="region" aria-label={words.theMonthsAsATable} tabIndex={0}>
         <table className="months">
-          <caption className="visually-hidden">Orders by stream, sales and other quantities of every month</caption>
+          <caption className="visually-hidden">{words.ordersByStreamSales}</caption>
           <thead>
             <tr>
-              <th scope="col">Month</th>
+              <th scope="col">{words.month}</th>
               {streams.map((stream) => (
                 <th key={stream.id} scope="col">
-                  {stream.label || 'Orders'}
+                  {stream.label || words.orders}
                 </th>
               ))}
-              {streams.length > 1 && <th scope="col">All orders</th>}
-              <th scope="col">Sales, {currency}</th>
+              {streams.length > 1 && <th scope="col">{words.allOrders}</th>}
+              <th scope="col">{words.sales(currency)}</th>
               {drivers.map(([id]) => (
                 <th key={id} scope="col">
                   {featureWords(id)}

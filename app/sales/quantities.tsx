@@ -9,12 +9,13 @@ import { NumberField } from '../components/number-field';
 import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
 import { SeasonFields } from './season-fields';
+import { quantities as words } from './words';
 
 const BASES: ReadonlyArray<{ value: string; label: string }> = [
-  { value: 'month', label: 'a month' },
-  { value: 'orders', label: 'for each order' },
-  { value: 'sales', label: 'for each unit of sales' },
-  { value: 'subscribers', label: 'for each subscriber' },
+  { value: 'month', label: words.aMonth },
+  { value: 'orders', label: words.forEachOrder },
+  { value: 'sales', label: words.forEachUnitOfSales },
+  { value: 'subscribers', label: words.forEachSubscriber },
 ];
 
 /** Other quantities that plans count: visits, contacts, seats, labels … */
@@ -32,11 +33,9 @@ export const Quantities = memo(function Quantities({ drivers, streams }: { drive
   const change = (id: string, driver: Driver | null) =>
     edits.decision(`quantity.${id}`, id.replaceAll('-', ' '), (one) => withForecast(one, (forecast) => withQuantity(forecast, id, driver)));
   return (
-    <section className="quantities" aria-label="Other quantities">
-      <h2>Other quantities</h2>
-      <p className="quiet">
-        What plans count besides orders: visits, contacts, seats, labels. Limits and allowances are held against them.
-      </p>
+    <section className="quantities" aria-label={words.otherQuantities}>
+      <h2>{words.otherQuantities}</h2>
+      <p className="quiet">{words.whatPlansCountBesides}</p>
       {all.map(([id, driver]) => (
         <QuantityRow key={id} id={id} driver={driver} countable={countable} streams={streams} onChange={(next) => change(id, next)} />
       ))}
@@ -49,11 +48,11 @@ export const Quantities = memo(function Quantities({ drivers, streams }: { drive
           setName('');
         }}
       >
-        <TextField label="Another quantity" value={name} placeholder="visits" onChange={setName} />
+        <TextField label={words.anotherQuantity} value={name} placeholder={words.visits} onChange={setName} />
         <Button htmlType="submit" disabled={slugName === '' || taken}>
-          Add
+          {words.add}
         </Button>
-        {taken && <span className="field-problem">{slugName} is there already</span>}
+        {taken && <span className="field-problem">{words.isThereAlready(slugName)}</span>}
       </form>
     </section>
   );
@@ -78,9 +77,9 @@ function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowPr
     ...BASES,
     ...countable
       .filter((one) => one !== id && !BASES.some((base) => base.value === one))
-      .map((one) => ({ value: one, label: `for each of ${one.replaceAll('-', ' ')}` })),
+      .map((one) => ({ value: one, label: words.forEachOf(one.replaceAll('-', ' ')) })),
   ];
-  const shown = options.some((one) => one.value === basis) ? options : [...options, { value: basis, label: `for each of ${basis}` }];
+  const shown = options.some((one) => one.value === basis) ? options : [...options, { value: basis, label: words.forEachOfBasis(basis) }];
   const changeSeries = (fields: { [Field in keyof ShapedSeries]?: ShapedSeries[Field] | undefined }) =>
     onChange(withSeries(series ?? '0', fields));
   const orNone = (text: string | null | undefined) => (text && Number(text) !== 0 ? text : undefined);
@@ -90,11 +89,11 @@ function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowPr
         fieldKey={`quantity.${id}`}
         label={name}
         value={value}
-        range={{ least: 0, most: 1e9, wanted: 'a number' }}
+        range={{ least: 0, most: 1e9, wanted: words.aNumber }}
         onChange={(next) => (ratio ? onChange({ ...ratio, ratio: next ?? '0' }) : changeSeries({ start: next ?? '0' }))}
       />
       <ChoiceField
-        label={`${name}: counted`}
+        label={words.counted(name)}
         labelHidden
         value={basis}
         options={shown}
@@ -106,46 +105,46 @@ function QuantityRow({ id, driver, countable, streams, onChange }: QuantityRowPr
         <>
           <NumberField
             fieldKey={`quantity.${id}.add`}
-            label={`${name}: more each month`}
+            label={words.moreEachMonth(name)}
             labelHidden
             prefix="+"
-            suffix="each month"
+            suffix={words.eachMonth}
             value={series.add ?? '0'}
-            range={{ least: -1e9, most: 1e9, wanted: 'a number such as 45' }}
+            range={{ least: -1e9, most: 1e9, wanted: words.aNumberSuchAs45 }}
             onChange={(add) => changeSeries({ add: orNone(add) })}
           />
           <NumberField
             fieldKey={`quantity.${id}.growth`}
-            label={`${name}: growth`}
+            label={words.growth(name)}
             labelHidden
             prefix="+"
-            suffix="% a month"
+            suffix={words.percentAMonth}
             value={series.growth ?? '0'}
-            range={{ least: -100, most: 1000, wanted: 'a percentage a month' }}
+            range={{ least: -100, most: 1000, wanted: words.aPercentageAMonth }}
             onChange={(growth) => changeSeries({ growth: orNone(growth) })}
           />
         </>
       )}
       {ratio && streams.length > 1 && (ratio.per === 'orders' || ratio.per === 'sales') && (
         <ChoicesField
-          label={`${name}: of which streams`}
+          label={words.ofWhichStreams(name)}
           labelHidden
           values={ratio.streams ?? []}
           options={streams.map((stream) => ({ value: stream.id, label: stream.label || stream.id }))}
-          placeholder="of all streams"
+          placeholder={words.ofAllStreams}
           onChange={(chosen) => {
             const { streams: _former, ...rest } = ratio;
             onChange(chosen.length > 0 ? { ...rest, streams: chosen } : rest);
           }}
         />
       )}
-      <Button type="text" size="small" aria-label={`Remove ${name}`} onClick={() => onChange(null)}>
-        remove
+      <Button type="text" size="small" aria-label={words.removeName(name)} onClick={() => onChange(null)}>
+        {words.remove}
       </Button>
       {series && (
-        <Fold className="quantity-season" summary={series.season || series.set ? 'By calendar month: differs' : 'By calendar month'}>
+        <Fold className="quantity-season" summary={series.season || series.set ? words.byCalendarMonthDiffers : words.byCalendarMonth}>
           <SeasonFields of={`quantity.${id}`} what={name} season={series.season} onChange={(season) => changeSeries({ season })} />
-          <p className="quiet">A single month can be set in the months below.</p>
+          <p className="quiet">{words.aSingleMonthCan}</p>
         </Fold>
       )}
     </div>

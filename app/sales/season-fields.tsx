@@ -2,6 +2,7 @@ import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { MONTH_NAMES } from '#core/calendar/month';
 import { NumberField } from '../components/number-field';
 import { useWriter } from '../locale/locale';
+import { seasonFields as words } from './words';
 
 const LONG_MONTHS = [
   'January',
@@ -53,9 +54,7 @@ export function SeasonFields({ of, what, season, onChange }: SeasonFieldsProps) 
   const isAllZero = factors.every((factor) => Number(factor) === 0);
   return (
     <fieldset className="season">
-      <legend>
-        Season <span className="quiet">1 is an average month, 1.5 half as many {what} again; drag the bars, or type</span>
-      </legend>
+      <legend>{words.season(<span className="quiet">{words.oneIsAnAverage(what)}</span>)}</legend>
       <div className="season-months">
         {MONTH_NAMES.map((name, month) => (
           <span key={name} className="season-month">
@@ -70,7 +69,7 @@ export function SeasonFields({ of, what, season, onChange }: SeasonFieldsProps) 
               fieldKey={`${of}.season.${month}`}
               label={name}
               value={factors[month]}
-              range={{ least: 0, most: MOST, wanted: 'a factor such as 1.5' }}
+              range={{ least: 0, most: MOST, wanted: words.aFactorSuchAs1 }}
               onChange={(value) => change(month, value ?? '1')}
             />
           </span>
@@ -78,7 +77,7 @@ export function SeasonFields({ of, what, season, onChange }: SeasonFieldsProps) 
       </div>
       {isAllZero && (
         <p className="field-problem" role="alert">
-          A season of zeros leaves no {what} in any month, except in months set by hand. Raise a month, or type 1 everywhere.
+          {words.aSeasonOfZeros(what)}
         </p>
       )}
     </fieldset>
@@ -118,7 +117,7 @@ function SeasonBar({ name, factor, top, onHold, onChange }: SeasonBarProps) {
       style={{ height: HEIGHT }}
       role="slider"
       tabIndex={0}
-      aria-label={`Season, ${name}`}
+      aria-label={words.seasonName(name)}
       aria-orientation="vertical"
       aria-valuemin={0}
       aria-valuemax={MOST}

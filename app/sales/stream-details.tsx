@@ -11,9 +11,10 @@ import { CardFields } from './card-fields';
 import { ChannelSplit } from './channel-split';
 import { OrderSizeFields } from './order-size-fields';
 import { SeasonFields } from './season-fields';
+import { streamDetails as words } from './words';
 
-const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
-const GROWTH = { least: -100, most: 1000, wanted: 'a percentage a month, such as 1.5' };
+const SHARE = { least: 0, most: 100, wanted: words.aPercentageFrom0 };
+const GROWTH = { least: -100, most: 1000, wanted: words.aPercentageAMonth };
 
 interface StreamDetailsProps {
   stream: Stream;
@@ -24,7 +25,7 @@ interface StreamDetailsProps {
 /** What refines a stream: growth, season, cards, refunds, what is left of a sale. */
 export function StreamDetails(props: StreamDetailsProps) {
   return (
-    <Fold summary="Start, growth, season, cards, channels, sizes, refunds, margin" className="stream-more">
+    <Fold summary={words.startGrowthSeasonCards} className="stream-more">
       <Details {...props} />
     </Fold>
   );
@@ -49,37 +50,37 @@ function Details({ stream, currency, onChange }: StreamDetailsProps) {
     <>
       <div className="form-grid">
         <ChoiceField
-          label={subscribers ? 'People join from' : 'Sold from'}
+          label={subscribers ? words.peopleJoinFrom : words.soldFrom}
           value={firstMonthSold(stream, months) ?? undefined}
           options={months.map((month) => ({ value: month, label: write.month(month) }))}
-          placeholder="in no month"
+          placeholder={words.inNoMonth}
           searchable
-          onChange={(first) => onChange('first-month', 'the first month of sales', (one) => withFirstMonth(one, first, months))}
+          onChange={(first) => onChange('first-month', words.theFirstMonthOfSales, (one) => withFirstMonth(one, first, months))}
         />
         <NumberField
           fieldKey={`stream.${id}.growth`}
-          label={`${what} grow by`}
-          suffix="% a month"
+          label={words.growBy(what)}
+          suffix={words.percentAMonth}
           value={counted.growth ?? '0'}
           range={GROWTH}
-          onChange={(growth) => changeCounted('growth', 'growth', { growth: orNone(growth) })}
+          onChange={(growth) => changeCounted('growth', words.growth, { growth: orNone(growth) })}
         />
         <NumberField
           fieldKey={`stream.${id}.add`}
-          label={`And by a fixed number of ${what.toLowerCase()}`}
-          suffix="a month"
+          label={words.andByAFixed(what.toLowerCase())}
+          suffix={words.aMonth}
           value={counted.add ?? '0'}
-          range={{ least: -1e9, most: 1e9, wanted: 'a number a month, such as 2' }}
-          onChange={(add) => changeCounted('add', 'fixed growth', { add: orNone(add) })}
+          range={{ least: -1e9, most: 1e9, wanted: words.aNumberAMonth }}
+          onChange={(add) => changeCounted('add', words.fixedGrowth, { add: orNone(add) })}
         />
         <NumberField
           fieldKey={`stream.${id}.value-growth`}
-          label={subscribers ? 'The price grows by' : 'The order value grows by'}
-          suffix="% a month"
+          label={subscribers ? words.thePriceGrowsBy : words.theOrderValueGrows}
+          suffix={words.percentAMonth}
           value={value.growth ?? '0'}
           range={GROWTH}
           onChange={(growth) =>
-            onChange('value-growth', 'growth of the order value', (one) => ({
+            onChange('value-growth', words.growthOfTheOrder, (one) => ({
               ...one,
               orderValue: withSeries(one.orderValue, { growth: orNone(growth) }),
             }))
@@ -88,13 +89,13 @@ function Details({ stream, currency, onChange }: StreamDetailsProps) {
         {subscribers && (
           <NumberField
             fieldKey={`stream.${id}.every`}
-            label="Paid every"
-            suffix="months"
+            label={words.paidEvery}
+            suffix={words.months}
             value={String(subscribers.every ?? 1)}
-            range={{ least: 1, most: 120, whole: true, wanted: 'a number of months' }}
-            hint="the price above is for that time"
+            range={{ least: 1, most: 120, whole: true, wanted: words.aNumberOfMonths }}
+            hint={words.thePriceAboveIsForThat}
             onChange={(every) =>
-              onChange('every', 'how often subscribers pay', (one) =>
+              onChange('every', words.howOftenSubscribersPay, (one) =>
                 one.subscribers ? { ...one, subscribers: { ...one.subscribers, every: Number(every ?? '1') } } : one,
               )
             }
@@ -102,38 +103,38 @@ function Details({ stream, currency, onChange }: StreamDetailsProps) {
         )}
         <NumberField
           fieldKey={`stream.${id}.refunds`}
-          label="Refunded"
-          suffix="% of orders"
+          label={words.refunded}
+          suffix={words.percentOfOrders}
           value={stream.refunds ?? '0'}
           range={SHARE}
-          onChange={(refunds) => onChange('refunds', 'refunds', (one) => ({ ...one, refunds: refunds ?? '0' }))}
+          onChange={(refunds) => onChange('refunds', words.refunds, (one) => ({ ...one, refunds: refunds ?? '0' }))}
         />
         <NumberField
           fieldKey={`stream.${id}.margin`}
-          label="Left after the goods themselves"
-          suffix="% of sales"
+          label={words.leftAfterTheGoods}
+          suffix={words.percentOfSales}
           value={stream.margin ?? '100'}
           range={SHARE}
-          onChange={(margin) => onChange('margin', 'margin', (one) => ({ ...one, margin: margin ?? '100' }))}
+          onChange={(margin) => onChange('margin', words.margin, (one) => ({ ...one, margin: margin ?? '100' }))}
         />
         <NumberField
           fieldKey={`stream.${id}.sales-tax`}
-          label="Sales tax in the price"
+          label={words.salesTaxInThePrice}
           suffix="%"
           value={stream.salesTax ?? '0'}
-          range={{ least: 0, most: 100, wanted: 'a percentage from 0 to 100' }}
-          hint={`passed on; part of what a customer pays in ${currency}`}
-          onChange={(salesTax) => onChange('sales-tax', 'sales tax', (one) => ({ ...one, salesTax: salesTax ?? '0' }))}
+          range={{ least: 0, most: 100, wanted: words.aPercentageFrom0 }}
+          hint={words.passedOnPartOfWhat(currency)}
+          onChange={(salesTax) => onChange('sales-tax', words.salesTax, (one) => ({ ...one, salesTax: salesTax ?? '0' }))}
         />
       </div>
-      <CardFields stream={stream} onChange={(field, change) => onChange(field, 'cards', change)} />
+      <CardFields stream={stream} onChange={(field, change) => onChange(field, words.cards, change)} />
       {!subscribers && <ChannelSplit stream={stream} />}
-      <OrderSizeFields stream={stream} onChange={(field, change) => onChange(field, 'sizes of orders', change)} />
+      <OrderSizeFields stream={stream} onChange={(field, change) => onChange(field, words.sizesOfOrders, change)} />
       <SeasonFields
         of={`stream.${id}`}
         what={what.toLowerCase()}
         season={counted.season}
-        onChange={(season) => changeCounted('season', 'the season', { season })}
+        onChange={(season) => changeCounted('season', words.theSeason, { season })}
       />
     </>
   );

@@ -9,16 +9,17 @@ import { TextField } from '../components/text-field';
 import { useEdits } from '../workbench/use-edits';
 import { CHANNELS, channelWords } from '#core/wording/channel-words';
 import { StreamDetails } from './stream-details';
+import { streamForm as words } from './words';
 
 const KINDS: ReadonlyArray<{ value: Stream['kind']; label: string }> = [
-  { value: 'goods', label: 'goods' },
-  { value: 'digital', label: 'downloads or courses' },
-  { value: 'service', label: 'services' },
-  { value: 'subscription', label: 'subscriptions' },
+  { value: 'goods', label: words.goods },
+  { value: 'digital', label: words.downloadsOrCourses },
+  { value: 'service', label: words.services },
+  { value: 'subscription', label: words.subscriptions },
 ];
 const AMOUNT = { least: 0, most: 1e9 };
-const AMOUNT_OF_ORDERS = { ...AMOUNT, wanted: 'a number of orders' };
-const SHARE = { least: 0, most: 100, wanted: 'a percentage from 0 to 100' };
+const AMOUNT_OF_ORDERS = { ...AMOUNT, wanted: words.aNumberOfOrders };
+const SHARE = { least: 0, most: 100, wanted: words.aPercentageFrom0 };
 
 interface StreamFormProps {
   stream: Stream;
@@ -33,7 +34,7 @@ interface StreamFormProps {
 export const StreamForm = memo(function StreamForm({ stream, currency, only, isFirst }: StreamFormProps) {
   const edits = useEdits();
   const { id } = stream;
-  const name = stream.label || 'this stream';
+  const name = stream.label || words.thisStream;
   const change = (field: string, label: string, recipe: (stream: Stream) => Stream | null) =>
     edits.decision(`stream.${id}.${field}`, `${label}, ${name}`, (one) =>
       withForecast(one, (forecast) => withStream(forecast, id, recipe)),
@@ -41,7 +42,7 @@ export const StreamForm = memo(function StreamForm({ stream, currency, only, isF
   const changeOrders = (field: string, label: string, fields: Partial<ShapedSeries>) =>
     change(field, label, (one) => ({ ...one, orders: withSeries(one.orders, fields) }));
   const between = (ends: { least: string; most: string }) =>
-    edits.decision(`stream.${id}.orders`, `orders a month, ${name}`, (one) => withOrdersBetween(one, id, ends));
+    edits.decision(`stream.${id}.orders`, words.ordersAMonthName(name), (one) => withOrdersBetween(one, id, ends));
   const orders = shaped(stream.orders);
   const { subscribers } = stream;
   const joins = shaped(subscribers?.joins);
@@ -50,21 +51,21 @@ export const StreamForm = memo(function StreamForm({ stream, currency, only, isF
     <section className="stream" aria-label={name}>
       <div className="stream-head">
         <TextField
-          label="What is sold"
+          label={words.whatIsSold}
           value={stream.label}
-          onChange={(label) => change('label', 'the name', (one) => ({ ...one, label }))}
+          onChange={(label) => change('label', words.theName, (one) => ({ ...one, label }))}
         />
         <ChoiceField
-          label="Sold"
+          label={words.sold}
           value={stream.channel ?? 'own-site'}
           options={channelOptions(stream)}
-          onChange={(channel) => change('channel', 'where it is sold', (one) => ({ ...one, channel }))}
+          onChange={(channel) => change('channel', words.whereItIsSold, (one) => ({ ...one, channel }))}
         />
         <ChoiceField
-          label="Kind"
+          label={words.kind}
           value={stream.kind}
           options={KINDS}
-          onChange={(kind) => change('kind', 'the kind', (one) => withKind(one, kind))}
+          onChange={(kind) => change('kind', words.theKind, (one) => withKind(one, kind))}
         />
       </div>
       <div className="stream-figures">
@@ -73,11 +74,11 @@ export const StreamForm = memo(function StreamForm({ stream, currency, only, isF
             <NumberField
               large
               fieldKey={`stream.${id}.subscribers`}
-              label="Subscribers at the start"
+              label={words.subscribersAtTheStart}
               value={subscribers.start}
-              range={{ ...AMOUNT, wanted: 'a number of subscribers' }}
+              range={{ ...AMOUNT, wanted: words.aNumberOfSubscribers }}
               onChange={(start) =>
-                change('subscribers', 'subscribers at the start', (one) => ({
+                change('subscribers', words.subscribersAtTheStart2, (one) => ({
                   ...one,
                   subscribers: { ...subscribers, start: start ?? '0' },
                 }))
@@ -86,11 +87,11 @@ export const StreamForm = memo(function StreamForm({ stream, currency, only, isF
             <NumberField
               large
               fieldKey={`stream.${id}.joins`}
-              label="Join each month"
+              label={words.joinEachMonth}
               value={joins.start}
-              range={{ ...AMOUNT, wanted: 'a number of subscribers' }}
+              range={{ ...AMOUNT, wanted: words.aNumberOfSubscribers }}
               onChange={(start) =>
-                change('joins', 'joins', (one) => ({
+                change('joins', words.joins, (one) => ({
                   ...one,
                   subscribers: { ...subscribers, joins: withSeries(subscribers.joins, { start: start ?? '0' }) },
                 }))
@@ -99,38 +100,40 @@ export const StreamForm = memo(function StreamForm({ stream, currency, only, isF
             <NumberField
               large
               fieldKey={`stream.${id}.churn`}
-              label="Leave each month"
+              label={words.leaveEachMonth}
               suffix="%"
               value={subscribers.churn}
               range={SHARE}
-              onChange={(churn) => change('churn', 'churn', (one) => ({ ...one, subscribers: { ...subscribers, churn: churn ?? '0' } }))}
+              onChange={(churn) =>
+                change('churn', words.churn, (one) => ({ ...one, subscribers: { ...subscribers, churn: churn ?? '0' } }))
+              }
             />
           </>
         ) : (
           <NumberField
             large
             fieldKey={`stream.${id}.orders`}
-            label="Orders a month"
+            label={words.ordersAMonth}
             value={orders.start}
             range={AMOUNT_OF_ORDERS}
             reader={readTypedRate}
-            hint={isFirst ? 'or as you know it: 30 a year, 8 a week, 5 to 60 a year' : undefined}
+            hint={isFirst ? words.orAsYouKnow : undefined}
             onChange={(start, typed, isLeft) => {
               const read = readTypedRate(typed, AMOUNT_OF_ORDERS);
               if (isLeft && read.ok && read.between) between(read.between);
-              else if (start !== orders.start) changeOrders('orders', 'orders a month', { start: start ?? '0' });
+              else if (start !== orders.start) changeOrders('orders', words.ordersAMonth2, { start: start ?? '0' });
             }}
           />
         )}
         <NumberField
           large
           fieldKey={`stream.${id}.order-value`}
-          label={subscribers ? 'Price of a subscription' : 'Average order value'}
+          label={subscribers ? words.priceOfASubscription : words.averageOrderValue}
           suffix={currency}
           value={shaped(stream.orderValue).start}
-          range={{ ...AMOUNT, wanted: `an amount in ${currency}` }}
+          range={{ ...AMOUNT, wanted: words.anAmountIn(currency) }}
           onChange={(start) =>
-            change('order-value', 'order value', (one) => ({ ...one, orderValue: withSeries(one.orderValue, { start: start ?? '0' }) }))
+            change('order-value', words.orderValue, (one) => ({ ...one, orderValue: withSeries(one.orderValue, { start: start ?? '0' }) }))
           }
         />
         {!only && (
@@ -138,10 +141,10 @@ export const StreamForm = memo(function StreamForm({ stream, currency, only, isF
             className="stream-remove"
             type="text"
             size="small"
-            onClick={() => change('removed', 'removed', () => null)}
-            aria-label={`Remove ${name}`}
+            onClick={() => change('removed', words.removed, () => null)}
+            aria-label={words.removeName(name)}
           >
-            remove
+            {words.remove}
           </Button>
         )}
       </div>

@@ -8,20 +8,21 @@ import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useAfterPaint } from '../workbench/use-after-paint';
 import { price, useWorkbench } from '../workbench/workbench-context';
+import { versionDifferences as words } from './words';
 
 type Changed = Exclude<VersionName, 'expected'>;
 type Field = keyof StreamDifferences;
 
 const FIELDS: ReadonlyArray<{ field: Field; label: string; unit: string }> = [
-  { field: 'orders', label: 'Orders and sign-ups', unit: '%' },
-  { field: 'orderValue', label: 'Order value', unit: '%' },
-  { field: 'growth', label: 'Growth a month', unit: 'points' },
-  { field: 'refunds', label: 'Refunds', unit: 'points' },
-  { field: 'churn', label: 'Leaving each month', unit: 'points' },
-  { field: 'margin', label: 'Left after the goods', unit: 'points' },
+  { field: 'orders', label: words.ordersAndSignUps, unit: '%' },
+  { field: 'orderValue', label: words.orderValue, unit: '%' },
+  { field: 'growth', label: words.growthAMonth, unit: 'points' },
+  { field: 'refunds', label: words.refunds, unit: 'points' },
+  { field: 'churn', label: words.leavingEachMonth, unit: 'points' },
+  { field: 'margin', label: words.leftAfterTheGoods, unit: 'points' },
 ];
-const RANGE = { least: -100, most: 1000, wanted: 'a difference such as -25' };
-const ALL = 'all streams';
+const RANGE = { least: -100, most: 1000, wanted: words.aDifferenceSuchAs25 };
+const ALL = words.allStreams;
 
 /** Cautious and hopeful sales, each as differences to the expected, and what each comes to. */
 export function VersionDifferences() {
@@ -36,7 +37,7 @@ export function VersionDifferences() {
     return shown === ALL ? differences[field] : differences.streams?.[shown]?.[field];
   };
   const change = (version: Changed, field: Field, value: string | null | undefined) =>
-    edits.decision(`versions.${version}.${shown}.${field}`, `the ${version} version`, (one) => {
+    edits.decision(`versions.${version}.${shown}.${field}`, words.theVersion(version), (one) => {
       const differences = differencesOf(one.versions, version);
       const next: Differences =
         shown === ALL
@@ -51,23 +52,23 @@ export function VersionDifferences() {
       labelHidden
       optional
       suffix={unit}
-      placeholder={shown === ALL ? 'the same' : 'as for all'}
+      placeholder={shown === ALL ? words.theSame : words.asForAll}
       value={stated(version, field)}
       range={RANGE}
       onChange={(value) => change(version, field, value)}
     />
   );
   return (
-    <section className="versions" aria-label="Three versions">
-      <h2>Cautious, expected, hopeful</h2>
-      <p className="quiet">Stated as differences to what you expect. The switch at the top shows any of them on every screen.</p>
+    <section className="versions" aria-label={words.threeVersions}>
+      <h2>{words.cautiousExpectedHopeful}</h2>
+      <p className="quiet">{words.statedAsDifferencesToWhat}</p>
       {streams.length > 1 && (
         <ChoiceField
-          label="Differences for"
+          label={words.differencesFor}
           value={shown}
           options={[
             { value: ALL, label: ALL },
-            ...streams.map(({ id, label }) => ({ value: id, label: label || 'a stream without a name' })),
+            ...streams.map(({ id, label }) => ({ value: id, label: label || words.aStreamWithoutAName })),
           ]}
           onChange={setStream}
         />
@@ -79,10 +80,15 @@ export function VersionDifferences() {
         rows={FIELDS.filter(({ field }) => field !== 'churn' || streams.some(({ subscribers }) => subscribers))}
         keyOf={({ field }) => field}
         columns={[
-          { key: 'field', head: <span className="visually-hidden">What differs</span>, kind: 'names-row', cell: ({ label }) => label },
-          { head: 'cautious', cell: (row) => difference('cautious', row) },
-          { head: 'expected', cellClass: 'quiet', cell: () => 'as above' },
-          { head: 'hopeful', cell: (row) => difference('hopeful', row) },
+          {
+            key: 'field',
+            head: <span className="visually-hidden">{words.whatDiffers}</span>,
+            kind: 'names-row',
+            cell: ({ label }) => label,
+          },
+          { head: words.cautious, cell: (row) => difference('cautious', row) },
+          { head: words.expected, cellClass: 'quiet', cell: () => words.asAbove },
+          { head: words.hopeful, cell: (row) => difference('hopeful', row) },
         ]}
         foot={<Outcomes />}
       />
@@ -108,19 +114,19 @@ function Outcomes() {
   return (
     <tbody className="outcomes">
       <tr>
-        <th scope="row">Orders a month</th>
+        <th scope="row">{words.ordersAMonth}</th>
         {outcomes.map(({ version, average }) => (
           <td key={version}>{write.number(average.orders, 1)}</td>
         ))}
       </tr>
       <tr>
-        <th scope="row">Sales a month</th>
+        <th scope="row">{words.salesAMonth}</th>
         {outcomes.map(({ version, average }) => (
           <td key={version}>{write.whole(average.sales)}</td>
         ))}
       </tr>
       <tr>
-        <th scope="row">Costs least</th>
+        <th scope="row">{words.costsLeast}</th>
         {outcomes.map(({ version, lineUp: { leader, runnerUp } }) => (
           <td key={version}>
             {leader ? (
@@ -128,11 +134,11 @@ function Outcomes() {
                 <b>{leader.label}</b>
                 <small>
                   {write.whole(leader.result.total)}
-                  {runnerUp && `, ${write.whole(runnerUp.margin)} less than ${runnerUp.column.label}`}
+                  {runnerUp && words.lessThan(write.whole(runnerUp.margin), runnerUp.column.label)}
                 </small>
               </>
             ) : (
-              'no candidate can be chosen'
+              words.noCandidateCanBeChosen
             )}
           </td>
         ))}

@@ -7,6 +7,7 @@ import { newId } from '../workbench/new-id';
 import { useKeptText } from '../workbench/use-kept-text';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { paysNow as words } from './words';
 
 /** What is paid today: it becomes a price sheet like any other, so that staying is compared with moving. */
 export function PaysNow({ today }: { today: string }) {
@@ -32,10 +33,10 @@ export function PaysNow({ today }: { today: string }) {
         add();
       }}
     >
-      <TextField label="Where you sell now" value={vendor} placeholder="leave it if you don’t sell yet" onChange={setVendor} />
-      <TextField label="What it costs you" value={price} placeholder="29/mo, 2% of each sale" onChange={setPrice} />
+      <TextField label={words.whereYouSellNow} value={vendor} placeholder={words.leaveItIfYou} onChange={setVendor} />
+      <TextField label={words.whatItCostsYou} value={price} placeholder={words.of29Mo2} onChange={setPrice} />
       <Button htmlType="submit" disabled={vendor.trim() === '' && price.trim() === ''}>
-        Add it
+        {words.addIt}
       </Button>
     </form>
   );

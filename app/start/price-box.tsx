@@ -11,6 +11,7 @@ import { useKeptText } from '../workbench/use-kept-text';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { priceBox as words } from './words';
 
 /** Takes pricing pages, pasted or dropped: each becomes the sheet of a vendor, with what was read beside it. */
 export function PriceBox({ today }: { today: string }) {
@@ -32,7 +33,7 @@ export function PriceBox({ today }: { today: string }) {
     if (sheets[0] !== undefined) void navigate(`/decisions/${decisionId}/sheets/${sheets[0]}`);
   };
   const readTyped = () => {
-    if (text.trim().includes('\n')) return open([{ text, name: 'what was typed' }]);
+    if (text.trim().includes('\n')) return open([{ text, name: words.whatWasTyped }]);
     // A single line says what one plan costs: it stands in the sheet’s line for prices.
     const sheet = newSheet();
     keptText(`phrases.${sheet}`).keep(text.trim());
@@ -54,41 +55,41 @@ export function PriceBox({ today }: { today: string }) {
       }}
     >
       <label htmlFor={id} className="field-label">
-        Select all of a vendor’s pricing page, copy it, and paste it here
+        {words.selectAllOfAVendors}
       </label>
       <TextArea
         id={id}
         autoSize={{ minRows: 5, maxRows: 12 }}
         spellCheck={false}
         value={text}
-        placeholder={'Starter 12/mo, or 120 billed yearly\n2.9% + 0.30 card fee'}
+        placeholder={words.starter12MoOr120}
         onChange={({ target }) => setText(target.value)}
         onPaste={(event) => {
           // A line or two can go on being typed; a page is read at once.
           const page = pastedPage(event.clipboardData);
           if (page === null) return;
           event.preventDefault();
-          open([{ text: page, name: 'what was pasted' }]);
+          open([{ text: page, name: words.whatWasPasted }]);
         }}
       />
       <p className="price-box-tools">
         <Button type="primary" disabled={text.trim() === ''} onClick={readTyped}>
-          Read prices
+          {words.readPrices}
         </Button>
         <Button type="text" onClick={() => files.current?.click()}>
-          Choose saved pages
+          {words.chooseSavedPages}
         </Button>
         <input
           ref={files}
           type="file"
           multiple
           hidden
-          aria-label="Saved pages"
+          aria-label={words.savedPages}
           accept=".csv,.txt,.html,.htm,.json"
           onChange={({ target }) => readFiles([...(target.files ?? [])])}
         />
         <Button type="text" onClick={() => void navigate(`/decisions/${decisionId}/sheets/${newSheet()}`)}>
-          Type them in
+          {words.typeThemIn}
         </Button>
       </p>
       {problem && (
@@ -96,10 +97,7 @@ export function PriceBox({ today }: { today: string }) {
           {problem}
         </p>
       )}
-      <p className="quiet">
-        Two vendors are enough for an answer. You can also use{' '}
-        <Link to={`/decisions/${decisionId}/sheets`}>price sheets you have already</Link>.
-      </p>
+      <p className="quiet">{words.twoVendorsAreEnough(<Link to={`/decisions/${decisionId}/sheets`}>{words.priceSheetsYouHave}</Link>)}</p>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { CandidateTag } from '../components/candidate-tag';
 import { DataTable } from '../components/data-table';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from '../workbench/workbench-context';
+import { soFar as texts } from './words';
 
 /** So many candidates are shown while the comparison builds up. */
 const SHOWN = 5;
@@ -20,12 +21,12 @@ export function SoFar() {
   const vendors = sheets.filter(({ sheet }) => sheet.kind === 'offer' && sheet.offer.plans.some(({ terms }) => terms.length > 0)).length;
   return (
     <>
-      <h2>Your comparison so far</h2>
+      <h2>{texts.yourComparisonSoFar}</h2>
       <ul className="so-far">
         <li className={sells ? '' : 'lacks'}>
-          {sells ? `Sales of ${write.amount(atForecast.average.sales)} a month` : 'How much you sell: not said yet'}
+          {sells ? texts.salesOfAMonth(write.amount(atForecast.average.sales)) : texts.howMuchYouSell}
         </li>
-        <li className={vendors > 0 ? '' : 'lacks'}>{vendors > 0 ? `Prices of ${counted(vendors, 'vendor')}` : 'Prices: none yet'}</li>
+        <li className={vendors > 0 ? '' : 'lacks'}>{vendors > 0 ? texts.pricesOf(counted(vendors, 'vendor')) : texts.pricesNoneYet}</li>
       </ul>
       {columns.length > 0 && (
         <>
@@ -36,7 +37,7 @@ export function SoFar() {
             keyOf={({ id }) => id}
             columns={[
               {
-                head: 'Candidate',
+                head: texts.candidate,
                 kind: 'names-row',
                 cell: ({ id, label }) => (
                   <>
@@ -45,19 +46,21 @@ export function SoFar() {
                 ),
               },
               {
-                head: 'Total',
+                head: texts.total,
                 kind: 'figures',
-                cell: ({ result, atLeast }) => `${atLeast ? 'at least ' : ''}${write.whole(result.total)}`,
+                cell: ({ result, atLeast }) => `${atLeast ? texts.atLeast : ''}${write.whole(result.total)}`,
               },
             ]}
           />
           <p>
             <AskedFor name={decision.name} to={to} />
-            <Link to={`${to}/line-up`}>See the whole comparison</Link>
+            <Link to={`${to}/line-up`}>{texts.seeTheWholeComparison}</Link>
           </p>
           <p className="quiet">
-            Next, what sharpens it most: <Link to={`${to}/needs`}>what you cannot do without</Link>, and{' '}
-            <Link to={`${to}/sales`}>growth, season and cards from abroad</Link>.
+            {texts.nextWhatSharpensItMost(
+              <Link to={`${to}/needs`}>{texts.whatYouCannotDo}</Link>,
+              <Link to={`${to}/sales`}>{texts.growthSeasonAndCards}</Link>,
+            )}
           </p>
         </>
       )}
@@ -67,10 +70,10 @@ export function SoFar() {
 
 /** Where what the question asks is answered. */
 const ANSWERED: Readonly<Record<AskedAbout, readonly [place: string, words: string]>> = {
-  'dearer-plan': ['what-if/next-plan', 'See when the dearer plan pays'],
-  moving: ['what-if/route', 'See when to move'],
-  'paying-ahead': ['what-if/paying-ahead', 'See whether paying ahead pays'],
-  investment: ['what-if/investment', 'See whether it pays for itself'],
+  'dearer-plan': ['what-if/next-plan', texts.seeWhenTheDearer],
+  moving: ['what-if/route', texts.seeWhenToMove],
+  'paying-ahead': ['what-if/paying-ahead', texts.seeWhetherPayingAhead],
+  investment: ['what-if/investment', texts.seeWhetherItPays],
 };
 
 /** Leads to the answer of what the decision's name asks. */

@@ -5,11 +5,12 @@ import { ChoicesField } from '../components/choices-field';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
+import { choiceForm as words } from './words';
 
 const KINDS = [
-  { value: 'candidate', label: 'one candidate' },
-  { value: 'together', label: 'two together' },
-  { value: 'route', label: 'a way with moves' },
+  { value: 'candidate', label: words.oneCandidate },
+  { value: 'together', label: words.twoTogether },
+  { value: 'route', label: words.aWayWithMoves },
 ] as const;
 
 /** What is chosen: one candidate, two beside each other with their streams, or the way through the horizon. */
@@ -20,7 +21,7 @@ export function ChoiceForm({ choice, chosen }: { choice: Choice; chosen: Chosen 
   const { columns } = atForecast.lineUp;
   const { streams } = state.workbench.decision.forecast;
   const change = (part: Partial<Choice>) =>
-    edits.decision('choice', 'the choice', (one) => ({ ...one, choice: { ...choice, ...one.choice, ...part } }));
+    edits.decision('choice', words.theChoice, (one) => ({ ...one, choice: { ...choice, ...one.choice, ...part } }));
   const options = columns.map(({ id, label, result }) => ({ value: id, label: `${id} ${label}, ${write.amount(result.total)}` }));
   const [first = columns[0]?.id ?? '', second = columns.find(({ id }) => id !== choice.candidates[0])?.id ?? ''] = choice.candidates;
   const setKind = (kind: Choice['kind']) => {
@@ -36,14 +37,14 @@ export function ChoiceForm({ choice, chosen }: { choice: Choice; chosen: Chosen 
   return (
     <div className="choice-form">
       <ChoiceField
-        label="Choose"
+        label={words.choose}
         value={choice.kind}
         options={KINDS.filter(({ value }) => value !== 'together' || canBeTogether || choice.kind === 'together')}
         onChange={setKind}
       />
       {choice.kind !== 'route' && (
         <ChoiceField
-          label={choice.kind === 'together' ? 'The first' : 'Candidate'}
+          label={choice.kind === 'together' ? words.theFirst : words.candidate}
           searchable
           value={choice.candidates[0]}
           options={options}
@@ -53,27 +54,23 @@ export function ChoiceForm({ choice, chosen }: { choice: Choice; chosen: Chosen 
       {choice.kind === 'together' && (
         <>
           <ChoiceField
-            label="and"
+            label={words.and}
             searchable
             value={choice.candidates[1]}
             options={options.filter(({ value }) => value !== choice.candidates[0])}
             onChange={(id) => change({ candidates: [first, id] })}
           />
           <ChoicesField
-            label="through which go"
+            label={words.throughWhichGo}
             values={choice.streams ?? []}
             options={streams.map(({ id, label }) => ({ value: id, label: label || id }))}
-            placeholder="none yet"
+            placeholder={words.noneYet}
             onChange={(chosenStreams) => change({ streams: chosenStreams })}
           />
         </>
       )}
-      {chosen === null && (
-        <p className="problem">
-          {choice.kind === 'route' ? 'No way through these months exists.' : 'What was chosen is no longer being compared. Choose another.'}
-        </p>
-      )}
-      {chosen !== null && !chosen.usable && <p className="problem">Outgrown or lacking something: the comparison says what.</p>}
+      {chosen === null && <p className="problem">{choice.kind === 'route' ? words.noWayThroughThese : words.whatWasChosenIsNoLonger}</p>}
+      {chosen !== null && !chosen.usable && <p className="problem">{words.outgrownOrLackingSomething}</p>}
     </div>
   );
 }

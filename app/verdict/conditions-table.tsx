@@ -4,6 +4,7 @@ import { CandidateTag } from '../components/candidate-tag';
 import { anyOf } from '../locale/listed';
 import { useWriter } from '../locale/locale';
 import { conditionWords, winnerWords } from './verdict-words';
+import { conditionsTable as words } from './words';
 
 interface ConditionsTableProps {
   conditions: readonly Condition[];
@@ -27,17 +28,17 @@ export function ConditionsTable({ conditions, chosen, nameOf }: ConditionsTableP
       rowClass={({ winner }) => (winner === null || !chosen.includes(winner) ? 'is-other' : '')}
       columns={[
         {
-          head: 'Condition',
+          head: words.condition,
           kind: 'names-row',
           cell: (condition) => (
             <>
               {conditionWords(condition, write)}
-              {condition.kind === 'sales' && condition.isForecast && <small> your forecast</small>}
+              {condition.kind === 'sales' && condition.isForecast && <small> {words.yourForecast}</small>}
             </>
           ),
         },
         {
-          head: 'Costs least',
+          head: words.costsLeast,
           cell: (condition) => (
             <>
               {condition.winner !== null && !isOnSheetsOnly(condition.winner) && <CandidateTag id={condition.winner} />}{' '}
@@ -45,8 +46,8 @@ export function ConditionsTable({ conditions, chosen, nameOf }: ConditionsTableP
             </>
           ),
         },
-        { head: 'Total', kind: 'figures', cell: ({ total }) => figure(total) },
-        { head: 'Less than the next', kind: 'figures', cell: ({ margin }) => figure(margin) },
+        { head: words.total, kind: 'figures', cell: ({ total }) => figure(total) },
+        { head: words.lessThanTheNext, kind: 'figures', cell: ({ margin }) => figure(margin) },
       ]}
     />
   );

@@ -6,6 +6,7 @@ import { Fold } from '../components/fold';
 import { useWriter } from '../locale/locale';
 import { ConditionsTable } from './conditions-table';
 import { chosenByChance, chosenSentence, openWords, suitsSentence, thresholdWords, togetherWords } from './verdict-words';
+import { givenVerdict as words } from './words';
 
 /** A verdict as it was given, with the figures of that day. */
 export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: GivenVerdict; reportTo: string; onWithdraw?(): void }) {
@@ -16,22 +17,24 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
     <article className="given-verdict">
       <h3>
         {write.day(verdict.on)}
-        {verdict.strength === 'modest' && <small> for now</small>}
+        {verdict.strength === 'modest' && <small> {words.forNow}</small>}
       </h3>
       <p className="says-small">
         {chosenSentence(verdict, verdict.months, write)} {chosenByChance(verdict.chance, write)}
       </p>
       {verdict.shared && <p>{togetherWords(verdict, verdict.currency, write)}</p>}
       {verdict.reason && <blockquote>{verdict.reason}</blockquote>}
-      <Fold summary="Everything it rested on">
+      <Fold summary={words.everythingItRestedOn}>
         <p>{verdict.forWhom || suitsSentence(verdict.suits, write)}</p>
         <p className="quiet">
-          {verdict.version[0]?.toUpperCase()}
-          {verdict.version.slice(1)} sales, {write.amount(verdict.monthlySales)} a month ({write.orders(verdict.monthlyOrders)} orders), in{' '}
-          {verdict.currency}.
-          {verdict.madeFrom
-            ? ` Made from revision ${verdict.madeFrom.revision} of this decision.`
-            : ' The revision it was made from is not kept here.'}
+          {words.salesAMonthOrders({
+            version: verdict.version[0]?.toUpperCase(),
+            version2: verdict.version.slice(1),
+            monthlySales: write.amount(verdict.monthlySales),
+            monthlyOrders: write.orders(verdict.monthlyOrders),
+            currency: verdict.currency,
+            theRevisionIt: verdict.madeFrom ? words.madeFromRevisionOfThisDecision(verdict.madeFrom.revision) : words.theRevisionItWas,
+          })}
         </p>
         <ConditionsTable conditions={verdict.conditions} chosen={verdict.parts.map(({ candidate }) => candidate)} nameOf={nameOf} />
         <ul className="plain-list">
@@ -45,18 +48,19 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
           rows={verdict.totals}
           keyOf={({ candidate }) => candidate}
           columns={[
-            { head: 'Candidate', kind: 'names-row', cell: ({ label }) => label },
+            { head: words.candidate, kind: 'names-row', cell: ({ label }) => label },
             {
-              head: 'Total',
+              head: words.total,
               kind: 'figures',
-              cell: ({ total, atLeast }) => `${atLeast ? 'at least ' : ''}${write.money(total, verdict.currency)}`,
+              cell: ({ total, atLeast }) => `${atLeast ? words.atLeast : ''}${write.money(total, verdict.currency)}`,
             },
-            { head: 'Standing', cell: ({ usable }) => (usable ? '' : 'cannot be chosen') },
+            { head: words.standing, cell: ({ usable }) => (usable ? '' : words.cannotBeChosen) },
           ]}
         />
         <p className="quiet">
-          Price sheets: {verdict.sheets.map(({ label, seen }) => `${label} (${seen ? `seen ${write.day(seen)}` : 'not dated'})`).join(', ')}
-          .
+          {words.priceSheets(
+            verdict.sheets.map(({ label, seen }) => `${label} (${seen ? words.seen(write.day(seen)) : words.notDated})`).join(', '),
+          )}
         </p>
         {verdict.open.length > 0 && (
           <ul className="plain-list">
@@ -67,10 +71,10 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
         )}
       </Fold>
       <p>
-        <Link to={reportTo}>Report of this verdict</Link>{' '}
+        <Link to={reportTo}>{words.reportOfThisVerdict}</Link>{' '}
         {onWithdraw && (
           <Button type="link" size="small" onClick={onWithdraw}>
-            Withdraw
+            {words.withdraw}
           </Button>
         )}
       </p>

@@ -6,6 +6,7 @@ import { EmptyPlace } from '../first-steps/empty-place';
 import type { EmptyPlaceName } from '../first-steps/places-in-words';
 import { useStore, useWorkbench } from '../workbench/workbench-context';
 import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
+import { askedDecision as words } from './words';
 
 /** The decision that is asked about, at the forecast, in the version that is shown. */
 export interface AskedDecision {
@@ -43,24 +44,16 @@ export function NothingToAsk({ needs, place, children }: { needs: 'one' | 'two';
         place={place}
         lacking={
           <>
-            There is only one candidate so far. Enter <Link to={`${to}/sheets`}>what another vendor charges</Link>, or compare it with{' '}
-            <Link to={`${to}/line-up/candidates`}>another plan</Link> of the same vendor.
+            {words.thereIsOnlyOne(
+              <Link to={`${to}/sheets`}>{words.whatAnotherVendorCharges}</Link>,
+              <Link to={`${to}/line-up/candidates`}>{words.anotherPlan}</Link>,
+            )}
           </>
         }
       />
     );
   if (needs === 'two' && Number(priced.average.sales) === 0)
-    return (
-      <EmptyPlace
-        place={place}
-        lacking={
-          <>
-            No sales are expected in any month, so there is no other level to look at.{' '}
-            <Link to={`${to}/sales`}>Say what you expect to sell</Link>: a single guess will do.
-          </>
-        }
-      />
-    );
+    return <EmptyPlace place={place} lacking={<>{words.noSalesAreExpected(<Link to={`${to}/sales`}>{words.sayWhatYouExpect}</Link>)}</>} />;
   return <>{children}</>;
 }
 
@@ -70,11 +63,9 @@ export function NobodyToChoose() {
   const to = `/decisions/${decisionId}`;
   return (
     <>
-      <h2>No candidate can be chosen as it is</h2>
+      <h2>{words.noCandidateCanBeChosen}</h2>
       <p>
-        Each is outgrown, lacks something that must be there, or rests on a price that is not known. The{' '}
-        <Link to={`${to}/line-up`}>comparison</Link> says which; change the <Link to={`${to}/needs`}>needs</Link>, find out the price, or
-        take a larger plan.
+        {words.eachIsOutgrownLacks(<Link to={`${to}/line-up`}>{words.comparison}</Link>, <Link to={`${to}/needs`}>{words.needs}</Link>)}
       </p>
     </>
   );
@@ -85,17 +76,17 @@ export function Working({ progress, problem, isBusy }: { progress: number | null
   if (problem !== null)
     return (
       <p className="problem" role="alert">
-        This could not be worked out: {problem}
+        {words.thisCouldNotBeWorked(problem)}
       </p>
     );
   return (
     <p className="working quiet" role="status" aria-live="polite">
       {progress !== null && (
         <>
-          <progress max={1} value={progress} /> working it out, {Math.round(progress * 100)}%
+          <progress max={1} value={progress} /> {words.workingItOutPercent(Math.round(progress * 100))}
         </>
       )}
-      {progress === null && isBusy && <span className="visually-hidden">working it out</span>}
+      {progress === null && isBusy && <span className="visually-hidden">{words.workingItOut}</span>}
     </p>
   );
 }

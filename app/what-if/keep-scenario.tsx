@@ -5,6 +5,7 @@ import { withScenario } from '#core/what-if/scenarios';
 import type { Change } from '#core/what-if/changes';
 import { newId } from '../workbench/new-id';
 import { useEdits } from '../workbench/use-edits';
+import { keepScenario as words } from './words';
 
 /** Keeps what is being looked at as a scenario, under a name. */
 export function KeepScenario({
@@ -28,7 +29,7 @@ export function KeepScenario({
       changes: changes.map((change) => ({ ...change })),
       ...(offersOff && offersOff.length > 0 ? { offersOff: [...offersOff] } : {}),
     };
-    edits.decision(`whatIf.scenarios.${scenario.id}`, `the scenario ${called}`, (one) => withScenario(one, scenario));
+    edits.decision(`whatIf.scenarios.${scenario.id}`, words.theScenario(called), (one) => withScenario(one, scenario));
     setKept(called);
     setName(null);
   };
@@ -42,7 +43,7 @@ export function KeepScenario({
     >
       <span className="field">
         <label htmlFor={id} className="field-label">
-          Keep this as a scenario
+          {words.keepThisAsAScenario}
         </label>
         <Input
           id={id}
@@ -54,11 +55,11 @@ export function KeepScenario({
         />
       </span>
       <Button htmlType="submit" size="small">
-        Keep
+        {words.keep}
       </Button>
       {kept && (
         <p className="quiet" role="status">
-          “{kept}” is kept among the scenarios.
+          {words.isKeptAmongTheScenarios(kept)}
         </p>
       )}
     </form>

@@ -2,6 +2,7 @@ import { NumberField } from '../components/number-field';
 import type { Varied } from '#core/what-if/turns-it';
 import { useWorkbench } from '../workbench/workbench-context';
 import { rangeUnit } from './assumption-words';
+import { rangeFields as words } from './words';
 
 /** The two ends of the range over which an assumption is looked at. */
 export function RangeFields({
@@ -23,17 +24,17 @@ export function RangeFields({
       <NumberField
         {...shared}
         fieldKey={`range ${assumption.key} low`}
-        label={`${assumption.label}, from`}
+        label={words.from(assumption.label)}
         value={String(low)}
-        range={{ wanted: 'the lower end', least, most: Math.min(most, high) }}
+        range={{ wanted: words.theLowerEnd, least, most: Math.min(most, high) }}
         onChange={(value) => typeof value === 'string' && onChange(value, String(high))}
       />
       <NumberField
         {...shared}
         fieldKey={`range ${assumption.key} high`}
-        label={`${assumption.label}, to`}
+        label={words.to(assumption.label)}
         value={String(high)}
-        range={{ wanted: 'the upper end', least: Math.max(least, low), most }}
+        range={{ wanted: words.theUpperEnd, least: Math.max(least, low), most }}
         onChange={(value) => typeof value === 'string' && onChange(String(low), value)}
       />
     </span>

@@ -4,6 +4,7 @@ import type { Varied } from '#core/what-if/turns-it';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { useAskedDecision } from './asked-decision';
+import { useAssumptions as words } from './words';
 
 /** What the totals rest on, each with the range over which it is looked at. */
 export interface Assumptions {
@@ -27,7 +28,7 @@ export function useAssumptions(): Assumptions {
       }),
       find: (key) => all.find((one) => one.key === key),
       setRange: (key, low, high) =>
-        edits.decision(`whatIf.ranges.${key}`, 'a range', (one) => ({
+        edits.decision(`whatIf.ranges.${key}`, words.aRange, (one) => ({
           ...one,
           whatIf: { ...one.whatIf, ranges: { ...one.whatIf?.ranges, [key]: [low, high] } },
         })),

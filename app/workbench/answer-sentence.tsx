@@ -16,6 +16,7 @@ import { Caveats, ComingBack, UnseenBest, useWayAhead, WayFirst } from './furthe
 import { obstacleWords } from './obstacle-words';
 import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
+import { answerSentence as words } from './words';
 
 /** The answer in one sentence, as far as there is one. */
 export function AnswerSentence() {
@@ -24,21 +25,21 @@ export function AnswerSentence() {
   const write = useWriter();
   const { leader, runnerUp, columns, by } = priced.lineUp;
   const compared = COMPARED_WORDS[by];
-  const over = `over ${state.workbench.decision.months} months`;
+  const over = words.overMonths(state.workbench.decision.months);
   const way = useWayAhead();
   if (columns.length === 0 && state.workbench.decision.setAside?.length)
     return (
       <p className="answer">
-        Every vendor is set aside. <Link to={`/decisions/${decisionId}/line-up`}>Consider one again</Link>, or{' '}
-        <Link to={`/decisions/${decisionId}/sheets`}>add another</Link>.
+        {words.everyVendorIsSet(
+          <Link to={`/decisions/${decisionId}/line-up`}>{words.considerOneAgain}</Link>,
+          <Link to={`/decisions/${decisionId}/sheets`}>{words.addAnother}</Link>,
+        )}
         <ComingBack />
       </p>
     );
   if (columns.length === 0)
     return (
-      <p className="answer">
-        Nothing to compare yet. <Link to={`/decisions/${decisionId}/sheets`}>Enter what two plans cost</Link>, and the answer appears here.
-      </p>
+      <p className="answer">{words.nothingToCompareYet(<Link to={`/decisions/${decisionId}/sheets`}>{words.enterWhatTwoPlans}</Link>)}</p>
     );
   if (!leader) return <Nobody />;
   const name = <em style={{ color: `color-mix(in srgb, ${candidateColour(leader.id)} 62%, var(--ink))` }}>{leader.label}</em>;
@@ -46,22 +47,31 @@ export function AnswerSentence() {
     return (
       <p className="answer">
         {way && <WayFirst found={way} over={over} />}
-        {name} comes to {write.amount(leader.result.total)}
-        {way ? '' : ` ${over}`}. <Others />
+        {words.comesTo(name, write.amount(leader.result.total), way ? '' : ` ${over}`)} <Others />
       </p>
     );
   if (Number(runnerUp.margin) === 0)
     return (
       <p className="answer">
-        {name} and {runnerUp.column.label} {by === 'keep' ? 'leave you' : 'cost'} the same {over}:{' '}
-        {write.amount(by === 'keep' ? leader.result.keep : leader.result.total)}.
+        {words.andTheSame({
+          name,
+          name2: runnerUp.column.label,
+          cost: by === 'keep' ? words.leaveYou : words.cost,
+          over,
+          amount: write.amount(by === 'keep' ? leader.result.keep : leader.result.total),
+        })}
       </p>
     );
   return (
     <p className="answer">
       {way && <WayFirst found={way} over={over} />}
-      {name} {compared.leads}
-      {way ? '' : ` ${over}`}, {marginWords(runnerUp.margin, write.amount(runnerUp.margin), compared.by)} than {runnerUp.column.label}.{' '}
+      {words.than({
+        name,
+        leads: compared.leads,
+        over: way ? '' : ` ${over}`,
+        margin: marginWords(runnerUp.margin, write.amount(runnerUp.margin), compared.by),
+        name2: runnerUp.column.label,
+      })}{' '}
       <NextChange />
       <UnseenBest />
       <ComingBack />
@@ -94,15 +104,15 @@ function OtherMeasure() {
     <>
       {' '}
       {by === 'cost'
-        ? `${other.label} leaves you ${apart('keep')} more, though it costs ${apart('total')} more`
-        : `${other.label} costs ${apart('total')} less, but leaves you ${apart('keep')} less`}
-      {turns !== null && `, as long as it brings at least ${write.percent(turns, 1)} more sales`}.{' '}
+        ? words.leavesYouMoreThough(other.label, apart('keep'), apart('total'))
+        : words.costsLessButLeaves(other.label, apart('total'), apart('keep'))}
+      {turns !== null && words.asLongAsItBrings(write.percent(turns, 1))}.{' '}
       <Button
         type="link"
         size="small"
-        onClick={() => edits.decision('comparedBy', 'what decides', (one) => ({ ...one, comparedBy: next }))}
+        onClick={() => edits.decision('comparedBy', words.whatDecides, (one) => ({ ...one, comparedBy: next }))}
       >
-        Compare by {next === 'keep' ? 'what is left' : 'cost'}
+        {words.compareBy(next === 'keep' ? words.whatIsLeft : words.cost)}
       </Button>
     </>
   );
@@ -117,16 +127,12 @@ function mayBeCheaper({ atLeast, result }: LineUpColumn, leader: LineUpColumn | 
 function Others() {
   const { leader, columns, by } = useLevel().priced.lineUp;
   const write = useWriter();
-  if (columns.length === 1) return <>With a second candidate there is something to compare.</>;
+  if (columns.length === 1) return <>{words.withASecondCandidate}</>;
   const heldBack = columns.find((column) => mayBeCheaper(column, leader));
-  if (!heldBack) return <>No other candidate can be chosen as it is.</>;
+  if (!heldBack) return <>{words.noOtherCandidateCan}</>;
   const { label, result } = heldBack;
-  const lacks = result.unknown.includes(CARD_FEES) ? 'its card fees are not entered' : 'something on its price sheet is not known';
-  return (
-    <>
-      {label} {COMPARED_WORDS[by].mayBeBetter}: at least {write.amount(result.total)}, but {lacks}.
-    </>
-  );
+  const lacks = result.unknown.includes(CARD_FEES) ? words.itsCardFeesAreNotEntered : words.somethingOnItsPrice;
+  return <>{words.atLeastBut({ label, mayBeBetter: COMPARED_WORDS[by].mayBeBetter, total: write.amount(result.total), lacks })}</>;
 }
 
 /** Why no candidate can be chosen, as far as all have it in common. */
@@ -135,19 +141,20 @@ function Nobody() {
   const { priced } = useLevel();
   const lacks = priced.lineUp.columns.map(({ result }) => [...result.missing, ...result.unclear]);
   const shared = (lacks[0] ?? []).filter((feature) => lacks.every((each) => each.includes(feature)));
-  const needs = <Link to={`/decisions/${decisionId}/needs`}>needs</Link>;
+  const needs = <Link to={`/decisions/${decisionId}/needs`}>{words.needs}</Link>;
   if (contradictions(state.workbench.decision.needs ?? []).some(({ isFatal }) => isFatal))
-    return <p className="answer">No candidate can be chosen: two of the {needs} contradict each other.</p>;
+    return <p className="answer">{words.noCandidateCanBeChosenTwo(needs)}</p>;
   if (shared.length > 0)
     return (
       <p className="answer">
-        No candidate can be chosen: none is known to have “{shared.map(featureWords).join('”, “')}”.{' '}
-        <Link to={`/decisions/${decisionId}/needs/answers`}>Find out</Link>, or change the {needs}.
+        {words.noCandidateCanBeChosenNone(
+          shared.map(featureWords).join('”, “'),
+          <Link to={`/decisions/${decisionId}/needs/answers`}>{words.findOut}</Link>,
+          needs,
+        )}
       </p>
     );
-  return (
-    <p className="answer">No candidate can be chosen as it is: each is outgrown, lacks something or rests on a price that is not known.</p>
-  );
+  return <p className="answer">{words.noCandidateCanBeChosen}</p>;
 }
 
 /** From which level of sales on the answer is another one. */
@@ -160,13 +167,9 @@ function NextChange() {
   const here = salesScale?.stretches[index - 1];
   if (!next || !here) return null;
   const level = write.amount(here.salesTo);
-  if (next.candidate === null) return <>Above {level} a month no candidate can be chosen.</>;
+  if (next.candidate === null) return <>{words.aboveAMonthNoCandidate(level)}</>;
   const label = state.workbench.decision.candidates.find(({ id }) => id === next.candidate)?.label ?? next.candidate;
-  return (
-    <>
-      Above {level} a month {label} does.
-    </>
-  );
+  return <>{words.aboveAMonthDoes(level, label)}</>;
 }
 
 /** Limits of the cheapest candidate's plans that are marked as not known. */
@@ -181,7 +184,7 @@ function limitsNotKnown({ decision, sheets }: Workbench, leader: LineUpColumn | 
 }
 
 function marginWords(margin: string, whole: string, by: string): string {
-  return Number(margin) < 0.5 ? `less than one ${by}` : `${whole} ${by}`;
+  return Number(margin) < 0.5 ? words.lessThanOne(by) : `${whole} ${by}`;
 }
 
 /** What stands beside the answer: gaps that might change it, candidates held back, figures that rest on a former value. */
@@ -195,20 +198,20 @@ export function AnswerNotes() {
   const notes = [
     ...unread.map(({ label, text }) => ({
       key: `unread ${label}`,
-      text: `“${text}” cannot be read: the figures rest on the last good value of ${label}.`,
+      text: words.cannotBeReadTheFigures(text, label),
       to: null,
     })),
     // Where nobody else can be chosen, the sentence itself names the first.
     ...heldBack.slice(leader && !runnerUp ? 1 : 0).map(({ id, label, result }) => ({
       key: `gap ${id}`,
       text: result.unknown.includes(CARD_FEES)
-        ? `${label} comes to at least ${write.amount(result.total)}: its card fees are not entered.`
-        : `${label} ${COMPARED_WORDS[by].mayBeBetter}: at least ${write.amount(result.total)}, but something on its price sheet is not known.`,
+        ? words.comesToAtLeast(label, write.amount(result.total))
+        : words.atLeastButSomething(label, COMPARED_WORDS[by].mayBeBetter, write.amount(result.total)),
       to: 'sheets',
     })),
     ...limitsNotKnown(state.workbench, leader).map((quantity) => ({
       key: `limit ${quantity}`,
-      text: `${leader?.label} may be outgrown: its limit of ${quantity.replaceAll('-', ' ')} is not known.`,
+      text: words.itsLimitIsNotKnown(leader?.label ?? '', quantity.replaceAll('-', ' ')),
       to: 'sheets',
     })),
     ...heldBackNotes(priced.heldBack),
@@ -233,8 +236,8 @@ function heldBackNotes(heldBack: readonly HeldBack[]): Array<{ key: string; text
   return [...byReason].flatMap(([reason, [first, ...others]]) => {
     if (!first) return [];
     const { candidate, obstacle } = first;
-    const who = others.length === 0 ? `${candidate.id} ${candidate.label} is` : `${others.length + 1} candidates are`;
-    return [{ key: `held ${candidate.id}`, text: `${who} not priced: ${reason}.`, to: placeOf(obstacle.kind) }];
+    const who = others.length === 0 ? words.is(candidate.id, candidate.label) : words.candidatesAre(others.length + 1);
+    return [{ key: `held ${candidate.id}`, text: words.notPriced(who, reason), to: placeOf(obstacle.kind) }];
   });
 }
 

@@ -2,10 +2,11 @@ import type { ComparedBy } from '#core/decision-file/compared-by';
 import { ChoiceField } from '../components/choice-field';
 import { useEdits } from './use-edits';
 import { useWorkbench } from './workbench-context';
+import { comparedByChoice as words } from './words';
 
 const OPTIONS = [
-  { value: 'cost', label: 'costs least' },
-  { value: 'keep', label: 'leaves you most' },
+  { value: 'cost', label: words.costsLeast },
+  { value: 'keep', label: words.leavesYouMost },
 ] as const;
 
 /** By what candidates are compared, at every place of the decision. */
@@ -17,7 +18,7 @@ export function ComparedByChoice({ label }: { label: string }) {
       label={label}
       value={decision.comparedBy ?? decision.whatIf?.moving?.by ?? 'cost'}
       options={OPTIONS}
-      onChange={(comparedBy: ComparedBy) => edits.decision('comparedBy', 'what decides', (one) => ({ ...one, comparedBy }))}
+      onChange={(comparedBy: ComparedBy) => edits.decision('comparedBy', words.whatDecides, (one) => ({ ...one, comparedBy }))}
     />
   );
 }

@@ -1,6 +1,7 @@
 import { newId } from './new-id';
 import { markAsOpen, openWindows } from './open-windows';
 import type { Draft, DraftKeeper, Unread } from './workbench-store';
+import { draftStorage as words } from './words';
 
 /** A draft that a window left behind: as it can be taken up again, or as text where it cannot be read. */
 export type LeftDraft = { readonly key: string; readonly keptAt: string | null } & ({ readonly draft: Draft } | { readonly text: string });
@@ -108,7 +109,7 @@ const halfTypedKey = (decisionId: string) => `venalis.half-typed.${decisionId}`;
 /** Keeps the text that a field is being typed with right now, as long as it is in no state to be taken; null forgets it. */
 export function keepHalfTyped(decisionId: string, typed: (Omit<Unread, 'problem'> & { key: string }) | null): void {
   const { key = '', ...text } = typed ?? {};
-  const unread = typed && { [key]: { ...text, problem: 'Typed, but not saved yet.' } };
+  const unread = typed && { [key]: { ...text, problem: words.typedButNotSaved } };
   keepAt(sessionStorageOf, halfTypedKey(decisionId), unread && JSON.stringify(unread));
 }
 

@@ -11,6 +11,7 @@ import { wayWords } from '../proposals/way-ahead';
 import { caveatWords } from './caveat-words';
 import { todayHere } from './while-away';
 import { useLevel, useWorkbench, useWorked } from './workbench-context';
+import { furtherSentences as texts } from './words';
 
 /** What was worked out about the decision as it stands; null while that is under way, and at a level that is only tried. */
 function useJudgedNow() {
@@ -40,8 +41,14 @@ export function WayFirst({ found: { way, less }, over }: { found: BetterWay; ove
   const total = decimal(leader.result.total).minus(less).toFixed();
   return (
     <>
-      {wayWords(state.workbench, way, write).replace(/\.$/, '')}: {write.amount(total)} {over}, {write.amount(less)} less than{' '}
-      {leader.label} throughout. Without <Link to={`/decisions/${decisionId}/what-if/route`}>a move</Link>,{' '}
+      {texts.lessThanThroughoutWithout({
+        wayWords: wayWords(state.workbench, way, write).replace(/\.$/, ''),
+        total: write.amount(total),
+        over,
+        less: write.amount(less),
+        leader: leader.label,
+        move: <Link to={`/decisions/${decisionId}/what-if/route`}>{texts.aMove}</Link>,
+      })}{' '}
     </>
   );
 }
@@ -58,17 +65,17 @@ export function UnseenBest() {
   return (
     <>
       {' '}
-      {unseen.words} {unseen.by === null ? 'could be chosen' : `${wouldBeBy(write.amount(unseen.by))}`}.{' '}
+      {unseen.words} {unseen.by === null ? texts.couldBeChosen : `${wouldBeBy(write.amount(unseen.by))}`}.{' '}
       <Button
         type="link"
         size="small"
         onClick={() =>
-          edits.decision(`follow.${unseen.proposed.offer}`, `${unseen.words} among the columns`, (decision) =>
+          edits.decision(`follow.${unseen.proposed.offer}`, texts.amongTheColumns(unseen.words), (decision) =>
             withFollower({ ...state.workbench, decision }, unseen.proposed, todayHere().today),
           )
         }
       >
-        Put it beside
+        {texts.putItBeside}
       </Button>
     </>
   );
@@ -84,9 +91,12 @@ export function ComingBack() {
   return (
     <>
       {' '}
-      Set aside in {write.month(back.on.slice(0, 7))}
-      {back.reason ? ` (${back.reason})` : ''}: {back.label}{' '}
-      {back.by === null ? 'could be chosen now' : `${wouldNowBeBetter}, ${write.amount(back.by)} ${by}`}.{' '}
+      {texts.setAsideIn({
+        month: write.month(back.on.slice(0, 7)),
+        reason: back.reason ? ` (${back.reason})` : '',
+        back: back.label,
+        couldBeChosen: back.by === null ? texts.couldBeChosenNow : `${wouldNowBeBetter}, ${write.amount(back.by)} ${by}`,
+      })}{' '}
       <ConsiderAgain offer={back.offer} />
     </>
   );

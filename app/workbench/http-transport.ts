@@ -1,4 +1,5 @@
 import type { SaveReply, SaveRequest, SaveTransport } from './saved';
+import { httpTransport as words } from './words';
 
 /** An answer is waited for this long. */
 const LONGEST_MS = 75_000;
@@ -19,10 +20,10 @@ export function httpTransport(decisionId: string): SaveTransport {
       if (response.headers.get('Content-Type')?.includes('application/json')) return (await response.json()) as SaveReply;
       // What fails on the server’s side may work the next time; what was sent is at fault only in the fours.
       if (response.status >= 500 || response.status === 429)
-        return { kind: 'unreachable', why: `the server answered ${response.status}; trying again` };
-      return { kind: 'refused', why: response.status === 413 ? 'it is more than 5 MB' : `the server answered ${response.status}` };
+        return { kind: 'unreachable', why: words.theServerAnsweredTrying(response.status) };
+      return { kind: 'refused', why: response.status === 413 ? words.itIsMoreThan : words.theServerAnswered(response.status) };
     } catch {
-      return { kind: 'unreachable', why: 'Venalis can’t be reached; trying again' };
+      return { kind: 'unreachable', why: words.venalisCantBeReached };
     }
   };
   return {

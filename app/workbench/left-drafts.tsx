@@ -4,6 +4,7 @@ import { useWriter } from '../locale/locale';
 import { dropDraft, type LeftDraft, leftDrafts, noteThisTab } from './draft-storage';
 import { useStore, useWorkbench } from './workbench-context';
 import type { WorkbenchStore } from './workbench-store';
+import { leftDrafts as words } from './words';
 
 /**
  * Changes that windows left behind before they could be saved. The newest is taken up by itself; if there are more, or
@@ -45,7 +46,7 @@ async function takeUp(left: LeftDraft, store: WorkbenchStore): Promise<boolean> 
 function LeftDraftNotice({ left, onDone }: { left: LeftDraft; onDone(): void }) {
   const { store, state } = useWorkbench();
   const write = useWriter();
-  const when = left.keptAt ? ` on ${write.day(left.keptAt.slice(0, 10))} at ${write.time(left.keptAt)}` : '';
+  const when = left.keptAt ? words.onAt(write.day(left.keptAt.slice(0, 10)), write.time(left.keptAt)) : '';
   const discard = () => {
     dropDraft(left.key);
     onDone();
@@ -53,25 +54,21 @@ function LeftDraftNotice({ left, onDone }: { left: LeftDraft; onDone(): void }) 
   return (
     <div className="conflict" role="status">
       {'draft' in left ? (
-        <p>
-          <b>Another window closed{when} with changes that were not saved</b> (the last: {left.draft.change.label}).
-        </p>
+        <p>{words.theLast(<b>{words.anotherWindowClosedWithChanges(when)}</b>, left.draft.change.label)}</p>
       ) : (
         <details>
-          <summary>
-            <b>Something typed{when} was never saved, and can’t be used as it is any more.</b> Show it
-          </summary>
+          <summary>{words.showIt(<b>{words.somethingTypedWasNever(when)}</b>)}</summary>
           <pre className="left-text">{left.text}</pre>
         </details>
       )}
       <p>
         {'draft' in left && (
           <Button disabled={state.save.kind === 'conflict'} onClick={() => void takeUp(left, store).then((isTaken) => isTaken && onDone())}>
-            Use these changes
+            {words.useTheseChanges}
           </Button>
         )}{' '}
         <Button type="text" onClick={discard}>
-          Discard
+          {words.discard}
         </Button>
       </p>
     </div>

@@ -2,6 +2,7 @@ import { SteadyButton as Button } from '../components/steady-button';
 import { lazy, Suspense } from 'react';
 import { useWriter } from '../locale/locale';
 import { useLevel, useWorkbench } from './workbench-context';
+import { levelField as words } from './words';
 
 const loadTyped = () => import('./typed-level');
 const TypedLevel = lazy(loadTyped);
@@ -24,7 +25,7 @@ export function LevelField({ typing, onTyping }: { typing: string | null; onTypi
         <button
           type="button"
           className="level"
-          title="Type another level"
+          title={words.typeAnotherLevel}
           onPointerEnter={() => void loadTyped()}
           onClick={() => onTyping('')}
         >
@@ -35,13 +36,13 @@ export function LevelField({ typing, onTyping }: { typing: string | null; onTypi
       )}
       {isTrying ? (
         <span>
-          a month, tried;{' '}
+          {words.aMonthTried}{' '}
           <Button type="link" size="small" onClick={() => setScale(1)}>
-            back to {write.amount(atForecast.average.sales)}
+            {words.backTo(write.amount(atForecast.average.sales))}
           </Button>
         </span>
       ) : (
-        <span>{version === 'expected' ? 'sales a month, on average' : `sales a month, ${version}`}</span>
+        <span>{version === 'expected' ? words.salesAMonthOnAverage : words.salesAMonth(version)}</span>
       )}
     </>
   );

@@ -1,5 +1,6 @@
 import { WHAT_IFS } from '../what-if/kinds';
 import type { PlaceLeaf } from './place-leaf';
+import { placeRegistry as words } from './words';
 
 interface RegisteredPlace {
   readonly path: string;
@@ -17,11 +18,11 @@ export const PLACES = [
   { path: 'frame', name: 'Basics', module: 'routes/frame.tsx' },
   {
     path: 'sales',
-    name: 'Expected sales',
+    name: words.expectedSales,
     module: 'routes/sales.tsx',
     leaves: [
-      { path: '', name: 'What you expect', module: 'routes/expected-sales.tsx' },
-      { path: 'past-orders', name: 'Past orders', module: 'routes/past-orders.tsx' },
+      { path: '', name: words.whatYouExpect, module: 'routes/expected-sales.tsx' },
+      { path: 'past-orders', name: words.pastOrders, module: 'routes/past-orders.tsx' },
     ],
   },
   {
@@ -29,27 +30,27 @@ export const PLACES = [
     name: 'Needs',
     module: 'routes/needs.tsx',
     leaves: [
-      { path: '', name: 'What you need', module: 'routes/needs-list.tsx' },
-      { path: 'answers', name: 'What each plan offers', module: 'routes/answers.tsx' },
-      { path: 'qualities', name: 'Beyond price', module: 'routes/qualities-marks.tsx' },
-      { path: 'diary', name: 'Trial diary', module: 'routes/diary.tsx' },
-      { path: 'speed', name: 'Page speed', module: 'routes/page-speed.tsx' },
+      { path: '', name: words.whatYouNeed, module: 'routes/needs-list.tsx' },
+      { path: 'answers', name: words.whatEachPlanOffers, module: 'routes/answers.tsx' },
+      { path: 'qualities', name: words.beyondPrice, module: 'routes/qualities-marks.tsx' },
+      { path: 'diary', name: words.trialDiary, module: 'routes/diary.tsx' },
+      { path: 'speed', name: words.pageSpeed, module: 'routes/page-speed.tsx' },
     ],
   },
-  { path: 'sheets', name: 'Price sheets', module: 'routes/sheets.tsx' },
+  { path: 'sheets', name: words.priceSheets, module: 'routes/sheets.tsx' },
   {
     path: 'line-up',
     name: 'Comparison',
     module: 'routes/line-up.tsx',
     leaves: [
-      { path: '', name: 'Side by side', module: 'routes/side-by-side.tsx' },
+      { path: '', name: words.sideBySide, module: 'routes/side-by-side.tsx' },
       { path: 'candidates', name: 'Candidates', module: 'routes/candidates.tsx' },
-      { path: 'fit', name: 'Fit and cost', module: 'routes/fit.tsx' },
+      { path: 'fit', name: words.fitAndCost, module: 'routes/fit.tsx' },
     ],
   },
   {
     path: 'what-if',
-    name: 'What if',
+    name: words.whatIf,
     module: 'routes/what-if.tsx',
     leaves: WHAT_IFS,
   },
@@ -60,7 +61,7 @@ export const PLACES = [
     leaves: [
       { path: '', name: 'Verdict', module: 'routes/verdict-home.tsx' },
       { path: 'dates', name: 'Dates', module: 'routes/dates.tsx' },
-      { path: 'report', name: 'Report and files', module: 'routes/report.tsx' },
+      { path: 'report', name: words.reportAndFiles, module: 'routes/report.tsx' },
       { path: 'afterwards', name: 'Afterwards', module: 'routes/afterwards.tsx' },
     ],
   },

@@ -5,6 +5,7 @@ import { useWriter } from '../locale/locale';
 import { Doubts, Labels, placeOn, Stretches } from './scale-band';
 import { useLevel, useWorkbench } from './workbench-context';
 import { COMPARED_WORDS } from '../locale/compared-words';
+import { salesScale as words } from './words';
 
 const SMALL_STEP = 1.01;
 const LARGE_STEP = 1.1;
@@ -19,7 +20,7 @@ export function SalesScale({ onType }: { onType(digit: string): void }) {
   const { salesScale: shown } = useWorkbench();
   const { scale, setScale } = useLevel();
   const track = useRef<HTMLDivElement>(null);
-  if (!shown) return <p className="quiet scale-empty">The sales scale appears once you have a priced plan and some sales.</p>;
+  if (!shown) return <p className="quiet scale-empty">{words.theSalesScaleAppears}</p>;
 
   const place = placeOn(shown);
   const set = (wanted: number) => setScale(Math.min(Math.max(wanted, shown.from), shown.to));
@@ -66,7 +67,7 @@ export function SalesScale({ onType }: { onType(digit: string): void }) {
         <Stretches shown={shown} />
         <Doubts shown={shown} />
         <span className={`scale-forecast${scale === 1 ? ' is-here' : ''}`} style={{ left: `${place(1)}%` }}>
-          your forecast
+          {words.yourForecast}
         </span>
         <Pointer shown={shown} left={place(scale)} onKeyDown={press} />
       </div>
@@ -87,7 +88,7 @@ function Pointer({ shown, left, onKeyDown }: { shown: Scale; left: number; onKey
       style={{ left: `${left}%` }}
       role="slider"
       tabIndex={0}
-      aria-label="Sales a month"
+      aria-label={words.salesAMonth}
       aria-valuemin={Math.round(Number(salesAt(pricing, shown.from)))}
       aria-valuemax={Math.round(Number(salesAt(pricing, shown.to)))}
       aria-valuenow={Math.round(Number(salesAt(pricing, scale)))}
@@ -103,7 +104,7 @@ function Pointer({ shown, left, onKeyDown }: { shown: Scale; left: number; onKey
 const KeysOfScale = memo(function KeysOfScale() {
   return (
     <span id="scale-keys" className="visually-hidden">
-      Arrow keys and Page up or down try another level, digits type one, Escape goes back to your forecast.
+      {words.arrowKeysAndPage}
     </span>
   );
 });
@@ -114,7 +115,7 @@ function useSpokenValue(): string {
   const write = useWriter();
   const { leader, runnerUp, by } = priced.lineUp;
   const compared = COMPARED_WORDS[by];
-  const level = `${write.amount(priced.average.sales)} a month`;
-  if (!leader) return `${level}: no candidate can be chosen`;
-  return `${level}: ${leader.label} ${compared.isBest}${runnerUp ? `, ${write.amount(runnerUp.margin)} ${compared.by} than ${runnerUp.column.label}` : ''}`;
+  const level = words.aMonth(write.amount(priced.average.sales));
+  if (!leader) return words.noCandidateCanBeChosen(level);
+  return `${level}: ${leader.label} ${compared.isBest}${runnerUp ? words.than(write.amount(runnerUp.margin), compared.by, runnerUp.column.label) : ''}`;
 }

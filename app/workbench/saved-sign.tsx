@@ -2,6 +2,7 @@ import { SteadyButton as Button } from '../components/steady-button';
 import { useSyncExternalStore } from 'react';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from './workbench-context';
+import { savedSign as words } from './words';
 
 const never = () => () => undefined;
 
@@ -15,18 +16,18 @@ export function SavedSign() {
     () => write.time(state.savedAt),
     () => '',
   );
-  if (state.save.kind === 'saving') return <span className="saved-sign">saving …</span>;
-  if (state.save.kind === 'conflict') return <span className="saved-sign is-problem">not saved: changed elsewhere</span>;
+  if (state.save.kind === 'saving') return <span className="saved-sign">{words.saving}</span>;
+  if (state.save.kind === 'conflict') return <span className="saved-sign is-problem">{words.notSavedChangedElsewhere}</span>;
   if (state.save.kind === 'not-saved')
     return (
       <span className="saved-sign is-problem" role="alert">
-        not saved: {state.save.why}{' '}
+        {words.notSaved(state.save.why)}{' '}
         <Button type="link" size="small" onClick={() => void store.flush()}>
-          try again
+          {words.tryAgain}
         </Button>
       </span>
     );
-  return <span className="saved-sign">saved {savedAt}</span>;
+  return <span className="saved-sign">{words.saved(savedAt)}</span>;
 }
 
 /** Two windows changed the same decision: says so, and lets the person choose; neither version is lost. */
@@ -44,15 +45,17 @@ export function ConflictNotice() {
   return (
     <div className="conflict" role="alert">
       <p>
-        <b>{sheets ? 'This price sheet was changed from another decision' : 'This decision was changed elsewhere'}</b>
-        {!sheets && ` at ${at}${save.other.undo ? ` (${save.other.undo})` : ''}`}. What you typed here is still here, and not saved yet.
+        {words.whatYouTypedHere(
+          <b>{sheets ? words.thisPriceSheetWas : words.thisDecisionWasChanged}</b>,
+          !sheets && words.at(at, save.other.undo ? ` (${save.other.undo})` : ''),
+        )}
       </p>
       <p>
         <Button type="primary" onClick={() => void store.resolveConflict('mine')}>
-          Keep my version
+          {words.keepMyVersion}
         </Button>{' '}
-        <Button onClick={() => void store.resolveConflict('other')}>Take the other version</Button>{' '}
-        <span className="quiet">Either way, undo brings back the one you did not take.</span>
+        <Button onClick={() => void store.resolveConflict('other')}>{words.takeTheOtherVersion}</Button>{' '}
+        <span className="quiet">{words.eitherWayUndoBrings}</span>
       </p>
     </div>
   );

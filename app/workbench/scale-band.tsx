@@ -4,6 +4,7 @@ import { candidateColour } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from './workbench-context';
 import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
+import { scaleBand as words } from './words';
 
 /** Labels closer together than this, in percent of the scale, would run into each other. */
 const LABEL_WIDTH = 5.5;
@@ -41,9 +42,9 @@ export const Stretches = memo(function Stretches({ shown }: { shown: Scale }) {
             width: `${place(to) - place(from)}%`,
             ...(candidate ? { '--candidate': candidateColour(candidate) } : {}),
           }}
-          title={candidate === null ? 'No candidate can be chosen here' : `${candidate} ${nameOf(candidate)} ${compared.isBest} here`}
+          title={candidate === null ? words.noCandidateCanBeChosen : words.here(candidate, nameOf(candidate), compared.isBest)}
         >
-          {candidate === null ? <span>nobody</span> : <b>{candidate}</b>}
+          {candidate === null ? <span>{words.nobody}</span> : <b>{candidate}</b>}
           {candidate !== null && <span>{nameOf(candidate)}</span>}
         </span>
       ))}
@@ -65,8 +66,8 @@ export const Doubts = memo(function Doubts({ shown }: { shown: Scale }) {
           style={{ left: `${place(from)}%`, width: `${place(to) - place(from)}%` }}
           title={
             why === 'outgrown'
-              ? `${candidate} ${nameOf(candidate)} ${compared.wouldBeBetter} here, but is outgrown`
-              : `${candidate} ${nameOf(candidate)} ${compared.mayBeBetter} here: something on its price sheet is not known`
+              ? words.hereButIsOutgrown(candidate, nameOf(candidate), compared.wouldBeBetter)
+              : words.hereSomethingOnItsPrice(candidate, nameOf(candidate), compared.mayBeBetter)
           }
         />
       ))}

@@ -5,6 +5,7 @@ import { CommandDialog } from '../command-list/command-dialog';
 import { useDialog } from '../command-list/use-dialog';
 import type { Place } from './places';
 import { useWorkbench } from './workbench-context';
+import { shortcuts as words } from './words';
 
 const isTextField = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
@@ -36,25 +37,25 @@ export function Shortcuts({ places }: { places: readonly Place[] }) {
         type="text"
         size="small"
         disabled={state.undo === null}
-        title={state.undo ? `Undo: ${state.undo}` : 'Nothing to undo'}
+        title={state.undo ? words.undoUndo(state.undo) : words.nothingToUndo}
         onClick={() => void store.step('undo')}
       >
-        undo
+        {words.undo}
       </Button>
       <Button
         type="text"
         size="small"
         disabled={state.redo === null}
-        title={state.redo ? `Redo: ${state.redo}` : 'Nothing to redo'}
+        title={state.redo ? words.redoRedo(state.redo) : words.nothingToRedo}
         onClick={() => void store.step('redo')}
       >
-        redo
+        {words.redo}
       </Button>
       <CommandDialog onKeys={openKeys} />
-      <Button type="text" size="small" aria-label="Keys" title="Keys" onClick={openKeys}>
+      <Button type="text" size="small" aria-label={words.keys} title={words.keys} onClick={openKeys}>
         ?
       </Button>
-      <dialog ref={dialog} className="keys" aria-label="Keys" onClose={closed}>
+      <dialog ref={dialog} className="keys" aria-label={words.keys} onClose={closed}>
         <Suspense fallback={null}>{isOpen && <KeyList places={places} />}</Suspense>
       </dialog>
     </>

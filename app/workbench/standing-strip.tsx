@@ -3,6 +3,7 @@ import { AnswerNotes, AnswerSentence } from './answer-sentence';
 import { LevelField } from './level-field';
 import { SalesScale } from './sales-scale';
 import { useLevel } from './workbench-context';
+import { standingStrip as words } from './words';
 
 /** In view at every place: the level of sales, who is cheapest at which level, and the answer in a sentence. */
 export function StandingStrip() {
@@ -11,7 +12,7 @@ export function StandingStrip() {
   const strip = useHeightTold();
   useEscape(scale !== 1, () => setScale(1));
   return (
-    <section className="standing" aria-label="The answer so far" ref={strip}>
+    <section className="standing" aria-label={words.theAnswerSoFar} ref={strip}>
       <div className="standing-sales">
         <LevelField typing={typing} onTyping={setTyping} />
       </div>

@@ -4,6 +4,7 @@ import { decimal } from '#core/amount/decimal';
 import { readTypedNumber } from '#core/amount/typed-number';
 import type { SalesScale } from '#core/comparison/sales-scale';
 import { useLevel, useWorkbench } from './workbench-context';
+import { typedLevel as words } from './words';
 
 interface TypedLevelProps {
   typing: string;
@@ -19,7 +20,7 @@ export default function TypedLevel({ typing, salesScale, onTyping }: TypedLevelP
   const forecast = decimal(atForecast.average.sales);
   const [least, most] = [forecast.times(salesScale.from).ceil().toNumber(), forecast.times(salesScale.to).floor().toNumber()];
   const take = () => {
-    const typed = readTypedNumber(typing, { wanted: 'sales a month', least, most });
+    const typed = readTypedNumber(typing, { wanted: words.salesAMonth, least, most });
     if (!typed.ok) return setProblem(typed.problem);
     setScale(decimal(typed.value).div(forecast).toNumber());
     leave();
@@ -31,7 +32,7 @@ export default function TypedLevel({ typing, salesScale, onTyping }: TypedLevelP
   return (
     <>
       <Input
-        aria-label="Try sales a month"
+        aria-label={words.trySalesAMonth}
         variant="underlined"
         inputMode="decimal"
         autoComplete="off"
@@ -48,7 +49,7 @@ export default function TypedLevel({ typing, salesScale, onTyping }: TypedLevelP
         }}
       />
       <span className={problem ? 'field-problem' : ''} role={problem ? 'alert' : undefined}>
-        {problem ?? 'a month; Enter tries it'}
+        {problem ?? words.aMonthEnterTries}
       </span>
     </>
   );

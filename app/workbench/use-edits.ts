@@ -6,6 +6,7 @@ import { withDecision, withSheet } from '#core/decision/workbench';
 import { newId } from './new-id';
 import type { ChangeName } from './workbench-store';
 import { useStore } from './workbench-context';
+import { useEdits as words } from './words';
 
 /** The ways in which screens change what is on the workbench. */
 export interface Edits {
@@ -48,14 +49,14 @@ export function useEdits(): Edits {
       },
       addSheet(sheet, kept) {
         const { id, revision } = kept ?? { id: newId(), revision: 0 };
-        store.change({ key: `sheets.${id}`, label: 'a price sheet added' }, (workbench) => ({
+        store.change({ key: `sheets.${id}`, label: words.aPriceSheetAdded }, (workbench) => ({
           decision: kept ? withCandidatesForNewPlans(workbench.decision, null, sheet) : workbench.decision,
           sheets: [...workbench.sheets, { id, revision, sheet }],
         }));
         return id;
       },
       removeSheet(id, label) {
-        store.change(named(`sheets.${id}`, `${label} removed`), (workbench) => ({
+        store.change(named(`sheets.${id}`, words.removed(label)), (workbench) => ({
           ...workbench,
           sheets: workbench.sheets.filter((used) => used.id !== id),
         }));

@@ -19,6 +19,7 @@ import { useAfterPaint } from './use-after-paint';
 import { httpTransport } from './http-transport';
 import type { Saved } from './saved';
 import { createWorkbenchStore, type Unread, type WorkbenchState, type WorkbenchStore } from './workbench-store';
+import { workbenchContext as words } from './words';
 
 /** Everything that follows from the workbench: one computation for all screens. */
 export interface Priced {
@@ -121,14 +122,14 @@ function useCatchUp(decisionId: string, revision: number): void {
 /** The open decision. */
 export function useWorkbench(): Open {
   const open = useContext(OpenWorkbench);
-  if (!open) throw new Error('No decision is open here');
+  if (!open) throw new Error(words.noDecisionIsOpenHere);
   return open;
 }
 
 /** Where the open decision is changed; who uses nothing else is not drawn anew by a change. */
 export function useStore(): OpenStore {
   const opened = useContext(Store);
-  if (!opened) throw new Error('No decision is open here');
+  if (!opened) throw new Error(words.noDecisionIsOpenHere);
   return opened;
 }
 
@@ -149,14 +150,14 @@ export function useUnreadTexts(): WorkbenchState['unread'] {
 /** The level of sales that is being looked at, and what everything comes to there. */
 export function useLevel(): LookedAt {
   const level = useContext(LevelLookedAt);
-  if (!level) throw new Error('No decision is open here');
+  if (!level) throw new Error(words.noDecisionIsOpenHere);
   return level;
 }
 
 /** What is worked out beside the interface: proposals, what is to find out, how stable the fit is. */
 export function useWorked(): Worked {
   const worked = useContext(WorkedOut);
-  if (!worked) throw new Error('No decision is open here');
+  if (!worked) throw new Error(words.noDecisionIsOpenHere);
   return worked;
 }
 

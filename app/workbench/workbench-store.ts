@@ -4,6 +4,7 @@ import { isSameContent } from './same-content';
 import { unreadStillThere } from './unread';
 import type { Saved, SaveReply, SaveRequest, SaveTransport } from './saved';
 import { isTakenUp, touchedSheets, withVerdictsFixed } from './workbench-changes';
+import { workbenchStore as words } from './words';
 
 /** What is being changed: its key joins a stretch of typing into one step of undo, its label is shown. */
 export interface ChangeName {
@@ -292,14 +293,14 @@ export function createWorkbenchStore(
       const { other, staleSheets } = state.save;
       for (const { id, revision } of [...other.workbench.sheets, ...staleSheets]) sheetRevisions.set(id, revision);
       const touched = new Set(waiting.flatMap((one) => [...one.touched]));
-      waiting = [{ change: { key: 'this-version', label: 'the version of this window' }, workbench: state.workbench, touched }];
+      waiting = [{ change: { key: 'this-version', label: words.theVersionOfThisWindow }, workbench: state.workbench, touched }];
       set({ ...fieldsOf(other), save: { kind: 'saving' } });
       await flush();
       if (keep === 'mine' || waiting.length > 0) return;
       const newer = new Map(staleSheets.map((used) => [used.id, used]));
       const workbench = { ...other.workbench, sheets: other.workbench.sheets.map((used) => newer.get(used.id) ?? used) };
       const restored = new Set(workbench.sheets.filter(({ id }) => touched.has(id)).map(({ id }) => id));
-      waiting = [{ change: { key: 'other-version', label: 'the version from elsewhere' }, workbench, touched: restored }];
+      waiting = [{ change: { key: 'other-version', label: words.theVersionFromElsewhere }, workbench, touched: restored }];
       set({ workbench, unread: {} });
       await flush();
     },

@@ -10,6 +10,7 @@ import { FiguresTable } from '../../components/figures-table';
 import { Fold } from '../../components/fold';
 import { useWriter } from '../../locale/locale';
 import { useAskedDecision } from '../asked-decision';
+import { pairChart as words } from './words';
 
 const POINTS = 60;
 const FROM = 0.02;
@@ -40,12 +41,12 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
       legend: { top: 0, left: 0, itemWidth: 18, textStyle: { color: colours.ink } },
       tooltip: hoveredLines(
         colours,
-        (sales) => `${write.whole(String(sales))} a month`,
+        (sales) => words.aMonth(write.whole(String(sales))),
         ({ figure }) => write.whole(String(figure)),
       ),
       xAxis: {
         type: 'value' as const,
-        name: `sales a month, ${currency}`,
+        name: words.salesAMonthCurrency(currency),
         nameLocation: 'middle' as const,
         nameGap: 26,
         nameTextStyle: { color: colours.quiet },
@@ -67,7 +68,7 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
               markLine: {
                 silent: true,
                 symbol: 'none',
-                label: { formatter: 'your forecast', color: colours.ink },
+                label: { formatter: words.yourForecast, color: colours.ink },
                 lineStyle: { color: colours.ink, type: 'dotted' as const },
                 data: [{ xAxis: average }],
               },
@@ -80,13 +81,13 @@ export function PairChart({ pair }: { pair: PairBreakEven }) {
   return (
     <>
       <Chart
-        label={`What ${nameOf(pair.a)} and ${nameOf(pair.b)} ${by === 'keep' ? 'leave you' : 'cost'} by monthly sales; the figures stand in the table below`}
+        label={words.whatAndByMonthly(nameOf(pair.a), nameOf(pair.b), by === 'keep' ? words.leaveYou : words.cost)}
         height={250}
         option={option}
       />
-      <Fold summary="The same in figures">
+      <Fold summary={words.theSameInFigures}>
         <FiguresTable
-          head="Sales a month"
+          head={words.salesAMonth}
           columns={[pair.a, pair.b].map((id) => ({ key: id, name: nameOf(id) }))}
           rows={rows
             .filter((_, index) => index % 5 === 0)

@@ -3,6 +3,7 @@ import { CandidateTag } from '../../components/candidate-tag';
 import { type Column, DataTable } from '../../components/data-table';
 import { useWriter } from '../../locale/locale';
 import { useAskedDecision } from '../asked-decision';
+import { pairMatrix as words } from './words';
 
 /** Every pair of candidates: the level of monthly sales nearest to the forecast at which the cheaper one changes. */
 export function PairMatrix({
@@ -41,29 +42,24 @@ export function PairMatrix({
         const pair = column >= row ? found.get(`${a} ${b}`) : undefined;
         if (!pair) return null;
         const point = nearestPoint(pair.points);
-        const always = pair.now === null ? 'same' : `always ${pair.now}`;
+        const always = pair.now === null ? 'same' : words.always(pair.now);
         return (
-          <button type="button" className="figure" title={`${nameOf(a)} and ${nameOf(b)}`} onClick={() => onChoose(a, b)}>
-            {point ? write.whole(point.monthlySales) : always} {point && <small>then {point.above}</small>}
+          <button type="button" className="figure" title={words.and(nameOf(a), nameOf(b))} onClick={() => onChoose(a, b)}>
+            {point ? write.whole(point.monthlySales) : always} {point && <small>{words.then(point.above)}</small>}
           </button>
         );
       },
     })),
   ];
   return (
-    <div className="wide-scroll" tabIndex={0} role="region" aria-label="Every pair">
+    <div className="wide-scroll" tabIndex={0} role="region" aria-label={words.everyPair}>
       <DataTable
         columns={columns}
         rows={ids.slice(0, -1)}
         keyOf={(id) => id}
         className="pair-matrix"
         frame={null}
-        caption={
-          <caption className="quiet">
-            Sales a month at which the candidate above takes over from the one at the left, or gives way to it; the one that is cheaper
-            above that level is named.
-          </caption>
-        }
+        caption={<caption className="quiet">{words.salesAMonthAtWhich}</caption>}
       />
     </div>
   );

@@ -16,6 +16,7 @@ import { PairMatrix } from './pair-matrix';
 import { UnitsTable } from './units-table';
 import { useWhatIf } from '../use-what-if';
 import type { ComparedWords } from '../../locale/compared-words';
+import { screen as words } from './words';
 
 const QUESTION = { kind: 'break-even' } as const;
 
@@ -43,12 +44,12 @@ function Pairs() {
   const [lowest, highest] = [sales.times(LEVELS.from).toFixed(), sales.times(LEVELS.to).toFixed()];
   return (
     <>
-      <main className="work" aria-label="Break-even" aria-busy={working.isBusy}>
+      <main className="work" aria-label={words.breakEven} aria-busy={working.isBusy}>
         {chosen && <p className="says">{pairSentence(chosen, nameOf, lowest, highest, write, compared)}</p>}
         {chosen && <PairChart pair={chosen} />}
         <div className="tools">
           <ChoiceField
-            label="Set against all others"
+            label={words.setAgainstAllOthers}
             value={first}
             searchable
             options={ids.map((id) => ({ value: id, label: `${id} ${nameOf(id)}` }))}
@@ -63,7 +64,7 @@ function Pairs() {
           rowClass={({ pair }) => (pair === chosen ? 'is-chosen' : '')}
           columns={[
             {
-              head: `Against ${nameOf(first)}`,
+              head: words.against(nameOf(first)),
               kind: 'names-row',
               cell: ({ pair, other: one }) => (
                 <button type="button" className="candidate-line" aria-pressed={pair === chosen} onClick={() => setOther(one)}>
@@ -71,21 +72,21 @@ function Pairs() {
                 </button>
               ),
             },
-            { head: 'Changes at, a month', kind: 'figures', cell: ({ point }) => (point ? write.whole(point.monthlySales) : '–') },
-            { head: 'Orders', kind: 'figures', cell: ({ point }) => (point ? write.orders(point.monthlyOrders) : '–') },
-            { head: 'Reached', cell: ({ point }) => (point ? reachedWords(point.reached, write) : '–') },
+            { head: words.changesAtAMonth, kind: 'figures', cell: ({ point }) => (point ? write.whole(point.monthlySales) : '–') },
+            { head: words.orders, kind: 'figures', cell: ({ point }) => (point ? write.orders(point.monthlyOrders) : '–') },
+            { head: words.reached, cell: ({ point }) => (point ? reachedWords(point.reached, write) : '–') },
             {
-              head: 'Verdict',
+              head: words.verdict,
               cell: ({ pair, point }) => (
                 <>
-                  {point ? `below ${nameOf(point.below)}, above ${nameOf(point.above)}` : neverTurns(pair.now, first, compared)}
-                  {pair.points.length > 1 && <small> {pair.points.length} times</small>}
+                  {point ? words.belowAbove(nameOf(point.below), nameOf(point.above)) : neverTurns(pair.now, first, compared)}
+                  {pair.points.length > 1 && <small> {words.times(pair.points.length)}</small>}
                 </>
               ),
             },
           ]}
         />
-        <Fold summary={`Every pair: ${(pairs ?? []).length}`}>
+        <Fold summary={words.everyPair((pairs ?? []).length)}>
           <PairMatrix
             pairs={pairs ?? []}
             ids={ids}
@@ -96,24 +97,27 @@ function Pairs() {
           />
         </Fold>
       </main>
-      <aside className="margin" aria-label="The pair" aria-live="polite">
+      <aside className="margin" aria-label={words.thePair} aria-live="polite">
         {chosen && (
           <>
-            <h2>
-              {nameOf(chosen.a)} and {nameOf(chosen.b)}
-            </h2>
+            <h2>{words.and(nameOf(chosen.a), nameOf(chosen.b))}</h2>
             {chosen.points.length <= 1 && (
               <p>
                 {chosen.points[0]
-                  ? `Below that level ${nameOf(chosen.points[0].below)}, above it ${nameOf(chosen.points[0].above)}: once, and not again up to ${write.amount(highest)} a month.`
-                  : 'Choose another pair in the table, or open every pair.'}
+                  ? words.belowThatLevelAbove(nameOf(chosen.points[0].below), nameOf(chosen.points[0].above), write.amount(highest))
+                  : words.chooseAnotherPairInTheTable}
               </p>
             )}
             {chosen.points.length > 1 && (
               <ul className="sentences">
                 {chosen.points.map((point) => (
                   <li key={point.scale}>
-                    From {levelWords(point, write)} {nameOf(point.above)} {compared.isBetter}. {whenWords(point, write)}
+                    {words.from({
+                      point: levelWords(point, write),
+                      name: nameOf(point.above),
+                      isBetter: compared.isBetter,
+                      point2: whenWords(point, write),
+                    })}
                   </li>
                 ))}
               </ul>
@@ -121,11 +125,8 @@ function Pairs() {
           </>
         )}
         {nearest && <UnitsTable pricing={priced.priced.pricing} scale={nearest.scale} />}
-        {nearest && <KeepLevel scale={nearest.scale} suggestion={`Sales of ${write.amount(nearest.monthlySales)} a month`} />}
-        <p className="quiet">
-          A break-even is the level of sales at which the better one changes. It is worked out for all {file.months} months together, at a
-          twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.
-        </p>
+        {nearest && <KeepLevel scale={nearest.scale} suggestion={words.salesOfAMonth(write.amount(nearest.monthlySales))} />}
+        <p className="quiet">{words.aBreakEvenIsTheLevel(file.months)}</p>
         <HowLink rule="breakEven" />
       </aside>
     </>
@@ -138,10 +139,10 @@ function pairsWith(pairs: readonly PairBreakEven[], id: string): PairBreakEven[]
 }
 
 function neverTurns(better: string | null, first: string, compared: ComparedWords): string {
-  if (better === null) return 'always the same';
-  return better === first ? 'never cheaper' : compared.isAlwaysBetter.replace(/^is /, '');
+  if (better === null) return words.alwaysTheSame;
+  return better === first ? words.neverCheaper : compared.isAlwaysBetter.replace(/^is /, '');
 }
 
 function reachedWords(reached: { readonly month: string } | null, write: Writer): string {
-  return reached ? write.month(reached.month) : 'not in this forecast';
+  return reached ? write.month(reached.month) : words.notInThisForecast;
 }

@@ -4,6 +4,7 @@ import { DataTable } from '../../components/data-table';
 import { useWriter } from '../../locale/locale';
 import type { Writer } from '../../locale/writer';
 import { unitWords } from './words';
+import { unitsTable as words } from './words';
 
 /** The level at which the better one changes, in the unit somebody thinks in: sales, orders, members; a month, a year, in all. */
 export function UnitsTable({ pricing, scale }: { pricing: Pricing; scale: number }) {
@@ -12,17 +13,17 @@ export function UnitsTable({ pricing, scale }: { pricing: Pricing; scale: number
   return (
     <DataTable
       className="units-table"
-      label="That level in your units"
+      label={words.thatLevelInYourUnits}
       rows={levelInUnits(pricing, scale)}
       keyOf={({ unit, label }) => `${unit} ${label}`}
       columns={[
-        { key: 'unit', head: 'There you sell', kind: 'names-row', cell: (level) => unitWords(level, currency) },
-        { key: 'month', head: 'a month', kind: 'figures', cell: (level) => figure(level, level.month, write) },
-        { key: 'year', head: 'a year', kind: 'figures', cell: (level) => figure(level, level.year, write) },
+        { key: 'unit', head: words.thereYouSell, kind: 'names-row', cell: (level) => unitWords(level, currency) },
+        { key: 'month', head: words.aMonth, kind: 'figures', cell: (level) => figure(level, level.month, write) },
+        { key: 'year', head: words.aYear, kind: 'figures', cell: (level) => figure(level, level.year, write) },
         {
           key: 'whole',
-          head: 'in all',
-          title: `in ${months} months`,
+          head: words.inAll,
+          title: words.inMonths(months),
           kind: 'figures',
           cell: (level) => figure(level, level.whole, write),
         },

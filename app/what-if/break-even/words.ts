@@ -61,3 +61,59 @@ export function unitWords({ unit, label }: Pick<LevelInUnit, 'unit' | 'label'>, 
       return `${label}, members`;
   }
 }
+
+export const pairChart = {
+  aMonth: (whole: string) => `${whole} a month`,
+  salesAMonthCurrency: (currency: string) => `sales a month, ${currency}`,
+  yourForecast: 'your forecast',
+  leaveYou: 'leave you',
+  cost: 'cost',
+  whatAndByMonthly: (name: string, name2: string, cost: string) =>
+    `What ${name} and ${name2} ${cost} by monthly sales; the figures stand in the table below`,
+  theSameInFigures: 'The same in figures',
+  salesAMonth: 'Sales a month',
+};
+
+export const pairMatrix = {
+  always: (now: string) => `always ${now}`,
+  and: (name: string, name2: string) => `${name} and ${name2}`,
+  then: (above: string) => `then ${above}`,
+  everyPair: 'Every pair',
+  salesAMonthAtWhich:
+    'Sales a month at which the candidate above takes over from the one at the left, or gives way to it; the one that is cheaper above that level is named.',
+};
+
+export const screen = {
+  breakEven: 'Break-even',
+  setAgainstAllOthers: 'Set against all others',
+  against: (name: string) => `Against ${name}`,
+  changesAtAMonth: 'Changes at, a month',
+  orders: 'Orders',
+  reached: 'Reached',
+  verdict: 'Verdict',
+  belowAbove: (name: string, name2: string) => `below ${name}, above ${name2}`,
+  times: (points: number) => `${points} times`,
+  everyPair: (pairs: number) => `Every pair: ${pairs}`,
+  thePair: 'The pair',
+  and: (name: string, name2: string) => `${name} and ${name2}`,
+  belowThatLevelAbove: (name: string, name2: string, highest: string) =>
+    `Below that level ${name}, above it ${name2}: once, and not again up to ${highest} a month.`,
+  chooseAnotherPairInTheTable: 'Choose another pair in the table, or open every pair.',
+  from: ({ point, name, isBetter, point2 }: { point: string; name: string; isBetter: string; point2: string }) =>
+    `From ${point} ${name} ${isBetter}. ${point2}`,
+  salesOfAMonth: (monthlySales: string) => `Sales of ${monthlySales} a month`,
+  aBreakEvenIsTheLevel: (months: number) =>
+    `A break-even is the level of sales at which the better one changes. It is worked out for all ${months} months together, at a twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.`,
+  alwaysTheSame: 'always the same',
+  neverCheaper: 'never cheaper',
+  notInThisForecast: 'not in this forecast',
+};
+
+export const unitsTable = {
+  thatLevelInYourUnits: 'That level in your units',
+  thereYouSell: 'There you sell',
+  aMonth: 'a month',
+  aYear: 'a year',
+  inAll: 'in all',
+  inMonths: (months: number) => `in ${months} months`,
+};

@@ -7,6 +7,7 @@ import { useChartColours } from '../../components/chart-colours';
 import { FiguresTable } from '../../components/figures-table';
 import { Fold } from '../../components/fold';
 import { useWriter } from '../../locale/locale';
+import { fanChart as words } from './words';
 
 interface FanChartProps {
   fans: ChanceAnswer['fans'];
@@ -52,10 +53,10 @@ export function FanChart({ fans, months, currency, nameOf }: FanChartProps) {
   );
   return (
     <>
-      <Chart label="Cost so far in eight of ten futures; the figures stand in the table below" height={240} option={option} />
-      <Fold summary="The same in figures">
+      <Chart label={words.costSoFarInEight} height={240} option={option} />
+      <Fold summary={words.theSameInFigures}>
         <FiguresTable
-          head="By the end of"
+          head={words.byTheEndOf}
           columns={fans.flatMap(({ id }) =>
             ['low', 'middle', 'high'].map((part) => ({ key: `${id} ${part}`, name: `${nameOf(id)}, ${part}` })),
           )}

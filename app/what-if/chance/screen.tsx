@@ -14,6 +14,7 @@ import { UncertainTable } from './uncertain-table';
 import { WaitingSection } from './waiting-section';
 import { useChance } from './use-chance';
 import { chanceSentence, costWords, limitWords, shareWords } from './words';
+import { screen as words } from './words';
 
 /** How sure the answer is: ten thousand futures, the same for all candidates. */
 export default function ChancePlace() {
@@ -35,19 +36,19 @@ function HowSure() {
   if (answer && !working.isBusy && order === null) setOrder(answer.uncertain.map(({ key }) => key));
   if (answer?.candidates.length === 0)
     return (
-      <main className="work" aria-label="Chance">
+      <main className="work" aria-label={words.chance}>
         <NobodyToChoose />
       </main>
     );
   return (
     <>
-      <main className="work chance" aria-label="Chance" aria-busy={working.isBusy}>
+      <main className="work chance" aria-label={words.chance} aria-busy={working.isBusy}>
         {answer && <p className="says">{chanceSentence(answer, nameOf, write)}</p>}
         {answer && <ChancesTable answer={answer} />}
         <Working {...working} />
         {answer && answer.fans.length > 0 && (
-          <section aria-label="Cost so far, in eight of ten futures">
-            <h2>Cost so far, in eight of ten futures</h2>
+          <section aria-label={words.costSoFarInEight}>
+            <h2>{words.costSoFarInEight}</h2>
             <FanChart fans={answer.fans} months={months} currency={file.currency} nameOf={nameOf} />
           </section>
         )}
@@ -55,23 +56,20 @@ function HowSure() {
         {answer && answer.candidates.length > 1 && <WaitingSection isAsked={!working.isBusy} />}
         {answer && <UncertainTable uncertain={inOrder(answer.uncertain, order)} />}
       </main>
-      <aside className="margin" aria-label="How it is worked out">
-        <h2>How it is worked out</h2>
+      <aside className="margin" aria-label={words.howItIsWorked}>
+        <h2>{words.howItIsWorked}</h2>
+        <p>{words.futuresAreDrawnTheSame(write.number(String(FUTURES)))}</p>
         <p>
-          {write.number(String(FUTURES))} futures are drawn, the same for every candidate. Cautious and hopeful sales are one in ten either
-          way; all streams rise and fall together, and each a little on its own; single months scatter as counts do. A candidate that is
-          outgrown in a future is not the best in it.
-        </p>
-        <p>
-          <b>First</b>: in how many futures it is the best. <b>Middle</b> and <b>eight of ten</b>: what it comes to. <b>Gives away</b>: how
-          much more it comes to than the best one of the same future, on average; <b>one in twenty</b>: that much or more in the worst of
-          them.
+          {words.inHowManyFutures({
+            first: <b>{words.first}</b>,
+            middle: <b>{words.middle}</b>,
+            eightOfTen: <b>{words.eightOfTen}</b>,
+            givesAway: <b>{words.givesAway}</b>,
+            oneInTwenty: <b>{words.oneInTwenty}</b>,
+          })}
         </p>
         <SeedField />
-        <p className="quiet">
-          A price that nobody knows is anything in its range; what a plan does not say is as likely there as not. Candidates with two or
-          more unknown figures in one fee are left out.
-        </p>
+        <p className="quiet">{words.aPriceThatNobody}</p>
       </aside>
     </>
   );
@@ -88,28 +86,28 @@ function ChancesTable({ answer }: { answer: ChanceAnswer }) {
   const { candidates, safest } = answer;
   return (
     <DataTable
-      label="How often each comes first"
+      label={words.howOftenEachComes}
       rows={candidates}
       keyOf={({ id }) => id}
       columns={[
         {
-          head: 'Candidate',
+          head: words.candidate,
           kind: 'names-row',
           cell: (one) => (
             <span className="chance-name">
               <CandidateTag id={one.id} />
               <span>
-                {nameOf(one.id)} {one.id === safest && candidates.length > 1 && <small className="quiet">the safest</small>}
+                {nameOf(one.id)} {one.id === safest && candidates.length > 1 && <small className="quiet">{words.theSafest}</small>}
                 {limitWords(one, month) && <small className="quiet limit-chance">{limitWords(one, month)}</small>}
               </span>
             </span>
           ),
         },
-        { head: 'First', kind: 'figures', cell: (one) => shareWords(one, write) },
-        { head: `Middle, ${file.currency}`, kind: 'figures', cell: ({ middle }) => costWords(middle, write) },
-        { head: 'Eight of ten', kind: 'figures', cell: ({ low, high }) => `${costWords(low, write)} – ${costWords(high, write)}` },
-        { head: 'Gives away', kind: 'figures', cell: ({ givesAway, usable }) => (usable === 0 ? '–' : costWords(givesAway, write)) },
-        { head: 'One in twenty', kind: 'figures', cell: ({ atWorst, usable }) => (usable === 0 ? '–' : costWords(atWorst, write)) },
+        { head: words.first, kind: 'figures', cell: (one) => shareWords(one, write) },
+        { head: words.middleCurrency(file.currency), kind: 'figures', cell: ({ middle }) => costWords(middle, write) },
+        { head: words.eightOfTen2, kind: 'figures', cell: ({ low, high }) => `${costWords(low, write)} – ${costWords(high, write)}` },
+        { head: words.givesAway, kind: 'figures', cell: ({ givesAway, usable }) => (usable === 0 ? '–' : costWords(givesAway, write)) },
+        { head: words.oneInTwenty2, kind: 'figures', cell: ({ atWorst, usable }) => (usable === 0 ? '–' : costWords(atWorst, write)) },
       ]}
     />
   );
@@ -123,18 +121,18 @@ function LevelsTable({ answer }: { answer: ChanceAnswer }) {
   const shown = answer.candidates.filter(({ id }) => levels.some(({ firsts }) => firsts.some((one) => one.id === id && one.first >= 0.01)));
   const average = Number(priced.average.sales);
   return (
-    <section aria-label="At other levels of sales">
-      <h2>At other levels of sales</h2>
+    <section aria-label={words.atOtherLevelsOfSales}>
+      <h2>{words.atOtherLevelsOfSales}</h2>
       <DataTable
-        label="How often each comes first, by the level of sales"
+        label={words.howOftenEachComesFirst}
         rows={levels}
         keyOf={({ scale }) => scale}
         rowClass={({ scale }) => (scale === 1 ? 'is-chosen' : '')}
         columns={[
           {
-            head: `Sales a month, ${file.currency}`,
+            head: words.salesAMonth(file.currency),
             kind: 'names-row',
-            cell: ({ scale }) => `${write.whole(String(average * scale))}${scale === 1 ? ', your forecast' : ''}`,
+            cell: ({ scale }) => `${write.whole(String(average * scale))}${scale === 1 ? words.yourForecast : ''}`,
           },
           ...shown.map(({ id }) => ({
             key: id,
@@ -155,13 +153,13 @@ function SeedField() {
   return (
     <NumberField
       fieldKey="chance.seed"
-      label="Seed: another one draws other futures"
+      label={words.seedAnotherOneDraws}
       optional
       placeholder={String(USUAL_SEED)}
       value={chance?.seed === undefined ? undefined : String(chance.seed)}
-      range={{ wanted: 'a whole number from 0 to 999,999', least: 0, most: 999_999, whole: true }}
+      range={{ wanted: words.aWholeNumberFrom0, least: 0, most: 999_999, whole: true }}
       onChange={(value) =>
-        edits.decision('chance.seed', 'the seed', (one) => {
+        edits.decision('chance.seed', words.theSeed, (one) => {
           const { seed: _former, ...others } = one.chance ?? {};
           return { ...one, chance: value == null ? others : { ...others, seed: Number(value) } };
         })

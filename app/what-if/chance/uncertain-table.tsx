@@ -11,12 +11,13 @@ import { useWorkbench } from '../../workbench/workbench-context';
 import { RangeFields } from '../range-fields';
 import { useAssumptions } from '../use-assumptions';
 import { worthWords } from './words';
+import { uncertainTable as words } from './words';
 
 /** So many are shown, whatever they are worth. */
 const LEAST_SHOWN = 4;
-const LIKELY = { wanted: 'how likely it is, from 0 to 100', least: 0, most: 100 };
-const SUFFIXES = { percent: '%', points: 'points', likely: '% likely' } as const;
-const RANGE = { wanted: 'how far off it may be, from 0 to 1,000', least: 0, most: 1000 };
+const LIKELY = { wanted: words.howLikelyItIsFrom0, least: 0, most: 100 };
+const SUFFIXES = { percent: '%', points: 'points', likely: words.percentLikely } as const;
+const RANGE = { wanted: words.howFarOffItMay, least: 0, most: 1000 };
 
 /** Everything that may come out otherwise: how far, and what knowing it before choosing would be worth. */
 export function UncertainTable({ uncertain }: Pick<ChanceAnswer, 'uncertain'>) {
@@ -29,31 +30,27 @@ export function UncertainTable({ uncertain }: Pick<ChanceAnswer, 'uncertain'>) {
     ? uncertain
     : uncertain.filter(({ worth, isStated }, at) => at < LEAST_SHOWN || isStated || Number(worth ?? '0') >= 0.5);
   const change = (key: string, spread: string | null | undefined) =>
-    edits.decision(`chance.${key}`, 'how sure it is', (one) => withSpreadOf(one, key, spread ?? undefined));
+    edits.decision(`chance.${key}`, words.howSureItIs, (one) => withSpreadOf(one, key, spread ?? undefined));
   return (
-    <section aria-label="What to find out first">
-      <h2>What to find out first</h2>
-      <p className="quiet">
-        What may come out otherwise, by what knowing it before you choose would be worth: by so much less the choice would give away on
-        average. One time in ten it is further off than what stands beside it; a price that nobody knows lies anywhere between its two
-        figures.
-      </p>
+    <section aria-label={words.whatToFindOut}>
+      <h2>{words.whatToFindOut}</h2>
+      <p className="quiet">{words.whatMayComeOut}</p>
       <DataTable
-        label="What may come out otherwise"
+        label={words.whatMayComeOutOtherwise}
         rows={shown}
         keyOf={({ key }) => key}
         columns={[
-          { head: 'What', kind: 'names-row', cell: ({ label }) => label },
-          { head: 'How uncertain', cell: (one) => <HowUncertain uncertain={one} onChange={(spread) => change(one.key, spread)} /> },
-          { head: 'Worth knowing', kind: 'figures', cell: ({ worth }) => worthWords(worth, decision.hourValue, write) },
+          { head: words.what, kind: 'names-row', cell: ({ label }) => label },
+          { head: words.howUncertain, cell: (one) => <HowUncertain uncertain={one} onChange={(spread) => change(one.key, spread)} /> },
+          { head: words.worthKnowing, kind: 'figures', cell: ({ worth }) => worthWords(worth, decision.hourValue, write) },
           {
             key: 'usual',
-            head: <span className="visually-hidden">As usual</span>,
+            head: <span className="visually-hidden">{words.asUsual}</span>,
             cell: ({ key, label, unit, isStated }) =>
               isStated &&
               unit !== 'amount' && (
-                <Button size="small" type="text" aria-label={`${label}: as uncertain as usual`} onClick={() => change(key, undefined)}>
-                  as usual
+                <Button size="small" type="text" aria-label={words.asUncertainAsUsual(label)} onClick={() => change(key, undefined)}>
+                  {words.asUsual2}
                 </Button>
               ),
           },
@@ -62,7 +59,7 @@ export function UncertainTable({ uncertain }: Pick<ChanceAnswer, 'uncertain'>) {
       {shown.length < uncertain.length && (
         <p>
           <Button type="link" size="small" onClick={() => setAll(true)}>
-            And {uncertain.length - shown.length} that change no choice
+            {words.andThatChangeNoChoice(uncertain.length - shown.length)}
           </Button>
         </p>
       )}
@@ -82,11 +79,11 @@ function HowUncertain({
   const { varied, setRange } = useAssumptions();
   const price = varied.find(({ assumption }) => assumption.key === key);
   if (unit === 'amount') return price ? <RangeFields varied={price} labelHidden onChange={(from, to) => setRange(key, from, to)} /> : null;
-  const usual = low === high ? write.number(String(low)) : `${write.number(String(low))} below, ${write.number(String(high))} above`;
+  const usual = low === high ? write.number(String(low)) : words.belowAbove(write.number(String(low)), write.number(String(high)));
   return (
     <NumberField
       fieldKey={`chance.${key}`}
-      label={unit === 'likely' ? `${label}: how likely it is there` : `${label}: one in ten is further off than`}
+      label={unit === 'likely' ? words.howLikelyItIsThere(label) : words.oneInTenIsFurther(label)}
       labelHidden
       optional
       placeholder={usual}

@@ -7,6 +7,7 @@ import { FiguresTable } from '../../components/figures-table';
 import { Fold } from '../../components/fold';
 import { useWriter } from '../../locale/locale';
 import { useAskedDecision } from '../asked-decision';
+import { investmentChart as words } from './words';
 
 const LINES = { cautious: 'dotted', expected: 'solid', hopeful: 'dashed' } as const;
 
@@ -42,10 +43,10 @@ export function InvestmentChart({ judged }: { judged: InvestmentJudged }) {
   );
   return (
     <>
-      <Chart label="What is kept more, added up month by month; the figures stand in the table below" height={230} option={option} />
-      <Fold summary="Month by month">
+      <Chart label={words.whatIsKeptMore} height={230} option={option} />
+      <Fold summary={words.monthByMonth}>
         <FiguresTable
-          head="Up to"
+          head={words.upTo}
           columns={judged.outcomes.map(({ version }) => ({ key: version, name: version }))}
           rows={months.map((month, index) => ({
             name: write.month(month),

@@ -3,6 +3,7 @@ import { foundOnline } from '#core/what-if/investment';
 import { ChoiceField } from '../../components/choice-field';
 import { NumberField } from '../../components/number-field';
 import { useAskedDecision } from '../asked-decision';
+import { investmentForm as words } from './words';
 
 /** What an investment takes, and what it is taken to bring. */
 export function InvestmentForm({ investment, onChange }: { investment: Investment; onChange(key: string, investment: Investment): void }) {
@@ -14,7 +15,7 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
       fieldKey={`investment ${key}`}
       label={label}
       value={investment[key]}
-      range={{ wanted: `an amount in ${file.currency}`, least: 0, most: 10_000_000 }}
+      range={{ wanted: words.anAmountIn(file.currency), least: 0, most: 10_000_000 }}
       suffix={file.currency}
       onChange={(value) => typeof value === 'string' && onChange(key, { ...investment, [key]: value })}
     />
@@ -24,7 +25,7 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
       fieldKey={`investment hours ${key}`}
       label={label}
       value={investment.hours[key]}
-      range={{ wanted: 'hours', least: 0, most: 10_000 }}
+      range={{ wanted: words.hours, least: 0, most: 10_000 }}
       suffix="h"
       onChange={(value) =>
         typeof value === 'string' && onChange(`hours.${key}`, { ...investment, hours: { ...investment.hours, [key]: value } })
@@ -36,7 +37,7 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
       fieldKey={`investment lift ${version}`}
       label={label}
       value={investment.lift[version]}
-      range={{ wanted: 'percent more orders', least: -100, most: 1000 }}
+      range={{ wanted: words.percentMoreOrders, least: -100, most: 1000 }}
       suffix="%"
       onChange={(value) =>
         typeof value === 'string' && onChange(`lift.${version}`, { ...investment, lift: { ...investment.lift, [version]: value } })
@@ -45,45 +46,45 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
   );
   return (
     <div className="investment-form">
-      <h2>The investment</h2>
+      <h2>{words.theInvestment}</h2>
       <ChoiceField
-        label="Doing it yourself with"
+        label={words.doingItYourselfWith}
         searchable
         value={investment.instead}
         options={candidates}
         onChange={(instead) => onChange('instead', { ...investment, instead })}
       />
       <ChoiceField
-        label="The build stands on"
+        label={words.theBuildStandsOn}
         searchable
         value={investment.on}
         options={candidates}
         onChange={(on) => onChange('on', { ...investment, on })}
       />
-      {money('build', 'Designer or build, once')}
+      {money('build', words.designerOrBuildOnce)}
       <div className="pair">
         {money('photographs', 'Photographs')}
         {money('texts', 'Texts')}
       </div>
-      {money('upkeep', 'Looking after it, a month')}
+      {money('upkeep', words.lookingAfterItAMonth)}
       <div className="pair">
-        {hours('setup', 'Your hours at first')}
-        {hours('monthly', 'and a month')}
+        {hours('setup', words.yourHoursAtFirst)}
+        {hours('monthly', words.andAMonth)}
       </div>
-      <h3>More online orders</h3>
+      <h3>{words.moreOnlineOrders}</h3>
       <div className="lifts">
         {lift('cautious', 'Cautious')}
         {lift('expected', 'Expected')}
         {lift('hopeful', 'Hopeful')}
       </div>
-      <h3>Found online</h3>
+      <h3>{words.foundOnline}</h3>
       {file.forecast.streams.map((stream) => (
         <NumberField
           key={stream.id}
           fieldKey={`investment found ${stream.id}`}
-          label={`${stream.label || 'Orders'}, found online`}
+          label={words.foundOnlineStream(stream.label || words.orders)}
           value={foundOnline(stream, investment)}
-          range={{ wanted: 'a percentage from 0 to 100', least: 0, most: 100 }}
+          range={{ wanted: words.aPercentageFrom0, least: 0, most: 100 }}
           suffix="%"
           onChange={(value) =>
             typeof value === 'string' &&
@@ -91,10 +92,7 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
           }
         />
       ))}
-      <p className="quiet">
-        In place of the hours that {nameOf(investment.on)} takes now. Only orders of people who find you online grow with the site, wherever
-        they buy in the end.
-      </p>
+      <p className="quiet">{words.inPlaceOfTheHours(nameOf(investment.on))}</p>
     </div>
   );
 }

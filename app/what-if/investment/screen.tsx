@@ -13,6 +13,7 @@ import { KeepScenario } from '../keep-scenario';
 import { useWhatIf } from '../use-what-if';
 import { useEdits } from '../../workbench/use-edits';
 import { useWorkbench } from '../../workbench/workbench-context';
+import { screen as words } from './words';
 
 /** A designer or a custom build against doing it oneself, judged by what is kept. */
 export default function InvestmentPlace() {
@@ -29,16 +30,15 @@ function Invest() {
   const edits = useEdits();
   const kept = state.workbench.decision.whatIf?.investment;
   const change = (key: string, investment: Investment) =>
-    edits.decision(`whatIf.investment.${key}`, 'the bigger investment', (one) => ({ ...one, whatIf: { ...one.whatIf, investment } }));
+    edits.decision(`whatIf.investment.${key}`, words.theBiggerInvestment, (one) => ({ ...one, whatIf: { ...one.whatIf, investment } }));
   const example = useMemo(() => exampleInvestment(priced.priced, priced.lineUp.leader?.id ?? priced.lineUp.columns[0]?.id ?? ''), [priced]);
   const isNothingSold = priced.average.orders === '0.0000';
   if (!kept && isNothingSold)
     return (
-      <main className="work" aria-label="Bigger investment">
-        <h2>Would a designer, or a custom build, pay for itself?</h2>
+      <main className="work" aria-label={words.biggerInvestment}>
+        <h2>{words.wouldADesignerOrACustom}</h2>
         <p className="limit-width">
-          That depends on the orders it brings. Nothing is sold in this decision yet: enter what you expect under{' '}
-          <Link to={`/decisions/${decisionId}/sales`}>Expected sales</Link>.
+          {words.thatDependsOnTheOrders(<Link to={`/decisions/${decisionId}/sales`}>{words.expectedSales}</Link>)}
         </p>
       </main>
     );
@@ -60,37 +60,42 @@ function Judged({ investment, isExample, onChange }: JudgedProps) {
   const isGone = !isBusy && judged === null && working.problem === null;
   return (
     <>
-      <main className="work" aria-label="Bigger investment" aria-busy={isBusy}>
+      <main className="work" aria-label={words.biggerInvestment} aria-busy={isBusy}>
         {isExample && (
           <p className="limit-width">
-            For example: {write.amount(investment.build)} for a designer, {write.amount(investment.photographs)} for photographs and{' '}
-            {write.amount(investment.texts)} for texts. Type what you were offered at the right.
+            {words.forExampleForADesigner(
+              write.amount(investment.build),
+              write.amount(investment.photographs),
+              write.amount(investment.texts),
+            )}
           </p>
         )}
         {judged && <p className="says">{investmentSentence(judged, file.months, write)}</p>}
-        {isGone && (
-          <p className="problem">
-            One of the two candidates is no longer being compared, or has no price yet: choose another at the right.
-          </p>
-        )}
+        {isGone && <p className="problem">{words.oneOfTheTwo}</p>}
         {judged && (
           <>
             <InvestmentTable judged={judged} months={file.months} />
             <InvestmentChart judged={judged} />
             <p className="quiet">
-              {judged.onlineShare}% of your orders come from people who find you online and can grow with the site.{' '}
-              {judged.requiredLift !== null &&
-                judged.requiredOrders !== null &&
-                `Against ${nameOf(investment.instead)}, it needs ${write.percent(judged.requiredLift, 2)} more of them: ${write.orders(judged.requiredOrders)} orders a month more, on average.`}
+              {words.percentOfYourOrders(
+                judged.onlineShare,
+                judged.requiredLift !== null &&
+                  judged.requiredOrders !== null &&
+                  words.againstItNeedsMore(
+                    nameOf(investment.instead),
+                    write.percent(judged.requiredLift, 2),
+                    write.orders(judged.requiredOrders),
+                  ),
+              )}
             </p>
           </>
         )}
         <Working isBusy={isBusy} {...working} />
       </main>
-      <aside className="margin" aria-label="The investment">
+      <aside className="margin" aria-label={words.theInvestment}>
         <InvestmentForm investment={investment} onChange={onChange} />
         <KeepScenario
-          suggestion={`${write.percent(investment.lift.expected)} more online orders`}
+          suggestion={words.moreOnlineOrdersExpected(write.percent(investment.lift.expected))}
           changes={broughtOrders(file, investment)}
         />
       </aside>
@@ -100,25 +105,25 @@ function Judged({ investment, isExample, onChange }: JudgedProps) {
 
 const VERSION_WORDS = { cautious: 'Cautious', expected: 'Expected', hopeful: 'Hopeful' } as const;
 const PART_WORDS = [
-  ['margin', 'Margin on more orders'],
-  ['platform', 'Plans and fees, those on more orders included'],
-  ['once', 'Build, photographs, texts'],
-  ['upkeep', 'Looking after it'],
-  ['hours', 'Your own hours'],
+  ['margin', words.marginOnMoreOrders],
+  ['platform', words.plansAndFeesThose],
+  ['once', words.buildPhotographsTexts],
+  ['upkeep', words.lookingAfterIt],
+  ['hours', words.yourOwnHours],
 ] as const;
 
 function InvestmentTable({ judged, months }: { judged: InvestmentJudged; months: number }) {
   const { file } = useAskedDecision();
   const write = useWriter();
   const rows: ReadonlyArray<{ title: string; cell(one: InvestmentOutcome): string; isSum?: boolean }> = [
-    { title: 'More online orders', cell: ({ lift, extraOrders }) => `${write.percent(lift)} (${write.number(extraOrders, 0)})` },
+    { title: words.moreOnlineOrders, cell: ({ lift, extraOrders }) => `${write.percent(lift)} (${write.number(extraOrders, 0)})` },
     ...PART_WORDS.map(([part, title]) => ({
       title,
       cell: ({ parts }: InvestmentOutcome) => signed(parts[part], file.currency, write),
     })),
-    { title: 'What you keep more', cell: ({ keptMore }) => signed(keptMore, file.currency, write), isSum: true },
-    { title: 'Paid for itself in', cell: ({ payback }) => (payback ? write.month(payback) : 'not in this time') },
-    { title: 'After three years', cell: ({ threeYears }) => write.difference(threeYears) },
+    { title: words.whatYouKeepMore, cell: ({ keptMore }) => signed(keptMore, file.currency, write), isSum: true },
+    { title: words.paidForItselfIn, cell: ({ payback }) => (payback ? write.month(payback) : words.notInThisTime) },
+    { title: words.afterThreeYears, cell: ({ threeYears }) => write.difference(threeYears) },
   ];
   return (
     <DataTable
@@ -126,7 +131,7 @@ function InvestmentTable({ judged, months }: { judged: InvestmentJudged; months:
       keyOf={({ title }) => title}
       rowClass={({ isSum }) => (isSum ? 'is-sum' : '')}
       columns={[
-        { head: `Against doing it yourself, ${months} months`, kind: 'names-row', cell: ({ title }) => title },
+        { head: words.againstDoingItYourself(months), kind: 'names-row', cell: ({ title }) => title },
         ...judged.outcomes.map((one) => ({
           key: one.version,
           head: VERSION_WORDS[one.version],

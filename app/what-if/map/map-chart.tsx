@@ -8,6 +8,7 @@ import { type ChartColours, useChartColours } from '../../components/chart-colou
 import { useWriter } from '../../locale/locale';
 import { useAskedDecision } from '../asked-decision';
 import { mapPicture } from './map-picture';
+import { mapChart as texts } from './words';
 
 interface MapChartProps {
   map: CheapestMap;
@@ -95,7 +96,7 @@ export function MapChart({ map, x, y, onPick }: MapChartProps) {
                     label: {
                       show: true,
                       position: 'right' as const,
-                      formatter: 'your forecast',
+                      formatter: texts.yourForecast,
                       color: colours.ink,
                       backgroundColor: colours.sheet,
                       padding: [2, 6],
@@ -111,7 +112,7 @@ export function MapChart({ map, x, y, onPick }: MapChartProps) {
   }, [map, x, y, colours, write, nameOf]);
   return (
     <Chart
-      label={`Who ${compared.isBest} over ${x.assumption.label} and ${y.assumption.label}; the same stands in the table below`}
+      label={texts.whoOverAndTheSame(compared.isBest, x.assumption.label, y.assumption.label)}
       height={400}
       option={option}
       onOpen={(chart) => {
@@ -133,7 +134,7 @@ function isWithin({ axis, assumption }: MapChartProps['x']): boolean {
 function axisOption(assumption: Assumption, { low, high }: MapAxis, colours: ChartColours, words: (value: number) => string) {
   return {
     type: 'value' as const,
-    name: `${assumption.label}${assumption.now === null && assumption.unit === 'percent' ? ', more or less' : ''}`,
+    name: `${assumption.label}${assumption.now === null && assumption.unit === 'percent' ? texts.moreOrLess : ''}`,
     nameLocation: 'middle' as const,
     nameTextStyle: { color: colours.quiet },
     min: low,

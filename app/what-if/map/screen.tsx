@@ -17,6 +17,7 @@ import { MapChart, stepsOf } from './map-chart';
 import { RangeFields } from '../range-fields';
 import { useAssumptions } from '../use-assumptions';
 import { useWhatIf } from '../use-what-if';
+import { screen as texts } from './words';
 
 /** Who is cheapest over two assumptions. */
 export default function MapPlace() {
@@ -55,25 +56,25 @@ function Fields() {
   const options = varied.map(({ assumption: { key, label } }) => ({ value: key, label }));
   return (
     <>
-      <main className="work" aria-label="Map" aria-busy={working.isBusy}>
+      <main className="work" aria-label={texts.map} aria-busy={working.isBusy}>
         {map && isOfThese && <p className="says">{mapSentence(map, { x, y }, nameOf, compared)}</p>}
         <div className="tools map-tools">
           <ChoiceField
-            label="Across"
+            label={texts.across}
             searchable
             value={first.assumption.key}
             options={options.filter(({ value }) => value !== second.assumption.key)}
             onChange={(key) => setKeys({ x: key, y: second.assumption.key })}
           />
           <ChoiceField
-            label="Up"
+            label={texts.up}
             searchable
             value={second.assumption.key}
             options={options.filter(({ value }) => value !== first.assumption.key)}
             onChange={(key) => setKeys({ x: first.assumption.key, y: key })}
           />
         </div>
-        {question === null && <p className="problem">The ends of a range are the same; there is nothing between them to look at.</p>}
+        {question === null && <p className="problem">{texts.theEndsOfARange}</p>}
         <div className="map-box">
           {map && isOfThese ? (
             <MapChart
@@ -83,29 +84,27 @@ function Fields() {
               onPick={(atX, atY) => setLooked({ x: atX, y: atY })}
             />
           ) : (
-            <p className="quiet">The map is being drawn …</p>
+            <p className="quiet">{texts.theMapIsBeing}</p>
           )}
         </div>
         <Working {...working} />
         {map && isOfThese && (
-          <Fold summary="The same in words">
+          <Fold summary={texts.theSameInWords}>
             <MapTable map={map} x={x} y={y} />
           </Fold>
         )}
       </main>
-      <aside className="margin" aria-label="The point and the ranges" aria-live="polite">
+      <aside className="margin" aria-label={texts.thePointAndTheRanges} aria-live="polite">
         <LookedAt
           x={x.assumption}
           y={y.assumption}
           at={looked ?? { x: x.assumption.asIs, y: y.assumption.asIs }}
           isForecast={looked === null}
         />
-        <h3>Ranges</h3>
+        <h3>{texts.ranges}</h3>
         {[first, second].map((one) => (
           <div key={one.assumption.key}>
-            <p className="quiet range-of">
-              {one.assumption.label}, now {nowWords(one.assumption, write)}
-            </p>
+            <p className="quiet range-of">{texts.now(one.assumption.label, nowWords(one.assumption, write))}</p>
             <RangeFields varied={one} labelHidden onChange={(low, high) => setRange(one.assumption.key, low, high)} />
           </div>
         ))}
@@ -134,20 +133,20 @@ function LookedAt({ x, y, at, isForecast }: { x: Assumption; y: Assumption; at: 
   const words = `${x.label} ${isForecast ? nowWords(x, write) : changeWords(x, shown.x, write)}, ${y.label} ${isForecast ? nowWords(y, write) : changeWords(y, shown.y, write)}`;
   return (
     <>
-      <h2>{isForecast ? 'Your forecast' : 'This point'}</h2>
-      <p>{isForecast ? 'Everything as you expect it.' : `${words}.`}</p>
+      <h2>{isForecast ? texts.yourForecast : texts.thisPoint}</h2>
+      <p>{isForecast ? texts.everythingAsYouExpect : `${words}.`}</p>
       <p>
         {standing ? (
           <>
             <b>{nameOf(standing.first)}</b> {compared.leads}: {write.amount(standing.total)}
-            {standing.margin !== null && ` (${write.amount(standing.margin)} ${compared.by} than ${nameOf(standing.second)})`}.
+            {standing.margin !== null && texts.than(write.amount(standing.margin), compared.by, nameOf(standing.second))}.
           </>
         ) : (
-          'No candidate can be chosen there.'
+          texts.noCandidateCanBeChosen
         )}
       </p>
       {isForecast ? (
-        <p className="quiet">Choose a point on the map to see who {compared.leads} there, and by how much.</p>
+        <p className="quiet">{texts.chooseAPointOnTheMap(compared.leads)}</p>
       ) : (
         <KeepScenario key={words} suggestion={words.slice(0, 200)} changes={changes} />
       )}
@@ -175,7 +174,7 @@ function MapTable({ map, x, y }: MapAxes & { map: CheapestMap }) {
       columns={[
         {
           key: 'down',
-          head: `${y.assumption.label} down, ${x.assumption.label} across`,
+          head: texts.downAcross(y.assumption.label, x.assumption.label),
           kind: 'names-row',
           cell: ({ value }) => changeWords(y.assumption, value, write),
         },

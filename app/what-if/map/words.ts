@@ -39,3 +39,29 @@ export function mapSentence(
 function percent(share: number): string {
   return share < 0.005 ? 'less than 1%' : `${Math.round(share * 100)}%`;
 }
+
+export const mapChart = {
+  yourForecast: 'your forecast',
+  whoOverAndTheSame: (isBest: string, name: string, name2: string) =>
+    `Who ${isBest} over ${name} and ${name2}; the same stands in the table below`,
+  moreOrLess: ', more or less',
+};
+
+export const screen = {
+  map: 'Map',
+  across: 'Across',
+  up: 'Up',
+  theEndsOfARange: 'The ends of a range are the same; there is nothing between them to look at.',
+  theMapIsBeing: 'The map is being drawn …',
+  theSameInWords: 'The same in words',
+  thePointAndTheRanges: 'The point and the ranges',
+  ranges: 'Ranges',
+  now: (name: string, assumption: string) => `${name}, now ${assumption}`,
+  yourForecast: 'Your forecast',
+  thisPoint: 'This point',
+  everythingAsYouExpect: 'Everything as you expect it.',
+  than: (margin: string, by: string, name: string) => ` (${margin} ${by} than ${name})`,
+  noCandidateCanBeChosen: 'No candidate can be chosen there.',
+  chooseAPointOnTheMap: (leads: string) => `Choose a point on the map to see who ${leads} there, and by how much.`,
+  downAcross: (name: string, name2: string) => `${name} down, ${name2} across`,
+};

@@ -8,6 +8,7 @@ import { useWorkbench } from '../../workbench/workbench-context';
 import { useAskedDecision } from '../asked-decision';
 import { useWhatIf } from '../use-what-if';
 import { claimWords, comesWithSentence, partsWords } from './words';
+import { comesWithTable as words } from './words';
 
 const QUESTION = { kind: 'comes-with' } as const;
 
@@ -22,14 +23,14 @@ export function ComesWithTable() {
   const hasClaims = [...claims.values()].some((one) => one.length > 0);
   return (
     <>
-      <h2>What comes with a plan, and what it is worth to you</h2>
+      <h2>{words.whatComesWithAPlan}</h2>
       <p>{comesWithSentence(rows, write)}</p>
       <DataTable
         rows={rows}
         keyOf={({ planId }) => planId}
         columns={[
           {
-            head: 'Plan',
+            head: words.plan,
             kind: 'names-row',
             cell: ({ vendor, candidate, plan }) => (
               <>
@@ -37,13 +38,13 @@ export function ComesWithTable() {
               </>
             ),
           },
-          { head: 'Costs', kind: 'figures', cell: ({ cost }) => write.whole(cost) },
-          { head: 'Singly', kind: 'figures', cell: ({ singly }) => <b>{write.whole(singly?.total ?? '0')}</b> },
-          { head: 'You would buy', cell: (row) => partsWords(row, write) || <span className="nothing">–</span> },
+          { head: words.costs, kind: 'figures', cell: ({ cost }) => write.whole(cost) },
+          { head: words.singly, kind: 'figures', cell: ({ singly }) => <b>{write.whole(singly?.total ?? '0')}</b> },
+          { head: words.youWouldBuy, cell: (row) => partsWords(row, write) || <span className="nothing">–</span> },
           ...(rows.some(({ notAsked }) => notAsked.length > 0)
-            ? [{ head: 'Also in it, not asked for', cell: ({ notAsked }: ComesWith) => notAsked.map(featureWords).join(', ') }]
+            ? [{ head: words.alsoInItNotAsked, cell: ({ notAsked }: ComesWith) => notAsked.map(featureWords).join(', ') }]
             : []),
-          ...(hasClaims ? [{ head: 'To be claimed', cell: ({ planId }: ComesWith) => claimWords(claims.get(planId) ?? [], write) }] : []),
+          ...(hasClaims ? [{ head: words.toBeClaimed, cell: ({ planId }: ComesWith) => claimWords(claims.get(planId) ?? [], write) }] : []),
         ]}
       />
     </>

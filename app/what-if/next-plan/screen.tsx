@@ -8,6 +8,7 @@ import { NothingToAsk, useAskedDecision, Working } from '../asked-decision';
 import { useWhatIf } from '../use-what-if';
 import { ComesWithTable } from './comes-with-table';
 import { addsWords, creditSentence, monthlyWords, paysWords, raisesWords, singlyWords, stepSentence, stepsSentence } from './words';
+import { screen as texts } from './words';
 
 const QUESTION = { kind: 'steps' } as const;
 const CREDITS = { kind: 'credit-pays' } as const;
@@ -29,14 +30,11 @@ function Steps() {
   const best = steps?.find(({ from, to }) => from.usable && to.usable);
   return (
     <>
-      <main className="work" aria-label="Next plan up" aria-busy={working.isBusy}>
+      <main className="work" aria-label={texts.nextPlanUp} aria-busy={working.isBusy}>
         {steps && steps.length === 0 && (
           <>
-            <h2>No vendor has a second plan here</h2>
-            <p>
-              Enter a second plan on a vendor’s <Link to={`/decisions/${decisionId}/sheets`}>price sheet</Link>, and you see here what the
-              dearer one adds: fees saved, features, room to grow, and the sales from which it pays.
-            </p>
+            <h2>{texts.noVendorHasASecond}</h2>
+            <p>{texts.enterASecondPlan(<Link to={`/decisions/${decisionId}/sheets`}>{texts.priceSheet}</Link>)}</p>
           </>
         )}
         {steps && steps.length > 0 && (
@@ -49,18 +47,12 @@ function Steps() {
         <Credits />
         <Working {...working} />
       </main>
-      <aside className="margin" aria-label="How steps are counted">
-        <h2>Worth the dearer plan?</h2>
-        <p>
-          Each plan stands at its best way of paying for you. What it costs more is set against the fees it saves over {file.months} months;
-          what it adds besides is yours to weigh.
-        </p>
-        <p className="quiet">Things you need or would like come first among what a plan adds.</p>
-        <h2>What a plan has in it</h2>
-        <p className="quiet">
-          is worth what you would pay for it elsewhere on your price sheets: an add-on, or a tool that sells nothing itself. What you have
-          not asked for is worth nothing to you. A day by which it has to be claimed is kept beside the figure on the price sheet.
-        </p>
+      <aside className="margin" aria-label={texts.howStepsAreCounted}>
+        <h2>{texts.worthTheDearerPlan}</h2>
+        <p>{texts.eachPlanStandsAtItsBest(file.months)}</p>
+        <p className="quiet">{texts.thingsYouNeedOrWould}</p>
+        <h2>{texts.whatAPlanHas}</h2>
+        <p className="quiet">{texts.isWorthWhatYou}</p>
       </aside>
     </>
   );
@@ -73,7 +65,7 @@ function Credits() {
   if (!credits || credits.length === 0) return null;
   return (
     <>
-      <h2>Credits that grow with sales</h2>
+      <h2>{texts.creditsThatGrowWithSales}</h2>
       {credits.map((credit) => (
         <p key={credit.candidate}>{creditSentence(credit, write)}</p>
       ))}
@@ -93,7 +85,7 @@ function StepTable({ steps }: { steps: readonly StepUp[] }) {
       belowClass="below-step"
       columns={[
         {
-          head: 'Step',
+          head: texts.step,
           kind: 'names-row',
           cell: ({ vendor, from, to }) => (
             <>
@@ -105,13 +97,13 @@ function StepTable({ steps }: { steps: readonly StepUp[] }) {
             </>
           ),
         },
-        { head: 'Plan', kind: 'figures', cell: ({ plan }) => write.difference(plan) },
-        { head: 'Fees', kind: 'figures', cell: ({ fees }) => write.difference(fees) },
+        { head: texts.plan, kind: 'figures', cell: ({ plan }) => write.difference(plan) },
+        { head: texts.fees, kind: 'figures', cell: ({ fees }) => write.difference(fees) },
         ...(steps.some(({ others }) => Number(others) !== 0)
-          ? [{ head: 'Add-ons and the rest', kind: 'figures' as const, cell: ({ others }: StepUp) => write.difference(others) }]
+          ? [{ head: texts.addOnsAndTheRest, kind: 'figures' as const, cell: ({ others }: StepUp) => write.difference(others) }]
           : []),
-        { head: 'In all', kind: 'figures', cell: ({ total }) => <b>{write.difference(total)}</b> },
-        { head: 'Pays', cell: (step) => paysWords(step, write) },
+        { head: texts.inAll, kind: 'figures', cell: ({ total }) => <b>{write.difference(total)}</b> },
+        { head: texts.pays, cell: (step) => paysWords(step, write) },
       ]}
     />
   );
@@ -126,7 +118,7 @@ function StepDetails({ step }: { step: StepUp }) {
   return (
     <>
       {monthly && <span>{monthly}. </span>}
-      {adds && <span>Adds {adds}. </span>}
+      {adds && <span>{texts.adds(adds)} </span>}
       {others.map((words) => (
         <span key={words}>{words.slice(0, 1).toUpperCase() + words.slice(1)}. </span>
       ))}

@@ -11,6 +11,7 @@ import { KeepScenario } from '../keep-scenario';
 import { offerEnds } from '#core/price-sheet/offer-ends';
 import { useWhatIf } from '../use-what-if';
 import { useWorkbench } from '../../workbench/workbench-context';
+import { screen as words } from './words';
 
 /** Each special offer on or off: whether the decision survives without it. */
 export default function SpecialOffers() {
@@ -29,17 +30,14 @@ function Offers() {
   const write = useWriter();
   if (found && found.offers.length === 0)
     return (
-      <main className="work" aria-label="Offers">
-        <h2>No candidate rests on a special offer</h2>
-        <p>
-          None of the plans compared has an introductory price, so there is no offer that could be over. One that is typed on a price sheet,
-          “1 each for the first 2 months” say, comes here by itself.
-        </p>
+      <main className="work" aria-label={words.offers}>
+        <h2>{words.noCandidateRestsOnASpecial}</h2>
+        <p>{words.noneOfThePlans}</p>
       </main>
     );
   return (
     <>
-      <main className="work" aria-label="Offers" aria-busy={working.isBusy}>
+      <main className="work" aria-label={words.offers} aria-busy={working.isBusy}>
         {found && (found.withAll === null ? <NobodyToChoose /> : <p className="says">{offersSentence(found, nameOf, write, compared)}</p>)}
         <ul className="offers">
           {(found?.offers ?? []).map((offer) => (
@@ -54,25 +52,27 @@ function Offers() {
         </ul>
         <Working {...working} />
       </main>
-      <aside className="margin" aria-label="With the offers chosen" aria-live="polite">
-        <h2>{off.length === 0 ? 'With every offer' : `Without ${off.length === 1 ? 'that offer' : `those ${off.length}`}`}</h2>
+      <aside className="margin" aria-label={words.withTheOffersChosen} aria-live="polite">
+        <h2>{off.length === 0 ? words.withEveryOffer : words.without(off.length === 1 ? words.thatOffer : words.those(off.length))}</h2>
         {found && <p>{standingWords(found.asAsked, nameOf, write, compared)}</p>}
-        {found && <p>Without any offer: {standingWords(found.withoutAll, nameOf, write, compared)}</p>}
+        {found && <p>{words.withoutAnyOffer(standingWords(found.withoutAll, nameOf, write, compared))}</p>}
         {off.length > 0 && (
           <KeepScenario
             suggestion={
               off.length === found?.offers.length
-                ? 'Without special offers'
-                : `Without ${(found?.offers ?? [])
-                    .filter(({ id }) => off.includes(id))
-                    .map(({ label }) => label)
-                    .join(', ')}`
+                ? words.withoutSpecialOffers
+                : words.withoutOffers(
+                    (found?.offers ?? [])
+                      .filter(({ id }) => off.includes(id))
+                      .map(({ label }) => label)
+                      .join(', '),
+                  )
             }
             changes={[]}
             offersOff={off}
           />
         )}
-        <p className="quiet">Without an offer the renewal price holds from the first payment on. Trials and refunds stay as they are.</p>
+        <p className="quiet">{words.withoutAnOfferTheRenewal}</p>
       </aside>
     </>
   );
@@ -100,19 +100,22 @@ function OfferRow({
   return (
     <li>
       <Checkbox checked={!isOff} onChange={({ target }) => onToggle(!target.checked)}>
-        <b>{offer.label}</b>, paid {termWords(term.months)}
+        {words.paid(<b>{offer.label}</b>, termWords(term.months))}
       </Checkbox>
       <span className="offer-words">
         {offer.candidates.map((id) => (
           <CandidateTag key={id} id={id} />
         ))}{' '}
-        saves {write.money(offer.saves, pricing.file.currency)}
-        {ends && `, ends ${write.day(ends)}`}
+        {words.saves(write.money(offer.saves, pricing.file.currency), ends && words.ends(write.day(ends)))}
       </span>
       <span className={survives ? 'offer-words' : 'offer-words problem'}>
         {survives
-          ? `Without it ${nameOf(offer.without?.first ?? null)} ${compared.stillLeads}${marginWords(offer.without, nameOf, write, compared)}.`
-          : `The decision rests on it: without it ${offer.without ? `${nameOf(offer.without.first)} ${compared.leads}${marginWords(offer.without, nameOf, write, compared)}` : 'no candidate can be chosen'}.`}
+          ? words.withoutIt(nameOf(offer.without?.first ?? null), compared.stillLeads, marginWords(offer.without, nameOf, write, compared))
+          : words.theDecisionRestsOnItWithout(
+              offer.without
+                ? `${nameOf(offer.without.first)} ${compared.leads}${marginWords(offer.without, nameOf, write, compared)}`
+                : words.noCandidateCanBeChosen,
+            )}
       </span>
     </li>
   );

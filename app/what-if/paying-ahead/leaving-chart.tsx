@@ -6,6 +6,7 @@ import { amountAxis, baseOption, hoveredLines } from '../../components/chart-opt
 import { useChartColours } from '../../components/chart-colours';
 import { useWriter } from '../../locale/locale';
 import { useAskedDecision } from '../asked-decision';
+import { leavingChart as words } from './words';
 
 const DASHES = ['solid', 'dashed', 'dotted'] as const;
 
@@ -21,13 +22,13 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
       legend: { top: 0, left: 0, itemWidth: 18, textStyle: { color: colours.ink } },
       tooltip: hoveredLines(
         colours,
-        (index) => `left after ${index + 1} months`,
+        (index) => words.leftAfterMonths(index + 1),
         ({ figure }) => `${figure > 0 ? 'lost' : 'saved'} ${write.whole(String(Math.abs(figure)))}`,
       ),
       xAxis: {
         type: 'category' as const,
         data: (options[0]?.ifLeft ?? []).map((_, index) => String(index + 1)),
-        name: 'left after so many months',
+        name: words.leftAfterSoMany,
         nameLocation: 'middle' as const,
         nameGap: 24,
         nameTextStyle: { color: colours.quiet },
@@ -37,7 +38,7 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
       },
       yAxis: amountAxis(colours, (amount) => write.onAxis(amount, currency, true)),
       series: options.slice(1).map(({ months, ifLeft }, index) => ({
-        name: `paid ${termWords(months)}`,
+        name: words.paid(termWords(months)),
         type: 'line' as const,
         step: 'middle' as const,
         symbol: 'none',
@@ -50,13 +51,9 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
   );
   return (
     <>
-      <h3>If you leave early</h3>
-      <p className="quiet">Above the line so much is lost against paying for the shortest time, below it so much is saved.</p>
-      <Chart
-        label="What paying ahead has cost more or less, by the month of leaving; the figures stand in the table below"
-        height={220}
-        option={option}
-      />
+      <h3>{words.ifYouLeaveEarly}</h3>
+      <p className="quiet">{words.aboveTheLineSo}</p>
+      <Chart label={words.whatPayingAheadHas} height={220} option={option} />
     </>
   );
 }

@@ -16,6 +16,7 @@ import { payingSentence } from './words';
 import { LeavingChart } from './leaving-chart';
 import { useWhatIf } from '../use-what-if';
 import { useEdits } from '../../workbench/use-edits';
+import { screen as words } from './words';
 
 const QUESTION = { kind: 'paying' } as const;
 
@@ -41,19 +42,19 @@ function Paying() {
   const shown = samePlan(chosen) ?? samePlan(leader) ?? all?.[0];
   if (all && all.length === 0)
     return (
-      <main className="work" aria-label="Paying ahead">
-        <h2>Every plan here is paid in one way only</h2>
-        <p>Once a price sheet has a plan both by the month and by the year, you see here what paying ahead saves, and what it risks.</p>
+      <main className="work" aria-label={words.payingAhead}>
+        <h2>{words.everyPlanHereIsPaid}</h2>
+        <p>{words.onceAPriceSheet}</p>
       </main>
     );
   return (
     <>
-      <main className="work" aria-label="Paying ahead" aria-busy={working.isBusy}>
+      <main className="work" aria-label={words.payingAhead} aria-busy={working.isBusy}>
         {shown && (
           <>
             <p className="says">{payingSentence(shown, nameOf(shown.candidate), file.months, write)}</p>
             <ChoiceField
-              label="Plan of"
+              label={words.planOf}
               searchable
               value={shown.candidate}
               options={(all ?? []).map(({ candidate }) => ({ value: candidate, label: `${candidate} ${nameOf(candidate)}` }))}
@@ -63,23 +64,23 @@ function Paying() {
               rows={shown.options}
               keyOf={({ term }) => term}
               rowClass={({ term }) => (term === shown.now ? 'is-chosen' : '')}
-              insteadOf={(option) => (option === shown.options[0] ? { from: 2, content: 'the others are set against this' } : null)}
+              insteadOf={(option) => (option === shown.options[0] ? { from: 2, content: words.theOthersAreSet } : null)}
               columns={[
                 {
-                  head: 'Paid',
+                  head: words.paid,
                   kind: 'names-row',
                   cell: ({ months, term }) => (
                     <>
-                      {termWords(months)} {term === shown.now && <small>as compared</small>}
+                      {termWords(months)} {term === shown.now && <small>{words.asCompared}</small>}
                     </>
                   ),
                 },
-                { head: `Over ${file.months} months`, kind: 'figures', cell: ({ total }) => write.money(total, file.currency) },
-                { head: 'Saves', kind: 'figures', cell: ({ saving }) => write.difference(saving) },
-                { head: 'Extra paid up front', kind: 'figures', cell: ({ outEarly }) => write.whole(outEarly) },
-                { head: 'Most you could lose by leaving early', kind: 'figures', cell: ({ worst }) => worstWords(worst, write) },
+                { head: words.overMonths(file.months), kind: 'figures', cell: ({ total }) => write.money(total, file.currency) },
+                { head: words.saves, kind: 'figures', cell: ({ saving }) => write.difference(saving) },
+                { head: words.extraPaidUpFront, kind: 'figures', cell: ({ outEarly }) => write.whole(outEarly) },
+                { head: words.mostYouCouldLose, kind: 'figures', cell: ({ worst }) => worstWords(worst, write) },
                 {
-                  head: 'Ahead from',
+                  head: words.aheadFrom,
                   cell: ({ term, breakEven }) => (
                     <>
                       {breakEvenWords(breakEven, file.start, write)}
@@ -88,12 +89,12 @@ function Paying() {
                           type="link"
                           size="small"
                           onClick={() =>
-                            edits.decision(`candidates.${shown.plan}.${term}`, 'another way of paying', (one) =>
+                            edits.decision(`candidates.${shown.plan}.${term}`, words.anotherWayOfPaying, (one) =>
                               withOtherTerm(one, shown.candidate, term),
                             )
                           }
                         >
-                          compare it too
+                          {words.compareItToo}
                         </Button>
                       )}
                     </>
@@ -102,10 +103,10 @@ function Paying() {
               ]}
             />
             <LeavingChart paying={shown} />
-            <Fold summary="Month by month">
+            <Fold summary={words.monthByMonth}>
               <FiguresTable
-                head="If you leave after"
-                columns={shown.options.slice(1).map(({ term, months }) => ({ key: term, name: `paid ${termWords(months)}` }))}
+                head={words.ifYouLeaveAfter}
+                columns={shown.options.slice(1).map(({ term, months }) => ({ key: term, name: words.paidMonths(termWords(months)) }))}
                 rows={Array.from({ length: file.months }, (_, index) => ({
                   name: `${index + 1} ${index === 0 ? 'month' : 'months'}`,
                   figures: shown.options.slice(1).map(({ ifLeft }) => write.difference(ifLeft[index] ?? '0')),
@@ -116,16 +117,10 @@ function Paying() {
         )}
         <Working {...working} />
       </main>
-      <aside className="margin" aria-label="How it is worked out">
-        <h2>How it is worked out</h2>
-        <p>
-          The same plan with everything beside it, joined in {write.month(file.start)}, paid in each of its ways. What is paid ahead and not
-          used when one leaves is lost, unless the price sheet says the vendor gives it back.
-        </p>
-        <p className="quiet">
-          Extra paid up front: how much more has been paid at the worst moment than with the shortest term. Ahead from: whenever one leaves
-          from then on, nothing has been lost by paying ahead.
-        </p>
+      <aside className="margin" aria-label={words.howItIsWorked}>
+        <h2>{words.howItIsWorked}</h2>
+        <p>{words.theSamePlanWithEverything(write.month(file.start))}</p>
+        <p className="quiet">{words.extraPaidUpFrontHow}</p>
         <HowLink rule="terms" />
       </aside>
     </>
@@ -133,10 +128,10 @@ function Paying() {
 }
 
 function worstWords(worst: PayingOption['worst'], write: Writer): string {
-  return worst ? `${write.whole(worst.loss)} after ${worst.months} ${worst.months === 1 ? 'month' : 'months'}` : 'nothing';
+  return worst ? words.after(write.whole(worst.loss), worst.months, worst.months === 1 ? words.month : words.months) : 'nothing';
 }
 
 function breakEvenWords(breakEven: number | null, start: string, write: Writer): string {
-  if (breakEven === null) return 'never in this time';
-  return breakEven <= 1 ? 'the first month' : `${write.month(addMonths(start, breakEven - 1))}, month ${breakEven}`;
+  if (breakEven === null) return words.neverInThisTime;
+  return breakEven <= 1 ? words.theFirstMonth : words.monthMonth(write.month(addMonths(start, breakEven - 1)), breakEven);
 }

@@ -7,6 +7,7 @@ import { useChartColours } from '../../components/chart-colours';
 import { Fold } from '../../components/fold';
 import { useWriter } from '../../locale/locale';
 import { useAskedDecision } from '../asked-decision';
+import { firstMoveChart as words } from './words';
 
 /** What the way costs if its first move falls in another month. */
 export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'segments' | 'total'> }) {
@@ -25,7 +26,7 @@ export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'se
         ...hoverOption(colours, 'axis'),
         formatter: (shown: unknown) => {
           const one = firstMove[(shown as ReadonlyArray<{ dataIndex?: number }>)[0]?.dataIndex ?? -1];
-          return one ? `move in ${write.month(one.month)}: ${one.total === null ? 'not possible' : write.whole(one.total)}` : '';
+          return one ? words.moveIn(write.month(one.month), one.total === null ? words.notPossible : write.whole(one.total)) : '';
         },
       },
       xAxis: monthAxis(
@@ -47,7 +48,7 @@ export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'se
           silent: true,
           symbolSize: 9,
           itemStyle: { color: colours.ink },
-          label: { show: true, position: 'right' as const, formatter: 'best month', color: colours.ink },
+          label: { show: true, position: 'right' as const, formatter: words.bestMonth, color: colours.ink },
           data: [[best, Number(total)]],
         },
       ],
@@ -56,15 +57,16 @@ export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'se
   );
   return (
     <>
-      <h3>The best month to move</h3>
+      <h3>{words.theBestMonthToMove}</h3>
       <p className="says-small">
-        {write.month(best)} is the best month to move to {nameOf(segments[1]?.candidate ?? null)}.
-        {latest?.more != null &&
-          Number(latest.more) > 0 &&
-          ` Moving only in ${write.month(latest.month)} would cost ${write.whole(latest.more)} more.`}
+        {words.isTheBestMonth(
+          write.month(best),
+          nameOf(segments[1]?.candidate ?? null),
+          latest?.more != null && Number(latest.more) > 0 && words.movingOnlyInWould(write.month(latest.month), write.whole(latest.more)),
+        )}
       </p>
-      <Chart label="What the way costs by the month of the first move; the figures stand in the table below" height={190} option={option} />
-      <Fold summary="Month by month">
+      <Chart label={words.whatTheWayCosts} height={190} option={option} />
+      <Fold summary={words.monthByMonth}>
         <DataTable
           hideHead
           frame={null}
@@ -72,8 +74,12 @@ export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'se
           keyOf={({ month }) => month}
           rowClass={({ month }) => (month === best ? 'is-chosen' : '')}
           columns={[
-            { head: 'Month', kind: 'names-row', cell: ({ month }) => write.month(month) },
-            { head: 'Cost', kind: 'figures', cell: ({ total: cost }) => (cost === null ? 'not possible: outgrown' : write.whole(cost)) },
+            { head: words.month, kind: 'names-row', cell: ({ month }) => write.month(month) },
+            {
+              head: words.cost,
+              kind: 'figures',
+              cell: ({ total: cost }) => (cost === null ? words.notPossibleOutgrown : write.whole(cost)),
+            },
           ]}
         />
       </Fold>

@@ -11,6 +11,7 @@ import { useWorkbench } from '../../workbench/workbench-context';
 import { useAskedDecision } from '../asked-decision';
 import { usePricedWays } from './use-priced-ways';
 import { ownWaySentence } from './words';
+import { ownWays as words } from './words';
 
 /** Ways that the person wants to see: with whom, from when; each with what it costs against the best. */
 export function OwnWays() {
@@ -23,19 +24,16 @@ export function OwnWays() {
   const ways = decision.whatIf?.ways ?? [];
   const add = () => {
     const id = newId();
-    edits.decision(`way.${id}`, 'a way added', (one) => withNewWay(one, id, second, first));
+    edits.decision(`way.${id}`, words.aWayAdded, (one) => withNewWay(one, id, second, first));
   };
   return (
-    <section aria-label="Ways of your own" className="own-ways">
-      <h3>A way of your own</h3>
-      <p className="quiet limit-width">
-        One month first, then the year; the small plan now, the big one in spring. Open another plan or term of a vendor in the comparison
-        to have it here.
-      </p>
+    <section aria-label={words.waysOfYourOwn} className="own-ways">
+      <h3>{words.aWayOfYourOwn}</h3>
+      <p className="quiet limit-width">{words.oneMonthFirstThen}</p>
       {ways.map((way) => (
         <WayFields key={way.id} way={way} priced={answers?.find(({ id }) => id === way.id) ?? null} />
       ))}
-      <Button onClick={add}>Put a way together</Button>
+      <Button onClick={add}>{words.putAWayTogether}</Button>
     </section>
   );
 }
@@ -53,26 +51,26 @@ function WayFields({ way, priced }: { way: OwnWay; priced: PricedOwnWay | null }
   return (
     <div className="own-way">
       <p className="own-way-says" aria-live="polite">
-        {priced ? ownWaySentence(priced, nameOf, write) : 'Working it out …'}
+        {priced ? ownWaySentence(priced, nameOf, write) : words.workingItOut}
       </p>
       <ol>
         {stays.map(({ candidate, from }, index) => (
           <li key={index}>
             <ChoiceField
-              label={index === 0 ? 'Begin with' : 'Then'}
+              label={index === 0 ? words.beginWith : words.then}
               searchable
               value={file.candidates.some((one) => one.id === candidate) ? candidate : undefined}
               options={candidates}
-              placeholder="no longer compared"
-              onChange={(next) => change(`${index}.who`, 'who is on the way', (one) => withStay(one, id, index, { candidate: next }))}
+              placeholder={words.noLongerCompared}
+              onChange={(next) => change(`${index}.who`, words.whoIsOnTheWay, (one) => withStay(one, id, index, { candidate: next }))}
             />
             {index > 0 && (
               <ChoiceField
-                label="from"
+                label={words.from}
                 searchable
                 value={from}
                 options={[...later, ...(later.includes(from) ? [] : [from])].map((month) => ({ value: month, label: write.month(month) }))}
-                onChange={(next) => change(`${index}.from`, 'when the way moves', (one) => withStay(one, id, index, { from: next }))}
+                onChange={(next) => change(`${index}.from`, words.whenTheWayMoves, (one) => withStay(one, id, index, { from: next }))}
               />
             )}
           </li>
@@ -82,17 +80,17 @@ function WayFields({ way, priced }: { way: OwnWay; priced: PricedOwnWay | null }
         type="link"
         size="small"
         disabled={!isMonthLeft}
-        onClick={() => change('move', 'a move added', (one) => withMove(one, id, stays[0]?.candidate ?? ''))}
+        onClick={() => change('move', words.aMoveAdded, (one) => withMove(one, id, stays[0]?.candidate ?? ''))}
       >
-        move once more
+        {words.moveOnceMore}
       </Button>
       {stays.length > 2 && (
-        <Button type="link" size="small" onClick={() => change('unmove', 'a move removed', (one) => withoutLastMove(one, id))}>
-          leave out the last move
+        <Button type="link" size="small" onClick={() => change('unmove', words.aMoveRemoved, (one) => withoutLastMove(one, id))}>
+          {words.leaveOutTheLast}
         </Button>
       )}
-      <Button type="link" size="small" onClick={() => change('gone', 'a way removed', (one) => withoutWay(one, id))}>
-        remove this way
+      <Button type="link" size="small" onClick={() => change('gone', words.aWayRemoved, (one) => withoutWay(one, id))}>
+        {words.removeThisWay}
       </Button>
     </div>
   );

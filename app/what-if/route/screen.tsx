@@ -17,6 +17,7 @@ import { useWhatIf } from '../use-what-if';
 import { useEdits } from '../../workbench/use-edits';
 import { useWorkbench } from '../../workbench/workbench-context';
 import { ComparedByChoice } from '../../workbench/compared-by-choice';
+import { screen as words } from './words';
 
 /** The cheapest way through the horizon: with whom to begin, when to move, and what moving costs. */
 export default function RoutePlace() {
@@ -36,14 +37,14 @@ function Way() {
   const { answer: plan, ...working } = useWhatIf<'route'>(file, question);
   return (
     <>
-      <main className="work" aria-label="Route" aria-busy={working.isBusy}>
+      <main className="work" aria-label={words.route} aria-busy={working.isBusy}>
         {plan && plan.total === null && <NobodyToChoose />}
         {plan && plan.total !== null && (
           <>
             <p className="says">{routeSentence(plan, nameOf, write)}</p>
             <Band plan={plan} months={file.months} />
             <QuarterLater plan={plan} />
-            <Fold summary="The same in figures">
+            <Fold summary={words.theSameInFigures}>
               <RouteTable plan={plan} />
             </Fold>
             {plan.firstMove.length > 1 && <FirstMoveChart way={plan} />}
@@ -53,12 +54,9 @@ function Way() {
         <Working {...working} />
         <OwnWays />
       </main>
-      <aside className="margin" aria-label="What moving costs">
+      <aside className="margin" aria-label={words.whatMovingCosts}>
         <MovingFields moving={moving} plan={plan} />
-        <p className="quiet">
-          Each stay costs what it costs when joined and left in those months; what is paid ahead and not used is lost unless the vendor
-          gives it back. A vendor once left is not joined again. Found by trying every way there is, not by a rule of thumb.
-        </p>
+        <p className="quiet">{words.eachStayCostsWhat}</p>
         <HowLink rule="moving" />
       </aside>
     </>
@@ -70,19 +68,17 @@ function Band({ plan, months }: { plan: Pick<RoutePlan, 'segments'>; months: num
   const { nameOf } = useAskedDecision();
   const write = useWriter();
   return (
-    <ol className="route-band" aria-label="The way through the months">
+    <ol className="route-band" aria-label={words.theWayThroughTheMonths}>
       {plan.segments.map(({ candidate, from, months: length }) => (
         <li
           key={from}
           style={{ flexGrow: length, ...{ '--candidate': candidateColour(candidate) } }}
-          title={`${nameOf(candidate)}, ${length} of ${months} months from ${write.month(from)}`}
+          title={words.ofMonthsFrom({ name: nameOf(candidate), length, months, from: write.month(from) })}
         >
           <b>
             <CandidateTag id={candidate} /> {nameOf(candidate)}
           </b>
-          <small>
-            from {write.month(from)}, {length} {length === 1 ? 'month' : 'months'}
-          </small>
+          <small>{words.fromFrom(write.month(from), length, length === 1 ? words.month : words.months)}</small>
         </li>
       ))}
     </ol>
@@ -94,8 +90,8 @@ function Nearest({ nearest, months }: { nearest: NearestMove; months: number }) 
   const { file, nameOf } = useAskedDecision();
   const write = useWriter();
   return (
-    <section aria-label="The nearest way with a move">
-      <h3>If you moved all the same</h3>
+    <section aria-label={words.theNearestWayWithAMove}>
+      <h3>{words.ifYouMovedAll}</h3>
       <p>{nearestSentence(nearest, file.cheapestAt?.by ?? 'cost', nameOf, write)}</p>
       <Band plan={nearest} months={months} />
       {nearest.firstMove.length > 1 && <FirstMoveChart way={nearest} />}
@@ -106,12 +102,15 @@ function Nearest({ nearest, months }: { nearest: NearestMove; months: number }) 
 function QuarterLater({ plan }: { plan: RoutePlan }) {
   const write = useWriter();
   if (plan.segments.length < 2) return null;
-  if (!plan.quarterLater) return <p>Moving a quarter later is not possible: by then a plan is outgrown, or the months are over.</p>;
+  if (!plan.quarterLater) return <p>{words.movingAQuarterLater}</p>;
   const more = Number(plan.quarterLater.more);
   return (
     <p>
-      Moving a quarter later costs {more === 0 ? 'the same' : <b>{write.amount(plan.quarterLater.more.replace('-', ''))}</b>}
-      {more !== 0 && (more > 0 ? ' more' : ' less')}: {write.amount(plan.quarterLater.total)}.
+      {words.movingAQuarterLaterCosts(
+        more === 0 ? words.theSame : <b>{write.amount(plan.quarterLater.more.replace('-', ''))}</b>,
+        more !== 0 && (more > 0 ? words.more : words.less),
+        write.amount(plan.quarterLater.total),
+      )}
     </p>
   );
 }
@@ -125,9 +124,9 @@ function RouteTable({ plan }: { plan: RoutePlan }) {
       rows={plan.segments}
       keyOf={({ from }) => from}
       columns={[
-        { head: 'From', kind: 'names-row', cell: ({ from }) => write.month(from) },
-        { head: 'With', cell: ({ candidate }) => nameOf(candidate) },
-        { head: 'Months', kind: 'figures', cell: ({ months }) => months },
+        { head: words.from, kind: 'names-row', cell: ({ from }) => write.month(from) },
+        { head: words.with, cell: ({ candidate }) => nameOf(candidate) },
+        { head: words.months2, kind: 'figures', cell: ({ months }) => months },
       ]}
     />
   );
@@ -139,49 +138,49 @@ function MovingFields({ moving, plan }: { moving: MovingCosts; plan: RoutePlan |
   const edits = useEdits();
   const write = useWriter();
   const keep = (key: string, next: MovingCosts) =>
-    edits.decision(`whatIf.moving.${key}`, 'what moving costs', (one) => ({ ...one, whatIf: { ...one.whatIf, moving: next } }));
+    edits.decision(`whatIf.moving.${key}`, words.whatMovingCosts2, (one) => ({ ...one, whatIf: { ...one.whatIf, moving: next } }));
   const effort = (which: 'within' | 'between', title: string) => (
     <fieldset className="moving">
       <legend>{title}</legend>
       <NumberField
         fieldKey={`moving ${which} hours`}
-        label={`${which === 'within' ? 'To another plan' : 'To another vendor'}: your hours`}
+        label={words.yourHours(which === 'within' ? words.toAnotherPlan : words.toAnotherVendor)}
         value={moving[which].hours}
-        range={{ wanted: 'hours', least: 0, most: 10_000 }}
+        range={{ wanted: words.hours, least: 0, most: 10_000 }}
         suffix="h"
         onChange={(hours) => typeof hours === 'string' && keep(`${which}.hours`, { ...moving, [which]: { ...moving[which], hours } })}
       />
       <NumberField
         fieldKey={`moving ${which} money`}
-        label={`${which === 'within' ? 'To another plan' : 'To another vendor'}: money`}
+        label={words.money(which === 'within' ? words.toAnotherPlan : words.toAnotherVendor)}
         value={moving[which].money}
-        range={{ wanted: `an amount in ${file.currency}`, least: 0, most: 1_000_000 }}
+        range={{ wanted: words.anAmountIn(file.currency), least: 0, most: 1_000_000 }}
         suffix={file.currency}
         onChange={(money) => typeof money === 'string' && keep(`${which}.money`, { ...moving, [which]: { ...moving[which], money } })}
       />
-      {plan && <p className="quiet">together {write.money(plan.costs[which], file.currency)} a move</p>}
+      {plan && <p className="quiet">{words.togetherAMove(write.money(plan.costs[which], file.currency))}</p>}
     </fieldset>
   );
   return (
     <>
-      <h2>What moving costs</h2>
-      {effort('between', 'To another vendor')}
-      {effort('within', 'To another plan of the same vendor')}
+      <h2>{words.whatMovingCosts}</h2>
+      {effort('between', words.toAnotherVendor)}
+      {effort('within', words.toAnotherPlanOfTheSame)}
       {file.forecast.streams.some(({ subscribers }) => subscribers) && (
         <NumberField
           fieldKey="moving loses"
-          label="Subscribers lost by moving to another vendor"
+          label={words.subscribersLostByMoving}
           value={moving.loses ?? '0'}
-          range={{ wanted: 'a percentage from 0 to 100', least: 0, most: 100 }}
+          range={{ wanted: words.aPercentageFrom0, least: 0, most: 100 }}
           suffix="%"
-          hint="they have to sign up again"
+          hint={words.theyHaveToSign}
           onChange={(loses) => typeof loses === 'string' && keep('loses', { ...moving, loses })}
         />
       )}
-      {plan && Number(plan.lost) !== 0 && <p className="quiet">They would have brought {write.money(plan.lost, file.currency)}.</p>}
-      <ComparedByChoice label="The best way is the one that" />
+      {plan && Number(plan.lost) !== 0 && <p className="quiet">{words.theyWouldHaveBrought(write.money(plan.lost, file.currency))}</p>}
+      <ComparedByChoice label={words.theBestWayIsTheOne} />
       <fieldset className="taking-part">
-        <legend>Who takes part</legend>
+        <legend>{words.whoTakesPart}</legend>
         {file.candidates.map(({ id }) => (
           <Checkbox
             key={id}
@@ -195,16 +194,15 @@ function MovingFields({ moving, plan }: { moving: MovingCosts; plan: RoutePlan |
         ))}
         {moving.without === undefined && without.length > 0 && (
           <p className="quiet">
-            {without.map((id) => nameOf(id)).join(', ')} {without.length === 1 ? 'is' : 'are'} left out: a move from another plan of the
-            same vendor would skip what is paid once for it.
+            {words.leftOutAMove(without.map((id) => nameOf(id)).join(', '), without.length === 1 ? words.is : words.are)}
           </p>
         )}
       </fieldset>
       <NumberField
         fieldKey="moving moves"
-        label="At most so many moves to another vendor"
+        label={words.atMostSoMany}
         value={String(moving.moves)}
-        range={{ wanted: 'a number of moves', least: 0, most: 120, whole: true }}
+        range={{ wanted: words.aNumberOfMoves, least: 0, most: 120, whole: true }}
         onChange={(moves) => typeof moves === 'string' && keep('moves', { ...moving, moves: Number(moves) })}
       />
     </>

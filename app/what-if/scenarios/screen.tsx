@@ -20,6 +20,7 @@ import { useWhatIf } from '../use-what-if';
 import { newId } from '../../workbench/new-id';
 import { useEdits } from '../../workbench/use-edits';
 import { useLevel, useWorkbench } from '../../workbench/workbench-context';
+import { screen as texts } from './words';
 
 const NONE: readonly Scenario[] = [];
 
@@ -38,28 +39,29 @@ export default function Scenarios() {
   const { answer: outcomes, ...working } = useWhatIf<'scenarios'>(file, question);
   const [open, setOpen] = useState<string | null>(null);
   const opened = scenarios.find(({ id }) => id === open);
-  const add = (changes: Scenario['changes'] = [], name = `Scenario ${scenarios.length + 1}`) => {
+  const add = (changes: Scenario['changes'] = [], name = texts.scenarioScenarios(scenarios.length + 1)) => {
     const scenario: Scenario = { id: newId(), name, changes };
-    edits.decision(`whatIf.scenarios.${scenario.id}`, 'a scenario', (one) => withScenario(one, scenario));
+    edits.decision(`whatIf.scenarios.${scenario.id}`, texts.aScenario, (one) => withScenario(one, scenario));
     setOpen(scenario.id);
   };
   return (
     <>
-      <main className="work" aria-label="Scenarios" aria-busy={working.isBusy}>
+      <main className="work" aria-label={texts.scenarios} aria-busy={working.isBusy}>
         {scenarios.length === 0 ? (
           <>
-            <h2>No scenario is kept yet</h2>
+            <h2>{texts.noScenarioIsKept}</h2>
             <p className="limit-width">
-              Look at a point of the <Link to={`/decisions/${decisionId}/what-if/map`}>map</Link>, a turning point, or the comparison
-              without an <Link to={`/decisions/${decisionId}/what-if/offers`}>offer</Link>, and keep it under a name; or begin one here.
-              Scenarios are compared with what you expect, and can become it.
+              {texts.lookAtAPoint(
+                <Link to={`/decisions/${decisionId}/what-if/map`}>{texts.map}</Link>,
+                <Link to={`/decisions/${decisionId}/what-if/offers`}>{texts.offer}</Link>,
+              )}
             </p>
           </>
         ) : (
           <p className="says">{scenariosSentence(outcomes ?? [], scenarios, nameOf, compared)}</p>
         )}
         {examples.length > 0 && outcomes && (
-          <p className="says">{scenariosSentence(outcomes, examples, nameOf, compared)} Two examples, to keep or to leave:</p>
+          <p className="says">{texts.twoExamplesToKeep(scenariosSentence(outcomes, examples, nameOf, compared))}</p>
         )}
         {all.length > 1 && (
           <DataTable
@@ -69,7 +71,7 @@ export default function Scenarios() {
             rowClass={({ scenario }) => (scenario.id === open ? 'is-chosen' : '')}
             columns={[
               {
-                head: 'Scenario',
+                head: texts.scenario,
                 kind: 'names-row',
                 cell: ({ scenario }) => (
                   <ScenarioName
@@ -80,26 +82,28 @@ export default function Scenarios() {
                   />
                 ),
               },
-              { head: 'Sales a month', kind: 'figures', cell: ({ outcome }) => (outcome ? write.whole(outcome.average.sales) : '…') },
-              { head: 'Cheapest', cell: ({ outcome }) => <ScenarioLeader outcome={outcome} /> },
-              { head: 'Total', kind: 'figures', cell: ({ outcome }) => (outcome?.standing ? write.whole(outcome.standing.total) : '–') },
+              { head: texts.salesAMonth, kind: 'figures', cell: ({ outcome }) => (outcome ? write.whole(outcome.average.sales) : '…') },
+              { head: texts.cheapest, cell: ({ outcome }) => <ScenarioLeader outcome={outcome} /> },
               {
-                head: 'Ahead of',
+                head: texts.total,
+                kind: 'figures',
+                cell: ({ outcome }) => (outcome?.standing ? write.whole(outcome.standing.total) : '–'),
+              },
+              {
+                head: texts.aheadOf,
                 cell: ({ outcome }) =>
-                  outcome?.standing?.margin == null
-                    ? '–'
-                    : `${nameOf(outcome.standing.second)}, by ${write.whole(outcome.standing.margin)}`,
+                  outcome?.standing?.margin == null ? '–' : texts.by(nameOf(outcome.standing.second), write.whole(outcome.standing.margin)),
               },
             ]}
           />
         )}
-        {scale !== 1 && <KeepLevel scale={scale} suggestion={`Sales of ${write.whole(tried.average.sales)} a month, as tried`} />}
+        {scale !== 1 && <KeepLevel scale={scale} suggestion={texts.salesOfAMonth(write.whole(tried.average.sales))} />}
         <p className="add-row">
-          <Button onClick={() => add()}>Begin a scenario</Button>
+          <Button onClick={() => add()}>{texts.beginAScenario}</Button>
         </p>
         <Working {...working} />
       </main>
-      <aside className="margin" aria-label="The scenario" aria-live="polite">
+      <aside className="margin" aria-label={texts.theScenario} aria-live="polite">
         {opened ? (
           <ScenarioForm
             key={opened.id}
@@ -109,8 +113,9 @@ export default function Scenarios() {
           />
         ) : (
           <p className="quiet">
-            Choose a scenario to change what it assumes, or to take it over.{' '}
-            {scenarios.length > 0 && outcomes && `Amounts are in ${file.currency}, over ${write.whole(String(file.months))} months.`}
+            {texts.chooseAScenarioToChange(
+              scenarios.length > 0 && outcomes && texts.amountsAreInOver(file.currency, write.whole(String(file.months))),
+            )}
           </p>
         )}
       </aside>
@@ -133,9 +138,9 @@ function ScenarioName({ scenario, isOpen, onKeep, onOpen }: ScenarioNameProps) {
   const words = [
     ...scenario.changes.map(({ key, value }) => {
       const assumption = find(key);
-      return assumption ? `${assumption.label} ${changeWords(assumption, Number(value), write)}` : 'something that is not there any more';
+      return assumption ? `${assumption.label} ${changeWords(assumption, Number(value), write)}` : texts.somethingThatIsNotThere;
     }),
-    ...(off > 0 ? [`without ${off === 1 ? 'a special offer' : `${off} special offers`}`] : []),
+    ...(off > 0 ? [texts.without(off === 1 ? texts.aSpecialOffer : texts.specialOffers(off))] : []),
   ];
   return (
     <>
@@ -148,8 +153,8 @@ function ScenarioName({ scenario, isOpen, onKeep, onOpen }: ScenarioNameProps) {
       )}
       {words.length > 0 && <small className="block">{words.join('; ')}</small>}
       {onKeep && (
-        <Button type="link" size="small" aria-label={`Keep “${scenario.name}”`} onClick={onKeep}>
-          Keep it
+        <Button type="link" size="small" aria-label={texts.keep(scenario.name)} onClick={onKeep}>
+          {texts.keepIt}
         </Button>
       )}
     </>
@@ -159,7 +164,7 @@ function ScenarioName({ scenario, isOpen, onKeep, onOpen }: ScenarioNameProps) {
 function ScenarioLeader({ outcome }: { outcome: ScenarioOutcome | undefined }) {
   const { nameOf } = useAskedDecision();
   if (!outcome) return '…';
-  if (!outcome.standing) return 'no candidate can be chosen';
+  if (!outcome.standing) return texts.noCandidateCanBeChosen;
   return (
     <>
       <CandidateTag id={outcome.standing.first} /> {nameOf(outcome.standing.first)}
@@ -172,14 +177,14 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
   const { varied, find } = useAssumptions();
   const edits = useEdits();
   const keep = (key: string, next: Scenario) =>
-    edits.decision(`whatIf.scenarios.${scenario.id}.${key}`, `the scenario ${next.name}`, (one) => withScenario(one, next));
+    edits.decision(`whatIf.scenarios.${scenario.id}.${key}`, texts.theScenarioNext(next.name), (one) => withScenario(one, next));
   const setChange = (key: string, value: string) =>
     keep(key, { ...scenario, changes: scenario.changes.map((change) => (change.key === key ? { key, value } : change)) });
   const left = varied.filter(({ assumption }) => !scenario.changes.some(({ key }) => key === assumption.key));
   const prices = scenario.changes.filter(({ key }) => keyParts(key)[0] === 'price').length + (scenario.offersOff?.length ?? 0);
   return (
     <div className="scenario-form">
-      <TextField label="Name" value={scenario.name} onChange={(name) => keep('name', { ...scenario, name })} />
+      <TextField label={texts.name} value={scenario.name} onChange={(name) => keep('name', { ...scenario, name })} />
       {scenario.changes.map(({ key, value }) => {
         const assumption = find(key);
         const [least, most] = assumption?.bounds ?? [-100, 1000];
@@ -187,9 +192,9 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
           <div className="scenario-change" key={key}>
             <NumberField
               fieldKey={`scenario ${scenario.id} ${key}`}
-              label={assumption?.label ?? 'Not there any more'}
+              label={assumption?.label ?? texts.notThereAnyMore}
               value={value}
-              range={{ wanted: 'a number', least, most }}
+              range={{ wanted: texts.aNumber, least, most }}
               suffix={assumption ? rangeUnit(assumption, file.currency) : ''}
               onChange={(next) => typeof next === 'string' && setChange(key, next)}
             />
@@ -198,20 +203,18 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
               size="small"
               onClick={() => keep(`${key}.removed`, { ...scenario, changes: scenario.changes.filter((change) => change.key !== key) })}
             >
-              as it is
+              {texts.asItIs}
             </Button>
           </div>
         );
       })}
-      {outcome && outcome.idle.length > 0 && (
-        <p className="problem">Something it assumes is about a stream or quantity that is not there any more, and counts for nothing.</p>
-      )}
+      {outcome && outcome.idle.length > 0 && <p className="problem">{texts.somethingItAssumesIsAbout}</p>}
       {left.length > 0 && (
         <ChoiceField
-          label="Assume otherwise"
+          label={texts.assumeOtherwise}
           value={undefined}
           searchable
-          placeholder="choose …"
+          placeholder={texts.choose}
           options={left.map(({ assumption: { key, label } }) => ({ value: key, label }))}
           onChange={(key) => {
             const assumption = find(key);
@@ -223,25 +226,24 @@ function ScenarioForm({ scenario, outcome, onGone }: { scenario: Scenario; outco
         <Button
           disabled={scenario.changes.length === 0}
           onClick={() =>
-            edits.decision(`whatIf.taken.${scenario.id}`, `${scenario.name} as forecast`, (one) => withScenarioTakenOver(one, scenario))
+            edits.decision(`whatIf.taken.${scenario.id}`, texts.asForecast(scenario.name), (one) => withScenarioTakenOver(one, scenario))
           }
         >
-          Apply to my forecast
+          {texts.applyToMyForecast}
         </Button>
         <Button
           type="text"
           onClick={() => {
-            edits.decision(`whatIf.scenarios.${scenario.id}.gone`, `${scenario.name} removed`, (one) => withoutScenario(one, scenario.id));
+            edits.decision(`whatIf.scenarios.${scenario.id}.gone`, texts.removed(scenario.name), (one) =>
+              withoutScenario(one, scenario.id),
+            );
             onGone();
           }}
         >
-          Remove
+          {texts.remove}
         </Button>
       </p>
-      <p className="quiet">
-        Applying it changes your expected sales, rates and the value of your time; undo takes it back.{' '}
-        {prices > 0 && 'Prices and offers stay as the price sheets state them: enter a price there once you know it.'}
-      </p>
+      <p className="quiet">{texts.applyingItChangesYourExpected(prices > 0 && texts.pricesAndOffersStay)}</p>
     </div>
   );
 }

@@ -12,6 +12,7 @@ import { RangeFields } from '../range-fields';
 import { TurnsChart } from './turns-chart';
 import { useAssumptions } from '../use-assumptions';
 import { useWhatIf } from '../use-what-if';
+import { screen as texts } from './words';
 
 /** Which assumption turns the answer, and by how much. */
 export default function TurnsItPlace() {
@@ -34,25 +35,21 @@ function Turns() {
   const point = turn?.above ?? turn?.below ?? null;
   return (
     <>
-      <main className="work" aria-label="What would change it" aria-busy={working.isBusy}>
+      <main className="work" aria-label={texts.whatWouldChangeIt} aria-busy={working.isBusy}>
         {found && found.first === null && <NobodyToChoose />}
         {found && found.first !== null && (
           <>
             <p className="says">{turnsSentence(found, find, nameOf, write, compared)}</p>
             {found.mayWin.length > 0 && (
               <p className="too-close">
-                Too close to call: what is not known could make {found.mayWin.map((id) => nameOf(id)).join(' or ')} {compared.best}.{' '}
-                {found.gap !== null && `The gap of ${write.amount(found.gap)} is smaller than that.`}
+                {texts.tooCloseToCall(
+                  found.mayWin.map((id) => nameOf(id)).join(' or '),
+                  compared.best,
+                  found.gap !== null && texts.theGapOfIsSmaller(write.amount(found.gap)),
+                )}
               </p>
             )}
-            {found.second === null ? (
-              <p>
-                No other candidate can be chosen, so there is no gap that could be turned; below stands when {nameOf(found.first)} itself
-                can no longer be chosen.
-              </p>
-            ) : (
-              <TurnsChart found={found} varied={varied} />
-            )}
+            {found.second === null ? <p>{texts.noOtherCandidateCan(nameOf(found.first))}</p> : <TurnsChart found={found} varied={varied} />}
             <DataTable
               className="turns"
               rows={found.turns.flatMap((turn) => {
@@ -63,7 +60,7 @@ function Turns() {
               rowClass={({ turn }) => (turn.key === opened?.assumption.key ? 'is-chosen' : '')}
               columns={[
                 {
-                  head: 'Assumption',
+                  head: texts.assumption,
                   kind: 'names-row',
                   cell: ({ turn, of }) => (
                     <button
@@ -76,21 +73,21 @@ function Turns() {
                     </button>
                   ),
                 },
-                { head: 'Now', cell: ({ of }) => nowWords(of.assumption, write) },
+                { head: texts.now, cell: ({ of }) => nowWords(of.assumption, write) },
                 {
-                  head: 'At the lower end',
+                  head: texts.atTheLowerEnd,
                   cell: ({ turn, of }) => <End at={turn.low} words={changeWords(of.assumption, of.low, write)} first={found.first} />,
                 },
                 {
-                  head: 'At the upper end',
+                  head: texts.atTheUpperEnd,
                   cell: ({ turn, of }) => <End at={turn.high} words={changeWords(of.assumption, of.high, write)} first={found.first} />,
                 },
                 {
-                  head: 'Turns at',
+                  head: texts.turnsAt,
                   cell: ({ turn, of }) =>
                     [turn.below, turn.above]
                       .flatMap((turning) => (turning ? [turningWords(of.assumption, turning, nameOf, write, compared)] : []))
-                      .join('; ') || 'not in this range',
+                      .join('; ') || texts.notInThisRange,
                 },
               ]}
             />
@@ -98,11 +95,11 @@ function Turns() {
         )}
         <Working {...working} />
       </main>
-      <aside className="margin" aria-label="The range" aria-live="polite">
+      <aside className="margin" aria-label={texts.theRange} aria-live="polite">
         {opened && (
           <>
             <h2>{opened.assumption.label}</h2>
-            <p>Now {nowWords(opened.assumption, write)}. Looked at over this range:</p>
+            <p>{texts.nowLookedAtOver(nowWords(opened.assumption, write))}</p>
             <RangeFields
               key={opened.assumption.key}
               varied={opened}
@@ -125,10 +122,7 @@ function Turns() {
             )}
           </>
         )}
-        <p className="quiet">
-          One assumption is varied at a time, all others stay. Values at which the answer turns are exact for unrounded totals, like
-          break-evens.
-        </p>
+        <p className="quiet">{texts.oneAssumptionIsVaried}</p>
       </aside>
     </>
   );
@@ -147,7 +141,7 @@ function End({ at: { gap, winner }, words, first }: { at: GapAt; words: string; 
 }
 
 function endWords({ winner, first, gap }: GapAt & { first: string | null }, nameOf: (id: string) => string, write: Writer): string {
-  if (winner === null) return 'no candidate can be chosen';
-  if (winner !== first) return `${nameOf(winner)}${gap === null ? '' : `, by ${write.amount(gap.replace('-', ''))}`}`;
-  return gap === null ? 'the only one' : `ahead by ${write.amount(gap)}`;
+  if (winner === null) return texts.noCandidateCanBeChosen;
+  if (winner !== first) return `${nameOf(winner)}${gap === null ? '' : texts.by(write.amount(gap.replace('-', '')))}`;
+  return gap === null ? texts.theOnlyOne : texts.aheadBy(write.amount(gap));
 }

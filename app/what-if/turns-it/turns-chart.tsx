@@ -8,6 +8,7 @@ import { useChartColours } from '../../components/chart-colours';
 import { useWriter } from '../../locale/locale';
 import { changeWords } from '../assumption-words';
 import { useAskedDecision } from '../asked-decision';
+import { turnsChart as words } from './words';
 
 const MOST_BARS = 14;
 const BAR_HEIGHT = 24;
@@ -43,7 +44,7 @@ export function TurnsChart({ found, varied }: { found: TurnsIt; varied: readonly
           if (!row) return '';
           const { assumption, low, high } = row.of;
           const end = (change: number, gap: number) =>
-            `${changeWords(assumption, change, write)}: ${gap < 0 ? 'behind by' : 'ahead by'} ${write.whole(String(Math.abs(gap)))}`;
+            `${changeWords(assumption, change, write)}: ${gap < 0 ? words.behindBy : words.aheadBy} ${write.whole(String(Math.abs(gap)))}`;
           return [plainText(assumption.label), end(low, row.low), end(high, row.high)].join('<br>');
         },
       },
@@ -110,14 +111,8 @@ export function TurnsChart({ found, varied }: { found: TurnsIt; varied: readonly
   if (rows.length === 0) return <p>{noGapWords(found)}</p>;
   return (
     <>
-      <p className="quiet">
-        How far {nameOf(found.first)} is ahead of the next, at both ends of each range; hatched where it is behind. The dotted line is now.
-      </p>
-      <Chart
-        label="What each assumption does to the gap between first and second; the figures stand in the table below"
-        height={60 + rows.length * BAR_HEIGHT}
-        option={option}
-      />
+      <p className="quiet">{words.howFarIsAhead(nameOf(found.first))}</p>
+      <Chart label={words.whatEachAssumptionDoes} height={60 + rows.length * BAR_HEIGHT} option={option} />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Assumption } from '#core/what-if/assumption';
 import type { TurningPoint, TurnsIt } from '#core/what-if/turns-it';
 import type { Writer } from '../../locale/writer';
@@ -44,3 +45,37 @@ export function noGapWords({ turns }: Pick<TurnsIt, 'turns'>): string {
     ? 'It turns because somebody can no longer be chosen, not because a gap closes: the table says from where on.'
     : 'Over the ranges stated, nothing moves the gap between the first and the second.';
 }
+
+export const screen = {
+  whatWouldChangeIt: 'What would change it',
+  theGapOfIsSmaller: (gap: string) => `The gap of ${gap} is smaller than that.`,
+  tooCloseToCall: (mayWin: string, best: string, gap: ReactNode) => (
+    <>
+      Too close to call: what is not known could make {mayWin} {best}. {gap}
+    </>
+  ),
+  noOtherCandidateCan: (name: string) =>
+    `No other candidate can be chosen, so there is no gap that could be turned; below stands when ${name} itself can no longer be chosen.`,
+  assumption: 'Assumption',
+  now: 'Now',
+  atTheLowerEnd: 'At the lower end',
+  atTheUpperEnd: 'At the upper end',
+  turnsAt: 'Turns at',
+  notInThisRange: 'not in this range',
+  theRange: 'The range',
+  nowLookedAtOver: (assumption: string) => `Now ${assumption}. Looked at over this range:`,
+  oneAssumptionIsVaried:
+    'One assumption is varied at a time, all others stay. Values at which the answer turns are exact for unrounded totals, like break-evens.',
+  noCandidateCanBeChosen: 'no candidate can be chosen',
+  by: (amount: string) => `, by ${amount}`,
+  theOnlyOne: 'the only one',
+  aheadBy: (gap: string) => `ahead by ${gap}`,
+};
+
+export const turnsChart = {
+  behindBy: 'behind by',
+  aheadBy: 'ahead by',
+  howFarIsAhead: (name: string) =>
+    `How far ${name} is ahead of the next, at both ends of each range; hatched where it is behind. The dotted line is now.`,
+  whatEachAssumptionDoes: 'What each assumption does to the gap between first and second; the figures stand in the table below',
+};

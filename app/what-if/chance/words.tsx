@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { CandidateChanceTold, ChanceAnswer } from '#core/chance/chance-answer';
 import type { Writer } from '../../locale/writer';
 
@@ -98,3 +99,88 @@ export function worthWords(worth: string | null, hourValue: string | undefined, 
   if (hour > 0 && Number(worth) < hour) return `${write.amount(worth)}: not worth an hour of yours`;
   return write.amount(worth);
 }
+
+export const fanChart = {
+  costSoFarInEight: 'Cost so far in eight of ten futures; the figures stand in the table below',
+  theSameInFigures: 'The same in figures',
+  byTheEndOf: 'By the end of',
+};
+
+export const screen = {
+  chance: 'Chance',
+  costSoFarInEight: 'Cost so far, in eight of ten futures',
+  howItIsWorked: 'How it is worked out',
+  futuresAreDrawnTheSame: (number: string) =>
+    `${number} futures are drawn, the same for every candidate. Cautious and hopeful sales are one in ten either way; all streams rise and fall together, and each a little on its own; single months scatter as counts do. A candidate that is outgrown in a future is not the best in it.`,
+  first: 'First',
+  middle: 'Middle',
+  eightOfTen: 'eight of ten',
+  givesAway: 'Gives away',
+  oneInTwenty: 'one in twenty',
+  inHowManyFutures: ({
+    first,
+    middle,
+    eightOfTen,
+    givesAway,
+    oneInTwenty,
+  }: {
+    first: ReactNode;
+    middle: ReactNode;
+    eightOfTen: ReactNode;
+    givesAway: ReactNode;
+    oneInTwenty: ReactNode;
+  }) => (
+    <>
+      {first}: in how many futures it is the best. {middle} and {eightOfTen}: what it comes to. {givesAway}: how much more it comes to than
+      the best one of the same future, on average; {oneInTwenty}: that much or more in the worst of them.
+    </>
+  ),
+  aPriceThatNobody:
+    'A price that nobody knows is anything in its range; what a plan does not say is as likely there as not. Candidates with two or more unknown figures in one fee are left out.',
+  howOftenEachComes: 'How often each comes first',
+  candidate: 'Candidate',
+  theSafest: 'the safest',
+  middleCurrency: (currency: string) => `Middle, ${currency}`,
+  eightOfTen2: 'Eight of ten',
+  oneInTwenty2: 'One in twenty',
+  atOtherLevelsOfSales: 'At other levels of sales',
+  howOftenEachComesFirst: 'How often each comes first, by the level of sales',
+  salesAMonth: (currency: string) => `Sales a month, ${currency}`,
+  yourForecast: ', your forecast',
+  seedAnotherOneDraws: 'Seed: another one draws other futures',
+  aWholeNumberFrom0: 'a whole number from 0 to 999,999',
+  theSeed: 'the seed',
+};
+
+export const uncertainTable = {
+  howLikelyItIsFrom0: 'how likely it is, from 0 to 100',
+  percentLikely: '% likely',
+  howFarOffItMay: 'how far off it may be, from 0 to 1,000',
+  howSureItIs: 'how sure it is',
+  whatToFindOut: 'What to find out first',
+  whatMayComeOut:
+    'What may come out otherwise, by what knowing it before you choose would be worth: by so much less the choice would give away on average. One time in ten it is further off than what stands beside it; a price that nobody knows lies anywhere between its two figures.',
+  whatMayComeOutOtherwise: 'What may come out otherwise',
+  what: 'What',
+  howUncertain: 'How uncertain',
+  worthKnowing: 'Worth knowing',
+  asUsual: 'As usual',
+  asUncertainAsUsual: (label: string) => `${label}: as uncertain as usual`,
+  asUsual2: 'as usual',
+  andThatChangeNoChoice: (uncertain: number) => `And ${uncertain} that change no choice`,
+  belowAbove: (number: string, number2: string) => `${number} below, ${number2} above`,
+  howLikelyItIsThere: (label: string) => `${label}: how likely it is there`,
+  oneInTenIsFurther: (label: string) => `${label}: one in ten is further off than`,
+};
+
+export const waitingSection = {
+  whatWaitingIsWorth: 'What waiting is worth',
+  workingItOut: 'Working it out …',
+  otherMonthsToDecide: 'Other months to decide in',
+  whatDecidingLaterSaves: 'What deciding later saves, by month',
+  decideIn: 'Decide in',
+  beginWith: 'Begin with',
+  savesOnAverage: 'Saves on average',
+  byWhatYouveSeen: 'By what you’ve seen',
+  youThenSwitch: 'You then switch',
+};

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Lead, OffersLookedAt } from '#core/what-if/offers';
 import type { Writer } from '../../locale/writer';
 import { COMPARED_WORDS, type ComparedWords } from '../../locale/compared-words';
@@ -36,3 +37,34 @@ export function marginWords(
 ): string {
   return standing?.margin == null ? '' : `, ${write.amount(standing.margin)} ${compared.by} than ${nameOf(standing.second)}`;
 }
+
+export const screen = {
+  offers: 'Offers',
+  noCandidateRestsOnASpecial: 'No candidate rests on a special offer',
+  noneOfThePlans:
+    'None of the plans compared has an introductory price, so there is no offer that could be over. One that is typed on a price sheet, “1 each for the first 2 months” say, comes here by itself.',
+  withTheOffersChosen: 'With the offers chosen',
+  withEveryOffer: 'With every offer',
+  thatOffer: 'that offer',
+  those: (off: number) => `those ${off}`,
+  without: (thatOffer: string) => `Without ${thatOffer}`,
+  withoutAnyOffer: (withoutAll: string) => `Without any offer: ${withoutAll}`,
+  withoutSpecialOffers: 'Without special offers',
+  withoutOffers: (offers: string) => `Without ${offers}`,
+  withoutAnOfferTheRenewal: 'Without an offer the renewal price holds from the first payment on. Trials and refunds stay as they are.',
+  paid: (offer: ReactNode, months: string) => (
+    <>
+      {offer}, paid {months}
+    </>
+  ),
+  ends: (ends: string) => `, ends ${ends}`,
+  saves: (saves: string, ends: ReactNode) => (
+    <>
+      saves {saves}
+      {ends}
+    </>
+  ),
+  withoutIt: (name: string, stillLeads: string, without: string) => `Without it ${name} ${stillLeads}${without}.`,
+  noCandidateCanBeChosen: 'no candidate can be chosen',
+  theDecisionRestsOnItWithout: (noCandidateCan: string) => `The decision rests on it: without it ${noCandidateCan}.`,
+};

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { ToClaim } from '#core/price-sheet/offer-ends';
 import type { ComesWith } from '#core/what-if/comes-with';
 import type { CreditPays } from '#core/what-if/credit-pays';
@@ -118,3 +119,41 @@ export function creditSentence({ vendor, plan, cost, earned, monthlySales }: Cre
   if (monthlySales === null) return `${now}. At no level of sales does the credit pay for all of it.`;
   return `${now}. The credit pays for all of it from sales of ${write.amount(monthlySales)} a month on.`;
 }
+
+export const comesWithTable = {
+  whatComesWithAPlan: 'What comes with a plan, and what it is worth to you',
+  plan: 'Plan',
+  costs: 'Costs',
+  singly: 'Singly',
+  youWouldBuy: 'You would buy',
+  alsoInItNotAsked: 'Also in it, not asked for',
+  toBeClaimed: 'To be claimed',
+};
+
+export const screen = {
+  nextPlanUp: 'Next plan up',
+  noVendorHasASecond: 'No vendor has a second plan here',
+  priceSheet: 'price sheet',
+  enterASecondPlan: (priceSheet: ReactNode) => (
+    <>
+      Enter a second plan on a vendor’s {priceSheet}, and you see here what the dearer one adds: fees saved, features, room to grow, and the
+      sales from which it pays.
+    </>
+  ),
+  howStepsAreCounted: 'How steps are counted',
+  worthTheDearerPlan: 'Worth the dearer plan?',
+  eachPlanStandsAtItsBest: (months: number) =>
+    `Each plan stands at its best way of paying for you. What it costs more is set against the fees it saves over ${months} months; what it adds besides is yours to weigh.`,
+  thingsYouNeedOrWould: 'Things you need or would like come first among what a plan adds.',
+  whatAPlanHas: 'What a plan has in it',
+  isWorthWhatYou:
+    'is worth what you would pay for it elsewhere on your price sheets: an add-on, or a tool that sells nothing itself. What you have not asked for is worth nothing to you. A day by which it has to be claimed is kept beside the figure on the price sheet.',
+  creditsThatGrowWithSales: 'Credits that grow with sales',
+  step: 'Step',
+  plan: 'Plan',
+  fees: 'Fees',
+  addOnsAndTheRest: 'Add-ons and the rest',
+  inAll: 'In all',
+  pays: 'Pays',
+  adds: (adds: string) => `Adds ${adds}.`,
+};

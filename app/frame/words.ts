@@ -1,0 +1,31 @@
+// The words of this screen, in the order in which they stand there.
+
+export const ownedThings = {
+  aMonth: 'a month',
+  aYear: 'a year',
+  paidOnceForGood: 'paid once, for good',
+  whatYouOwn: 'what you own',
+  whatYouHaveAlready: 'What you have already',
+  aMailingToolUntil:
+    'A mailing tool until June, a domain, a theme: it counts as met, and as a cost that goes on, or ends where a candidate does the same.',
+  somethingOwned: 'something owned',
+  somethingYouHaveOrPay: 'Something you have or pay for',
+  whatItIs: 'What it is',
+  mailingTool: 'mailing tool',
+  paid: 'Paid',
+  everyMonths: (months: number) => `every ${months} months`,
+  eachPayment: 'Each payment',
+  anAmountIn: (currency: string) => `an amount in ${currency}`,
+  paidAlreadyUntilTheEnd: 'Paid already until the end of',
+  nothingTheNextPayment: 'nothing: the next payment is due',
+  whatItIsThere: 'What it is there for',
+  nothingStated: 'nothing stated',
+  endsWith: 'Ends with',
+  candidatesThatHaveItThemselves: 'candidates that have it themselves',
+  isKeptWith: 'Is kept with',
+  candidatesWithoutIt: 'candidates without it',
+  notNeededWith: (inWords: string) => `Not needed with ${inWords}. `,
+  goesOnWith: (inWords: string) => `Goes on with ${inWords}.`,
+  removeName: (name: string) => `Remove ${name}`,
+  remove: 'remove',
+};

@@ -1,0 +1,28 @@
+// The words of this screen, in the order in which they stand there.
+
+export const lineUpRows = {
+  totalOfMonths: (months: number) => `Total, ${months} months`,
+  everythingOverTheWhole: 'Everything over the whole horizon',
+  total: 'Total',
+  paidWithinTheHorizon: 'Paid within the horizon for months that come after it',
+  ofItForLater: (prepaid: string) => `${prepaid} of it for later months`,
+  makeUpOfTheTotal: 'Make-up of the total',
+  firstYear: 'First year',
+  secondYear: 'Second year',
+  thirdYear: 'Third year',
+  fourthYear: 'Fourth year',
+  fifthYear: 'Fifth year',
+  year: (year: number) => `Year ${year}`,
+  perOrder: 'Per order',
+  theTotalDividedByTheOrders: 'The total divided by the orders of the whole horizon',
+  ofSales: 'Of sales',
+  theTotalInPercent: 'The total in percent of all sales',
+  whatIsLeftToYou: 'What is left to you',
+  salesWithoutSalesTax: 'Sales without sales tax and refunds, times the margin, minus this total',
+  howLongThePlans: "How long the plan's limits hold at expected sales",
+  whatThePriceSheets: 'What the price sheets do not say',
+  atLeast: 'at least',
+  up: 'up',
+  down: 'down',
+  left: (keptDifference: string) => `, ${keptDifference} left`,
+};

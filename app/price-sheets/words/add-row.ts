@@ -1,0 +1,28 @@
+// The words of this screen, in the order in which they stand there.
+
+export const addRow = {
+  cardFeeOnEvery: 'card fee on every order',
+  cardFee: 'Card fee',
+  cardFeeDomesticCards: 'card fee, domestic cards',
+  domesticCards: 'Domestic cards',
+  cardFeeCardsFromAbroad: 'card fee, cards from abroad',
+  cardsFromAbroad: 'Cards from abroad',
+  cardFeeInPerson: 'card fee in person',
+  cardsInPerson: 'Cards in person',
+  thePlatformsOwnShare: 'the platform’s own share of every order',
+  salesFee: 'Sales fee',
+  surchargeForAnOutside: 'surcharge for an outside processor',
+  withAnOutsideProcessor: 'With an outside processor',
+  ordersBeyondAnAllowance: 'orders beyond an allowance',
+  ordersBeyondTheAllowance: 'Orders beyond the allowance',
+  moneyBack: 'money back',
+  paidOnJoining: 'paid on joining',
+  advertisedSavingByTheYear: 'advertised saving by the year',
+  by: (wordsText: string) => `by ${wordsText}`,
+  anotherWayToPayMonths: (months: string) => `another way to pay ${months}`,
+  anotherWayToPay: 'another way to pay',
+  anotherFee: 'another fee',
+  aFeeOnUsage: 'a fee on usage',
+  aLimit: 'a limit',
+  aFeature: 'a feature',
+};

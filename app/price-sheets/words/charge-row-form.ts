@@ -1,0 +1,27 @@
+// The words of this screen, in the order in which they stand there.
+
+export const chargeRowForm = {
+  feeForPayments: 'fee for payments',
+  thePlatformsFee: 'the platform’s fee',
+  feeForUsage: 'fee for usage',
+  feeOfAnAdd: 'fee of an add-on',
+  howeverItIsPaid: 'however it is paid',
+  withThePlatformsOwn: 'with the platform’s own payments',
+  withAnOutsideProcessor: 'with an outside processor',
+  goods: 'goods',
+  downloadsAndCourses: 'downloads and courses',
+  services: 'services',
+  subscriptions: 'subscriptions',
+  thisFee: 'This fee',
+  itsName: 'Its name',
+  whoseFee: 'Whose fee',
+  whatIsCounted: 'What is counted',
+  whichOrders: 'Which orders',
+  paidWith: 'Paid with',
+  all: 'all',
+  whereItIsSold: 'Where it is sold',
+  everywhere: 'everywhere',
+  whatIsSold: 'What is sold',
+  everything: 'everything',
+  streams: 'Streams',
+};

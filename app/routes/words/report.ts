@@ -1,0 +1,27 @@
+// The words of this screen, in the order in which they stand there.
+
+export const report = {
+  a4: 'A4',
+  letter: 'Letter',
+  reportAndFiles: 'Report and files',
+  theLastChangeIsBeing: 'The last change is being kept; then the report is written.',
+  takeItAlong: 'Take it along',
+  report: 'Report',
+  verdictOf: 'Verdict of',
+  noVerdictIsGiven: 'No verdict is given yet; the report shows how things stand.',
+  paper: 'Paper',
+  print: 'Print…',
+  pdf: 'PDF',
+  takesAFewSeconds: 'takes a few seconds to write',
+  oneHtmlFile: 'One HTML file',
+  opensAnywhereWithoutANetwork: 'opens anywhere, without a network',
+  markdown: 'Markdown',
+  forAPdfPrint: 'For a PDF, print and choose “save as PDF”; with Chromium on this computer Venalis writes it itself.',
+  figures: 'Figures',
+  workbook: 'Workbook',
+  withLiveFormulasChange: 'with live formulas: change orders, and the totals follow; takes a few seconds to write',
+  comparisonAsCsv: 'Comparison as CSV',
+  ledgerAsCsv: 'Ledger as CSV',
+  everyLineOfEvery: 'every line of every month',
+  writingTheReportTakes: 'Writing the report takes a few seconds…',
+};
