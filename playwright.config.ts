@@ -1,5 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { chromiumArguments } from './scripts/chromium-arguments.mjs';
+import { chromiumForTests } from './scripts/setup.mjs';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -16,6 +17,6 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Recording slows every test down; TRACE=1 turns it on for looking into one that fails.
     trace: process.env['TRACE'] ? 'retain-on-failure' : 'off',
-    launchOptions: { executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium', args: chromiumArguments() },
+    launchOptions: { executablePath: chromiumForTests(), args: chromiumArguments() },
   },
 });

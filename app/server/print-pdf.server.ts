@@ -3,6 +3,7 @@ import * as z from 'zod';
 import { type OpenBrowser, openBrowser } from './open-browser.server';
 
 const USUAL = [
+  '/usr/bin/chromium-headless-shell',
   '/usr/bin/chromium',
   '/usr/bin/chromium-browser',
   '/usr/bin/google-chrome',
