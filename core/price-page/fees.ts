@@ -1,5 +1,6 @@
 import type { StatedCharge, Statement } from '../price-phrase/statement';
 import type { Bucket } from '../price-phrase/vocabulary';
+import { isAbroad, namedWay } from './ways-of-paying';
 
 /** A fee that a page states, or a choice of what it can mean. */
 export interface StatedFee {
@@ -24,16 +25,12 @@ const OUTSIDE =
 const IN_PERSON =
   /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
-const ABROAD =
-  /\b(international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|(?:all )?others?(?! (?:paid |higher )?(?:plans?|tiers?|packages?)\b)|rest of the world|outside|rest)\b/;
 const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
-  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|fee on sales|of payments from)\b/;
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|payment links?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
-const OTHER_WAYS =
-  /\b(direct debit|bank debit|debit|payment links?|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;
 const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
@@ -94,7 +91,7 @@ function wordsAround(text: string, rates: readonly RegExpExecArray[]): Array<{ b
   const leads = segments.map((segment, index) => {
     const clause = /[,;]\s*([a-z][^,;]*)$/.exec(segment)?.[1] ?? '';
     const isSaidBehind = /^[\s,;.)]*(?:for|on|if|with|to|of|per|in|from)\b/.test(segments[index + 1] ?? '');
-    return index + 1 < rates.length && ABROAD.test(clause) && !/\b(?:and|or|plus)\s*$/.test(clause) && !isSaidBehind ? clause : '';
+    return index + 1 < rates.length && isAbroad(clause) && !/\b(?:and|or|plus)\s*$/.test(clause) && !isSaidBehind ? clause : '';
   });
   return segments.map((segment, index) => ({
     before: index === 0 ? text.slice(0, rates[0]?.index) : (leads[index - 1] ?? ''),
@@ -117,7 +114,7 @@ function feeOf(
   const bucket = label !== '' && !isShare ? 'payment' : bucketOf(own, words, percent !== undefined && fixed !== undefined);
   const only = onlyOf(own, words);
   const [most, least] = [AT_MOST.exec(own)?.[1], AT_LEAST.exec(own)?.[1]];
-  const other = OTHER_WAYS.exec(words)?.[0] ?? '';
+  const other = namedWay(words);
   const charge = {
     label: label || usualLabel(bucket, only, other),
     bucket,
@@ -144,14 +141,14 @@ function bucketOf(own: string, words: string, hasBoth: boolean): Bucket {
     return 'payment';
   if (/\bpayments?\b/.test(own) && !hasBoth && !CARD_HEADING.test(words)) return 'transaction';
   if (PLATFORM.test(words)) return hasBoth && CARDS.test(words) ? 'payment' : 'transaction';
-  if (CARDS.test(words) || hasBoth || IN_PERSON.test(words) || ABROAD.test(own)) return 'payment';
+  if (CARDS.test(words) || hasBoth || IN_PERSON.test(words) || isAbroad(own)) return 'payment';
   return 'transaction';
 }
 
 function onlyOf(own: string, words: string): NonNullable<StatedCharge['only']> | undefined {
   if (OUTSIDE.test(words)) return { payments: 'outside' };
   // What the fee's own words say goes before its heading's.
-  const said = IN_PERSON.test(own) || ONLINE.test(own) || ABROAD.test(own) || AT_HOME.test(own) ? own : words;
+  const said = IN_PERSON.test(own) || ONLINE.test(own) || isAbroad(own) || AT_HOME.test(own) ? own : words;
   if (IN_PERSON.test(said)) return { channels: ['in-person'] };
   const cards = cardsOf(said);
   if (cards) return { cards: [cards] };
@@ -161,7 +158,7 @@ function onlyOf(own: string, words: string): NonNullable<StatedCharge['only']> |
 }
 
 function cardsOf(words: string): 'international' | 'domestic' | null {
-  if (ABROAD.test(words) && !OUTSIDE.test(words)) return 'international';
+  if (isAbroad(words) && !OUTSIDE.test(words)) return 'international';
   return AT_HOME.test(words) && CARDS.test(words) ? 'domestic' : null;
 }
 

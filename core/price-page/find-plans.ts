@@ -94,9 +94,16 @@ function likeTheFirm(lines: readonly PlainLine[], heads: readonly PlanHead[], sa
   const isSure = ({ name }: PlanHead) => isFirm(lines[name], said);
   const firm = heads.filter(isSure);
   if (firm.length < 2 || firm.length < heads.length / 2) return heads;
-  if (areBlocks(lines, firm)) return heads.filter(({ name }) => opensBlock(lines, name));
   const distances = new Set(firm.map(({ name, price }) => price - name));
-  return heads.filter((head) => isSure(head) || distances.has(head.price - head.name));
+  const isLike = ({ name, price }: PlanHead) => distances.has(price - name);
+  if (areBlocks(lines, firm))
+    return heads.filter((head, at) => opensBlock(lines, head.name) || (at === 0 && isLike(head) && isUnderHeading(lines, head)));
+  return heads.filter((head) => isSure(head) || isLike(head));
+}
+
+/** The first plan may stand right under the heading of them all, "Simple pricing". */
+function isUnderHeading(lines: readonly PlainLine[], { name }: PlanHead): boolean {
+  return /\b(?:pric(?:es?|ing)|plans?|packages?)\b/i.test(lines[name - 1]?.plain ?? '');
 }
 
 const ON_A_LINE = /^(\p{L}[\p{L}\d &+-]{0,30}?)\s*(?::|–|—| - )\s*((?:free|from )?.*)$/iu;

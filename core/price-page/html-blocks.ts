@@ -1,4 +1,5 @@
 import { Parser } from 'htmlparser2';
+import { cycleOf, cycleSaid, roleOf, signOf } from './html-names';
 import { CROSSED_OUT, type LineRole, MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
 
 /** No page that states prices nests this deep; one that does is read no further, for every level slows the parser down. */
@@ -16,10 +17,6 @@ const OPENING_TAGS = new Set(['article', 'section', 'header', 'footer', 'main', 
 const SILENT_TAGS = new Set(['style', 'template', 'noscript', 'iframe', 'object']);
 const VOID_TAGS = new Set('area base br col embed hr img input link meta source track wbr'.split(' '));
 const CROSSED_TAGS = new Set(['del', 's', 'strike']);
-const SIGNS: ReadonlyArray<readonly [RegExp, string]> = [
-  [/\b(not|no|cross|times|close|minus|excluded|without|unavailable|false)\b/, '✗'],
-  [/\b(yes|check|checked|checkmark|tick|included|available|done|ok|true)\b/, '✓'],
-];
 
 interface Open {
   readonly tag: string;
@@ -63,6 +60,8 @@ class BlockReader {
   private title = '';
   private text = '';
   private hidden: Array<{ cycle: string; text: string }> = [];
+  /** What is hidden under no name that says when it holds; its words may say it. */
+  private unnamed = '';
   private line = 0;
   private opens = true;
   /** The line that is a name of a definition list and waits for what it names. */
@@ -72,6 +71,9 @@ class BlockReader {
     caption: string;
     rows: Array<{ line: number; cells: string[]; isGroup: boolean }>;
     span: number;
+    /** Of cells that go on below: their text, by column, and for how many rows more. */
+    below: Map<number, { text: string; rows: number }>;
+    rowSpan: number;
   }> = [];
   /** The cell that is being read; null outside of cells. */
   private cell: string | null = null;
@@ -126,12 +128,18 @@ class BlockReader {
       return;
     }
     const inside = this.stack.at(-1);
+    if (inside?.tag === 'title' && this.isWithin('svg')) {
+      // The title of a drawing is what a tick or a cross is called.
+      this.text += signOf(text);
+      return;
+    }
     if (inside?.tag === 'title') this.title += text;
     if (this.stack.some(({ isSilent }) => isSilent)) return;
     const hiding = this.stack.find(({ isHidden }) => isHidden);
     if (hiding) {
       const cycle = [...this.stack].reverse().find((one) => one.cycle !== null)?.cycle;
       if (cycle) this.hidden.push({ cycle, text });
+      else this.unnamed += `${/\p{L}$/u.test(this.unnamed) && /^\p{L}/u.test(text) ? ' ' : ''}${text}`;
       return;
     }
     if (inside?.isSup) return this.sayRaised(text);
@@ -146,6 +154,7 @@ class BlockReader {
     const at = this.stack.map((one) => one.tag).lastIndexOf(tag);
     if (at < 0) return;
     if (this.stack[at]?.isCrossed) this.say(CROSSED_OUT.close);
+    if (this.stack[at]?.isHidden) this.closeHidden();
     if (BLOCK_TAGS.has(tag) || tag === 'td' || tag === 'th') this.breakLine();
     // An empty block is a gap.
     if (tag === 'div' || tag === 'p') this.opens ||= this.stack[at]?.line === this.line && this.cell === null;
@@ -182,17 +191,17 @@ class BlockReader {
     if (!isCell && !['img', 'svg', 'i', 'span', 'use'].includes(tag)) return;
     const label = attributes['aria-label'] ?? attributes['alt'] ?? (tag === 'i' ? names.replace(/[-_]/g, ' ') : '');
     if (label === '' || (tag === 'span' && label.length > 20)) return;
-    const sign = SIGNS.find(([pattern]) => pattern.test(label.toLowerCase()))?.[1];
-    if (sign) this.text += `${sign} `;
+    this.text += signOf(label);
   }
 
-  private openTable(tag: string, { colspan }: Readonly<Record<string, string>>): void {
-    if (tag === 'table') this.tables.push({ line: this.line + 1, caption: '', rows: [], span: 1 });
+  private openTable(tag: string, { colspan, rowspan }: Readonly<Record<string, string>>): void {
+    if (tag === 'table') this.tables.push({ line: this.line + 1, caption: '', rows: [], span: 1, below: new Map(), rowSpan: 1 });
     const table = this.tables.at(-1);
     if (!table) return;
     if (tag === 'tr') table.rows.push({ line: ++this.line, cells: [], isGroup: false });
     if (tag === 'td' || tag === 'th') {
       table.span = Math.min(20, Math.max(1, Number(colspan) || 1));
+      table.rowSpan = Math.min(50, Math.max(1, Number(rowspan) || 1));
       this.text = '';
       this.cell = '';
     }
@@ -202,12 +211,27 @@ class BlockReader {
     const table = this.tables.at(-1);
     if (!table) return;
     if (tag === 'td' || tag === 'th') {
+      this.goOnBelow();
       const row = table.rows.at(-1);
+      const text = (this.cell ?? '').trim();
+      if (row && table.rowSpan > 1) table.below.set(row.cells.length, { text, rows: table.rowSpan - 1 });
       // A cell over several columns is a heading of its rows, or holds for all of them.
-      row?.cells.push((this.cell ?? '').trim(), ...Array<string>(table.span - 1).fill(''));
+      row?.cells.push(text, ...Array<string>(table.span - 1).fill(''));
       this.cell = null;
-    } else if (tag === 'caption') table.caption = this.blocks.at(-1)?.kind === 'line' ? takeText(this.blocks) : '';
+    } else if (tag === 'tr') this.goOnBelow();
+    else if (tag === 'caption') table.caption = this.blocks.at(-1)?.kind === 'line' ? takeText(this.blocks) : '';
     else if (tag === 'table') this.endTable();
+  }
+
+  /** Cells over several rows stand in each of them. */
+  private goOnBelow(): void {
+    const table = this.tables.at(-1);
+    const row = table?.rows.at(-1);
+    for (let above = table?.below.get(row?.cells.length ?? 0); table && row && above; above = table.below.get(row.cells.length)) {
+      if (above.rows > 1) table.below.set(row.cells.length, { ...above, rows: above.rows - 1 });
+      else table.below.delete(row.cells.length);
+      row.cells.push(above.text);
+    }
   }
 
   private endTable(): void {
@@ -217,6 +241,12 @@ class BlockReader {
     if (rows.length > 0 && rows.some(({ cells }) => cells.length > 1))
       this.blocks.push({ kind: 'table', line: table.line, rows, ...(table.caption === '' ? {} : { caption: table.caption }) });
     else for (const { line, cells } of rows) this.blocks.push({ kind: 'line', line, text: cells.join(' ').trim() });
+  }
+
+  private closeHidden(): void {
+    const cycle = cycleSaid(this.unnamed);
+    if (cycle !== null) this.hidden.push({ cycle, text: this.unnamed });
+    this.unnamed = '';
   }
 
   private closeScript(): void {
@@ -265,17 +295,4 @@ const LONGEST_VALUE = 24;
 function takeText(blocks: PageBlock[]): string {
   const last = blocks.pop();
   return last?.kind === 'line' ? last.text : '';
-}
-
-function cycleOf(names: string): string | null {
-  if (/\b(year|yearly|annual|annually)\b/i.test(names)) return 'yearly';
-  return /\b(month|monthly)\b/i.test(names) ? 'monthly' : null;
-}
-
-function roleOf(tag: string, attributes: Readonly<Record<string, string>>, names: string): LineRole | undefined {
-  if (/^h[1-6]$/.test(tag) || tag === 'dt' || tag === 'caption') return 'heading';
-  if (tag === 'li') return 'item';
-  if (tag === 'button' || attributes['role'] === 'button' || /\b(btn|button|cta)\b/.test(names)) return 'button';
-  if (tag === 'nav' || tag === 'header' || tag === 'option') return 'navigation';
-  return tag === 'footer' ? 'footer' : undefined;
 }

@@ -72,26 +72,17 @@ function placesOf(text: string, names: readonly string[]): Array<{ name: string;
   return apart.sort((a, b) => a.from - b.from);
 }
 
+const MONTHLY =
+  /\b(?:month[- ]to[- ]month|monthly billing|by the month|billed monthly|pa(?:y|ying|id) monthly|monthly (?:plan|price|billing))/;
+const YEARLY =
+  /\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plans?|billing|prices?)|billed (?:yearly|annually)|pa(?:y|id|ying) (?:yearly|annually)|in advance|(?:per|a) year\b[^?]*\?)/;
+
 /** How a price is paid may be said once for all of them, at the end or in the question. */
 function wordsAround(text: string, question: string): { all: string; question: string } {
   const end = text.slice(text.lastIndexOf('¤')).replace(/^¤[\d.]+/, '');
-  const lead =
-    /\b(?:month[- ]to[- ]month|(?:pay|paid|paying|billed) (?:monthly|yearly|annually)|monthly billing|(?:pay|paid|paying) by the year|(?:yearly|annual) (?:prices?|plans?))\b/i.exec(
-      text.slice(0, text.indexOf('¤')),
-    )?.[0] ?? '';
-  const asked = `${question} ${lead}`.toLowerCase();
-  const bill =
-    /\b(?:month[- ]to[- ]month|monthly billing|by the month|billed monthly|pa(?:y|ying|id) monthly|monthly (?:plan|price|billing))/.test(
-      asked,
-    )
-      ? ' per month billed monthly'
-      : '';
-  const year =
-    /\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plans?|billing|prices?)|billed yearly|pa(?:y|id|ying) (?:yearly|annually)|in advance|(?:per|a) year\b[^?]*\?)/.test(
-      asked,
-    )
-      ? ' per year'
-      : '';
+  const asked = `${question} ${text.slice(0, text.indexOf('¤'))}`.toLowerCase();
+  const bill = MONTHLY.test(asked) ? ' per month billed monthly' : '';
+  const year = YEARLY.test(asked) ? ' per year' : '';
   const period = /\b(?:a|per|each|\/) ?(?:month|year)\b|\bbilled \w+|\bmonthly\b|\byearly\b|\bpaid \w+/i.test(end)
     ? ` ${end.replace(/[.!]+$/, '')}`
     : '';

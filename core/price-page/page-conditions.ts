@@ -6,6 +6,9 @@ import { type Place, plansFor } from './plans-meant';
 import type { ReadingBuilder } from './reading-builder';
 import { dayStatements, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './sale-conditions';
 
+/** "Is there a set-up fee?", "Do you charge for set-up?" */
+const ASKS_SET_UP = /\bset[- ]?up (?:fee|cost|charge)|\b(?:charge|pay|cost)\b[^?]*\b(?:for|to) set[- ]?up\b/i;
+
 /** What the lines outside the plans say of the whole page. */
 export interface WholePage {
   taxExcluded: boolean | null;
@@ -55,7 +58,7 @@ export function readConditions(
   }
   if (
     isWithoutJoiningFee(plain) ||
-    (/\bset[- ]?up (?:fee|cost)/i.test(place.question) && /^no(?:, never| never|ne)?[.!]?$/i.test(plain) && !isHedged(line, next))
+    (ASKS_SET_UP.test(place.question) && /^no(?:, never| never|ne)?[.!]?$/i.test(plain) && !isHedged(line, next))
   )
     for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
       builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);

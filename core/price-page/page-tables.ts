@@ -146,12 +146,18 @@ function turned(
     names: body.map(({ cells }) => columnName(cells[0] ?? '')),
     heads: body.map(() => []),
     rows: head.cells.slice(1).map((heading, column) => ({
-      heading: /^price$/i.test(heading) ? `${/^(?:monthly|yearly)\b/i.exec(head.cells[0] ?? '')?.[0] ?? ''} ${heading}`.trim() : heading,
+      heading: withBilling(heading, head.cells[0] ?? ''),
       line,
       cells: body.map((row) => ({ plain: (row.cells[column + 1] ?? '').trim(), line: row.line })),
     })),
     line,
   };
+}
+
+/** Under "Yearly plans | Price" the price is that of a year. */
+function withBilling(heading: string, corner: string): string {
+  const billing = /^(?:monthly|yearly)\b/i.exec(corner)?.[0];
+  return billing !== undefined && /^price$/i.test(heading) ? `${billing} ${heading}` : heading;
 }
 
 /** Steps of a price by how many there are: what each plan costs up to so many contacts. */

@@ -23,6 +23,11 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // Whose cards are European is asked: seen from the shop they may be all or only some.
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
   'course-tern': ['Taster', 'Teacher', 'School', 'Academy'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
+  'course-mayfly': [
+    ...['Seedling', 'Orchard', 'Forest'].map((plan) => `${plan}: fee 1.5%+0.25 payment`),
+    // What is charged beyond it is read; what stands before it in the same sentence is not.
+    ...['Seedling', 'Orchard', 'Forest'].map((plan) => `${plan}: lim video-hours/hours-of-video/video 10`),
+  ],
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
   // Of two rates of the same payments it is asked which holds for most of them.
   'pay-brindlecard': [': fee 1.6% payment inperson', ': fee 2.6% payment inperson'],
@@ -47,6 +52,8 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   ],
   // A list headed "Free" beside a table of steps is of no plan of that table; "adds" names no price.
   'mail-scoterpost': ['Free: lim automations 1', 'Free: lim landing-pages inf', 'Free: lim users/staff 1', 'Creator: refund 30'],
+  // A price by the year and one for each in one line.
+  'plugin-scarab': ['+text messages: addon 12 29'],
   'store-ruffcastle': ['+Till Pro: addon 1 89'],
   // A domain that is free for a year is a free domain.
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
@@ -96,3 +103,14 @@ it.each(pagesIn('pages').map((one) => [one.page, one] as const))(
     expect(reading.plans.filter(({ name }) => named.size > 0 && !named.has(name.toLowerCase()))).toEqual([]);
   },
 );
+
+it('what is counted has one name on all plans of a page, in the singular or in the plural', () => {
+  const twofold = [...pagesIn('pages'), ...pagesIn('corpus')].flatMap(({ page, text, truth }) => {
+    const { plans } = readPricePage(text, { currency: truth.currency });
+    const counted = new Set(
+      plans.flatMap(({ facts }) => facts.flatMap(({ statement }) => (statement.kind === 'limit' ? [statement.quantity] : []))),
+    );
+    return [...counted].filter((one) => counted.has(`${one}s`) || counted.has(`${one}es`)).map((one) => `${page}: ${one}`);
+  });
+  expect(twofold).toEqual([]);
+});

@@ -183,7 +183,7 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
     (isNamed ? 4 : 0) +
     (line.role === 'heading' ? 3 : 0) +
     (line.opens ? 2 : 0) -
-    (TAGLINE.test(plain) && words > 1 && !isNamed ? 3 : 0) -
+    (TAGLINE.test(plain) && words > 1 && !isNamed && !/^for ?ever$/i.test(plain) ? 3 : 0) -
     (words > 2 ? words - 2 : 0) -
     (isButton(plain) && !isNamed ? buttonPenalty : 0) -
     (isAgain && !isNamed ? 4 : 0) -

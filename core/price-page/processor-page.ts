@@ -6,11 +6,15 @@ import { isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
 import type { ReadingBuilder } from './reading-builder';
 import type { WholePage } from './page-conditions';
 import { isWithoutJoiningFee, taxStatedIn } from './sale-conditions';
+import { isByAccount, namesAWay } from './ways-of-paying';
 
 /** Sections of a processor's page whose rates are not those of taking a payment. */
 const BESIDES = /\b(?:conversion|chargebacks?|payouts?|refunds?|disputes?|volumes?|(?:instant|same-day|fast) transfers?)\b/i;
 
-const BY_ACCOUNT = /\b(?:(?:bank|direct) debits?|(?:bank|credit) transfers?|bank (?:redirects?|payments?)|sepa|pay later|instal?ments)\b/i;
+/** Whether a thing that a processor charges for is not the taking of a payment: a chargeback, a payout. */
+export function isBesidePayments(plain: string): boolean {
+  return BESIDES.test(plain);
+}
 
 /**
  * Reads the page of a payment processor, which has rates and no plans: each under its own name, the channel and the
@@ -32,7 +36,7 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
     whole.taxExcluded ??= taxStatedIn(plain);
     if (isWithoutJoiningFee(plain) || /\bno monthly fees?\b/i.test(plain)) readNoFees(plain, line.line, builder);
     // An account is paid from in the same way wherever one stands.
-    if (BY_ACCOUNT.test(plain)) channel = '';
+    if (isByAccount(plain.toLowerCase())) channel = '';
     const fees = feesIn(plain, { heading: `${channel} ${heading}`.trim(), isProcessor: true });
     if (fees.length > 0 && !BESIDES.test(`${plain} ${heading}`)) {
       for (const { statement } of fees) {
@@ -90,8 +94,9 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
     const [, rate = '', behind = ''] = /^(\d+(?:\.\d+)?%(?: \+ ¤[\d.]+)?) (?:for|on|with) (\p{L}[^\d%¤]*)$/u.exec(line.plain) ?? [];
     if (/\bcards?\b/i.test(behind)) return [{ ...line, plain: `${behind}: ${rate}` }];
     const before = lines[at - 1]?.plain ?? '';
-    const isAlone = /^¤\d[\d.]*(?: each)?$/.test(line.plain) && WAY_OF_PAYING.test(before) && !/\d/.test(before);
-    if (/^[^:\d]+: ¤[\d.]+$/.test(line.plain) && WAY_OF_PAYING.test(line.plain)) return [{ ...line, plain: `${line.plain} per payment` }];
+    const isAlone = /^¤\d[\d.]*(?: each)?$/.test(line.plain) && namesAWay(before.toLowerCase()) && !/\d/.test(before);
+    if (/^[^:\d]+: ¤[\d.]+$/.test(line.plain) && namesAWay(line.plain.toLowerCase()))
+      return [{ ...line, plain: `${line.plain} per payment` }];
     return [isAlone ? { ...line, plain: `${line.plain.replace(/ each$/, '')} per payment` } : line];
   });
 }
@@ -105,8 +110,6 @@ function areNamesBelow(lines: readonly PlainLine[]): ReadonlySet<number> {
   const [first = 0] = rates;
   return new Set(rates.length >= 2 && !isName(first - 1) && rates.every((at) => isName(at + 1)) ? rates : []);
 }
-
-const WAY_OF_PAYING = /\b(?:debits?|transfers?|redirects?|wallets?|vouchers?|pay later|invoices?|cash|cheques?|bank payments?)\b/i;
 
 function isChannel(plain: string): boolean {
   return /^(?:online(?: payments?)?|in[- ]person(?: payments?)?|in[- ]store|(?:payment )?(?:links|invoices) and (?:payment )?(?:links|invoices)|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(

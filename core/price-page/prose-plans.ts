@@ -4,11 +4,13 @@ import type { PlainLine } from './plain-line';
 
 /** "The Basic plan costs …", "With our Trade plan, at …". */
 const NAMES_PLAN = /\b(?:(?:with|on|choose|for) )?(?:the|our) (\p{Lu}[\p{L}\d]*(?: \p{Lu}[\p{L}\d]*)?) (?:plan|package|tariff)\b/iu;
+/** "Circle costs ¤35 a month". */
+const BEGINS_WITH_NAME = /^(\p{Lu}[\p{L}\d]*(?: \p{Lu}[\p{L}\d]*)?) (?:costs|is|comes (?:at|to)|starts at) (?:only |just )?[^\p{L}\s]/u;
 const LEAST_PLANS = 2;
 const AMOUNT = /¤\d+(?:\.\d+)?/;
 /** Words of a sentence that lead to what a plan has. */
 const LEADS =
-  /^(?:and|or|with|plus|then|it|they|that|this|which|you|we|there|its?|also|both|includes?|including|comes? with|gives? you|gets?|get|has|have|is|are|offers?|adds?|allows?|up to a|take|takes|charge|charges)\s+/i;
+  /^(?:and|or|with|plus|then|it|they|that|this|which|you|we|there|holds?|room for|carries|its?|also|both|includes?|including|comes? with|gives? you|gets?|get|has|have|is|are|offers?|adds?|allows?|up to a|take|takes|charge|charges)\s+/i;
 
 /**
  * Plans that are told in sentences: each paragraph names its plan, says what it costs, and lists what it has. Its clauses
@@ -32,7 +34,7 @@ export function prosePlans(lines: readonly PlainLine[]): FoundPlans | null {
 }
 
 function nameIn({ text }: PlainLine): string | null {
-  const [, name = ''] = NAMES_PLAN.exec(text) ?? [];
+  const [, name = ''] = NAMES_PLAN.exec(text) ?? BEGINS_WITH_NAME.exec(text) ?? [];
   return /^\p{Lu}/u.test(name) ? name : null;
 }
 
@@ -41,6 +43,8 @@ function clausesOf(line: PlainLine): PlainLine[] {
   const parts = line.plain
     .replace(/[.!]$/, '')
     .replace(NAMES_PLAN, ' ')
+    .replace(BEGINS_WITH_NAME, (lead) => lead.slice(-1))
+    .replace(/ \((?:or|and) ([^()]*)\)/g, ', $1,')
     .split(/,\s+|;\s+|\s+(?:and|or)\s+(?=[\p{L}\d¤])/u)
     .map(tidied)
     .filter((plain) => plain !== '');

@@ -13,8 +13,19 @@ const FIXED = /^(?:fixed|flat|plus|fixed (?:fee|amount|part)|flat fee)$/i;
 /** What is paid by the month is something that is had beside a plan. */
 const PAID_BY_TIME = /(?:\/|\b(?:per|a)) ?(?:month|mo|year|yr)\b/i;
 
+/** "How they pay | Where | Fee": what a rate is of stands in several columns, which are one name. */
+function withOneName(rows: PageTable['rows']): PageTable['rows'] {
+  const [head, ...body] = rows;
+  const width = head?.cells.length ?? 0;
+  const isOfWords = (at: number) => body.every(({ cells }) => /\p{L}/u.test(cells[at] ?? '') && !/\d/.test(cells[at] ?? ''));
+  const areNames = width > 2 && RATE.test(head?.cells.at(-1) ?? '') && Array.from({ length: width - 1 }, (_, at) => at).every(isOfWords);
+  if (!areNames) return rows;
+  return rows.map((row) => ({ ...row, cells: [row.cells.slice(0, -1).join(', '), row.cells.at(-1) ?? ''] }));
+}
+
 /** A table of rates by kind of card and channel, or by way of paying, has no plans in its head. */
-export function isRateTable({ rows }: PageTable): boolean {
+export function isRateTable(table: PageTable): boolean {
+  const rows = withOneName(table.rows);
   const [head, ...body] = rows;
   const names = head?.cells.slice(1).filter((cell) => cell !== '') ?? [];
   const isOfRates = names.every((cell) => CHANNEL.test(cell)) || (names.length <= 2 && isRateColumns(names));
@@ -28,8 +39,8 @@ function isRateColumns([rate = '', fixed]: readonly string[]): boolean {
 }
 
 /** Rates by kind of card and channel, or by way of paying: of a processor, or of every plan of the page. */
-export function readRateTable({ rows }: PageTable, plain: (text: string) => string, builder: ReadingBuilder, isProcessor: boolean): void {
-  const [head, ...body] = rows;
+export function readRateTable(table: PageTable, plain: (text: string) => string, builder: ReadingBuilder, isProcessor: boolean): void {
+  const [head, ...body] = withOneName(table.rows);
   const columns = (head?.cells.slice(1) ?? []).map(plain);
   const plans = isProcessor ? [builder.plan('', 0)] : builder.plans;
   for (const { line, cells } of body) {

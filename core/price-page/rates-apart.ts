@@ -2,6 +2,7 @@ import type { StatedCharge, Statement } from '../price-phrase/statement';
 import type { Fact } from './page-reading';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { askWhichHolds } from './ask-which-holds';
+import { isAbroad, type Region, regionOf, specialCards, wayOf } from './ways-of-paying';
 
 type Only = NonNullable<StatedCharge['only']>;
 
@@ -15,27 +16,8 @@ interface Rate {
   readonly way: string | null;
 }
 
-/** Ways of paying that have rates of their own, by the name that a forecast gives them. */
-const WAYS: ReadonlyArray<readonly [RegExp, string]> = [
-  [/\b(?:direct|bank) debits?\b|\bsepa\b/, 'direct-debit'],
-  [/\b(?:bank|credit|wire) transfers?\b|\bbank (?:payments?|redirects?)\b/, 'bank-transfer'],
-  [/\bpay(?:ment)?[- ]later\b|\binstal?ments?\b/, 'pay-later'],
-  [/\b(?:payment|pay|by) links?\b|\blinks?\b/, 'payment-link'],
-  [/\binvoic(?:es?|ing)\b/, 'invoice'],
-  [/\bwallets?\b/, 'wallet'],
-  [/\bvouchers?\b/, 'voucher'],
-  [/\b(?:card on file|saved cards?)\b/, 'card-on-file'],
-];
 /** What a fee is called where its words name nothing else. */
 const USUAL: ReadonlySet<string> = new Set(['card fee', 'sales fee']);
-/** Kinds of cards beside the usual ones. */
-const KINDS = /\b(premium|business|commercial|corporate|company|amex)\b/;
-const REGIONS: ReadonlyArray<readonly [RegExp, string, string]> = [
-  [/\b(?:uk|british|britain|united kingdom)\b/, 'uk', 'GBP'],
-  [/\b(?:europe|european|eu|eea)\b/, 'europe', 'EUR'],
-  [/\b(?:us|american|united states)\b/, 'us', 'USD'],
-];
-const ABROAD = /\b(?:international|foreign|abroad|elsewhere|others?|rest of|outside|non-\w+)\b/;
 
 /**
  * Keeps the rates of taking a payment apart, so that no payment pays two of them: cards from abroad beside those from
@@ -74,8 +56,8 @@ function rateOf(fact: Fact, builder: ReadingBuilder): Rate | null {
   const label = charge.label.toLowerCase();
   const words = `${label} ${hasOne ? plain : ''}`;
   const own = hasOne ? `${USUAL.has(label) ? '' : label} ${plain}` : label;
-  const way = /\bcards?\b(?! on file)/.test(own.replace(/\bsaved cards?\b/, '')) ? null : WAYS.find(([pattern]) => pattern.test(own));
-  return { fact, only: charge.only ?? {}, words, way: way?.[1] ?? null };
+  const isOfCards = /\bcards?\b(?! on file)/.test(own.replace(/\bsaved cards?\b/, ''));
+  return { fact, only: charge.only ?? {}, words, way: isOfCards ? null : wayOf(own) };
 }
 
 /** "+ 0.9%", "1.5% more" come on top of another rate. */
@@ -116,17 +98,17 @@ function onlyOf(rate: Rate, all: readonly Rate[], currency: string | null): Only
 
 /** The kind of cards that a rate is about; null for those that are usual where the seller is. */
 function kindOf({ words, only }: Rate, beside: readonly Rate[], currency: string | null): string | null {
-  if (ABROAD.test(words) || only.cards?.includes('international')) return 'international';
-  const region = REGIONS.find(([pattern]) => pattern.test(words));
-  const isFromHome = region === undefined || (currency === null ? only.cards?.includes('domestic') : region[2] === currency);
-  const special = KINDS.exec(words)?.[1];
-  const isSpecial = special !== undefined && beside.some((one) => !KINDS.test(one.words) && isOfRegion(one, region?.[1]));
+  if (isAbroad(words) || only.cards?.includes('international')) return 'international';
+  const region = regionOf(words);
+  const isFromHome = region === null || (currency === null ? only.cards?.includes('domestic') : region.currency === currency);
+  const special = specialCards(words);
+  const isSpecial = special !== null && beside.some((one) => specialCards(one.words) === null && isOfRegion(one, region));
   if (isFromHome) return isSpecial ? special : null;
-  return isSpecial ? `${region[1]}-${special}` : region[1];
+  return isSpecial ? `${region.name}-${special}` : region.name;
 }
 
-function isOfRegion({ words }: Rate, region: string | undefined): boolean {
-  return !ABROAD.test(words) && REGIONS.find(([pattern]) => pattern.test(words))?.[1] === region;
+function isOfRegion({ words }: Rate, region: Region | null): boolean {
+  return !isAbroad(words) && regionOf(words) === region;
 }
 
 /** The same rate for two things that are paid alike is one. */

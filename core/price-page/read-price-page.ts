@@ -18,7 +18,7 @@ import { keepRatesApart } from './rates-apart';
 import { isRateTable, readRateTable } from './rate-table';
 import { readPlanTable, readPriceList } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
-import { readProcessor } from './processor-page';
+import { isBesidePayments, readProcessor } from './processor-page';
 import { confirmByData, readData } from './data-of-page';
 import { nothingSaid, type WholePage } from './page-conditions';
 import { readRest } from './rest-of-page';
@@ -176,19 +176,30 @@ function readTables(
       readRateTable(table, plain, builder, isProcessor);
       return [];
     }
-    const plans = planTable(table, plain, builder.names());
-    if (!plans) return readPriceList(table, plain, builder);
+    const plans = isProcessor ? null : planTable(table, plain, builder.names());
+    if (!plans) return readPriceList(isProcessor ? ofPayments(table) : table, plain, builder);
     readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);
     return [];
   });
 }
 
+/** A processor's table without what is no price of taking a payment; that stays open. */
+function ofPayments(table: PageTable): PageTable {
+  return { ...table, rows: table.rows.filter(({ cells }) => !isBesidePayments(cells[0] ?? '')) };
+}
+
 /** A page without plans but with several rates is a payment processor's. */
 function isProcessorPage(lines: readonly PlainLine[], tables: readonly PageTable[], format: FigureFormat): boolean {
-  if (tables.some((table) => !isRateTable(table))) return false;
+  const others = tables.filter((table) => !isRateTable(table));
+  if (others.some((table) => others.length === tables.length || !isOfThings(table))) return false;
   if (tables.some(({ rows }) => rows.filter(({ cells }) => cells.some((cell) => /\d%/.test(plainText(cell, format)))).length >= 2))
     return true;
   return lines.filter(({ plain }) => feesIn(plain, { heading: 'card', isProcessor: true }).length > 0).length >= 2;
+}
+
+/** "Chargeback | £15", "Card reader | £29": what a processor charges beside its rates, a row a thing. */
+function isOfThings({ rows }: PageTable): boolean {
+  return rows.every(({ cells: [name = '', price = '', ...more] }) => more.length === 0 && !/\d/.test(name) && /\d/.test(price));
 }
 
 function finished(

@@ -55,10 +55,18 @@ function headsRows([text = '']: readonly string[], rows: readonly PageRow[], nex
 
 const A_SIGN = /^\s*(?:[€$£¥]|[A-Z]{1,2}\$)\s*$/;
 
+const AN_AMOUNT = /^\s*\d[\d.,]*\s*$/;
+/** "EUR/month", "€ per month" under the amount. */
+const A_SIGN_AND_TIME = /^\s*(?:[€$£¥]|EUR|USD|GBP|CHF|CAD|AUD|SEK|NOK|DKK|PLN)\s*(?:\/|per\b|a\b|each\b)\s*(?:month|mo|year|yr)\b/i;
+
 /** "$", "7" and ".50" in lines of their own, as some pages set a price, are one amount in the line of its sign. */
 function withWholeAmounts(lines: readonly string[]): string[] {
   const whole = [...lines];
   for (let at = 0; at + 1 < whole.length; at += 1) {
+    if (AN_AMOUNT.test(whole[at] ?? '') && A_SIGN_AND_TIME.test(whole[at + 1] ?? '')) {
+      whole[at] = `${(whole[at] ?? '').trim()} ${(whole[at + 1] ?? '').trim()}`;
+      whole[at + 1] = JOINED;
+    }
     if (!A_SIGN.test(whole[at] ?? '') || !/^\s*\d[\d.,]*\s*$/.test(whole[at + 1] ?? '')) continue;
     const cents = /^\s*[.,]?\d{2}\s*$/.test(whole[at + 2] ?? '') ? (whole[at + 2] ?? '').trim().replace(/^(?=\d)/, '.') : '';
     whole[at] = `${(whole[at] ?? '').trim()}${(whole[at + 1] ?? '').trim()}${cents}`;

@@ -98,7 +98,7 @@ function extraOne(text: string): ChargeStatement | null {
 
 /** "Each extra 500 subscribers: ¤5 per month". */
 const EACH_PACK = new RegExp(
-  `\\b(?:each|every|per) ${EXTRA} (\\d+) (\\p{L}[\\p{L} -]{0,40}?)(?: costs?| is| are|:)? ¤(\\d+(?:\\.\\d+)?)`,
+  `\\b(?:each|every|per) ${EXTRA} (\\d+) (\\p{L}[\\p{L} -]{0,40}?)(?: (?:on|in|with) \\p{L}[\\p{L} ]{0,30}?)?(?: costs?| adds?| is| are|:)? ¤(\\d+(?:\\.\\d+)?)`,
   'u',
 );
 

@@ -150,6 +150,7 @@ export function nameOf(words: string): string {
 
 /** Words for one of something as words for several, where they are not a usual name already. */
 export function plural(words: string): string {
+  if (/(?:^| )(?:person|people)$/.test(words)) return words.replace(/person$/, 'people');
   if (/(ss|x|ch|sh)$/.test(words)) return `${words}es`;
   const isSettled =
     words.startsWith(AS_WRITTEN) || words.endsWith('s') || (QUANTITY_BY_WORDS.has(words) && !QUANTITY_BY_WORDS.has(`${words}s`));
