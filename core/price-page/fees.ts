@@ -17,6 +17,9 @@ const FIXED_FIRST = /¤(\d+(?:\.\d+)?)\s*(?:\+|plus|and)\s*(\d+(?:\.\d+)?)%/g;
 /** "10% of each sale, payment processing included" is what the vendor takes. */
 const PROCESSING_INCLUDED =
   /,? ?\(?(?:and |with |incl(?:uding|\.) )?(?:card |payment )(?:processing|fees?|costs?)(?: (?:is |are )?included)\)?/g;
+/** "Including 19% VAT". */
+const SALES_TAX =
+  /\b\d+(?:\.\d+)?% (?:vat|mwst|ust|sales tax|gst|tva|iva|btw)\b|\b(?:vat|mwst|ust|gst|tva|iva|btw)[: ](?:of )?\d+(?:\.\d+)?%/g;
 /** Percentages that are no fees. */
 const NO_FEE =
   /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund|ads|adverts?|advertising)\b/;
@@ -29,15 +32,15 @@ const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
-  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fee on sales|of payments from)\b/;
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (?:tips and )?(each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|payment links?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
+  /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
-  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
+  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:tips and )?(?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
 /** What a fee's words are read with. */
 export interface FeeSurroundings {
@@ -57,7 +60,7 @@ export interface FeeSurroundings {
  * @example feesIn('2.9% + ¤0.3 online', { heading: 'card rates' }) // a card fee on orders of the own site
  */
 export function feesIn(plain: string, { heading, isProcessor = false, isFee = false }: FeeSurroundings): StatedFee[] {
-  const text = plain.toLowerCase().replace(FIXED_FIRST, '$2% + ¤$1').replace(PROCESSING_INCLUDED, '');
+  const text = plain.toLowerCase().replace(FIXED_FIRST, '$2% + ¤$1').replace(PROCESSING_INCLUDED, '').replace(SALES_TAX, ' ');
   const rates = [...text.matchAll(RATE)];
   const isAboutFees = (words: string) =>
     CARDS.test(words) ||
@@ -91,7 +94,12 @@ function wordsAround(text: string, rates: readonly RegExpExecArray[]): Array<{ b
   const leads = segments.map((segment, index) => {
     const clause = /[,;]\s*([a-z][^,;]*)$/.exec(segment)?.[1] ?? '';
     const isSaidBehind = /^[\s,;.)]*(?:for|on|if|with|to|of|per|in|from)\b/.test(segments[index + 1] ?? '');
-    return index + 1 < rates.length && isAbroad(clause) && !/\b(?:and|or|plus)\s*$/.test(clause) && !isSaidBehind ? clause : '';
+    return index + 1 < rates.length &&
+      (isAbroad(clause) || IN_PERSON.test(clause) || ONLINE.test(clause)) &&
+      !/\b(?:and|or|plus)\s*$/.test(clause) &&
+      !isSaidBehind
+      ? clause
+      : '';
   });
   return segments.map((segment, index) => ({
     before: index === 0 ? text.slice(0, rates[0]?.index) : (leads[index - 1] ?? ''),

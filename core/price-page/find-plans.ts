@@ -1,6 +1,6 @@
 import { areBlocks, endOfLast, endsCard, opensBlock, startOf } from './card-ends';
 import { countedPlans } from './counted-plans';
-import { isButton, isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { canBeName, isButton, isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
 import type { PlainLine } from './plain-line';
 import {
@@ -121,9 +121,23 @@ function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
       ? [{ name: nameWords(name), nameLine: line.line, lines: said.map((plain) => ({ ...line, plain, text: plain })) }]
       : [];
   });
-  if (found.length < 2 && found.every(({ name }) => /^free$/i.test(name))) return withCounts(lines);
+  if (found.length < 2 && found.every(({ name }) => /^free$/i.test(name))) return priceAtEnd(lines) ?? withCounts(lines);
   const taken = new Set(found.map(({ nameLine }) => nameLine));
   return { cards: found, rest: lines.filter(({ line }) => !taken.has(line)) };
+}
+
+/** "Business — 5 sites — ¤99 / year", line after line: a name, what it has, and its price. */
+function priceAtEnd(lines: readonly PlainLine[]): FoundPlans | null {
+  const cards = lines.flatMap((line): PlanCard[] => {
+    const parts = line.plain.split(/\s+[–—|·]\s+|\s-\s/);
+    const [name = '', ...others] = parts;
+    const isPlan = parts.length >= 3 && canBeName(name, name) && isPriceLine(others.at(-1) ?? '') && !others.slice(0, -1).some(isPriced);
+    const said = [others.at(-1) ?? '', ...others.slice(0, -1)];
+    return isPlan ? [{ name: nameWords(name), nameLine: line.line, lines: said.map((plain) => ({ ...line, plain, text: plain })) }] : [];
+  });
+  if (cards.length < 2) return null;
+  const taken = new Set(cards.map(({ nameLine }) => nameLine));
+  return { cards, rest: lines.filter(({ line }) => !taken.has(line)) };
 }
 
 function withCounts(lines: readonly PlainLine[]): FoundPlans {

@@ -58,6 +58,7 @@ class BlockReader {
   private readonly scriptData: string[] = [];
   private script: { readonly isLinked: boolean; text: string } | null = null;
   private title = '';
+  private siteName = '';
   private text = '';
   private hidden: Array<{ cycle: string; text: string }> = [];
   /** What is hidden under no name that says when it holds; its words may say it. */
@@ -93,6 +94,7 @@ class BlockReader {
       return;
     }
     if (tag === 'br') return this.breakLine();
+    if (tag === 'meta' && attributes['property'] === 'og:site_name') this.siteName = attributes['content'] ?? '';
     const names = `${attributes['class'] ?? ''} ${attributes['data-cycle'] ?? ''} ${attributes['data-period'] ?? ''} ${attributes['data-billing'] ?? ''} ${attributes['id'] ?? ''}`;
     if (BLOCK_TAGS.has(tag)) this.breakLine();
     const parent = this.stack.at(-1);
@@ -170,7 +172,7 @@ class BlockReader {
       blocks: this.blocks,
       linkedData: this.linkedData,
       scriptData: this.scriptData,
-      title: this.title.replace(/\s+/g, ' ').trim().slice(0, 200),
+      title: (this.siteName || this.title).replace(/\s+/g, ' ').trim().slice(0, 200),
       leftOut,
     };
   }

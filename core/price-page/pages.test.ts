@@ -52,6 +52,8 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   ],
   // A list headed "Free" beside a table of steps is of no plan of that table; "adds" names no price.
   'mail-scoterpost': ['Free: lim automations 1', 'Free: lim landing-pages inf', 'Free: lim users/staff 1', 'Creator: refund 30'],
+  // What more hours cost is asked about where a sentence gives each plan's.
+  'live-katydid': ['Arena: per 2.50 live-hours', 'Hall: per 4 live-hours', 'Pocket: per 6 live-hours'],
   // A price by the year and one for each in one line.
   'plugin-scarab': ['+text messages: addon 12 29'],
   'store-ruffcastle': ['+Till Pro: addon 1 89'],

@@ -46,6 +46,10 @@ export function figureFormatOf(text: string): FigureFormat {
   };
 }
 
+/** "¤18 pm", "¤18 pcm", "¤18 p/m" and "¤200 pa". */
+const A_MONTH = /(¤[\d.]*\d)\s?(?:p\.?\s?m\b\.?|p\/m\b|pcm\b)/gi;
+const A_YEAR = /(¤[\d.]*\d)\s?(?:p\.?\s?a\b\.?|p\/a\b)/gi;
+
 /** An amount below nothing: `¤-6` is an amount to no rule. Not the upper end of a range, nor what a list's dash begins. */
 const BELOW_NOTHING = /(^|[\p{L}:(=]\s?)[-−–]¤(\d)/gu;
 
@@ -84,6 +88,8 @@ export function plainText(text: string, format: FigureFormat): string {
       );
   return priced
     .replace(BELOW_NOTHING, '$1¤-$2')
+    .replace(A_MONTH, '$1 per month')
+    .replace(A_YEAR, '$1 per year')
     .replace(/(\d)\s+%/g, '$1%')
     .replace(/\s+/g, ' ')
     .trim();

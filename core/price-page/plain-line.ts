@@ -8,12 +8,18 @@ export interface PlainLine extends PageLine {
 /** "¤12/month + 5% of income" is a price and a fee. */
 const PRICE_AND_SHARE = /^((?:from )?¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr)) (?:\+|plus|and) (\d+(?:\.\d+)?% .*)$/i;
 
+/** "¤9 a month with 60 labels, then ¤0.2 a label" is a price, and what it includes. */
+const PRICE_WITH_ALLOWANCE =
+  /^(¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr)),? (?:with|including|incl\.) (\d+ \p{L}[\p{L} ]*,? then ¤[\d.]+ (?:each|apiece|(?:per|an?|for each) \p{L}+))\.?$/iu;
+
 /** A line with several sentences says several things. */
 export function sentencesOf(given: PlainLine): PlainLine[] {
   const line = withoutLabel(given);
   if (/^\d+[.)] /.test(line.plain)) return [line];
   const [, price, share] = PRICE_AND_SHARE.exec(line.plain) ?? [];
   if (price !== undefined && share !== undefined) return [price, share].map((plain) => ({ ...line, plain, text: plain }));
+  const [, monthly, allowance] = PRICE_WITH_ALLOWANCE.exec(line.plain) ?? [];
+  if (monthly !== undefined && allowance !== undefined) return [monthly, allowance].map((plain) => ({ ...line, plain, text: plain }));
   const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!?])\s+(?=[\p{Lu}¤\d])/u);
   return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
 }

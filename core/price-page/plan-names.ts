@@ -26,7 +26,7 @@ export function nameWords(text: string): string {
   return text
     .replace(/^\d+[.)]\s+/, '')
     .replace(/^(?:the|our)\s+/i, '')
-    .replace(/\s+(?:(?:most )?popular|best (?:value|seller)|recommended|our tip)$/i, '')
+    .replace(/\s+(?:(?:most )?popular|best (?:value|seller)|recommended|our tip|new!?)$/i, '')
     .replace(/\s+(?:plan|package|tarif)$/i, '')
     .trim();
 }

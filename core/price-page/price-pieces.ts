@@ -61,7 +61,8 @@ const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
  * on the line before ("$13", "/month", "billed annually").
  */
 export function pricePieces(lines: readonly PriceLine[]): PricePiece[] {
-  const { text, lineAt } = joined(withSwitchedLast(lines));
+  const { text: said, lineAt } = joined(withSwitchedLast(lines));
+  const text = said.replace(SAVED, (words) => ' '.repeat(words.length));
   const amounts = [...text.matchAll(/(\uE000)?\s*¤(\d+(?:\.\d+)?)\s*(\uE001)?/g)];
   const found = amounts.map((match, index) => {
     const end = amounts[index + 1]?.index ?? text.length;
@@ -77,6 +78,9 @@ export function pricePieces(lines: readonly PriceLine[]): PricePiece[] {
   const pieces = found.map(({ piece, before }, index) => (OTHERWISE.test(before) ? otherwisePaid(piece, found[index - 1]?.piece) : piece));
   return withTerm(withCrossedOut(pieces), text);
 }
+
+/** "(save ¤24)" is what the price beside it saves. */
+const SAVED = /\(\s*(?:you )?saves?(?: you)? ¤\d[\d.]*(?: (?:a|per) year)?\s*\)/gi;
 
 const OTHERWISE = /\b(?:otherwise|else)\s*$/;
 
@@ -245,7 +249,7 @@ export function isPriceTail(plain: string): boolean {
 
 const NO_PRICE =
   /^(?:custom(?:[ -]?(?:pricing|price|quote|plan))?|let['’]?s talk|talk to (?:us|sales)|contact (?:us|sales)(?: for (?:a )?(?:price|pricing|quote))?|(?:price )?on request|prices? by agreement|tailored(?: pricing)?|get a quote|request a quote|ask us|individual(?:ly)?(?: price| pricing)?|bespoke|by quote|price by arrangement)[.!]?$/i;
-const FREE = /^(?:free(?: forever| for ever)?|forever free|free plan|gratis|no monthly (?:fees?|costs?|charges?)|¤0|¤0\.00)[.!]?$/i;
+const FREE = /^(?:free(?: forever| for ever)?|forever free|free plan|gratis|no monthly (?:fees?|costs?|charges?|prices?)|¤0|¤0\.00)[.!]?$/i;
 
 /** Whether a line says in words what a plan costs: nothing, or that it has to be asked for. */
 export function wordPrice(plain: string): 'free' | 'asked for' | null {

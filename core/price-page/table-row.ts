@@ -204,8 +204,11 @@ function furtherOf(heading: string, plain: string): CellReading {
   const noun = heading
     .toLowerCase()
     .replace(/\b(?:each|per|price|for|every|further|additional|extra|more|overage|the|of|an?|cost|beyond that)\b/g, ' ')
+    .replace(/,/g, ' ')
     .replace(/\s+/g, ' ')
-    .trim();
+    .trim()
+    // "Extra traffic, per TB" counts TB of traffic.
+    .replace(/^(\p{L}[\p{L} ]*) (gb|tb)$/u, '$2 of $1');
   const own = /¤[\d.]+\s*(?:per|\/|for|each)\s*(?!mo\b|months?\b|yr\b|years?\b)\S+/.test(plain);
   const charge = unitChargeIn(own ? plain : `${amount} per additional ${noun}`, noun);
   return charge ? { statements: [charge], pieces: [] } : { ...NOTHING, why: 'no amount for one' };

@@ -52,7 +52,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
 
 /** "400 labels, then ¤0.08 each". */
 const ALLOWANCE_THEN =
-  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|per \p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more))/u;
+  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more))/u;
 
 function afterAllowance([all, given = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
   const thing = A_TIME.test(noun) ? null : countedThing(noun.replace(/^free /, ''));
