@@ -106,6 +106,17 @@ it.each(pagesIn('pages').map((one) => [one.page, one] as const))(
   },
 );
 
+/** Add-ons of the shared corpus that its truth leaves out, and that its pages sell. */
+const ALSO_SOLD = ['Load balancer', 'Own IP address', 'Loyalty programme', 'Reader for contactless and chip'];
+
+it.each(pagesIn('corpus').map((one) => [one.page, one] as const))(
+  '%s states no price and no fee that is not its',
+  (_page, { text, truth }) => {
+    const said = saidWithoutTruth(readPricePage(text, { currency: truth.currency }), truth);
+    expect(said.filter((one) => !ALSO_SOLD.some((name) => one.startsWith(`${name}: `)))).toEqual([]);
+  },
+);
+
 it('what is counted has one name on all plans of a page, in the singular or in the plural', () => {
   const twofold = [...pagesIn('pages'), ...pagesIn('corpus')].flatMap(({ page, text, truth }) => {
     const { plans } = readPricePage(text, { currency: truth.currency });
