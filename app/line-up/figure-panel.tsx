@@ -25,7 +25,7 @@ export function FigurePanel({ figure }: { figure: Extract<OpenFigure, { kind: 'f
   const breakdown = breakdownOf(priced.priced, figure.candidate, { bucket, year });
   if (!candidate || !column || !breakdown) return <p>{words.thisCandidateIsNoLonger}</p>;
   const { currency } = pricing.file;
-  const what = bucket ? BUCKET_NAMES[bucket].name : 'Total';
+  const what = bucket ? BUCKET_NAMES[bucket].name : words.total;
   const when = year === undefined ? '' : `, ${year === 0 ? words.firstYear : words.year(year + 1)}`;
   const { months } = priced.priced.result;
   const told = breakdown.byMonth.find(({ month }) => month === (chosen ?? breakdown.dearest?.month));

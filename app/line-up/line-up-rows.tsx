@@ -107,7 +107,7 @@ export function YearRows({ drawn, open, onOpen }: RowsProps) {
   if (years < 2) return null;
   return Array.from({ length: years }, (_, year) => {
     const inYear = Math.min(12, months - year * 12);
-    const name = `${YEARS[year] ?? texts.year(year + 1)}${inYear < 12 ? `, ${inYear} ${inYear === 1 ? 'month' : 'months'}` : ''}`;
+    const name = `${YEARS[year] ?? texts.year(year + 1)}${inYear < 12 ? texts.partOfAYear(inYear) : ''}`;
     return (
       <LineUpRow
         key={year}

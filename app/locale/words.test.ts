@@ -35,7 +35,7 @@ function linesWithWords(): Array<{ at: string; line: string }> {
 
 /** Whether a string of the code reads as something that is said: a sentence, or several words that begin with a capital. */
 function isSaid(words: string): boolean {
-  if (/^[/.#]|[[\]{}]|charset|sans-serif|\bis-/.test(words)) return false;
+  if (/^[/.#]|[[\]{}]|charset|sans-serif| Variable$|\bis-/.test(words)) return false;
   return /^\p{Lu}\p{L}*,? \p{L}/u.test(words) || /\p{L}{2,},? \p{L}+,? \p{L}{2,}/u.test(words);
 }
 
@@ -73,7 +73,7 @@ describe('the words of the interface', () => {
 
   it('stand together beside the screens they are on, and nowhere else', () => {
     const found = sources(['app'])
-      .filter(([name]) => !isWordsModule(name) && !/\.server\.|^app\/(?:server|theme|motion)\b/.test(name))
+      .filter(([name]) => !isWordsModule(name) && !/^app\/(?:server|theme|motion|server\.ts|entry\.server\.tsx)\b/.test(name))
       .flatMap(([name, text]) =>
         piecesOf(name, text)
           .filter(({ words, isOnScreen }) => isOnScreen || isSaid(words))

@@ -19,7 +19,7 @@ export function Belonging({ own }: Pick<PastOrdersAnswer, 'own'>) {
     ...forecast.streams.map(({ id, label }) => ({ value: id, label: label || words.aStreamWithoutAName })),
     { value: LEFT_OUT, label: words.leftOut },
   ];
-  const orders = (many: number) => `${write.number(String(many))} ${many === 1 ? 'order' : 'orders'}`;
+  const orders = (many: number) => words.orders(many, write.number(String(many)));
   return (
     <section aria-label={words.whatTheyAreTaken} className="form-grid">
       {own.channels.map(({ name, orders: many, stream }) => (

@@ -79,7 +79,7 @@ function IntoAfterwards({ course }: { course: readonly CourseMonth[] }) {
     ([month, { orders, sales }]) => actuals[month]?.orders !== orders || actuals[month]?.sales !== sales,
   );
   if (open.length === 0) return null;
-  const months = open.length === 1 ? 'month' : 'months';
+  const months = open.length === 1 ? words.oneMonth : words.severalMonths;
   return (
     <p>
       {words.thatYouExpectedBeen(open.length, months, open.length === 1 ? words.has : words.have)}{' '}

@@ -1,6 +1,7 @@
 // The words of this place, screen by screen, in the order in which they stand there.
 
 export const belonging = {
+  orders: (number: number, written: string) => `${written} ${number === 1 ? 'order' : 'orders'}`,
   leftOut: 'left out',
   aStreamWithoutAName: 'a stream without a name',
   whatTheyAreTaken: 'What they are taken for',
@@ -19,6 +20,8 @@ export const belonging = {
 };
 
 export const courseChart = {
+  oneMonth: 'month',
+  severalMonths: 'months',
   ordersThatWerePlaced: 'orders that were placed',
   pastMonthsBeforeTheExpected: 'Past months before the expected ones',
   ordersOfPastMonths: 'Orders of past months and of expected ones; the figures stand in the table',

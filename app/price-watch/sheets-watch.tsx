@@ -138,7 +138,7 @@ function PageStanding({ sheet, now }: { sheet: WatchedRow; now: string }) {
       </span>
     );
   if (seenAt === null) return address !== null && triedAt === null ? words.notCheckedYet : null;
-  if (found.length > 0) return `${found.length} ${found.length === 1 ? 'change' : 'changes'}, ${agoWords(seenAt, now)}`;
+  if (found.length > 0) return words.changes(found.length, agoWords(seenAt, now));
   return (
     <>
       {words.noChange(agoWords(seenAt, now))}

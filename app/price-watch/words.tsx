@@ -27,6 +27,7 @@ export const ratesWatch = {
 };
 
 export const sheetsWatch = {
+  changes: (number: number, when: string) => `${number} ${number === 1 ? 'change' : 'changes'}, ${when}`,
   priceSheets: 'Price sheets',
   page: 'page',
   pages: 'pages',

@@ -8,6 +8,7 @@ import { price } from '../workbench/workbench-context';
 import { asItStands } from './as-it-stands.server';
 import type { Report } from './report-blocks';
 import { reportOf } from './report.server';
+import { loadReport as words } from './words';
 
 /**
  * The report on a decision: of one of its verdicts by id, of its newest one, or without any as it stands.
@@ -20,7 +21,7 @@ export async function loadReport(decisionId: string, verdictId: string | null, l
   const { workbench } = await openDecision(decisionId);
   const { name, verdicts = [] } = workbench.decision;
   const given = verdictId === null ? verdicts.at(-1) : verdicts.find(({ id }) => id === verdictId);
-  if (verdictId !== null && !given) throw new Response('There is no such verdict', { status: 404 });
+  if (verdictId !== null && !given) throw new Response(words.thereIsNoSuch, { status: 404 });
   const write = writerFor(locale, given?.currency ?? workbench.decision.currency);
   if (given) return reportOf({ decided: await decidedFrom(decisionId, given), name, verdict: given, isGiven: true, today, write });
   const { priced, lineUp } = price(workbench);

@@ -20,6 +20,7 @@ import { shownConditions } from '../verdict/conditions-table';
 import { assumptionSection, sourceSection } from './assumption-sections';
 import type { Report, ReportBlock, ReportSection } from './report-blocks';
 import { bucketsChart, courseSoFarChart } from './report-charts.server';
+import { report as words } from './words';
 
 /** What a report is made from. */
 export interface ReportOf {
@@ -38,11 +39,11 @@ export interface ReportOf {
 export function reportOf({ decided, name, verdict, isGiven, today, write }: ReportOf): Report {
   const nameOf = (id: string | null) => (id === null ? 'nobody' : (verdict?.totals.find(({ candidate }) => candidate === id)?.label ?? id));
   return {
-    title: name || 'Where to sell?',
+    title: name || words.whereToSell,
     subtitle:
       isGiven && verdict
-        ? `Verdict of ${write.day(verdict.on)}${verdict.strength === 'modest' ? ', for now' : ''}`
-        : `No verdict is given yet; as it stands on ${write.day(today)}`,
+        ? words.verdictOf(write.day(verdict.on), verdict.strength === 'modest' ? words.forNow : '')
+        : words.noVerdictIsGiven(write.day(today)),
     sections: [
       answerSection(verdict, write),
       ...(decided ? [totalsSection(decided, verdict, write)] : []),
@@ -51,7 +52,7 @@ export function reportOf({ decided, name, verdict, isGiven, today, write }: Repo
       ...(verdict && verdict.open.length > 0
         ? [
             {
-              title: 'What is still open',
+              title: words.whatIsStillOpen,
               blocks: [{ kind: 'list' as const, items: verdict.open.map((question) => openWords(question, write)) }],
             },
           ]
@@ -66,11 +67,11 @@ export function reportOf({ decided, name, verdict, isGiven, today, write }: Repo
       ...(!decided && verdict
         ? [
             {
-              title: 'Sources',
+              title: words.sources,
               blocks: [
                 {
                   kind: 'list' as const,
-                  items: verdict.sheets.map(({ label, seen }) => `${label}, ${seen ? `seen ${write.day(seen)}` : 'not dated'}`),
+                  items: verdict.sheets.map(({ label, seen }) => `${label}, ${seen ? words.seen(write.day(seen)) : words.notDated}`),
                 },
               ],
             },
@@ -82,18 +83,16 @@ export function reportOf({ decided, name, verdict, isGiven, today, write }: Repo
 }
 
 function footerOf(verdict: GivenVerdict | null, isGiven: boolean, today: string, write: Writer): string {
-  const made = `Written by Venalis on ${write.day(today)}.`;
+  const made = words.writtenByVenalisOn(write.day(today));
   if (!isGiven || !verdict) return made;
-  return verdict.madeFrom
-    ? `${made} The figures are those of revision ${verdict.madeFrom.revision}, from which the verdict was made.`
-    : `${made} The revision from which the verdict was made is not kept here; its figures are those that were noted with it.`;
+  return verdict.madeFrom ? words.theFiguresAreThose(made, verdict.madeFrom.revision) : words.theRevisionFromWhich(made);
 }
 
 function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSection {
-  if (!verdict) return { title: 'Answer', blocks: [{ kind: 'sentence', style: 'answer', text: 'No candidate can be chosen as it is.' }] };
+  if (!verdict) return { title: words.answer, blocks: [{ kind: 'sentence', style: 'answer', text: words.noCandidateCanBeChosen }] };
   const best = verdict.forWhom || suitsSentence(verdict.suits, write);
   return {
-    title: 'Answer',
+    title: words.answer,
     blocks: [
       { kind: 'sentence', style: 'answer', text: chosenSentence(verdict, verdict.months, write) },
       ...(verdict.chance ? [{ kind: 'sentence' as const, text: chosenByChance(verdict.chance, write) }] : []),
@@ -103,7 +102,7 @@ function answerSection(verdict: GivenVerdict | null, write: Writer): ReportSecti
       {
         kind: 'sentence',
         style: 'quiet',
-        text: `With ${verdict.version} sales of ${write.amount(verdict.monthlySales)} a month, ${write.orders(verdict.monthlyOrders)} orders.`,
+        text: words.withSalesOfAMonth(verdict.version, write.amount(verdict.monthlySales), write.orders(verdict.monthlyOrders)),
       },
     ],
   };
@@ -115,19 +114,19 @@ function totalsSection({ priced, lineUp }: NonNullable<ReportOf['decided']>, ver
   const years = lineUp.columns[0]?.years.length ?? 1;
   const rows = lineUp.columns.map(({ id, label, result, years: yearly, atLeast }) => [
     `${id}  ${label}`,
-    `${atLeast ? 'at least ' : ''}${write.money(result.total, currency)}`,
+    `${atLeast ? words.atLeast : ''}${write.money(result.total, currency)}`,
     ...(years > 1 ? yearly.map((year) => write.whole(year)) : []),
     result.perOrder === null ? '' : write.money(result.perOrder, currency),
     result.shareOfSales === null ? '' : write.share(result.shareOfSales),
     write.whole(result.keep),
     noteOf(result, write),
   ]);
-  const yearHeads = years > 1 ? Array.from({ length: years }, (_, index) => `Year ${index + 1}`) : [];
+  const yearHeads = years > 1 ? Array.from({ length: years }, (_, index) => words.year(index + 1)) : [];
   const blocks: ReportBlock[] = [
     {
       kind: 'table',
-      caption: `Totals over ${months} months, ${currency}`,
-      head: ['Candidate', 'Total', ...yearHeads, 'Per order', 'Of sales', 'Left to you', ''],
+      caption: words.totalsOverMonths(months, currency),
+      head: [words.candidate, words.total, ...yearHeads, words.perOrder, words.ofSales, words.leftToYou, ''],
       figures: Array.from({ length: yearHeads.length + 4 }, (_, index) => index + 1),
       rows,
       marked: lineUp.columns.flatMap(({ id }, index) => (chosen.has(id) ? [index] : [])),
@@ -135,33 +134,33 @@ function totalsSection({ priced, lineUp }: NonNullable<ReportOf['decided']>, ver
   ];
   if (lineUp.columns.length > 0)
     blocks.push(
-      { kind: 'chart', title: 'Where the totals come from', svg: bucketsChart(lineUp, write) },
-      { kind: 'chart', title: 'Cost so far, month by month', svg: courseSoFarChart(priced, lineUp, write) },
+      { kind: 'chart', title: words.whereTheTotalsCome, svg: bucketsChart(lineUp, write) },
+      { kind: 'chart', title: words.costSoFarMonth, svg: courseSoFarChart(priced, lineUp, write) },
     );
-  return { title: 'Totals', blocks };
+  return { title: words.totals, blocks };
 }
 
 function noteOf({ outgrown, missing, unclear, unknown }: LineUp['columns'][number]['result'], write: Writer): string {
-  if (outgrown) return `outgrown from ${write.month(outgrown.month)}`;
-  if (missing.length > 0) return `lacks ${missing.map((one) => one.replaceAll('-', ' ')).join(', ')}`;
-  if (unclear.length > 0) return `not known: ${unclear.map((one) => one.replaceAll('-', ' ')).join(', ')}`;
-  return unknown.length > 0 ? 'a price is not known' : '';
+  if (outgrown) return words.outgrownFrom(write.month(outgrown.month));
+  if (missing.length > 0) return words.lacks(missing.map((one) => one.replaceAll('-', ' ')).join(', '));
+  if (unclear.length > 0) return words.notKnown(unclear.map((one) => one.replaceAll('-', ' ')).join(', '));
+  return unknown.length > 0 ? words.aPriceIsNotKnown : '';
 }
 
 function givenTotals(verdict: GivenVerdict, write: Writer): ReportSection {
   const chosen = new Set(verdict.parts.map(({ candidate }) => candidate));
   return {
-    title: 'Totals',
+    title: words.totals,
     blocks: [
       {
         kind: 'table',
-        caption: `Totals over ${verdict.months} months, ${verdict.currency}`,
-        head: ['Candidate', 'Total', ''],
+        caption: words.totalsOverMonths(verdict.months, verdict.currency),
+        head: [words.candidate, words.total, ''],
         figures: [1],
         rows: verdict.totals.map(({ candidate, label, total, atLeast, usable }) => [
           `${candidate}  ${label}`,
-          `${atLeast ? 'at least ' : ''}${write.money(total, verdict.currency)}`,
-          usable ? '' : 'cannot be chosen',
+          `${atLeast ? words.atLeast : ''}${write.money(total, verdict.currency)}`,
+          usable ? '' : words.cannotBeChosen,
         ]),
         marked: verdict.totals.flatMap(({ candidate }, index) => (chosen.has(candidate) ? [index] : [])),
       },
@@ -179,14 +178,14 @@ function conditionSection(
   const shown = shownConditions(conditions);
   const chosen = new Set(verdict.parts.map(({ candidate }) => candidate));
   return {
-    title: 'Under which conditions',
+    title: words.underWhichConditions,
     blocks: [
       {
         kind: 'table',
-        head: ['Condition', 'Costs least', 'Total', 'Less than the next'],
+        head: [words.condition, words.costsLeast, words.total, words.lessThanTheNext],
         figures: [2, 3],
         rows: shown.map((condition) => [
-          `${conditionWords(condition, write)}${condition.kind === 'sales' && condition.isForecast ? ' (the forecast)' : ''}`,
+          `${conditionWords(condition, write)}${condition.kind === 'sales' && condition.isForecast ? words.theForecast : ''}`,
           winnerWords(condition, nameOf),
           condition.total === undefined ? '' : write.whole(condition.total),
           condition.margin === undefined ? '' : write.whole(condition.margin),
@@ -195,7 +194,7 @@ function conditionSection(
       },
       ...(thresholds.length > 0
         ? [
-            { kind: 'sentence' as const, text: 'What would change it, the nearest first:' },
+            { kind: 'sentence' as const, text: words.whatWouldChangeItTheNearest },
             { kind: 'list' as const, items: thresholds.map((threshold) => thresholdWords(threshold, nameOf, write, verdict.comparedBy)) },
           ]
         : []),
@@ -214,11 +213,11 @@ function dateSection(
   if (ahead.length === 0) return [];
   return [
     {
-      title: 'Dates that matter',
+      title: words.datesThatMatter,
       blocks: [
         {
           kind: 'table',
-          head: ['Day', 'What, and why', 'At stake'],
+          head: [words.day, words.whatAndWhy, words.atStake],
           figures: [2],
           rows: ahead.map((date) => [
             `${write.day(date.on)}, ${daysLeftWords(daysLeft(date, today))}`,

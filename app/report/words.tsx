@@ -42,3 +42,53 @@ export const assumptionSections = {
 export const reportDocument = {
   venalis: (i: ReactNode) => <>Venalis{i}</>,
 };
+
+export const loadReport = {
+  thereIsNoSuch: 'There is no such verdict',
+};
+
+export const report = {
+  whereToSell: 'Where to sell?',
+  forNow: ', for now',
+  verdictOf: (day: string, forNow: string) => `Verdict of ${day}${forNow}`,
+  noVerdictIsGiven: (today: string) => `No verdict is given yet; as it stands on ${today}`,
+  whatIsStillOpen: 'What is still open',
+  sources: 'Sources',
+  seen: (seen: string) => `seen ${seen}`,
+  notDated: 'not dated',
+  writtenByVenalisOn: (today: string) => `Written by Venalis on ${today}.`,
+  theFiguresAreThose: (made: string, revision: number) =>
+    `${made} The figures are those of revision ${revision}, from which the verdict was made.`,
+  theRevisionFromWhich: (made: string) =>
+    `${made} The revision from which the verdict was made is not kept here; its figures are those that were noted with it.`,
+  answer: 'Answer',
+  noCandidateCanBeChosen: 'No candidate can be chosen as it is.',
+  withSalesOfAMonth: (version: string, monthlySales: string, monthlyOrders: string) =>
+    `With ${version} sales of ${monthlySales} a month, ${monthlyOrders} orders.`,
+  atLeast: 'at least ',
+  year: (index: number) => `Year ${index}`,
+  totalsOverMonths: (months: number, currency: string) => `Totals over ${months} months, ${currency}`,
+  candidate: 'Candidate',
+  total: 'Total',
+  perOrder: 'Per order',
+  ofSales: 'Of sales',
+  leftToYou: 'Left to you',
+  whereTheTotalsCome: 'Where the totals come from',
+  costSoFarMonth: 'Cost so far, month by month',
+  totals: 'Totals',
+  outgrownFrom: (month: string) => `outgrown from ${month}`,
+  lacks: (missing: string) => `lacks ${missing}`,
+  notKnown: (unclear: string) => `not known: ${unclear}`,
+  aPriceIsNotKnown: 'a price is not known',
+  cannotBeChosen: 'cannot be chosen',
+  underWhichConditions: 'Under which conditions',
+  condition: 'Condition',
+  costsLeast: 'Costs least',
+  lessThanTheNext: 'Less than the next',
+  theForecast: ' (the forecast)',
+  whatWouldChangeItTheNearest: 'What would change it, the nearest first:',
+  datesThatMatter: 'Dates that matter',
+  day: 'Day',
+  whatAndWhy: 'What, and why',
+  atStake: 'At stake',
+};

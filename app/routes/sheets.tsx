@@ -98,9 +98,7 @@ function SheetState({ sheet, today }: { sheet: PriceSheet; today: string }) {
   const context = useCheckContext(today);
   const gaps = gapsOf(sheet);
   const questions = checkSheet(sheet, context).open.length;
-  const words = [gaps > 0 && texts.notKnown(gaps), questions > 0 && `${questions} ${questions === 1 ? 'question' : 'questions'}`].filter(
-    (one) => one !== false,
-  );
+  const words = [gaps > 0 && texts.notKnown(gaps), questions > 0 && texts.questions(questions)].filter((one) => one !== false);
   const isOld = sheet.seen !== undefined && daysBetween(sheet.seen, today) >= USUAL_LOOK_AGAIN_DAYS;
   if (words.length > 0 && !isOld) return <span className="lacks">{words.join(' · ')}</span>;
   return <span className={isOld ? 'lacks' : ''}>{sheet.seen ? texts.seen(ageWords(sheet.seen, today)) : texts.notDated}</span>;

@@ -67,7 +67,7 @@ export function MonthsChart({ rows, streams, currency, onSet }: MonthsChartProps
       yAxis: { type: 'value' as const, splitLine: { lineStyle: { color: colours.line } }, axisLabel: { color: colours.quiet } },
       series: shown.map((index) => ({
         type: 'bar' as const,
-        name: streams[index]?.label || 'Orders',
+        name: streams[index]?.label || words.orders,
         stack: 'all',
         barCategoryGap: '22%',
         itemStyle: { color: colours.series[index % colours.series.length] ?? colours.ink },

@@ -104,7 +104,7 @@ const Months = steady(function Months({
                   ) : (
                     <MonthCell
                       key={stream.id}
-                      name={`${stream.label || 'Orders'}, ${write.month(month)}`}
+                      name={`${stream.label || words.orders}, ${write.month(month)}`}
                       count={monthsSet(stream)[month] ?? orders[index] ?? '0'}
                       isSet={monthsSet(stream)[month] !== undefined}
                       onSet={(next) => set(stream.id, month, next)}

@@ -38,7 +38,7 @@ function Details({ stream, currency, onChange }: StreamDetailsProps) {
   const months = monthsFrom(start, length);
   const counted = shaped(subscribers ? subscribers.joins : stream.orders);
   const value = shaped(stream.orderValue);
-  const what = subscribers ? 'Joins' : 'Orders';
+  const what = subscribers ? words.joins : words.orders;
   const changeCounted = (field: string, label: string, fields: { [Field in keyof ShapedSeries]?: ShapedSeries[Field] | undefined }) =>
     onChange(field, label, (one) =>
       one.subscribers

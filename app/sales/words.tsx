@@ -36,6 +36,7 @@ export const monthCell = {
 };
 
 export const monthsChart = {
+  orders: 'Orders',
   ordersByStream: 'orders, by stream',
   salesInByStream: (currency: string) => `sales in ${currency}, by stream`,
   theOrders: 'the orders',
@@ -127,6 +128,8 @@ export const seasonFields = {
 };
 
 export const streamDetails = {
+  joins: 'Joins',
+  orders: 'Orders',
   aPercentageFrom0: 'a percentage from 0 to 100',
   aPercentageAMonth: 'a percentage a month, such as 1.5',
   startGrowthSeasonCards: 'Start, growth, season, cards, channels, sizes, refunds, margin',

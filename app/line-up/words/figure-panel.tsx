@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 // The words of this screen, in the order in which they stand there.
 
 export const figurePanel = {
+  total: 'Total',
   thisCandidateIsNoLonger: 'This candidate is no longer being compared.',
   firstYear: 'first year',
   year: (year: number) => `year ${year}`,

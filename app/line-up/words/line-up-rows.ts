@@ -1,6 +1,7 @@
 // The words of this screen, in the order in which they stand there.
 
 export const lineUpRows = {
+  partOfAYear: (months: number) => `, ${months} ${months === 1 ? 'month' : 'months'}`,
   totalOfMonths: (months: number) => `Total, ${months} months`,
   everythingOverTheWhole: 'Everything over the whole horizon',
   total: 'Total',

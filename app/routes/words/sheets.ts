@@ -1,6 +1,7 @@
 // The words of this screen, in the order in which they stand there.
 
 export const sheets = {
+  questions: (number: number) => `${number} ${number === 1 ? 'question' : 'questions'}`,
   priceSheets: 'Price sheets',
   withoutANameYet: 'Without a name yet',
   lookAtPricingPages: 'Look at pricing pages again',

@@ -63,8 +63,8 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
       />
       {money('build', words.designerOrBuildOnce)}
       <div className="pair">
-        {money('photographs', 'Photographs')}
-        {money('texts', 'Texts')}
+        {money('photographs', words.photographs)}
+        {money('texts', words.texts)}
       </div>
       {money('upkeep', words.lookingAfterItAMonth)}
       <div className="pair">
@@ -73,9 +73,9 @@ export function InvestmentForm({ investment, onChange }: { investment: Investmen
       </div>
       <h3>{words.moreOnlineOrders}</h3>
       <div className="lifts">
-        {lift('cautious', 'Cautious')}
-        {lift('expected', 'Expected')}
-        {lift('hopeful', 'Hopeful')}
+        {lift('cautious', words.cautious)}
+        {lift('expected', words.expected)}
+        {lift('hopeful', words.hopeful)}
       </div>
       <h3>{words.foundOnline}</h3>
       {file.forecast.streams.map((stream) => (

@@ -103,7 +103,7 @@ function Judged({ investment, isExample, onChange }: JudgedProps) {
   );
 }
 
-const VERSION_WORDS = { cautious: 'Cautious', expected: 'Expected', hopeful: 'Hopeful' } as const;
+const VERSION_WORDS = { cautious: words.cautious, expected: words.expected, hopeful: words.hopeful };
 const PART_WORDS = [
   ['margin', words.marginOnMoreOrders],
   ['platform', words.plansAndFeesThose],

@@ -21,6 +21,11 @@ export const investmentChart = {
 };
 
 export const investmentForm = {
+  photographs: 'Photographs',
+  texts: 'Texts',
+  cautious: 'Cautious',
+  expected: 'Expected',
+  hopeful: 'Hopeful',
   anAmountIn: (currency: string) => `an amount in ${currency}`,
   hours: 'hours',
   percentMoreOrders: 'percent more orders',
@@ -41,6 +46,9 @@ export const investmentForm = {
 };
 
 export const screen = {
+  cautious: 'Cautious',
+  expected: 'Expected',
+  hopeful: 'Hopeful',
   theBiggerInvestment: 'the bigger investment',
   biggerInvestment: 'Bigger investment',
   wouldADesignerOrACustom: 'Would a designer, or a custom build, pay for itself?',

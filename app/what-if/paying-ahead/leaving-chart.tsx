@@ -23,7 +23,7 @@ export function LeavingChart({ paying: { options } }: { paying: PayingAhead }) {
       tooltip: hoveredLines(
         colours,
         (index) => words.leftAfterMonths(index + 1),
-        ({ figure }) => `${figure > 0 ? 'lost' : 'saved'} ${write.whole(String(Math.abs(figure)))}`,
+        ({ figure }) => (figure > 0 ? words.lost : words.saved)(write.whole(String(Math.abs(figure)))),
       ),
       xAxis: {
         type: 'category' as const,

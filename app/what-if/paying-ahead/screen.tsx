@@ -108,7 +108,7 @@ function Paying() {
                 head={words.ifYouLeaveAfter}
                 columns={shown.options.slice(1).map(({ term, months }) => ({ key: term, name: words.paidMonths(termWords(months)) }))}
                 rows={Array.from({ length: file.months }, (_, index) => ({
-                  name: `${index + 1} ${index === 0 ? 'month' : 'months'}`,
+                  name: words.soManyMonths(index + 1),
                   figures: shown.options.slice(1).map(({ ifLeft }) => write.difference(ifLeft[index] ?? '0')),
                 }))}
               />

@@ -21,6 +21,8 @@ export function payingSentence({ options }: PayingAhead, name: string, months: n
 }
 
 export const leavingChart = {
+  lost: (amount: string) => `lost ${amount}`,
+  saved: (amount: string) => `saved ${amount}`,
   leftAfterMonths: (index: number) => `left after ${index} months`,
   leftAfterSoMany: 'left after so many months',
   paid: (months: string) => `paid ${months}`,
@@ -30,6 +32,7 @@ export const leavingChart = {
 };
 
 export const screen = {
+  soManyMonths: (number: number) => `${number} ${number === 1 ? 'month' : 'months'}`,
   payingAhead: 'Paying ahead',
   everyPlanHereIsPaid: 'Every plan here is paid in one way only',
   onceAPriceSheet:
