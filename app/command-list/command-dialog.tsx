@@ -1,7 +1,7 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { Button } from 'antd';
 import { useDialog } from './use-dialog';
-import { commandDialog as words } from './words';
+import { commandDialog as words } from './words/command-dialog';
 
 const CommandList = lazy(() => import('./command-list'));
 

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { useWorkbench } from '../workbench/workbench-context';
 import { type Command, commandsFor, commandsMeant } from './commands';
 import './command-list.css';
-import { commandList as words } from './words';
+import { commandList as words } from './words/command-list';
 
 const STEPS: Readonly<Record<string, number>> = { ArrowDown: 1, ArrowUp: -1 };
 

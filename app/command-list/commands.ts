@@ -2,7 +2,7 @@ import type { Workbench } from '#core/decision/workbench';
 import { VERSION_NAMES, type VersionName } from '#core/forecast/versions';
 import { sheetLabel } from '#core/decision/sheet-label';
 import { PLACES } from '../workbench/place-registry';
-import { commands as texts } from './words';
+import { commands as texts } from './words/commands';
 
 /** What somebody can do or where they can go by typing its name. */
 export interface Command {

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import type { Place } from '../workbench/places';
-import { keyList as words } from './words';
+import { keyList as words } from './words/key-list';
 
 /** What each key of the workbench does. */
 export default function KeyList({ places }: { places: readonly Place[] }) {

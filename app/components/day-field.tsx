@@ -3,7 +3,7 @@ import { readTypedDay } from '#core/calendar/typed-day';
 import { useWriter } from '../locale/locale';
 import { useStore, useUnread } from '../workbench/workbench-context';
 import { SteadyInput } from './steady-input';
-import { dayField as words } from './words';
+import { dayField as words } from './words/day-field';
 
 interface DayFieldProps {
   /** Unique in the decision; texts that cannot be read are kept under it. */

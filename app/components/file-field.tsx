@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useId, useRef } from 'react';
-import { fileField as words } from './words';
+import { fileField as words } from './words/file-field';
 
 interface FileFieldProps {
   /** What is taken, as the person reads it. */

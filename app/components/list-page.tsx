@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { listPage as words } from './words';
+import { listPage as words } from './words/list-page';
 
 /** A page beside the workbench, with the way back to all decisions. */
 export function ListPage({ title, children }: { title: string; children: ReactNode }) {

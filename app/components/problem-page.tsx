@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { problemPage as words } from './words';
+import { problemPage as words } from './words/problem-page';
 
 /** A whole page that says what is the case and leads back. */
 export function ProblemPage({ title, text }: { title: string; text: string }) {

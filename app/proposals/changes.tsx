@@ -5,7 +5,7 @@ import { CandidateTag } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
-import { changes as words } from './words';
+import { changes as words } from './words/changes';
 
 /** What has changed about candidates that follow a proposal, since the person last looked. */
 export function FollowedChanges({ today }: { today: string }) {

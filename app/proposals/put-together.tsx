@@ -11,7 +11,7 @@ import { obstacleWords } from '../workbench/obstacle-words';
 import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { standingWords } from './reason-words';
-import { putTogether as words } from './words';
+import { putTogether as words } from './words/put-together';
 
 /** Every candidate: what it is made of, what it has twice, and why it cannot be used where it cannot. */
 export function PutTogether({ open, onOpen }: { open: string | null; onOpen(candidate: string): void }) {

@@ -9,7 +9,7 @@ import { useEdits } from '../workbench/use-edits';
 import { useWorkbench } from '../workbench/workbench-context';
 import { namesIn, reasonWords, renewalWords } from './reason-words';
 import { VendorWay } from './way-ahead';
-import { vendorBlock as texts } from './words';
+import { vendorBlock as texts } from './words/vendor-block';
 
 interface VendorBlockProps {
   vendor: VendorProposal;

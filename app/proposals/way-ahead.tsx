@@ -7,7 +7,7 @@ import type { WayAhead } from '#core/proposals/decision-ways';
 import { useWriter } from '../locale/locale';
 import type { Writer } from '../locale/writer';
 import { useWorkbench, useWorked } from '../workbench/workbench-context';
-import { wayAhead as words } from './words';
+import { wayAhead as words } from './words/way-ahead';
 
 /** A way in one sentence: "Begin on Kestrel Seed, by the month; move to Kestrel Grow, by the year, in June 2027." */
 export function wayWords(workbench: Workbench, { segments }: Pick<WayAhead, 'segments'>, write: Writer): string {

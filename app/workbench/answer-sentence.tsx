@@ -16,7 +16,7 @@ import { Caveats, ComingBack, UnseenBest, useWayAhead, WayFirst } from './furthe
 import { obstacleWords } from './obstacle-words';
 import { useEdits } from './use-edits';
 import { useLevel, useWorkbench } from './workbench-context';
-import { answerSentence as words } from './words';
+import { answerSentence as words } from './words/answer-sentence';
 
 /** The answer in one sentence, as far as there is one. */
 export function AnswerSentence() {

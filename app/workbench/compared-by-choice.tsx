@@ -2,7 +2,7 @@ import type { ComparedBy } from '#core/decision-file/compared-by';
 import { ChoiceField } from '../components/choice-field';
 import { useEdits } from './use-edits';
 import { useWorkbench } from './workbench-context';
-import { comparedByChoice as words } from './words';
+import { comparedByChoice as words } from './words/compared-by-choice';
 
 const OPTIONS = [
   { value: 'cost', label: words.costsLeast },

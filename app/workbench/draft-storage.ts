@@ -1,7 +1,7 @@
 import { newId } from './new-id';
 import { markAsOpen, openWindows } from './open-windows';
 import type { Draft, DraftKeeper, Unread } from './workbench-store';
-import { draftStorage as words } from './words';
+import { draftStorage as words } from './words/draft-storage';
 
 /** A draft that a window left behind: as it can be taken up again, or as text where it cannot be read. */
 export type LeftDraft = { readonly key: string; readonly keptAt: string | null } & ({ readonly draft: Draft } | { readonly text: string });

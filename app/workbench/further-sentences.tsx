@@ -11,7 +11,7 @@ import { wayWords } from '../proposals/way-ahead';
 import { caveatWords } from './caveat-words';
 import { todayHere } from './while-away';
 import { useLevel, useWorkbench, useWorked } from './workbench-context';
-import { furtherSentences as texts } from './words';
+import { furtherSentences as texts } from './words/further-sentences';
 
 /** What was worked out about the decision as it stands; null while that is under way, and at a level that is only tried. */
 function useJudgedNow() {

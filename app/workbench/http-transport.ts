@@ -1,5 +1,5 @@
 import type { SaveReply, SaveRequest, SaveTransport } from './saved';
-import { httpTransport as words } from './words';
+import { httpTransport as words } from './words/http-transport';
 
 /** An answer is waited for this long. */
 const LONGEST_MS = 75_000;

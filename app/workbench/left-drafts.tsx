@@ -4,7 +4,7 @@ import { useWriter } from '../locale/locale';
 import { dropDraft, type LeftDraft, leftDrafts, noteThisTab } from './draft-storage';
 import { useStore, useWorkbench } from './workbench-context';
 import type { WorkbenchStore } from './workbench-store';
-import { leftDrafts as words } from './words';
+import { leftDrafts as words } from './words/left-drafts';
 
 /**
  * Changes that windows left behind before they could be saved. The newest is taken up by itself; if there are more, or

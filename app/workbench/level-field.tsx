@@ -2,7 +2,7 @@ import { SteadyButton as Button } from '../components/steady-button';
 import { lazy, Suspense } from 'react';
 import { useWriter } from '../locale/locale';
 import { useLevel, useWorkbench } from './workbench-context';
-import { levelField as words } from './words';
+import { levelField as words } from './words/level-field';
 
 const loadTyped = () => import('./typed-level');
 const TypedLevel = lazy(loadTyped);

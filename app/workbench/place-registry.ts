@@ -1,6 +1,6 @@
 import { WHAT_IFS } from '../what-if/kinds';
 import type { PlaceLeaf } from './place-leaf';
-import { placeRegistry as words } from './words';
+import { placeRegistry as words } from './words/place-registry';
 
 interface RegisteredPlace {
   readonly path: string;

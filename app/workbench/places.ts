@@ -5,7 +5,7 @@ import { verdictName } from '#core/verdict/verdict-name';
 import type { Writer } from '../locale/writer';
 import { type PlacePath, PLACES } from './place-registry';
 import type { Priced } from './workbench-context';
-import { places as words } from './words';
+import { places as words } from './words/places';
 
 /** What a place holds or lacks, in a few words. */
 interface Holding {

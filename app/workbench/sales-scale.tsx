@@ -5,7 +5,7 @@ import { useWriter } from '../locale/locale';
 import { Doubts, Labels, placeOn, Stretches } from './scale-band';
 import { useLevel, useWorkbench } from './workbench-context';
 import { COMPARED_WORDS } from '../locale/compared-words';
-import { salesScale as words } from './words';
+import { salesScale as words } from './words/sales-scale';
 
 const SMALL_STEP = 1.01;
 const LARGE_STEP = 1.1;

@@ -2,7 +2,7 @@ import { SteadyButton as Button } from '../components/steady-button';
 import { useSyncExternalStore } from 'react';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from './workbench-context';
-import { savedSign as words } from './words';
+import { savedSign as words } from './words/saved-sign';
 
 const never = () => () => undefined;
 

@@ -4,7 +4,7 @@ import { candidateColour } from '../components/candidate-tag';
 import { useWriter } from '../locale/locale';
 import { useWorkbench } from './workbench-context';
 import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
-import { scaleBand as words } from './words';
+import { scaleBand as words } from './words/scale-band';
 
 /** Labels closer together than this, in percent of the scale, would run into each other. */
 const LABEL_WIDTH = 5.5;

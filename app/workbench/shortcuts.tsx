@@ -5,7 +5,7 @@ import { CommandDialog } from '../command-list/command-dialog';
 import { useDialog } from '../command-list/use-dialog';
 import type { Place } from './places';
 import { useWorkbench } from './workbench-context';
-import { shortcuts as words } from './words';
+import { shortcuts as words } from './words/shortcuts';
 
 const isTextField = (target: EventTarget | null) =>
   target instanceof HTMLElement &&

@@ -3,7 +3,7 @@ import { AnswerNotes, AnswerSentence } from './answer-sentence';
 import { LevelField } from './level-field';
 import { SalesScale } from './sales-scale';
 import { useLevel } from './workbench-context';
-import { standingStrip as words } from './words';
+import { standingStrip as words } from './words/standing-strip';
 
 /** In view at every place: the level of sales, who is cheapest at which level, and the answer in a sentence. */
 export function StandingStrip() {

@@ -4,7 +4,7 @@ import { decimal } from '#core/amount/decimal';
 import { readTypedNumber } from '#core/amount/typed-number';
 import type { SalesScale } from '#core/comparison/sales-scale';
 import { useLevel, useWorkbench } from './workbench-context';
-import { typedLevel as words } from './words';
+import { typedLevel as words } from './words/typed-level';
 
 interface TypedLevelProps {
   typing: string;

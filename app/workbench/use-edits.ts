@@ -6,7 +6,7 @@ import { withDecision, withSheet } from '#core/decision/workbench';
 import { newId } from './new-id';
 import type { ChangeName } from './workbench-store';
 import { useStore } from './workbench-context';
-import { useEdits as words } from './words';
+import { useEdits as words } from './words/use-edits';
 
 /** The ways in which screens change what is on the workbench. */
 export interface Edits {

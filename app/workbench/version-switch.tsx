@@ -1,6 +1,6 @@
 import { VERSION_NAMES } from '#core/forecast/versions';
 import { useWorkbench } from './workbench-context';
-import { versionSwitch as words } from './words';
+import { versionSwitch as words } from './words/version-switch';
 
 /** Which version of expected sales every screen shows. */
 export function VersionSwitch() {

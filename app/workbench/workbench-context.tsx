@@ -19,7 +19,7 @@ import { useAfterPaint } from './use-after-paint';
 import { httpTransport } from './http-transport';
 import type { Saved } from './saved';
 import { createWorkbenchStore, type Unread, type WorkbenchState, type WorkbenchStore } from './workbench-store';
-import { workbenchContext as words } from './words';
+import { workbenchContext as words } from './words/workbench-context';
 
 /** Everything that follows from the workbench: one computation for all screens. */
 export interface Priced {

@@ -4,7 +4,7 @@ import { isSameContent } from './same-content';
 import { unreadStillThere } from './unread';
 import type { Saved, SaveReply, SaveRequest, SaveTransport } from './saved';
 import { isTakenUp, touchedSheets, withVerdictsFixed } from './workbench-changes';
-import { workbenchStore as words } from './words';
+import { workbenchStore as words } from './words/workbench-store';
 
 /** What is being changed: its key joins a stretch of typing into one step of undo, its label is shown. */
 export interface ChangeName {

@@ -1,0 +1,26 @@
+// The words of this screen, in the order in which they stand there.
+
+export const commands = {
+  undo: (step: string) => `Undo: ${step}`,
+  redo: (step: string) => `Redo: ${step}`,
+  lastChange: 'last change',
+  place: 'place',
+  goTo: (place: string) => `Go to ${place}`,
+  goToName: (name: string) => `Go to ${name}`,
+  openThePricesOf: (sheet: string) => `Open the prices of ${sheet}`,
+  priceSheet: 'price sheet',
+  expectedSales: 'expected sales',
+  lookAtTheSales: (name: string) => `Look at the ${name} sales`,
+  file: 'file',
+  takeTheFiguresAlong: 'Take the figures along as a spreadsheet',
+  takeThisDecisionAlong: 'Take this decision along as a file',
+  putTheDatesInYourCalendar: 'Put the dates in your calendar',
+  goToAllYourDecisions: 'Go to all your decisions',
+  lookWhetherPricesHave: 'Look whether prices have changed',
+  priceWatch: 'price watch',
+  backUpOrBring: 'Back up or bring back your data',
+  yourData: 'your data',
+  readHowItIsWorked: 'Read how it is worked out',
+  help: 'help',
+  showTheKeys: 'Show the keys',
+};

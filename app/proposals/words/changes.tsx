@@ -1,0 +1,26 @@
+import type { ReactNode } from 'react';
+// The words of this screen, in the order in which they stand there.
+
+export const changes = {
+  whatHasChanged: 'What has changed',
+  nowWas: (to: string, toTotal: string, fromTotal: string) => `${to}: now ${toTotal}, was ${fromTotal}`,
+  nowWasTo: ({ to, toTotal, from, fromTotal }: { to: ReactNode; toTotal: string; from: string; fromTotal: string }) => (
+    <>
+      now {to}, {toTotal}; was {from}, {fromTotal}
+    </>
+  ),
+  since: ({ candidateTag, value, difference, day }: { candidateTag: ReactNode; value: ReactNode; difference: string; day: string }) => (
+    <>
+      {candidateTag} {value} ({difference} since {day})
+    </>
+  ),
+  aChangedProposal: 'a changed proposal',
+  gotIt: 'Got it',
+  aCandidatePinned: 'a candidate pinned',
+  keepItAsItWas: 'keep it as it was',
+  nothingCanBeProposed: (candidateTag: ReactNode, made: string) => (
+    <>
+      {candidateTag} nothing can be proposed for its vendor any more; it stays {made}.
+    </>
+  ),
+};
