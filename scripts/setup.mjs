@@ -135,12 +135,18 @@ export function libreOffice() {
   return firstOf([process.env.LIBREOFFICE_PATH ?? '', ...OFFICES].filter(Boolean));
 }
 
+/** Whether the system has any font: without one Chromium ends at the first sign that the application's own fonts lack. */
+function hasFonts() {
+  return existsSync('/usr/share/fonts') && readdirSync('/usr/share/fonts').length > 0;
+}
+
 /**
  * Installs what tests use from Debian's packages, as far as it is missing and this is Debian as root; goes on in the
  * background until it is awaited. Fails in silence: what is missing then is said by whoever needs it.
  */
 export async function installDebianPackages() {
   const missing = [
+    ...(hasFonts() ? [] : ['fonts-liberation']),
     ...(process.env.CHROMIUM_PATH || existsSync(HEADLESS) ? [] : ['chromium-headless-shell']),
     ...(libreOffice() ? [] : ['libreoffice-calc-nogui']),
   ];
