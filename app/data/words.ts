@@ -2,8 +2,8 @@
 
 export const importEverything = {
   importSuchAFile: 'Import such a file',
-  reading: (state: string) => `Reading ${state} …`,
-  wasNotImportedAndNothing: (state: string) => `${state} was not imported, and nothing was changed:`,
+  reading: (file: string) => `Reading ${file} …`,
+  wasNotImportedAndNothing: (file: string) => `${file} was not imported, and nothing was changed:`,
   theFileIsOver: 'The file is over 200 MB, too large to import.',
   venalisCouldNotRead: 'Venalis could not read it in time. Try again.',
   venalisCantBeReached: 'Venalis can’t be reached. Check that it is running, then choose the file again.',

@@ -29,8 +29,8 @@ export const decisionRow = {
 export const importFile = {
   import: 'Import',
   openADecisionFile: 'Open a decision file: choose it, or drop it here',
-  isOver5Mb: (tooLarge: string) => `${tooLarge} is over 5 MB, too large for a decision file. Nothing was imported.`,
-  lookingAt: (chosen: ReactNode) => <>Looking at {chosen} …</>,
+  isOver5Mb: (file: string) => `${file} is over 5 MB, too large for a decision file. Nothing was imported.`,
+  lookingAt: (file: ReactNode) => <>Looking at {file} …</>,
   oneThingIs: 'one thing is',
   thingsAre: (problems: number) => `${problems} things are`,
   wasNotImportedWrong: (name: string, oneThingIs: string) => `${name} was not imported: ${oneThingIs} wrong with it`,

@@ -24,7 +24,12 @@ export function FitChart({ weighed, currency }: { weighed: readonly Weighed[]; c
         formatter: (shown: unknown) => {
           const one = weighed[(shown as { data?: { at?: number } }).data?.at ?? -1];
           return one
-            ? words.fit({ candidate: one.candidate, one: plainText(one.label), fit: Math.round(one.fit), total: write.amount(one.total) })
+            ? words.fit({
+                letter: one.candidate,
+                candidate: plainText(one.label),
+                fit: Math.round(one.fit),
+                total: write.amount(one.total),
+              })
             : '';
         },
       },

@@ -1,8 +1,8 @@
 // The words of this place, screen by screen, in the order in which they stand there.
 
 export const fitChart = {
-  fit: ({ candidate, one, fit, total }: { candidate: string; one: string; fit: number; total: string }) =>
-    `${candidate} ${one}: fit ${fit}, ${total}`,
+  fit: ({ letter, candidate, fit, total }: { letter: string; candidate: string; fit: number; total: string }) =>
+    `${letter} ${candidate}: fit ${fit}, ${total}`,
   totalInDearerToTheRight: (currency: string) => `total in ${currency}, dearer to the right`,
   fitOf100: 'fit of 100',
   costAndFitOfEvery: 'Cost and fit of every candidate; the figures stand in the table below',
@@ -29,7 +29,7 @@ export const fitTable = {
   overAllWaysOfWeighing: 'Over all ways of weighing, how often it fits best',
   of100: (share: string) => `${share} of 100`,
   nothingBeatsItOnBoth: 'nothing beats it on both',
-  fitOfWhatItIsMade: (one: string) => `Fit of ${one}: what it is made of`,
+  fitOfWhatItIsMade: (candidate: string) => `Fit of ${candidate}: what it is made of`,
   lessThan1: 'less than 1',
   moreThan99: 'more than 99',
 };

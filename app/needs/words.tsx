@@ -68,7 +68,7 @@ export const findOutList = {
   one: 'One',
   itStands: 'it stands',
   theyStand: 'they stand',
-  ofThemCouldChange: (one: string | number, theyStand: string) => `${one} of them could change the result; ${theyStand} first.`,
+  ofThemCouldChange: (questions: string | number, theyStand: string) => `${questions} of them could change the result; ${theyStand} first.`,
   inAll: (questions: number, noneOfThem: string) => `${questions} in all. ${noneOfThem}`,
   theFirstOnesOnly: 'the first ones only',
   all: (questions: number) => `all ${questions}`,

@@ -8,6 +8,7 @@ import { ChoiceField } from '../components/choice-field';
 import { useWorkbench } from '../workbench/workbench-context';
 import { useKnownQuantities } from './known-quantities';
 import { addRow as texts } from './words/add-row';
+import { capital } from '#core/wording/capital';
 
 type Addable = readonly [label: string, kind: RowKind];
 
@@ -110,7 +111,3 @@ const LABELS: Readonly<Record<Section, string>> = {
   extent: texts.aLimit,
   features: texts.aFeature,
 };
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

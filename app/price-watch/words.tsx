@@ -43,7 +43,7 @@ export const sheetsWatch = {
   notUsed: 'not used',
   decision: 'decision',
   decisions: 'decisions',
-  in: (decisions: number, decisions2: string) => `in ${decisions} ${decisions2}`,
+  in: (decisions: number, decisionOrDecisions: string) => `in ${decisions} ${decisionOrDecisions}`,
   addressOf: (label: string) => `Address of ${label}`,
   changeTheAddressOf: (label: string) => `Change the address of ${label}`,
   change: 'change',

@@ -34,8 +34,8 @@ export function FollowedChanges({ today }: { today: string }) {
           <li key={followed.candidate}>
             <p>
               {words.since({
-                candidateTag: <CandidateTag id={followed.candidate} />,
-                value:
+                candidate: <CandidateTag id={followed.candidate} />,
+                change:
                   from === to ? (
                     <>{words.nowWas(to, write.money(toTotal, currency), write.money(fromTotal, currency))}</>
                   ) : (

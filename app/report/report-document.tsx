@@ -1,6 +1,6 @@
 import { DataTable } from '../components/data-table';
 import type { Report, ReportBlock } from './report-blocks';
-import { reportDocument as words } from './words';
+import { Brand } from '../components/brand';
 
 export type Paper = 'a4' | 'letter';
 
@@ -20,7 +20,9 @@ export function ReportDocument({ report, styles, paper }: { report: Report; styl
       <body>
         <article>
           <header>
-            <p className="brand">{words.venalis(<i>.</i>)}</p>
+            <p className="brand">
+              <Brand />
+            </p>
             <h1>{title}</h1>
             <p className="subtitle">{subtitle}</p>
           </header>

@@ -70,7 +70,7 @@ export default function Answers() {
           }}
         />
         <p className="quiet answers-keys">
-          {words.arrowKeysMoveAnswer({ kbd: <kbd>y</kbd>, kbd2: <kbd>n</kbd>, kbd3: <kbd>?</kbd>, enter: <kbd>{words.enter}</kbd> })}
+          {words.arrowKeysMoveAnswer({ yes: <kbd>y</kbd>, no: <kbd>n</kbd>, unknown: <kbd>?</kbd>, enter: <kbd>{words.enter}</kbd> })}
         </p>
       </main>
       <aside className="margin" aria-label={words.answerAndWhatIsToFind}>

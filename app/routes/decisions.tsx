@@ -20,6 +20,7 @@ import { signedInContext } from '../server/request-context';
 import { newId } from '../workbench/new-id';
 import type { Route } from './+types/decisions';
 import { decisions as words } from './words/decisions';
+import { Brand } from '../components/brand';
 
 /** All decisions with their bottom line, and the one that was just deleted. */
 export async function loader({ request, context }: Route.LoaderArgs) {
@@ -101,7 +102,9 @@ export default function Decisions({ loaderData }: Route.ComponentProps) {
   return (
     <div className="list-page">
       <header className="workbench-head">
-        <span className="brand">{words.venalis(<i>.</i>)}</span>
+        <span className="brand">
+          <Brand />
+        </span>
         <h1>{words.yourDecisions}</h1>
         {isSignedIn && (
           <form method="post" action="/sign-out" className="workbench-signs">

@@ -33,6 +33,7 @@ import { price, useStore, useWorkbench } from '../workbench/workbench-context';
 import { todayHere, whileAway } from '../workbench/while-away';
 import type { Route } from './+types/verdict-home';
 import { verdictHome as words } from './words/verdict-home';
+import { capital } from '#core/wording/capital';
 
 export function loader() {
   return { today: new Date().toISOString().slice(0, 10) };
@@ -186,8 +187,7 @@ function RestsOn() {
       <h2>{words.whatItRestsOn}</h2>
       <p>
         {words.salesAMonthOrders({
-          version: version[0]?.toUpperCase(),
-          version2: version.slice(1),
+          version: capital(version),
           sales: write.amount(atForecast.average.sales),
           orders: write.orders(atForecast.average.orders),
           months: file.months,

@@ -17,6 +17,7 @@ import { whileAway } from '../workbench/while-away';
 import { useWorkbench, WorkbenchProvider } from '../workbench/workbench-context';
 import type { Route } from './+types/workbench';
 import { workbench as words } from './words/workbench';
+import { Brand } from '../components/brand';
 
 export async function loader({ params }: Route.LoaderArgs) {
   const saved = await loadWorkbench(await database(), params.decisionId);
@@ -69,7 +70,7 @@ function Workbench() {
     <div className="workbench">
       <header className="workbench-head">
         <Link to="/decisions" className="brand" aria-label={words.venalisAllDecisions}>
-          {words.venalisI(<i>.</i>)}
+          <Brand />
         </Link>
         <h1>{state.workbench.decision.name || words.untitledDecision}</h1>
         <VersionSwitch />

@@ -4,10 +4,10 @@ import type { ReactNode } from 'react';
 export const cardFields = {
   cardsAndWallets: 'Cards and wallets',
   theRemainder: 'the remainder',
-  paidWith: (one: string) => `Paid with ${one}`,
+  paidWith: (kind: string) => `Paid with ${kind}`,
   percentOfOrders: '% of orders',
   aPercentage: 'a percentage',
-  removeOne: (one: string) => `Remove ${one}`,
+  removeOne: (kind: string) => `Remove ${kind}`,
   remove: 'remove',
   anotherKindOfCard: 'Another kind of card or wallet',
   wallet: 'wallet',
@@ -61,7 +61,7 @@ export const monthsChart = {
 
 export const monthsTable = {
   ordersIn: (month: string) => `orders in ${month}`,
-  in: (id: string, month: string) => `${id} in ${month}`,
+  in: (quantity: string, month: string) => `${quantity} in ${month}`,
   theMonthsAsThey: 'The months as they come out',
   theseAreTheMonths: (version: string) => `These are the months of the ${version} version. Single months are set in the expected one.`,
   theMonthsAsATable: 'The months as a table',
@@ -98,8 +98,8 @@ export const quantities = {
   anotherQuantity: 'Another quantity',
   visits: 'visits',
   add: 'Add',
-  isThereAlready: (slugName: string) => `${slugName} is there already`,
-  forEachOf: (one: string) => `for each of ${one}`,
+  isThereAlready: (quantity: string) => `${quantity} is there already`,
+  forEachOf: (quantity: string) => `for each of ${quantity}`,
   forEachOfBasis: (basis: string) => `for each of ${basis}`,
   aNumber: 'a number',
   counted: (name: string) => `${name}: counted`,
@@ -120,7 +120,7 @@ export const quantities = {
 
 export const seasonFields = {
   oneIsAnAverage: (what: string) => `1 is an average month, 1.5 half as many ${what} again; drag the bars, or type`,
-  season: (isAnAverage: ReactNode) => <>Season {isAnAverage}</>,
+  season: (howItIsRead: ReactNode) => <>Season {howItIsRead}</>,
   aFactorSuchAs1: 'a factor such as 1.5',
   aSeasonOfZeros: (what: string) =>
     `A season of zeros leaves no ${what} in any month, except in months set by hand. Raise a month, or type 1 everywhere.`,

@@ -7,6 +7,7 @@ import { useWriter } from '../locale/locale';
 import { ConditionsTable } from './conditions-table';
 import { chosenByChance, chosenSentence, openWords, suitsSentence, thresholdWords, togetherWords } from './verdict-words';
 import { givenVerdict as words } from './words';
+import { capital } from '#core/wording/capital';
 
 /** A verdict as it was given, with the figures of that day. */
 export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: GivenVerdict; reportTo: string; onWithdraw?(): void }) {
@@ -28,8 +29,7 @@ export function GivenVerdictView({ verdict, reportTo, onWithdraw }: { verdict: G
         <p>{verdict.forWhom || suitsSentence(verdict.suits, write)}</p>
         <p className="quiet">
           {words.salesAMonthOrders({
-            version: verdict.version[0]?.toUpperCase(),
-            version2: verdict.version.slice(1),
+            version: capital(verdict.version),
             monthlySales: write.amount(verdict.monthlySales),
             monthlyOrders: write.orders(verdict.monthlyOrders),
             currency: verdict.currency,

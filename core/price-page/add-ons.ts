@@ -3,6 +3,7 @@ import { isBadge, isButton, isQuestion, isSentence, sectionOf } from './line-kin
 import { isPriceLine, isPriceTail, type PricePiece, pricePieces, withoutPlace } from './price-pieces';
 import { unitChargeIn } from './unit-charges';
 import type { Statement } from '../price-phrase/statement';
+import { capital } from '../wording/capital';
 
 /** Something sold beside the plans, as its lines state it. */
 export interface StatedAddon {
@@ -40,7 +41,7 @@ export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
   const isRow = /^\p{L}[\p{L} -]{2,30} ¤\d[\d.]*(?:(?:, (?:and )?| and )\p{L}[\p{L} -]{2,30} ¤\d[\d.]*)+\.?$/u.test(plain);
   const list = (isRow ? plain : '') || listed || (/^add an? (\p{L}.*¤.*)$/iu.exec(plain)?.[1] ?? '');
   const parts = list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+(?:and|or)\s+(?=[^,]*¤)/);
-  const found = parts.map((part) => onOneLine({ ...line, plain: part.charAt(0).toUpperCase() + part.slice(1) }));
+  const found = parts.map((part) => onOneLine({ ...line, plain: capital(part) }));
   return parts.length >= 2 && found.every((one) => one !== null) ? found.filter((one) => one !== null) : [];
 }
 

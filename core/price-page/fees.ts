@@ -1,6 +1,7 @@
 import type { StatedCharge, Statement } from '../price-phrase/statement';
 import type { Bucket } from '../price-phrase/vocabulary';
 import { isAbroad, namedWay } from './ways-of-paying';
+import { capital } from '../wording/capital';
 
 /** A fee that a page states, or a choice of what it can mean. */
 export interface StatedFee {
@@ -189,10 +190,6 @@ function labelOf(before: string, after: string, heading: string): string {
       .trim();
   const label = tidy(before) || heading || tidy(after);
   return capital(label).slice(0, 60);
-}
-
-export function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** Whether a line is a rate of sales or payments, and no price of a plan. */

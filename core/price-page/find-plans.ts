@@ -1,6 +1,5 @@
 import { areBlocks, endOfLast, endsCard, opensBlock, startOf } from './card-ends';
-import { countedPlans } from './counted-plans';
-import { canBeName, isButton, isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { isButton, isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
 import type { PlainLine } from './plain-line';
 import {
@@ -17,6 +16,7 @@ import {
 import { isPriceLine, isPriceOfSeats, isPriceTail, wordPrice } from './price-pieces';
 import { behindPrices, firstsOfBlocks } from './prices-last';
 import { prosePlans } from './prose-plans';
+import { plansOnLines } from './plans-on-lines';
 
 /** So many lines, the vendor's name included, are what somebody types of one plan. */
 const MOST_OF_ONE_PLAN = 12;
@@ -104,46 +104,6 @@ function likeTheFirm(lines: readonly PlainLine[], heads: readonly PlanHead[], sa
 /** The first plan may stand right under the heading of them all, "Simple pricing". */
 function isUnderHeading(lines: readonly PlainLine[], { name }: PlanHead): boolean {
   return /\b(?:pric(?:es?|ing)|plans?|packages?)\b/i.test(lines[name - 1]?.plain ?? '');
-}
-
-const ON_A_LINE = /^(\p{L}[\p{L}\d &+-]{0,30}?)\s*(?::|–|—| - )\s*((?:free|from )?.*)$/iu;
-
-/** "Small: 10/mo, 50 labels" and "Large: 60/mo …": each line is a plan, its clauses are the card's lines. */
-function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
-  const found = lines.flatMap((line): PlanCard[] => {
-    const [, name = '', rest = ''] = ON_A_LINE.exec(line.plain) ?? [];
-    const clauses = rest.split(/[,;]\s+(?!then\b)|\s+[–—|·]\s+|\s-\s/);
-    const hasMore = clauses.slice(1).some((clause) => !isPriced(clause));
-    const isPlan = hasMore && (isPriceLine(clauses[0] ?? '') || isOffer(clauses[0] ?? '') || /^free$/i.test(clauses[0] ?? ''));
-    const isFree = !isPlan && /^free$/i.test(name) && !/¤/.test(rest) && !isSentence(rest);
-    const said = isFree ? ['free', ...clauses] : clauses;
-    return isPlan || isFree
-      ? [{ name: nameWords(name), nameLine: line.line, lines: said.map((plain) => ({ ...line, plain, text: plain })) }]
-      : [];
-  });
-  if (found.length < 2 && found.every(({ name }) => /^free$/i.test(name))) return priceAtEnd(lines) ?? withCounts(lines);
-  const taken = new Set(found.map(({ nameLine }) => nameLine));
-  return { cards: found, rest: lines.filter(({ line }) => !taken.has(line)) };
-}
-
-/** "Business — 5 sites — ¤99 / year", line after line: a name, what it has, and its price. */
-function priceAtEnd(lines: readonly PlainLine[]): FoundPlans | null {
-  const cards = lines.flatMap((line): PlanCard[] => {
-    const parts = line.plain.split(/\s+[–—|·]\s+|\s-\s/);
-    const [name = '', ...others] = parts;
-    const isPlan = parts.length >= 3 && canBeName(name, name) && isPriceLine(others.at(-1) ?? '') && !others.slice(0, -1).some(isPriced);
-    const said = [others.at(-1) ?? '', ...others.slice(0, -1)];
-    return isPlan ? [{ name: nameWords(name), nameLine: line.line, lines: said.map((plain) => ({ ...line, plain, text: plain })) }] : [];
-  });
-  if (cards.length < 2) return null;
-  const taken = new Set(cards.map(({ nameLine }) => nameLine));
-  return { cards, rest: lines.filter(({ line }) => !taken.has(line)) };
-}
-
-function withCounts(lines: readonly PlainLine[]): FoundPlans {
-  const cards = countedPlans(lines);
-  const taken = new Set(cards.flatMap(({ nameLine, lines: own }) => [nameLine, ...own.map(({ line }) => line)]));
-  return { cards, rest: lines.filter(({ line }) => !taken.has(line)) };
 }
 
 /** "Up to 500 parcels" tells a plan from others and limits it. */

@@ -7,6 +7,7 @@ import type { ReadingBuilder } from './reading-builder';
 import type { WholePage } from './page-conditions';
 import { isWithoutJoiningFee, taxStatedIn } from './sale-conditions';
 import { isByAccount, namesAWay } from './ways-of-paying';
+import { capital } from '../wording/capital';
 
 /** Sections of a processor's page whose rates are not those of taking a payment. */
 const BESIDES = /\b(?:conversion|chargebacks?|payouts?|refunds?|disputes?|volumes?|(?:instant|same-day|fast) transfers?)\b/i;
@@ -121,8 +122,8 @@ function tidyLabel(label: string): string {
   const tidy = label.replace(/\s+/g, ' ').trim();
   const written = tidy
     .replace(/\b(?:uk|us|eu|eea|sepa)\b/gi, (region) => region.toUpperCase())
-    .replace(/\b(?:european|british|american|kingdom|united)\b/g, (name) => name.charAt(0).toUpperCase() + name.slice(1));
-  return (written.charAt(0).toUpperCase() + written.slice(1)).slice(0, 60);
+    .replace(/\b(?:european|british|american|kingdom|united)\b/g, capital);
+  return capital(written).slice(0, 60);
 }
 
 function readNoFees(plain: string, line: number, builder: ReadingBuilder): void {

@@ -1,5 +1,5 @@
 import { addonAt, addonsInARow, isMoreOfPlans } from './add-ons';
-import { capital } from './fees';
+import { capital } from '../wording/capital';
 import { readFees } from './fees-of-page';
 import type { PlainLine } from './plain-line';
 import { readEveryPlan, readIncludedOnAll, readUnlimitedOnAll } from './every-plan';

@@ -4,7 +4,7 @@ import { assemblePrices } from './assemble-prices';
 import type { PriceDoubt } from './price-terms';
 import type { Fact } from './page-reading';
 import type { WholePage } from './page-conditions';
-import { capital } from './fees';
+import { capital } from '../wording/capital';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 
 const DOUBTS: Readonly<Record<PriceDoubt['about'], string>> = {

@@ -1,7 +1,7 @@
 import type { Statement } from '../price-phrase/statement';
 import { plural } from '../price-phrase/vocabulary';
 import { type CountedThing, countedThing, inQuantity } from './counted-things';
-import { capital } from './fees';
+import { capital } from '../wording/capital';
 import { decimal } from '../amount/decimal';
 
 type ChargeStatement = Extract<Statement, { kind: 'charge' }>;

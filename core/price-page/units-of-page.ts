@@ -1,4 +1,4 @@
-import { capital } from './fees';
+import { capital } from '../wording/capital';
 import { takesNothing } from './fees-of-page';
 import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';

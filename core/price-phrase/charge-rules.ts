@@ -3,7 +3,6 @@ import type { ChargeDraft, Qualifier } from './charge-draft';
 import { joined, qualifiers, qualifiersBehind } from './charge-qualifiers';
 import { longest, made, optional, type Rule, sequence, sign, words } from './grammar';
 import {
-  capital,
   type Core,
   percentAndFixed,
   percentOfOrder,
@@ -26,6 +25,7 @@ import {
 import { asks, inCurrency, type Reading } from './reading';
 import type { StatedCharge, Statement } from './statement';
 import { type Bucket, CHARGE_HEADINGS } from './vocabulary';
+import { capital } from '../wording/capital';
 
 /** What stands before a charge's rate: its name, and what kind of fee it is. */
 export interface ChargeHead {

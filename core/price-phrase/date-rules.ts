@@ -2,6 +2,7 @@ import { dayIn } from '../calendar/day';
 import { addDays } from '../calendar/day-steps';
 import { count } from './amount-rules';
 import { first, made, optional, type Rule, sequence, sign, type Tokens } from './grammar';
+import { capital } from '../wording/capital';
 
 const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
 
@@ -47,5 +48,5 @@ function monthOf(year: string, month: number): string | null {
 export function monthWords(month: string): string {
   const [year = '', ordinal = ''] = month.split('-');
   const name = MONTHS[Number(ordinal) - 1] ?? '';
-  return `${name.charAt(0).toUpperCase()}${name.slice(1)} ${year}`;
+  return `${capital(name)} ${year}`;
 }

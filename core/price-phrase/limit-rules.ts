@@ -3,6 +3,7 @@ import { first, longest, made, optional, type Rule, sequence, sign, word, words 
 import { asks, inCurrency, type Reading, states, stating } from './reading';
 import type { Statement } from './statement';
 import { isUsualQuantity, quantityOf, SALES_WORDS } from './vocabulary';
+import { capital } from '../wording/capital';
 
 const UP_TO = words(
   'up to',
@@ -61,7 +62,7 @@ const includedOnly: Rule<Reading> = whole(
     ([, { most, words }]) => {
       const quantity = quantityOf(words, []);
       const on = quantity === 'orders' ? {} : { on: quantity };
-      const label = quantity === 'orders' ? 'Orders beyond the allowance' : `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+      const label = quantity === 'orders' ? 'Orders beyond the allowance' : capital(words);
       const charge: Statement = {
         kind: 'charge',
         charge: { label, bucket: quantity === 'orders' ? 'transaction' : 'usage', how: 'per-unit', ...on, each: null, free: most },

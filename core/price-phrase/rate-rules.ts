@@ -5,6 +5,7 @@ import { anOrder } from './charge-qualifiers';
 import { first, made, meaning, optional, type Rule, sequence, sign, word, words } from './grammar';
 import { inCurrency } from './reading';
 import { ADVERBS, isUsualQuantity, ORDER_WORDS, PERIODS, plural, quantityOf, SALES_WORDS, slugOf } from './vocabulary';
+import { capital } from '../wording/capital';
 
 /** The rate of a charge, before anything narrows it. */
 export interface Core {
@@ -254,8 +255,3 @@ export const tiers: Rule<Core> = made(tiersRule, (found) => ({
   ...(found.currency ? { currency: found.currency } : {}),
   ...(found.how === 'ask' ? { ask: 'tiers' as const } : {}),
 }));
-
-/** A word as the beginning of a name. */
-export function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

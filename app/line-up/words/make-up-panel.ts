@@ -3,7 +3,7 @@
 export const makeUpPanel = {
   aNumberOfHours: 'a number of hours',
   thisCandidateWasRemoved: 'This candidate was removed. Undo brings it back.',
-  whatIsPutTogether: (id: string) => `What ${id} is put together from`,
+  whatIsPutTogether: (candidate: string) => `What ${candidate} is put together from`,
   name: 'Name',
   theName: 'the name',
   paymentsGoThrough: 'Payments go through',

@@ -18,7 +18,7 @@ export const addRow = {
   moneyBack: 'money back',
   paidOnJoining: 'paid on joining',
   advertisedSavingByTheYear: 'advertised saving by the year',
-  by: (wordsText: string) => `by ${wordsText}`,
+  by: (term: string) => `by ${term}`,
   anotherWayToPayMonths: (months: string) => `another way to pay ${months}`,
   anotherWayToPay: 'another way to pay',
   anotherFee: 'another fee',

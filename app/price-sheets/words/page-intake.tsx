@@ -5,8 +5,8 @@ export const pageIntake = {
   whatThePageSays: 'What the page says',
   whichDollarThePage: 'Which dollar the page means',
   theCurrencyOfItsPrices: 'The currency of its prices',
-  compareEverythingInFromNow: (currency: string, currency2: string) =>
-    `Compare everything in ${currency} from now on (it is ${currency2} so far, and nothing else has a price yet)`,
+  compareEverythingInFromNow: (currency: string, former: string) =>
+    `Compare everything in ${currency} from now on (it is ${former} so far, and nothing else has a price yet)`,
   addToTheSheet: 'Add to the sheet',
   leaveIt: 'Leave it',
   nameItsColumnsMyself: 'Name its columns myself',
@@ -26,7 +26,7 @@ export const pageIntake = {
   leaveItOpen: 'leave it open',
   stands: 'stands',
   stand: 'stand',
-  differentlyOnTheSheet: (length: string, stand: string) => `${length} ${stand} differently on the sheet.`,
+  differentlyOnTheSheet: (figures: string, stand: string) => `${figures} ${stand} differently on the sheet.`,
   onTheSheetOnThePage: (former: string) => `on the sheet ${former}, on the page`,
   takeThePagesWhat: 'take the page’s; what stood there is kept beside it',
   keepTheSheets: 'keep the sheet’s',

@@ -4,5 +4,5 @@ export const useCells = {
   aMonth: (perMonth: string, saved: string) => `${perMonth} a month${saved}`,
   savesNothing: ', saves nothing',
   savesPercent: (percent: string) => `, saves ${percent}%`,
-  percentDearer: (value: number) => `, ${value}% dearer`,
+  percentDearer: (percent: number) => `, ${percent}% dearer`,
 };

@@ -9,18 +9,18 @@ export const changes = {
       now {to}, {toTotal}; was {from}, {fromTotal}
     </>
   ),
-  since: ({ candidateTag, value, difference, day }: { candidateTag: ReactNode; value: ReactNode; difference: string; day: string }) => (
+  since: ({ candidate, change, difference, day }: { candidate: ReactNode; change: ReactNode; difference: string; day: string }) => (
     <>
-      {candidateTag} {value} ({difference} since {day})
+      {candidate} {change} ({difference} since {day})
     </>
   ),
   aChangedProposal: 'a changed proposal',
   gotIt: 'Got it',
   aCandidatePinned: 'a candidate pinned',
   keepItAsItWas: 'keep it as it was',
-  nothingCanBeProposed: (candidateTag: ReactNode, made: string) => (
+  nothingCanBeProposed: (candidate: ReactNode, made: string) => (
     <>
-      {candidateTag} nothing can be proposed for its vendor any more; it stays {made}.
+      {candidate} nothing can be proposed for its vendor any more; it stays {made}.
     </>
   ),
 };

@@ -10,7 +10,7 @@ export const vendorBlock = {
   takeIt: 'Take it',
   followsIt: 'follows it',
   isJustThis: 'is just this',
-  candidateWhatItIsPut: (id: string, wordsText: string) => `Candidate ${id} ${wordsText}: what it is put together from`,
+  candidateWhatItIsPut: (letter: string, standing: string) => `Candidate ${letter} ${standing}: what it is put together from`,
   itWaitsForTheExchange: (currency: string) => `It waits for the exchange rate of ${currency}`,
   itsPlansCountWhat: 'Its plans count what your sales do not state',
   itsPriceSheetHas: 'Its price sheet has no plan',

@@ -8,9 +8,9 @@ export const answers = {
   enterThePriceSheet: 'Enter the price sheet of a vendor',
   andEveryPlansAnswer: (enterThePrice: ReactNode) => <>{enterThePrice}, and every plan’s answer has a place here.</>,
   enter: 'Enter',
-  arrowKeysMoveAnswer: ({ kbd, kbd2, kbd3, enter }: { kbd: ReactNode; kbd2: ReactNode; kbd3: ReactNode; enter: ReactNode }) => (
+  arrowKeysMoveAnswer: ({ yes, no, unknown, enter }: { yes: ReactNode; no: ReactNode; unknown: ReactNode; enter: ReactNode }) => (
     <>
-      Arrow keys move; {kbd} {kbd2} {kbd3} answer, the space bar goes through them, {enter} says more.
+      Arrow keys move; {yes} {no} {unknown} answer, the space bar goes through them, {enter} says more.
     </>
   ),
   answerAndWhatIsToFind: 'Answer and what is to find out',

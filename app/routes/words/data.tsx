@@ -4,8 +4,8 @@ import type { ReactNode } from 'react';
 export const data = {
   thisCannotBeRead: 'This cannot be read',
   yourDataVenalis: 'Your data · Venalis',
-  kb: (whole: string) => `${whole} kB`,
-  mb: (whole: string) => `${whole} MB`,
+  kb: (size: string) => `${size} kB`,
+  mb: (size: string) => `${size} MB`,
   yourData: 'Your data',
   everythingIsOnThisComputer: (folder: ReactNode, bytes: string, inAll: string) => (
     <>
@@ -22,9 +22,7 @@ export const data = {
     'Made by itself on every day on which you use Venalis: the last seven are kept, and the first of each month for a year. Each is checked when it is made.',
   noneYet: 'None yet.',
   npmRunRestoreBack: (folder: string) => `npm run restore -- ${folder}/back-ups/NAME`,
-  toGoBackToOne: (npmRunRestore: ReactNode) => (
-    <>To go back to one, end Venalis and enter {npmRunRestore}. What you have now is kept beside it.</>
-  ),
+  toGoBackToOne: (command: ReactNode) => <>To go back to one, end Venalis and enter {command}. What you have now is kept beside it.</>,
   deletedDecisions: 'Deleted decisions',
   none: 'None.',
   day: 'Day',

@@ -6,7 +6,6 @@ export const decisions = {
   notFound: 'Not found',
   whereShouldWeSell: 'Where should we sell?',
   yourDecisionsVenalis: 'Your decisions · Venalis',
-  venalis: (i: ReactNode) => <>Venalis{i}</>,
   yourDecisions: 'Your decisions',
   signOut: 'Sign out',
   untitledDecision: 'Untitled decision',

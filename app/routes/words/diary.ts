@@ -9,7 +9,7 @@ export const diary = {
   noMarkYet: 'no mark yet',
   of10: (number: string) => `${number} of 10`,
   minutes: (number: string) => `, ${number} minutes`,
-  ofTasks: (tried: number, whole: number, number: string) => `${tried} of ${whole} tasks${number}`,
+  ofTasks: (tried: number, tasks: number, minutes: string) => `${tried} of ${tasks} tasks${minutes}`,
   aTask: 'a task',
   oneMoreTask: 'One more task',
   tryAnotherVendor: 'Try another vendor',

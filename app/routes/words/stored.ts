@@ -1,7 +1,7 @@
 // The words of this screen, in the order in which they stand there.
 
 export const stored = {
-  revision: (id: string, revision: number) => `${id} revision ${revision}`,
+  revision: (decision: string, revision: number) => `${decision} revision ${revision}`,
   notFound: 'Not found',
-  damaged: (id: string) => `${id} damaged`,
+  damaged: (decision: string) => `${decision} damaged`,
 };

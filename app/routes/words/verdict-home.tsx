@@ -21,24 +21,17 @@ export const verdictHome = {
   verdictOf: (day: string) => `Verdict of ${day}.`,
   salesAMonthOrders: ({
     version,
-    version2,
     sales,
     orders,
     months,
     start,
   }: {
-    version: ReactNode;
-    version2: string;
+    version: string;
     sales: string;
     orders: string;
     months: number;
     start: string;
-  }) => (
-    <>
-      {version}
-      {version2} sales: {sales} a month, {orders} orders, over {months} months from {start}.
-    </>
-  ),
+  }) => `${version} sales: ${sales} a month, ${orders} orders, over ${months} months from ${start}.`,
   seen: (seen: string) => `seen ${seen}`,
   notDated: 'not dated',
   givenVerdicts: 'Given verdicts',

@@ -63,7 +63,7 @@ export function unitWords({ unit, label }: Pick<LevelInUnit, 'unit' | 'label'>, 
 }
 
 export const pairChart = {
-  aMonth: (whole: string) => `${whole} a month`,
+  aMonth: (sales: string) => `${sales} a month`,
   salesAMonthCurrency: (currency: string) => `sales a month, ${currency}`,
   yourForecast: 'your forecast',
   leaveYou: 'leave you',

@@ -168,7 +168,7 @@ export const uncertainTable = {
   asUncertainAsUsual: (label: string) => `${label}: as uncertain as usual`,
   asUsual2: 'as usual',
   andThatChangeNoChoice: (uncertain: number) => `And ${uncertain} that change no choice`,
-  belowAbove: (number: string, number2: string) => `${number} below, ${number2} above`,
+  belowAbove: (below: string, above: string) => `${below} below, ${above} above`,
   howLikelyItIsThere: (label: string) => `${label}: how likely it is there`,
   oneInTenIsFurther: (label: string) => `${label}: one in ten is further off than`,
 };

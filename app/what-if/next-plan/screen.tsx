@@ -9,6 +9,7 @@ import { useWhatIf } from '../use-what-if';
 import { ComesWithTable } from './comes-with-table';
 import { addsWords, creditSentence, monthlyWords, paysWords, raisesWords, singlyWords, stepSentence, stepsSentence } from './words';
 import { screen as texts } from './words';
+import { capital } from '#core/wording/capital';
 
 const QUESTION = { kind: 'steps' } as const;
 const CREDITS = { kind: 'credit-pays' } as const;
@@ -120,7 +121,7 @@ function StepDetails({ step }: { step: StepUp }) {
       {monthly && <span>{monthly}. </span>}
       {adds && <span>{texts.adds(adds)} </span>}
       {others.map((words) => (
-        <span key={words}>{words.slice(0, 1).toUpperCase() + words.slice(1)}. </span>
+        <span key={words}>{capital(words)}. </span>
       ))}
     </>
   );

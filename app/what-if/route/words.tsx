@@ -128,7 +128,7 @@ export const screen = {
     `${name}, ${length} of ${months} months from ${from}`,
   month: 'month',
   months: 'months',
-  fromFrom: (from: string, length: number, months: string) => `from ${from}, ${length} ${months}`,
+  fromFrom: (from: string, number: number, months: string) => `from ${from}, ${number} ${months}`,
   theNearestWayWithAMove: 'The nearest way with a move',
   ifYouMovedAll: 'If you moved all the same',
   movingAQuarterLater: 'Moving a quarter later is not possible: by then a plan is outgrown, or the months are over.',

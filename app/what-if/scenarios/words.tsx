@@ -57,7 +57,7 @@ export const screen = {
   salesOfAMonth: (sales: string) => `Sales of ${sales} a month, as tried`,
   beginAScenario: 'Begin a scenario',
   theScenario: 'The scenario',
-  amountsAreInOver: (currency: string, whole: string) => `Amounts are in ${currency}, over ${whole} months.`,
+  amountsAreInOver: (currency: string, months: string) => `Amounts are in ${currency}, over ${months} months.`,
   chooseAScenarioToChange: (scenarios: ReactNode) => <>Choose a scenario to change what it assumes, or to take it over. {scenarios}</>,
   somethingThatIsNotThere: 'something that is not there any more',
   aSpecialOffer: 'a special offer',

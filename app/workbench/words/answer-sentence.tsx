@@ -61,7 +61,7 @@ export const answerSentence = {
   comesToAtLeast: (label: string, total: string) => `${label} comes to at least ${total}: its card fees are not entered.`,
   atLeastButSomething: (label: string, mayBeBetter: string, total: string) =>
     `${label} ${mayBeBetter}: at least ${total}, but something on its price sheet is not known.`,
-  is: (id: string, candidate: string) => `${id} ${candidate} is`,
+  is: (letter: string, candidate: string) => `${letter} ${candidate} is`,
   candidatesAre: (others: number) => `${others} candidates are`,
   notPriced: (who: string, reason: string) => `${who} not priced: ${reason}.`,
 };

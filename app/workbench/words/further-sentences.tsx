@@ -23,7 +23,7 @@ export const furtherSentences = {
     </>
   ),
   couldBeChosen: 'could be chosen',
-  amongTheColumns: (wordsText: string) => `${wordsText} among the columns`,
+  amongTheColumns: (candidates: string) => `${candidates} among the columns`,
   putItBeside: 'Put it beside',
   couldBeChosenNow: 'could be chosen now',
   setAsideIn: ({ month, reason, back, couldBeChosen }: { month: string; reason: string; back: string; couldBeChosen: string }) =>

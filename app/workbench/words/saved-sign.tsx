@@ -10,10 +10,10 @@ export const savedSign = {
   thisPriceSheetWas: 'This price sheet was changed from another decision',
   thisDecisionWasChanged: 'This decision was changed elsewhere',
   at: (at: string, undo: string) => ` at ${at}${undo}`,
-  whatYouTypedHere: (thisDecisionWas: ReactNode, value: ReactNode) => (
+  whatYouTypedHere: (thisDecisionWas: ReactNode, whenAndWhat: ReactNode) => (
     <>
       {thisDecisionWas}
-      {value}. What you typed here is still here, and not saved yet.
+      {whenAndWhat}. What you typed here is still here, and not saved yet.
     </>
   ),
   keepMyVersion: 'Keep my version',

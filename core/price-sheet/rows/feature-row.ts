@@ -1,7 +1,8 @@
 import type { RowKind } from '../../price-phrase/row-kind';
 import { featureWords } from '../../wording/need-words';
 import { markedNames } from './marked-names';
-import { capital, figure, marked, type RowRule } from './row-rule';
+import { figure, marked, type RowRule } from './row-rule';
+import { capital } from '../../wording/capital';
 
 /** What a part has or has not, or how much of it. */
 export const featureRow: RowRule<Extract<RowKind, { kind: 'feature' }>> = {

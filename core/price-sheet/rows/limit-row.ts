@@ -1,7 +1,8 @@
 import type { RowKind } from '../../price-phrase/row-kind';
 import { limitOf } from '../parts';
 import { markedNames } from './marked-names';
-import { capital, figure, isNothing, nothing, type RowRule } from './row-rule';
+import { figure, isNothing, nothing, type RowRule } from './row-rule';
+import { capital } from '../../wording/capital';
 
 /** The most that a part allows of a quantity, a month or in twelve. */
 export const limitRow: RowRule<Extract<RowKind, { kind: 'limit' }>> = {

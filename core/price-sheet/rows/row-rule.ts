@@ -100,7 +100,3 @@ export function nothing(edit: string, notes: readonly string[] = []): CellConten
 export function isNothing(amount: string | null | undefined): boolean {
   return amount === undefined || (amount !== null && /^0+(\.0+)?$/.test(amount));
 }
-
-export function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

@@ -6,7 +6,8 @@ import type { Statement } from '../../price-phrase/statement';
 import { isTermNotKnown } from '../../rules/terms/term';
 import { termWords } from '../../wording/term-words';
 import { type Part, termIn, withTermOf } from '../parts';
-import { capital, type CellContent, type CellWriter, figure, isNothing, marked, nothing, type RowRule } from './row-rule';
+import { type CellContent, type CellWriter, figure, isNothing, marked, nothing, type RowRule } from './row-rule';
+import { capital } from '../../wording/capital';
 
 type TermKind = Extract<RowKind, { kind: 'term' }>;
 

@@ -1,7 +1,5 @@
-import type { ReactNode } from 'react';
 // The words of this screen, in the order in which they stand there.
 
 export const listPage = {
   venalisAllDecisions: 'Venalis, all decisions',
-  venalis: (i: ReactNode) => <>Venalis{i}</>,
 };

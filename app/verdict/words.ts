@@ -1,4 +1,3 @@
-import type { ReactNode } from 'react';
 // The words of this place, screen by screen, in the order in which they stand there.
 
 export const choiceForm = {
@@ -32,24 +31,17 @@ export const givenVerdict = {
   theRevisionItWas: ' The revision it was made from is not kept here.',
   salesAMonthOrders: ({
     version,
-    version2,
     monthlySales,
     monthlyOrders,
     currency,
     theRevisionIt,
   }: {
-    version: ReactNode;
-    version2: string;
+    version: string;
     monthlySales: string;
     monthlyOrders: string;
     currency: string;
     theRevisionIt: string;
-  }) => (
-    <>
-      {version}
-      {version2} sales, {monthlySales} a month ({monthlyOrders} orders), in {currency}.{theRevisionIt}
-    </>
-  ),
+  }) => `${version} sales, ${monthlySales} a month (${monthlyOrders} orders), in ${currency}.${theRevisionIt}`,
   candidate: 'Candidate',
   total: 'Total',
   atLeast: 'at least ',
@@ -63,14 +55,13 @@ export const givenVerdict = {
 };
 
 export const verdictDifference = {
-  theChoiceWasAndIs: (parts: string, parts2: string) => `The choice was ${parts}, and is ${parts2}.`,
+  theChoiceWasAndIs: (former: string, later: string) => `The choice was ${former}, and is ${later}.`,
   theChoiceIsTheSame: 'The choice is the same.',
   theyAreInDifferent: 'They are in different currencies or over different times, so totals are not set against each other.',
-  theLeadOverTheNext: (figure: string, figure2: string) => `The lead over the next was ${figure}, and is ${figure2}.`,
-  expectedSalesWereAMonth: (amount: string, amount2: string) => `Expected sales were ${amount} a month, and are ${amount2}.`,
-  itCameFirstInFutures: (ofHundred: string, ofHundred2: string) =>
-    `It came first in ${ofHundred} futures, and comes first in ${ofHundred2}.`,
-  salesWereAndAre: (version: string, version2: string) => `Sales were ${version}, and are ${version2}.`,
+  theLeadOverTheNext: (former: string, later: string) => `The lead over the next was ${former}, and is ${later}.`,
+  expectedSalesWereAMonth: (former: string, later: string) => `Expected sales were ${former} a month, and are ${later}.`,
+  itCameFirstInFutures: (former: string, later: string) => `It came first in ${former} futures, and comes first in ${later}.`,
+  salesWereAndAre: (former: string, later: string) => `Sales were ${former}, and are ${later}.`,
   thePriceSheetOfCame: (label: string) => `The price sheet of ${label} came in.`,
   thePriceSheetOfIsNot: (label: string) => `The price sheet of ${label} is not used any more.`,
   seen: (seen: string) => `, seen ${seen}`,

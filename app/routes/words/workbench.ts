@@ -1,4 +1,3 @@
-import type { ReactNode } from 'react';
 // The words of this screen, in the order in which they stand there.
 
 export const workbench = {
@@ -6,7 +5,6 @@ export const workbench = {
   decision: 'Decision',
   venalis: (name: string) => `${name} · Venalis`,
   venalisAllDecisions: 'Venalis, all decisions',
-  venalisI: (i: ReactNode) => <>Venalis{i}</>,
   untitledDecision: 'Untitled decision',
   places: 'Places',
 };

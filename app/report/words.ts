@@ -1,4 +1,3 @@
-import type { ReactNode } from 'react';
 // The words of this place, screen by screen, in the order in which they stand there.
 
 export const assumptionSections = {
@@ -22,7 +21,7 @@ export const assumptionSections = {
   growing: 'growing',
   shrinking: 'shrinking',
   aMonth: (shrinking: string, percent: string) => `${shrinking} ${percent} a month`,
-  aMonthValue: (value: string, number: string) => `${value}${number} a month`,
+  aMonthValue: (sign: string, number: string) => `${sign}${number} a month`,
   bySeason: 'by season',
   month: 'month',
   months: 'months',
@@ -37,10 +36,6 @@ export const assumptionSections = {
   notNoted: 'not noted',
   earnsIfOneBuys: ' (earns if one buys)',
   notDated: 'not dated',
-};
-
-export const reportDocument = {
-  venalis: (i: ReactNode) => <>Venalis{i}</>,
 };
 
 export const loadReport = {

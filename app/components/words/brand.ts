@@ -1,0 +1,3 @@
+export const brand = {
+  name: 'Venalis',
+};

@@ -1,0 +1,47 @@
+import { countedPlans } from './counted-plans';
+import type { FoundPlans, PlanCard } from './find-plans';
+import { canBeName, isPriced, isSentence } from './line-kinds';
+import { isOffer } from './names-with-prices';
+import type { PlainLine } from './plain-line';
+import { nameWords } from './plan-names';
+import { isPriceLine } from './price-pieces';
+
+const ON_A_LINE = /^(\p{L}[\p{L}\d &+-]{0,30}?)\s*(?::|–|—| - )\s*((?:free|from )?.*)$/iu;
+/** Dashes, bars and points that part what a line says. */
+const PARTED = String.raw`\s+[–—|·]\s+|\s-\s`;
+const CLAUSES = new RegExp(String.raw`[,;]\s+(?!then\b)|${PARTED}`);
+const PARTS = new RegExp(PARTED);
+
+/** "Small: 10/mo, 50 labels" and "Large: 60/mo …": each line is a plan, its clauses are the card's lines. */
+export function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
+  const cards = lines.flatMap((line): PlanCard[] => {
+    const [, name = '', rest = ''] = ON_A_LINE.exec(line.plain) ?? [];
+    const clauses = rest.split(CLAUSES);
+    const hasMore = clauses.slice(1).some((clause) => !isPriced(clause));
+    const isPlan = hasMore && (isPriceLine(clauses[0] ?? '') || isOffer(clauses[0] ?? '') || /^free$/i.test(clauses[0] ?? ''));
+    const isFree = !isPlan && /^free$/i.test(name) && !/¤/.test(rest) && !isSentence(rest);
+    return isPlan || isFree ? [cardOf(line, name, isFree ? ['free', ...clauses] : clauses)] : [];
+  });
+  if (cards.length >= 2 || cards.some(({ name }) => !/^free$/i.test(name))) return withRest(lines, cards);
+  const priced = pricedAtEnd(lines);
+  return withRest(lines, priced.length >= 2 ? priced : countedPlans(lines));
+}
+
+/** "Business — 5 sites — ¤99 / year", line after line: a name, what it has, and its price. */
+function pricedAtEnd(lines: readonly PlainLine[]): PlanCard[] {
+  return lines.flatMap((line): PlanCard[] => {
+    const [name = '', ...others] = line.plain.split(PARTS);
+    const [price = '', items] = [others.at(-1), others.slice(0, -1)];
+    const isPlan = items.length > 0 && canBeName(name, name) && isPriceLine(price) && !items.some(isPriced);
+    return isPlan ? [cardOf(line, name, [price, ...items])] : [];
+  });
+}
+
+function cardOf(line: PlainLine, name: string, said: readonly string[]): PlanCard {
+  return { name: nameWords(name), nameLine: line.line, lines: said.map((plain) => ({ ...line, plain, text: plain })) };
+}
+
+function withRest(lines: readonly PlainLine[], cards: readonly PlanCard[]): FoundPlans {
+  const taken = new Set(cards.flatMap(({ nameLine, lines: own }) => [nameLine, ...own.map(({ line }) => line)]));
+  return { cards, rest: lines.filter(({ line }) => !taken.has(line)) };
+}
