@@ -4,20 +4,19 @@ import type { RuleTold } from '#core/worked-examples/worked-examples';
 import { ExampleInFigures } from '../how/example-in-figures';
 import { useWriter } from '../locale/locale';
 import { useStore } from '../workbench/workbench-context';
-import { type EmptyPlaceName, PLACES_IN_WORDS } from './places-in-words';
+import type { PlaceInWords } from './places-in-words';
 import './empty-place.css';
 import { emptyPlace as texts } from './words';
 
 interface EmptyPlaceProps {
-  readonly place: EmptyPlaceName;
+  readonly place: PlaceInWords;
   /** What is missing, where it is not simply prices. */
   readonly lacking?: ReactNode;
 }
 
 /** Says what will stand in a place, shows it by an example in figures, and leads to the first step. */
-export function EmptyPlace({ place, lacking }: EmptyPlaceProps) {
+export function EmptyPlace({ place: { title, words, example }, lacking }: EmptyPlaceProps) {
   const { decisionId } = useStore();
-  const { title, words, example } = PLACES_IN_WORDS[place];
   const to = `/decisions/${decisionId}`;
   return (
     <main className="work empty-place" aria-label={title}>

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { useWriter } from '../locale/locale';
 import { useAskedDecision } from '../what-if/asked-decision';
 import { usePricedWays } from '../what-if/route/use-priced-ways';
-import { ownWaySentence } from '../what-if/route/words';
+import { ownWaySentence } from '../what-if/route/words/own-way';
 import { useStore } from '../workbench/workbench-context';
 import { ownWaysLine as words } from './words/own-ways-line';
 

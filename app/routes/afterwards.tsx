@@ -8,6 +8,7 @@ import type { ActualsReading } from '#core/afterwards/read-actuals';
 import type { Actuals } from '#core/decision/actuals-schema';
 import { usedIn } from '#core/dates/dates-that-matter';
 import { USUAL_MOVING } from '#core/route/moving-costs';
+import * as places from '../first-steps/places-in-words';
 import { FileField } from '../components/file-field';
 import { ActualsChart } from '../afterwards/actuals-chart';
 import { Payouts } from '../afterwards/payouts';
@@ -39,7 +40,7 @@ const OPEN_MONTHS = 3;
 /** How it turned out: real sales and bills against the forecast, and whether to move. */
 export default function Afterwards({ loaderData }: Route.ComponentProps) {
   return (
-    <NothingToAsk needs="one" place="afterwards">
+    <NothingToAsk needs="one" place={places.afterwards}>
       <HowItTurnedOut {...loaderData} />
     </NothingToAsk>
   );

@@ -1,4 +1,5 @@
 import { Link, useOutletContext } from 'react-router';
+import * as places from '../first-steps/places-in-words';
 import { EmptyPlace } from '../first-steps/empty-place';
 import { VendorTable } from '../price-sheets/vendor-table';
 import { useWorkbench } from '../workbench/workbench-context';
@@ -9,7 +10,7 @@ export default function SheetsHome() {
   const { today } = useOutletContext<{ today: string }>();
   const { sheets } = state.workbench;
   const hasVendors = sheets.some(({ sheet }) => sheet.kind === 'offer');
-  if (!hasVendors) return <EmptyPlace place="sheets" />;
+  if (!hasVendors) return <EmptyPlace place={places.sheets} />;
   return (
     <main className="work" aria-label={words.priceSheets}>
       <h2>{words.whatVendorsCharge}</h2>

@@ -1,3 +1,4 @@
+import * as places from '../first-steps/places-in-words';
 import { EmptyPlace } from '../first-steps/empty-place';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
@@ -27,7 +28,7 @@ export default function SideBySide() {
   const [open, setOpen] = useState<OpenFigure | null>(null);
   const { columns } = priced.lineUp;
   if (columns.length === 0 && priced.heldBack.length === 0 && !state.workbench.decision.setAside?.length)
-    return <EmptyPlace place="comparison" />;
+    return <EmptyPlace place={places.comparison} />;
   return (
     <>
       <main className="work" aria-label={words.comparison}>

@@ -8,6 +8,7 @@ import { choiceOf, since } from '#core/verdict/since';
 import type { Choice, GivenVerdict } from '#core/decision/verdict-schema';
 import type { VerdictBasis } from '#core/verdict/basis';
 import { chanceOfChoice, withChances } from '#core/verdict/by-chance';
+import * as places from '../first-steps/places-in-words';
 import { LongTextField } from '../components/long-text-field';
 import { useWriter } from '../locale/locale';
 import { ChoiceForm } from '../verdict/choice-form';
@@ -46,7 +47,7 @@ export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
 /** Which one, under which conditions, and why. */
 export default function VerdictHome({ loaderData }: Route.ComponentProps) {
   return (
-    <NothingToAsk needs="one" place="verdict">
+    <NothingToAsk needs="one" place={places.verdict}>
       <VerdictInTheMaking today={loaderData.today} />
     </NothingToAsk>
   );

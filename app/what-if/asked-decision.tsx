@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { DecisionFile } from '#core/decision-file/schema';
 import type { Priced } from '../workbench/workbench-context';
 import { EmptyPlace } from '../first-steps/empty-place';
-import type { EmptyPlaceName } from '../first-steps/places-in-words';
+import type { PlaceInWords } from '../first-steps/places-in-words';
 import { useStore, useWorkbench } from '../workbench/workbench-context';
 import { COMPARED_WORDS, type ComparedWords } from '../locale/compared-words';
 import { askedDecision as words } from './words';
@@ -33,7 +33,7 @@ export function useAskedDecision(): AskedDecision {
 }
 
 /** Shown in the place of a picture that there is nothing to draw for: what will stand there, and the first step. */
-export function NothingToAsk({ needs, place, children }: { needs: 'one' | 'two'; place: EmptyPlaceName; children: ReactNode }) {
+export function NothingToAsk({ needs, place, children }: { needs: 'one' | 'two'; place: PlaceInWords; children: ReactNode }) {
   const { decisionId } = useStore();
   const { file, priced } = useAskedDecision();
   const to = `/decisions/${decisionId}`;

@@ -8,10 +8,12 @@ import type { DecisionFile } from '../decision-file/schema';
 import type { Workbench } from '../decision/workbench';
 import { preparePricing, type Pricing } from '../pricing/pricing';
 import { type PlannedSegment, routeSolver } from '../route/cheapest-route';
-import { type MovingCosts, pricedMoving, USUAL_MOVING } from '../route/moving-costs';
+import { type MovingCosts, USUAL_MOVING } from '../route/moving-costs';
+import { pricedMoving } from '../route/priced-moving';
 import type { Combination } from './combination-search';
 import { type DecisionProposals, isOwned, type MakeUp, madeOf, paymentsFor, vendorFile } from './decision-proposals';
-import { takenBy } from './part-costs';
+import {} from './part-costs';
+import { takenBy } from './taken-by-offers';
 import type { Proposal } from './propose';
 import { allSteps, bestWaysInSteps, type BestWay, type InSteps, type WaySegment } from './ways';
 

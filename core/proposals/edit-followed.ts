@@ -8,7 +8,7 @@ import type { Followed } from '../decision/followed-schema';
 import type { Workbench } from '../decision/workbench';
 import type { MakeUp } from './decision-proposals';
 import { isMadeOf, nameOf, remade } from './followed';
-import { takenBy } from './part-costs';
+import { takenBy } from './taken-by-offers';
 
 /** What is proposed, as a candidate can follow it. */
 export interface Followable {

@@ -9,7 +9,8 @@ import { broughtIn } from '../route/segment-costs';
 import { runThroughCost, units } from '../route/segment-dues';
 import { combinationBlocks, type Priced } from './combination-blocks';
 import { type Combination, combinationSearch } from './combination-search';
-import { takenBy } from './part-costs';
+import {} from './part-costs';
+import { takenBy } from './taken-by-offers';
 import type { Proposal } from './propose';
 import type { Window } from './window-costs';
 

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Addon, Plan } from '../decision-file/price-sheet-schema';
 import type { DecisionFile } from '../decision-file/schema';
-import { kiteDecision } from '../tests/kite-decision';
 import { kitesWith } from '../tests/kites-with';
 import {
   addonCharges,
@@ -11,15 +10,10 @@ import {
   NO_COST,
   planPart,
   sumOfCosts,
-  takenBy,
   termCost,
   unknownAddonTerm,
   unknownTerm,
 } from './part-costs';
-
-const kites = kiteDecision();
-const [alder, birch] = kites.offers;
-if (!alder || !birch) throw new Error('two offers are expected');
 
 const addon = (more: Partial<Addon> = {}): Addon => ({
   id: 'x',
@@ -91,20 +85,6 @@ describe('what a plan costs apart from its term', () => {
     const { pricing, plan } = kitesWith();
     const both = planPart(pricing, [plan, pricing.plan('pb').plan], 'own');
     expect(both?.charges.total).toBe(60_000 + 12_000);
-  });
-});
-
-describe('what an offer takes of the seller', () => {
-  it('are its hours, extras and lift; of several the hours of all and no lift', () => {
-    const theme = { label: 'Theme', amount: '7', months: 0 };
-    const taking = { ...alder, hours: { setup: '2' }, extras: [theme], lift: '4' };
-    expect(takenBy([taking])).toEqual({ hours: { setup: '2', monthly: '0' }, extras: [theme], lift: '4' });
-    expect(takenBy([taking, { ...birch, hours: { setup: '1', monthly: '0.5' } }])).toEqual({
-      hours: { setup: '3', monthly: '0.5' },
-      extras: [theme],
-    });
-    expect(takenBy([birch])).toEqual({});
-    expect(takenBy([])).toEqual({});
   });
 });
 

@@ -1,4 +1,4 @@
-import { type Decimal, decimal, withoutDivisionResidue, sum } from '../amount/decimal';
+import { type Decimal, decimal, withoutDivisionResidue } from '../amount/decimal';
 import type { Candidate, Lift, Need } from '../decision-file/candidate-schema';
 import type { Addon, Features, Offer, Plan } from '../decision-file/price-sheet-schema';
 import { candidateCharges } from '../pricing/candidate-charges';
@@ -12,6 +12,7 @@ import { FROM_THE_START, paymentSchedule, type ScheduledPayment } from '../prici
 import { creditPayments, planCredits } from '../pricing/plan-credit';
 import { type Pricing, readingWith } from '../pricing/pricing';
 import { liftKey } from '../forecast/lift';
+import { takenBy } from './taken-by-offers';
 
 /** What a part of a proposal costs before tax, in whole minor units of the base currency. */
 export interface PartCost {
@@ -48,19 +49,6 @@ export function sumOfCosts(one: PartCost, other: PartCost): PartCost {
 }
 
 const partOf = (fields: Partial<Candidate>): Candidate => ({ id: 'proposal', label: '', plans: [], ...fields });
-
-/** What offers take of the seller whichever plan it is: hours, extras and, of a single one, its lift (decision file §3, §10). */
-export function takenBy(offers: readonly Offer[]): Pick<Candidate, 'hours' | 'extras' | 'lift'> {
-  const [only, ...others] = offers;
-  const extras = offers.flatMap((offer) => offer.extras ?? []);
-  const hours = offers.flatMap((offer) => offer.hours ?? []);
-  const added = (of: 'setup' | 'monthly') => sum(hours.map((one) => decimal(one[of] ?? '0'))).toFixed();
-  return {
-    ...(extras.length > 0 ? { extras } : {}),
-    ...(hours.length > 0 ? { hours: { setup: added('setup'), monthly: added('monthly') } } : {}),
-    ...(only?.lift !== undefined && others.length === 0 ? { lift: only.lift } : {}),
-  };
-}
 
 /** The offers of plans, each once. */
 function offersOf(pricing: Pricing, plans: readonly Plan[]): Offer[] {

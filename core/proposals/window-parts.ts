@@ -8,7 +8,8 @@ import { meets } from '../pricing/needs';
 import type { Pricing } from '../pricing/pricing';
 import { segmentDues } from '../route/segment-dues';
 import { isChargeNotKnown } from '../rules/charges/charge-rule';
-import { musts, takenBy } from './part-costs';
+import { musts } from './part-costs';
+import { takenBy } from './taken-by-offers';
 import { type Window, type WindowCosts, windowCosts } from './window-costs';
 
 /** A part of a combination, priced for any window. */

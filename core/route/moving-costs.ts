@@ -1,9 +1,3 @@
-import { decimal } from '../amount/decimal';
-import { roundMoney } from '../amount/currencies';
-import type { DecisionFile } from '../decision-file/schema';
-import { units } from './segment-dues';
-import type { Moving } from './cheapest-route';
-
 /** What one move takes: own hours, and money on top. */
 export interface MoveEffort {
   readonly hours: string;
@@ -27,9 +21,3 @@ export interface MovingCosts {
 
 /** What moving is taken to be as long as nobody says otherwise. */
 export const USUAL_MOVING: MovingCosts = { within: { hours: '1', money: '0' }, between: { hours: '20', money: '100' }, moves: 2 };
-
-/** What moves cost with own hours at their worth, in minor units of the base currency (decision file §9). */
-export function pricedMoving({ currency, hourValue = '0' }: Pick<DecisionFile, 'currency' | 'hourValue'>, moving: MovingCosts): Moving {
-  const priced = ({ hours, money }: MoveEffort) => units(currency, roundMoney(decimal(hours).times(hourValue).plus(money), currency));
-  return { within: priced(moving.within), between: priced(moving.between), moves: moving.moves, loses: moving.loses };
-}

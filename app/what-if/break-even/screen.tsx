@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { decimal } from '#core/amount/decimal';
 import { LEVELS, nearestPoint, type PairBreakEven } from '#core/what-if/break-evens';
+import * as places from '../../first-steps/places-in-words';
 import { DataTable } from '../../components/data-table';
 import { CandidateTag } from '../../components/candidate-tag';
 import { ChoiceField } from '../../components/choice-field';
@@ -23,7 +24,7 @@ const QUESTION = { kind: 'break-even' } as const;
 /** At which level of sales the cheaper of two candidates changes, for every pair. */
 export default function BreakEven() {
   return (
-    <NothingToAsk needs="two" place="break-even">
+    <NothingToAsk needs="two" place={places.breakEven}>
       <Pairs />
     </NothingToAsk>
   );

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { ChanceAnswer } from '#core/chance/chance-answer';
 import { FUTURES, USUAL_SEED } from '#core/chance/chance-answer';
 import { addMonths, monthsFrom } from '#core/calendar/month';
+import * as places from '../../first-steps/places-in-words';
 import { CandidateTag } from '../../components/candidate-tag';
 import { DataTable } from '../../components/data-table';
 import { NumberField } from '../../components/number-field';
@@ -19,7 +20,7 @@ import { screen as words } from './words';
 /** How sure the answer is: ten thousand futures, the same for all candidates. */
 export default function ChancePlace() {
   return (
-    <NothingToAsk needs="one" place="chance">
+    <NothingToAsk needs="one" place={places.chance}>
       <HowSure />
     </NothingToAsk>
   );

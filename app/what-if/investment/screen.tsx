@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { broughtOrders, type InvestmentJudged, type InvestmentOutcome } from '#core/what-if/investment';
 import { exampleInvestment } from '#core/what-if/investment-example';
 import type { Investment } from '#core/decision/investment-schema';
+import * as places from '../../first-steps/places-in-words';
 import { DataTable } from '../../components/data-table';
 import { useWriter } from '../../locale/locale';
 import { NothingToAsk, useAskedDecision, Working } from '../asked-decision';
@@ -18,7 +19,7 @@ import { screen as words } from './words';
 /** A designer or a custom build against doing it oneself, judged by what is kept. */
 export default function InvestmentPlace() {
   return (
-    <NothingToAsk needs="one" place="investment">
+    <NothingToAsk needs="one" place={places.investment}>
       <Invest />
     </NothingToAsk>
   );

@@ -5,6 +5,7 @@ import type { CheapestMap, MapAxis } from '#core/what-if/map';
 import { leadIn } from '#core/what-if/offers';
 import { inScenario } from '#core/what-if/scenarios';
 import { plain } from '#core/what-if/turns-it';
+import * as places from '../../first-steps/places-in-words';
 import { DataTable } from '../../components/data-table';
 import { ChoiceField } from '../../components/choice-field';
 import { Fold } from '../../components/fold';
@@ -22,7 +23,7 @@ import { screen as texts } from './words';
 /** Who is cheapest over two assumptions. */
 export default function MapPlace() {
   return (
-    <NothingToAsk needs="two" place="map">
+    <NothingToAsk needs="two" place={places.map}>
       <Fields />
     </NothingToAsk>
   );

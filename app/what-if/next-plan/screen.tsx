@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { StepUp } from '#core/what-if/steps-up';
+import * as places from '../../first-steps/places-in-words';
 import { CandidateTag } from '../../components/candidate-tag';
 import { DataTable } from '../../components/data-table';
 import { useWriter } from '../../locale/locale';
@@ -17,7 +18,7 @@ const CREDITS = { kind: 'credit-pays' } as const;
 /** What each step up a vendor's plans adds, for what it costs more, and from when on it pays. */
 export default function NextPlan() {
   return (
-    <NothingToAsk needs="one" place="next-plan">
+    <NothingToAsk needs="one" place={places.nextPlan}>
       <Steps />
     </NothingToAsk>
   );

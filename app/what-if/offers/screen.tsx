@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { findTerm } from '#core/pricing/payment-schedule';
 import { termWords } from '#core/wording/term-words';
 import type { SpecialOffer, Lead } from '#core/what-if/offers';
+import * as places from '../../first-steps/places-in-words';
 import { CandidateTag } from '../../components/candidate-tag';
 import { useWriter } from '../../locale/locale';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../asked-decision';
@@ -16,7 +17,7 @@ import { screen as words } from './words';
 /** Each special offer on or off: whether the decision survives without it. */
 export default function SpecialOffers() {
   return (
-    <NothingToAsk needs="one" place="offers">
+    <NothingToAsk needs="one" place={places.offers}>
       <Offers />
     </NothingToAsk>
   );

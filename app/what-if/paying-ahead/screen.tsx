@@ -4,6 +4,7 @@ import { withOtherTerm } from '#core/decision/candidates';
 import type { PayingOption } from '#core/what-if/paying-ahead';
 import { termWords } from '#core/wording/term-words';
 import { addMonths } from '#core/calendar/month';
+import * as places from '../../first-steps/places-in-words';
 import { DataTable } from '../../components/data-table';
 import { ChoiceField } from '../../components/choice-field';
 import { FiguresTable } from '../../components/figures-table';
@@ -23,7 +24,7 @@ const QUESTION = { kind: 'paying' } as const;
 /** Month, year or longer for the same plan: what it saves, and what it costs if one leaves early. */
 export default function PayingAheadPlace() {
   return (
-    <NothingToAsk needs="one" place="paying-ahead">
+    <NothingToAsk needs="one" place={places.payingAhead}>
       <Paying />
     </NothingToAsk>
   );

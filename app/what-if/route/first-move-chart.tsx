@@ -7,7 +7,7 @@ import { useChartColours } from '../../components/chart-colours';
 import { Fold } from '../../components/fold';
 import { useWriter } from '../../locale/locale';
 import { useAskedDecision } from '../asked-decision';
-import { firstMoveChart as words } from './words';
+import { firstMoveChart as words } from './words/first-move-chart';
 
 /** What the way costs if its first move falls in another month. */
 export function FirstMoveChart({ way }: { way: Pick<RoutePlan, 'firstMove' | 'segments' | 'total'> }) {

@@ -10,8 +10,8 @@ import { useEdits } from '../../workbench/use-edits';
 import { useWorkbench } from '../../workbench/workbench-context';
 import { useAskedDecision } from '../asked-decision';
 import { usePricedWays } from './use-priced-ways';
-import { ownWaySentence } from './words';
-import { ownWays as words } from './words';
+import { ownWaySentence } from './words/own-way';
+import { ownWays as words } from './words/own-ways';
 
 /** Ways that the person wants to see: with whom, from when; each with what it costs against the best. */
 export function OwnWays() {

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import type { NearestMove } from '#core/what-if/nearest-move';
 import { leftOutOf, type RoutePlan } from '#core/what-if/route-plan';
 import { type MovingCosts, USUAL_MOVING } from '#core/route/moving-costs';
+import * as places from '../../first-steps/places-in-words';
 import { DataTable } from '../../components/data-table';
 import { CandidateTag, candidateColour } from '../../components/candidate-tag';
 import { Fold } from '../../components/fold';
@@ -12,17 +13,17 @@ import { useWriter } from '../../locale/locale';
 import { FirstMoveChart } from './first-move-chart';
 import { NobodyToChoose, NothingToAsk, useAskedDecision, Working } from '../asked-decision';
 import { OwnWays } from './own-ways';
-import { nearestSentence, routeSentence } from './words';
+import { nearestSentence, routeSentence } from './words/route';
 import { useWhatIf } from '../use-what-if';
 import { useEdits } from '../../workbench/use-edits';
 import { useWorkbench } from '../../workbench/workbench-context';
 import { ComparedByChoice } from '../../workbench/compared-by-choice';
-import { screen as words } from './words';
+import { screen as words } from './words/screen';
 
 /** The cheapest way through the horizon: with whom to begin, when to move, and what moving costs. */
 export default function RoutePlace() {
   return (
-    <NothingToAsk needs="two" place="route">
+    <NothingToAsk needs="two" place={places.route}>
       <Way />
     </NothingToAsk>
   );

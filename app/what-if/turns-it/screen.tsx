@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { GapAt } from '#core/what-if/turns-it';
 import { plain } from '#core/what-if/turns-it';
+import * as places from '../../first-steps/places-in-words';
 import { DataTable } from '../../components/data-table';
 import { useWriter } from '../../locale/locale';
 import type { Writer } from '../../locale/writer';
@@ -17,7 +18,7 @@ import { screen as texts } from './words';
 /** Which assumption turns the answer, and by how much. */
 export default function TurnsItPlace() {
   return (
-    <NothingToAsk needs="two" place="turns-it">
+    <NothingToAsk needs="two" place={places.turnsIt}>
       <Turns />
     </NothingToAsk>
   );

@@ -40,7 +40,6 @@ export const chargeRow: RowRule<ChargeKind> = {
     if (!found || statement.kind !== 'charge') return null;
     return { ...part, charges: (part.charges ?? []).map((charge) => (charge === found ? { id: found.id, ...statement.charge } : charge)) };
   },
-  gaps: ({ charges = [] }) => charges.filter(isChargeNotKnown).length,
 };
 
 /** The row that a charge stands in. */

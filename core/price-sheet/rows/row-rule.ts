@@ -57,8 +57,8 @@ export interface RowsWanted {
 }
 
 /**
- * All there is to a kind of row of a price sheet: which rows there are, what their cells say, how they are typed into, and
- * what of them is not known. What a bare figure means in it stands in `price-phrase/row-figures`.
+ * All there is to a kind of row of a price sheet: which rows there are, what their cells say, and how they are typed
+ * into. What a bare figure means in it stands in `price-phrase/row-figures`.
  */
 export interface RowRule<Kind extends RowKind> {
   /** The rows of this kind that state something, and the usual ones. */
@@ -75,8 +75,6 @@ export interface RowRule<Kind extends RowKind> {
   inState(part: Part, kind: Kind, state: NoFigure, newId: () => string): Part;
   /** What is retyped in its cell is the same thing, corrected: the part with it. Null if it is something else. */
   retyped?(part: Part, kind: Kind, statement: Statement, replaces: CellText, newId: () => string): Part | null;
-  /** How many figures of a part are charged, but not known. */
-  gaps?(part: Part): number;
 }
 
 export const STATE_WORDS = { 'not-known': 'not known', none: 'nothing', unlimited: 'no limit', 'not-offered': 'not offered' } as const;

@@ -3,7 +3,6 @@ import { monthWords } from '../../price-phrase/date-rules';
 import { termSentence } from '../../price-phrase/price-sentence';
 import type { RowKind } from '../../price-phrase/row-kind';
 import type { Statement } from '../../price-phrase/statement';
-import { isTermNotKnown } from '../../rules/terms/term';
 import { termWords } from '../../wording/term-words';
 import { type Part, termIn, withTermOf } from '../parts';
 import { type CellContent, type CellWriter, figure, isNothing, marked, nothing, type RowRule } from './row-rule';
@@ -50,7 +49,6 @@ export const termRow: RowRule<TermKind> = {
     const kept = replaces === 'figure' ? term : undefined;
     return { ...part, terms: withTermOf(part.terms ?? [], { ...kept, ...statement.term, id: term?.id ?? newId() }) };
   },
-  gaps: ({ terms = [] }) => terms.filter(isTermNotKnown).length,
 };
 
 /** Rows for all terms of one length: a plan may have several, such as one with a trial. */

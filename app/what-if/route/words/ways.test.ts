@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { kiteDecision } from '#core/tests/kite-decision';
 import { routePlanner } from '#core/what-if/route-plan';
-import { writerFor } from '../../locale/writer';
-import { nearestSentence, ownWaySentence, routeSentence } from './words';
+import { writerFor } from '../../../locale/writer';
+import { ownWaySentence } from './own-way';
+import { nearestSentence, routeSentence } from './route';
 
 const write = writerFor('en-GB');
 const nameOf = (id: string | null) => (id === null ? 'nobody' : ({ A: 'Alder', B: 'Birch' }[id] ?? id));

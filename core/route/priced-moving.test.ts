@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
-import { pricedMoving, USUAL_MOVING } from './moving-costs';
+import { USUAL_MOVING } from './moving-costs';
+import { pricedMoving } from './priced-moving';
 
 it('counts own hours at their worth, and money on top, in minor units', () => {
   const moving = { within: { hours: '0.5', money: '1.25' }, between: { hours: '3', money: '10' }, moves: 4, loses: '5' };
