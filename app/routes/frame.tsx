@@ -1,5 +1,6 @@
 import { Checkbox } from 'antd';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
+import { Await } from 'react-router';
 import { orderFiles } from '#data/past-orders';
 import { useWriter } from '../locale/locale';
 import { database } from '../server/database.server';
@@ -23,15 +24,15 @@ export async function loader({ params: { decisionId } }: Route.LoaderArgs) {
   return { orders: files.reduce((sum, { file }) => sum + file.orders, 0) };
 }
 
+/** The place opens at once; how many past orders there are is only needed at its end. */
 export function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  return whileAway(serverLoader, () => ({ orders: 0 }));
+  const counted = whileAway(serverLoader, () => ({ orders: 0 }));
+  return { orders: counted.then(({ orders }) => orders) };
 }
 
 export default function Frame({ loaderData: { orders } }: Route.ComponentProps) {
-  const { state, decisionId } = useWorkbench();
+  const { state } = useWorkbench();
   const edits = useEdits();
-  const write = useWriter();
-  const [withOrders, setWithOrders] = useState(false);
   const { decision } = state.workbench;
   const [year = '', month = ''] = decision.start.split('-');
   return (
@@ -109,27 +110,43 @@ export default function Frame({ loaderData: { orders } }: Route.ComponentProps) 
       </div>
       <Rates />
       <OwnedThings />
-      <p className="frame-export">
-        <a href={`/decisions/${decisionId}/export`} download>
-          {words.exportThisDecisionAsAFile}
-        </a>{' '}
-        <span className="quiet">{words.withThePriceSheets}</span>
-        <br />
-        <a href={`/decisions/${decisionId}/export?all${withOrders ? '&orders' : ''}`} download>
-          {words.exportEverything}
-        </a>{' '}
-        <span className="quiet">{words.alsoTheReasonsOfNeeds}</span>
-        {orders > 0 && (
-          <>
-            <br />
-            <Checkbox checked={withOrders} onChange={({ target }) => setWithOrders(target.checked)}>
-              {words.withPast(write.number(String(orders)), orders === 1 ? words.order : words.orders)}
-            </Checkbox>{' '}
-            <span className="quiet">{words.theirDaysAmountsCountries}</span>
-          </>
-        )}
-      </p>
+      <Exports orders={orders} />
     </main>
+  );
+}
+
+/** The decision as files: what it needs, or all of it, with the past orders if the person wants. */
+function Exports({ orders }: { orders: number | Promise<number> }) {
+  const { decisionId } = useWorkbench();
+  const write = useWriter();
+  const [withOrders, setWithOrders] = useState(false);
+  return (
+    <p className="frame-export">
+      <a href={`/decisions/${decisionId}/export`} download>
+        {words.exportThisDecisionAsAFile}
+      </a>{' '}
+      <span className="quiet">{words.withThePriceSheets}</span>
+      <br />
+      <a href={`/decisions/${decisionId}/export?all${withOrders ? '&orders' : ''}`} download>
+        {words.exportEverything}
+      </a>{' '}
+      <span className="quiet">{words.alsoTheReasonsOfNeeds}</span>
+      <Suspense>
+        <Await resolve={orders}>
+          {(number) =>
+            number > 0 && (
+              <>
+                <br />
+                <Checkbox checked={withOrders} onChange={({ target }) => setWithOrders(target.checked)}>
+                  {words.withPast(write.number(String(number)), number === 1 ? words.order : words.orders)}
+                </Checkbox>{' '}
+                <span className="quiet">{words.theirDaysAmountsCountries}</span>
+              </>
+            )
+          }
+        </Await>
+      </Suspense>
+    </p>
   );
 }
 
