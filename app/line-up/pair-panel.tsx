@@ -48,7 +48,7 @@ export function PairPanel({ a, b, onChange }: { a: string; b: string; onChange(a
                   name: nameOf(b),
                   price: write.price(pair.total.difference.replace('-', ''), currency),
                   less: Number(pair.total.difference) > 0 ? words.more : words.less,
-                  name2: nameOf(a),
+                  other: nameOf(a),
                 })}
           </p>
           <h3>{words.inMoney}</h3>

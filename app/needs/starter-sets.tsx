@@ -38,7 +38,7 @@ export function StarterSets() {
         type="primary"
         disabled={fresh.length === 0}
         onClick={() =>
-          edits.decision('needs.sets', words.needsToBeginWith2, (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], chosen) }))
+          edits.decision('needs.sets', words.changeOfNeeds, (one) => ({ ...one, needs: withStarterSets(one.needs ?? [], chosen) }))
         }
       >
         {fresh.length === 0 ? words.takeThem : words.takeThese(fresh.length)}

@@ -126,7 +126,7 @@ export const starterSets = {
   needsToBeginWith: 'Needs to begin with',
   iSell: 'I sell …',
   nothingThatIsNotOnThe: 'Nothing that is not on the list already.',
-  needsToBeginWith2: 'needs to begin with',
+  changeOfNeeds: 'needs to begin with',
   takeThem: 'Take them',
   takeThese: (fresh: number) => `Take these ${fresh}`,
 };

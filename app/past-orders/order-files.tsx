@@ -40,7 +40,7 @@ export function OrderFiles({ files, here }: { files: readonly StoredOrderFile[];
               head: <span className="visually-hidden">{words.delete}</span>,
               cell: ({ id, file }) => (
                 <Button size="small" type="text" aria-label={words.deleteAndItsOrders(file.name)} onClick={() => void here.remove(id)}>
-                  {words.delete2}
+                  {words.deleteButton}
                 </Button>
               ),
             },

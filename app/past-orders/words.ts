@@ -88,7 +88,7 @@ export const orderFiles = {
   to: 'To',
   delete: 'Delete',
   deleteAndItsOrders: (file: string) => `Delete ${file} and its orders`,
-  delete2: 'delete',
+  deleteButton: 'delete',
   ordersOfAnotherTime: 'Orders of another time',
   ordersThatYourShop: 'Orders that your shop exports, as CSV; or drop the files here',
   reading: 'Reading',
@@ -120,20 +120,20 @@ export const wouldHaveCost = {
   whatTheyWouldHave: 'What they would have cost',
   everySingleOrderWas: ({
     month,
-    month2,
+    lastMonth,
     sales,
     replay,
     without,
     empty,
   }: {
     month: string;
-    month2: string;
+    lastMonth: string;
     sales: string;
     replay: string;
     without: string;
     empty: string;
   }) =>
-    `Every single order was charged as each plan charges it, from ${month} to ${month2}: ${sales} paid by customers. ${replay} ${without} ${empty}`,
+    `Every single order was charged as each plan charges it, from ${month} to ${lastMonth}: ${sales} paid by customers. ${replay} ${without} ${empty}`,
   whatPastOrdersWould: 'What past orders would have cost',
   candidate: 'Candidate',
   noCandidateYet: 'no candidate yet',

@@ -21,7 +21,7 @@ export function WouldHaveCost({ replay, currency }: { replay: ReplayAnswer; curr
       <p className="quiet">
         {words.everySingleOrderWas({
           month: write.month(months[0] ?? ''),
-          month2: write.month(months.at(-1) ?? ''),
+          lastMonth: write.month(months.at(-1) ?? ''),
           sales: write.amount(replay.sales),
           replay: besideForecastWords(replay, forecast, write),
           without: withoutOrdersWords(replay.without),

@@ -22,7 +22,7 @@ export function QuestionList({ checked, today, onSettle, onShow }: QuestionListP
   return (
     <section aria-label={words.questions} className="questions">
       <h3>
-        {NUMBERS[open.length] ?? open.length} {open.length === 1 ? words.question : words.questions2}
+        {NUMBERS[open.length] ?? open.length} {open.length === 1 ? words.question : words.questionsOpen}
       </h3>
       {open.map((finding) => (
         <Question

@@ -177,18 +177,13 @@ function PastedTable({ table: source, ...rest }: Omit<ReadProps, 'name' | 'sourc
   const [chosen, setChosen] = useState<TableMapping | null>(null);
   const mapping = chosen ?? suggested;
   const stretches = useMemo(() => tablePlans(table, mapping, known), [table, mapping, known]);
+  const leftOut = [
+    ...(rowsLeftOut > 0 ? [words.moreRows(rowsLeftOut)] : []),
+    ...(columnsLeftOut > 0 ? [words.moreColumns(columnsLeftOut)] : []),
+  ];
   return (
     <>
-      {(rowsLeftOut > 0 || columnsLeftOut > 0) && (
-        <p className="problem">
-          {words.onlyTheFirstRows({
-            table: table.length,
-            table2: table[0]?.length ?? 0,
-            rowsLeftOut: rowsLeftOut > 0 && words.moreRows(rowsLeftOut),
-            columnsLeftOut: columnsLeftOut > 0 && words.moreColumns(columnsLeftOut),
-          })}
-        </p>
-      )}
+      {leftOut.length > 0 && <p className="problem">{words.leftOut(table.length, table[0]?.length ?? 0, leftOut.join(' and '))}</p>}
       <TableMappingForm table={table} mapping={mapping} onChange={setChosen} />
       <Stretches {...rest} stretches={stretches} vendor="" text={JSON.stringify(mapping)} />
     </>

@@ -33,7 +33,7 @@ export function UsualQualities() {
       <Button
         type="primary"
         disabled={chosen.length === 0}
-        onClick={() => edits.decision('qualities.usual', words.qualitiesToBeginWith2, (one) => withQualities(one, chosen))}
+        onClick={() => edits.decision('qualities.usual', words.changeOfQualities, (one) => withQualities(one, chosen))}
       >
         {words.takeThese(chosen.length)}
       </Button>

@@ -20,7 +20,7 @@ export function QualityForm({ quality, onRemoved }: { quality: Quality; onRemove
   const isSame = (end: string, other: string) => Number(end) === Number(other);
   return (
     <section aria-label={words.quality} className="quality-form">
-      <h2>{quality.label || words.aQuality2}</h2>
+      <h2>{quality.label || words.unnamedQuality}</h2>
       <TextField label={words.name} value={quality.label} onChange={(label) => change('label', (one) => ({ ...one, label }))} />
       <NumberField
         fieldKey={`quality.${quality.id}.weight`}

@@ -93,7 +93,7 @@ function ReviewForm({ review, onChange }: { review: Review; onChange(field: stri
         {field('most', 'to')}
         <NumberField
           fieldKey={`review.${review.id}.count`}
-          label={words.people2}
+          label={words.peopleLabel}
           value={String(review.count)}
           range={COUNT}
           onChange={(count) => onChange('count', (one) => ({ ...one, count: Number(count ?? 0) }))}

@@ -142,7 +142,7 @@ function DatesTable({ dates, today, to }: { dates: readonly DateThatMatters[]; t
           head: <span className="visually-hidden">{words.calendar}</span>,
           cell: (date) => (
             <CalendarLink to={`${to}?only=${encodeURIComponent(date.id)}`} label={words.calendarFile(dateTitle(date))}>
-              {words.calendar2}
+              {words.calendarLink}
             </CalendarLink>
           ),
         },
@@ -178,7 +178,7 @@ function OwnDate({ onAdd, today }: { onAdd(on: string, what: string): void; toda
         setWhat('');
       }}
     >
-      <DayField fieldKey="dates.own" label={words.aDateOfYourOwn2} value={on} onChange={(day) => setOn(day ?? today)} />
+      <DayField fieldKey="dates.own" label={words.dateOfYourOwnLabel} value={on} onChange={(day) => setOn(day ?? today)} />
       <TextField label={words.what} value={what} onChange={setWhat} />
       <Button htmlType="submit">{words.addIt}</Button>
       {isWanted && what.trim() === '' && (

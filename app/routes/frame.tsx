@@ -43,7 +43,7 @@ export default function Frame({ loaderData: { orders } }: Route.ComponentProps) 
           className="wide"
           label={words.theQuestion}
           value={decision.name}
-          onChange={(name) => edits.decision('name', words.theQuestion2, (one) => ({ ...one, name }))}
+          onChange={(name) => edits.decision('name', words.changeOfQuestion, (one) => ({ ...one, name }))}
         />
         <ChoiceField
           label={words.baseCurrency}

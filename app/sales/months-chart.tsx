@@ -131,7 +131,7 @@ function sentence(rows: readonly ForecastMonth[], month: (month: string) => stri
   return words.mostOrdersInFewest({
     month: month(best.month),
     allOrders: whole(best.allOrders),
-    month2: month(least.month),
-    allOrders2: whole(least.allOrders),
+    leastMonth: month(least.month),
+    fewestOrders: whole(least.allOrders),
   });
 }

@@ -78,7 +78,7 @@ export const StreamForm = memo(function StreamForm({ stream, currency, only, isF
               value={subscribers.start}
               range={{ ...AMOUNT, wanted: words.aNumberOfSubscribers }}
               onChange={(start) =>
-                change('subscribers', words.subscribersAtTheStart2, (one) => ({
+                change('subscribers', words.changeOfSubscribers, (one) => ({
                   ...one,
                   subscribers: { ...subscribers, start: start ?? '0' },
                 }))
@@ -121,7 +121,7 @@ export const StreamForm = memo(function StreamForm({ stream, currency, only, isF
             onChange={(start, typed, isLeft) => {
               const read = readTypedRate(typed, AMOUNT_OF_ORDERS);
               if (isLeft && read.ok && read.between) between(read.between);
-              else if (start !== orders.start) changeOrders('orders', words.ordersAMonth2, { start: start ?? '0' });
+              else if (start !== orders.start) changeOrders('orders', words.changeOfOrders, { start: start ?? '0' });
             }}
           />
         )}

@@ -49,14 +49,14 @@ export const monthsChart = {
   mostOrdersInFewest: ({
     month,
     allOrders,
-    month2,
-    allOrders2,
+    leastMonth,
+    fewestOrders,
   }: {
     month: string;
     allOrders: string;
-    month2: string;
-    allOrders2: string;
-  }) => `Most orders in ${month}, ${allOrders}; fewest in ${month2}, ${allOrders2}.`,
+    leastMonth: string;
+    fewestOrders: string;
+  }) => `Most orders in ${month}, ${allOrders}; fewest in ${leastMonth}, ${fewestOrders}.`,
 };
 
 export const monthsTable = {
@@ -183,14 +183,14 @@ export const streamForm = {
   theKind: 'the kind',
   subscribersAtTheStart: 'Subscribers at the start',
   aNumberOfSubscribers: 'a number of subscribers',
-  subscribersAtTheStart2: 'subscribers at the start',
+  changeOfSubscribers: 'subscribers at the start',
   joinEachMonth: 'Join each month',
   joins: 'joins',
   leaveEachMonth: 'Leave each month',
   churn: 'churn',
   ordersAMonth: 'Orders a month',
   orAsYouKnow: 'or as you know it: 30 a year, 8 a week, 5 to 60 a year',
-  ordersAMonth2: 'orders a month',
+  changeOfOrders: 'orders a month',
   priceOfASubscription: 'Price of a subscription',
   averageOrderValue: 'Average order value',
   anAmountIn: (currency: string) => `an amount in ${currency}`,

@@ -71,7 +71,7 @@ export const verdictDifference = {
   whatWouldChangeItFirst: (now: string) => `What would change it first: ${now}.`,
   nothingToSetAgainst: 'nothing to set against',
   notThere: 'not there',
-  fromTo: (day: string, day2: string) => `From ${day} to ${day2}`,
+  fromTo: (day: string, lastDay: string) => `From ${day} to ${lastDay}`,
   total: 'Total',
   difference: 'Difference',
   was: (former: string) => `was ${former}`,

@@ -55,7 +55,7 @@ export function AnswerSentence() {
       <p className="answer">
         {words.andTheSame({
           name,
-          name2: runnerUp.column.label,
+          runnerUp: runnerUp.column.label,
           cost: by === 'keep' ? words.leaveYou : words.cost,
           over,
           amount: write.amount(by === 'keep' ? leader.result.keep : leader.result.total),
@@ -70,7 +70,7 @@ export function AnswerSentence() {
         leads: compared.leads,
         over: way ? '' : ` ${over}`,
         margin: marginWords(runnerUp.margin, write.amount(runnerUp.margin), compared.by),
-        name2: runnerUp.column.label,
+        runnerUp: runnerUp.column.label,
       })}{' '}
       <NextChange />
       <UnseenBest />

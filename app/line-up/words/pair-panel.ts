@@ -5,11 +5,11 @@ export const pairPanel = {
   thisOne: 'This one',
   andThatOne: 'and that one',
   oneOfThemIsNoLonger: 'One of them is no longer being compared.',
-  andCostTheSame: (name: string, name2: string) => `${name} and ${name2} cost the same.`,
+  andCostTheSame: (name: string, other: string) => `${name} and ${other} cost the same.`,
   more: 'more',
   less: 'less',
-  costsThan: ({ name, price, less, name2 }: { name: string; price: string; less: string; name2: string }) =>
-    `${name} costs ${price} ${less} than ${name2}.`,
+  costsThan: ({ name, price, less, other }: { name: string; price: string; less: string; other: string }) =>
+    `${name} costs ${price} ${less} than ${other}.`,
   inMoney: 'In money',
   nothingDiffers: 'Nothing differs.',
   differs: 'differs',

@@ -3,7 +3,7 @@
 export const questionList = {
   questions: 'Questions',
   question: 'question',
-  questions2: 'questions',
+  questionsOpen: 'questions',
   settledSettled: (settled: number) => `${settled} settled`,
   askAgain: 'ask again',
   markAsAnswered: 'mark as answered',

@@ -18,23 +18,10 @@ export const sheetIntake = {
   ),
   addAsASeparate: 'Add as a separate sheet',
   discard: 'discard',
-  moreRows: (rowsLeftOut: number) => `${rowsLeftOut} more rows`,
-  moreColumns: (columnsLeftOut: number) => `${columnsLeftOut} more columns`,
-  onlyTheFirstRows: ({
-    table,
-    table2,
-    rowsLeftOut,
-    columnsLeftOut,
-  }: {
-    table: number;
-    table2: number;
-    rowsLeftOut: ReactNode;
-    columnsLeftOut: ReactNode;
-  }) => (
-    <>
-      Only the first {table} rows and {table2} columns are shown: {rowsLeftOut} {columnsLeftOut} are left out. A price sheet has no more.
-    </>
-  ),
+  moreRows: (rowsLeftOut: number) => `${rowsLeftOut} more ${rowsLeftOut === 1 ? 'row' : 'rows'}`,
+  moreColumns: (columnsLeftOut: number) => `${columnsLeftOut} more ${columnsLeftOut === 1 ? 'column' : 'columns'}`,
+  leftOut: (rows: number, columns: number, leftOut: string) =>
+    `Only the first ${rows} rows and ${columns} columns are shown; ${leftOut} did not fit. A price sheet has no more.`,
   whatWasRead: 'What was read',
   nothingInItReads: 'Nothing in it reads as a price. Say above what its lines mean.',
 };

@@ -4,7 +4,7 @@ export const frame = {
   basics: 'Basics',
   whatIsBeingDecided: 'What is being decided',
   theQuestion: 'The question',
-  theQuestion2: 'the question',
+  changeOfQuestion: 'the question',
   baseCurrency: 'Base currency',
   theBaseCurrency: 'the base currency',
   horizon: 'Horizon',

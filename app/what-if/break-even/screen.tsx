@@ -117,7 +117,7 @@ function Pairs() {
                       point: levelWords(point, write),
                       name: nameOf(point.above),
                       isBetter: compared.isBetter,
-                      point2: whenWords(point, write),
+                      when: whenWords(point, write),
                     })}
                   </li>
                 ))}

@@ -68,15 +68,15 @@ export const pairChart = {
   yourForecast: 'your forecast',
   leaveYou: 'leave you',
   cost: 'cost',
-  whatAndByMonthly: (name: string, name2: string, cost: string) =>
-    `What ${name} and ${name2} ${cost} by monthly sales; the figures stand in the table below`,
+  whatAndByMonthly: (name: string, other: string, cost: string) =>
+    `What ${name} and ${other} ${cost} by monthly sales; the figures stand in the table below`,
   theSameInFigures: 'The same in figures',
   salesAMonth: 'Sales a month',
 };
 
 export const pairMatrix = {
   always: (now: string) => `always ${now}`,
-  and: (name: string, name2: string) => `${name} and ${name2}`,
+  and: (name: string, other: string) => `${name} and ${other}`,
   then: (above: string) => `then ${above}`,
   everyPair: 'Every pair',
   salesAMonthAtWhich:
@@ -91,16 +91,16 @@ export const screen = {
   orders: 'Orders',
   reached: 'Reached',
   verdict: 'Verdict',
-  belowAbove: (name: string, name2: string) => `below ${name}, above ${name2}`,
+  belowAbove: (name: string, other: string) => `below ${name}, above ${other}`,
   times: (points: number) => `${points} times`,
   everyPair: (pairs: number) => `Every pair: ${pairs}`,
   thePair: 'The pair',
-  and: (name: string, name2: string) => `${name} and ${name2}`,
-  belowThatLevelAbove: (name: string, name2: string, highest: string) =>
-    `Below that level ${name}, above it ${name2}: once, and not again up to ${highest} a month.`,
+  and: (name: string, other: string) => `${name} and ${other}`,
+  belowThatLevelAbove: (name: string, other: string, highest: string) =>
+    `Below that level ${name}, above it ${other}: once, and not again up to ${highest} a month.`,
   chooseAnotherPairInTheTable: 'Choose another pair in the table, or open every pair.',
-  from: ({ point, name, isBetter, point2 }: { point: string; name: string; isBetter: string; point2: string }) =>
-    `From ${point} ${name} ${isBetter}. ${point2}`,
+  from: ({ point, name, isBetter, when }: { point: string; name: string; isBetter: string; when: string }) =>
+    `From ${point} ${name} ${isBetter}. ${when}`,
   salesOfAMonth: (monthlySales: string) => `Sales of ${monthlySales} a month`,
   aBreakEvenIsTheLevel: (months: number) =>
     `A break-even is the level of sales at which the better one changes. It is worked out for all ${months} months together, at a twentieth of your forecast to twenty times as much, with the mix of what you sell as it is.`,

@@ -106,9 +106,9 @@ function ChancesTable({ answer }: { answer: ChanceAnswer }) {
         },
         { head: words.first, kind: 'figures', cell: (one) => shareWords(one, write) },
         { head: words.middleCurrency(file.currency), kind: 'figures', cell: ({ middle }) => costWords(middle, write) },
-        { head: words.eightOfTen2, kind: 'figures', cell: ({ low, high }) => `${costWords(low, write)} – ${costWords(high, write)}` },
+        { head: words.eightOfTenHead, kind: 'figures', cell: ({ low, high }) => `${costWords(low, write)} – ${costWords(high, write)}` },
         { head: words.givesAway, kind: 'figures', cell: ({ givesAway, usable }) => (usable === 0 ? '–' : costWords(givesAway, write)) },
-        { head: words.oneInTwenty2, kind: 'figures', cell: ({ atWorst, usable }) => (usable === 0 ? '–' : costWords(atWorst, write)) },
+        { head: words.oneInTwentyHead, kind: 'figures', cell: ({ atWorst, usable }) => (usable === 0 ? '–' : costWords(atWorst, write)) },
       ]}
     />
   );

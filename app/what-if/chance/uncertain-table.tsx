@@ -50,7 +50,7 @@ export function UncertainTable({ uncertain }: Pick<ChanceAnswer, 'uncertain'>) {
               isStated &&
               unit !== 'amount' && (
                 <Button size="small" type="text" aria-label={words.asUncertainAsUsual(label)} onClick={() => change(key, undefined)}>
-                  {words.asUsual2}
+                  {words.asUsualAgain}
                 </Button>
               ),
           },

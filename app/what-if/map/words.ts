@@ -42,8 +42,8 @@ function percent(share: number): string {
 
 export const mapChart = {
   yourForecast: 'your forecast',
-  whoOverAndTheSame: (isBest: string, name: string, name2: string) =>
-    `Who ${isBest} over ${name} and ${name2}; the same stands in the table below`,
+  whoOverAndTheSame: (isBest: string, name: string, across: string) =>
+    `Who ${isBest} over ${name} and ${across}; the same stands in the table below`,
   moreOrLess: ', more or less',
 };
 
@@ -63,5 +63,5 @@ export const screen = {
   than: (margin: string, by: string, name: string) => ` (${margin} ${by} than ${name})`,
   noCandidateCanBeChosen: 'No candidate can be chosen there.',
   chooseAPointOnTheMap: (leads: string) => `Choose a point on the map to see who ${leads} there, and by how much.`,
-  downAcross: (name: string, name2: string) => `${name} down, ${name2} across`,
+  downAcross: (name: string, across: string) => `${name} down, ${across} across`,
 };

@@ -58,7 +58,7 @@ export const screen = {
     'Extra paid up front: how much more has been paid at the worst moment than with the shortest term. Ahead from: whenever one leaves from then on, nothing has been lost by paying ahead.',
   month: 'month',
   months: 'months',
-  after: (loss: string, months: number, months2: string) => `${loss} after ${months} ${months2}`,
+  after: (loss: string, months: number, monthsWord: string) => `${loss} after ${months} ${monthsWord}`,
   neverInThisTime: 'never in this time',
   theFirstMonth: 'the first month',
   monthMonth: (month: string, breakEven: number) => `${month}, month ${breakEven}`,

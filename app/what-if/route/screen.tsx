@@ -127,7 +127,7 @@ function RouteTable({ plan }: { plan: RoutePlan }) {
       columns={[
         { head: words.from, kind: 'names-row', cell: ({ from }) => write.month(from) },
         { head: words.with, cell: ({ candidate }) => nameOf(candidate) },
-        { head: words.months2, kind: 'figures', cell: ({ months }) => months },
+        { head: words.monthsHead, kind: 'figures', cell: ({ months }) => months },
       ]}
     />
   );
@@ -139,7 +139,7 @@ function MovingFields({ moving, plan }: { moving: MovingCosts; plan: RoutePlan |
   const edits = useEdits();
   const write = useWriter();
   const keep = (key: string, next: MovingCosts) =>
-    edits.decision(`whatIf.moving.${key}`, words.whatMovingCosts2, (one) => ({ ...one, whatIf: { ...one.whatIf, moving: next } }));
+    edits.decision(`whatIf.moving.${key}`, words.changeOfMovingCosts, (one) => ({ ...one, whatIf: { ...one.whatIf, moving: next } }));
   const effort = (which: 'within' | 'between', title: string) => (
     <fieldset className="moving">
       <legend>{title}</legend>

@@ -20,20 +20,31 @@ export const answerSentence = {
   ),
   leaveYou: 'leave you',
   cost: 'cost',
-  andTheSame: ({ name, name2, cost, over, amount }: { name: ReactNode; name2: string; cost: string; over: string; amount: string }) => (
+  andTheSame: ({
+    name,
+    runnerUp,
+    cost,
+    over,
+    amount,
+  }: {
+    name: ReactNode;
+    runnerUp: string;
+    cost: string;
+    over: string;
+    amount: string;
+  }) => (
     <>
-      {name} and {name2} {cost} the same {over}: {amount}.
+      {name} and {runnerUp} {cost} the same {over}: {amount}.
     </>
   ),
-  than: ({ name, leads, over, margin, name2 }: { name: ReactNode; leads: string; over: string; margin: string; name2: string }) => (
+  than: ({ name, leads, over, margin, runnerUp }: { name: ReactNode; leads: string; over: string; margin: string; runnerUp: string }) => (
     <>
       {name} {leads}
-      {over}, {margin} than {name2}.
+      {over}, {margin} than {runnerUp}.
     </>
   ),
-  leavesYouMoreThough: (other: string, apart: string, apart2: string) =>
-    `${other} leaves you ${apart} more, though it costs ${apart2} more`,
-  costsLessButLeaves: (other: string, apart: string, apart2: string) => `${other} costs ${apart} less, but leaves you ${apart2} less`,
+  leavesYouMoreThough: (other: string, left: string, cost: string) => `${other} leaves you ${left} more, though it costs ${cost} more`,
+  costsLessButLeaves: (other: string, cost: string, left: string) => `${other} costs ${cost} less, but leaves you ${left} less`,
   asLongAsItBrings: (turns: string) => `, as long as it brings at least ${turns} more sales`,
   whatDecides: 'what decides',
   whatIsLeft: 'what is left',
