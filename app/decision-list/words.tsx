@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 
 export const askQuestion = {
   orBeginWithAQuestion: 'Or begin with a question',
-  of30CoursesAYear: '30 courses a year at 60, is the dearer plan worth it?',
+  of30CoursesAYear: '30 courses a year at 60: which plan?',
   beginWithIt: 'Begin with it',
 };
 

@@ -192,7 +192,7 @@ function ofOneRun(lines: readonly PlainLine[], heads: readonly PlanHead[], said:
     if (previous === undefined && sections.includes('addons')) break;
     run.push(head);
   }
-  const isAlone = run.length === 1 && isFirm(lines[run[0]?.name ?? -1], said) && (hasList(lines, run) || isJustThat(lines, run));
+  const isAlone = run.length === 1 && ((isFirm(lines[run[0]?.name ?? -1], said) && hasList(lines, run)) || isJustThat(lines, run));
   return run.length >= 2 || isAlone ? run : [];
 }
 

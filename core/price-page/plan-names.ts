@@ -15,6 +15,8 @@ const MOST_ABOVE_NOTHING = 8;
 
 const MOST_WORDS_OF_A_CELL = 5;
 
+const MOST_WORDS_OF_A_NAME = 2;
+
 /** Where the name and the price of a plan begin, by the lines' places. */
 export interface PlanHead {
   readonly name: number;
@@ -119,11 +121,23 @@ function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameE
       const isNamedAgain = /^free$/i.test(plain) && (said.counts.get(text.toLowerCase()) ?? 0) > 1;
       const isFreePlan = steps === 1 && (isNamedAgain || /^free \p{L}+$/iu.test(plain)) && /^¤0\b/.test(lines[price]?.plain ?? '');
       if (isFree || canBeName(text, plain, line.opens))
-        found.push({ at, steps, score: nameScore(line, said, steps) + (isFreePlan ? FREE_NAMED : 0) });
+        found.push({
+          at,
+          steps,
+          score: nameScore(line, said, steps) + (isFreePlan ? FREE_NAMED : 0) - (isWhoseItIs(lines, at, steps) ? 2 : 0),
+        });
     }
     if (line.opens && at !== price) break;
   }
   return found;
+}
+
+/** On top of everything, above the name of a plan, stands whose page it is: "Havenpost Shop", "Solo", "¤19 a month". */
+function isWhoseItIs(lines: readonly PlainLine[], at: number, steps: number): boolean {
+  const [, below] = lines;
+  if (at !== 0 || steps !== 2 || !below || below.opens) return false;
+  const { text, plain } = below;
+  return /^\p{Lu}/u.test(text) && canBeName(text, plain) && plain.split(' ').length <= MOST_WORDS_OF_A_NAME && !TAGLINE.test(plain);
 }
 
 /**

@@ -30,8 +30,11 @@ export function textBlocks(text: string): PageBlocks {
     else withoutFirst(rows);
     rows = [];
   };
+  const top = read.findIndex((line) => line.trim() !== '');
+  const title = isTitle(read[top] ?? '') ? (read[top] ?? '').trim() : '';
+  if (title !== '') blocks.push({ kind: 'line', line: top + 1, text: title, role: 'navigation' });
   for (const [index, raw] of read.entries()) {
-    if (isRule(raw) || raw === JOINED) continue;
+    if (isRule(raw) || raw === JOINED || (index === top && title !== '')) continue;
     const cells = cellsOf(raw);
     if (cells.length >= LEAST_CELLS || headsRows(cells, rows, read[index + 1])) rows.push({ line: index + 1, cells });
     else {
@@ -43,8 +46,19 @@ export function textBlocks(text: string): PageBlocks {
   }
   closeTable();
   const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
-  return { blocks, linkedData: [], scriptData: [], title: '', leftOut };
+  return { blocks, linkedData: [], scriptData: [], title, leftOut };
 }
+
+/** "Havenpost Shop — pricing", "Prices | Havenpost Shop": what a browser has in its title, on top of what was pasted. */
+function isTitle(line: string): boolean {
+  const parts = line.trim().split(/\s*[|–—·:]\s*|\s+-\s+/);
+  return (
+    parts.length === 2 && !/\d/.test(line) && parts.some((part) => OF_PRICES.test(part)) && parts.some((part) => /^\p{Lu}/u.test(part))
+  );
+}
+
+const OF_PRICES =
+  /^(?:(?:our )?(?:plans|prices|pricing|fees|rates)(?: (?:and|&) (?:plans|prices|pricing|fees))?|preise|tarife|prix|tarifs|precios|prezzi|prijzen)$/i;
 
 /** "Members" alone between rows of a table that go on below it heads a group of them. */
 function headsRows([text = '']: readonly string[], rows: readonly PageRow[], next: string | undefined): boolean {
