@@ -17,7 +17,7 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     place.section === 'fees' ||
     place.about !== null ||
     FEES_ASKED.test(place.question) ||
-    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|debit|we (?:take|keep|charge) \d+(?:\.\d+)?%)(?!\w)/i.test(
+    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|debit|(?:we (?:take|keep|charge)|you (?:get|receive|earn)|keeps?) \d+(?:\.\d+)?%|keeps? (?:everything|every penny|every cent))(?!\w)/i.test(
       plain,
     );
   // What somebody else typically takes is no fee of this vendor.

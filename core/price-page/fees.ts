@@ -1,5 +1,6 @@
 import type { StatedCharge, Statement } from '../price-phrase/statement';
 import type { Bucket } from '../price-phrase/vocabulary';
+import { decimal } from '../amount/decimal';
 import { isAbroad, namedWay } from './ways-of-paying';
 import { capital } from '../wording/capital';
 
@@ -35,11 +36,13 @@ const AT_HOME =
 const PLATFORM =
   /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (?:tips and )?(each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|payment links?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
+/** "1.5% of what you sell on top of card fees (2.9% + ¤0.3)". */
+const BESIDE_CARD_FEES = / (?:on top of|in addition to) (?=(?:the |our |its )?(?:card|payment) (?:fees?|rates?|processing|costs?)\b)/;
 const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
+  /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|(?<!\b(?:we|us) )\bkeeps? (?:everything|every (?:penny|cent)|it all|all of (?:it|your (?:sales|earnings|revenue|income)))\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:tips and )?(?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
@@ -61,7 +64,10 @@ export interface FeeSurroundings {
  * @example feesIn('2.9% + ¤0.3 online', { heading: 'card rates' }) // a card fee on orders of the own site
  */
 export function feesIn(plain: string, { heading, isProcessor = false, isFee = false }: FeeSurroundings): StatedFee[] {
-  const text = plain.toLowerCase().replace(FIXED_FIRST, '$2% + ¤$1').replace(PROCESSING_INCLUDED, '').replace(SALES_TAX, ' ');
+  const text = withoutKept(plain.toLowerCase()).replace(FIXED_FIRST, '$2% + ¤$1').replace(PROCESSING_INCLUDED, '').replace(SALES_TAX, ' ');
+  const parts = text.split(BESIDE_CARD_FEES);
+  if (parts.length > 1 && parts.every((part) => /\d%/.test(part)))
+    return parts.flatMap((part) => feesIn(part, { heading, isProcessor, isFee }));
   const rates = [...text.matchAll(RATE)];
   const isAboutFees = (words: string) =>
     CARDS.test(words) ||
@@ -80,10 +86,32 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     const hasBoth = (fixed ?? each) !== undefined;
     if (!isProcessor && !isFee && !hasBoth && !isAboutFees(`${heading} ${text}`)) return [];
     const label = isProcessor ? labelOf(before, after, heading) : '';
-    return [feeOf({ percent, fixed: fixed ?? each }, own, words, label)];
+    const amount = fixed ?? each;
+    if (amount !== undefined && OF_A_TICKET.test(own) && !CARDS.test(own)) return ofTickets(percent, amount);
+    return [feeOf({ percent, fixed: amount }, own, words, label)];
   });
   if (found.length > 0) return found;
   return NO_PLATFORM_FEE.test(text) || NO_FEE_AFTER.test(text) || (NONE.test(text) && PLATFORM.test(heading)) ? [noFee()] : [];
+}
+
+/** "You keep 95% of every sale", "keep 100%", "authors earn 70% of the price", "90% goes to you": the rest is the vendor's fee. */
+const KEPT = new RegExp(
+  [
+    String.raw`(?<!\b(?:we|us|platform) )\b(?:keep|keeps|keeping) (\d+(?:\.\d+)?)% of\b`,
+    String.raw`\b(?:keep|keeps|keeping) (100)%`,
+    String.raw`\b(?:you|sellers?|creators?|teachers?|authors?|makers?|artists?|hosts?) (?:get|receive|earn|keep)s? (\d+(?:\.\d+)?)%(?: (?:of|on)\b)?`,
+    String.raw`\b(?:your share|payouts?|we pay out)(?: is)?:? (\d+(?:\.\d+)?)%(?: of\b)?`,
+    String.raw`\b(\d+(?:\.\d+)?)%(?: of (?:each|every) sale)? (?:is yours|goes to you|for you$)`,
+  ].join('|'),
+  'g',
+);
+const LEAST_KEPT = 50;
+
+function withoutKept(text: string): string {
+  return text.replace(KEPT, (said: string, ...parts: unknown[]) => {
+    const kept = parts.slice(0, 5).find((part) => typeof part === 'string') ?? '0';
+    return Number(kept) < LEAST_KEPT ? said : `${decimal('100').minus(`${kept}`).toFixed()}% sales fee of`;
+  });
 }
 
 /**
@@ -106,6 +134,17 @@ function wordsAround(text: string, rates: readonly RegExpExecArray[]): Array<{ b
     before: index === 0 ? text.slice(0, rates[0]?.index) : (leads[index - 1] ?? ''),
     after: segment.slice(0, segment.length - (leads[index] ?? '').length),
   }));
+}
+
+/** An order may be of several tickets. */
+const OF_A_TICKET = /\bper (?:paid )?tickets?\b/;
+
+/** "2.5% + ¤0.49 per paid ticket": a share of the sale, and so much for each ticket. */
+function ofTickets(percent: string | undefined, each: string): StatedFee[] {
+  const share = { label: 'Sales fee', bucket: 'transaction' as const, how: 'per-order' as const };
+  const ticket = { label: 'Tickets', bucket: 'transaction' as const, how: 'per-unit' as const, on: 'tickets', each };
+  const charges: StatedCharge[] = [...(percent === undefined ? [] : [{ ...share, percent }]), ticket];
+  return charges.map((charge) => ({ statement: { kind: 'charge', charge } }));
 }
 
 /** Nothing is taken of a sale. */

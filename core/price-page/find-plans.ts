@@ -16,7 +16,7 @@ import {
 import { isPriceLine, isPriceOfSeats, isPriceTail, wordPrice } from './price-pieces';
 import { behindPrices, firstsOfBlocks } from './prices-last';
 import { prosePlans } from './prose-plans';
-import { plansOnLines } from './plans-on-lines';
+import { plansOfNote, plansOnLines } from './plans-on-lines';
 
 /** So many lines, the vendor's name included, are what somebody types of one plan. */
 const MOST_OF_ONE_PLAN = 12;
@@ -33,6 +33,8 @@ export interface FoundPlans {
   readonly cards: readonly PlanCard[];
   /** Lines outside the cards, in the page's order. */
   readonly rest: readonly PlainLine[];
+  /** Whether they are plans whatever else the page prices. */
+  readonly areSure?: boolean;
 }
 
 /**
@@ -43,6 +45,8 @@ export interface FoundPlans {
 export function findPlans(given: readonly PlainLine[]): FoundPlans {
   const listed = listedPlans(given);
   if (listed) return cardsOfList(given, listed);
+  const noted = plansOfNote(given);
+  if (noted) return noted;
   const lines = withNamesApart(given);
   const said = nameEvidence(lines);
   const anchors = priceAnchors(lines);

@@ -71,6 +71,8 @@ export function readItem(plain: string, heading = ''): ReadItem {
   const [fee] = fees;
   if (fee) return { statements: [...fees.map(({ statement }) => statement), ...featureBeside(text), ...limitsBeside(text)] };
   const [, subject, answer = ''] = /^(\p{L}[^:\d]{1,50}):\s*(yes|no|none|included|not included|✓|✗|[–—-])$/iu.exec(text) ?? [];
+  if (subject !== undefined && /^set-?up(?: fees?| costs?)?$/i.test(subject) && /^no/i.test(answer))
+    return { statements: [{ kind: 'joining', label: 'Set-up', amount: '0' }] };
   if (subject !== undefined) return { statements: [/^(?:yes|included|✓)$/i.test(answer) ? feature(subject, true) : nothingOf(subject)] };
   if (NOT_THERE.test(text)) return { statements: [nothingOf(text.replace(NOT_THERE, ''))] };
   const beside = inBrackets(text);

@@ -32,6 +32,14 @@ describe('a page cut into lines and tables', () => {
     ]);
   });
 
+  it('has a title on top of what was pasted, and takes dashes for bullets unless ticks stand beside them', () => {
+    expect(textBlocks('Havenpost Shop — pricing\nSolo').title).toBe('Havenpost Shop — pricing');
+    expect(textBlocks('Rates: 2% online\nSolo').title).toBe('');
+    const texts = (text: string) => textBlocks(text).blocks.flatMap((block) => (block.kind === 'line' ? [block.text] : []));
+    expect(texts('Solo\n- 3 pages\n- 2 logins')).toEqual(['Solo', '• 3 pages', '• 2 logins']);
+    expect(texts('Solo\n✓ 3 pages\n- 2 logins\n- Shop')).toEqual(['Solo', '✓ 3 pages', '- 2 logins', '- Shop']);
+  });
+
   it('knows crossed-out prices, raised cents, footnotes and the labels of icons', () => {
     expect(lines('<p><s>€7.99</s> <b>€2<sup>99</sup></b></p>')).toEqual(['\uE000€7.99\uE001 €2.99']);
     expect(lines('<p>£3.20<sup>1</sup></p><li><svg aria-label="Not included"></svg>Backups</li>')).toEqual(['£3.20', '✗ Backups']);

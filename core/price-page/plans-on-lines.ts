@@ -1,6 +1,6 @@
 import { countedPlans } from './counted-plans';
 import type { FoundPlans, PlanCard } from './find-plans';
-import { canBeName, isPriced, isSentence } from './line-kinds';
+import { canBeName, isPriced, isSentence, sectionOf } from './line-kinds';
 import { isOffer } from './names-with-prices';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
@@ -35,6 +35,49 @@ function pricedAtEnd(lines: readonly PlainLine[]): PlanCard[] {
     const isPlan = items.length > 0 && canBeName(name, name) && isPriceLine(price) && !items.some(isPriced);
     return isPlan ? [cardOf(line, name, [price, ...items])] : [];
   });
+}
+
+const NAME_AND_REST =
+  /^(\p{Lu}[\p{L}\d+'’-]*(?: [\p{L}\d&+'’-]+){0,2}?)(?:\s*:|\s+[–—|·-])?\s+((?:(?:from|only|just|at) )?¤\d.*|free\b.*)$/iu;
+/** "Set-up: ¤20" and "Extra seats: ¤5" name no plan. */
+const NO_PLAN =
+  /^(?:monthly|yearly|annual(?:ly)?|set-?up|activation|joining|extra|additional|further|more|price|prices?|total|billed|paid|per|or|and|then|after|save|includes?|domains?|storage|cards?|fees?|first|up to|from|only|just|now|was)\b/i;
+const FOR_A_TIME = /¤\d[\d.]*\s*(?:\/|per|a|an|each)?\s?(?:months?|mo|m|monthly|years?|yr|y|yearly|annually)\b|^¤0(?:\.00)?$|^free$/i;
+const MOST_OF_A_NOTE = 14;
+
+/** A name, its price, and what else is said of it; of a free plan perhaps only that. */
+function planOn(plain: string): { readonly name: string; readonly clauses: readonly string[] } | null {
+  const free = /^free(?: plan)?(?:\s*:|\s+[–—|·-])\s+(?!.*¤)(.+)$/i.exec(plain)?.[1];
+  if (free !== undefined && !isSentence(free)) return { name: 'Free', clauses: ['free', ...free.split(CLAUSES)] };
+  const [, name = '', rest = ''] = NAME_AND_REST.exec(plain) ?? [];
+  const clauses = rest.split(CLAUSES);
+  const [price = ''] = clauses;
+  const isPrice = FOR_A_TIME.test(price) && (isPriceLine(price) || isOffer(price) || /^free$/i.test(price));
+  return isPrice && canBeName(name, name, true) && !NO_PLAN.test(name) ? { name, clauses } : null;
+}
+
+/**
+ * What somebody typed or copied of a few plans, each on a line: "Guild ¤19/month - up to 1000 members - 4% of sales". All
+ * prices stand on such lines, one after the other.
+ *
+ * @returns null where the page is built otherwise
+ */
+export function plansOfNote(lines: readonly PlainLine[]): FoundPlans | null {
+  if (lines.length > MOST_OF_A_NOTE || lines.some(({ plain }) => sectionOf(plain) === 'addons')) return null;
+  const found = lines.flatMap((line, at) => {
+    const plan = planOn(line.plain);
+    return plan ? [{ at, line, ...plan }] : [];
+  });
+  const [first] = found;
+  const areTogether = first !== undefined && found.every(({ at }, index) => at === first.at + index);
+  const areAll = !lines.some((line, at) => (isPriceLine(line.plain) || isOffer(line.plain)) && !found.some((one) => one.at === at));
+  if (found.length < 2 || !areTogether || !areAll || new Set(found.map(({ name }) => name)).size < found.length) return null;
+  const clauses = found.flatMap((one) => one.clauses);
+  const isShare = clauses.some((clause) => /^\d+(?:\.\d+)?% fees?$/i.test(clause));
+  const said = (clause: string) => (isShare && /^(?:no|zero|without) fees?$/i.test(clause) ? 'no sales fee' : clause);
+  const cards = found.map((one) => cardOf(one.line, one.name, one.clauses.map(said)));
+  const areSure = found.every((one) => one.clauses.length > 1 || one.line.plain.split('¤').length > 2);
+  return { ...withRest(lines, cards), areSure };
 }
 
 function cardOf(line: PlainLine, name: string, said: readonly string[]): PlanCard {

@@ -76,7 +76,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     found.cards.length < 2 ||
     found.cards.every((card) => card.lines.every(({ plain }) => isPriced(plain))) ||
     (!found.cards.some((card) => card.lines.some(({ plain }) => isPaidByTime(plain))) && !found.cards.every(holdsSomething));
-  const { cards, rest } = isProcessor && areThings ? { cards: [], rest: lines } : found;
+  const { cards, rest } = isProcessor && areThings && !found.areSure ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   if (rowGrid) readRowGrid(rowGrid, builder, whole);
   const told = readTables(tables, { format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);

@@ -11,7 +11,7 @@ const LEAST_CELLS = 2;
  * @param text - a page as a browser copies it, or as somebody typed it
  */
 export function textBlocks(text: string): PageBlocks {
-  const lines = withWholeAmounts(withTabs(withSpacedTables(text.replace(/\r\n?/g, '\n').split('\n'))));
+  const lines = withWholeAmounts(withTabs(withSpacedTables(withBullets(text.replace(/\r\n?/g, '\n').split('\n')))));
   const read = lines.slice(0, MOST_LINES);
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];
@@ -47,6 +47,15 @@ export function textBlocks(text: string): PageBlocks {
   closeTable();
   const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
   return { blocks, linkedData: [], scriptData: [], title, leftOut };
+}
+
+const A_DASH = /^\s*[–—-]\s+(?=[\p{L}\d€$£])/u;
+
+/** Dashes before every item are bullets, as people type them; beside ticks or other bullets they say what is not there. */
+function withBullets(lines: readonly string[]): readonly string[] {
+  const dashed = lines.filter((line) => A_DASH.test(line)).length;
+  const hasOthers = lines.some((line) => /^\s*[✓✔☑✅√✗✘✖❌×•·▪◦‣►»+]/u.test(line));
+  return dashed < 2 || hasOthers ? lines : lines.map((line) => line.replace(A_DASH, '• '));
 }
 
 /** "Havenpost Shop — pricing", "Prices | Havenpost Shop": what a browser has in its title, on top of what was pasted. */

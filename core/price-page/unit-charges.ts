@@ -37,6 +37,8 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
     .toLowerCase()
     .replace(/^(\p{L}+): (\d+) hours\b/u, '$2 hours of $1')
     .replace(/ (?:on|in|with) (?:every|all|each) plans?\b/, '');
+  const packs = ALLOWANCE_THEN_PACKS.exec(text);
+  if (packs) return packsAfterAllowance(packs);
   const first = FREE_FIRST.exec(text);
   const allowance = first ? null : ALLOWANCE_THEN.exec(text);
   if (allowance) return afterAllowance(allowance);
@@ -52,7 +54,17 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
 
 /** "400 labels, then ¤0.08 each". */
 const ALLOWANCE_THEN =
-  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more))/u;
+  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more)(?! \d))/u;
+
+/** "500 contacts, then ¤5 for each further 500". */
+const ALLOWANCE_THEN_PACKS =
+  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?(?:,? (?:then|after that|plus|further ones?:?)(?: at)?|,) ¤(\d+(?:\.\d+)?)(?: (?:a|per) month)? (?:for each|for every|per|each|every) (?:further |additional |extra |more )?(\d{2,})(?: (?:further|additional|extra|more))?\b(?! ?\p{L}*(?:months?|years?)\b)/u;
+
+function packsAfterAllowance([, given = '0', noun = '', each = '0', size = '1']: RegExpExecArray): ChargeStatement | null {
+  const thing = A_TIME.test(noun) ? null : countedThing(noun.replace(/^free /, ''));
+  if (!thing) return null;
+  return packOf(thing, each, size, inQuantity(given, thing));
+}
 
 function afterAllowance([all, given = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
   const thing = A_TIME.test(noun) ? null : countedThing(noun.replace(/^free /, ''));
@@ -109,16 +121,18 @@ function eachPack(text: string): ChargeStatement | null {
   return packOf(thing, each, size, true);
 }
 
-/** Packs of so many, paid as they are begun. */
-function packOf({ quantity, factor }: CountedThing, each: string, size: string, beyond: boolean): ChargeStatement {
+/** Packs of so many, paid as they are begun: of what is beyond an allowance, stated elsewhere or right here. */
+function packOf({ quantity, factor }: CountedThing, each: string, size: string, beyond: boolean | string): ChargeStatement {
   const charge = {
     label: labelFor(quantity),
     bucket: bucketFor(quantity),
     ...on(quantity),
     each,
     size: decimal(size).times(factor).toFixed(),
+    how: 'package' as const,
+    ...(typeof beyond === 'string' ? { free: beyond } : {}),
   };
-  return { kind: 'charge', charge: { ...charge, how: 'package' }, ...(beyond ? { beyond } : {}) };
+  return { kind: 'charge', charge, ...(beyond === true ? { beyond } : {}) };
 }
 
 /** "Add 500 for ¤15 a month", "500 more students for ¤15". */

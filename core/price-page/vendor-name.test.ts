@@ -22,6 +22,8 @@ describe('whose page it is', () => {
     ],
     ['no link that is said again', lines('24/7 support', 'Events', 'Siskin', 'Events and chat'), '', 'Siskin'],
     ['its title without what the page is about', lines('Host your videos'), 'Grebe Video pricing', 'Grebe Video'],
+    ['the first line without what it is about', lines('Limpet Lane pricing 2026', '9.90 a month'), '', 'Limpet Lane'],
+    ['no praise of the prices', lines('Simple pricing', '9.90 a month'), '', ''],
     ['nothing where no line reads as a name', lines('12 plans', 'for all of you'), '', ''],
   ])('%s', (_case, page, title, expected) => expect(vendorOf(page, title, [])).toBe(expected));
 

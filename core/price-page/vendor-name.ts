@@ -9,6 +9,10 @@ const NO_VENDOR =
 const LINK =
   /^(?:(?:web |shared |managed )?hosting|servers?|domains?|e-?mail|features?|products?|solutions?|platform|templates?|themes?|events|courses|classes|webinars|communities|payments?|cards?|sell|buy|shop|sellers?|fees|licen[cs]es|extensions|add-?ons|integrations|carriers|customers?|stories|resources|developers|partners|company|tour|demo|docs|support|why us|how it works)$/i;
 
+/** "Havenpost Shop pricing 2026"; "Simple pricing" says nothing of whose it is. */
+const OF_PRICES =
+  /^(?!(?:simple|fair|clear|honest|transparent|straightforward|easy|flexible|friendly|plain)\b)(.+?) (?:pricing|prices|price list|preise|fees)(?: 20\d\d)?$/i;
+
 /**
  * Whose page it is: the name that its title and its first lines have in common, else its first line, else one that is said
  * again; '' if none reads as a name.
@@ -35,5 +39,6 @@ export function vendorOf(lines: readonly PlainLine[], title: string, plans: read
   const inTitle = firsts.find((text) => title.includes(text)) ?? parts.find(isName);
   const again = firsts.find((text) => lines.some(({ text: other }) => other !== text && wholeWords(text).test(other)));
   const onTop = firsts.find((text) => text === lines[0]?.text);
-  return inTitle ?? onTop ?? again ?? firsts[0] ?? '';
+  const ofPrices = OF_PRICES.exec(lines[0]?.text ?? '')?.[1];
+  return inTitle ?? onTop ?? again ?? firsts[0] ?? (ofPrices !== undefined && isName(ofPrices) ? ofPrices : '');
 }
