@@ -63,6 +63,8 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
     'Cabin: term 12 96',
     '+Storage|More storage: addon 1 1.50',
   ],
+  // An amount without a sign on a page whose other amounts have none either.
+  'typed-redshank': [': per 0.20 listings/products/items'],
   'typed-periwinkle': ['Free|*: lim contacts 250', 'Free|*: lim emails 1000', 'Free|*: term 1 0'],
   // A price by the year and one for each in one line.
   'plugin-scarab': ['+text messages: addon 12 29'],

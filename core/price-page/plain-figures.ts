@@ -64,6 +64,9 @@ export function plainText(text: string, format: FigureFormat): string {
   const words = inEnglish(text.replace(/[\u00a0\u202f\t]/g, ' '), language)
     .replace(/[‐‑]/g, '-')
     .replace(/½/g, '.5')
+    // As people shorten them: "txn fee", "CC: 2.9%".
+    .replace(/\btxn\b/gi, 'transaction')
+    .replace(/^cc(?: fees?)?(?=:|$| \d)/i, 'Card fee')
     // "9.–" and "9,-" are whole amounts.
     .replace(/(\d)[.,][–—-]+(?![\d])/g, '$1');
   const figures = words.replace(

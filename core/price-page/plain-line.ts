@@ -24,7 +24,7 @@ export function sentencesOf(given: PlainLine): PlainLine[] {
   return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
 }
 
-const A_LABEL = /^(?:plan|package|price|pricing)\s?:\s+(?=\S)/i;
+const A_LABEL = /^(?:plan|package|price|pricing|vendor|provider)\s?:\s+(?=\S)/i;
 
 /** "Plan: Seminar" and "Price: ¤25 monthly" say what they are. */
 function withoutLabel(line: PlainLine): PlainLine {

@@ -53,7 +53,9 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
     }
   }
   for (const { line, plain } of priceLines) if (!/¤/.test(plain)) builder.putAside(line, 'how the price above is paid');
-  builder.price(plan, pricePieces(priceLines));
+  const bySeats = priceLines.length === 0 ? cardLines.find(({ plain }) => isPriceOfSeats(plain)) : undefined;
+  // Where everybody who uses it is paid for, nothing is paid for the plan itself.
+  builder.price(plan, pricePieces(bySeats ? [{ line: bySeats.line, plain: '¤0 per month' }] : priceLines));
 }
 
 /** Whether what is in the plan stands above its price, with nothing below it. */
@@ -141,14 +143,14 @@ function notStated(line: number) {
 const PRICE_BEGINS =
   /^(?:(?:from|only|just|now|or|then|plus|starts? at|starting at|renews? (?:at|for)|renewal(?: price)?|regular price|normally|billed(?: as)?(?: one payment of)?|paid(?: as)?|yearly:|monthly:|after that|introductory price)\s*:?\s*)*[\uE000]?\s*¤\d[\d.]*[\uE001]?\s*(?:usd|eur|gbp)?\s*(?:(?:\/|per|a|an|each|every|for)\s?(?:the )?(?:first )?(?:\d+ )?(?:month|months|mo|year|years|yr|m|y|quarter)\b|billed|paid|once|one-time|when|for the first|$)/i;
 
-/** "Dedicated IP ¤4/mo" in a plan's list is something that can be had beside it. */
+/** "Dedicated IP ¤4/mo", "Extra site ¤2 a month" in a plan's list is something that can be had beside it. */
 function readAddon({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
-  const match = /^(\p{L}[^¤:]{2,40}?):?\s+(¤\d[\d.]*\s*(?:\/|per|a)\s?(?:mo|month|yr|year))$/iu.exec(plain);
+  const match = /^(\p{L}[^¤:]{2,40}?):?\s+(¤\d[\d.]*\s*(?:\/|per|a)\s?(?:mo|month|yr|year))(?: each)?\.?$/iu.exec(plain);
   const [, name = '', price = ''] = match ?? [];
   if (
     !match ||
     /\bup to$|\bsales\b/i.test(name) ||
-    /^(?:from|or|then|plus|only|just|renews?|billed|paid|now|was|starting|after|first|additional|extra|further|each|every)\b/i.test(name)
+    /^(?:from|or|then|plus|only|just|renews?|billed|paid|now|was|starting|after|first|further|each|every)\b/i.test(name)
   )
     return false;
   builder.price(builder.addon(tidyName(name), line), pricePieces([{ line, plain: price }]));

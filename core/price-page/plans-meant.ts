@@ -43,7 +43,14 @@ function isNamed(name: string, plain: string): boolean {
   return wholeWords(name, isCommon ? '' : 'i').test(plain.replace(/\bFree (?=\d|trial\b)/g, ''));
 }
 
-export function isFree({ pieces }: PlanBeingRead): boolean {
+export function isFree({ pieces, facts }: PlanBeingRead): boolean {
+  // "¤12 per user per month" is paid for whoever uses it.
+  if (
+    facts.some(
+      ({ statement }) => statement.kind === 'charge' && statement.charge.how === 'per-unit' && !statement.beyond && !statement.charge.free,
+    )
+  )
+    return false;
   const isNothing = ({ amount }: (typeof pieces)[number]) => amount !== null && Number(amount) === 0;
   // What is paid once beside a plan does not make it a paid one; a plan that is paid once is.
   return pieces.some((piece) => isNothing(piece) && !piece.isOnce) && pieces.every((piece) => isNothing(piece) || piece.isOnce);

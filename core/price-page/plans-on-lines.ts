@@ -9,7 +9,8 @@ import { isPriceLine } from './price-pieces';
 const ON_A_LINE = /^(\p{L}[\p{L}\d &+-]{0,30}?)\s*(?::|–|—| - )\s*((?:free|from )?.*)$/iu;
 /** Dashes, bars and points that part what a line says. */
 const PARTED = String.raw`\s+[–—|·]\s+|\s-\s`;
-const CLAUSES = new RegExp(String.raw`[,;]\s+(?!then\b)|${PARTED}`);
+const CLAUSES = new RegExp(String.raw`[,;]\s+(?!then\b)|${PARTED}|(?<=¤[\d.]+ ?(?:\/|per|a)? ?(?:months?|mo|years?|yr)):\s+`);
+const A_BULLET = /^[•*·▪►»+]\s*/u;
 const PARTS = new RegExp(PARTED);
 
 /** "Small: 10/mo, 50 labels" and "Large: 60/mo …": each line is a plan, its clauses are the card's lines. */
@@ -46,7 +47,8 @@ const FOR_A_TIME = /¤\d[\d.]*\s*(?:\/|per|a|an|each)?\s?(?:months?|mo|m|monthly
 const MOST_OF_A_NOTE = 14;
 
 /** A name, its price, and what else is said of it; of a free plan perhaps only that. */
-function planOn(plain: string): { readonly name: string; readonly clauses: readonly string[] } | null {
+function planOn(given: string): { readonly name: string; readonly clauses: readonly string[] } | null {
+  const plain = given.replace(A_BULLET, '');
   const free = /^free(?: plan)?(?:\s*:|\s+[–—|·-])\s+(?!.*¤)(.+)$/i.exec(plain)?.[1];
   if (free !== undefined && !isSentence(free)) return { name: 'Free', clauses: ['free', ...free.split(CLAUSES)] };
   const [, name = '', rest = ''] = NAME_AND_REST.exec(plain) ?? [];
@@ -69,6 +71,7 @@ export function plansOfNote(lines: readonly PlainLine[]): FoundPlans | null {
     return plan ? [{ at, line, ...plan }] : [];
   });
   const [first] = found;
+  if (first && found.length === 1 && first.at === 0 && first.clauses.length === 1 && lines.length >= 2) return oneOfNote(lines, first);
   const areTogether = first !== undefined && found.every(({ at }, index) => at === first.at + index);
   const areAll = !lines.some((line, at) => (isPriceLine(line.plain) || isOffer(line.plain)) && !found.some((one) => one.at === at));
   if (found.length < 2 || !areTogether || !areAll || new Set(found.map(({ name }) => name)).size < found.length) return null;
@@ -78,6 +81,18 @@ export function plansOfNote(lines: readonly PlainLine[]): FoundPlans | null {
   const cards = found.map((one) => cardOf(one.line, one.name, one.clauses.map(said)));
   const areSure = found.every((one) => one.clauses.length > 1 || one.line.plain.split('¤').length > 2);
   return { ...withRest(lines, cards), areSure };
+}
+
+const MOST_OF_ONE = 6;
+
+/** "Havenpost Pages: ¤8/month or ¤84/year. 3 sites, 1 GB. Extra site ¤2/month": all of it is about the one plan. */
+function oneOfNote(
+  lines: readonly PlainLine[],
+  { line, name, clauses }: { line: PlainLine; name: string; clauses: readonly string[] },
+): FoundPlans | null {
+  if (lines.length > MOST_OF_ONE || lines.some((one) => one.line !== line.line)) return null;
+  const card = cardOf(line, name, clauses);
+  return { cards: [{ ...card, lines: [...card.lines, ...lines.slice(1)] }], rest: [], areSure: true };
 }
 
 function cardOf(line: PlainLine, name: string, said: readonly string[]): PlanCard {

@@ -227,7 +227,8 @@ export const FURTHER_ONES =
 /** Whether a line is nothing but an amount and words about how it is paid. */
 export function isPriceLine(plain: string): boolean {
   const text = withoutPlace(plain.toLowerCase());
-  if (!/¤\d/.test(text) || (text.endsWith('.') && /\bto\b/.test(text.replace(/month[- ]to[- ]month/g, '')))) return false;
+  if (!/¤\d/.test(text) || isPriceOfSeats(text) || (text.endsWith('.') && /\bto\b/.test(text.replace(/month[- ]to[- ]month/g, ''))))
+    return false;
   if (/¤[\d.]+ (?:for (?:each|every)|per|each) \d{2,}/.test(text) || FURTHER_ONES.test(text)) return false;
   if (/%\s*\+|\+\s*¤|¤[\d.]+ (?:per|each|\/) ?(?:order|sale|transaction|booking|payment|charge)/.test(text)) return false;
   return text.replace(STUFF, ' ').trim() === '';

@@ -58,6 +58,8 @@ function forEach(plan: PlanBeingRead, quantity: string): void {
     const label = capital(quantity.replaceAll('-', ' '));
     const charge = { label, bucket: 'usage', how: 'per-unit', on: quantity, each: statement.term.price ?? '0' } as const;
     plan.facts[at] = { statement: { kind: 'charge', charge }, lines };
+    plan.facts.push({ statement: { kind: 'term', term: { months: 1, price: '0' } }, lines });
+    return;
   }
 }
 

@@ -11,7 +11,7 @@ const LEAST_CELLS = 2;
  * @param text - a page as a browser copies it, or as somebody typed it
  */
 export function textBlocks(text: string): PageBlocks {
-  const lines = withWholeAmounts(withTabs(withSpacedTables(withBullets(text.replace(/\r\n?/g, '\n').split('\n')))));
+  const lines = withWholeAmounts(withTabs(withSpacedTables(withBullets(withCapitals(text).replace(/\r\n?/g, '\n').split('\n')))));
   const read = lines.slice(0, MOST_LINES);
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];
@@ -26,7 +26,7 @@ export function textBlocks(text: string): PageBlocks {
     // The site's own links are no row of the table below them.
     while (rows[0] && isMenuRow(rows[0].cells)) rows = withoutFirst(rows);
     const [first] = rows;
-    if (first && rows.length > 1) blocks.push({ kind: 'table', line: first.line, rows });
+    if (first && rows.length > 1) blocks.push({ kind: 'table', line: first.line, rows: withHeads(rows) });
     else withoutFirst(rows);
     rows = [];
   };
@@ -47,6 +47,30 @@ export function textBlocks(text: string): PageBlocks {
   closeTable();
   const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
   return { blocks, linkedData: [], scriptData: [], title, leftOut };
+}
+
+/** Where somebody typed everything in small letters, names begin no other way than words do. */
+function withCapitals(text: string): string {
+  if (/\p{Lu}/u.test(text)) return text;
+  return text
+    .replace(/^\s*\p{Ll}/gmu, (first) => first.toUpperCase())
+    .replace(/\b(?:eur|usd|gbp|chf|cad|aud|sek|nok|dkk|pln)\b/g, (code) => code.toUpperCase());
+}
+
+const A_LABELLED_CELL = /^(\p{L}[\p{L} ]{1,20}):\s*(\S.*)$/u;
+
+/** "Plan: Solo | Price: 25/mo" in every row: what all rows call their cells heads the columns. */
+function withHeads(rows: readonly PageRow[]): readonly PageRow[] {
+  const told = rows.map(({ cells }) => cells.map((cell) => A_LABELLED_CELL.exec(cell)));
+  const labels = told[0]?.map((cell) => cell?.[1] ?? '') ?? [];
+  const areAlike =
+    rows.length >= 2 && told.every((cells) => cells.length === labels.length && cells.every((cell, at) => cell?.[1] === labels[at]));
+  if (!areAlike) return rows;
+  const [first] = rows;
+  return [
+    { line: first?.line ?? 0, cells: labels },
+    ...rows.map(({ line }, at) => ({ line, cells: told[at]?.map((cell) => cell?.[2] ?? '') ?? [] })),
+  ];
 }
 
 const A_DASH = /^\s*[–—-]\s+(?=[\p{L}\d€$£])/u;
