@@ -97,7 +97,10 @@ const OF_A_SALE = String.raw`(?: (?:of|per) (?:each |every |a )?sale| fee)?`;
 function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, heading: string, builder: ReadingBuilder): boolean {
   const behind = builder.plans.flatMap((plan) => {
     const named = wholeWords(plan.name);
-    const rate = new RegExp(`${named.source}(?: plan)?:? (${A_RATE})`, named.flags).exec(plain);
+    const rate = new RegExp(
+      `${named.source}(?: plan)?:?(?: we (?:take|keep|charge))? (${A_RATE}(?: of [^,;.]+)?|nothing\\b)`,
+      named.flags,
+    ).exec(plain);
     return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
   });
   const before = builder.plans.flatMap((plan) => {

@@ -28,7 +28,7 @@ const NO_FEE =
 const OUTSIDE =
   /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing|services?)\b|\bthird[- ]party payments?\b|\bwithout \w+ pay(ments)?\b/;
 const IN_PERSON =
-  /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|chip|contactless|keyed)\b/;
+  /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|tapped|dipped|swiped|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
 const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
@@ -42,7 +42,7 @@ const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?Â
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?Â¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
-  /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|(?<!\b(?:we|us) )\bkeeps? (?:everything|every (?:penny|cent)|it all|all of (?:it|your (?:sales|earnings|revenue|income)))\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:platform|transaction|sales?|selling) fees?\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
+  /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|(?<!\b(?:we|us) )\bkeeps? (?:everything|every (?:penny|cent)|it all|all of (?:it|your (?:sales|earnings|revenue|income)))\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:(?:platform|transaction|sales?|selling) fees?|commission)\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:tips and )?(?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 

@@ -1,5 +1,5 @@
 import { Parser } from 'htmlparser2';
-import { cycleOf, cycleSaid, roleOf, signOf } from './html-names';
+import { cycleOf, cycleSaid, roleOf, signOf, isValueOf } from './html-names';
 import { CROSSED_OUT, type LineRole, MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
 
 /** No page that states prices nests this deep; one that does is read no further, for every level slows the parser down. */
@@ -270,8 +270,7 @@ class BlockReader {
   /** "RAM" and "2 GB" of a definition list are one item; a price below its name is told apart. */
   private isDescribed(text: string): boolean {
     const last = this.blocks.at(-1);
-    const isName = last?.kind === 'line' && this.described === last.line && !/\d/.test(last.text);
-    if (!isName || text.length > LONGEST_VALUE || /\d[.,]\d\d\b|[€$£¥%?]|\b[A-Z]{3} ?\d/.test(text)) return false;
+    if (last?.kind !== 'line' || this.described !== last.line || !isValueOf(last.text, text)) return false;
     this.blocks[this.blocks.length - 1] = { ...last, text: `${last.text.replace(/:$/, '')}: ${text}`, role: 'item' };
     return true;
   }
@@ -290,9 +289,6 @@ class BlockReader {
     this.described = this.stack.at(-1)?.tag === 'dt' ? this.line : null;
   }
 }
-
-/** So long is a value at most that is set beside its name. */
-const LONGEST_VALUE = 24;
 
 function takeText(blocks: PageBlock[]): string {
   const last = blocks.pop();

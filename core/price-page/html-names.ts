@@ -35,3 +35,12 @@ export function roleOf(tag: string, attributes: Readonly<Record<string, string>>
   if (tag === 'nav' || tag === 'header' || tag === 'option') return 'navigation';
   return tag === 'footer' ? 'footer' : undefined;
 }
+
+/** So long is a value at most that is set beside its name. */
+const LONGEST_VALUE = 24;
+
+/** Whether "2 GB" under "RAM" of a definition list is said of it: a price below its name is told apart, a fee named as one is not. */
+export function isValueOf(name: string, text: string): boolean {
+  if (/\d/.test(name) || text.length > LONGEST_VALUE || /\d[.,]\d\d\b|[€$£¥?]|\b[A-Z]{3} ?\d/.test(text)) return false;
+  return !text.includes('%') || /\b(?:commission|sales fee|transaction fee)\b/i.test(name);
+}

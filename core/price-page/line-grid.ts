@@ -14,6 +14,8 @@ export interface LineGrid {
   readonly head: string;
   /** Lines of its head and of headings of groups of rows. */
   readonly groups: readonly number[];
+  /** How many each plan is for, where that is its name. */
+  readonly counts?: TableRow;
 }
 
 /**

@@ -1,3 +1,5 @@
+import { isUsualQuantity } from '../price-phrase/vocabulary';
+import { bareNoun } from './counted-things';
 import { gridFrom, type LineGrid } from './line-grid';
 import { canBeName, isPriced } from './line-kinds';
 import type { PlainLine } from './plain-line';
@@ -35,15 +37,31 @@ function nearestToRows(lines: readonly PlainLine[], grid: LineGrid): LineGrid {
   return next && next.to === grid.to && !isHeading ? nearestToRows(lines, next) : grid;
 }
 
+const A_COUNT = /^(?:up to |from )?\d+\+?$/i;
+
+/** "Members" in the corner says what "Up to 50" counts. */
+function isCounted(corner: PlainLine | undefined): boolean {
+  return corner !== undefined && isUsualQuantity(bareNoun(corner.plain)) && !/\d/.test(corner.plain);
+}
+
+/** What tells the plans apart is a limit of each, too. */
+function withCounts(grid: LineGrid, { plain: heading, line }: PlainLine, heads: readonly PlainLine[]): LineGrid {
+  const counts = { heading, line, cells: heads.map((head) => ({ plain: head.plain.replace(/^(?:up to|from) /i, ''), line: head.line })) };
+  return { ...grid, counts };
+}
+
 function gridOf(lines: readonly PlainLine[], start: number, count: number): LineGrid | null {
   const heads = lines.slice(start, start + count);
   const names = heads.map(({ text }) => nameWords(text));
   if (heads.length < count || new Set(names).size < count || CORNER.test(names[0] ?? '')) return null;
-  if (!heads.every(({ text, plain }, index) => canBeName(text, plain, index === 0))) return null;
+  const areCounts = isCounted(lines[start - 1]) && heads.every(({ plain }) => A_COUNT.test(plain));
+  if (!areCounts && !heads.every(({ text, plain }, index) => canBeName(text, plain, index === 0))) return null;
   const grid = gridFrom(lines, start, names);
   if (!grid || grid.table.rows.length < LEAST_ROWS) return null;
   const hasPrices = grid.table.rows.some(
     ({ heading, cells }) => PRICE_HEADING.test(heading) && cells.every(({ plain }) => /¤\d/.test(plain) || isPriced(plain)),
   );
-  return hasPrices ? grid : null;
+  if (!hasPrices) return null;
+  const corner = areCounts ? lines[start - 1] : undefined;
+  return corner ? withCounts(grid, corner, heads) : grid;
 }

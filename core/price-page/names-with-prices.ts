@@ -44,6 +44,8 @@ export function listedPlans(lines: readonly PlainLine[]): readonly ListedPlan[] 
 }
 
 const NAME_AND_PRICE = /^(\p{Lu}[\p{L}\d &+'’-]{0,30}?)\s*(?:[:–—|·]|\s-)\s*(.+)$/u;
+/** "Maker (¤9/month or ¤90/year)", "Hobby (free)". */
+const NAME_WITH_BRACKETS = /^(\p{Lu}[\p{L}\d &+'’-]{0,30}?)\s*\(((?:[Ff]rom )?¤[^()]+|[Ff]ree)\)$/u;
 /** "Maxi ¤6/month", "Hearth Monthly ¤29 Yearly ¤290". */
 const NAME_BEFORE_PRICE = /^(\p{Lu}[\p{L}\d+'’-]*(?: \p{Lu}[\p{L}\d]*)??) ((?:[Ff]rom |[Mm]onthly |[Yy]early |[Aa]nnual )?¤.+)$/u;
 const NO_NAME =
@@ -91,7 +93,7 @@ const BY_WORD = /^(monthly|yearly|annual) (?=¤)/i;
 const byColon = (_: string, word: string) => (/^monthly$/i.test(word) ? 'monthly: ' : 'yearly: ');
 
 function headIn(line: PlainLine): { readonly name: string; readonly price: string } | null {
-  const parted = NAME_AND_PRICE.exec(line.plain);
+  const parted = NAME_AND_PRICE.exec(line.plain) ?? NAME_WITH_BRACKETS.exec(line.plain);
   const [, name = '', price = ''] = parted ?? NAME_BEFORE_PRICE.exec(line.plain) ?? [];
   const canHead =
     name !== '' && !(parted === null ? NO_NAME : MORE_OF_IT).test(name) && name.split(' ').length <= 3 && canBeName(name, name, true);

@@ -74,6 +74,7 @@ export function plansOfNote(lines: readonly PlainLine[]): FoundPlans | null {
   if (first && found.length === 1 && first.at === 0 && first.clauses.length === 1 && lines.length >= 2) return oneOfNote(lines, first);
   const areTogether = first !== undefined && found.every(({ at }, index) => at === first.at + index);
   const areAll = !lines.some((line, at) => (isPriceLine(line.plain) || isOffer(line.plain)) && !found.some((one) => one.at === at));
+  if (found.length === 0) return quotedOfNote(lines);
   if (found.length < 2 || !areTogether || !areAll || new Set(found.map(({ name }) => name)).size < found.length) return null;
   const clauses = found.flatMap((one) => one.clauses);
   const isShare = clauses.some((clause) => /^\d+(?:\.\d+)?% fees?$/i.test(clause));
@@ -81,6 +82,19 @@ export function plansOfNote(lines: readonly PlainLine[]): FoundPlans | null {
   const cards = found.map((one) => cardOf(one.line, one.name, one.clauses.map(said)));
   const areSure = found.every((one) => one.clauses.length > 1 || one.line.plain.split('¤').length > 2);
   return { ...withRest(lines, cards), areSure };
+}
+
+const A_QUOTED_PLAN =
+  /\b(?:plan|package|tariff) [“"‘']([^”"’']{2,30})[”"’'],? (?:is |costs |at |for |renews (?:on [^¤]{3,20} )?at )*(.*)$/iu;
+
+/** 'What we pay: plan "Counter" ¤49/month, 2 registers included': all of the line is about the plan that it names. */
+function quotedOfNote(lines: readonly PlainLine[]): FoundPlans | null {
+  const cards = lines.flatMap((line): PlanCard[] => {
+    const [, name = '', rest = ''] = A_QUOTED_PLAN.exec(line.plain) ?? [];
+    const clauses = rest.replace(/\.$/, '').split(CLAUSES);
+    return isPriceLine(clauses[0] ?? '') ? [{ ...cardOf(line, name, clauses), name }] : [];
+  });
+  return cards.length === 1 ? { ...withRest(lines, cards), areSure: true } : null;
 }
 
 const MOST_OF_ONE = 6;

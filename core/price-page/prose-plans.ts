@@ -45,7 +45,7 @@ function clausesOf(line: PlainLine): PlainLine[] {
     .replace(NAMES_PLAN, ' ')
     .replace(BEGINS_WITH_NAME, (lead) => lead.slice(-1))
     .replace(/ \((?:or|and) ([^()]*)\)/g, ', $1,')
-    .split(/,\s+|;\s+|\s+(?:and|or)\s+(?=[\p{L}\d¤])/u)
+    .split(/,\s+|;\s+|\s+(?:and|or)\s+(?=[\p{L}\d¤])|\s+with\s+(?=\d)/u)
     .map(tidied)
     .filter((plain) => plain !== '');
   return parts.map((plain) => ({ ...line, plain, text: plain, role: 'item' as const }));

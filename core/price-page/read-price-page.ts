@@ -16,6 +16,7 @@ import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
 import { planTable } from './page-tables';
 import { keepRatesApart } from './rates-apart';
 import { isRateTable, readRateTable } from './rate-table';
+import { readPlanRows } from './plan-rows';
 import { readPlanTable, readPriceList } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
 import { isBesidePayments, readProcessor } from './processor-page';
@@ -84,6 +85,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   if (isProcessor && !grid && !rowGrid && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
   else {
     if (grid) grid.table.names.forEach((name, index) => builder.plan(name, grid.groups[index] ?? grid.table.line));
+    if (grid?.counts) readPlanTable({ ...grid.table, rows: [grid.counts] }, builder, { groups: [] });
     if (builder.plans.length === 0) readStepGrids(rest, builder);
     for (const grid of [...findLineGrids(rest, builder.names()), ...findRowsByName(rest, builder.names())])
       readPlanTable(grid.table, builder, { head: grid.head, groups: grid.groups }, whole);
@@ -177,6 +179,7 @@ function readTables(
       return [];
     }
     const plans = isProcessor ? null : planTable(table, plain, builder.names());
+    if (!plans && readPlanRows(table, plain, builder)) return [];
     if (!plans) return readPriceList(isProcessor ? ofPayments(table) : table, plain, builder);
     readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);
     return [];

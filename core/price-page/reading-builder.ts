@@ -21,6 +21,9 @@ export interface ReadLine {
   readonly plain: string;
 }
 
+/** Why a line that only has words is put aside. */
+export const NO_FIGURE = 'no figure in it';
+
 /** Collects what the lines of a page state, and what became of each line. */
 export class ReadingBuilder {
   readonly plans: PlanBeingRead[] = [];
@@ -120,6 +123,8 @@ export class ReadingBuilder {
   }
 
   putAside(line: number, why: string): void {
+    // One of its sentences has no figure; another may.
+    if (why === NO_FIGURE && amountsIn(this.lines.get(line)?.plain ?? '').length > 0) return;
     this.aside.set(line, { line, text: this.lines.get(line)?.text ?? '', why });
   }
 
@@ -141,7 +146,7 @@ export class ReadingBuilder {
       if (this.isSettled(line)) continue;
       const figures = figuresIn(plain);
       const amounts = amountsIn(plain);
-      if (figures.length === 0) this.putAside(line, 'no figure in it');
+      if (figures.length === 0) this.putAside(line, NO_FIGURE);
       else if (amounts.length > 0 && amounts.length === figures.length && amounts.every(saidElsewhere))
         this.putAside(line, 'a figure said before');
       else this.leaveOpen(line);

@@ -13,6 +13,7 @@ import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, isOfAll, type Place, plansFor } from './plans-meant';
 import { isPriceLine, withoutPlace } from './price-pieces';
 import type { ReadingBuilder } from './reading-builder';
+import { NO_FIGURE } from './reading-builder';
 import { unitChargeIn } from './unit-charges';
 import { wholeWords } from './whole-words';
 
@@ -53,8 +54,13 @@ function readListed({ plain, line }: PlainLine, about: string, builder: ReadingB
   return plan !== undefined && statements.length > 0;
 }
 
+/** What a page says of its prices in small letters at its end. */
+function isCondition(plain: string): boolean {
+  return isSentence(plain) && /\b(?:prices?|vat|tax|taxes|trial|free|refund|money[- ]back)\b/i.test(plain) && !/[©?]/.test(plain);
+}
+
 function isNoContent({ plain, role }: PlainLine): boolean {
-  if (role === 'navigation' || role === 'footer') return true;
+  if (role === 'navigation' || (role === 'footer' && !isCondition(plain))) return true;
   return isMenu(plain) || isBadge(plain) || (isButton(plain) && !/\?$/.test(plain)) || (role === 'button' && !/[¤%]/.test(plain));
 }
 
@@ -141,7 +147,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
     return addon.length - 1;
   }
   if (!hasPrices && readUnits(line, place, builder)) return 0;
-  if (!before && !builder.isUsed(line.line) && !/\d/.test(line.plain)) builder.putAside(line.line, 'no figure in it');
+  if (!before && !builder.isUsed(line.line) && !/\d/.test(line.plain)) builder.putAside(line.line, NO_FIGURE);
   if (!/\d/.test(line.plain) && line.plain.split(' ').length <= 8 && place.section !== 'addons') place.heading = line.plain.toLowerCase();
   return 0;
 }

@@ -229,6 +229,8 @@ function otherOf(heading: string, { plain, line }: RowCell): CellReading {
   if (YES.test(plain)) return { statements: [feature(heading, true)], pieces: [] };
   if (NO.test(plain)) return { statements: [feature(heading, false)], pieces: [] };
   if (/^(?:add-?on|optional|extra|at extra cost|paid add-?on)$/i.test(plain)) return { ...NOTHING, why: 'only as an add-on' };
+  const beyond = allowanceOf(heading, plain);
+  if (beyond) return beyond;
   const money = /¤\d/.test(plain);
   if (money && !/\b(?:sales|revenue|turnover)\b/i.test(heading)) {
     const pieces = pricePieces([{ line, plain }]);
@@ -239,6 +241,17 @@ function otherOf(heading: string, { plain, line }: RowCell): CellReading {
   if (limits.length > 0) return { statements: limits, pieces: [] };
   const isMarked = named !== plain;
   return { statements: [...(isMarked ? [feature(heading, !/^[✗✘]/.test(plain))] : []), ...namedFeatures(heading, named)], pieces: [] };
+}
+
+/** "3, then ¤8 each" under Logins: so many are included, and what further ones cost. */
+function allowanceOf(heading: string, plain: string): CellReading | null {
+  const [, most, each] =
+    /^(\d+)(?: included)?,? (?:then|plus|further ones|extra ones|more)(?: at| for|:)? ¤(\d+(?:\.\d+)?)(?: (?:each|apiece|a piece))?$/i.exec(
+      plain,
+    ) ?? [];
+  const limits = most === undefined ? [] : limitsIn(most, heading);
+  const charge = each === undefined ? null : unitChargeIn(`¤${each} per additional ${heading.toLowerCase()}`, heading);
+  return limits.length > 0 && charge ? { statements: [...limits, charge], pieces: [] } : null;
 }
 
 /** A size of each file is not what can be stored. */

@@ -75,8 +75,12 @@ function withHeads(rows: readonly PageRow[]): readonly PageRow[] {
 
 const A_DASH = /^\s*[–—-]\s+(?=[\p{L}\d€$£])/u;
 
+/** Where every line that was sent begins with ">", a mail was answered. */
+const QUOTED = /^\s*>+ ?/;
+
 /** Dashes before every item are bullets, as people type them; beside ticks or other bullets they say what is not there. */
-function withBullets(lines: readonly string[]): readonly string[] {
+function withBullets(given: readonly string[]): readonly string[] {
+  const lines = given.map((line) => line.replace(QUOTED, ''));
   const dashed = lines.filter((line) => A_DASH.test(line)).length;
   const hasOthers = lines.some((line) => /^\s*[✓✔☑✅√✗✘✖❌×•·▪◦‣►»+]/u.test(line));
   return dashed < 2 || hasOthers ? lines : lines.map((line) => line.replace(A_DASH, '• '));
@@ -130,7 +134,9 @@ const LEAST_ALIGNED = 3;
 
 /** Columns that are set with spaces, as an e-mail or a terminal has them, become columns with tabs. */
 function withTabs(lines: readonly string[]): string[] {
-  const isSet = lines.map((line) => !/[\t|]/.test(line) && cellStarts(line).length >= LEAST_ALIGNED);
+  // Two cells may be a gap within a sentence; several spaces in lines that follow each other are none.
+  const isInTwo = (line: string) => cellStarts(line).length === 2 && / {3,}\S*\d|[A-Z] {3,}\S/.test(line);
+  const isSet = lines.map((line) => !/[\t|]/.test(line) && (cellStarts(line).length >= LEAST_ALIGNED || isInTwo(line)));
   const tabbed = [...lines];
   for (let start = 0; start < lines.length;) {
     let end = start;

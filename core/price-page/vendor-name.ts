@@ -36,7 +36,9 @@ export function vendorOf(lines: readonly PlainLine[], title: string, plans: read
     .split(/\s*[|–—·:]\s*|\s+-\s+/)
     .map((part) => part.replace(/\s+(?:plans and )?(?:pricing|prices|plans)$/i, ''))
     .filter((part) => !/^(?:plans?|pricing|prices?|compare|what it costs)\b/i.test(part));
-  const inTitle = firsts.find((text) => title.includes(text)) ?? parts.find(isName);
+  const said = firsts.find((text) => title.includes(text));
+  // "Members" is only a word of "Anole Members – what it costs".
+  const inTitle = parts.find((part) => isName(part) && said !== undefined && wholeWords(said).test(part)) ?? said ?? parts.find(isName);
   const again = firsts.find((text) => lines.some(({ text: other }) => other !== text && wholeWords(text).test(other)));
   const onTop = firsts.find((text) => text === lines[0]?.text);
   const ofPrices = OF_PRICES.exec(lines[0]?.text ?? '')?.[1];

@@ -1,0 +1,42 @@
+import { canBeName } from './line-kinds';
+import { readItem } from './list-items';
+import type { PageTable } from './page-blocks';
+import { isPriceLine, pricePieces, wordPrice } from './price-pieces';
+import type { ReadingBuilder } from './reading-builder';
+
+const LEAST_ROWS = 2;
+const LEAST_ITEMS = 2;
+const UNLIMITED = /^(?:unlimited|no limit|∞)$/i;
+
+/**
+ * A table without a head whose rows say by themselves what they are: "Small | £12 | 2 staff | 1,000 products". Each row is a
+ * plan; "unlimited" is of what the cells above it count.
+ *
+ * @returns whether it is one, and so is read
+ */
+export function readPlanRows({ rows }: PageTable, plain: (text: string) => string, builder: ReadingBuilder): boolean {
+  const told = rows.map(({ line, cells }) => ({ line, cells: cells.map((cell) => plain(cell.replaceAll('\n', ' '))) }));
+  const arePlans =
+    told.length >= LEAST_ROWS &&
+    told.every(({ cells: [name = '', price = '', ...items] }) => {
+      const isPriced = isPriceLine(price) || wordPrice(price) === 'free';
+      const counted = items.filter((item) => UNLIMITED.test(item) || (/\d/.test(item) && /\p{L}/u.test(item)));
+      return canBeName(name, name, true) && isPriced && counted.length >= LEAST_ITEMS;
+    });
+  if (!arePlans) return false;
+  for (const { line, cells } of told) {
+    const [name = '', price = '', ...items] = cells;
+    const plan = builder.plan(name, line);
+    builder.price(plan, pricePieces([{ line, plain: wordPrice(price) === 'free' ? '¤0 per month' : price }]));
+    for (const [at, item] of items.entries()) {
+      const noun = UNLIMITED.test(item) ? nounOf(told.map((row) => row.cells[at + 2] ?? '')) : '';
+      for (const statement of readItem(`${item} ${noun}`.trim()).statements) builder.state(plan, statement, line);
+    }
+  }
+  return true;
+}
+
+/** What the cells of a column count: "products" of "1000 products". */
+function nounOf(cells: readonly string[]): string {
+  return cells.map((cell) => /^(?:up to )?\d+ (\p{L}[\p{L} ]*)$/u.exec(cell)?.[1]).find((noun) => noun !== undefined) ?? '';
+}
