@@ -65,10 +65,16 @@ test('a decision begins with a question, which fills what it says, or with an ea
   await page.getByLabel('Where you sell now').fill('Old Shop');
   await page.getByLabel('What it costs you').fill('29/mo, 2 % of each sale');
   await page.getByRole('button', { name: 'Add it' }).click();
-  const line = page.getByLabel('What the page says', { exact: true });
-  await expect(line).toHaveValue('29/mo, 2 % of each sale');
-  await line.press('Enter');
+  await expect(page.getByText(/^Old Shop is in the comparison/)).toBeVisible();
+  await expect(page.getByRole('complementary').getByText('Old Shop')).toBeVisible();
+  await page.getByRole('link', { name: 'its price sheet' }).click();
   await expect(page.getByRole('gridcell', { name: /by the month/i }).first()).toContainText('29');
+  await page.goBack();
+  await page.getByLabel('Where you sell now').fill('Other Shop');
+  await page.getByLabel('What it costs you').fill('29/mo, whatever that is');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  // What is not understood is shown where it can be put right.
+  await expect(page.getByLabel('What the page says', { exact: true })).toHaveValue('29/mo, whatever that is');
 
   await page.goto(`${demo.address}decisions`);
   await page.getByRole('button', { name: /^Use A home for the video club again/ }).click();

@@ -1,7 +1,10 @@
 import { Button } from 'antd';
-import { useNavigate } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { newOffer } from '#core/price-sheet/edit-offer';
+import { sheetAsTyped } from '#core/price-sheet/sheet-as-typed';
 import { TextField } from '../components/text-field';
+import { useKnownQuantities } from '../price-sheets/known-quantities';
 import { keptText } from '../workbench/draft-storage';
 import { newId } from '../workbench/new-id';
 import { useKeptText } from '../workbench/use-kept-text';
@@ -13,16 +16,24 @@ import { paysNow as words } from './words';
 export function PaysNow({ today }: { today: string }) {
   const { state, decisionId } = useWorkbench();
   const edits = useEdits();
+  const known = useKnownQuantities();
   const navigate = useNavigate();
   const [vendor, setVendor] = useKeptText(`pays-now.vendor.${decisionId}`);
   const [price, setPrice] = useKeptText(`pays-now.price.${decisionId}`);
+  const [added, setAdded] = useState<{ readonly sheet: string; readonly vendor: string } | null>(null);
   const add = () => {
-    const offer = { ...newOffer(newId, state.workbench.decision.currency), vendor: vendor.trim(), label: vendor.trim() };
-    const sheet = edits.addSheet({ kind: 'offer', seen: today, offer });
-    // It stands in the sheet’s line for prices, with what was read of it below.
-    keptText(`phrases.${sheet}`).keep(price.trim());
+    const { currency, needs = [] } = state.workbench.decision;
+    const offer = { ...newOffer(newId, currency), vendor: vendor.trim(), label: vendor.trim() };
+    const blank = { kind: 'offer', seen: today, offer } as const;
+    const features = needs.map(({ feature }) => feature);
+    const whole = sheetAsTyped(blank, price, features, { known, newId });
+    const sheet = edits.addSheet(whole ?? blank);
     setVendor('');
     setPrice('');
+    setAdded({ sheet, vendor: vendor.trim() });
+    if (whole) return;
+    // What leaves something to ask stands in the sheet’s line for prices, with what was read of it below.
+    keptText(`phrases.${sheet}`).keep(price.trim());
     void navigate(`/decisions/${decisionId}/sheets/${sheet}`);
   };
   return (
@@ -38,6 +49,9 @@ export function PaysNow({ today }: { today: string }) {
       <Button htmlType="submit" disabled={vendor.trim() === '' && price.trim() === ''}>
         {words.addIt}
       </Button>
+      <p className="pays-now-added quiet" role="status">
+        {added && words.isCompared(added.vendor, <Link to={`/decisions/${decisionId}/sheets/${added.sheet}`}>{words.itsPriceSheet}</Link>)}
+      </p>
     </form>
   );
 }

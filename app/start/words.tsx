@@ -7,6 +7,12 @@ export const paysNow = {
   whatItCostsYou: 'What it costs you',
   of29Mo2: '29/mo, 2% of each sale',
   addIt: 'Add it',
+  itsPriceSheet: 'its price sheet',
+  isCompared: (vendor: string, itsPriceSheet: ReactNode) => (
+    <>
+      {vendor === '' ? 'What you pay now' : vendor} is in the comparison. Everything read is on {itsPriceSheet}.
+    </>
+  ),
 };
 
 export const priceBox = {

@@ -24,7 +24,7 @@ export interface Edits {
     change: (sheet: PriceSheet) => PriceSheet,
     besides?: (decision: Decision) => Decision,
   ): void;
-  /** Puts one more sheet on the workbench and says its id. */
+  /** Puts one more sheet on the workbench, its priced plans into the comparison, and says its id. */
   addSheet(sheet: PriceSheet, kept?: { id: string; revision: number }): string;
   /** Takes a sheet off the workbench; it stays in the database. */
   removeSheet(id: string, label: string): void;
@@ -50,7 +50,7 @@ export function useEdits(): Edits {
       addSheet(sheet, kept) {
         const { id, revision } = kept ?? { id: newId(), revision: 0 };
         store.change({ key: `sheets.${id}`, label: words.aPriceSheetAdded }, (workbench) => ({
-          decision: kept ? withCandidatesForNewPlans(workbench.decision, null, sheet) : workbench.decision,
+          decision: withCandidatesForNewPlans(workbench.decision, null, sheet),
           sheets: [...workbench.sheets, { id, revision, sheet }],
         }));
         return id;
