@@ -34,6 +34,8 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
     (a, b) => Number(a.proposed?.total ?? Infinity) - Number(b.proposed?.total ?? Infinity),
   );
   const pair = proposals?.pair ?? null;
+  // What stands below the vendors comes with them, so that it does not jump away from under a hand.
+  const isSettled = proposals !== null || worked.problem !== null || !worked.isProposing;
   return (
     <>
       <main className="work" aria-label={words.candidates}>
@@ -88,7 +90,7 @@ export default function Candidates({ loaderData }: Route.ComponentProps) {
             </ul>
           </section>
         )}
-        {vendors.length + workbench.decision.candidates.length > 0 && <PutTogether open={open} onOpen={setOpen} />}
+        {isSettled && vendors.length + workbench.decision.candidates.length > 0 && <PutTogether open={open} onOpen={setOpen} />}
       </main>
       <aside className="margin" aria-label={words.whatItIsPut} aria-live="polite">
         {open === null ? (

@@ -48,6 +48,7 @@ function Pairs() {
       <main className="work" aria-label={words.breakEven} aria-busy={working.isBusy}>
         {chosen && <p className="says">{pairSentence(chosen, nameOf, lowest, highest, write, compared)}</p>}
         {chosen && <PairChart pair={chosen} />}
+        {!pairs && working.isBusy && <div className="room-for-answer" />}
         <div className="tools">
           <ChoiceField
             label={words.setAgainstAllOthers}
@@ -127,8 +128,12 @@ function Pairs() {
         )}
         {nearest && <UnitsTable pricing={priced.priced.pricing} scale={nearest.scale} />}
         {nearest && <KeepLevel scale={nearest.scale} suggestion={words.salesOfAMonth(write.amount(nearest.monthlySales))} />}
-        <p className="quiet">{words.aBreakEvenIsTheLevel(file.months)}</p>
-        <HowLink rule="breakEven" />
+        {(pairs !== null || !working.isBusy) && (
+          <>
+            <p className="quiet">{words.aBreakEvenIsTheLevel(file.months)}</p>
+            <HowLink rule="breakEven" />
+          </>
+        )}
       </aside>
     </>
   );
