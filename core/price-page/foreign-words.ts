@@ -53,6 +53,7 @@ const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
     'bis zu|bis': 'up to',
     'danach|anschließend': 'then',
     'ohne begrenzung': 'without limit',
+    'einmalige[rsn]?': 'one-time',
     einmalig: 'once',
     'die ersten|der ersten': 'the first',
     '(?:zahlungs|karten)gebühr(?:en)?': 'card fee',
@@ -234,5 +235,7 @@ export function languageOf(text: string): PageLanguage | null {
 /** A line with the common words of a language in English; all else of it stays as it is. */
 export function inEnglish(text: string, language: PageLanguage | null): string {
   if (language === null) return text;
-  return LEXICONS[language].reduce((said, [pattern, english]) => said.replace(pattern, english), text);
+  const english = LEXICONS[language].reduce((said, [pattern, words]) => said.replace(pattern, words), text);
+  // A sentence that began with a capital goes on doing so.
+  return english.replace(/((?:\p{L}{3}|[\d%)€$£])[.!?]\s+)(\p{Ll})/gu, (_, end: string, first: string) => `${end}${first.toUpperCase()}`);
 }

@@ -47,6 +47,17 @@ describe('odd pages', () => {
     }
   });
 
+  it('leave open a sentence whose amount is stated nowhere, whatever else its line states', () => {
+    const { open, plans } = readPricePage(
+      'Solo\n€9 a month\n3 pages\n\nTeam\n€29 a month\n9 pages\n\nCards cost 2% + €0.25. We once gave €77 to a school.',
+      {},
+    );
+    expect(plans.every(({ facts }) => facts.some(({ statement }) => statement.kind === 'charge'))).toBe(true);
+    expect(open.map(({ text }) => text)).toEqual(['Cards cost 2% + €0.25. We once gave €77 to a school.']);
+    const all = readPricePage('Solo\n€9 a month\n3 pages\n\nTeam\n€29 a month\n9 pages\n\nCards cost 2% + €0.25. Traffic €3 per TB.', {});
+    expect(all.open).toEqual([]);
+  });
+
   it('ask where how a price is billed does not fit the time that it is for', () => {
     const { plans, asked } = readPricePage(
       'Host\n\nShared\n3.80/mo for the first 5 months, then 8/mo, billed yearly\n10 sites\n20 GB storage',

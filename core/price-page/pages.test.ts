@@ -54,6 +54,10 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'mail-scoterpost': ['Free: lim automations 1', 'Free: lim landing-pages inf', 'Free: lim users/staff 1', 'Creator: refund 30'],
   // What more hours cost is asked about where a sentence gives each plan's.
   'live-katydid': ['Arena: per 2.50 live-hours', 'Hall: per 4 live-hours', 'Pocket: per 6 live-hours'],
+  // How much several plans have in one sentence stays open; for how long bare prices are is asked; a class is no sign.
+  'note-lemming': ['Advanced: lim products inf', 'Advanced: lim staff 8', 'Basic: lim products inf', 'Basic: lim staff 2'],
+  'note-vole': ['House: term 1 49', 'Regular: term 1 18'],
+  'page-otter': ['Stall: feat stock-control no'],
   // Tapped and keyed cards are both paid in person: it is asked which most are.
   'note-gecko': ['Counter: fee 2.4%+0.10 payment inperson'],
   // A mail about one plan, and steps of a price in one sentence, name no plan that prices could stand under.

@@ -12,6 +12,9 @@ const PRICE_AND_SHARE = /^((?:from )?¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr
 const PRICE_WITH_ALLOWANCE =
   /^(¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr)),? (?:with|including|incl\.) (\d+ \p{L}[\p{L} ]*,? then ¤[\d.]+ (?:each|apiece|(?:per|an?|for each) \p{L}+))\.?$/iu;
 
+/** Between two sentences of a line in plain figures. */
+export const END_OF_SENTENCE = /(?<=[\p{L}\d)%][.!?])\s+(?=[\p{Lu}¤\d])/u;
+
 /** A line with several sentences says several things. */
 export function sentencesOf(given: PlainLine): PlainLine[] {
   const line = withoutLabel(given);
@@ -20,7 +23,7 @@ export function sentencesOf(given: PlainLine): PlainLine[] {
   if (price !== undefined && share !== undefined) return [price, share].map((plain) => ({ ...line, plain, text: plain }));
   const [, monthly, allowance] = PRICE_WITH_ALLOWANCE.exec(line.plain) ?? [];
   if (monthly !== undefined && allowance !== undefined) return [monthly, allowance].map((plain) => ({ ...line, plain, text: plain }));
-  const sentences = line.plain.split(/(?<=[\p{L}\d)%][.!?])\s+(?=[\p{Lu}¤\d])/u);
+  const sentences = line.plain.split(END_OF_SENTENCE);
   return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
 }
 

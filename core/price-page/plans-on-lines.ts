@@ -39,18 +39,24 @@ function pricedAtEnd(lines: readonly PlainLine[]): PlanCard[] {
 }
 
 const NAME_AND_REST =
-  /^(\p{Lu}[\p{L}\d+'’-]*(?: [\p{L}\d&+'’-]+){0,2}?)(?:\s*:|\s+[–—|·-])?\s+((?:(?:from|only|just|at) )?¤\d.*|free\b.*)$/iu;
+  /^(\p{Lu}[\p{L}\d+'’-]*(?: [\p{L}\d&+'’-]+){0,2}?)(?:\s*:|\s+[–—|·=-])?\s+((?:(?:from|only|just|at) )?¤\d.*|free\b.*)$/iu;
 /** "Set-up: ¤20" and "Extra seats: ¤5" name no plan. */
 const NO_PLAN =
   /^(?:monthly|yearly|annual(?:ly)?|set-?up|activation|joining|extra|additional|further|more|price|prices?|total|billed|paid|per|or|and|then|after|save|includes?|domains?|storage|cards?|fees?|first|up to|from|only|just|now|was)\b/i;
 const FOR_A_TIME = /¤\d[\d.]*\s*(?:\/|per|a|an|each)?\s?(?:months?|mo|m|monthly|years?|yr|y|yearly|annually)\b|^¤0(?:\.00)?$|^free$/i;
 const MOST_OF_A_NOTE = 14;
 
+/** "¤18 Regular: 200 bookings a month". */
+const PRICE_AND_NAME =
+  /^(¤\d[\d.]*(?:\s*(?:\/|per|a)\s?(?:month|mo|year|yr))?) (\p{Lu}[\p{L}\d+-]*(?: \p{Lu}[\p{L}\d]*)?)(?:\s*:|\s+[–—|·-])\s+(.+)$/u;
+
 /** A name, its price, and what else is said of it; of a free plan perhaps only that. */
 function planOn(given: string): { readonly name: string; readonly clauses: readonly string[] } | null {
   const plain = given.replace(A_BULLET, '');
   const free = /^free(?: plan)?(?:\s*:|\s+[–—|·-])\s+(?!.*¤)(.+)$/i.exec(plain)?.[1];
   if (free !== undefined && !isSentence(free)) return { name: 'Free', clauses: ['free', ...free.split(CLAUSES)] };
+  const [, before, named = '', said = ''] = PRICE_AND_NAME.exec(plain) ?? [];
+  if (before !== undefined && canBeName(named, named, true)) return { name: named, clauses: [before, ...said.split(CLAUSES)] };
   const [, name = '', rest = ''] = NAME_AND_REST.exec(plain) ?? [];
   const clauses = rest.split(CLAUSES);
   const [price = ''] = clauses;

@@ -1,3 +1,4 @@
+import { END_OF_SENTENCE } from './plain-line';
 import type { Statement } from '../price-phrase/statement';
 import { impossibility } from '../price-phrase/impossible';
 import { amountsIn, figuresIn } from './plain-figures';
@@ -19,6 +20,12 @@ interface PlanBeingRead {
 export interface ReadLine {
   readonly text: string;
   readonly plain: string;
+}
+
+/** Whether one of a line's sentences has amounts of which none is stated anywhere: what another says does not settle it. */
+function hasUnsaid(plain: string, isSaid: (amount: string) => boolean): boolean {
+  const sentences = plain.split(END_OF_SENTENCE);
+  return sentences.length > 1 && sentences.map(amountsIn).some((amounts) => amounts.length > 0 && !amounts.some(isSaid));
 }
 
 /** Why a line that only has words is put aside. */
@@ -142,7 +149,11 @@ export class ReadingBuilder {
 
   /** Every line that is in none of the lists yet: with a figure it is open, without one it is only words. */
   remainder(saidElsewhere: (amount: string) => boolean): { open: PageRemainder[]; aside: PutAside[] } {
+    const known = this.statedFigures();
+    // What is charged for a TB is stated for a GB.
+    const isStated = (amount: string) => saidElsewhere(amount) || known.has(Number(amount)) || known.has(Number(amount) / 1000);
     for (const [line, { plain }] of this.lines) {
+      if (this.used.has(line) && hasUnsaid(plain, isStated)) this.leaveOpen(line);
       if (this.isSettled(line)) continue;
       const figures = figuresIn(plain);
       const amounts = amountsIn(plain);
@@ -157,6 +168,12 @@ export class ReadingBuilder {
       open: inOrder([...this.open].map(([line, text]) => ({ line, text }))),
       aside: inOrder([...this.aside.values()].filter(({ line }) => !stated.has(line) && !this.open.has(line))),
     };
+  }
+
+  /** All figures that are stated or asked. */
+  private statedFigures(): ReadonlySet<number> {
+    const said = JSON.stringify([this.plans, this.addons, this.asked]);
+    return new Set([...said.matchAll(/"(\d+(?:\.\d+)?)"/g)].map(([, figure]) => Number(figure)));
   }
 
   finishedPlans(): PagePlan[] {

@@ -54,7 +54,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
 
 /** "400 labels, then ¤0.08 each". */
 const ALLOWANCE_THEN =
-  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:each|apiece|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more)(?! \d))/u;
+  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:(?:(?:a|per) month )?(?:each|apiece)|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more)(?! \d))/u;
 
 /** "500 contacts, then ¤5 for each further 500". */
 const ALLOWANCE_THEN_PACKS =
