@@ -53,6 +53,7 @@ const LEXICONS: Readonly<Record<PageLanguage, Lexicon>> = {
     'bis zu|bis': 'up to',
     'danach|anschließend': 'then',
     'ohne begrenzung': 'without limit',
+    '(?:sie|du|ihr) (?:behalten|behältst|behaltet)': 'you keep',
     'einmalige[rsn]?': 'one-time',
     einmalig: 'once',
     'die ersten|der ersten': 'the first',

@@ -58,6 +58,12 @@ describe('odd pages', () => {
     expect(all.open).toEqual([]);
   });
 
+  it('leave open a share of nobody knows what, also on a line whose price is read', () => {
+    const { open, plans } = readPricePage('Bay\nSolo €9/month, 3 pages, 2%\nTeam €29/month, 9 pages, you keep 150% of every sale', {});
+    expect(open.map(({ line }) => line)).toEqual([2, 3]);
+    expect(plans.flatMap(({ facts }) => facts.map(({ statement }) => statement.kind))).toEqual(['term', 'limit', 'term', 'limit']);
+  });
+
   it('ask where how a price is billed does not fit the time that it is for', () => {
     const { plans, asked } = readPricePage(
       'Host\n\nShared\n3.80/mo for the first 5 months, then 8/mo, billed yearly\n10 sites\n20 GB storage',

@@ -204,7 +204,8 @@ function readLine(
   if (further) return builder.state(plan, further, at);
   const sign = before && /^[✓✔✗✘×—–-]$/u.test(before.plain) ? before.plain : null;
   const item = readItem(sign === null ? plain : `${sign} ${plain}`, heading);
-  if (item.isOpen) return;
+  // A line may say its price, too, and be settled by that.
+  if (item.isOpen) return builder.leaveOpen(at);
   if (item.statements.length === 0) return builder.putAside(at, item.why ?? 'only words');
   for (const statement of item.statements) builder.state(plan, statement, at);
 }
