@@ -14,7 +14,7 @@ export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints)
   const assembled: AssembledPrices = { facts: [], doubts: [], aside: [] };
   const told = pieces
     .filter(({ isCrossedOut }) => !isCrossedOut)
-    .map((piece) => paidAhead(asShare(asTotal(byTheMonth(piece, pieces), pieces), pieces), pieces, hints));
+    .map((piece) => paidAhead(asShare(asTotal(withYearApart(piece, pieces), pieces), pieces), pieces, hints));
   const renewals = told.filter(({ isRenewal }) => isRenewal);
   const current = told.filter(({ isRenewal, isOnce }) => !isRenewal && !isOnce);
   const [renewal] = renewals;
@@ -27,11 +27,20 @@ export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints)
 }
 
 /** "¤9.90 a month, when billed yearly ¤99": a year that costs less than its months is another way of paying. */
-function byTheMonth(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
+function withYearApart(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
   const { per, billed, amount, line } = piece;
-  const [a, b] = pieces.filter(({ isCrossedOut }) => !isCrossedOut);
-  const year = piece === a ? b : undefined;
-  if (pieces.length !== 2 || per !== 1 || billed !== A_YEAR || amount === null || year?.amount == null || year.line !== line) return piece;
+  const [month, other] = pieces;
+  const year = piece === month ? other : undefined;
+  if (
+    pieces.length !== 2 ||
+    per !== 1 ||
+    billed !== A_YEAR ||
+    amount === null ||
+    year?.amount == null ||
+    year.isCrossedOut ||
+    year.line !== line
+  )
+    return piece;
   const isLess =
     year.billed === A_YEAR && year.first === null && !fits(year, amount, A_YEAR) && decimal(year.amount).lt(times(amount, A_YEAR, 1) ?? 0);
   return isLess && decimal(year.amount).gt(times(amount, A_YEAR / 2, 1) ?? 0) ? { ...piece, billed: null } : piece;

@@ -1,6 +1,6 @@
 import type { StatedCharge, Statement } from '../price-phrase/statement';
 import type { Bucket } from '../price-phrase/vocabulary';
-import { decimal } from '../amount/decimal';
+import { withoutKept } from './kept-share';
 import { isAbroad, namedWay } from './ways-of-paying';
 import { capital } from '../wording/capital';
 
@@ -92,26 +92,6 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
   });
   if (found.length > 0) return found;
   return NO_PLATFORM_FEE.test(text) || NO_FEE_AFTER.test(text) || (NONE.test(text) && PLATFORM.test(heading)) ? [noFee()] : [];
-}
-
-/** "You keep 95% of every sale", "keep 100%", "authors earn 70% of the price", "90% goes to you": the rest is the vendor's fee. */
-const KEPT = new RegExp(
-  [
-    String.raw`(?<!\b(?:we|us|platform) )\b(?:keep|keeps|keeping) (\d+(?:\.\d+)?)% of\b`,
-    String.raw`\b(?:keep|keeps|keeping) (100)%`,
-    String.raw`\b(?:you|sellers?|creators?|teachers?|authors?|makers?|artists?|hosts?) (?:get|receive|earn|keep)s? (\d+(?:\.\d+)?)%(?: (?:of|on)\b)?`,
-    String.raw`\b(?:your share|payouts?|we pay out)(?: is)?:? (\d+(?:\.\d+)?)%(?: of\b)?`,
-    String.raw`\b(\d+(?:\.\d+)?)%(?: of (?:each|every) sale)? (?:is yours|goes to you|for you$)`,
-  ].join('|'),
-  'g',
-);
-const LEAST_KEPT = 50;
-
-function withoutKept(text: string): string {
-  return text.replace(KEPT, (said: string, ...parts: unknown[]) => {
-    const kept = parts.slice(0, 5).find((part) => typeof part === 'string') ?? '0';
-    return Number(kept) < LEAST_KEPT ? said : `${decimal('100').minus(`${kept}`).toFixed()}% sales fee of`;
-  });
 }
 
 /**

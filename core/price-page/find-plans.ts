@@ -16,7 +16,8 @@ import {
 import { isPriceLine, isPriceOfSeats, isPriceTail, wordPrice } from './price-pieces';
 import { behindPrices, firstsOfBlocks } from './prices-last';
 import { prosePlans } from './prose-plans';
-import { plansOfNote, plansOnLines } from './plans-on-lines';
+import { plansOfNote } from './plans-of-note';
+import { plansOnLines } from './plans-on-lines';
 
 /** So many lines, the vendor's name included, are what somebody types of one plan. */
 const MOST_OF_ONE_PLAN = 12;

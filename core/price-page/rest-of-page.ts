@@ -12,8 +12,7 @@ import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, isOfAll, type Place, plansFor } from './plans-meant';
 import { isPriceLine, withoutPlace } from './price-pieces';
-import type { ReadingBuilder } from './reading-builder';
-import { NO_FIGURE } from './reading-builder';
+import { NO_FIGURE, type ReadingBuilder } from './reading-builder';
 import { unitChargeIn } from './unit-charges';
 import { wholeWords } from './whole-words';
 

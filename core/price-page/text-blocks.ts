@@ -1,3 +1,4 @@
+import { asCopied } from './typed-text';
 import { isMenuRow } from './line-kinds';
 import { withSpacedTables } from './spaced-table';
 import { MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
@@ -11,7 +12,7 @@ const LEAST_CELLS = 2;
  * @param text - a page as a browser copies it, or as somebody typed it
  */
 export function textBlocks(text: string): PageBlocks {
-  const lines = withWholeAmounts(withTabs(withSpacedTables(withBullets(withCapitals(text).replace(/\r\n?/g, '\n').split('\n')))));
+  const lines = withWholeAmounts(withTabs(withSpacedTables(asCopied(text))));
   const read = lines.slice(0, MOST_LINES);
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];
@@ -49,14 +50,6 @@ export function textBlocks(text: string): PageBlocks {
   return { blocks, linkedData: [], scriptData: [], title, leftOut };
 }
 
-/** Where somebody typed everything in small letters, names begin no other way than words do. */
-function withCapitals(text: string): string {
-  if (/\p{Lu}/u.test(text)) return text;
-  return text
-    .replace(/^\s*\p{Ll}/gmu, (first) => first.toUpperCase())
-    .replace(/\b(?:eur|usd|gbp|chf|cad|aud|sek|nok|dkk|pln)\b/g, (code) => code.toUpperCase());
-}
-
 const A_LABELLED_CELL = /^(\p{L}[\p{L} ]{1,20}):\s*(\S.*)$/u;
 
 /** "Plan: Solo | Price: 25/mo" in every row: what all rows call their cells heads the columns. */
@@ -73,28 +66,15 @@ function withHeads(rows: readonly PageRow[]): readonly PageRow[] {
   ];
 }
 
-const A_DASH = /^\s*[–—-]\s+(?=[\p{L}\d€$£])/u;
-
-/** Where every line that was sent begins with ">", a mail was answered. */
-const QUOTED = /^\s*>+ ?/;
-
-/** Dashes before every item are bullets, as people type them; beside ticks or other bullets they say what is not there. */
-function withBullets(given: readonly string[]): readonly string[] {
-  const lines = given.map((line) => line.replace(QUOTED, ''));
-  const dashed = lines.filter((line) => A_DASH.test(line)).length;
-  const hasOthers = lines.some((line) => /^\s*[✓✔☑✅√✗✘✖❌×•·▪◦‣►»+]/u.test(line));
-  return dashed < 2 || hasOthers ? lines : lines.map((line) => line.replace(A_DASH, '• '));
-}
-
 /** "Havenpost Shop — pricing", "Prices | Havenpost Shop": what a browser has in its title, on top of what was pasted. */
 function isTitle(line: string): boolean {
   const parts = line.trim().split(/\s*[|–—·:]\s*|\s+-\s+/);
   return (
-    parts.length === 2 && !/\d/.test(line) && parts.some((part) => OF_PRICES.test(part)) && parts.some((part) => /^\p{Lu}/u.test(part))
+    parts.length === 2 && !/\d/.test(line) && parts.some((part) => ABOUT_PRICES.test(part)) && parts.some((part) => /^\p{Lu}/u.test(part))
   );
 }
 
-const OF_PRICES =
+const ABOUT_PRICES =
   /^(?:(?:our )?(?:plans|prices|pricing|fees|rates)(?: (?:and|&) (?:plans|prices|pricing|fees))?|preise|tarife|prix|tarifs|precios|prezzi|prijzen)$/i;
 
 /** "Members" alone between rows of a table that go on below it heads a group of them. */

@@ -63,7 +63,7 @@ const ALLOWANCE_THEN_PACKS =
 function packsAfterAllowance([, given = '0', noun = '', each = '0', size = '1']: RegExpExecArray): ChargeStatement | null {
   const thing = A_TIME.test(noun) ? null : countedThing(noun.replace(/^free /, ''));
   if (!thing) return null;
-  return packOf(thing, each, size, inQuantity(given, thing));
+  return packOf(thing, each, size, { free: inQuantity(given, thing) });
 }
 
 function afterAllowance([all, given = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
@@ -118,11 +118,18 @@ function eachPack(text: string): ChargeStatement | null {
   const [, size, noun = '', each = '0'] = EACH_PACK.exec(text) ?? [];
   const thing = size === undefined || A_TIME.test(noun) ? null : countedThing(noun);
   if (size === undefined || !thing) return null;
-  return packOf(thing, each, size, true);
+  return packOf(thing, each, size, { isBeyond: true });
 }
 
-/** Packs of so many, paid as they are begun: of what is beyond an allowance, stated elsewhere or right here. */
-function packOf({ quantity, factor }: CountedThing, each: string, size: string, beyond: boolean | string): ChargeStatement {
+interface Allowance {
+  /** Whether they are of what is beyond an allowance that stands elsewhere. */
+  readonly isBeyond?: boolean;
+  /** So many are free. */
+  readonly free?: string;
+}
+
+/** Packs of so many, paid as they are begun. */
+function packOf({ quantity, factor }: CountedThing, each: string, size: string, { isBeyond, free }: Allowance): ChargeStatement {
   const charge = {
     label: labelFor(quantity),
     bucket: bucketFor(quantity),
@@ -130,9 +137,9 @@ function packOf({ quantity, factor }: CountedThing, each: string, size: string, 
     each,
     size: decimal(size).times(factor).toFixed(),
     how: 'package' as const,
-    ...(typeof beyond === 'string' ? { free: beyond } : {}),
+    ...(free === undefined ? {} : { free }),
   };
-  return { kind: 'charge', charge, ...(beyond === true ? { beyond } : {}) };
+  return { kind: 'charge', charge, ...(isBeyond ? { beyond: true } : {}) };
 }
 
 /** "Add 500 for ¤15 a month", "500 more students for ¤15". */
@@ -141,7 +148,7 @@ const ADD_PACK = /^(?:add|buy|get) (\d+)(?: more| extra)?(?: (\p{L}[\p{L} -]{0,3
 function addedPack(text: string, heading: string): ChargeStatement | null {
   const [, size, noun = '', each = '0'] = ADD_PACK.exec(text) ?? [];
   const thing = size === undefined ? null : countedThing(noun || heading);
-  return size === undefined || !thing ? null : packOf(thing, each, size, true);
+  return size === undefined || !thing ? null : packOf(thing, each, size, { isBeyond: true });
 }
 
 function packIn(text: string, heading: string): ChargeStatement | null {
@@ -161,7 +168,7 @@ function packIn(text: string, heading: string): ChargeStatement | null {
   const thing = countedThing(isOfTime ? `hours of ${subjectOf(subject.toLowerCase())}` : named.trim() || subject);
   if (!thing) return null;
   const isOverage = new RegExp(`\\b${EXTRA}\\b|\\b(?:above|beyond|over)\\b`).test(`${heading.toLowerCase()} ${text}`);
-  return packOf(thing, each, size, isOverage);
+  return packOf(thing, each, size, { isBeyond: isOverage });
 }
 
 function oneIn(text: string, heading: string, first: string | undefined): ChargeStatement | null {

@@ -10,7 +10,7 @@ const LINK =
   /^(?:(?:web |shared |managed )?hosting|servers?|domains?|e-?mail|features?|products?|solutions?|platform|templates?|themes?|events|courses|classes|webinars|communities|payments?|cards?|sell|buy|shop|sellers?|fees|licen[cs]es|extensions|add-?ons|integrations|carriers|customers?|stories|resources|developers|partners|company|tour|demo|docs|support|why us|how it works)$/i;
 
 /** "Havenpost Shop pricing 2026"; "Simple pricing" says nothing of whose it is. */
-const OF_PRICES =
+const NAME_AND_PRICING =
   /^(?!(?:simple|fair|clear|honest|transparent|straightforward|easy|flexible|friendly|plain)\b)(.+?) (?:pricing|prices|price list|preise|fees)(?: 20\d\d)?$/i;
 
 /**
@@ -41,6 +41,6 @@ export function vendorOf(lines: readonly PlainLine[], title: string, plans: read
   const inTitle = parts.find((part) => isName(part) && said !== undefined && wholeWords(said).test(part)) ?? said ?? parts.find(isName);
   const again = firsts.find((text) => lines.some(({ text: other }) => other !== text && wholeWords(text).test(other)));
   const onTop = firsts.find((text) => text === lines[0]?.text);
-  const ofPrices = OF_PRICES.exec(lines[0]?.text ?? '')?.[1];
-  return inTitle ?? onTop ?? again ?? firsts[0] ?? (ofPrices !== undefined && isName(ofPrices) ? ofPrices : '');
+  const named = NAME_AND_PRICING.exec(lines[0]?.text ?? '')?.[1];
+  return inTitle ?? onTop ?? again ?? firsts[0] ?? (named !== undefined && isName(named) ? named : '');
 }
