@@ -49,15 +49,13 @@ function report(file) {
 
 const npmRun = (script) => ['npm', ['run', '--silent', script]];
 await step('generated types', installedCommand('react-router'), ['typegen']);
-// Three lines beside each other; building needs the native packages, which come while types are looked at.
+// Two lines beside each other: what computes, a step after the other, and the browser tests, which mostly wait. Building
+// needs the native packages, which come while types are looked at.
 const typed = step('types', installedCommand('tsc'), ['--noEmit']);
 const linted = typed.then(() => step('lint and import boundaries', ...npmRun('lint')));
-// What is promised about data, against what can go wrong; npm run torture tries it at length. It mostly waits.
-const tortured = Promise.all([typed, native])
-  .then(() =>
-    step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))"]),
-  )
-  .then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short']));
+const built = Promise.all([typed, native]).then(() =>
+  step('build', 'node', ['-e', "import('./scripts/setup.mjs').then((setup) => (setup.ensureBuilt(), setup.ensureNodeBuilt()))"]),
+);
 await Promise.all([native, systemPackages]);
 const chromiumPath = chromiumForTests();
 const office = libreOffice();
@@ -65,26 +63,31 @@ if (office === null)
   console.log(
     'LibreOffice is not here and cannot be installed: the one test that recalculates workbooks is skipped (Debian: libreoffice-calc-nogui).',
   );
-await Promise.all([
-  linted,
-  tortured,
+
+const browserTests = () =>
+  // A browser that did not come up on a busy machine is tried once more; the list names such a test as flaky.
+  step('browser tests', installedCommand('playwright'), ['test', '--retries=1'], {
+    isLive: true,
+    environment: { CHROMIUM_PATH: chromiumPath, PLAYWRIGHT_JSON_OUTPUT_FILE: join(reports, 'browser.json') },
+  });
+const unitTests = () =>
   step(
     'unit tests',
     installedCommand('vitest'),
     // Tests that start processes and wait for them get a second try on a busy machine; wrong results fail twice.
     ['run', '--retry=1', '--reporter=default', '--reporter=json', `--outputFile=${join(reports, 'unit.json')}`],
     { environment: office === null ? {} : { LIBREOFFICE_PATH: office } },
-  ),
+  );
+await Promise.all([
+  built.then(browserTests),
+  Promise.all([linted, built])
+    .then(unitTests)
+    // What is promised about data, against what can go wrong; npm run torture tries it at length.
+    .then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short'])),
 ]);
 const unit = report('unit.json');
 passed += unit?.numPassedTests ?? 0;
 failures += unit?.numFailedTests ?? 0;
-
-// A browser that did not come up on a busy machine is tried once more; the list names such a test as flaky.
-await step('browser tests', installedCommand('playwright'), ['test', '--retries=1'], {
-  isLive: true,
-  environment: { CHROMIUM_PATH: chromiumPath, PLAYWRIGHT_JSON_OUTPUT_FILE: join(reports, 'browser.json') },
-});
 const browser = report('browser.json');
 passed += (browser?.stats.expected ?? 0) + (browser?.stats.flaky ?? 0);
 failures += browser?.stats.unexpected ?? 0;

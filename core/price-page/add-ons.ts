@@ -63,6 +63,7 @@ function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
 
 function isAddonPrice(price: string): boolean {
   const bare = price
+    .replace(/,? (?:the |your )?first (?:month|year) (?:is )?free\b[^¤\d]*$/i, '')
     .replace(/,? ?\bsold once\b/gi, ' once')
     .replace(/,\s+(?=(?:paid )?once\b|one-?(?:off|time)\b)/gi, ' ')
     .replace(

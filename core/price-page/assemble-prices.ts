@@ -96,7 +96,7 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
   const ahead = monthsAhead(total, withBillingOf(shown, renewal), hints);
   const renewalPer = renewal.per ?? (isOfWholeTerm(renewal, total) ? ahead : null) ?? shown?.per ?? 1;
   const lines = [...new Set([lead.line, ...(total ? [total.line] : []), renewal.line])];
-  const rest = current.filter((piece) => piece !== total && piece !== shown && !isAlike(piece, shown));
+  const rest = current.filter((piece) => piece !== total && piece !== shown && !isAlike(piece, shown) && !isAlike(piece, renewal));
   if (ahead !== null && ahead > 1) {
     const price = total ? total.amount : times(lead.amount, ahead, lead.per ?? 1);
     const later = times(renewal.amount, ahead, renewalPer);
@@ -109,6 +109,8 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
     addTerm(assembled, { months: per, price: times(renewal.amount, per, renewalPer), intro: { price: lead.amount, periods } }, lines);
   }
   plainTerms(rest, hints, assembled);
+  const said = current.filter((piece) => isAlike(piece, renewal) && piece !== shown && piece.line !== renewal.line);
+  for (const { line } of said) assembled.aside.push({ line, why: 'the price at renewal, which stands at its term' });
   return true;
 }
 
@@ -136,11 +138,12 @@ function withBillingOf(shown: PricePiece | undefined, { billed }: PricePiece): P
 
 /** For how many months the lower price is paid at once; null if it is paid bit by bit. */
 function monthsAhead(total: PricePiece | undefined, shown: PricePiece | undefined, hints: PriceHints): number | null {
-  if (total)
-    return total.first ?? (total.billed !== null && total.billed > 1 ? total.billed : null) ?? shown?.first ?? hints.paidAtOnce ?? A_YEAR;
+  if (total) return ahead(total.first) ?? ahead(total.billed) ?? shown?.first ?? ahead(shown?.billed) ?? hints.paidAtOnce ?? A_YEAR;
   if (shown?.billed != null && shown.billed > 1) return shown.billed;
   return shown?.per === 1 && (shown.first === null || shown.first === hints.paidAtOnce) ? hints.paidAtOnce : null;
 }
+
+const ahead = (months: number | null | undefined) => (months != null && months > 1 ? months : null);
 
 function isAlike(piece: PricePiece, shown: PricePiece | undefined): boolean {
   return shown !== undefined && isSameAmount(piece.amount, shown.amount) && piece.per === shown.per;

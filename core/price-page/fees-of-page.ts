@@ -1,6 +1,6 @@
 import type { StatedCharge } from '../price-phrase/statement';
 import { askRegion } from './ask-region';
-import { feesIn, noFee } from './fees';
+import { feesIn, noFee, type StatedFee } from './fees';
 import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
@@ -51,8 +51,15 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
       plans.map(({ name }) => ({ plan: name, statement })),
       [line],
     );
-  if (!builder.isUsed(line)) builder.putAside(line, 'said of the plan already');
+  if (!builder.isUsed(line)) leaveOrPutAside(line, fees, named, builder);
   return true;
+}
+
+/** What repeats a rate is put aside; another rate for the same, as of a wallet with a name of its own, stays open. */
+function leaveOrPutAside(line: number, fees: readonly StatedFee[], plans: readonly PlanBeingRead[], builder: ReadingBuilder): void {
+  const isRepeated = fees.every(({ statement }) => plans.some((plan) => isSaid(plan, statement)));
+  if (isRepeated) builder.putAside(line, 'said of the plan already');
+  else builder.leaveOpen(line);
 }
 
 /** "2.9% + ¤0.3 in the US and 2.1% + ¤0.2 in the UK": it depends on where the shop is. */

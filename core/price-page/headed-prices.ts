@@ -1,8 +1,8 @@
-import { canBeName } from './line-kinds';
+import { canBeName, isButton } from './line-kinds';
 import { gridFrom } from './line-grid';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
-import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
+import { isPriceLine, isPriceOfSeats, isPriceTail, wordPrice } from './price-pieces';
 
 /** A name and what praises it above two prices would look like two names. */
 const LEAST_PLANS = 3;
@@ -19,13 +19,15 @@ export function withHeadedPrices(lines: readonly PlainLine[]): readonly PlainLin
       const prices = lines.slice(start + count, start + 2 * count);
       if (!prices.every(({ plain }) => isPrice(plain)) || !areNames(lines, start, count)) continue;
       const tails = tailsAt(lines, start + 2 * count, count);
-      const after = start + 2 * count + tails.length;
+      const others = otherPricesAt(lines, start + 2 * count + tails.length, count);
+      const after = afterButtons(lines, start + 2 * count + tails.length + others.length, count);
       // A table goes on with a heading of its own.
       if (isPrice(lines[after]?.plain ?? '')) continue;
-      const [first] = prices;
-      const heading: PlainLine = { kind: 'line', line: first?.line ?? 0, text: 'Price', plain: 'Price' };
       const cells = prices.map((price, at) => ({ ...price, plain: `${price.plain} ${tails[at]?.plain ?? ''}`.trim() }));
-      const headed = [...lines.slice(0, start + count), heading, ...cells, ...lines.slice(after)];
+      // Of prices for each seat the other way of paying is left open: a plan has one price for each.
+      const areOfSeats = cells.every(({ plain }) => isPriceOfSeats(plain));
+      const rows = [cells, areOfSeats ? [] : others].flatMap((row) => (row.length === 0 ? [] : [headingOver(row), ...row]));
+      const headed = [...lines.slice(0, start + count), ...rows, ...lines.slice(after)];
       const names = headed.slice(start, start + count).map(({ text }) => nameWords(text));
       if ((gridFrom(headed, start, names)?.table.rows.length ?? 0) >= LEAST_ROWS) return headed;
     }
@@ -41,7 +43,24 @@ function areNames(lines: readonly PlainLine[], start: number, count: number): bo
   return names.every(({ text, plain }) => canBeName(text, plain, true)) && new Set(names.map(({ text }) => text)).size === count;
 }
 
+function headingOver([first]: readonly PlainLine[]): PlainLine {
+  return { kind: 'line', line: first?.line ?? 0, text: 'Price', plain: 'Price' };
+}
+
+/** "¤15 with annual billing", once for each plan: the same price paid in another way. */
+function otherPricesAt(lines: readonly PlainLine[], start: number, count: number): readonly PlainLine[] {
+  const others = lines.slice(start, start + count);
+  const areSo = others.length === count && others.every(({ plain }) => isPriceLine(plain) && /\p{L}{3}/u.test(plain));
+  return areSo && new Set(others.map(({ plain }) => plain.replace(/[\d.]+/g, ''))).size === 1 ? others : [];
+}
+
+/** Where the table goes on behind a button for each plan. */
+function afterButtons(lines: readonly PlainLine[], start: number, count: number): number {
+  const buttons = lines.slice(start, start + count);
+  return buttons.length === count && buttons.every(({ plain }) => isButton(plain)) ? start + count : start;
+}
+
 function tailsAt(lines: readonly PlainLine[], start: number, count: number): readonly PlainLine[] {
   const tails = lines.slice(start, start + count);
-  return tails.length === count && tails.every(({ plain }) => isPriceTail(plain)) ? tails : [];
+  return tails.length === count && tails.every(({ plain }) => isPriceTail(plain) || isPriceOfSeats(`¤1 ${plain}`)) ? tails : [];
 }

@@ -111,7 +111,7 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
     if (!heading || names.includes(nameWords(heading.text))) break;
     const kind = sectionOf(heading.plain);
     if (kind !== null && kind !== 'fees' && kind !== 'comparison') break;
-    if (isQuestion(heading.plain) || isMark(heading.plain) || heading.role === 'footer') break;
+    if (isQuestion(heading.plain) || isMark(heading.plain) || heading.role === 'footer' || endsTable(lines, at, count)) break;
     const [own, next] = [cellScore(lines, at, count), cellScore(lines, at + 1, count)];
     if (own < count && next > own && next > 0 && isShort(heading)) {
       groups.push(heading.line);
@@ -132,6 +132,14 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
   const nameLines = lines.slice(start, start + count).map(({ line }) => line);
   const table: PlanTable = { names, nameLines, heads: names.map(() => []), rows, line: lines[start]?.line ?? 0 };
   return rows.length === 0 ? null : { table, from: start, to: at, head: lines[start - 1]?.plain ?? '', groups };
+}
+
+/** A sentence heads no row, and no row reaches over the heading of what is sold beside the plans. */
+function endsTable(lines: readonly PlainLine[], at: number, count: number): boolean {
+  return (
+    /^\p{Lu}.*\p{L}\.$/u.test(lines[at]?.text ?? '') ||
+    cellsOf(lines, at, count).some(({ plain }) => sectionOf(plain) === 'addons' && !/^add-?on$/i.test(plain))
+  );
 }
 
 /** Whether all names stand here again, as above a further part of the table. */

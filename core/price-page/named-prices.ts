@@ -1,4 +1,5 @@
 import { type PricePiece, pricePieces } from './price-pieces';
+import { soldOnPlan } from './sold-on-plan';
 import { wholeWords } from './whole-words';
 
 /** A price that a sentence states of a plan. */
@@ -22,7 +23,7 @@ export function namedPrices(
   question: string,
 ): NamedPrice[] {
   const text = plain;
-  if (!/¤\d/.test(text) || /%\s*\+|\+\s*¤/.test(text)) return [];
+  if (!/¤\d/.test(text) || /%\s*\+|\+\s*¤/.test(text) || soldOnPlan(text, names) !== null) return [];
   const places = placesOf(text, names);
   const around = wordsAround(text, question);
   const before = pricesBefore(text, line, places, around.all);

@@ -4,6 +4,7 @@ import { countedThing } from './counted-things';
 import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
 import type { ReadingBuilder } from './reading-builder';
+import { wholeWords } from './whole-words';
 import { dayStatements, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './sale-conditions';
 
 /** "Is there a set-up fee?", "Do you charge for set-up?" */
@@ -77,7 +78,9 @@ export function readConditions(
       builder.state(plan, { kind: 'limit', quantity: counted.quantity, most: shownFor[1] ?? '0' }, line);
   const introduction = introductionIn(plain);
   if (introduction) for (const plan of plansFor(plain, place, builder, 'priced')) builder.state(plan, introduction, line);
-  const saving = yearlySavingIn(plain);
+  // "Pay ten months: Basic ¤240, Plus ¤480" states what it comes to for the plans that it is about.
+  const isOfNamed = /¤\d/.test(plain) && builder.names().some((name) => wholeWords(name).test(plain));
+  const saving = isOfNamed ? null : yearlySavingIn(plain);
   if (saving && page.saving) builder.putAside(line, 'a saving that follows from the prices');
   else if (saving) page.saving = { ...saving, line };
   if (/\brenews?\b[^.]*\b(?:full|regular|standard|normal) price\b|\bfirst (?:term|year|period) only\b/i.test(plain))

@@ -65,6 +65,8 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // An amount without a sign on a page whose other amounts have none either.
   'typed-redshank': [': per 0.20 listings/products/items'],
   'typed-periwinkle': ['Free|*: lim contacts 250', 'Free|*: lim emails 1000', 'Free|*: term 1 0'],
+  // Another rate for a wallet with a name of its own stays open.
+  'course-fablewright': ['Free', 'Storyteller', 'Novelist', 'Publisher'].map((plan) => `${plan}: fee 3.49%+0.49 payment label=payport`),
   // A price by the year and one for each in one line.
   'plugin-scarab': ['+text messages: addon 12 29'],
   'store-ruffcastle': ['+Till Pro: addon 1 89'],

@@ -51,8 +51,9 @@ const RENEWAL_BEFORE =
   /\b(?:then|renews?(?: yearly| annually| monthly)?|renewal(?: price)?|after that|afterwards|thereafter|later|regular(?: price)?|normal price|standard price|regularly)\s*(?:at|for|is|price|costs?|applies)?\s*(?:the )?(?:full |regular |standard )?(?:price )?(?:of )?:?\s*(?:only)?\s*$/;
 const RENEWAL_AFTER =
   /^[\s,(]*(?:(?:\/|per|a)\s?(?:months?|mo|years?|yr)\b)?[\s,(]*(?:when (?:you|it) renews?|(?:up)?on renewal|at renewal|after (?:that|renewal|the (?:first|introductory|intro) (?:term|period|price))|afterwards|thereafter|regularly)\b/;
-const TERM_LINE = /(?:^|;)\s*(?:on an? |with an? |for (?:an? )?)?(\d+)[- ](month|year)s? (?:term|contract|plan)\s*(?=;)/;
+const TERM_LINE = /(?:^|;)\s*(?:on an? |with an? |for (?:an? )?)?(\d+)[- ](month|year)s? (?:term|contract|plan)\s*(?=[;,])/;
 const TOTAL_BEFORE = /(?:^|;)\s*pay\s*$|\b(?:billed|paid|charged|total|totalling|payment of|due today|you pay)\b[^;]{0,24}$/;
+const TOTAL_AFTER = /^[\s,(]*(?:is )?(?:due|payable) (?:today|now|at checkout|up ?-?front)\b/;
 const CROSSED_BEFORE = /\b(?:was|instead of|normally|usually|rrp|list price|before)\s*:?\s*$/;
 const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
 
@@ -144,7 +145,7 @@ function pieceOf(amount: string, line: number, isMarked: boolean, before: string
       !isOnce &&
       !isRenewal &&
       ((before.trim() === '(' && billed === null) ||
-        (per === null && billed !== null && billed > 1) ||
+        (per === null && ((billed !== null && billed > 1) || TOTAL_AFTER.test(after))) ||
         (TOTAL_BEFORE.test(before) && (per === null || billed === null || per === billed)) ||
         (per === null && first !== null && first > 1 && /^[\s;,]*for the first/.test(after))),
     first,
@@ -210,7 +211,7 @@ function isShownFirst(bare: PricePiece, next: PricePiece): boolean {
 }
 
 const STUFF =
-  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|today|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|otherwise|else|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|today|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|due|checkout|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|otherwise|else|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** "/month per shop": a seller has one shop as long as nobody says otherwise. */
 export function withoutPlace(text: string): string {

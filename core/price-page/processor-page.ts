@@ -60,7 +60,7 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
       else builder.price(builder.addon(addon.name, line.line), addon.pieces);
       for (const { line: own } of lines.slice(at, at + addon.length)) builder.use(own);
       at += addon.length - 1;
-    } else if (!/\d/.test(plain)) {
+    } else if (!/\d|: \p{L}/u.test(plain)) {
       if (isChannel(plain)) channel = plain.toLowerCase();
       heading = sectionOf(plain) !== null || isQuestion(plain) || isChannel(plain) ? '' : plain.toLowerCase();
     }

@@ -14,8 +14,10 @@ import type { PageReading } from './page-reading';
 import { readCard } from './plan-card';
 import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
 import { planTable } from './page-tables';
+import { goesOn, withNamesAbove } from './table-goes-on';
 import { keepRatesApart } from './rates-apart';
 import { isRateTable, readRateTable } from './rate-table';
+import { narrowToOutside } from './outside-only';
 import { readPlanRows } from './plan-rows';
 import { readPlanTable, readPriceList } from './read-table';
 import { ReadingBuilder, type ReadLine } from './reading-builder';
@@ -76,7 +78,8 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const areThings =
     found.cards.length < 2 ||
     found.cards.every((card) => card.lines.every(({ plain }) => isPriced(plain))) ||
-    (!found.cards.some((card) => card.lines.some(({ plain }) => isPaidByTime(plain))) && !found.cards.every(holdsSomething));
+    (!found.cards.some((card) => card.lines.some(({ plain }) => isPaidByTime(plain))) &&
+      (!found.cards.every(holdsSomething) || found.cards.some(isNoFee)));
   const { cards, rest } = isProcessor && areThings && !found.areSure ? { cards: [], rest: lines } : found;
   for (const card of cards) readCard(card, builder);
   if (rowGrid) readRowGrid(rowGrid, builder, whole);
@@ -96,6 +99,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     );
   }
   readInherited(cards, builder);
+  narrowToOutside(lines, builder);
   return finished(builder, whole, page, lines, format, context, data);
 }
 
@@ -107,6 +111,11 @@ function hasColumns({ rows }: PageTable): boolean {
 /** Whether a card lists more than a price: what a plan has, and a card reader has not. */
 function holdsSomething({ lines }: FoundPlans['cards'][number]): boolean {
   return lines.filter(({ plain }) => !isPriced(plain) && !isSentence(plain)).length >= 3;
+}
+
+/** "No monthly fee" is said of the whole of a processor's page, and heads no plan. */
+function isNoFee({ lines: [first] }: FoundPlans['cards'][number]): boolean {
+  return /^no (?:monthly|fixed|set-?up) (?:fees?|costs?|charges?)\b/i.test(first?.plain ?? '');
 }
 
 /** A price for a month or a year, or none at all: what a plan has, and a thing has not. */
@@ -173,7 +182,9 @@ function readTables(
   whole: WholePage,
 ): PlainLine[] {
   const plain = (text: string) => plainText(text, format);
-  return tables.flatMap((table): PlainLine[] => {
+  let above: readonly string[] = [];
+  return tables.flatMap((given): PlainLine[] => {
+    const table = goesOn(given, above) ? withNamesAbove(given, above) : given;
     if (isRateTable(table)) {
       readRateTable(table, plain, builder, isProcessor);
       return [];
@@ -182,6 +193,7 @@ function readTables(
     if (!plans && readPlanRows(table, plain, builder)) return [];
     if (!plans) return readPriceList(isProcessor ? ofPayments(table) : table, plain, builder);
     readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);
+    above = plans.names;
     return [];
   });
 }

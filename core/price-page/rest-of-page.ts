@@ -13,6 +13,7 @@ import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, isOfAll, type Place, plansFor } from './plans-meant';
 import { isPriceLine, withoutPlace } from './price-pieces';
 import { NO_FIGURE, type ReadingBuilder } from './reading-builder';
+import { withThingsFirst } from './sold-on-plan';
 import { unitChargeIn } from './unit-charges';
 import { wholeWords } from './whole-words';
 
@@ -20,7 +21,8 @@ import { wholeWords } from './whole-words';
  * Reads what stands outside the plans: sections of fees and add-ons, sentences about all plans or the ones they name,
  * questions with their answers. Answers only add what nothing else states, or confirm it.
  */
-export function readRest(lines: readonly PlainLine[], builder: ReadingBuilder, page: WholePage): void {
+export function readRest(given: readonly PlainLine[], builder: ReadingBuilder, page: WholePage): void {
+  const lines = withThingsFirst(given, builder.names());
   const done = new Set(lines.filter(({ line }) => builder.isUsed(line)).map(({ line }) => line));
   const place: Place = { section: null, heading: '', question: '', about: null };
   const areListed = hasListOfEach(lines, builder);
@@ -89,6 +91,7 @@ function enters(line: PlainLine, next: PlainLine | undefined, place: Place, buil
   if (isQuestion(plain) && !/¤\d/.test(plain)) {
     place.question = plain;
     place.about = null;
+    if (place.section === 'every plan') place.section = null;
     // What answers it may stand on the same line, with a price.
     if (!/¤\d/.test(builder.plainOf(line.line))) builder.putAside(line.line, 'question');
     return true;

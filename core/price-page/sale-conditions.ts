@@ -9,6 +9,7 @@ const TRIAL: readonly RegExp[] = [
   new RegExp(`\\b(?:try|test)\\b[^.]{0,30}?${DAYS}[- ]free\\b`),
   new RegExp(`\\bfree for(?: the first)? ${DAYS}\\b`),
   new RegExp(`\\b${DAYS} (?:for )?free\\b`),
+  new RegExp(`^${DAYS} of \\w+,? free\\b`),
   /\b(\d+) free (days?|weeks?)\b/,
   new RegExp(`\\b${DAYS} (?:to (?:try|test)|of trial|trial)\\b`),
   new RegExp(`\\b(?:starts?|begins?|comes?) with ${DAYS} free\\b`),

@@ -2,7 +2,7 @@ import type { Statement } from '../price-phrase/statement';
 import { countedThing } from './counted-things';
 import { feesIn } from './fees';
 import { feature, featureName, limitsIn } from './list-items';
-import { isPriceLine, type PricePiece, pricePieces, wordPrice } from './price-pieces';
+import { isPriceLine, isPriceOfSeats, type PricePiece, pricePieces, wordPrice } from './price-pieces';
 import { unitChargeIn } from './unit-charges';
 import { dayStatements } from './sale-conditions';
 
@@ -119,6 +119,8 @@ function priceOf(heading: string, cell: RowCell): CellReading {
   // Bare figures in a row of prices are prices.
   const plain = cell.plain.replace(/^(?=\d+(?:\.\d+)?$)/, '¤');
   if (!/¤\d/.test(plain) && wordPrice(plain) === null && !NO.test(plain)) return { ...NOTHING, isOpen: true };
+  const bySeats = isPriceOfSeats(plain) ? unitChargeIn(plain) : null;
+  if (bySeats) return { statements: [bySeats], pieces: pricePieces([{ line: cell.line, plain: '¤0 per month' }]) };
   return { statements: [], pieces: pricesOf(heading, { ...cell, plain }) };
 }
 
@@ -181,6 +183,9 @@ function feeOf(heading: string, plain: string): CellReading {
   const isOfThing = !FEE_ROW.test(heading) && /^(?:sell|selling|accept|take)\b/i.test(heading);
   if (/^[–—-]$/.test(plain))
     return isOfThing ? { statements: [feature(heading, false)], pieces: [] } : { ...NOTHING, why: 'no fee is named' };
+  // "Ticket sales | No | 5% fee": there are none.
+  if (/^(?:no|not included|[✗✘✖×❌✕])$/iu.test(plain) && !/\b(?:fees?|rates?|commission|share|charges?|costs?|processing)\b/i.test(heading))
+    return { statements: [feature(heading, false)], pieces: [] };
   const rate = NO.test(plain) || /^(?:0|free)$/i.test(plain) ? '0%' : plain.replace(/^\+/, '');
   const fees = feesIn(rate, { heading: heading.toLowerCase(), isFee: true });
   const statements = fees.map(({ statement }) => statement);
