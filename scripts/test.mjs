@@ -49,8 +49,8 @@ function report(file) {
 
 const npmRun = (script) => ['npm', ['run', '--silent', script]];
 await step('generated types', installedCommand('react-router'), ['typegen']);
-// Two lines beside each other: what computes, a step after the other, and the browser tests, which mostly wait. Building
-// needs the native packages, which come while types are looked at.
+// Three lines beside each other, of which the browser tests mostly wait. Building needs the native packages, which come
+// while types are looked at.
 const typed = step('types', installedCommand('tsc'), ['--noEmit']);
 const linted = typed.then(() => step('lint and import boundaries', ...npmRun('lint')));
 const built = Promise.all([typed, native]).then(() =>
@@ -79,11 +79,10 @@ const unitTests = () =>
     { environment: office === null ? {} : { LIBREOFFICE_PATH: office } },
   );
 await Promise.all([
-  built.then(browserTests),
-  Promise.all([linted, built])
-    .then(unitTests)
-    // What is promised about data, against what can go wrong; npm run torture tries it at length.
-    .then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short'])),
+  linted,
+  // What is promised about data, against what can go wrong; npm run torture tries it at length. It mostly waits.
+  built.then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short'])).then(browserTests),
+  unitTests(),
 ]);
 const unit = report('unit.json');
 passed += unit?.numPassedTests ?? 0;

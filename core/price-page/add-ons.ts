@@ -148,6 +148,6 @@ export function tidyName(name: string): string {
     .replace(/\s*\([^)]*\)\s*/g, ' ')
     .replace(/^[•✓+]\s*/u, '')
     .replace(/^(?:add )?an?\s+(?=\p{L})/iu, '')
-    .replace(/(?:[:\s–—-]|\s(?:from|is an?(?: one-time)?|at|for))+$/iu, '')
+    .replace(/(?:[:\s–—-]|\s(?:from|is an?(?: one-time)?|at|for|renews?|renew at))+$/iu, '')
     .trim();
 }

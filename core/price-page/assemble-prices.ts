@@ -12,7 +12,7 @@ import { A_YEAR, addTerm, type AssembledPrices, fits, monthsOf, type PriceDoubt,
  */
 export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints): AssembledPrices {
   const assembled: AssembledPrices = { facts: [], doubts: [], aside: [] };
-  const told = pieces
+  const told = withFullPriceLater(pieces)
     .filter(({ isCrossedOut }) => !isCrossedOut)
     .map((piece) => paidAhead(asShare(asTotal(withYearApart(piece, pieces), pieces), pieces), pieces, hints));
   const renewals = told.filter(({ isRenewal }) => isRenewal);
@@ -24,6 +24,18 @@ export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints)
   for (const piece of told.filter(({ isOnce }) => isOnce)) addTerm(assembled, { months: 0, price: piece.amount }, [piece.line]);
   for (const piece of pieces.filter(({ isCrossedOut }) => isCrossedOut)) crossedOut(piece, pieces, hints, isIntroduced, assembled);
   return assembled;
+}
+
+/** "¤79/year" beside "¤49 for the first year" is what is paid from the second year on. */
+function withFullPriceLater(pieces: readonly PricePiece[]): readonly PricePiece[] {
+  if (pieces.some(({ isRenewal }) => isRenewal)) return pieces;
+  const isFull = ({ per, amount, first }: PricePiece) =>
+    per !== null &&
+    per > 1 &&
+    amount !== null &&
+    first === null &&
+    pieces.some((one) => one.per === null && one.first === per && one.amount !== null && decimal(one.amount).lt(amount));
+  return pieces.map((piece) => (isFull(piece) ? { ...piece, isRenewal: true } : piece));
 }
 
 /** "¤9.90 a month, when billed yearly ¤99": a year that costs less than its months is another way of paying. */

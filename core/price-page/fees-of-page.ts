@@ -19,13 +19,18 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     FEES_ASKED.test(place.question) ||
     /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|debit|(?:we (?:take|keep|charge)|you (?:get|receive|earn)|keeps?) \d+(?:\.\d+)?%|keeps? (?:everything|every penny|every cent))(?!\w)/i.test(
       plain,
-    );
+    ) ||
+    (/\d%/.test(plain) && OF_PAYMENTS.test(place.heading) && namesSeveral(plain, builder));
   // What somebody else typically takes is no fee of this vendor.
   if (!isMeant || /\b(?:typically|usually|approximately|roughly|for example|e\.g\.)/i.test(plain)) return false;
   if (askPlace({ plain, line }, place, builder)) return true;
   if (
-    place.about === null &&
-    readRatesByName({ plain, line }, place.section === 'fees' || FEES_ASKED.test(place.question) ? heading : '', builder)
+    (place.about === null || namesSeveral(plain, builder)) &&
+    readRatesByName(
+      { plain, line },
+      place.section === 'fees' || FEES_ASKED.test(place.question) || OF_PAYMENTS.test(heading) ? heading : '',
+      builder,
+    )
   )
     return true;
   const isAsked = FEES_ASKED.test(place.question) && /^(?:yes|you can|of course|sure)\b|^\d/i.test(plain);
@@ -53,6 +58,13 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     );
   if (!builder.isUsed(line)) leaveOrPutAside(line, fees, named, builder);
   return true;
+}
+
+/** A heading above a rate for each plan: "Third-party payment providers". */
+const OF_PAYMENTS = /\b(?:payments?|fees?|commission|providers?|processors?|gateways?)\b/;
+
+function namesSeveral(plain: string, builder: ReadingBuilder): boolean {
+  return builder.names().filter((name) => wholeWords(name).test(plain)).length > 1;
 }
 
 /** What repeats a rate is put aside; another rate for the same, as of a wallet with a name of its own, stays open. */
@@ -98,7 +110,7 @@ const FEES_ASKED =
   /\b(?:fees?|charges?|commission|share|cut|percentage|(?:another|other|own|different) (?:payment )?(?:provider|processor|gateway))\b/i;
 const A_RATE = String.raw`\d+(?:\.\d+)?%(?:\s*\+\s*¤\d+(?:\.\d+)?)?`;
 
-const OF_A_SALE = String.raw`(?: (?:of|per) (?:each |every |a )?sale| fee)?`;
+const OF_A_SALE = String.raw`(?: (?:of|per) (?:each |every |a )?sale| fee| of (?:(?! on | nothing)[^,;.%¤]){3,40}?)?`;
 
 /** "Other providers: 2% on Basic, 1% on Plus": each plan's own rate of the same fee. */
 function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, heading: string, builder: ReadingBuilder): boolean {
@@ -110,10 +122,12 @@ function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, hea
     ).exec(plain);
     return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];
   });
+  // "Nothing on Grow and Scale" is said of both.
+  const others = builder.names().map((name) => wholeWords(name).source);
   const before = builder.plans.flatMap((plan) => {
     const named = wholeWords(plan.name);
     const rate = new RegExp(
-      `((?:${A_RATE}|nothing)${OF_A_SALE})\\s*(?:\\(|(?:on|for|with|in)\\s+(?:the\\s+)?)${named.source}`,
+      `((?:${A_RATE}|nothing)${OF_A_SALE})\\s*(?:\\(|(?:on|for|with|in)\\s+(?:the\\s+)?)(?:(?:${others.join('|')})(?:, | and |, and ))*${named.source}`,
       named.flags,
     ).exec(plain);
     return rate ? [{ plan, rate: rate[1] ?? '', from: rate.index }] : [];

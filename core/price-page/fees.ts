@@ -26,15 +26,15 @@ const SALES_TAX =
 const NO_FEE =
   /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund|ads|adverts?|advertising)\b/;
 const OUTSIDE =
-  /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing|services?)\b|\bthird[- ]party payments?\b|\bwithout \w+ pay(ments)?\b/;
+  /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing|services?)\b|\bthird[- ]party payments?\b|\b(?:don['’]?t|do not|not) us(?:e|ing) \w+ pay(?:ments)?\b|\bwithout \w+ pay(ments)?\b/;
 const IN_PERSON =
-  /\b(in[- ]?person|in[- ]?store|in store|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|tapped|dipped|swiped|chip|contactless|keyed)\b/;
+  /\b(in[- ]?person|in[- ]?store|in store|in (?:the|your) (?:shop|store)|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|tapped|dipped|swiped|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
 const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
-  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (?:tips and )?(each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fee on sales|of payments from)\b/;
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|the price(?: and (?:postage|shipping|delivery))?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (?:tips and )?(each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|payment links?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 /** "1.5% of what you sell on top of card fees (2.9% + ¤0.3)". */
 const BESIDE_CARD_FEES = / (?:on top of|in addition to) (?=(?:the |our |its )?(?:card|payment) (?:fees?|rates?|processing|costs?)\b)/;
@@ -44,7 +44,7 @@ const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const NO_FEE_AFTER =
   /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|(?<!\b(?:we|us) )\bkeeps? (?:everything|every (?:penny|cent)|it all|all of (?:it|your (?:sales|earnings|revenue|income)))\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:(?:platform|transaction|sales?|selling) fees?|commission)\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
-  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:tips and )?(?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
+  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:tips and )?(?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|(?:member |ticket |course )?payments|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
 /** What a fee's words are read with. */
 export interface FeeSurroundings {
@@ -205,6 +205,7 @@ function labelOf(before: string, after: string, heading: string): string {
     words
       .replace(/\b(at most|at least|per|for|on|of|each|paid|from(?! [a-z]))\b.*$|[(),:;+–-]/g, ' ')
       .replace(/¤[\d.]+/g, ' ')
+      .replace(/^\s*(?:plus|and|then)\b/, ' ')
       .replace(/\s+/g, ' ')
       .trim();
   const label = tidy(before) || heading || tidy(after);

@@ -18,6 +18,7 @@ import { behindPrices, firstsOfBlocks } from './prices-last';
 import { prosePlans } from './prose-plans';
 import { plansOfNote } from './plans-of-note';
 import { plansOnLines } from './plans-on-lines';
+import { toldPlans } from './told-plans';
 
 /** So many lines, the vendor's name included, are what somebody types of one plan. */
 const MOST_OF_ONE_PLAN = 12;
@@ -46,7 +47,7 @@ export interface FoundPlans {
 export function findPlans(given: readonly PlainLine[]): FoundPlans {
   const listed = listedPlans(given);
   if (listed) return cardsOfList(given, listed);
-  const noted = plansOfNote(given);
+  const noted = plansOfNote(given) ?? toldPlans(given);
   if (noted) return noted;
   const lines = withNamesApart(given);
   const said = nameEvidence(lines);

@@ -87,10 +87,15 @@ export function isPriced(plain: string): boolean {
   return isPriceLine(plain) || isPriceTail(plain) || wordPrice(plain) !== null;
 }
 
+/** "Opening a shop", "When you sell": what a marketplace charges for. */
+const WHAT_ONE_DOES =
+  /^(?:opening|listing|selling|joining|getting|signing|setting|taking|adding) (?:an?|the|up|your|paid|items?|things)\b|^when you\b/i;
+
 /** A line that can be the name of a plan: a few words, no sentence, no figures of its own. */
 export function canBeName(text: string, plain: string, opens = false): boolean {
   const words = plain.split(' ');
   if (plain.length > 40 || words.length > 5 || /[¤€$£%?!✓✗✔✘×•:]/.test(text) || /[.,]$/.test(text)) return false;
+  if (WHAT_ONE_DOES.test(plain)) return false;
   if (isBadge(plain) || (isMenu(plain) && !opens) || sectionOf(plain) !== null || isMark(plain)) return false;
   return /\p{L}/u.test(plain) && !isPriced(plain) && !/^(?:from|up to|everything|includes?|or|and|\d+ )\b/i.test(plain);
 }

@@ -149,7 +149,10 @@ export function limitsIn(given: string, heading = ''): Statement[] {
   return parts.flatMap((part) => (UNLIMITED.test(part) ? unlimitedIn(part, heading) : (limitIn(part, heading) ?? [])));
 }
 
-const NUMBER_WORDS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+const NUMBER_WORDS =
+  'one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen twenty'.split(
+    ' ',
+  );
 
 /** "One staff login" counts what is usually counted; "One-click checkout" and "One place for all" do not. */
 function withCountInDigits(text: string): string {
@@ -175,7 +178,10 @@ function limitIn(part: string, heading: string): Statement | null {
   const [, isMoney, amount = '', behind = ''] = figure;
   const before = part.slice(0, figure.index).trim();
   if (isMoney) return moneyLimit(`${part} ${heading}`, amount, `${before} ${heading} ${behind}`);
-  const noun = behind.replace(/\s*\b(?:and|for|in|on|with|per|to)\b(?! (?:video|storage|bandwidth)).*$/i, '').trim();
+  const noun = behind
+    .replace(/, .*$/, '')
+    .replace(/\s*\b(?:and|for|in|on|with|per|to)\b(?! (?:video|storage|bandwidth)).*$/i, '')
+    .trim();
   const isTime = /^(?:days?|weeks?|months?|years?|st|nd|rd|th|st level)\b/i.test(noun);
   if (isTime) return null;
   const named = BEFORE_COUNT.test(part.slice(0, figure.index + 2)) && before !== '';

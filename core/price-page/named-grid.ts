@@ -21,7 +21,9 @@ const CORNER = /^(?:plans?|packages?|features?|compare|products?|what you get|ti
  * a heading with as many cells, one of them a row of prices.
  */
 export function findNamedGrid(lines: readonly PlainLine[]): LineGrid | null {
-  for (let start = 0; start < lines.length; start += 1) {
+  // Counts under a word that is counted are no menu, whatever stands above them.
+  const starts = lines.map((_, start) => start);
+  for (const start of [...starts.filter((at) => isCounted(lines[at - 1]) && A_COUNT.test(lines[at]?.plain ?? '')), ...starts]) {
     const grids = Array.from({ length: MOST_PLANS - LEAST_PLANS + 1 }, (_, more) => gridOf(lines, start, LEAST_PLANS + more));
     const found = grids.filter((grid) => grid !== null);
     const [best] = found.sort((a, b) => b.to - a.to);
@@ -37,16 +39,21 @@ function nearestToRows(lines: readonly PlainLine[], grid: LineGrid): LineGrid {
   return next && next.to === grid.to && !isHeading ? nearestToRows(lines, next) : grid;
 }
 
-const A_COUNT = /^(?:up to |from )?\d+\+?$/i;
+const A_COUNT = /^(?:(?:up to |from |over |above |more than )?\d+\+?|\d+ ?[–-] ?\d+)$/i;
 
 /** "Members" in the corner says what "Up to 50" counts. */
 function isCounted(corner: PlainLine | undefined): boolean {
   return corner !== undefined && isUsualQuantity(bareNoun(corner.plain)) && !/\d/.test(corner.plain);
 }
 
+/** The most of "Up to 50", "51–250" and "5,000"; what begins above a count has none. */
+function mostOf(count: string): string {
+  return /^(?:over|above|more than)\b/i.test(count) ? '' : count.replace(/^(?:up to|from) /i, '').replace(/^\d+ ?[–-] ?(?=\d)/, '');
+}
+
 /** What tells the plans apart is a limit of each, too. */
 function withCounts(grid: LineGrid, { plain: heading, line }: PlainLine, heads: readonly PlainLine[]): LineGrid {
-  const counts = { heading, line, cells: heads.map((head) => ({ plain: head.plain.replace(/^(?:up to|from) /i, ''), line: head.line })) };
+  const counts = { heading, line, cells: heads.map((head) => ({ plain: mostOf(head.plain), line: head.line })) };
   return { ...grid, counts };
 }
 

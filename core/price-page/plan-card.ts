@@ -145,7 +145,10 @@ const PRICE_BEGINS =
 
 /** "Dedicated IP ¤4/mo", "Extra site ¤2 a month" in a plan's list is something that can be had beside it. */
 function readAddon({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
-  const match = /^(\p{L}[^¤:]{2,40}?):?\s+(¤\d[\d.]*\s*(?:\/|per|a)\s?(?:mo|month|yr|year))(?: each)?\.?$/iu.exec(plain);
+  const match =
+    /^(\p{L}[^¤:]{2,40}?):?\s+(?:for )?(¤\d[\d.]*\s*(?:\/|per|a)\s?(?:mo|month|yr|year))(?: (?:each|more|extra|on top))?\.?$/iu.exec(
+      plain.replace(/^[•·*–-]\s+/u, ''),
+    );
   const [, name = '', price = ''] = match ?? [];
   if (
     !match ||

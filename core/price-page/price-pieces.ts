@@ -243,14 +243,14 @@ export function isPriceTail(plain: string): boolean {
   if (/¤/.test(text) || text.length > 60) return false;
   if (PAID_ONCE.test(text)) return true;
   return (
-    /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
+    /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|with an? \d|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
       text,
     ) && text.replace(STUFF, ' ').trim() === ''
   );
 }
 
 const NO_PRICE =
-  /^(?:custom(?:[ -]?(?:pricing|price|quote|plan))?|let['’]?s talk|talk to (?:us|sales)|contact (?:us|sales)(?: for (?:a )?(?:price|pricing|quote))?|(?:price )?on request|prices? by agreement|tailored(?: pricing)?|get a quote|request a quote|ask us|individual(?:ly)?(?: price| pricing)?|bespoke|by quote|price by arrangement)[.!]?$/i;
+  /^(?:custom(?:[ -]?(?:pricing|price|quote|plan))?|let['’]?s talk|talk to (?:us|sales)|(?:call|phone|ring|e-?mail|write to) us|contact (?:us|sales)(?: for (?:a )?(?:price|pricing|quote))?|(?:price )?on request|prices? by agreement|tailored(?: pricing)?|get a quote|request a quote|ask us|individual(?:ly)?(?: price| pricing)?|bespoke|by quote|price by arrangement)[.!]?$/i;
 const FREE = /^(?:free(?: forever| for ever)?|forever free|free plan|gratis|no monthly (?:fees?|costs?|charges?|prices?)|¤0|¤0\.00)[.!]?$/i;
 
 /** Whether a line says in words what a plan costs: nothing, or that it has to be asked for. */

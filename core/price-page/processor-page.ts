@@ -10,7 +10,8 @@ import { isByAccount, namesAWay } from './ways-of-paying';
 import { capital } from '../wording/capital';
 
 /** Sections of a processor's page whose rates are not those of taking a payment. */
-const BESIDES = /\b(?:conversion|chargebacks?|payouts?|refunds?|disputes?|volumes?|(?:instant|same-day|fast) transfers?)\b/i;
+const BESIDES =
+  /\b(?:conversion|currency exchange|chargebacks?|payouts?|refunds?|disputes?|volumes?|(?:instant|same-day|fast) transfers?)\b/i;
 
 /** Whether a thing that a processor charges for is not the taking of a payment: a chargeback, a payout. */
 export function isBesidePayments(plain: string): boolean {
@@ -68,7 +69,7 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
 }
 
 const CHANNELS: ReadonlyArray<readonly [RegExp, string]> = [
-  [/\b(?:person|store|till|counter|go)\b/, 'in-person'],
+  [/\b(?:person|store|shop|till|counter|go)\b/, 'in-person'],
   [/\bonline\b/, 'own-site'],
 ];
 
@@ -113,7 +114,7 @@ function areNamesBelow(lines: readonly PlainLine[]): ReadonlySet<number> {
 }
 
 function isChannel(plain: string): boolean {
-  return /^(?:online(?: payments?)?|in[- ]person(?: payments?)?|in[- ]store|(?:payment )?(?:links|invoices) and (?:payment )?(?:links|invoices)|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
+  return /^(?:online(?: payments?)?|in[- ]person(?: payments?)?|in[- ]store|cards? (?:in (?:the |your )?(?:shop|store|person)|online|at the till)|(?:payment )?(?:links|invoices) and (?:payment )?(?:links|invoices)|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
     plain,
   );
 }

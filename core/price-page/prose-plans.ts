@@ -39,7 +39,7 @@ function nameIn({ text }: PlainLine): string | null {
 }
 
 /** What a sentence says, a clause a line: prices, and what the plan has. */
-function clausesOf(line: PlainLine): PlainLine[] {
+export function clausesOf(line: PlainLine): PlainLine[] {
   const parts = line.plain
     .replace(/[.!]$/, '')
     .replace(NAMES_PLAN, ' ')

@@ -51,6 +51,8 @@ function rateOf(fact: Fact, builder: ReadingBuilder): Rate | null {
   const { charge } = statement;
   if (charge.how !== 'per-order' || charge.bucket !== 'payment' || charge.only?.payments !== undefined) return null;
   const plain = builder.plainOf(fact.lines[0] ?? 0).toLowerCase();
+  // "Plus 3p per transaction" comes on top of each.
+  if (charge.percent === undefined && /^(?:plus|\+)\s*¤/.test(plain)) return null;
   if (isOnTop(plain, charge.percent ?? '')) return null;
   const hasOne = (plain.match(/\d%|¤\d[^%]*\bper\b/g) ?? []).length <= 1 && !plain.includes(' | ');
   const label = charge.label.toLowerCase();

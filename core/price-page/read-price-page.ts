@@ -29,6 +29,7 @@ import { findRowGrid, type RowGrid } from './row-grid';
 import { findRowsByName } from './rows-by-name';
 import { isPriceOfSeats } from './price-pieces';
 import { settlePrices } from './settle-prices';
+import { stepsOfOnePlan } from './steps-of-one-plan';
 import { textBlocks } from './text-blocks';
 import { vendorOf } from './vendor-name';
 
@@ -132,6 +133,7 @@ function isPaidByTime(plain: string): boolean {
 function gridOnly(lines: readonly PlainLine[], { cards }: FoundPlans): LineGrid | null {
   if (cards.every(({ name }) => PRICE_HEADING.test(name))) return findNamedGrid(lines);
   const grid = cards.length === 1 ? findNamedGrid(lines) : null;
+  if (grid?.counts) return grid;
   return grid?.table.names.includes(cards[0]?.name ?? '') ? grid : null;
 }
 
@@ -189,7 +191,8 @@ function readTables(
       readRateTable(table, plain, builder, isProcessor);
       return [];
     }
-    const plans = isProcessor ? null : planTable(table, plain, builder.names());
+    const one = isProcessor || builder.plans.length > 0 ? null : stepsOfOnePlan(table, plain);
+    const plans = isProcessor ? null : (one ?? planTable(table, plain, builder.names()));
     if (!plans && readPlanRows(table, plain, builder)) return [];
     if (!plans) return readPriceList(isProcessor ? ofPayments(table) : table, plain, builder);
     readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);

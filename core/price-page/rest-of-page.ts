@@ -11,7 +11,7 @@ import { readItem } from './list-items';
 import { namedPrices } from './named-prices';
 import { type WholePage, readConditions } from './page-conditions';
 import { isAskedFor, isFree, isOfAll, type Place, plansFor } from './plans-meant';
-import { isPriceLine, withoutPlace } from './price-pieces';
+import { isPriceLine, type PricePiece, withoutPlace } from './price-pieces';
 import { NO_FIGURE, type ReadingBuilder } from './reading-builder';
 import { withThingsFirst } from './sold-on-plan';
 import { unitChargeIn } from './unit-charges';
@@ -73,7 +73,7 @@ function noticeSwitches({ plain }: PlainLine, page: WholePage): void {
 /** Headings, questions and plans' names set what the next lines are about. */
 function enters(line: PlainLine, next: PlainLine | undefined, place: Place, builder: ReadingBuilder): boolean {
   const { plain, text, role } = line;
-  const section = sectionOf(plain);
+  const section = /^(?:all )?included$/i.test(plain) && builder.plans.length === 1 ? 'every plan' : sectionOf(plain);
   // "Apps" above all plans is one of the site's own links.
   const isAbove = builder.plans.length > 0 && builder.plans.every((plan) => plan.line > line.line);
   if (section === 'addons' && isAbove && !/\s/.test(plain)) {
@@ -89,7 +89,8 @@ function enters(line: PlainLine, next: PlainLine | undefined, place: Place, buil
     return true;
   }
   if (isQuestion(plain) && !/¤\d/.test(plain)) {
-    place.question = plain;
+    // "What is Pennant?" in a menu above the plans is answered nowhere below it.
+    place.question = isAbove && next && !isSentence(next.plain) ? '' : plain;
     place.about = null;
     if (place.section === 'every plan') place.section = null;
     // What answers it may stand on the same line, with a price.
@@ -143,7 +144,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
     const added = builder.addon(addon.name, addon.line);
     const priced = lines.slice(at, at + addon.length).filter(({ plain }) => /¤/.test(plain));
     if (addon.charge) builder.state(added, addon.charge, addon.line, ...priced.map((one) => one.line));
-    builder.price(added, addon.pieces);
+    builder.price(added, withPeriodOf(place.heading, addon.pieces));
     for (const { line: own } of lines.slice(at, at + addon.length))
       if (!builder.isUsed(own)) builder.putAside(own, 'words about an add-on');
     return addon.length - 1;
@@ -152,6 +153,17 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!before && !builder.isUsed(line.line) && !/\d/.test(line.plain)) builder.putAside(line.line, NO_FIGURE);
   if (!/\d/.test(line.plain) && line.plain.split(' ').length <= 8 && place.section !== 'addons') place.heading = line.plain.toLowerCase();
   return 0;
+}
+
+/** Under "Modules (per year)" all prices are those of a year. */
+function withPeriodOf(heading: string, pieces: readonly PricePiece[]): readonly PricePiece[] {
+  const unit = /\((?:prices? )?(?:(?:per|a|by the|each) (month|year)|(monthly|yearly))\)$|,? (?:prices )?(?:per|by the) (month|year)$/.exec(
+    heading,
+  );
+  const period = unit?.[1] ?? unit?.[2] ?? unit?.[3];
+  if (period === undefined) return pieces;
+  const isBare = ({ per, billed, isOnce }: PricePiece) => per === null && billed === null && !isOnce;
+  return pieces.map((piece) => (isBare(piece) ? { ...piece, per: period.startsWith('month') ? 1 : 12 } : piece));
 }
 
 /** "Fast hosting from ¤3 a month" above the plans is said of them, and names nothing that is sold beside them. */

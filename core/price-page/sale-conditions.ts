@@ -37,6 +37,7 @@ const COUNTS: Readonly<Record<string, string>> = { one: '1', two: '2', three: '3
 export function dayStatements(plain: string, question: string): Statement[] {
   const text = plain
     .toLowerCase()
+    .replace(/\b(?:a )?fortnight\b/g, '14 days')
     .replace(/\b(?:for|whole|full) a (?=week\b)/g, 'for 1 ')
     .replace(/\b(one|two|three|four|six) (?=weeks?\b|days?\b)/g, (word) => `${COUNTS[word.trim()] ?? word} `);
   // What is paid for is no free trial.
@@ -105,6 +106,7 @@ export function yearlySavingIn(plain: string): YearlySaving | null {
   const forTwelve =
     /\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget (\d|one|two|three) (?:months? |of them )?(?:for )?free\b/.exec(text)?.[1];
   if (forTwelve !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[forTwelve] ?? Number(forTwelve) };
+  if (/\b(?:12th|twelfth|last) month (?:is |comes )?(?:for )?(?:free|on us|on the house)\b/.test(text)) return { monthsFree: 1 };
   const priceOf = /\b(?:12 months|a year|one year) for (?:the price of )?(\d+)\b(?! (?:years|%))/.exec(text)?.[1];
   if (priceOf !== undefined && Number(priceOf) < 12) return { monthsFree: 12 - Number(priceOf) };
   const paid = /\bpay (?:only |for |only for |just )?(\d+|nine|ten|eleven) months?\b/.exec(text)?.[1];

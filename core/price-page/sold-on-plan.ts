@@ -5,7 +5,7 @@ import { wholeWords } from './whole-words';
 /** Words that stand before a plan's name and its own price. */
 const OF_PRICES =
   /\b(?:pric(?:e|es|ing)|costs?|pay|paid|paying|bill(?:ed|ing)?|month(?:ly)?|year(?:ly)?|annual(?:ly)?|plans?|fees?|saves?|saving|licen[cs]es?|lifetime|subscriptions?|renewal|term|from|is|are)\b/i;
-const THING = String.raw`\p{L}[\p{L}\d’' -]{2,40}?`;
+const THING = String.raw`(?:\d+ (?:more|extra|additional) )?\p{L}[\p{L}\d’' -]{2,40}?`;
 
 /**
  * What a line sells on one plan alone, said like any other add-on: "Gift vouchers on Branch: ¤6 a month", "Trader: returns

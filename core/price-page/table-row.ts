@@ -29,7 +29,7 @@ export interface CellReading {
 const YES = /^(?:[✓✔☑✅]|yes|included|✓ ?included|available|true)$/iu;
 const NO = /^(?:[✗✘✖×❌✕]|no|not included|[–—-]|none|not available|n\/a|not possible)$/iu;
 const PRICE_ROW =
-  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|thereafter|introductory)\b|^\d+[- ](?:months?|years?)(?: terms?| plans?| contracts?)?$/i;
+  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|(?:every|each|all) (?:years? after|(?:other|further|later) years?)|years? two|thereafter|introductory)\b|^\d+[- ](?:months?|years?)(?: terms?| plans?| contracts?)?$/i;
 /** "36 months" heads what is paid a month by who commits to so many. */
 const TERM_ROW =
   /^(?:for |paid (?:for|every) |billed every )?(\d+)[- ](month|year)s?(?: terms?| plans?| contracts?)?(?: ahead| in advance)?$/;
@@ -135,7 +135,9 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
   const isYearlyShare = !isBare && /\b(?:yearly|annual|annually)\b/.test(words) && /^¤[\d.]+ ?(?:\/|per|a) ?(?:mo|month)$/i.test(amounts);
   const behind = behindAmount(isBare, isYearlyShare, words);
   const before =
-    /^then\b|^after that\b|\b(?:renewal|renews|regular|afterwards|later|thereafter|second year|following years?|from then)\b/.test(words)
+    /^then\b|^after that\b|\b(?:renewal|renews|regular|afterwards|later|thereafter|second year|following years?|(?:every|each|all) (?:years? after|(?:other|further|later) years?)|year two|from then)\b/.test(
+      words,
+    )
       ? 'renewal price '
       : '';
   const [first = '', ...more] = amounts.split('\n');

@@ -4,7 +4,7 @@ import { type CountedThing, countedThing, inQuantity } from './counted-things';
 import { capital } from '../wording/capital';
 import { decimal } from '../amount/decimal';
 
-type ChargeStatement = Extract<Statement, { kind: 'charge' }>;
+export type ChargeStatement = Extract<Statement, { kind: 'charge' }>;
 
 const EXTRA = String.raw`(?:additional|extra|further|more|overage)`;
 const PER = String.raw`(?:\/|per|for each|for every|each|for|an?(?= ))`;
@@ -54,7 +54,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
 
 /** "400 labels, then ¤0.08 each". */
 const ALLOWANCE_THEN =
-  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:(?:(?:a|per) month )?(?:each|apiece)|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?) (?:for each|per|for every|each) (?:further|additional|extra|more)(?! \d))/u;
+  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:(?:(?:a|per) month )?(?:each|apiece)|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?)(?: (?:a|per) month)? (?:for each|per|for every|each) (?:further|additional|extra|more)(?! \d))/u;
 
 /** "500 contacts, then ¤5 for each further 500". */
 const ALLOWANCE_THEN_PACKS =

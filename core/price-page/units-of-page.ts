@@ -3,7 +3,7 @@ import { takesNothing } from './fees-of-page';
 import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
 import type { ReadingBuilder } from './reading-builder';
-import { unitChargeIn } from './unit-charges';
+import { type ChargeStatement, unitChargeIn } from './unit-charges';
 
 /** "Extra contacts: 4 for each 1,000" is a price for more than a plan includes. */
 export function isAboutUnits(plain: string): boolean {
@@ -27,7 +27,7 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
   const isMore = /^(?:additional|extra|further|more)\b/.test(place.heading) && /^¤/.test(plain);
   const found = unitChargeIn(plain, over || (place.section === 'addons' && !isMore ? '' : place.heading));
   if (!found) return false;
-  const charge = isMore ? { ...found, beyond: true } : found;
+  const charge = inHoursOfPlans(isMore ? { ...found, beyond: true } : found, builder);
   const isGeneral =
     place.section === 'fees' || charge.beyond === true || charge.charge.on === undefined || over !== '' || 'free' in charge.charge;
   if (!isGeneral) return false;
@@ -43,6 +43,17 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
   for (const plan of ofCounts.length > 0 ? ofCounts : plans) builder.state(plan, named, line);
   place.unit = { line, statement: named };
   return plans.length > 0;
+}
+
+/** "Extra storage: ¤0.2 per hour", where plans hold hours of video, is of these. */
+function inHoursOfPlans(found: ChargeStatement, builder: ReadingBuilder): ChargeStatement {
+  const { charge } = found;
+  const counted = builder.plans.flatMap(({ facts }) =>
+    facts.flatMap(({ statement }) => (statement.kind === 'limit' && /-hours$/.test(statement.quantity) ? [statement.quantity] : [])),
+  );
+  const [hours] = counted;
+  if (!charge.on?.endsWith('-hours') || hours === undefined || new Set(counted).size > 1 || hours === charge.on) return found;
+  return { ...found, charge: { ...charge, on: hours, label: capital(hours.replaceAll('-', ' ')) } };
 }
 
 const FOR_ANOTHER = /^(?:on|with|for|in) (\p{L}.*?),? (?:it is |only )?¤(\d+(?:\.\d+)?)(?: (?:a|per) month)?\.?$/iu;

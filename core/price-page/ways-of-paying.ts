@@ -1,7 +1,7 @@
 /** Ways of paying that are no card and have rates of their own, by the name that expected sales give them. */
 const WAYS: ReadonlyArray<readonly [RegExp, string]> = [
   [/\b(?:direct|bank) debits?\b|\bsepa\b/, 'direct-debit'],
-  [/\b(?:bank|credit|wire) transfers?\b|\bbank (?:payments?|redirects?)\b/, 'bank-transfer'],
+  [/\b(?:bank|credit|wire) transfers?\b|\bbank (?:payments?|redirects?)\b|\bpay(?:ments?)? by bank\b/, 'bank-transfer'],
   [/\bpay(?:ment)?[- ]later\b|\binstal?ments?\b/, 'pay-later'],
   [/\b(?:payment|pay|by) links?\b|\blinks?\b/, 'payment-link'],
   [/\binvoic(?:es?|ing)\b/, 'invoice'],
@@ -15,7 +15,7 @@ const LOOSELY = /\b(?:debits?|transfers?|redirects?|wallets?|vouchers?|pay later
 const NAMED =
   /\b(direct debit|bank debit|debit|payment links?|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;
 const ABROAD =
-  /\b(?:international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|(?:all )?others?(?! (?:paid |higher )?(?:plans?|tiers?|packages?)\b)|rest of the world|outside|rest)\b/;
+  /\b(?:international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|(?:all )?others?(?! (?:paid |higher )?(?:plans?|tiers?|packages?|ways?|methods?|options?|payment methods?)\b)|rest of the world|outside|(?:everything|anything) else|rest)\b/;
 const SPECIAL = /\b(premium|business|commercial|corporate|company|amex)\b/;
 const REGIONS: ReadonlyArray<readonly [RegExp, Region]> = [
   [/\b(?:uk|british|britain|united kingdom)\b/, { name: 'uk', currency: 'GBP' }],
