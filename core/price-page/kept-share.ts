@@ -1,4 +1,5 @@
 import { decimal } from '../amount/decimal';
+import { LEAST_KEPT } from '../price-phrase/rate-rules';
 
 /** "You keep 95% of every sale", "keep 100%", "authors earn 70% of the price", "90% goes to you": how pages say it. */
 const KEPT = new RegExp(
@@ -11,8 +12,6 @@ const KEPT = new RegExp(
   ].join('|'),
   'g',
 );
-/** Nobody offers a seller less than half. */
-const LEAST_KEPT = 50;
 
 /** What the seller keeps of a sale, told as what the vendor takes: "you keep 95% of …" is "5% sales fee of …". */
 export function withoutKept(text: string): string {

@@ -20,6 +20,7 @@ import {
   namedFee,
   noFee,
   revenueShare,
+  keptShare,
   tiers,
 } from './rate-rules';
 import { asks, inCurrency, type Reading } from './reading';
@@ -52,6 +53,7 @@ const core: Rule<Core> = longest<Core>(
   perNoun,
   noFee,
   revenueShare,
+  keptShare,
   percentAlone,
 );
 

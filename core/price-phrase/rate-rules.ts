@@ -1,3 +1,4 @@
+import { decimal } from '../amount/decimal';
 import { count, money, noun, percent, period } from './amount-rules';
 import { tiersRule } from './band-rules';
 import type { ChargeDraft } from './charge-draft';
@@ -204,6 +205,25 @@ export const revenueShare: Rule<Core> = made(
     draft: { how: 'per-order', percent: rate, ...(what === 'fee' ? {} : { bucket: 'transaction', label: 'Sales fee' }) },
     ...(what === 'fee' ? { ask: 'whose-fee' as const } : {}),
   }),
+);
+
+const KEEPS = first<unknown>(
+  sequence(
+    words('you', 'sellers', 'creators', 'teachers', 'authors', 'makers', 'artists', 'hosts'),
+    words('keep', 'get', 'receive', 'earn', 'are paid'),
+  ),
+  words('keep', 'keeping', 'your share', 'your share is'),
+);
+/** Nobody offers a seller less than half: "keep 20%" is more likely what the vendor keeps. */
+export const LEAST_KEPT = 50;
+
+/** "You keep 90% of each sale": the vendor takes the rest. */
+export const keptShare: Rule<Core> = made(
+  sequence(KEEPS, percent, optional(first<unknown>(ofOrder, ofSales, words('of what you sell', 'of everything')))),
+  ([, { percent: kept }]) =>
+    kept === null || decimal(kept).lt(LEAST_KEPT) || decimal(kept).gt(100)
+      ? null
+      : { draft: { how: 'per-order', percent: decimal(100).minus(kept).toFixed(), bucket: 'transaction', label: 'Sales fee' } },
 );
 
 /** "1.8% + 0.25 card fee", "2.9% + 0.30 for card payments", "1% + 0.20 transaction fee". */

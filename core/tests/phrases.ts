@@ -151,6 +151,11 @@ export const PHRASES: ReadonlyArray<readonly [phrase: string, ...readings: strin
   ['8 % of receipts', 'Share of sales (transaction): 8% of sales'],
   ['5% of your revenue', 'Share of sales (transaction): 5% of sales'],
   ['8% revenue share', 'Sales fee (transaction): 8% per order'],
+  ['you keep 90% of each sale', 'Sales fee (transaction): 10% per order'],
+  ['creators earn 87.5%', 'Sales fee (transaction): 12.5% per order'],
+  ['keep 100%', 'Sales fee (transaction): 0% per order'],
+  ['you keep 20%', '× you keep 20%'],
+  ['you keep 150% of every sale', '× you keep 150% of every sale'],
   ['4 % of sales, at most 85 a month', 'Share of sales (transaction): 4% of sales, at most 85 a month'],
   ['0.5% of sales, capped at 100', 'Share of sales (transaction): 0.5% of sales, at most 100 a month'],
   [
