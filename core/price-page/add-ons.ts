@@ -39,6 +39,11 @@ export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
     ) ?? [];
   // "Card reader ¤39, printer ¤149": each with its price.
   const isRow = /^\p{L}[\p{L} -]{2,30} ¤\d[\d.]*(?:(?:, (?:and )?| and )\p{L}[\p{L} -]{2,30} ¤\d[\d.]*)+\.?$/u.test(plain);
+  const apart = plain.split(/\s+[·•|]\s+/);
+  if (apart.length >= 2 && apart.every((part) => /^\p{L}[^¤]{2,40}¤\d/u.test(part))) {
+    const all = apart.map((part) => onOneLine({ ...line, plain: part }));
+    return all.every((one) => one !== null) ? all.filter((one) => one !== null) : [];
+  }
   const list = (isRow ? plain : '') || listed || (/^add an? (\p{L}.*¤.*)$/iu.exec(plain)?.[1] ?? '');
   const parts = list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+(?:and|or)\s+(?=[^,]*¤)/);
   const found = parts.map((part) => onOneLine({ ...line, plain: capital(part) }));

@@ -5,12 +5,16 @@ import type { PlainLine } from './plain-line';
 
 const LEAST_PLANS = 2;
 /** "1 site", "up to 500 contacts", "501-2500 contacts", "from 501 to 2500 contacts". */
-const A_COUNT = /^(?:up to |from |of |over )?(?:\d+ ?(?:[-–]| to | a ) ?)?(\d+) (\p{L}[\p{L} -]{1,24})$/iu;
+const FOR_GOOD = String.raw`(?:,? (?:for life|for good|lifetime|forever))?`;
+const A_COUNT = new RegExp(
+  String.raw`^(?:up to |from |of |over )?(?:\d+ ?(?:[-–]| to | a ) ?)?(\d+) (\p{L}[\p{L} -]{1,24}?)${FOR_GOOD}$`,
+  'iu',
+);
 
 /** "Up to 500 contacts: ¤9", "Up to 500 contacts — ¤9". */
 const PRICED = /^([^:]*?\p{L})(?::| [–—-] )\s*(.*)$/u;
 
-const UNLIMITED = /^(unlimited|any number of) (\p{L}[\p{L} -]{1,24})$/iu;
+const UNLIMITED = new RegExp(String.raw`^(unlimited|any number of) (\p{L}[\p{L} -]{1,24}?)${FOR_GOOD}$`, 'iu');
 
 /**
  * Plans that are told apart by how many of something they are for, and have no other name: "1 site", "5 sites", each
@@ -37,7 +41,7 @@ function planAt(
   const priced = price === undefined ? pricesBeside(lines, at) : [{ ...line, plain: price, text: price }];
   const [first] = priced;
   if (!first || !(isPriceLine(first.plain) || wordPrice(first.plain) === 'free')) return null;
-  const limit = { ...line, plain: /^\d/.test(upTo) ? `up to ${upTo} ${noun}` : head, text: line.text };
+  const limit = { ...line, plain: /^\d/.test(upTo) ? `up to ${upTo} ${noun}` : `${upTo} ${noun}`, text: line.text };
   const name = price === undefined ? line.text : (PRICED.exec(line.text)?.[1] ?? line.text).trim();
   return { card: { name, nameLine: line.line, lines: [...priced, limit] }, noun };
 }

@@ -46,7 +46,8 @@ export function countedThing(words: string, heading = ''): CountedThing | null {
 
 function hours(said: string, heading: string, factor: string): CountedThing {
   const what = `${said} ${heading.toLowerCase()}`;
-  if (VIDEO.test(what) && !/\blive (?:video|stream|class|lesson)/.test(what)) return { quantity: 'video-hours', factor };
+  if ((VIDEO.test(what) || /^hours? stored$/.test(said)) && !/\blive (?:video|stream|class|lesson)/.test(what))
+    return { quantity: 'video-hours', factor };
   if (/\b(live|stream|streams|streaming)\b/.test(what)) return { quantity: 'live-hours', factor };
   const rest = said.replace(/^(hours?|h|minutes?|min)\b\s*(of)?\s*/, '');
   const of = slugOf(rest === '' ? heading : rest).replace(/s$/, '');
@@ -84,7 +85,7 @@ const ALSO_KNOWN: ReadonlyArray<readonly [RegExp, string]> = [
   ],
   [/^(admin|staff|user|team) (seats?|accounts?|members?|log-?ins?)$/, 'staff'],
   [/^(published )?(products?|items?|articles?)$/, 'products'],
-  [/^(web ?sites?|sites?)( licen[cs]es?| installations?| activations?)?$/, 'sites'],
+  [/^(?:(?!staging|test|demo|parked|live)[a-z]+ )?(web ?sites?|sites?)( licen[cs]es?| installations?| activations?)?$/, 'sites'],
   [/^(online )?(sales|revenue|turnover)( volume)?$/, 'sales'],
   [/^(shipments?|labels?|shipping labels?|parcels?)$/, 'labels'],
   [/^(courses?)$/, 'courses'],

@@ -22,7 +22,13 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     ) ||
     (/\d%/.test(plain) && OF_PAYMENTS.test(place.heading) && namesSeveral(plain, builder));
   // What somebody else typically takes is no fee of this vendor.
-  if (!isMeant || /\b(?:typically|usually|approximately|roughly|for example|e\.g\.)/i.test(plain)) return false;
+  if (
+    !isMeant ||
+    /\b(?:typically|usually|approximately|roughly|for example|e\.g\.|in most countries|(?:is|are) (?:not ours|theirs)|between you and them|(?:agreed|agree) with them)/i.test(
+      plain,
+    )
+  )
+    return false;
   if (askPlace({ plain, line }, place, builder)) return true;
   if (
     (place.about === null || namesSeveral(plain, builder)) &&

@@ -145,7 +145,9 @@ export function limitsIn(given: string, heading = ''): Statement[] {
   if (uptime) return [{ kind: 'feature', feature: 'uptime', value: uptime[1] ?? uptime[4] ?? null }];
   const bare = /\b(?:uptime|availability)\b/i.test(heading) ? /^(\d+(?:\.\d+)?)%$/.exec(text)?.[1] : undefined;
   if (bare !== undefined) return [{ kind: 'feature', feature: 'uptime', value: bare }];
-  const parts = text.split(/,\s+(?=\d|unlimited)|\s+(?:and|\+)\s+(?=\d|unlimited)|(?<=\d \p{L}+) (?:to|for|with) (?=up to \d)/iu);
+  const parts = text.split(
+    /,\s+(?=\d|unlimited)|\s+(?:and|\+)\s+(?=\d|unlimited)|(?<=\d \p{L}+(?: (?:a|per) month)?) (?:to|for|with) (?=(?:up to )?\d)/iu,
+  );
   return parts.flatMap((part) => (UNLIMITED.test(part) ? unlimitedIn(part, heading) : (limitIn(part, heading) ?? [])));
 }
 

@@ -79,6 +79,10 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // A listing that is paid for some months, and what is rented or bought, stay open.
   'market-copperbeech': [': per 0.20 listings/items'],
   'pay-millstone': ['+Terminal: addon 1 19'],
+  // What so many months cost is said in an answer to a question.
+  'hosting-fenwick': ['Small site: term 12 75', 'Busy site: term 12 180', 'Shop: term 12 420'],
+  // Of cards that are tapped and typed in at the till it is asked which most are.
+  'pay-jackdaw': [': fee 1.75% payment inperson', ': fee 2.5% payment inperson|label=typed'],
   // Another rate for a wallet with a name of its own stays open.
   'course-fablewright': ['Free', 'Storyteller', 'Novelist', 'Publisher'].map((plan) => `${plan}: fee 3.49%+0.49 payment label=payport`),
   // A price by the year and one for each in one line.

@@ -6,12 +6,12 @@ import { isButton, isMenu, isQuestion, sectionOf } from './line-kinds';
 import type { ReadingBuilder } from './reading-builder';
 import type { WholePage } from './page-conditions';
 import { isWithoutJoiningFee, taxStatedIn } from './sale-conditions';
-import { isByAccount, namesAWay } from './ways-of-paying';
+import { isByAccount, namesAWay, wayOf } from './ways-of-paying';
 import { capital } from '../wording/capital';
 
 /** Sections of a processor's page whose rates are not those of taking a payment. */
 const BESIDES =
-  /\b(?:conversion|currency exchange|chargebacks?|payouts?|refunds?|disputes?|volumes?|(?:instant|same-day|fast) transfers?)\b/i;
+  /\b(?:conversion|currency exchange|chargebacks?|payouts?|refunds?|disputes?|volumes?|(?:instant|same-day|fast) transfers?|in your (?:bank )?account)\b/i;
 
 /** Whether a thing that a processor charges for is not the taking of a payment: a chargeback, a payout. */
 export function isBesidePayments(plain: string): boolean {
@@ -40,7 +40,7 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
     // An account is paid from in the same way wherever one stands.
     if (isByAccount(plain.toLowerCase())) channel = '';
     const fees = feesIn(plain, { heading: `${channel} ${heading}`.trim(), isProcessor: true });
-    if (fees.length > 0 && !BESIDES.test(`${plain} ${heading}`)) {
+    if (fees.length > 0 && !BESIDES.test(`${builder.plainOf(line.line)} ${heading}`)) {
       for (const { statement } of fees) {
         const { charge } = statement;
         const label = /\p{L}/u.test(plain.replace(/¤/g, '')) ? charge.label : heading;
@@ -70,12 +70,14 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
 
 const CHANNELS: ReadonlyArray<readonly [RegExp, string]> = [
   [/\b(?:person|store|shop|till|counter|go)\b/, 'in-person'],
-  [/\bonline\b/, 'own-site'],
+  [/\bonline\b|\b(?:web ?)?site\b/, 'own-site'],
 ];
 
 /** A rate under "In person" is one of the till, though its own words only name the cards. */
 function throughChannel(charge: StatedCharge, channel: string): StatedCharge {
   const through = CHANNELS.find(([pattern]) => pattern.test(channel))?.[1];
+  const way = /^(?:by|via|with)\b/.test(channel) ? wayOf(channel) : null;
+  if (way !== null && !charge.only) return { ...charge, label: capital(channel), only: { cards: [way] } };
   if (through === undefined || charge.only?.channels || charge.only?.payments) return charge;
   return { ...charge, only: { ...charge.only, channels: [through] } };
 }
@@ -114,7 +116,7 @@ function areNamesBelow(lines: readonly PlainLine[]): ReadonlySet<number> {
 }
 
 function isChannel(plain: string): boolean {
-  return /^(?:online(?: payments?)?|in[- ]person(?: payments?)?|in[- ]store|cards? (?:in (?:the |your )?(?:shop|store|person)|online|at the till)|(?:payment )?(?:links|invoices) and (?:payment )?(?:links|invoices)|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
+  return /^(?:online(?: payments?)?|in[- ]person(?: payments?)?|in[- ]store|(?:in|at) (?:the|your) (?:shop|store)|on (?:the|your) (?:web ?)?site|(?:by|via|with) (?:an? )?(?:invoices?|(?:payment )?links?)(?: (?:or|and) (?:an? )?(?:invoices?|(?:payment )?links?))?|cards? (?:in (?:the |your )?(?:shop|store|person)|online|at the till)|(?:payment )?(?:links|invoices) and (?:payment )?(?:links|invoices)|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
     plain,
   );
 }

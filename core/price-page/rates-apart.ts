@@ -2,7 +2,7 @@ import type { StatedCharge, Statement } from '../price-phrase/statement';
 import type { Fact } from './page-reading';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { askWhichHolds } from './ask-which-holds';
-import { isAbroad, type Region, regionOf, specialCards, wayOf } from './ways-of-paying';
+import { isAbroad, isWay, type Region, regionOf, specialCards, wayOf } from './ways-of-paying';
 
 type Only = NonNullable<StatedCharge['only']>;
 
@@ -59,7 +59,9 @@ function rateOf(fact: Fact, builder: ReadingBuilder): Rate | null {
   const words = `${label} ${hasOne ? plain : ''}`;
   const own = hasOne ? `${USUAL.has(label) ? '' : label} ${plain}` : label;
   const isOfCards = /\bcards?\b(?! on file)/.test(own.replace(/\bsaved cards?\b/, ''));
-  return { fact, only: charge.only ?? {}, words, way: isOfCards ? null : wayOf(own) };
+  // "Any card" under "By invoice or link" is paid in that way.
+  const given = charge.only?.cards?.find(isWay) ?? null;
+  return { fact, only: charge.only ?? {}, words, way: given ?? (isOfCards ? null : wayOf(own)) };
 }
 
 /** "+ 0.9%", "1.5% more" come on top of another rate. */

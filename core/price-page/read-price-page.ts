@@ -1,4 +1,5 @@
 import type { Statement } from '../price-phrase/statement';
+import { findColumnGrid } from './column-grid';
 import { feesIn } from './fees';
 import { findPlans, type FoundPlans } from './find-plans';
 import { type PlainLine, sentencesOf } from './plain-line';
@@ -73,7 +74,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const isProcessor = isProcessorPage(lines, tables, format);
   const inCards = findPlans(lines);
   const grid = gridOnly(lines, inCards);
-  const rowGrid = grid || tables.some(hasColumns) ? null : findRowGrid(lines);
+  const rowGrid = grid || tables.some(hasColumns) ? null : (findRowGrid(lines) ?? findColumnGrid(lines));
   const found = grid || rowGrid ? { cards: [], rest: lines } : inCards;
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
   const areThings =
@@ -153,9 +154,10 @@ function linesOf({ blocks }: PageBlocks, format: FigureFormat): Map<number, Read
   return all;
 }
 
-function readRowGrid({ table, lines }: RowGrid, builder: ReadingBuilder, whole: WholePage): void {
+function readRowGrid({ table, lines, hourly }: RowGrid, builder: ReadingBuilder, whole: WholePage): void {
   readPlanTable(table, builder, { groups: [] }, whole);
   builder.use(...lines.map(({ line }) => line));
+  for (const { line } of hourly) builder.putAside(line, 'the price by the hour; a whole month is priced beside it');
 }
 
 function readStepGrids(rest: readonly PlainLine[], builder: ReadingBuilder): void {
@@ -209,7 +211,7 @@ function ofPayments(table: PageTable): PageTable {
 /** A page without plans but with several rates is a payment processor's. */
 function isProcessorPage(lines: readonly PlainLine[], tables: readonly PageTable[], format: FigureFormat): boolean {
   const others = tables.filter((table) => !isRateTable(table));
-  if (others.some((table) => others.length === tables.length || !isOfThings(table))) return false;
+  if (others.some((table) => !isOfThings(table))) return false;
   if (tables.some(({ rows }) => rows.filter(({ cells }) => cells.some((cell) => /\d%/.test(plainText(cell, format)))).length >= 2))
     return true;
   return lines.filter(({ plain }) => feesIn(plain, { heading: 'card', isProcessor: true }).length > 0).length >= 2;

@@ -131,7 +131,8 @@ export class ReadingBuilder {
 
   putAside(line: number, why: string): void {
     // One of its sentences has no figure; another may.
-    if (why === NO_FIGURE && amountsIn(this.lines.get(line)?.plain ?? '').length > 0) return;
+    const plain = this.lines.get(line)?.plain ?? '';
+    if (why === NO_FIGURE && (amountsIn(plain).length > 0 || /\d%/.test(plain))) return;
     this.aside.set(line, { line, text: this.lines.get(line)?.text ?? '', why });
   }
 

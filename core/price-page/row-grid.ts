@@ -17,6 +17,8 @@ const ATTRIBUTE =
 export interface RowGrid {
   readonly table: PlanTable;
   readonly lines: readonly PlainLine[];
+  /** Second prices, by the hour, that stand below those by the month. */
+  readonly hourly: readonly PlainLine[];
 }
 
 /**
@@ -46,6 +48,13 @@ function headingsFrom(lines: readonly PlainLine[], start: number): readonly Plai
 /** Rows of a name and its cells; the corner may be empty, and its heading then not there. */
 function rowsBehind(lines: readonly PlainLine[], from: number, heads: readonly PlainLine[]): ReadonlyArray<readonly PlainLine[]> {
   const count = NAME_HEADING.test(heads[0]?.plain ?? '') ? heads.length : heads.length + 1;
+  const asLong = rowsOf(lines, from, count);
+  // A price by the hour may stand below the one by the month, in the same cell.
+  const longer = asLong.length >= LEAST_PLANS || !/^price/i.test(heads.at(-1)?.plain ?? '') ? [] : rowsOf(lines, from, count + 1);
+  return longer.length > asLong.length ? longer : asLong;
+}
+
+function rowsOf(lines: readonly PlainLine[], from: number, count: number): ReadonlyArray<readonly PlainLine[]> {
   const rows: Array<readonly PlainLine[]> = [];
   for (let at = from; at + count <= lines.length; at += count) {
     const [name, ...cells] = lines.slice(at, at + count);
@@ -58,10 +67,12 @@ function rowsBehind(lines: readonly PlainLine[], from: number, heads: readonly P
   return rows;
 }
 
-function gridOf(heads: readonly PlainLine[], rows: ReadonlyArray<readonly PlainLine[]>): RowGrid {
+/** A table of headings over rows of a name with its cells. */
+export function gridOf(heads: readonly PlainLine[], rows: ReadonlyArray<readonly PlainLine[]>): RowGrid {
   const columns = NAME_HEADING.test(heads[0]?.plain ?? '') ? heads.slice(1) : heads;
   return {
-    lines: [...heads, ...rows.flat()],
+    lines: [...heads, ...rows.flatMap((row) => row.slice(0, columns.length + 1))],
+    hourly: rows.flatMap((row) => row.slice(columns.length + 1)),
     table: {
       names: rows.map(([name]) => nameWords(name?.text ?? '')),
       nameLines: rows.map(([name]) => name?.line ?? 0),

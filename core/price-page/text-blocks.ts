@@ -27,7 +27,10 @@ export function textBlocks(text: string): PageBlocks {
     // The site's own links are no row of the table below them.
     while (rows[0] && isMenuRow(rows[0].cells)) rows = withoutFirst(rows);
     const [first] = rows;
-    if (first && rows.length > 1) blocks.push({ kind: 'table', line: first.line, rows: withHeads(rows) });
+    if (first && rows.length === 1 && isNameWithPrice(first)) {
+      // What is said of a plan below its name and its price, set apart by a tab.
+      for (const [at, text] of first.cells.entries()) blocks.push({ kind: 'line', line: first.line, text, ...(at === 0 ? { opens } : {}) });
+    } else if (first && rows.length > 1) blocks.push({ kind: 'table', line: first.line, rows: withHeads(rows) });
     else withoutFirst(rows);
     rows = [];
   };
@@ -51,6 +54,12 @@ export function textBlocks(text: string): PageBlocks {
 }
 
 const A_LABELLED_CELL = /^(\p{L}[\p{L} ]{1,20}):\s*(\S.*)$/u;
+
+/** "Small site", a tab, and "£7.50 / month". */
+function isNameWithPrice({ cells: [name = '', price = '', ...others] }: PageRow): boolean {
+  const isPrice = /^(?:from )?(?:[€$£¥]\s?\d[\d.,]*|\d[\d.,]*\s?[€$£¥])\s*(?:(?:\/|per|a)\s*(?:month|mo|year|yr)\b.*)?$/i.test(price);
+  return others.length === 0 && isPrice && /^\p{L}[^\d:]{1,30}$/u.test(name);
+}
 
 /** "Plan: Solo | Price: 25/mo" in every row: what all rows call their cells heads the columns. */
 function withHeads(rows: readonly PageRow[]): readonly PageRow[] {

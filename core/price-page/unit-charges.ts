@@ -160,7 +160,8 @@ function packIn(text: string, heading: string): ChargeStatement | null {
     return null;
   if (decimal(size).lte(1) || A_TIME.test(noun) || /^(months?|years?|days?)\b/.test(noun)) return null;
   const before = text.slice(0, pack.index);
-  const named = /^(?:above|beyond|over)\b/.test(noun)
+  // "Per 5,000 sent" counts what stands before it.
+  const named = /^(?:(?:above|beyond|over)\b|(?:sent|delivered|used|shipped|printed)$)/.test(noun)
     ? ''
     : noun.replace(/^(?:in|of)\s+/, '').replace(/\b(?:above|beyond|over|in addition)\b.*$/, '');
   const subject = subjectOf(before) || heading;

@@ -2,7 +2,8 @@ import { capital } from '../wording/capital';
 import { takesNothing } from './fees-of-page';
 import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
-import type { ReadingBuilder } from './reading-builder';
+import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
+import { wholeWords } from './whole-words';
 import { type ChargeStatement, unitChargeIn } from './unit-charges';
 
 /** "Extra contacts: 4 for each 1,000" is a price for more than a plan includes. */
@@ -40,9 +41,27 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
   const ofCounts = plans.filter(({ facts }) =>
     facts.some(({ statement }) => statement.kind === 'limit' && typeof statement.most === 'string' && counts.includes(statement.most)),
   );
-  for (const plan of ofCounts.length > 0 ? ofCounts : plans) builder.state(plan, named, line);
+  const own = amountsByName(plain, plans);
+  for (const plan of ofCounts.length > 0 ? ofCounts : plans) builder.state(plan, withAmount(named, own.get(plan.name)), line);
   place.unit = { line, statement: named };
   return plans.length > 0;
+}
+
+/** "¤6 a month on Starter, ¤5 a month on Growth": what each plan pays for one, where a line says it of several. */
+function amountsByName(plain: string, plans: readonly PlanBeingRead[]): ReadonlyMap<string, string> {
+  const found = plans.flatMap(({ name }) => {
+    const named = wholeWords(name);
+    const [, each] =
+      new RegExp(`¤(\\d+(?:\\.\\d+)?)(?: (?:a|per) month)?(?: each)? (?:on|for|with|in) (?:the )?${named.source}`, named.flags).exec(
+        plain,
+      ) ?? [];
+    return each === undefined ? [] : [[name, each] as const];
+  });
+  return new Map(found.length >= 2 ? found : []);
+}
+
+function withAmount(stated: ChargeStatement, each: string | undefined): ChargeStatement {
+  return each === undefined || !('each' in stated.charge) ? stated : { ...stated, charge: { ...stated.charge, each } };
 }
 
 /** "Extra storage: ¤0.2 per hour", where plans hold hours of video, is of these. */

@@ -40,6 +40,11 @@ export function wayOf(words: string): string | null {
   return WAYS.find(([pattern]) => pattern.test(words))?.[1] ?? null;
 }
 
+/** Whether a name, as of the cards that a fee is for, is that of a way of paying other than a card. */
+export function isWay(name: string): boolean {
+  return WAYS.some(([, way]) => way === name);
+}
+
 /** Whether words, in small letters, are about paying from an account: in the same way wherever one stands. */
 export function isByAccount(words: string): boolean {
   const way = wayOf(words);
