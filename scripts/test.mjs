@@ -49,7 +49,7 @@ function report(file) {
 
 const npmRun = (script) => ['npm', ['run', '--silent', script]];
 await step('generated types', installedCommand('react-router'), ['typegen']);
-// Three lines beside each other, of which the browser tests mostly wait. Building needs the native packages, which come
+// Beside each other, since the browser tests and the torture mostly wait. Building needs the native packages, which come
 // while types are looked at.
 const typed = step('types', installedCommand('tsc'), ['--noEmit']);
 const linted = typed.then(() => step('lint and import boundaries', ...npmRun('lint')));
@@ -80,9 +80,10 @@ const unitTests = () =>
   );
 await Promise.all([
   linted,
-  // What is promised about data, against what can go wrong; npm run torture tries it at length. It mostly waits.
-  built.then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short'])).then(browserTests),
   unitTests(),
+  built.then(browserTests),
+  // What is promised about data, against what can go wrong; npm run torture tries it at length.
+  built.then(() => step('torture, short form', 'node', ['scripts/torture.mjs', '--short'])),
 ]);
 const unit = report('unit.json');
 passed += unit?.numPassedTests ?? 0;
