@@ -34,6 +34,8 @@ export function readUnlimitedOnAll({ plain, line }: PlainLine, builder: ReadingB
 
 /** An item of a list of what every plan has. */
 export function readEveryPlan({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
+  // What a thing costs is no part of every plan.
+  if (/^(?:from )?¤\d/.test(plain)) return false;
   const item = readItem(plain);
   if (item.statements.length === 0 || !(markOf(plain).isMarked || plain.split(' ').length <= 6)) return false;
   for (const plan of builder.plans) for (const statement of item.statements) builder.state(plan, statement, line);

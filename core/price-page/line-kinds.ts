@@ -16,7 +16,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
   ],
   [/^what(?:['’]s| is) (?:in|included (?:in|with)|part of) (?:every|all|each) .{0,30}$/, 'every plan'],
   [
-    /^(?:(?:optional|handy|useful|popular|paid|available|extra|more)\s+)?(?:add[- ]?ons?|extras|extra$|options?|hardware$|apps$|add something|boosters?|top[- ]?ups?|power[- ]?ups?|services|additional services|extra services|accessories|modules)\b.{0,40}$/,
+    /^(?:(?:optional|handy|useful|popular|paid|available|extra|more|good|nice)\s+)?(?:add[- ]?ons?|additions|extras|extra$|options?|hardware$|apps$|add something|boosters?|top[- ]?ups?|power[- ]?ups?|services|additional services|extra services|accessories|modules)\b.{0,40}$/,
     'addons',
   ],
   [
@@ -24,7 +24,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'addons',
   ],
   [
-    /^(?:(?:compare|comparison|detailed)\b.{0,40}|(?:full|all) (?:features?|comparison|plans?|details)\b(?!.*\b(?:includes?|have|come|get)\b).{0,30}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
+    /^(?:(?:compare|comparison|detailed)\b.{0,40}|(?!all plans$)(?:full|all) (?:features?|comparison|plans?|details)\b(?!.*\b(?:includes?|have|come|get)\b).{0,30}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
     'comparison',
   ],
   [

@@ -55,6 +55,7 @@ export function readItem(plain: string, heading = ''): ReadItem {
   // "51 – 500 parcels" is up to 500.
   const text = words
     .replace(/[*†‡]+$/, '')
+    .replace(/(?<=\blimit)\.$/, '')
     .replace(/^(?:from )?\d+ ?(?:[-–—]|to) ?(?=\d+ \p{L})/u, 'up to ')
     .trim();
   if (text === '') return { statements: [], why: 'a sign without words' };
@@ -99,6 +100,7 @@ function limitsBeside(text: string): Statement[] {
   const rest = text
     .replace(/\((?:[^)]*%|no (?:[a-z]+ )?fees?)[^)]*\)/g, ' ')
     .replace(/\d+(?:\.\d+)?%(?:\s*\+\s*¤[\d.]+)?/g, ' ')
+    .replace(/, (?:no|without) (?:sales )?fees?$/i, ' ')
     .trim();
   return rest !== text && /\b(?:up to|unlimited|for \d+)\b/i.test(rest) ? limitsIn(rest) : [];
 }

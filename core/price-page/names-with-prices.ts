@@ -93,8 +93,10 @@ const BY_WORD = /^(monthly|yearly|annual) (?=¤)/i;
 const byColon = (_: string, word: string) => (/^monthly$/i.test(word) ? 'monthly: ' : 'yearly: ');
 
 function headIn(line: PlainLine): { readonly name: string; readonly price: string } | null {
-  const parted = NAME_AND_PRICE.exec(line.plain) ?? NAME_WITH_BRACKETS.exec(line.plain);
-  const [, name = '', price = ''] = parted ?? NAME_BEFORE_PRICE.exec(line.plain) ?? [];
+  // "1. Seed — ¤15 per month": plans may be numbered.
+  const plain = line.plain.replace(/^\d{1,2}[.)]\s+(?=\p{Lu})/u, '');
+  const parted = NAME_AND_PRICE.exec(plain) ?? NAME_WITH_BRACKETS.exec(plain);
+  const [, name = '', price = ''] = parted ?? NAME_BEFORE_PRICE.exec(plain) ?? [];
   const canHead =
     name !== '' && !(parted === null ? NO_NAME : MORE_OF_IT).test(name) && name.split(' ').length <= 3 && canBeName(name, name, true);
   return canHead && isPricing(price) ? { name, price } : null;

@@ -122,10 +122,11 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   readConditions(line, lines[at + 1], place, builder, page);
   if (readIncludedOnAll(line, builder)) return 0;
   const next = lines[at + 1];
-  const isPriced = next !== undefined && isPriceLine(next.plain) && !/\d/.test(line.plain);
+  const isPriced =
+    next !== undefined && /^(?:from |(?:optional |paid )?(?:add-?on|extra)\b[^¤\d]{0,8})?¤\d/i.test(next.plain) && !/\d/.test(line.plain);
   if (place.section === 'every plan' && !isPriced && readEveryPlan(line, builder)) return 0;
   if (readAddonsInARow(line, builder)) return 0;
-  const isOfMore = /\b(?:each|every|per) (?:further|additional|extra|more)\b/i.test(line.plain);
+  const isOfMore = /\b(?:each|every|per) (?:further|additional|extra|more)\b|\b\d+ (?:more|extra|further|additional)\b/i.test(line.plain);
   const hasPrices = !isOfMore && readNamedPrices(line, place, builder);
   const isAllowance = !hasPrices && 'free' in (unitChargeIn(line.plain)?.charge ?? {});
   if (!hasPrices && !isAllowance && readFees(line, place, builder)) return 0;

@@ -15,7 +15,7 @@ const TRIAL: readonly RegExp[] = [
   new RegExp(`\\b(?:starts?|begins?|comes?) with ${DAYS} free\\b`),
   new RegExp(`\\bfree ${DAYS} trial\\b`),
   new RegExp(`\\bfree trial (?:of )?${DAYS}\\b`),
-  /\b(?:the |your )?first (\d+ )?(days?|weeks?|months?) (?:is |are )?free\b/,
+  /\b(?:the |your )?first (\d+ )?(days?|weeks?|months?) (?:(?:is |are )?free|costs? nothing|(?:is |are )?on us)\b/,
 ];
 const REFUND: readonly RegExp[] = [
   new RegExp(`\\b${DAYS}[- ](?:money[- ]?back|refund|full refund|return)`),
@@ -109,7 +109,7 @@ export function yearlySavingIn(plain: string): YearlySaving | null {
   if (/\b(?:12th|twelfth|last) month (?:is |comes )?(?:for )?(?:free|on us|on the house)\b/.test(text)) return { monthsFree: 1 };
   const priceOf = /\b(?:12 months|a year|one year) for (?:the price of )?(\d+)\b(?! (?:years|%))/.exec(text)?.[1];
   if (priceOf !== undefined && Number(priceOf) < 12) return { monthsFree: 12 - Number(priceOf) };
-  const paid = /\bpay (?:only |for |only for |just )?(\d+|nine|ten|eleven) months?\b/.exec(text)?.[1];
+  const paid = /\bpay (?:only |for |only for |just )?(\d+|nine|ten|eleven)(?: of(?: the)? (?:12|twelve))? months?\b/.exec(text)?.[1];
   if (paid !== undefined && !(Number(paid) >= 12)) return { monthsFree: 12 - ({ nine: 9, ten: 10, eleven: 11 }[paid] ?? Number(paid)) };
   const months =
     /\b(\d+|one|two|three) months? (?:for |are |is )?(?:free|on us|on the house)\b|\b(?:get|saves?(?: you)?) (\d+|one|two|three) months?\b/.exec(

@@ -40,7 +40,7 @@ const PER_TIME = /(?:\/|per|a|an) ?(?:month|mo|year|yr)\b|\bmonthly\b|\byearly\b
 const HOURLY = /\b(?:hourly|per hour|hour|an hour)\b/i;
 const JOINING = /\b(?:set-?up|joining|activation|onboarding|sign-?up)\b/i;
 const FEE_ROW =
-  /\b(?:fees?|rates?|commission|share of|processing|card payments?|payment provider|provider|gateway|in person|online|invoices?|card on file|international cards?|transactions?|cards?)\b/i;
+  /\b(?:fees?|rates?|commission|share of|processing|card payments?|payment provider|provider|processor|gateway|in person|online|invoices?|card on file|international cards?|transactions?|cards?)\b/i;
 const FURTHER =
   /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\bprice per (?!month|year|mo\b|yr\b|hour)/i;
 /** "Online sales per year | up to ¤50000": how much may be sold. */

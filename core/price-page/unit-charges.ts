@@ -143,7 +143,8 @@ function packOf({ quantity, factor }: CountedThing, each: string, size: string, 
 }
 
 /** "Add 500 for ¤15 a month", "500 more students for ¤15". */
-const ADD_PACK = /^(?:add|buy|get) (\d+)(?: more| extra)?(?: (\p{L}[\p{L} -]{0,30}?))? (?:for|at) ¤(\d+(?:\.\d+)?)\b/u;
+const ADD_PACK =
+  /^(?:(?:add|buy|get|another) |(?=\d+ (?:more|extra)\b[^:]*\b(?:costs?|are)\b))(\d+)(?: more| extra)?(?: (\p{L}[\p{L} -]{0,30}?))? (?:for|at|costs?|are) ¤(\d+(?:\.\d+)?)\b/u;
 
 function addedPack(text: string, heading: string): ChargeStatement | null {
   const [, size, noun = '', each = '0'] = ADD_PACK.exec(text) ?? [];

@@ -71,7 +71,7 @@ function inHoursOfPlans(found: ChargeStatement, builder: ReadingBuilder): Charge
     facts.flatMap(({ statement }) => (statement.kind === 'limit' && /-hours$/.test(statement.quantity) ? [statement.quantity] : [])),
   );
   const [hours] = counted;
-  if (!charge.on?.endsWith('-hours') || hours === undefined || new Set(counted).size > 1 || hours === charge.on) return found;
+  if (!/(?:^|-)hours$/.test(charge.on ?? '') || hours === undefined || new Set(counted).size > 1 || hours === charge.on) return found;
   return { ...found, charge: { ...charge, on: hours, label: capital(hours.replaceAll('-', ' ')) } };
 }
 
