@@ -56,6 +56,7 @@ export function readItem(plain: string, heading = ''): ReadItem {
   const text = words
     .replace(/[*†‡]+$/, '')
     .replace(/(?<=\blimit)\.$/, '')
+    .replace(/^as many (\p{L}[\p{L} ]*?) as you (?:like|want|need|please)\.?$/iu, 'unlimited $1')
     .replace(/^(?:from )?\d+ ?(?:[-–—]|to) ?(?=\d+ \p{L})/u, 'up to ')
     .trim();
   if (text === '') return { statements: [], why: 'a sign without words' };

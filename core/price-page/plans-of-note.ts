@@ -7,7 +7,7 @@ import { isPriceLine } from './price-pieces';
 
 const A_BULLET = /^[•*·▪►»+]\s*/u;
 const NAME_AND_REST =
-  /^(\p{Lu}[\p{L}\d+'’-]*(?: [\p{L}\d&+'’-]+){0,2}?)(?:\s*:|\s+[–—|·=-])?\s+((?:(?:from|only|just|at) )?¤\d.*|free\b.*)$/iu;
+  /^(\p{Lu}[\p{L}\d+'’-]*(?: [\p{L}\d&+'’-]+){0,2}?)(?:\s*:|\s+[–—|·=-]|\s+(?:is|costs))?\s+((?:(?:from|only|just|at) )?¤\d.*|free\b.*)$/iu;
 /** "Set-up: ¤20" and "Extra seats: ¤5" name no plan. */
 const NO_PLAN =
   /^(?:monthly|yearly|annual(?:ly)?|set-?up|activation|joining|extra|additional|further|more|price|prices?|total|billed|paid|per|or|and|then|after|save|includes?|domains?|storage|cards?|fees?|first|up to|from|only|just|now|was)\b/i;
@@ -18,6 +18,9 @@ const MOST_OF_A_NOTE = 14;
 const PRICE_AND_NAME =
   /^(¤\d[\d.]*(?:\s*(?:\/|per|a)\s?(?:month|mo|year|yr))?) (\p{Lu}[\p{L}\d+-]*(?: \p{Lu}[\p{L}\d]*)?)(?:\s*:|\s+[–—|·-])\s+(.+)$/u;
 
+/** "¤9/month with 50 products, …" says what is in it. */
+const WITH_ITS_LIST = /(?<=(?:month|mo|year|yr)) with (?=\d|up to \d|unlimited\b)/i;
+
 /** A name, its price, and what else is said of it; of a free plan perhaps only that. */
 function planOn(given: string): { readonly name: string; readonly clauses: readonly string[] } | null {
   const plain = given.replace(A_BULLET, '');
@@ -25,8 +28,9 @@ function planOn(given: string): { readonly name: string; readonly clauses: reado
   if (free !== undefined && !isSentence(free)) return { name: 'Free', clauses: ['free', ...free.split(CLAUSES)] };
   const [, before, named = '', said = ''] = PRICE_AND_NAME.exec(plain) ?? [];
   if (before !== undefined && canBeName(named, named, true)) return { name: named, clauses: [before, ...said.split(CLAUSES)] };
-  const [, name = '', rest = ''] = NAME_AND_REST.exec(plain) ?? [];
-  const clauses = rest.split(CLAUSES);
+  // "The Team plan costs …" is told in sentences.
+  const [, name = '', rest = ''] = /\bplan (?:is|costs)\b/i.test(plain) ? [] : (NAME_AND_REST.exec(plain) ?? []);
+  const clauses = rest.replace(WITH_ITS_LIST, ', ').split(CLAUSES);
   const [price = ''] = clauses;
   const isPrice = FOR_A_TIME.test(price) && (isPriceLine(price) || isOffer(price) || /^free$/i.test(price));
   return isPrice && canBeName(name, name, true) && !NO_PLAN.test(name) ? { name, clauses } : null;

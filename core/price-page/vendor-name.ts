@@ -17,7 +17,9 @@ const NAME_AND_PRICING =
  * Whose page it is: the name that its title and its first lines have in common, else its first line, else one that is said
  * again; '' if none reads as a name.
  */
-export function vendorOf(lines: readonly PlainLine[], title: string, plans: readonly string[]): string {
+export function vendorOf(given: readonly PlainLine[], title: string, plans: readonly string[]): string {
+  // "Havenpost:" above a few typed lines.
+  const lines = given.map((line, at) => (at === 0 ? { ...line, text: line.text.replace(/\s*:$/, '') } : line));
   const isName = (text: string) =>
     /^\p{Lu}[\p{L}\d&’' .-]{1,40}$/u.test(text) &&
     text.split(' ').length <= (text === lines[0]?.text ? 4 : 3) &&
