@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import type { RecordingAnswer, RecordingQuestion } from './read-recording';
-import { type StubbedWorker, stubWorker } from './stub-worker';
+import { eventually, type StubbedWorker, stubWorker } from './stub-worker';
 
 let ask: StubbedWorker<RecordingQuestion, RecordingAnswer>['ask'];
 let answers: StubbedWorker<RecordingQuestion, RecordingAnswer>['answers'];
@@ -14,7 +14,7 @@ afterEach(() => vi.unstubAllGlobals());
 it('each recording of the demo is read in figures', async () => {
   for (const name of ['marlpit', 'tidewrack', 'brindle'])
     ask({ id: name, file: new File([readFileSync(new URL(`../demo/page-speed/${name}.har`, import.meta.url))], `${name}.har`) });
-  await vi.waitFor(() => expect(answers).toHaveLength(3));
+  await eventually(() => expect(answers).toHaveLength(3));
   const figures = answers.map((answer) =>
     'measurement' in answer
       ? [answer.measurement.id, answer.measurement.requests, answer.measurement.cached, answer.measurement.thirdParties.length]
@@ -29,6 +29,6 @@ it('each recording of the demo is read in figures', async () => {
 
 it('a file that is none is refused in words', async () => {
   ask({ id: 'x', file: new File(['<html>'], 'page.html') });
-  await vi.waitFor(() => expect(answers).toHaveLength(1));
+  await eventually(() => expect(answers).toHaveLength(1));
   expect(answers[0]).toEqual({ problem: 'This is not JSON. Was the file cut off when it was saved?' });
 });

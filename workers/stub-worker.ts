@@ -20,3 +20,8 @@ export async function stubWorker<Question, Answer>(load: () => Promise<unknown>)
   await load();
   return { ask: (data) => listener({ data }), answers };
 }
+
+/** Waits until what is expected of a worker's answers holds; on a busy machine a map takes several seconds. */
+export function eventually(expectation: () => void): Promise<void> {
+  return vi.waitFor(expectation, { timeout: 30_000 });
+}
