@@ -17,15 +17,23 @@ const PRICE = /^(?:(?:monthly|yearly|annual) )?price\b|\b(?:monthly|yearly|annua
  * @example Price, Products, Logins, Pier, $15, 50, 1, Wharf, $35, 500, 3
  */
 export function findColumnGrid(lines: readonly PlainLine[]): RowGrid | null {
+  const runs = runsOf(lines.map(canHead));
   for (let start = 0; start < lines.length; start += 1)
-    for (let count = MOST_HEADINGS; count >= LEAST_HEADINGS; count -= 1) {
+    for (let count = Math.min(MOST_HEADINGS, runs[start] ?? 0); count >= LEAST_HEADINGS; count -= 1) {
       const heads = lines.slice(start, start + count);
-      if (heads.length < count || !heads.every(canHead) || !heads.some(({ plain }) => PRICE.test(plain))) continue;
+      if (!heads.some(({ plain }) => PRICE.test(plain))) continue;
       const columns = columnsBehind(lines, start + count, heads);
       const names = new Set(columns.map(([name]) => nameWords(name?.text ?? '').toLowerCase()));
       if (columns.length >= LEAST_PLANS && names.size === columns.length) return gridOf(heads, columns);
     }
   return null;
+}
+
+/** How many in a row are so from each place on. */
+function runsOf(all: readonly boolean[]): readonly number[] {
+  const runs = all.map(() => 0);
+  for (let at = all.length - 1; at >= 0; at -= 1) runs[at] = all[at] ? (runs[at + 1] ?? 0) + 1 : 0;
+  return runs;
 }
 
 function canHead({ plain, role }: PlainLine): boolean {
