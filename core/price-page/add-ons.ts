@@ -42,13 +42,10 @@ export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
     /^\p{L}[\p{L} -]{2,30}(?: is| costs)? ¤\d[\d.]*(?:(?:, (?:and )?| and )\p{L}[\p{L} -]{2,30}(?: is| costs)? ¤\d[\d.]*)+\.?$/u.test(
       plain,
     );
-  const apart = plain.split(/\s+[·•|]\s+/);
-  if (apart.length >= 2 && apart.every((part) => /^\p{L}[^¤]{2,40}¤\d/u.test(part))) {
-    const all = apart.map((part) => onOneLine({ ...line, plain: part }));
-    return all.every((one) => one !== null) ? all.filter((one) => one !== null) : [];
-  }
   const list = (isRow ? plain : '') || listed || (/^add an? (\p{L}.*¤.*)$/iu.exec(plain)?.[1] ?? '');
-  const parts = list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+(?:and|or)\s+(?=[^,]*¤)/);
+  const apart = plain.split(/\s+[·•|]\s+/);
+  const areApart = apart.length >= 2 && apart.every((part) => /^\p{L}[^¤]{2,40}¤\d/u.test(part));
+  const parts = areApart ? apart : list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+(?:and|or)\s+(?=[^,]*¤)/);
   const found = parts.map((part) => onOneLine({ ...line, plain: capital(part.replace(/^an? /i, '')) }));
   return parts.length >= 2 && found.every((one) => one !== null) ? found.filter((one) => one !== null) : [];
 }

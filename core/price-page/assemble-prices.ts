@@ -4,6 +4,9 @@ import { crossedOut } from './crossed-out';
 import type { PricePiece } from './price-pieces';
 import { A_YEAR, addTerm, type AssembledPrices, fits, monthsOf, type PriceDoubt, type PriceHints, times } from './price-terms';
 
+/** Why a line with a price at renewal states nothing of its own. */
+const AT_ITS_TERM = 'the price at renewal, which stands at its term';
+
 /**
  * Puts the prices of one plan together from the pieces the page shows: what is paid, how often, at first and later.
  * Shown × months has to give a stated total; where it does not, it is asked.
@@ -20,7 +23,7 @@ export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints)
   const [renewal] = renewals;
   const isIntroduced = renewal !== undefined && introduced(current, renewal, hints, assembled);
   if (!isIntroduced) plainTerms(current, hints, assembled);
-  else for (const piece of renewals) assembled.aside.push({ line: piece.line, why: 'the price at renewal, which stands at its term' });
+  else for (const piece of renewals) assembled.aside.push({ line: piece.line, why: AT_ITS_TERM });
   for (const piece of told.filter(({ isOnce }) => isOnce)) addTerm(assembled, { months: 0, price: piece.amount }, [piece.line]);
   for (const piece of pieces.filter(({ isCrossedOut }) => isCrossedOut)) crossedOut(piece, pieces, hints, isIntroduced, assembled);
   return assembled;
@@ -122,7 +125,7 @@ function introduced(current: readonly PricePiece[], renewal: PricePiece, hints: 
   }
   plainTerms(rest, hints, assembled);
   const said = current.filter((piece) => isAlike(piece, renewal) && piece !== shown && piece.line !== renewal.line);
-  for (const { line } of said) assembled.aside.push({ line, why: 'the price at renewal, which stands at its term' });
+  for (const { line } of said) assembled.aside.push({ line, why: AT_ITS_TERM });
   return true;
 }
 
@@ -150,12 +153,13 @@ function withBillingOf(shown: PricePiece | undefined, { billed }: PricePiece): P
 
 /** For how many months the lower price is paid at once; null if it is paid bit by bit. */
 function monthsAhead(total: PricePiece | undefined, shown: PricePiece | undefined, hints: PriceHints): number | null {
-  if (total) return ahead(total.first) ?? ahead(total.billed) ?? shown?.first ?? ahead(shown?.billed) ?? hints.paidAtOnce ?? A_YEAR;
+  if (total) return several(total.first) ?? several(total.billed) ?? shown?.first ?? several(shown?.billed) ?? hints.paidAtOnce ?? A_YEAR;
   if (shown?.billed != null && shown.billed > 1) return shown.billed;
   return shown?.per === 1 && (shown.first === null || shown.first === hints.paidAtOnce) ? hints.paidAtOnce : null;
 }
 
-const ahead = (months: number | null | undefined) => (months != null && months > 1 ? months : null);
+/** A number of months, where it is more than one. */
+const several = (months: number | null | undefined) => (months != null && months > 1 ? months : null);
 
 function isAlike(piece: PricePiece, shown: PricePiece | undefined): boolean {
   return shown !== undefined && isSameAmount(piece.amount, shown.amount) && piece.per === shown.per;

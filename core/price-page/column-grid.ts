@@ -9,6 +9,8 @@ const MOST_HEADINGS = 14;
 const LEAST_PLANS = 2;
 const MOST_WORDS = 6;
 const PRICE = /^(?:(?:monthly|yearly|annual) )?price\b|\b(?:monthly|yearly|annually|per (?:month|year)|a (?:month|year))\b/i;
+/** "Monthly fee on sales", "Wholesale prices" are no prices of a plan. */
+const OTHER_PRICES = /\b(?:fees?|wholesale)\b/i;
 
 /**
  * Finds a table that was copied column by column: a run of headings, then again and again a plan's name with one cell for
@@ -54,10 +56,9 @@ function columnsBehind(lines: readonly PlainLine[], from: number, heads: readonl
 /** Each price stands under a heading of one, and what is under the others is short; most are figures or signs. */
 function areCellsOf(heads: readonly PlainLine[], cells: readonly PlainLine[]): boolean {
   const isPrice = ({ plain }: PlainLine) => isPriceLine(plain) || wordPrice(plain) !== null;
+  const isOfPrice = (head = '') => PRICE.test(head) && !OTHER_PRICES.test(head);
   const isInPlace = cells.every((cell, at) =>
-    PRICE.test(heads[at]?.plain ?? '') && !/\b(?:fees?|wholesale)\b/i.test(heads[at]?.plain ?? '')
-      ? isPrice(cell) || isMark(cell.plain)
-      : isCell(cell.plain) && !/^¤[\d.]+$/.test(cell.plain),
+    isOfPrice(heads[at]?.plain) ? isPrice(cell) || isMark(cell.plain) : isCell(cell.plain) && !/^¤[\d.]+$/.test(cell.plain),
   );
   const figures = cells.filter(({ plain }) => isMark(plain) || /^[^\p{L}]*\d|^(?:up to|free|none|no limit)\b/iu.test(plain)).length;
   return isInPlace && cells.some(isPrice) && figures >= cells.length / 2;

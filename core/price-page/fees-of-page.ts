@@ -21,14 +21,7 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
       plain,
     ) ||
     (/\d%/.test(plain) && OF_PAYMENTS.test(place.heading) && namesSeveral(plain, builder));
-  // What somebody else typically takes is no fee of this vendor.
-  if (
-    !isMeant ||
-    /\b(?:typically|usually|approximately|roughly|for example|e\.g\.|in most countries|(?:is|are) (?:not ours|theirs)|between you and them|(?:agreed|agree) with them)/i.test(
-      plain,
-    )
-  )
-    return false;
+  if (!isMeant || OF_OTHERS.test(plain)) return false;
   if (askPlace({ plain, line }, place, builder)) return true;
   if (
     (place.about === null || namesSeveral(plain, builder)) &&
@@ -65,6 +58,10 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
   if (!builder.isUsed(line)) leaveOrPutAside(line, fees, named, builder);
   return true;
 }
+
+/** What somebody else takes, or is said to take as a rule, is no fee of this vendor. */
+const OF_OTHERS =
+  /\b(?:typically|usually|approximately|roughly|for example|e\.g\.|in most countries|(?:is|are) (?:not ours|theirs)|between you and them|agreed? with them)/i;
 
 /** A heading above a rate for each plan: "Third-party payment providers". */
 const OF_PAYMENTS = /\b(?:payments?|fees?|commission|providers?|processors?|gateways?)\b/;

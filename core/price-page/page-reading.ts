@@ -61,3 +61,6 @@ export interface PageReading {
   /** What of the page was not looked at, in words. */
   readonly leftOut: string | null;
 }
+
+/** Why a price by the hour is put aside. */
+export const BY_THE_HOUR = 'the price by the hour; a whole month is priced beside it';

@@ -7,6 +7,7 @@ import type { PlainLine } from './plain-line';
 import { isBadge, isButton } from './line-kinds';
 import { markOf, readItem } from './list-items';
 import { stepCharge } from './page-tables';
+import { BY_THE_HOUR } from './page-reading';
 import { FURTHER_ONES, isPriceLine, isPriceOfSeats, isPriceTail, type PriceLine, pricePieces, wordPrice } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
 import { countedThing } from './counted-things';
@@ -26,7 +27,7 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
     const { plain } = line;
     if (isStep(line)) continue;
     if (isHourly(plain)) {
-      builder.putAside(line.line, 'the price by the hour; a whole month is priced beside it');
+      builder.putAside(line.line, BY_THE_HOUR);
       continue;
     }
     if (readWholeTerm(line, plan, builder)) {

@@ -11,7 +11,7 @@ import { findNamedGrid, PRICE_HEADING } from './named-grid';
 import { isMenu, isPriced, isSentence } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
-import type { PageReading } from './page-reading';
+import { BY_THE_HOUR, type PageReading } from './page-reading';
 import { readCard } from './plan-card';
 import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
 import { planTable } from './page-tables';
@@ -157,7 +157,7 @@ function linesOf({ blocks }: PageBlocks, format: FigureFormat): Map<number, Read
 function readRowGrid({ table, lines, hourly }: RowGrid, builder: ReadingBuilder, whole: WholePage): void {
   readPlanTable(table, builder, { groups: [] }, whole);
   builder.use(...lines.map(({ line }) => line));
-  for (const { line } of hourly) builder.putAside(line, 'the price by the hour; a whole month is priced beside it');
+  for (const { line } of hourly) builder.putAside(line, BY_THE_HOUR);
 }
 
 function readStepGrids(rest: readonly PlainLine[], builder: ReadingBuilder): void {
@@ -193,8 +193,8 @@ function readTables(
       readRateTable(table, plain, builder, isProcessor);
       return [];
     }
-    const one = isProcessor || builder.plans.length > 0 ? null : stepsOfOnePlan(table, plain);
-    const plans = isProcessor ? null : (one ?? planTable(table, plain, builder.names()));
+    const onlyPlan = isProcessor || builder.plans.length > 0 ? null : stepsOfOnePlan(table, plain);
+    const plans = isProcessor ? null : (onlyPlan ?? planTable(table, plain, builder.names()));
     if (!plans && readPlanRows(table, plain, builder)) return [];
     if (!plans) return readPriceList(isProcessor ? ofPayments(table) : table, plain, builder);
     readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);

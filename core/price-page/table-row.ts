@@ -2,6 +2,7 @@ import type { Statement } from '../price-phrase/statement';
 import { countedThing } from './counted-things';
 import { feesIn } from './fees';
 import { feature, featureName, limitsIn } from './list-items';
+import { BY_THE_HOUR } from './page-reading';
 import { isPriceLine, isPriceOfSeats, type PricePiece, pricePieces, wordPrice } from './price-pieces';
 import { unitChargeIn } from './unit-charges';
 import { dayStatements } from './sale-conditions';
@@ -65,7 +66,7 @@ export function readCell(heading: string, cell: RowCell, row: RowKind): CellRead
     case 'price':
       return priceOf(heading, cell);
     case 'hourly':
-      return { ...NOTHING, why: 'the price by the hour; a whole month is priced beside it' };
+      return { ...NOTHING, why: BY_THE_HOUR };
     case 'joining':
       return joiningOf(plain);
     case 'trial':
