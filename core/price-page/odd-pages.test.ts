@@ -5,6 +5,12 @@ const kinds = (text: string) => readPricePage(text).plans.map(({ name, facts }) 
 const openLines = (text: string) => readPricePage(text).open.map(({ text: line }) => line);
 
 describe('odd pages', () => {
+  it('what later years cost, without a plan that it is of, is sold beside nothing', () => {
+    const { addons, open } = readPricePage('First year\t£24\t£48\nEvery year after\t£48\t£84');
+    expect(addons).toEqual([]);
+    expect(open.map(({ line }) => line)).toEqual([1, 2]);
+  });
+
   it('leave open what no price sheet can hold, so that the rest can be saved', () => {
     const page = (price: string, products: string) =>
       `Shop\n\nSolo\n€${price}/month\n${products} products\n2 users\n\nDuo\n€19/month\n9 products\n3 users`;
