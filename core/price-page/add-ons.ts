@@ -59,11 +59,19 @@ function withLabelBelow(head: PlainLine, below: PlainLine | undefined): StatedAd
 
 function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
   const match = ONE_LINE.exec(plain.replace(/^[•✓✔+]\s*/u, ''));
-  const [, name = '', , price = ''] = match ?? [];
+  const [, name = '', , told = ''] = match ?? [];
+  const price = withoutInstalments(told);
   if (!match || NO_NAME.test(name) || name.split(' ').length > 6 || isQuestion(plain)) return null;
   const charge = unitCharge(price, name);
   if (!charge && !isAddonPrice(price)) return null;
   return { name: tidyName(name), line, pieces: charge ? [] : pricePieces([{ line, plain: price }]), charge, length: 1 };
+}
+
+const INSTALMENTS = /^(¤[\d.]+)(?: once)? or ¤[\d.]+ ?(?:\/|per |a )(?:month|mo) for \d+ months/i;
+
+/** "¤149 or ¤14/mo for 12 months": what is paid for a thing at once, and the same in parts. */
+function withoutInstalments(price: string): string {
+  return price.replace(INSTALMENTS, '$1');
 }
 
 function isAddonPrice(price: string): boolean {
@@ -115,7 +123,7 @@ function overLines(lines: readonly PlainLine[], at: number): StatedAddon | null 
   if (own.length === 0) return null;
   const last = own.at(-1);
   const length = lines.findIndex((one) => one === last) - at + 1;
-  const texts = own.map(({ plain, line }) => ({ line, plain: plain.replace(/^\+\s*/, '') }));
+  const texts = own.map(({ plain, line }) => ({ line, plain: withoutInstalments(plain.replace(/^\+\s*/, '')) }));
   const [first] = texts;
   const charge = first && texts.length === 1 ? unitCharge(first.plain, head.plain) : null;
   return { name: tidyName(head.plain), line: head.line, pieces: charge ? [] : pricePieces(texts), charge, length };

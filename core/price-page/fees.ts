@@ -41,6 +41,8 @@ const BESIDE_CARD_FEES = / (?:on top of|in addition to) (?=(?:the |our |its )?(?
 const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const AT_LEAST = /\b(?:at least|min(?:imum|\.)?)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;
 const NONE = /^(?:no|zero|without|none|nothing)\b/;
+const FEE_FREE =
+  /^(?:(?:is |are |sales |selling )?(?:commission|transaction[- ]fee)[- ]free(?: (?:sales|selling))?|(?:completely )?free of (?:transaction|sales?|selling|platform) fees)$/;
 const NO_FEE_AFTER =
   /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|(?<!\b(?:we|us) )\bkeeps? (?:everything|every (?:penny|cent)|it all|all of (?:it|your (?:sales|earnings|revenue|income)))\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:(?:platform|transaction|sales?|selling) fees?|commission)\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\b(?:products|shop|store|things|tickets)\b[^.%]*, (?:no|without|without any) (?:sales )?fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
@@ -91,7 +93,9 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     return [feeOf({ percent, fixed: amount }, own, words, label)];
   });
   if (found.length > 0) return found;
-  return NO_PLATFORM_FEE.test(text) || NO_FEE_AFTER.test(text) || (NONE.test(text) && PLATFORM.test(heading)) ? [noFee()] : [];
+  return FEE_FREE.test(text) || NO_PLATFORM_FEE.test(text) || NO_FEE_AFTER.test(text) || (NONE.test(text) && PLATFORM.test(heading))
+    ? [noFee()]
+    : [];
 }
 
 /**

@@ -4,7 +4,7 @@ import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
 export type SectionKind = 'addons' | 'comparison' | 'fees' | 'questions' | 'every plan' | 'lifetime' | 'other';
 
 const BADGE =
-  /^(?:[★☆✨]\s*)?(?:(?:our |the )?most (?:popular|chosen|loved|picked|bought)(?: plan| choice| option| pick)?|popular(?: choice| plan)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|(?:you )?save \d+%(?!.*\b(?:year|annual)).*|[-−–]? ?\d+% off|[-−–] ?\d+%|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|great for \w+|limited(?: time)? offer|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by most)[.!]?$/i;
+  /^(?:[★☆✨]\s*)?(?:(?:our |the )?most (?:popular|chosen|loved|picked|bought)(?: plan| choice| option| pick)?|popular(?: choice| plan)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|(?:you )?save \d+%(?!.*\b(?:year|annual)).*|[-−–]? ?\d+% off|[-−–] ?\d+%|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|great for \w+|limited(?: time)? offer|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by \w+|top (?:seller|rated|choice)|save the most|chosen by most|what most \w+ (?:take|choose|pick|buy)|most people(?:['’]s)? (?:choice|choose this))[.!]?$/i;
 const BUTTON =
   /^(?:(?:start|try|get|choose|buy|order|select|sign up|subscribe|book|talk|add to|begin|join|deploy|upgrade|request|go|pick(?! lists?\b)|take(?! (?:payments?|orders|bookings|deposits|donations)\b)|claim|continue|jetzt|choisir|commander|elegir|scegli|kies|bestellen|demo|shop now|let['’]?s)\b.{0,40}|contact(?: (?:us|sales|our|support|the).{0,20})?|(?:learn|read|see|view|show|compare|download|open|create|build|launch)(?: (?:more|all|now|details|plans?|app|an? account|demo|it).{0,20})?)$/i;
 const MENU =
@@ -28,7 +28,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'comparison',
   ],
   [
-    /^(?:(?:credit )?cards? (?:rates?|fees?)|processing (?:fees?|rates?)|payment (?:fees?|processing|rates?|costs?)|payments?|transaction fees?|usage(?: fees?)?|platform fees?|selling fees?|sales fees?|rates?|fees?|commission|what it costs per sale|costs? per sale|online payments?|in person|in store|online)$/,
+    /^(?:(?:online |credit )?cards? (?:rates?|fees?|payments?|processing)|(?:taking )?cards online|online cards|processing|processing (?:fees?|rates?)|payment (?:fees?|processing|rates?|costs?)|payments?|transaction fees?|usage(?: fees?)?|platform fees?|selling fees?|sales fees?|rates?|fees?|commission|what it costs per sale|costs? per sale|online payments?|in person|in store|online)$/,
     'fees',
   ],
   [
@@ -53,8 +53,17 @@ export function isBadge(plain: string): boolean {
   return plain.split(/\s*[·|•]\s*/).every((part) => BADGE.test(part.trim()));
 }
 
+/** "Start Small", "Go Big": names that begin as buttons do. */
+const A_NAME_THAT_ACTS =
+  /^(?:Start|Begin|Go|Open|Build|Launch) (?:Small|Big|Large|Well|Fresh|Bright|Simple|Easy|Slow|Strong|Far|Further|Global|Local|Wide|Up)$/;
+
 export function isButton(plain: string): boolean {
-  return BUTTON.test(plain) && !/\d|\b(?:days?|weeks?|months?|years?)\b/.test(plain) && plain.split(' ').length <= 6;
+  return (
+    BUTTON.test(plain) &&
+    !A_NAME_THAT_ACTS.test(plain) &&
+    !/\d|\b(?:days?|weeks?|months?|years?)\b/.test(plain) &&
+    plain.split(' ').length <= 6
+  );
 }
 
 export function isMenu(plain: string): boolean {

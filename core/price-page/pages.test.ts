@@ -138,7 +138,7 @@ it.each(pagesIn('pages').map((one) => [one.page, one] as const))(
 );
 
 /** Add-ons of the shared corpus that its truth leaves out, and that its pages sell. */
-const ALSO_SOLD = ['Load balancer', 'Own IP address', 'Loyalty programme', 'Reader for contactless and chip'];
+const ALSO_SOLD = ['Load balancer', 'Own IP address', 'Loyalty programme', 'Reader for contactless and chip', 'Stand', 'Terminal'];
 
 it.each(pagesIn('corpus').map((one) => [one.page, one] as const))(
   '%s states no price and no fee that is not its',

@@ -11,6 +11,8 @@ export interface FigureFormat {
   readonly hasSigns: boolean;
   /** Whether its only sign is the dollar’s, of which there are several. */
   readonly isDollar: boolean;
+  /** Whether its signs stand behind their amounts: "72 € 54 €". */
+  readonly isSignBehind: boolean;
   readonly language: PageLanguage | null;
 }
 
@@ -22,10 +24,23 @@ const SIGN_CURRENCIES: Readonly<Record<string, string>> = {
   '₪': 'ILS',
   '₺': 'TRY',
   '₩': 'KRW',
+  zł: 'PLN',
+  Kč: 'CZK',
+};
+/** "A$17": whose dollar it is. */
+const DOLLARS: Readonly<Record<string, string>> = {
+  US: 'USD',
+  CA: 'CAD',
+  C: 'CAD',
+  AU: 'AUD',
+  A: 'AUD',
+  NZ: 'NZD',
+  HK: 'HKD',
+  S: 'SGD',
 };
 const NUMBER = String.raw`\d+(?:[.,'’]\d+|[ \u00a0\u202f]\d{3}(?!\d))*`;
-const SIGN = String.raw`(?:(?:US|CA|AU|NZ|HK|S)?\$|€|£|¥|₹|₪|₺|₩)`;
-const CODE = String.raw`(?:EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR|euros?|dollars?|pounds?)`;
+const SIGN = String.raw`(?:(?:(?<![\p{L}])(?:US|CA?|AU?|NZ|HK|S))?\$|€|£|¥|₹|₪|₺|₩)`;
+const CODE = String.raw`(?:EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR|euros?|dollars?|pounds?|zł|Kč)`;
 
 /** Decides how the figures of a page are written. */
 export function figureFormatOf(text: string): FigureFormat {
@@ -33,15 +48,20 @@ export function figureFormatOf(text: string): FigureFormat {
   const commas = count(/\d,\d{1,2}(?!\d)/g) + count(/\d\.\d{3}(?!\d)/g);
   const points = count(/\d\.\d{1,2}(?!\d)/g) + count(/\d,\d{3}(?!\d)/g);
   const codes = [...new Set(text.match(/\b(EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR)\b/g) ?? [])];
-  const signs = [...new Set(text.match(/[$€£¥₹₪₺₩]/g) ?? [])];
+  const signs = [...new Set(text.match(/[$€£¥₹₪₺₩]|(?<=\d\s?)(?:zł|Kč)(?!\p{L})/gu) ?? [])];
+  const dollars = new Set(
+    [...text.matchAll(/(?<!\p{L})(US|CA?|AU?|NZ|HK|S)?\$(?=\s?\d)/gu)].map(([, whose = '']) => DOLLARS[whose] ?? null),
+  );
   const [code] = codes;
   const [sign = ''] = signs;
-  const bySign = signs.length === 1 ? (SIGN_CURRENCIES[sign] ?? null) : null;
+  const [dollar = null] = dollars.size === 1 ? dollars : [];
+  const bySign = signs.length === 1 ? (SIGN_CURRENCIES[sign] ?? dollar) : null;
   return {
     decimalSign: commas > points ? ',' : '.',
     currency: codes.length === 1 && code !== undefined ? code : bySign,
-    hasSigns: signs.length > 0 || codes.length > 0 || new RegExp(`\\d\\s?${CODE}\\b`).test(text),
-    isDollar: codes.length === 0 && signs.length === 1 && sign === '$',
+    hasSigns: signs.length > 0 || codes.length > 0 || new RegExp(`\\d\\s?${CODE}(?!\\p{L})`, 'u').test(text),
+    isDollar: codes.length === 0 && signs.length === 1 && sign === '$' && dollar === null,
+    isSignBehind: count(/\d\s?[€$£](?!\s?\d)/g) > count(/(?<!\d\s?)[€$£]\s?\d/g),
     language: languageOf(text),
   };
 }
@@ -53,6 +73,13 @@ const A_YEAR = /(¤[\d.]*\d)\s?(?:p\.?\s?a\b\.?|p\/a\b)/gi;
 /** An amount below nothing: `¤-6` is an amount to no rule. Not the upper end of a range, nor what a list's dash begins. */
 const BELOW_NOTHING = /(^|[\p{L}:(=]\s?)[-−–]¤(\d)/gu;
 
+/** "Any number of products", "∞ products", "no cap on products". */
+const WITHOUT_LIMIT =
+  /(^|[✓✔☑✅√•·*,;:+-] |\band )(?:(?:any|an? (?:unlimited|endless)|unlimited) (?:number|amount) of|as many|endless|infinite|∞|no (?:caps?|restrictions?|limits?) (?:on|to)|uncapped|limitless|unrestricted(?! access)) (?=\p{L})(?!.*\bas you\b)/giu;
+
+/** "2.9% plus ¤0.3", "2.9% and ¤0.3". */
+const FIXED_ON_TOP = /(\d%) (?:plus |and (?=¤0\.))(?=¤\d(?:\.\d+)?(?![\d.]|.{0,3}(?:month|mo\b|year)))/g;
+
 /**
  * A line with its figures written alike: "1,200" is `1200`, "25k" `25000`, and an amount of money is a figure behind
  * `¤` whichever way the page writes it.
@@ -60,10 +87,13 @@ const BELOW_NOTHING = /(^|[\p{L}:(=]\s?)[-−–]¤(\d)/gu;
  * @example plainText('2,9 % + 30 ct', format) // '2.9% + ¤0.3'
  */
 export function plainText(text: string, format: FigureFormat): string {
-  const { decimalSign, hasSigns, language } = format;
+  const { decimalSign, hasSigns, isSignBehind, language } = format;
   const words = inEnglish(text.replace(/[\u00a0\u202f\t]/g, ' '), language)
     .replace(/[‐‑]/g, '-')
     .replace(/½/g, '.5')
+    .replace(/(\d)\s?(?:percent|per cent|pct)\b/gi, '$1%')
+    .replace(/(\/ ?|[Pp]er )([Mm]o|[Yy]r)\.(?!\s+\p{Lu})(?=\s|$)/gu, '$1$2')
+    .replace(WITHOUT_LIMIT, '$1unlimited ')
     // As people shorten them: "txn fee", "CC: 2.9%".
     .replace(/\btxn\b/gi, 'transaction')
     .replace(/^cc(?: fees?)?(?=:|$| \d)/i, 'Card fee')
@@ -73,9 +103,13 @@ export function plainText(text: string, format: FigureFormat): string {
     new RegExp(`(?<![\\p{L}\\d])${NUMBER}(\\s?[kK]\\b|M\\b(?!B))?`, 'gu'),
     (written, thousands: string | undefined) => plainFigure(written, thousands, decimalSign),
   );
-  const withMoney = figures
-    .replace(new RegExp(`${SIGN}\\s?(\\d*\\.?\\d+)(?:\\s?${CODE}\\b)?`, 'g'), (_, amount: string) => money(amount))
-    .replace(new RegExp(`(?<![¤\\d.])(\\d+(?:\\.\\d+)?)\\s?(?:[€£¥₹₪₺₩]|\\$|${CODE}\\b)`, 'g'), (_, amount: string) => money(amount))
+  const withMoney = (
+    isSignBehind ? figures.replace(/(?<![\d.])(\d+(?:\.\d+)?)\s?[€$£](?![\d])/g, (_, amount: string) => money(amount)) : figures
+  )
+    .replace(new RegExp(`${SIGN}\\s?(\\d*\\.?\\d+)(?:\\s?${CODE}(?!\\p{L}))?`, 'gu'), (_, amount: string) => money(amount))
+    .replace(new RegExp(`(?<![¤\\d.])(\\d+(?:\\.\\d+)?)\\s?(?:[€£¥₹₪₺₩]|\\$|${CODE}(?!\\p{L}))`, 'gu'), (_, amount: string) =>
+      money(amount),
+    )
     .replace(new RegExp(`\\b(?:EUR|USD|GBP|CHF|CAD|AUD)\\s?(\\d+(?:\\.\\d+)?)`, 'g'), (_, amount: string) => money(amount))
     .replace(/(?<![¤\d.])(\d+(?:\.\d+)?)\s?(?:¢|ct\b|cents?\b|p\b(?!\.\p{L}))(?:\s?(?:USD|EUR|GBP)\b)?/gu, (_, amount: string) =>
       money(hundredth(amount)),
@@ -94,6 +128,7 @@ export function plainText(text: string, format: FigureFormat): string {
     .replace(A_MONTH, '$1 per month')
     .replace(A_YEAR, '$1 per year')
     .replace(/(\d)\s+%/g, '$1%')
+    .replace(FIXED_ON_TOP, '$1 + ')
     .replace(/\s+/g, ' ')
     .trim();
 }

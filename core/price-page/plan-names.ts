@@ -156,7 +156,10 @@ export function namesAbove(lines: readonly PlainLine[], prices: readonly number[
   };
   const alike = byDistance.reduce((one, other) => (worth(other) > worth(one) ? other : one));
   const isAlike = worth(alike) >= worth(own) - prices.length * 0.5;
-  const names = isAlike ? alike.map((one, index) => (one && one.score > 0 ? one : (own[index] ?? null))) : own;
+  const doesOpen = (one: Candidate | null | undefined) => one !== null && one !== undefined && lines[one.at]?.opens === true;
+  // What stands right below a name that opens its block, where the others' names open theirs, is a badge.
+  const isBelowName = (index: number) => doesOpen(own[index]) && alike.every((one, at) => doesOpen(one) === (at !== index));
+  const names = isAlike ? alike.map((one, index) => (one && one.score > 0 && !isBelowName(index) ? one : (own[index] ?? null))) : own;
   return names.map((one) => (one && one.score > 0 ? one.at : null));
 }
 
@@ -169,8 +172,8 @@ export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
       return /\b(?:once|one[- ]time|(?:one|single) payment)\b/i.test(`${lines[price]?.plain ?? ''} ${lines[price + 1]?.plain ?? ''}`);
   }
   if (own && /^(?:individual|unlimited)$/i.test(own.plain) && isPriceLine(next?.plain ?? '')) return true;
-  if (own && /^free$/i.test(own.plain) && isAboveNothing(lines, at)) return true;
-  return own !== undefined && /^free$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
+  if (own && /^free(?: plan)?$/i.test(own.plain) && isAboveNothing(lines, at)) return true;
+  return own !== undefined && /^free(?: plan)?$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
 }
 
 /** "Free", what it has, and "¤0" at its end. */
@@ -219,7 +222,7 @@ export function isDoubtful(lines: readonly PlainLine[], { name, price }: PlanHea
   return (
     name !== price - 1 ||
     isAgain ||
-    (isPriced(next) && !/^¤0(?:\.00)?\b/.test(next)) ||
+    (isPriced(next) && !/^¤0(?:\.00)?\b|^(?:for ?ever|for ever|for good|always)$/i.test(next)) ||
     ((lines[name]?.plain.split(' ').length ?? 9) > 2 && !/^pay as you \p{L}+$/iu.test(lines[name]?.plain ?? ''))
   );
 }
@@ -240,7 +243,7 @@ function isButtonOfPriced(lines: readonly PlainLine[], name: number, words: stri
 
 /** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */
 export function isFirm(line: PlainLine | undefined, { named }: NameEvidence): boolean {
-  if (line && /^free$/i.test(line.plain)) return true;
+  if (line && /^free(?: plan)?$/i.test(line.plain)) return true;
   return (
     line !== undefined &&
     (line.opens === true || line.role === 'heading' || named.has(line.text.toLowerCase()) || named.has(nameWords(line.text).toLowerCase()))

@@ -38,7 +38,8 @@ const BILLED = new RegExp(
   String.raw`\b(?:billed|paid|charged|paying|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront|today|now)\s+)?(?:(?:by the|every|each|per|for|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
 );
 const MONTH_BY_MONTH = /\b(?:month[- ]to[- ]month|month[- ]by[- ]month|by the month|no contract|rolling)\b/;
-const YEARLY_BILLING = /\b(?:annual|yearly) (?:billing|payment|plan|contract|commitment)\b/;
+const YEARLY_BILLING =
+  /\b(?:annual|yearly) (?:billing|payments?|plan|contract|commitment|subscription|prepayment)\b|(?:^|;|month|mo)\s*by the year\b/;
 const FIRST = new RegExp(String.raw`\b(?:for|in|during)?\s*(?:the |your )?first (?:${COUNT} )?(months?|years?|terms?)\b`);
 const INTRODUCTORY = new RegExp(String.raw`\bintroductory price (?:for|of) ${COUNT} (months?|years?)\b`);
 const FOR_MONTHS = new RegExp(
@@ -196,9 +197,12 @@ function withCrossedOut(pieces: readonly PricePiece[]): PricePiece[] {
   });
 }
 
+/** Two amounts of one price stand in lines that follow each other, perhaps with an empty one between. */
+const LINES_APART = 2;
+
 function areNear(bare: PricePiece, next: PricePiece): boolean {
   const isBare = bare.per === null && bare.billed === null && bare.first === null && !bare.isTotal && !bare.isRenewal && !bare.isOnce;
-  return isBare && !bare.isSwitched && next.line - bare.line <= 1 && !next.isTotal && !next.isRenewal && !next.isSwitched;
+  return isBare && !bare.isSwitched && next.line - bare.line <= LINES_APART && !next.isTotal && !next.isRenewal && !next.isSwitched;
 }
 
 function isHigher({ amount }: PricePiece, other: PricePiece): boolean {
@@ -211,7 +215,7 @@ function isShownFirst(bare: PricePiece, next: PricePiece): boolean {
 }
 
 const STUFF =
-  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|today|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|due|checkout|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|otherwise|else|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
+  /[\uE000\uE001]|¤\d+(?:\.\d+)?|\b\d+(?:\.\d+)?%|\b(?:usd|eur|gbp|from|starts?|starting|at|only|just|now|today|was|instead|of|per|a|an|each|every|by|the|month|months|mo|mth|monthly|year|years|yr|yearly|annual|annually|annum|quarter|quarterly|billed|billing|paid|paying|pay|payment|payable|charged|charge|as|one|two|three|in|total|due|checkout|once|one-time|one-off|upfront|advance|for|first|your|then|after|that|and|or|plus|when|if|you|with|on|term|terms|contract|commitment|subscription|prepayment|month-to-month|month-by-month|to|excl|incl|excluding|including|vat|tax|ex|inc|save|saving|off|free|price|prices|regular|regularly|normally|renews?|renewal|renew|upon|otherwise|else|afterwards|thereafter|it|plan|price\/month|lifetime|life|good|forever|ever|single|costs?|is|equals|all|equivalent|\d+-year|additional|user|whole|full|introductory|time)\b|\b\d+ (?:months?|years?)\b|[/,.;:()*+–—-]|\b\d+\b/g;
 
 /** "/month per shop": a seller has one shop as long as nobody says otherwise. */
 export function withoutPlace(text: string): string {
@@ -243,7 +247,7 @@ export function isPriceTail(plain: string): boolean {
   if (/¤/.test(text) || text.length > 60) return false;
   if (PAID_ONCE.test(text)) return true;
   return (
-    /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|with an? \d|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
+    /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|by the (?:year|month)$|with an? (?:\d|annual|yearly|monthly)|with (?:annual|yearly|monthly)|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
       text,
     ) && text.replace(STUFF, ' ').trim() === ''
   );

@@ -1,4 +1,4 @@
-import { asCopied } from './typed-text';
+import { asCopied, placesWithoutSpacing } from './typed-text';
 import { isMenuRow } from './line-kinds';
 import { withSpacedTables } from './spaced-table';
 import { MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
@@ -12,7 +12,10 @@ const LEAST_CELLS = 2;
  * @param text - a page as a browser copies it, or as somebody typed it
  */
 export function textBlocks(text: string): PageBlocks {
-  const lines = withWholeAmounts(withTabs(withSpacedTables(asCopied(text))));
+  const given = asCopied(text);
+  const places = placesWithoutSpacing(given);
+  const lines = withWholeAmounts(withTabs(withSpacedTables(places.map((at) => given[at] ?? ''))));
+  const numberAt = (index: number) => (places[index] ?? index) + 1;
   const read = lines.slice(0, MOST_LINES);
   const blocks: PageBlock[] = [];
   let rows: PageRow[] = [];
@@ -36,15 +39,17 @@ export function textBlocks(text: string): PageBlocks {
   };
   const top = read.findIndex((line) => line.trim() !== '');
   const title = isTitle(read[top] ?? '') ? (read[top] ?? '').trim() : '';
-  if (title !== '') blocks.push({ kind: 'line', line: top + 1, text: title, role: 'navigation' });
+  if (title !== '') blocks.push({ kind: 'line', line: numberAt(top), text: title, role: 'navigation' });
   for (const [index, raw] of read.entries()) {
     if (isRule(raw) || raw === JOINED || (index === top && title !== '')) continue;
     const cells = cellsOf(raw);
-    if (cells.length >= LEAST_CELLS || headsRows(cells, rows, read[index + 1])) rows.push({ line: index + 1, cells });
+    if (cells.length >= LEAST_CELLS || headsRows(cells, rows, read[index + 1])) rows.push({ line: numberAt(index), cells });
     else {
       closeTable();
-      const shown = raw.replace(/\s+/g, ' ').trim();
-      if (shown !== '') blocks.push({ kind: 'line', line: index + 1, text: shown, ...(opens ? { opens } : {}) });
+      const whole = raw.replace(/\s+/g, ' ').trim();
+      const shown = whole.replace(A_HEADING, '');
+      const role = shown !== whole ? { role: 'heading' as const } : {};
+      if (shown !== '') blocks.push({ kind: 'line', line: numberAt(index), text: shown, ...(opens ? { opens } : {}), ...role });
       opens = shown === '';
     }
   }
@@ -52,6 +57,9 @@ export function textBlocks(text: string): PageBlocks {
   const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
   return { blocks, linkedData: [], scriptData: [], title, leftOut };
 }
+
+/** "## Starter", as Markdown writes a heading. */
+const A_HEADING = /^#{1,6} (?=\p{L})/u;
 
 const A_LABELLED_CELL = /^(\p{L}[\p{L} ]{1,20}):\s*(\S.*)$/u;
 
@@ -124,7 +132,7 @@ const LEAST_ALIGNED = 3;
 /** Columns that are set with spaces, as an e-mail or a terminal has them, become columns with tabs. */
 function withTabs(lines: readonly string[]): string[] {
   // Two cells may be a gap within a sentence; several spaces in lines that follow each other are none.
-  const isInTwo = (line: string) => cellStarts(line).length === 2 && / {3,}\S*\d|[A-Z] {3,}\S/.test(line);
+  const isInTwo = (line: string) => cellStarts(line).length === 2 && /\S {3,}\S*\d|[A-Z] {3,}\S/.test(line);
   const isSet = lines.map((line) => !/[\t|]/.test(line) && (cellStarts(line).length >= LEAST_ALIGNED || isInTwo(line)));
   const tabbed = [...lines];
   for (let start = 0; start < lines.length;) {

@@ -7,7 +7,56 @@ const QUOTED = /^\s*>+ ?/;
  */
 export function asCopied(text: string): readonly string[] {
   const lines = withCapitals(text).replace(/\r\n?/g, '\n').split('\n');
-  return withBullets(lines.map((line) => line.replace(QUOTED, '')));
+  return withBullets(withoutColons(withoutIndent(lines.map((line) => withoutMarkup(line.replace(QUOTED, ''))))));
+}
+
+/** "**Starter**", "[Sign up](https://…)" and "---", as Markdown writes what is bold, a link and a rule. */
+function withoutMarkup(line: string): string {
+  if (/^\s*[-*_=]{3,}\s*$/.test(line)) return '';
+  return line.replace(/\*\*(?=\S)(.+?)\*\*/g, '$1').replace(/!?\[([^\]\n]*)\]\([^)\s]*\)/g, '$1');
+}
+
+/** Lines that all begin some spaces in have been set in as a whole. */
+function withoutIndent(lines: readonly string[]): readonly string[] {
+  const starts = lines.filter((line) => line.trim() !== '').map((line) => /^ */.exec(line)?.[0].length ?? 0);
+  const least = starts.reduce((one, other) => Math.min(one, other), Infinity);
+  return least > 0 && least < Infinity ? lines.map((line) => line.slice(least)) : lines;
+}
+
+const A_NAME_WITH_COLON = /^\p{Lu}[\p{L}+]*(?: [\p{L}+]+){0,2}:$/u;
+const NO_NAME =
+  /\b(?:prices?|pricing|costs?|fees?|rates?|plans?|monthly|yearly|annual(?:ly)?|includ\w*|features?|total|extras?|add-?ons?|plus|from)\b/i;
+
+/** How far below its name a plan's price stands at most. */
+const FARTHEST_PRICE = 3;
+
+/** "Spark:" above its price, two times or more, are names as people type them. */
+function withoutColons(lines: readonly string[]): readonly string[] {
+  const told = lines.flatMap((line, at) => (line.trim() === '' ? [] : [{ at, text: line.trim() }]));
+  const names = told.filter(({ text }, index) => {
+    const below = told.slice(index + 1, index + 1 + FARTHEST_PRICE);
+    const price = below.findIndex((line) => /^(?:[€$£]|[A-Z]{3} )\s?\d|^\d[\d.,]*\s?[€$£]|^(?:free|custom)$/i.test(line.text));
+    const isNear = price >= 0 && !below.slice(0, price).some((line) => line.text.endsWith(':'));
+    return A_NAME_WITH_COLON.test(text) && !NO_NAME.test(text) && isNear;
+  });
+  if (new Set(names.map(({ text }) => text)).size < 2) return lines;
+  const all = new Set(names.map(({ text }) => text));
+  return lines.map((line) => (all.has(line.trim()) ? line.trim().replace(/:$/, '') : line));
+}
+
+const LEAST_SPACED = 8;
+
+/**
+ * The places of lines in a text with an empty line between any two, without these: they part nothing. More than one
+ * between two lines is one.
+ */
+export function placesWithoutSpacing(lines: readonly string[]): readonly number[] {
+  const isEmpty = (at: number) => (lines[at] ?? '').trim() === '';
+  const told = lines.flatMap((_line, at) => (isEmpty(at) ? [] : [at]));
+  const close = told.filter((at, index) => told[index + 1] === at + 1).length;
+  const all = lines.map((_line, at) => at);
+  if (told.length < LEAST_SPACED || close * 10 > told.length) return all;
+  return all.filter((at) => !isEmpty(at) || (isEmpty(at - 1) && !isEmpty(at + 1)));
 }
 
 /** Where somebody typed everything in small letters, names begin no other way than words do. */
@@ -20,9 +69,9 @@ function withCapitals(text: string): string {
 
 const A_DASH = /^\s*[–—-]\s+(?=[\p{L}\d€$£])/u;
 
-/** Dashes before every item are bullets, as people type them; beside ticks or other bullets they say what is not there. */
+/** Dashes before every item are bullets, as people type them; beside ticks or other signs of what is there they say what is not there. */
 function withBullets(lines: readonly string[]): readonly string[] {
   const dashed = lines.filter((line) => A_DASH.test(line)).length;
-  const hasOthers = lines.some((line) => /^\s*[✓✔☑✅√✗✘✖❌×•·▪◦‣►»+]/u.test(line));
+  const hasOthers = lines.some((line) => /^\s*(?:[✓✔☑✅√•·▪◦‣►»]\s*[\p{L}\d]|\+\s*\p{L})/u.test(line));
   return dashed < 2 || hasOthers ? lines : lines.map((line) => line.replace(A_DASH, '• '));
 }
