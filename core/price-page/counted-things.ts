@@ -90,6 +90,7 @@ const ALSO_KNOWN: ReadonlyArray<readonly [RegExp, string]> = [
   [/^(online )?(sales|revenue|turnover)( volume)?$/, 'sales'],
   [/^(shipments?|labels?|shipping labels?|parcels?)$/, 'labels'],
   [/^(courses?)$/, 'courses'],
+  [/^(?:people|addresses|contacts|names|readers|subscribers) on (?:your|the|a) (?:mailing )?list$|^(?:mailing )?list size$/, 'contacts'],
   [/^(mail ?boxes|mailbox|e-?mail ?boxes|e-?mail accounts?|inboxes)$/, 'mailboxes'],
 ];
 

@@ -19,6 +19,9 @@ const FIXED_FIRST = /¤(\d+(?:\.\d+)?)\s*(?:\+|plus|and)\s*(\d+(?:\.\d+)?)%/g;
 /** "10% of each sale, payment processing included" is what the vendor takes. */
 const PROCESSING_INCLUDED =
   /,? ?\(?(?:and |with |incl(?:uding|\.) )?(?:card |payment )(?:processing|fees?|costs?)(?: (?:is |are )?included)\)?/g;
+/** "2.9% is charged by our partner on top of the transaction fee" is no transaction fee. */
+const BESIDE_SALES_FEES =
+  /,? ?\b(?:on top of|in addition to|added to|besides|beside|apart from) (?:the |our |any |your plan['’]s |its )?(?:transaction|sales?|platform|selling) fees?\b/g;
 /** "Including 19% VAT". */
 const SALES_TAX =
   /\b\d+(?:\.\d+)?% (?:vat|mwst|ust|sales tax|gst|tva|iva|btw)\b|\b(?:vat|mwst|ust|gst|tva|iva|btw)[: ](?:of )?\d+(?:\.\d+)?%/g;
@@ -66,7 +69,11 @@ export interface FeeSurroundings {
  * @example feesIn('2.9% + ¤0.3 online', { heading: 'card rates' }) // a card fee on orders of the own site
  */
 export function feesIn(plain: string, { heading, isProcessor = false, isFee = false }: FeeSurroundings): StatedFee[] {
-  const text = withoutKept(plain.toLowerCase()).replace(FIXED_FIRST, '$2% + ¤$1').replace(PROCESSING_INCLUDED, '').replace(SALES_TAX, ' ');
+  const text = withoutKept(plain.toLowerCase())
+    .replace(FIXED_FIRST, '$2% + ¤$1')
+    .replace(PROCESSING_INCLUDED, '')
+    .replace(BESIDE_SALES_FEES, '')
+    .replace(SALES_TAX, ' ');
   const parts = text.split(BESIDE_CARD_FEES);
   if (parts.length > 1 && parts.every((part) => /\d%/.test(part)))
     return parts.flatMap((part) => feesIn(part, { heading, isProcessor, isFee }));

@@ -20,7 +20,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'addons',
   ],
   [
-    /^(?:more for|good to have|on top|need a hand|need more|add to your|also available|things to add|nice to have|get more|do more|want more|go further).{0,40}$/,
+    /^(?:more for|good to have|on top|need a hand|need more|add(?:ed)? to (?:your|any|every|each|all)|(?:available |to buy )?(?:for|with|on) any plan$|also available|things to add|nice to have|get more|do more|want more|go further).{0,40}$/,
     'addons',
   ],
   [

@@ -59,7 +59,9 @@ export function readConditions(
   }
   if (
     isWithoutJoiningFee(plain) ||
-    (ASKS_SET_UP.test(place.question) && /^no(?:, never| never|ne)?[.!]?$/i.test(plain) && !isHedged(line, next))
+    (ASKS_SET_UP.test(place.question) &&
+      /^no(?:, never| never|ne|,? there (?:is|are) none|,? (?:it['’]s|it is|that['’]s) free|,? not at all)?[.!]?$/i.test(plain) &&
+      !isHedged(line, next))
   )
     for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
       builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);

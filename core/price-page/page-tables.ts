@@ -26,7 +26,7 @@ export interface TableRow {
 
 const PRICE_COLUMN = /^(?:prices?|costs?|fees?|charges?|monthly|yearly|per (?:month|year)|price (?:per|a) (?:month|year))$/i;
 const PLAN_HEADING =
-  /^(?:name|(?:monthly |yearly |our |your )?plans?|packages?|server|type|size|tarif|tier|edition|model|feature|features|)$/i;
+  /^(?:name|(?:monthly |yearly |our |your )?plans?|packages?|server|type|size|tarif|tiers?|editions?|models?|instances?|machines?|vm|vps|configurations?|options?|levels?|versions?|bundles?|feature|features|)$/i;
 const ATTRIBUTE =
   /\b(?:price|month|monthly|year|yearly|hour|hourly|cpu|vcpu|cores?|ram|memory|disk|ssd|storage|traffic|transfer|bandwidth|users?|labels?|included|contacts|emails?|products|fee|rate|staff|each|further|orders)\b/i;
 

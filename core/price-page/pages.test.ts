@@ -33,6 +33,7 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // Whose cards are European is asked: seen from the shop they may be all or only some.
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
   'course-tern': ['Taster', 'Teacher', 'School', 'Academy'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
+  'course-plumbline': ['Apprentice', 'Journeyman', 'Master'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
   'course-mayfly': [
     ...['Seedling', 'Orchard', 'Forest'].map((plan) => `${plan}: fee 1.5%+0.25 payment`),
     // What is charged beyond it is read; what stands before it in the same sentence is not.

@@ -68,7 +68,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
       block.kind === 'line' ? sentencesOf({ ...block, plain: plainText(block.text, format) }) : [],
     ),
   );
-  const tables = page.blocks.filter((block): block is PageTable => block.kind === 'table');
+  const tables = tablesOf(page);
   const builder = new ReadingBuilder(linesOf(page, format));
   const whole = nothingSaid();
   const isProcessor = isProcessorPage(lines, tables, format);
@@ -104,6 +104,19 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   narrowToOutside(lines, builder);
   return finished(builder, whole, page, lines, format, context, data);
 }
+
+/** The page's tables, each headed by the line right above it where it has no heading of its own. */
+function tablesOf({ blocks }: PageBlocks): PageTable[] {
+  return blocks.flatMap((block, at): PageTable[] => {
+    if (block.kind !== 'table') return [];
+    const above = blocks[at - 1];
+    const isHeading = block.caption === undefined && above?.kind === 'line' && above.line >= block.line - LINES_ABOVE;
+    return [isHeading && !isSentence(above.text) && !/\d/.test(above.text) ? { ...block, caption: above.text } : block];
+  });
+}
+
+/** A table's heading stands in the line above it, perhaps with an empty one between. */
+const LINES_ABOVE = 2;
 
 /** A table of more than names and prices, which may be the one of the plans. */
 function hasColumns({ rows }: PageTable): boolean {
@@ -197,7 +210,7 @@ function readTables(
     const plans = isProcessor ? null : (onlyPlan ?? planTable(table, plain, builder.names()));
     if (!plans && readPlanRows(table, plain, builder)) return [];
     if (!plans) return readPriceList(isProcessor ? ofPayments(table) : table, plain, builder);
-    readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] ?? ''), groups: [] }, whole);
+    readPlanTable(plans, builder, { head: plain(table.rows[0]?.cells[0] || (table.caption ?? '')), groups: [] }, whole);
     above = plans.names;
     return [];
   });

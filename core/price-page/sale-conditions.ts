@@ -8,6 +8,7 @@ const TRIAL: readonly RegExp[] = [
   new RegExp(`\\b(?:try|test|use|tried)\\b[^.]{0,40}?\\bfor ${DAYS}\\b`),
   new RegExp(`\\b(?:try|test)\\b[^.]{0,30}?${DAYS}[- ]free\\b`),
   new RegExp(`\\bfree for(?: the first)? ${DAYS}\\b`),
+  /\b(?:try|test)\b[^.]{0,40}\bfor (1) (months?)\b/,
   new RegExp(`\\b${DAYS} (?:for )?free\\b`),
   new RegExp(`^${DAYS} of \\w+,? free\\b`),
   /\b(\d+) free (days?|weeks?)\b/,
@@ -40,7 +41,9 @@ export function dayStatements(plain: string, question: string): Statement[] {
   const text = plain
     .toLowerCase()
     .replace(/\b(?:a )?fortnight\b/g, '14 days')
-    .replace(/\b(?:for|whole|full) a (?=week\b)/g, 'for 1 ')
+    .replace(/\b(?:for|whole|full) (?:a|one) (?:whole |full )?(?=week\b)/g, 'for 1 ')
+    .replace(/\bfree for (?:a|one) (?:whole |full )?(?=month\b)/g, 'free for 1 ')
+    .replace(/\b(?:try|test) ([^.]{0,40}?) free for (?=1 month)/g, 'try $1 for ')
     .replace(/\b(one|two|three|four|six) (?=weeks?\b|days?\b)/g, (word) => `${COUNTS[word.trim()] ?? word} `);
   // What is paid for is no free trial.
   const isPaid = /\btrial (?:for|at|costs?) (?:only |just )?¤0*[1-9.]/.test(text);

@@ -36,6 +36,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
   const text = plain
     .toLowerCase()
     .replace(/^(\p{L}+): (\d+) hours\b/u, '$2 hours of $1')
+    .replace(/^(\p{L}[\p{L} -]{1,25}): (\d+)((?: (?:a|per) month)?(?: included)?),? then (?=¤)/u, '$2 $1$3, then ')
     .replace(/ (?:on|in|with) (?:every|all|each) plans?\b/, '');
   const packs = ALLOWANCE_THEN_PACKS.exec(text);
   if (packs) return packsAfterAllowance(packs);
