@@ -1,5 +1,6 @@
 import { canBeName, isButton } from './line-kinds';
 import { gridFrom } from './line-grid';
+import { PRICE_HEADING } from './named-grid';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
 import { isPriceLine, isPriceOfSeats, isPriceTail, wordPrice } from './price-pieces';
@@ -40,6 +41,8 @@ function isPrice(plain: string): boolean {
 
 function areNames(lines: readonly PlainLine[], start: number, count: number): boolean {
   const names = lines.slice(start, start + count);
+  // "Monthly price" right above the prices is their heading already.
+  if (PRICE_HEADING.test(names.at(-1)?.plain ?? '')) return false;
   return names.every(({ text, plain }) => canBeName(text, plain, true)) && new Set(names.map(({ text }) => text)).size === count;
 }
 

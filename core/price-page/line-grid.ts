@@ -2,7 +2,7 @@ import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
 import { isUsualQuantity } from '../price-phrase/vocabulary';
 import { bareNoun } from './counted-things';
-import { canBeName, isCell, isMark, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { canBeName, isButton, isCell, isMark, isQuestion, isSentence, sectionOf } from './line-kinds';
 import type { PlanTable, TableRow } from './page-tables';
 
 /** A table that was copied a cell a line, and the lines it takes up. */
@@ -109,6 +109,11 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
     }
     // A name by itself heads a list of its own.
     if (!heading || names.includes(nameWords(heading.text))) break;
+    if (lines.slice(at, at + count).every(({ plain }) => isButton(plain)) && rows.length > 0) {
+      groups.push(...lines.slice(at, at + count).map(({ line }) => line));
+      at += count;
+      continue;
+    }
     const kind = sectionOf(heading.plain);
     if (kind !== null && kind !== 'fees' && kind !== 'comparison') break;
     if (isQuestion(heading.plain) || isMark(heading.plain) || heading.role === 'footer' || endsTable(lines, at, count)) break;

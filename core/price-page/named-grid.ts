@@ -1,7 +1,7 @@
 import { isUsualQuantity } from '../price-phrase/vocabulary';
 import { bareNoun } from './counted-things';
 import { gridFrom, type LineGrid } from './line-grid';
-import { canBeName, isPriced } from './line-kinds';
+import { canBeName, isButton, isMark, isPriced } from './line-kinds';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
 
@@ -21,6 +21,35 @@ const CORNER = /^(?:plans?|packages?|features?|compare|products?|what you get|ti
  * a heading with as many cells, one of them a row of prices.
  */
 export function findNamedGrid(lines: readonly PlainLine[]): LineGrid | null {
+  return evenGrid(lines) ?? firstGrid(lines);
+}
+
+/** The largest grid whose rows are those of a table beyond doubt. */
+function evenGrid(lines: readonly PlainLine[]): LineGrid | null {
+  let best: LineGrid | null = null;
+  for (let start = 0; start < lines.length; start += 1)
+    for (let count = LEAST_PLANS; count <= MOST_PLANS; count += 1) {
+      const grid = gridOf(lines, start, count);
+      if (grid && isEven(grid) && grid.to - grid.from > (best ? best.to - best.from : 0)) best = grid;
+    }
+  return best && rightAboveRows(lines, best);
+}
+
+/** A site's menu above the names looks like rows of words: the names stand right above the first row that is told. */
+function rightAboveRows(lines: readonly PlainLine[], grid: LineGrid): LineGrid {
+  const first = grid.table.rows.find(({ cells }) => cells.every(({ plain }) => kindOf(plain) !== 'words'));
+  const at = lines.findIndex(({ line, plain }) => line === first?.line && plain === first.heading);
+  const count = grid.table.names.length;
+  // "For | small teams | growing brands" may stand between.
+  for (const start of at < 0 ? [] : [at - count, at - 2 * count - 1]) {
+    const next = gridOf(lines, start, count);
+    const areNames = next?.table.names.every((name) => /^[\p{Lu}\d]/u.test(name)) ?? false;
+    if (next && areNames && next.to === grid.to && isEven(next)) return next;
+  }
+  return grid;
+}
+
+function firstGrid(lines: readonly PlainLine[]): LineGrid | null {
   // Counts under a word that is counted are no menu, whatever stands above them.
   const starts = lines.map((_, start) => start);
   for (const start of [...starts.filter((at) => isCounted(lines[at - 1]) && A_COUNT.test(lines[at]?.plain ?? '')), ...starts]) {
@@ -62,7 +91,11 @@ function gridOf(lines: readonly PlainLine[], start: number, count: number): Line
   const names = heads.map(({ text }) => nameWords(text));
   if (heads.length < count || new Set(names).size < count || CORNER.test(names[0] ?? '')) return null;
   const areCounts = isCounted(lines[start - 1]) && heads.every(({ plain }) => A_COUNT.test(plain));
-  if (!areCounts && !heads.every(({ text, plain }, index) => canBeName(text, plain, index === 0))) return null;
+  if (
+    !areCounts &&
+    !heads.every(({ text, plain }, index) => canBeName(text, plain, index === 0) || /^(?:free|unlimited|individual)$/i.test(plain))
+  )
+    return null;
   const grid = gridFrom(lines, start, names);
   if (!grid || grid.table.rows.length < LEAST_ROWS) return null;
   const hasPrices = grid.table.rows.some(
@@ -71,4 +104,34 @@ function gridOf(lines: readonly PlainLine[], start: number, count: number): Line
   if (!hasPrices) return null;
   const corner = areCounts ? lines[start - 1] : undefined;
   return corner ? withCounts(grid, corner, heads) : grid;
+}
+
+const LEAST_ROWS_OF_A_TABLE = 4;
+
+/** What a cell can be: two cells of a row that are neither alike nor a mark are of no table. */
+function kindOf(plain: string): 'price' | 'mark' | 'figure' | 'words' {
+  if (isMark(plain) || /^(?:none|n\/a|custom|on request|unlimited\b.*)$/i.test(plain)) return 'mark';
+  if (/¤\d/.test(plain) || isPriced(plain)) return 'price';
+  return /^[^\p{L}]*\d|^up to \d/iu.test(plain) ? 'figure' : 'words';
+}
+
+/**
+ * Whether rows are those of a table beyond doubt, even where prices in them look like cards: each heading stands once, is
+ * no figure, and what stands in a row is of one kind.
+ */
+export function isEven({ table: { rows, names } }: LineGrid): boolean {
+  const headings = new Set(rows.map(({ heading }) => heading.toLowerCase()));
+  const isHeading = (text: string) =>
+    /^(?:\p{L}|\d+[- ](?:year|month))/u.test(text) && !/¤\d/.test(text) && !isMark(text) && !isButton(text) && !names.includes(text);
+  const areHeadings = rows.every(({ heading }) => isHeading(heading));
+  const kinds = rows.map(({ cells }) => [...new Set(cells.map(({ plain }) => kindOf(plain)))].filter((kind) => kind !== 'mark'));
+  const even = kinds.filter((all) => all.length <= 1);
+  const told = even.filter(([kind]) => kind !== 'words');
+  return (
+    rows.length >= LEAST_ROWS_OF_A_TABLE &&
+    headings.size === rows.length &&
+    areHeadings &&
+    even.length >= rows.length * 0.8 &&
+    told.length >= rows.length / 2
+  );
 }

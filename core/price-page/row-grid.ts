@@ -4,10 +4,12 @@ import { canBeName, isCell, isSentence } from './line-kinds';
 import type { PlanTable } from './page-tables';
 import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
+import { wordPrice } from './price-pieces';
 
 const LEAST_COLUMNS = 3;
 const MOST_COLUMNS = 10;
 const LEAST_PLANS = 2;
+const MOST_WORDS = 4;
 const NAME_HEADING = /^(?:name|plan|package|server|type|size|model|tier|instance|product)s?$/i;
 const PRICE = /\b(?:price|monthly|yearly|annually|month|year|mo)\b/i;
 const ATTRIBUTE =
@@ -27,12 +29,22 @@ export interface RowGrid {
  */
 export function findRowGrid(lines: readonly PlainLine[]): RowGrid | null {
   for (let start = 0; start < lines.length; start += 1) {
-    const heads = headingsFrom(lines, start);
-    if (heads.length < LEAST_COLUMNS || !heads.some(({ plain }) => PRICE.test(plain))) continue;
-    const rows = rowsBehind(lines, start + heads.length, heads);
-    if (rows.length >= LEAST_PLANS) return gridOf(heads, rows);
+    for (const heads of [headingsFrom(lines, start), ...underNames(lines, start)]) {
+      if (heads.length < LEAST_COLUMNS || !heads.some(({ plain }) => PRICE.test(plain))) continue;
+      const rows = rowsBehind(lines, start + heads.length, heads);
+      if (rows.length >= LEAST_PLANS) return gridOf(heads, rows);
+    }
   }
   return null;
+}
+
+/** Behind "Plan" any words may head a column: as many as leave rows of a name with its cells. */
+function underNames(lines: readonly PlainLine[], start: number): ReadonlyArray<readonly PlainLine[]> {
+  if (!NAME_HEADING.test(lines[start]?.plain ?? '')) return [];
+  const run = lines.slice(start, start + MOST_COLUMNS);
+  const end = run.findIndex(({ plain }) => /[\d¤✓✗]/.test(plain) || plain.split(' ').length > MOST_WORDS);
+  const most = end < 0 ? run.length : end;
+  return Array.from({ length: Math.max(0, most - LEAST_COLUMNS + 1) }, (_, fewer) => run.slice(0, most - fewer));
 }
 
 function isHeading({ plain }: PlainLine): boolean {
@@ -59,8 +71,10 @@ function rowsOf(lines: readonly PlainLine[], from: number, count: number): Reado
   for (let at = from; at + count <= lines.length; at += count) {
     const [name, ...cells] = lines.slice(at, at + count);
     if (!name || !canBeName(name.text, name.plain, true)) break;
-    const isRow = cells.every(({ plain }) => isCell(plain) && !isSentence(plain)) && cells.some(({ plain }) => /¤\d/.test(plain));
-    const figures = cells.filter(({ plain }) => /[\d¤✓✗–—-]|unlimited/iu.test(plain)).length;
+    const isRow =
+      cells.every(({ plain }) => isCell(plain) && !isSentence(plain)) &&
+      cells.some(({ plain }) => /¤\d/.test(plain) || wordPrice(plain) !== null);
+    const figures = cells.filter(({ plain }) => /[\d¤✓✗–—-]|unlimited|^free$/iu.test(plain)).length;
     if (!isRow || figures < cells.length / 2) break;
     rows.push([name, ...cells]);
   }
