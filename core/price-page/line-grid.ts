@@ -2,7 +2,7 @@ import type { PlainLine } from './plain-line';
 import { nameWords } from './plan-names';
 import { isUsualQuantity } from '../price-phrase/vocabulary';
 import { bareNoun } from './counted-things';
-import { canBeName, isButton, isCell, isMark, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { canBeName, isButton, isCell, isMark, isQuestion, isSentence, type SectionKind, sectionOf } from './line-kinds';
 import type { PlanTable, TableRow } from './page-tables';
 
 /** A table that was copied a cell a line, and the lines it takes up. */
@@ -93,13 +93,39 @@ function namesFrom(lines: readonly PlainLine[], start: number, plans: readonly s
   return names;
 }
 
+/** No table of plans is longer. */
+const MOST_ROWS = 250;
+
+/** What a line can be in a table. */
+interface LineTraits {
+  readonly name: string;
+  readonly section: SectionKind | null;
+  readonly isCell: boolean;
+  /** Whether it reads as nothing but a cell. */
+  readonly isNothingElse: boolean;
+  readonly isButton: boolean;
+}
+
+/** Each line is looked at from many places: what it can be is found once. */
+const TRAITS = new WeakMap<PlainLine, LineTraits>();
+
+function traitsOf(line: PlainLine): LineTraits {
+  const known = TRAITS.get(line);
+  if (known) return known;
+  const { plain, text } = line;
+  const isNothingElse = isMark(plain) || /^[^\p{L}]*\d/u.test(plain) || /^(?:up to|free|custom|add-?on|none|¤)/i.test(plain);
+  const traits = { name: nameWords(text), section: sectionOf(plain), isCell: isCell(plain), isNothingElse, isButton: isButton(plain) };
+  TRAITS.set(line, traits);
+  return traits;
+}
+
 /** The rows behind a run of names, each a heading with as many cells; null where there are none. */
 export function gridFrom(lines: readonly PlainLine[], start: number, names: readonly string[]): LineGrid | null {
   const count = names.length;
   const rows: TableRow[] = [];
   const groups = lines.slice(start, start + count).map(({ line }) => line);
   let at = start + count;
-  while (at + count < lines.length) {
+  while (at + count < lines.length && rows.length < MOST_ROWS) {
     const heading = lines[at];
     const again = [0, 1, 2].find((more) => areNames(lines, at + more, names));
     if (again !== undefined) {
@@ -108,13 +134,13 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
       continue;
     }
     // A name by itself heads a list of its own.
-    if (!heading || names.includes(nameWords(heading.text))) break;
-    if (lines.slice(at, at + count).every(({ plain }) => isButton(plain)) && rows.length > 0) {
+    if (!heading || names.includes(traitsOf(heading).name)) break;
+    if (rows.length > 0 && lines.slice(at, at + count).every((line) => traitsOf(line).isButton)) {
       groups.push(...lines.slice(at, at + count).map(({ line }) => line));
       at += count;
       continue;
     }
-    const kind = sectionOf(heading.plain);
+    const { section: kind } = traitsOf(heading);
     if (kind !== null && kind !== 'fees' && kind !== 'comparison') break;
     if (isQuestion(heading.plain) || isMark(heading.plain) || heading.role === 'footer' || endsTable(lines, at, count)) break;
     const [own, next] = [cellScore(lines, at, count), cellScore(lines, at + 1, count)];
@@ -123,7 +149,7 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
       at += 1;
       continue;
     }
-    if (own < 1 || !cellsOf(lines, at, count).every(({ plain }) => isCell(plain))) {
+    if (own < 1 || !cellsOf(lines, at, count).every((cell) => traitsOf(cell).isCell)) {
       if (own === 0 && areWords(lines, at, count) && cellScore(lines, at + count + 1, count) > 0) {
         rows.push(rowAt(lines, at, count));
         at += count + 1;
@@ -143,13 +169,16 @@ export function gridFrom(lines: readonly PlainLine[], start: number, names: read
 function endsTable(lines: readonly PlainLine[], at: number, count: number): boolean {
   return (
     /^\p{Lu}.*\p{L}\.$/u.test(lines[at]?.text ?? '') ||
-    cellsOf(lines, at, count).some(({ plain }) => sectionOf(plain) === 'addons' && !/^add-?on$/i.test(plain))
+    cellsOf(lines, at, count).some((cell) => traitsOf(cell).section === 'addons' && !/^add-?on$/i.test(cell.plain))
   );
 }
 
 /** Whether all names stand here again, as above a further part of the table. */
 function areNames(lines: readonly PlainLine[], at: number, names: readonly string[]): boolean {
-  return names.every((name, index) => nameWords(lines[at + index]?.text ?? '') === name);
+  return names.every((name, index) => {
+    const line = lines[at + index];
+    return line !== undefined && traitsOf(line).name === name;
+  });
 }
 
 function rowAt(lines: readonly PlainLine[], at: number, count: number): TableRow {
@@ -165,12 +194,11 @@ function cellsOf(lines: readonly PlainLine[], at: number, count: number): readon
 function cellScore(lines: readonly PlainLine[], at: number, count: number): number {
   const cells = cellsOf(lines, at, count);
   if (cells.length < count) return 0;
-  return cells.filter(({ plain }) => isMark(plain) || /^[^\p{L}]*\d/u.test(plain) || /^(?:up to|free|custom|add-?on|none|¤)/i.test(plain))
-    .length;
+  return cells.filter((cell) => traitsOf(cell).isNothingElse).length;
 }
 
 function areWords(lines: readonly PlainLine[], at: number, count: number): boolean {
-  return cellsOf(lines, at, count).every(({ plain }) => isCell(plain) && !isSentence(plain) && sectionOf(plain) === null);
+  return cellsOf(lines, at, count).every((cell) => traitsOf(cell).isCell && !isSentence(cell.plain) && traitsOf(cell).section === null);
 }
 
 function isShort({ plain }: PlainLine): boolean {

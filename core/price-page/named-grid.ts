@@ -21,18 +21,38 @@ const CORNER = /^(?:plans?|packages?|features?|compare|products?|what you get|ti
  * a heading with as many cells, one of them a row of prices.
  */
 export function findNamedGrid(lines: readonly PlainLine[]): LineGrid | null {
-  return evenGrid(lines) ?? firstGrid(lines);
+  return findEvenGrid(lines) ?? firstGrid(lines);
 }
 
-/** The largest grid whose rows are those of a table beyond doubt. */
-function evenGrid(lines: readonly PlainLine[]): LineGrid | null {
+/** How many rows stand above that of the prices at most. */
+const MOST_ABOVE = 20;
+
+/** The largest table a cell a line whose rows are those of a table beyond doubt ({@link isEven}): from a row of prices up to its names. */
+export function findEvenGrid(lines: readonly PlainLine[]): LineGrid | null {
   let best: LineGrid | null = null;
-  for (let start = 0; start < lines.length; start += 1)
-    for (let count = LEAST_PLANS; count <= MOST_PLANS; count += 1) {
-      const grid = gridOf(lines, start, count);
-      if (grid && isEven(grid) && grid.to - grid.from > (best ? best.to - best.from : 0)) best = grid;
-    }
+  for (const [at, { plain }] of lines.entries()) {
+    if (!PRICE_HEADING.test(plain) || (best && at < best.to)) continue;
+    const count = pricesBehind(lines, at);
+    if (count < LEAST_PLANS) continue;
+    for (let above = 0; above <= MOST_ABOVE; above += 1)
+      for (const start of above === 0 ? [at - count, at - count - 1] : [at - count - above * (count + 1)]) {
+        const grid = start < 0 ? null : gridOf(lines, start, count);
+        if (grid && isEven(grid) && grid.to - grid.from > (best ? best.to - best.from : 0)) best = grid;
+      }
+  }
   return best && rightAboveRows(lines, best);
+}
+
+/** How many prices follow a heading, each in a line. */
+function pricesBehind(lines: readonly PlainLine[], at: number): number {
+  const behind = lines.slice(at + 1, at + 2 + MOST_PLANS);
+  const end = behind.findIndex(({ plain }) => !isPriceCell(plain) && !/^[–—-]$/.test(plain));
+  const count = end < 0 ? behind.length : end;
+  return count > MOST_PLANS || !behind.slice(0, count).some(({ plain }) => isPriceCell(plain)) ? 0 : count;
+}
+
+function isPriceCell(plain: string): boolean {
+  return /¤\d/.test(plain) || isPriced(plain);
 }
 
 /** A site's menu above the names looks like rows of words: the names stand right above the first row that is told. */
@@ -99,7 +119,7 @@ function gridOf(lines: readonly PlainLine[], start: number, count: number): Line
   const grid = gridFrom(lines, start, names);
   if (!grid || grid.table.rows.length < LEAST_ROWS) return null;
   const hasPrices = grid.table.rows.some(
-    ({ heading, cells }) => PRICE_HEADING.test(heading) && cells.every(({ plain }) => /¤\d/.test(plain) || isPriced(plain)),
+    ({ heading, cells }) => PRICE_HEADING.test(heading) && cells.every(({ plain }) => isPriceCell(plain)),
   );
   if (!hasPrices) return null;
   const corner = areCounts ? lines[start - 1] : undefined;

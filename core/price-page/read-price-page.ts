@@ -7,7 +7,7 @@ import { htmlBlocks } from './html-blocks';
 import { withHeadedPrices } from './headed-prices';
 import { readInherited } from './inherited';
 import { findLineGrids, findStepGrids, type LineGrid } from './line-grid';
-import { findNamedGrid, isEven, PRICE_HEADING } from './named-grid';
+import { findEvenGrid, findNamedGrid, PRICE_HEADING } from './named-grid';
 import { isMenu, isPriced, isSentence } from './line-kinds';
 import type { PageBlocks, PageTable } from './page-blocks';
 import { shownText } from './page-blocks';
@@ -146,16 +146,17 @@ function isPaidByTime(plain: string): boolean {
 /** A table a cell a line of which nothing else says what its plans cost: what look like cards are its rows. */
 function gridOnly(lines: readonly PlainLine[], { cards }: FoundPlans): LineGrid | null {
   if (cards.every(({ name }) => PRICE_HEADING.test(name))) return findNamedGrid(lines);
-  const grid = findNamedGrid(lines);
+  const only = cards.length === 1 ? findNamedGrid(lines) : null;
+  if (only && (only.counts || only.table.names.includes(cards[0]?.name ?? ''))) return only;
+  const grid = findEvenGrid(lines);
   if (!grid) return null;
-  if (cards.length === 1 && (grid.counts || grid.table.names.includes(cards[0]?.name ?? ''))) return grid;
   // Headings of rows with a price below them look like cards.
   const headings = new Set(grid.table.rows.map(({ heading }) => heading.toLowerCase()));
   const end = grid.table.rows.at(-1)?.cells.at(-1)?.line ?? 0;
   const isOfRows = ({ name, lines: [first] }: FoundPlans['cards'][number]) =>
     headings.has(name.toLowerCase()) ||
     ((first?.line ?? 0) >= grid.table.line && ((first?.line ?? 0) <= end || !grid.table.names.includes(name)));
-  return isEven(grid) && cards.every(isOfRows) ? grid : null;
+  return cards.every(isOfRows) ? grid : null;
 }
 
 function allText({ blocks, title }: PageBlocks): string {
