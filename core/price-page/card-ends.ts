@@ -1,5 +1,5 @@
 import { feesIn } from './fees';
-import { isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import type { PlainLine } from './plain-line';
 import { nameWords, type PlanHead } from './plan-names';
 import { isPriceLine, isPriceTail } from './price-pieces';
@@ -66,6 +66,7 @@ export function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[
     const isSaidBefore = others.some((one) => one.text === line.text);
     if ((endsCard(line, lines, end, holdSentences) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
     if (namesPlan(line, plans, lines) || (line.opens && headsATableOf(lines, end, plans))) break;
+    if (plans.length > 1 && headsListByPlan(lines, end, plans.slice(0, -1))) break;
     if (plans.length > 1 && (saysSomethingNew(line, others) || sellsBeside(lines, end, others))) break;
   }
   return end;
@@ -117,6 +118,15 @@ function headsATableOf(lines: readonly PlainLine[], at: number, plans: readonly 
   const names = new Set(plans.map(({ name }) => lines[name]?.text.toLowerCase()));
   const isName = (place: number) => names.has(lines[place]?.text.toLowerCase());
   return [at, at + 1, at + 2, at + 3].some((place) => isName(place) && isName(place + 1));
+}
+
+/** "Card payments", then the name of another plan with its rate below: a list of what each plan pays. */
+function headsListByPlan(lines: readonly PlainLine[], at: number, others: readonly PlanHead[]): boolean {
+  const names = new Set(others.map(({ name }) => nameWords(lines[name]?.text ?? '').toLowerCase()));
+  const isName = (place: number) => names.has(nameWords(lines[place]?.text ?? '').toLowerCase());
+  const isTold = (place: number) => isName(place) && /^[^\p{L}]*\d/u.test(lines[place + 1]?.plain ?? '');
+  const isHeading = canBeName(lines[at]?.text ?? '', lines[at]?.plain ?? '', true) || sectionOf(lines[at]?.plain ?? '') !== null;
+  return isTold(at) || (isHeading && isTold(at + 1));
 }
 
 /** A sentence that names plans is about more than the last one. */

@@ -116,5 +116,5 @@ export function isCell(text: string): boolean {
 
 /** A cell that can be nothing but a cell. */
 export function isMark(text: string): boolean {
-  return /^(?:[✓✔☑✅✗✘✖×❌—–-]|yes|no|included|not included|unlimited|unmetered)$/iu.test(text);
+  return /^(?:[✓✔☑✅✗✘✖×✕❌—–●-]\uFE0F?|yes|no|included|not included|unlimited|unmetered)$/iu.test(text);
 }

@@ -15,9 +15,9 @@ export interface ReadItem {
   readonly isOpen?: true;
 }
 
-const TICK = /^(?:[✓✔☑✅]|√)\s*/u;
+const TICK = /^(?:[✓✔☑✅√]\uFE0F?|\[x\])\s*/iu;
 const CROSS = /^(?:[✗✘✖☒❌×✕]|[–—-](?=\s\p{L}))\s*/u;
-const BULLET = /^[•·*▪◦‣►»+]\s*(?=[\p{L}\d¤])/u;
+const BULLET = /^[•·*▪◦‣►»+→➔➜]\s*(?=[\p{L}\d¤])/u;
 const NOT_THERE =
   /^(?:no|not|without|excludes?|excluding)\s+(?!limits?\b|transaction fees?|transaction costs?|sales? fee|commission|fees?\b|set-?up|minimum|contract|credit card|card needed)/i;
 const UNLIMITED = /\b(?:unlimited|no limit(?: on)?|limitless|unmetered|without limit)\b/i;

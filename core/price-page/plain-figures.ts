@@ -67,8 +67,8 @@ export function figureFormatOf(text: string): FigureFormat {
 }
 
 /** "¤18 pm", "¤18 pcm", "¤18 p/m" and "¤200 pa". */
-const A_MONTH = /(¤[\d.]*\d)\s?(?:p\.?\s?m\b\.?|p\/m\b|pcm\b)/gi;
-const A_YEAR = /(¤[\d.]*\d)\s?(?:p\.?\s?a\b\.?|p\/a\b)/gi;
+const A_MONTH = /(¤[\d.]*\d)\s?(?:p\.?\s?m\b\.?|p\/m\b|pcm\b|(?:each|every) month\b|per mo\b|per calendar month\b)/gi;
+const A_YEAR = /(¤[\d.]*\d)\s?(?:p\.?\s?a\b\.?|p\/a\b|(?:each|every) year\b|per (?:annum|yr)\b|an? annum\b)/gi;
 
 /** An amount below nothing: `¤-6` is an amount to no rule. Not the upper end of a range, nor what a list's dash begins. */
 const BELOW_NOTHING = /(^|[\p{L}:(=]\s?)[-−–]¤(\d)/gu;

@@ -30,8 +30,12 @@ export function nameWords(text: string): string {
     .replace(/^(?:the|our)\s+/i, '')
     .replace(/\s+(?:(?:most )?popular|best (?:value|seller)|recommended|our tip|new!?)$/i, '')
     .replace(/\s+(?:plan|package|tarif)$/i, '')
+    .replace(WITH_BADGE, (all: string, name: string, badge: string) => (isBadge(badge) ? name : all))
     .trim();
 }
+
+/** "Pupa Top seller", "Shop – our pick": a badge of several words behind a name. */
+const WITH_BADGE = /^(\p{L}[\p{L}\d+]*)\s*(?:[–—·|(-]\s*)?\s((?:\S+ ){1,3}\S+?)\)?$/u;
 
 /** What the page says of words that may be a plan's name. */
 export interface NameEvidence {
