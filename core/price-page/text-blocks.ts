@@ -130,7 +130,8 @@ const JOINED = '\u0000';
 const LEAST_ALIGNED = 3;
 
 /** Columns that are set with spaces, as an e-mail or a terminal has them, become columns with tabs. */
-function withTabs(lines: readonly string[]): string[] {
+function withTabs(given: readonly string[]): string[] {
+  const lines = withEvenGaps(withTabsOfCells(given));
   // Two cells may be a gap within a sentence; several spaces in lines that follow each other are none.
   const isInTwo = (line: string) => cellStarts(line).length === 2 && /\S {3,}\S*\d|[A-Z] {3,}\S/.test(line);
   const isSet = lines.map((line) => !/[\t|]/.test(line) && (cellStarts(line).length >= LEAST_ALIGNED || isInTwo(line)));
@@ -143,6 +144,45 @@ function withTabs(lines: readonly string[]): string[] {
     start = Math.max(end, start + 1);
   }
   return tabbed;
+}
+
+const LEAST_CELLS_APART = 4;
+
+/** A cell a line, each but the last of its row with a tab behind it: the row in the line of its first cell. */
+function withTabsOfCells(lines: readonly string[]): readonly string[] {
+  const isOpen = (line: string) => /^[^\t]*\t\s*$/.test(line);
+  if (lines.filter(isOpen).length < LEAST_CELLS_APART) return lines;
+  const rows = [...lines];
+  for (let at = 0; at < rows.length; at += 1)
+    for (let next = at + 1; next < rows.length && isOpen(lines[next - 1] ?? ''); next += 1) {
+      rows[at] = `${(rows[at] ?? '').replace(/\t\s*$/, '')}\t${(rows[next] ?? '').replace(/\t\s*$/, '')}`;
+      rows[next] = JOINED;
+      if (!isOpen(lines[next] ?? '')) {
+        at = next;
+        break;
+      }
+    }
+  return rows;
+}
+
+/** Rows whose cells stand apart by gaps that are no columns, or by semicolons: as many cells in each, the head perhaps one less. */
+function withEvenGaps(lines: readonly string[]): readonly string[] {
+  const cells = lines.map((line) =>
+    /[\t|]/.test(line) ? [] : line.replace(/^ +(?=\S)/, '').split(line.includes(';') ? / *; ?/ : / {3,}/),
+  );
+  const rows = [...lines];
+  const widthAt = (at: number) => cells[at]?.length ?? 0;
+  for (let at = 0; at < lines.length; at += 1) {
+    const width = widthAt(at);
+    let end = at + 1;
+    while (width > 2 && widthAt(end) === width) end += 1;
+    if (end - at < LEAST_ALIGNED) continue;
+    let top = at;
+    while (top > 0 && widthAt(top - 1) === width - 1 && width > LEAST_CELLS) top -= 1;
+    for (let row = top; row < end; row += 1) rows[row] = [...(widthAt(row) < width ? [''] : []), ...(cells[row] ?? [])].join('\t');
+    at = end - 1;
+  }
+  return rows;
 }
 
 /** Where the cells of a line begin: at its start, and behind two spaces or more. */
@@ -176,6 +216,8 @@ function cellsOf(line: string): string[] {
       .split('\t')
       .map(tidy);
   if (!line.includes('|')) return [line];
-  const inner = line.trim().replace(/^\||\|$/g, '');
+  const whole = line.trim();
+  // Bars on both sides are a frame; one at the start alone leaves the corner empty.
+  const inner = whole.startsWith('|') && !whole.endsWith('|') ? whole : whole.replace(/^\||\|$/g, '');
   return inner.split('|').map(tidy);
 }
