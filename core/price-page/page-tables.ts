@@ -75,7 +75,14 @@ function withCorner(given: PageTable['rows']): PageTable['rows'] {
 /** A row of prices may stand above the names. */
 function withNamesFirst(rows: PageTable['rows']): PageTable['rows'] {
   const [first, second, ...others] = rows;
-  const priced = first?.cells.slice(1).filter((cell) => /[€$£¥]\s?\d|\d\s?[€$£¥]|^(?:free|gratis|kostenlos)$/i.test(cell)).length ?? 0;
+  const priced =
+    first?.cells
+      .slice(1)
+      .filter((cell) =>
+        /[€$£¥]\s?\d|\d\s?(?:[€$£¥]|zł|Kč)|\d\s?(?:dollars|euros?|pounds|USD|EUR|GBP|CHF)\b|\b(?:USD|EUR|GBP|CHF) ?\d|^(?:free|gratis|kostenlos)$/i.test(
+          cell,
+        ),
+      ).length ?? 0;
   const areNames =
     second?.cells[0] === '' && second.cells.length > 2 && second.cells.slice(1).every((cell) => /^\p{L}[^\d%€$£¥]*$/u.test(cell));
   return first && second && priced >= 2 && areNames ? [second, first, ...others] : rows;

@@ -13,6 +13,8 @@ export interface FigureFormat {
   readonly isDollar: boolean;
   /** Whether its signs stand behind their amounts: "72 € 54 €". */
   readonly isSignBehind: boolean;
+  /** Whether its codes stand before their amounts: "CHF 72 CHF 54". */
+  readonly isCodeBefore: boolean;
   readonly language: PageLanguage | null;
 }
 
@@ -61,14 +63,17 @@ export function figureFormatOf(text: string): FigureFormat {
     currency: codes.length === 1 && code !== undefined ? code : bySign,
     hasSigns: signs.length > 0 || codes.length > 0 || new RegExp(`\\d\\s?${CODE}(?!\\p{L})`, 'u').test(text),
     isDollar: codes.length === 0 && signs.length === 1 && sign === '$' && dollar === null,
+    isCodeBefore: count(/(?<!\d\s?)\b(?:EUR|USD|GBP|CHF|CAD|AUD)\s?\d/g) > count(/\d\s?(?:EUR|USD|GBP|CHF|CAD|AUD)\b(?!\s?\d)/g),
     isSignBehind: count(/\d\s?[€$£](?!\s?\d)/g) > count(/(?<!\d\s?)[€$£]\s?\d/g),
     language: languageOf(text),
   };
 }
 
 /** "¤18 pm", "¤18 pcm", "¤18 p/m" and "¤200 pa". */
-const A_MONTH = /(¤[\d.]*\d)\s?(?:p\.?\s?m\b\.?|p\/m\b|pcm\b|(?:each|every) month\b|per mo\b|per calendar month\b)/gi;
-const A_YEAR = /(¤[\d.]*\d)\s?(?:p\.?\s?a\b\.?|p\/a\b|(?:each|every) year\b|per (?:annum|yr)\b|an? annum\b)/gi;
+const A_MONTH =
+  /(¤[\d.]*\d)\s?(?:p\.?\s?m\b\.?|p\/m\b|pcm\b|(?:each|every) month\b|per mo\b|per calendar month\b|monthly(?=$|\s*[·|,;)(]|\s+or\b))/gi;
+const A_YEAR =
+  /(¤[\d.]*\d)\s?(?:p\.?\s?a\b\.?|p\/a\b|(?:each|every) year\b|per (?:annum|yr)\b|an? annum\b|(?:yearly|annually)(?=$|\s*[·|,;)(]|\s+or\b))/gi;
 
 /** An amount below nothing: `¤-6` is an amount to no rule. Not the upper end of a range, nor what a list's dash begins. */
 const BELOW_NOTHING = /(^|[\p{L}:(=]\s?)[-−–]¤(\d)/gu;
@@ -87,7 +92,7 @@ const FIXED_ON_TOP = /(\d%) (?:plus |and (?=¤0\.))(?=¤\d(?:\.\d+)?(?![\d.]|.{0
  * @example plainText('2,9 % + 30 ct', format) // '2.9% + ¤0.3'
  */
 export function plainText(text: string, format: FigureFormat): string {
-  const { decimalSign, hasSigns, isSignBehind, language } = format;
+  const { decimalSign, hasSigns, language } = format;
   const words = inEnglish(text.replace(/[\u00a0\u202f\t]/g, ' '), language)
     .replace(/[‐‑]/g, '-')
     .replace(/½/g, '.5')
@@ -103,9 +108,7 @@ export function plainText(text: string, format: FigureFormat): string {
     new RegExp(`(?<![\\p{L}\\d])${NUMBER}(\\s?[kK]\\b|M\\b(?!B))?`, 'gu'),
     (written, thousands: string | undefined) => plainFigure(written, thousands, decimalSign),
   );
-  const withMoney = (
-    isSignBehind ? figures.replace(/(?<![\d.])(\d+(?:\.\d+)?)\s?[€$£](?![\d])/g, (_, amount: string) => money(amount)) : figures
-  )
+  const withMoney = inPlaceOfPage(figures, format)
     .replace(new RegExp(`${SIGN}\\s?(\\d*\\.?\\d+)(?:\\s?${CODE}(?!\\p{L}))?`, 'gu'), (_, amount: string) => money(amount))
     .replace(new RegExp(`(?<![¤\\d.])(\\d+(?:\\.\\d+)?)\\s?(?:[€£¥₹₪₺₩]|\\$|${CODE}(?!\\p{L}))`, 'gu'), (_, amount: string) =>
       money(amount),
@@ -131,6 +134,16 @@ export function plainText(text: string, format: FigureFormat): string {
     .replace(FIXED_ON_TOP, '$1 + ')
     .replace(/\s+/g, ' ')
     .trim();
+}
+
+/** Two amounts side by side: a sign between them belongs to the one that the page's other signs say it does. */
+function inPlaceOfPage(figures: string, { isSignBehind, isCodeBefore }: FigureFormat): string {
+  if (isSignBehind) return figures.replace(/(?<![\d.])(\d+(?:\.\d+)?)\s?[€$£](?!\d)/g, (_, amount: string) => money(amount));
+  if (!isCodeBefore) return figures;
+  return figures.replace(
+    /\b(?:EUR|USD|GBP|CHF|CAD|AUD)\s?(\d+(?:\.\d+)?)(?!\s?(?:EUR|USD|GBP|CHF|CAD|AUD)\b(?!\s?\d))/g,
+    (_, amount: string) => money(amount),
+  );
 }
 
 /** All amounts of money of a line in plain figures, in its order. */

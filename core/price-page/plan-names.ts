@@ -48,13 +48,16 @@ export interface NameEvidence {
 export function nameEvidence(lines: readonly PlainLine[]): NameEvidence {
   const counts = new Map<string, number>();
   const named = new Set<string>();
+  const own = new Set(lines.map(({ text }) => text.toLowerCase()));
   for (const { text, plain } of lines) {
     counts.set(text.toLowerCase(), (counts.get(text.toLowerCase()) ?? 0) + 1);
     const words =
-      /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?(\p{Lu}[\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/u.exec(
+      /^(?:choose|get|buy|select|start with|begin with|try|order|take|everything in|all in|all of)\s+(?:the\s+)?([\p{L}\d][\p{L}\d+ -]{0,30}?)(?: plan)?(?:,.*| plus.*| and.*|:)?$/u.exec(
         text.replace(/^(?:Choose|Get|Buy|Select|Start|Begin|Try|Order|Take|Everything|All)/, (word) => word.toLowerCase()),
       )?.[1];
-    if (words !== undefined && !/^(?:started|start \w|it|now|in touch|free)\b/i.test(words)) named.add(words.toLowerCase());
+    // A name in small letters has to stand on a line of its own.
+    const isName = words !== undefined && (/^\p{Lu}/u.test(words) || own.has(words.toLowerCase()));
+    if (isName && !/^(?:started|start \w|it|now|in touch|free)\b/i.test(words)) named.add(words.toLowerCase());
     if (/\bplan$/i.test(text) && plain.split(' ').length <= 4 && !isButton(plain)) named.add(text.toLowerCase());
   }
   for (const name of namesInRuns(lines, counts)) named.add(name);
@@ -211,7 +214,7 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
     (/\d/.test(plain) ? 1 : 0) -
     (/^(?:unlimited \w|no|up to|free \w|\d)/i.test(plain) ? 4 : 0) -
     (steps - 1) * 0.75 -
-    (/^\p{Ll}/u.test(text) ? 2 : 0)
+    (/^\p{Ll}/u.test(text) && !isNamed ? 2 : 0)
   );
 }
 

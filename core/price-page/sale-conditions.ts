@@ -26,7 +26,7 @@ const REFUND: readonly RegExp[] = [
   ),
   new RegExp(`\\b(?:refund|refunds|money back|happy)\\b[^?]*${DAYS}`),
   new RegExp(`\\bno refunds? after ${DAYS}\\b`),
-  new RegExp(`^(?:our |a )?${DAYS}[- ](?:satisfaction |no[- ]risk |no[- ]questions?[- ]asked )?guarantee\\b`),
+  new RegExp(`\\b${DAYS}[- ](?:satisfaction |no[- ]risk |no[- ]questions?[- ]asked )?guarantee\\b`),
   /\b(?:money[- ]back|refunds?) (?:in|within|during|for) (?:the |your )?first (\d+ )?(days?|weeks?|months?)\b/,
   new RegExp(`\\breturn (?:it|them|any|every|your|the|all)\\b[^.]{0,30}?\\b(?:within|for|in) ${DAYS}\\b`),
 ];

@@ -4,7 +4,7 @@ const LEAST_ROWS = 2;
 
 /** What a cell of such a table looks like: an amount, a count with its unit, or a word. */
 const CELL =
-  /(?:[€$£]\s?)?\d[\d.,]*(?:\s?(?:€|\$|£))?(?:\s?(?:[kKMGT]B|vCPUs?|vCores?|cores?|hours?|h|%))?(?:\s?(?:\/|per|a)\s?(?:mo|month|yr|year|hr|hour|h)\b)?|\S+/gu;
+  /(?:[€$£]\s?)?\d[\d.,]*(?:\s?(?:€|\$|£))?(?:\s?(?:[kKMGT]B|vCPUs?|vCores?|cores?|hours?|h|%))?(?:\s?(?:\/|per|a|each|every)\s?(?:mo|month|yr|year|hr|hour|h)\b|\s(?:monthly|yearly|annually|hourly)\b)?|\S+/gu;
 
 /**
  * Puts tabs into tables that were copied with single spaces: a line of words that head columns, one of them the price, and
