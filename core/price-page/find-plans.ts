@@ -1,5 +1,5 @@
 import { areBlocks, endOfLast, endsCard, opensBlock, startOf } from './card-ends';
-import { isButton, isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
+import { canBeName, isButton, isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
 import type { PlainLine } from './plain-line';
 import {
@@ -133,9 +133,23 @@ function followEachOther(texts: readonly string[]): boolean {
   );
 }
 
+/** "Up to 100 parcels", "Up to 500 parcels" right above prices, and no short names above all of them. */
+function areGrowingCounts(lines: readonly PlainLine[], anchors: readonly number[]): boolean {
+  const counts = anchors.map((at) => /^up to (\d+) (\p{L}+)$/iu.exec(lines[at - 1]?.plain ?? ''));
+  const isGrowing = counts.every((count, at) => count !== null && (at === 0 || Number(count[1]) > Number(counts[at - 1]?.[1])));
+  const areOfOne = new Set(counts.map((count) => count?.[2]?.toLowerCase())).size === 1;
+  const areNamed = anchors.every((at) => {
+    const above = lines[at - 2];
+    return above !== undefined && canBeName(above.text, above.plain, above.opens) && above.plain.split(' ').length <= 2;
+  });
+  // Counts with nothing but a price below each are a list.
+  const haveMore = anchors.some((at, index) => (anchors[index + 1] ?? at) - at > 2);
+  return anchors.length >= 2 && isGrowing && areOfOne && haveMore && !areNamed;
+}
+
 /** Blocks that begin with a count and its price, and have no other name; null where not all do. */
 function countHeads(lines: readonly PlainLine[], anchors: readonly number[]): PlanHead[] | null {
-  const areRanges = followEachOther(anchors.map((at) => lines[at - 1]?.plain ?? ''));
+  const areRanges = followEachOther(anchors.map((at) => lines[at - 1]?.plain ?? '')) || areGrowingCounts(lines, anchors);
   const heads = anchors.filter((at) => {
     const above = lines[at - 1];
     return areRanges || (above?.opens === true && isCount(above));
@@ -156,6 +170,7 @@ function priceAnchors(lines: readonly PlainLine[]): number[] {
     const previous = lines[before]?.plain ?? '';
     const continues =
       isPriceLine(previous) ||
+      isPriceOfSeats(previous) ||
       isPriceTail(previous) ||
       (isForSoMany(previous) && isPriceLine(lines[before - 1]?.plain ?? '')) ||
       (isOffer(previous) && lines[before]?.opens !== true);

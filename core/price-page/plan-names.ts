@@ -86,6 +86,8 @@ function headsATable(lines: readonly PlainLine[], at: number, count: number): bo
     const isShort = (plain: string) => plain.split(' ').length <= MOST_WORDS_OF_A_CELL;
     const told = cells.filter(({ plain }) => isMark(plain) || (/^[^\p{L}]*\d/u.test(plain) && !isPriced(plain) && isShort(plain)));
     const heading = lines[label]?.plain ?? '';
+    const areSteps = /^(?:up to )?\d+\+?$/i.test(heading) && cells.length === count && cells.every(({ plain }) => /^¤\d/.test(plain));
+    if (areSteps) return true;
     return cells.length === count && !isButton(heading) && !isPriced(heading) && told.length >= Math.max(2, Math.ceil(count / 2));
   };
   // A few items with figures can follow others by chance.
@@ -120,6 +122,8 @@ function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameE
     if (!line || line.role === 'navigation') break;
     const { plain, text } = line;
     const isFree = isNameLike(lines, at);
+    // A bare count above a price is a step of a table, whose names stand above it.
+    if (/^(?:up to )?\d+\+?$/i.test(plain)) break;
     // What is chosen with "Add to cart" ends there.
     if (steps > 0 && isButton(plain) && plain.split(' ').length >= 2) break;
     if (!isFree && (sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain))) break;
@@ -165,9 +169,16 @@ export function namesAbove(lines: readonly PlainLine[], prices: readonly number[
   const isAlike = worth(alike) >= worth(own) - prices.length * 0.5;
   const doesOpen = (one: Candidate | null | undefined) => one !== null && one !== undefined && lines[one.at]?.opens === true;
   // What stands right below a name that opens its block, where the others' names open theirs, is a badge.
-  const isBelowName = (index: number) => doesOpen(own[index]) && alike.every((one, at) => doesOpen(one) === (at !== index));
+  const isFree = (index: number) => isAboveZero(lines, own[index]?.at ?? -1);
+  const isBelowName = (index: number) =>
+    isFree(index) || (doesOpen(own[index]) && alike.every((one, at) => doesOpen(one) === (at !== index)));
   const names = isAlike ? alike.map((one, index) => (one && one.score > 0 && !isBelowName(index) ? one : (own[index] ?? null))) : own;
   return names.map((one) => (one && one.score > 0 ? one.at : null));
+}
+
+/** "Free" right above "¤0". */
+function isAboveZero(lines: readonly PlainLine[], at: number): boolean {
+  return /^free(?: plan)?$/i.test(lines[at]?.plain ?? '') && /^¤0(?:\.0+)?(?![\d.])/.test(lines[at + 1]?.plain ?? '');
 }
 
 /** "Free" is a name where a price follows it, "Lifetime" where one follows that is paid once. */
