@@ -23,7 +23,7 @@ const NOT_THERE =
 const UNLIMITED = /\b(?:unlimited|no limit(?: on)?|limitless|unmetered|without limit)\b/i;
 /** A heading of a list, or a hint at the plan before. */
 const NO_ITEM =
-  /^(?:everything (?:in|from|that)|all that \S+(?: \S+)? (?:has|have|does|offers|includes)|all \S+ features|all (?:of|in|the features of) \S+(?: \S+)?(?:,| and|:)? ?(?:plus|and)|includes?:?$|including:?$|what stands out|top features|key features|highlights|features:?$|plus:?$|you get:?$|what you get|what['’]s (?:included|inside)[:?]?$|what['’]s in (?:it|here|the box|this plan)[:?]?$|in this plan:?$)/i;
+  /^(?:(?:includes? |with )?everything (?:else )?(?:in|from|that|you get)|all that \S+(?: \S+)? (?:has|have|does|offers|includes)|all \S+ features|what \S+(?: \S+)? (?:has|offers|includes)\b|(?:the )?same as\b|\S+['’]s? features,? (?:plus|and)|(?:\S+ ){1,3}plus:?$|\S+, plus:?$|all (?:of|in|the features of) \S+(?: \S+)?(?:,| and|:)? ?(?:plus|and)|includes?:?$|including:?$|what stands out|top features|key features|highlights|features:?$|plus:?$|you get:?$|what you get|what['’]s (?:included|inside)[:?]?$|what['’]s in (?:it|here|the box|this plan)[:?]?$|in this plan:?$)/i;
 
 /** Whether an item is ticked, crossed or only listed, and its words. */
 export function markOf(text: string): { readonly isThere: boolean; readonly isMarked: boolean; readonly words: string } {

@@ -98,6 +98,7 @@ export function plainText(text: string, format: FigureFormat): string {
     .replace(/½/g, '.5')
     .replace(/(\d)\s?(?:percent|per cent|pct)\b/gi, '$1%')
     .replace(/(\/ ?|[Pp]er )([Mm]o|[Yy]r)\.(?!\s+\p{Lu})(?=\s|$)/gu, '$1$2')
+    .replace(/^(?:∞|any number|limitless|no limits?|no caps?|without limit|as many as (?:you|i) (?:like|want|need))$/i, 'unlimited')
     .replace(WITHOUT_LIMIT, '$1unlimited ')
     // As people shorten them: "txn fee", "CC: 2.9%".
     .replace(/\btxn\b/gi, 'transaction')
