@@ -96,8 +96,12 @@ function unitCharge(price: string, name: string): Extract<Statement, { kind: 'ch
   return charge && !/^(?:site|server|app|shop|account|website)s?$/.test(charge.charge.on ?? 'orders') ? { ...charge, beyond: false } : null;
 }
 
+/** What is bought, not used: each further one is paid once. */
+export const A_THING = /\b(?:scanners?|readers?|terminals?|printers?|cash drawers?|tablets?|cameras?)\b/i;
+
 /** More of what a plan includes is charged with the plan, not taken like an add-on. */
 export function isMoreOfPlans({ name, charge }: StatedAddon): boolean {
+  if (A_THING.test(name)) return false;
   return charge !== null && /^(?:additional|extra|further|more)\b|\b(?:above|beyond|over|past) (?:the|your|that|this|what)\b/i.test(name);
 }
 

@@ -28,6 +28,9 @@ const SALES_TAX =
 /** Percentages that are no fees. */
 const NO_FEE =
   /\b(save|saves|saving|savings|off|discount|discounted|cheaper|less|uptime|vat|tax|taxes|availability|guarantee|sla|faster|commission for you|value|of the server|refund|ads|adverts?|advertising)\b/;
+/** "Card fees of 1.5% are included in ours." */
+const INCLUDED_IN_OTHERS =
+  /\b(?:is|are|already|all)? ?(?:included|contained|covered) (?:in|by|with) (?:ours|our (?:fee|share|price)s?|it|that|this|these|the (?:price|fee|rate|commission|above)s?)\b/;
 const OUTSIDE =
   /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing|services?)\b|\bthird[- ]party payments?\b|\b(?:don['’]?t|do not|not) us(?:e|ing) \w+ pay(?:ments)?\b|\bwithout \w+ pay(ments)?\b/;
 const IN_PERSON =
@@ -49,7 +52,7 @@ const FEE_FREE =
 const NO_FEE_AFTER =
   /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|(?<!\b(?:we|us) )\bkeeps? (?:everything|every (?:penny|cent)|it all|all of (?:it|your (?:sales|earnings|revenue|income)))\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:(?:platform|transaction|sales?|selling) fees?|commission)\b[^.%]*:\s*(?:none|no|free|0)$|\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without|without any) fees?$|\b(?:products|shop|store|things|tickets)\b[^.%]*, (?:no|without|without any) (?:sales )?fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
 const NO_PLATFORM_FEE =
-  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking) fees?|selling fees?|commissions?|platform fees?|fees? on (?:tips and )?(?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|(?:member |ticket |course )?payments|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
+  /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking|order) fees?|selling fees?|commissions?|platform fees?|fees? on (?:tips and )?(?:paid )?(?:sales|memberships|orders|tickets|subscriptions|courses)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|(?:member |ticket |course )?payments|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
 /** What a fee's words are read with. */
 export interface FeeSurroundings {
@@ -74,6 +77,7 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     .replace(PROCESSING_INCLUDED, '')
     .replace(BESIDE_SALES_FEES, '')
     .replace(SALES_TAX, ' ');
+  if (INCLUDED_IN_OTHERS.test(text)) return [];
   const parts = text.split(BESIDE_CARD_FEES);
   if (parts.length > 1 && parts.every((part) => /\d%/.test(part)))
     return parts.flatMap((part) => feesIn(part, { heading, isProcessor, isFee }));

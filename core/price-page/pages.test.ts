@@ -34,6 +34,9 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'market-fairstead': ['Pilot: fee 1.4%+0.25 payment', 'Launch: fee 1.4%+0.25 payment', 'Scale: fee 1.4%+0.25 payment'],
   'course-tern': ['Taster', 'Teacher', 'School', 'Academy'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
   'course-plumbline': ['Apprentice', 'Journeyman', 'Master'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
+  // A feature behind others in one sentence, and a thing to buy whose plans count it.
+  'plugin-harrowgate': ['Single', 'Several', 'Studio', 'Forever'].map((plan) => `${plan}: feat calendar-sync yes`),
+  'tickets-plover': ['+Extra door scanner: addon 0 89'],
   'course-mayfly': [
     ...['Seedling', 'Orchard', 'Forest'].map((plan) => `${plan}: fee 1.5%+0.25 payment`),
     // What is charged beyond it is read; what stands before it in the same sentence is not.

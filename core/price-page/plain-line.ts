@@ -12,6 +12,12 @@ const PRICE_AND_SHARE = /^((?:from )?¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr
 const PRICE_WITH_ALLOWANCE =
   /^(¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr)),? (?:with|including|incl\.) (\d+ \p{L}[\p{L} ]*,? then ¤[\d.]+ (?:each|apiece|(?:per|an?|for each) \p{L}+))\.?$/iu;
 
+/** "GROWTH — most shops choose this": a name, and what praises it. */
+const NAME_AND_PRAISE =
+  /^(\p{Lu}[\p{L}\d+]{1,20}(?: \p{Lu}[\p{L}+]*)?) (?:[–—-] |\()((?=\D*\)?$).*\b(?:most|popular|recommended|favou?rite|our (?:choice|pick|tip)|best(?: value| seller| choice)?|bestseller|choose|chosen)\b.*)$/iu;
+
+const MOST_WORDS = 8;
+
 /** Between two sentences of a line in plain figures. */
 export const END_OF_SENTENCE = /(?<=[\p{L}\d)%][.!?])\s+(?=[\p{Lu}¤\d])/u;
 
@@ -23,6 +29,9 @@ export function sentencesOf(given: PlainLine): PlainLine[] {
   if (price !== undefined && share !== undefined) return [price, share].map((plain) => ({ ...line, plain, text: plain }));
   const [, monthly, allowance] = PRICE_WITH_ALLOWANCE.exec(line.plain) ?? [];
   if (monthly !== undefined && allowance !== undefined) return [monthly, allowance].map((plain) => ({ ...line, plain, text: plain }));
+  const [, name, praise] = NAME_AND_PRAISE.exec(line.plain) ?? [];
+  if (name !== undefined && praise !== undefined && line.plain.split(' ').length <= MOST_WORDS)
+    return [{ ...line, plain: name, text: name }];
   const sentences = line.plain.split(END_OF_SENTENCE);
   return sentences.length < 2 ? [line] : sentences.map((plain) => ({ ...line, plain, text: plain }));
 }

@@ -130,7 +130,10 @@ function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameE
     if (!isBadge(plain) && !isLeadIn(plain)) {
       steps += 1;
       const isNamedAgain = /^free$/i.test(plain) && (said.counts.get(text.toLowerCase()) ?? 0) > 1;
-      const isFreePlan = steps === 1 && (isNamedAgain || /^free \p{L}+$/iu.test(plain)) && /^¤0\b/.test(lines[price]?.plain ?? '');
+      const isFreePlan =
+        steps === 1 &&
+        (isNamedAgain || /^free \p{L}+$/iu.test(plain)) &&
+        (/^¤0\b/.test(lines[price]?.plain ?? '') || wordPrice(lines[price]?.plain ?? '') === 'free');
       if (isFree || canBeName(text, plain, line.opens))
         found.push({
           at,

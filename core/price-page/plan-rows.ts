@@ -20,9 +20,9 @@ export function readPlanRows({ rows }: PageTable, plain: (text: string) => strin
     told.length >= LEAST_ROWS &&
     told.every(({ cells: [name = '', price = '', ...items] }) => {
       const isPriced = isPriceLine(price) || wordPrice(price) === 'free';
-      const counted = items.filter((item) => UNLIMITED.test(item) || (/\d/.test(item) && /\p{L}/u.test(item)));
-      return canBeName(name, name, true) && isPriced && counted.length >= LEAST_ITEMS;
-    });
+      return (canBeName(name, name, true) || /^(?:lifetime|for ?ever|free)$/i.test(name)) && isPriced && countedIn(items) > 0;
+    }) &&
+    told.filter(({ cells: [, , ...items] }) => countedIn(items) >= LEAST_ITEMS).length * 2 >= told.length;
   if (!arePlans) return false;
   for (const { line, cells } of told) {
     const [name = '', price = '', ...items] = cells;
@@ -34,6 +34,10 @@ export function readPlanRows({ rows }: PageTable, plain: (text: string) => strin
     }
   }
   return true;
+}
+
+function countedIn(items: readonly string[]): number {
+  return items.filter((item) => UNLIMITED.test(item) || (/\d/.test(item) && /\p{L}/u.test(item))).length;
 }
 
 /** What the cells of a column count: "products" of "1000 products". */

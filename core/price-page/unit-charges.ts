@@ -47,7 +47,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
     addedPack(text, heading) ??
     beyondAllowance(text) ??
     extraOne(text) ??
-    eachPack(text) ??
+    eachPack(text, heading) ??
     packIn(text, heading) ??
     oneIn(text, heading, first?.[1])
   );
@@ -115,9 +115,9 @@ const EACH_PACK = new RegExp(
   'u',
 );
 
-function eachPack(text: string): ChargeStatement | null {
+function eachPack(text: string, heading: string): ChargeStatement | null {
   const [, size, noun = '', each = '0'] = EACH_PACK.exec(text) ?? [];
-  const thing = size === undefined || A_TIME.test(noun) ? null : countedThing(noun);
+  const thing = size === undefined || A_TIME.test(noun) ? null : countedThing(noun, heading);
   if (size === undefined || !thing) return null;
   return packOf(thing, each, size, { isBeyond: true });
 }
