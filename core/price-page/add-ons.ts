@@ -18,7 +18,7 @@ export interface StatedAddon {
 const ONE_LINE =
   /^(?:extras?:\s*|add-?ons?:\s*)?((?:\p{L}|\d+ (?:gb |tb )?(?:more|extra|additional|further) )(?:[\p{L}\d\s’'/&+-]|\.(?=\p{L}{2,4}\b)){2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
 const NO_NAME =
-  /^add(?: \d+)?$|^(?:(?:every|each|all|the|following|later) (?:further |other )?years?\b|years? (?:\d|two|after)|from|or|otherwise|else|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more(?! \p{Lu}| \p{L}+ (?:addresses|accounts|users|seats)\b)|less|with|if)\b|\b(?:plans?|tarif|kostet|kosten|coûte|cuesta|costa|kost|per month|renews|saves?|included|instead|trial|first (?:month|year|payment))\b|^others?$/iu;
+  /^add(?: \d+)?$|^(?:(?:every|each|all|the|following|later) (?:further |other )?years?\b|years? (?:\d|two|after)|from|or|otherwise|else|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more(?! \p{Lu}| \p{L}+ (?:addresses|accounts|users|seats)\b)|less|with|if)\b|\b(?:plans?|tarif|kostet|kosten|coûte|cuesta|costa|kost|per month|listing an?|renews|saves?|included|instead|trial|first (?:month|year|payment))\b|^others?$/iu;
 
 /**
  * An add-on on one line ("Extra mailbox: 1.50 per month") or as a name with its price below.
@@ -58,7 +58,9 @@ function withLabelBelow(head: PlainLine, below: PlainLine | undefined): StatedAd
 }
 
 function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
-  const match = ONE_LINE.exec(plain.replace(/^[•✓✔+]\s*/u, ''));
+  const match = ONE_LINE.exec(
+    plain.replace(/^[•✓✔+]\s*/u, '').replace(/^(?:an?|each|every) (?=(?:second|extra|additional|further|own|dedicated) (?!\d))/i, ''),
+  );
   const [, name = '', , told = ''] = match ?? [];
   const price = withoutInstalments(told);
   if (!match || NO_NAME.test(name) || name.split(' ').length > 6 || isQuestion(plain)) return null;

@@ -37,6 +37,9 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // A feature behind others in one sentence, and a thing to buy whose plans count it.
   'plugin-harrowgate': ['Single', 'Several', 'Studio', 'Forever'].map((plan) => `${plan}: feat calendar-sync yes`),
   'tickets-plover': ['+Extra door scanner: addon 0 89'],
+  'builder-saltmarsh': ['A page about me', 'A site for my business', 'A shop'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
+  // A sentence about what listing a thing costs.
+  'market-thornfield': [': per 0.15 listings/items'],
   'course-mayfly': [
     ...['Seedling', 'Orchard', 'Forest'].map((plan) => `${plan}: fee 1.5%+0.25 payment`),
     // What is charged beyond it is read; what stands before it in the same sentence is not.

@@ -18,6 +18,9 @@ const NAME_AND_PRAISE =
 
 const MOST_WORDS = 8;
 
+/** "Includes: 25 pages, blog, 2 editors" is a list. */
+const INCLUDES = /^(?:includes|including|included|you get|what you get|comes with|with|features): (?=[^¤%]*$)([^.!?]{6,})\.?$/i;
+
 /** Between two sentences of a line in plain figures. */
 export const END_OF_SENTENCE = /(?<=[\p{L}\d)%][.!?])\s+(?=[\p{Lu}¤\d])/u;
 
@@ -29,6 +32,10 @@ export function sentencesOf(given: PlainLine): PlainLine[] {
   if (price !== undefined && share !== undefined) return [price, share].map((plain) => ({ ...line, plain, text: plain }));
   const [, monthly, allowance] = PRICE_WITH_ALLOWANCE.exec(line.plain) ?? [];
   if (monthly !== undefined && allowance !== undefined) return [monthly, allowance].map((plain) => ({ ...line, plain, text: plain }));
+  const [, included] = INCLUDES.exec(line.plain) ?? [];
+  const items = included?.split(/,\s+(?:and\s+)?|;\s+/) ?? [];
+  if (items.length >= 2 && items.every((item) => item.split(' ').length <= MOST_WORDS - 2))
+    return items.map((plain) => ({ ...line, plain, text: plain, role: 'item' }));
   const [, name, praise] = NAME_AND_PRAISE.exec(line.plain) ?? [];
   if (name !== undefined && praise !== undefined && line.plain.split(' ').length <= MOST_WORDS)
     return [{ ...line, plain: name, text: name }];

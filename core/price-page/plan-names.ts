@@ -138,7 +138,7 @@ function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameE
         found.push({
           at,
           steps,
-          score: nameScore(line, said, steps) + (isFreePlan ? FREE_NAMED : 0) - (isWhoseItIs(lines, at, steps) ? 2 : 0),
+          score: nameScore(line, said, steps, at === price - 1) + (isFreePlan ? FREE_NAMED : 0) - (isWhoseItIs(lines, at, steps) ? 2 : 0),
         });
     }
     if (line.opens && at !== price) break;
@@ -208,7 +208,7 @@ function isAboveNothing(lines: readonly PlainLine[], at: number): boolean {
   );
 }
 
-function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: number): number {
+function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: number, isAbovePrice = false): number {
   const text = line.text;
   const plain = line.plain.replace(/^\d+[.)]\s+/, '');
   // "Pay as you go" is a usual name.
@@ -221,7 +221,7 @@ function nameScore(line: PlainLine, { named, counts }: NameEvidence, steps: numb
     (isNamed ? 4 : 0) +
     (line.role === 'heading' ? 3 : 0) +
     (line.opens ? 2 : 0) -
-    (TAGLINE.test(plain) && words > 1 && !isNamed && !/^for ?ever$/i.test(plain) ? 3 : 0) -
+    (TAGLINE.test(plain) && words > 1 && !isNamed && !(line.opens && isAbovePrice) && !/^for ?ever$/i.test(plain) ? 3 : 0) -
     (words > 2 ? words - 2 : 0) -
     (isButton(plain) && !isNamed ? buttonPenalty : 0) -
     (isAgain && !isNamed ? 4 : 0) -

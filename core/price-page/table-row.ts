@@ -239,6 +239,11 @@ function otherOf(heading: string, { plain, line }: RowCell): CellReading {
   if (/^(?:add-?on|optional|extra|at extra cost|paid add-?on)$/i.test(plain)) return { ...NOTHING, why: 'only as an add-on' };
   const beyond = allowanceOf(heading, plain);
   if (beyond) return beyond;
+  const ofEach =
+    /^¤[\d.]+ (?:each|apiece)$/i.test(plain) && /[^s]s$/i.test(heading.trim())
+      ? unitChargeIn(plain.replace(/ (?:each|apiece)$/i, ` per ${heading}`), heading)
+      : null;
+  if (ofEach) return { statements: [ofEach], pieces: [] };
   const money = /¤\d/.test(plain);
   if (money && !/\b(?:sales|revenue|turnover)\b/i.test(heading)) {
     const pieces = pricePieces([{ line, plain }]);

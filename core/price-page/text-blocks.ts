@@ -1,4 +1,5 @@
 import { asCopied, placesWithoutSpacing } from './typed-text';
+import { withHeadingsAbove } from './headings-above';
 import { isMenuRow } from './line-kinds';
 import { withSpacedTables } from './spaced-table';
 import { MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
@@ -131,7 +132,7 @@ const LEAST_ALIGNED = 3;
 
 /** Columns that are set with spaces, as an e-mail or a terminal has them, become columns with tabs. */
 function withTabs(given: readonly string[]): string[] {
-  const lines = withEvenGaps(withTabsOfCells(given));
+  const lines = withEvenGaps(withHeadingsAbove(withTabsOfCells(given), JOINED));
   // Two cells may be a gap within a sentence; several spaces in lines that follow each other are none.
   const isInTwo = (line: string) => cellStarts(line).length === 2 && /\S {3,}\S*\d|[A-Z] {3,}\S/.test(line);
   const isSet = lines.map((line) => !/[\t|]/.test(line) && (cellStarts(line).length >= LEAST_ALIGNED || isInTwo(line)));
