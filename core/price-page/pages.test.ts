@@ -1,23 +1,8 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { notStated, ownTruth, type PageTruth, saidWithoutTruth } from '../tests/page-truth';
+import { pagesIn } from '../tests/page-corpus';
+import { notStated, type PageTruth, saidWithoutTruth } from '../tests/page-truth';
 import type { PageReading } from './page-reading';
 import { readPricePage } from './read-price-page';
-
-const folder = (name: string) => join(import.meta.dirname, name);
-const read = (file: string) => readFileSync(file, 'utf8');
-
-function pagesIn(name: string): Array<{ page: string; text: string; truth: PageTruth }> {
-  return readdirSync(folder(name)).flatMap((file) => {
-    const truth = /^(.*)\.truth\.(txt|json)$/.exec(file);
-    if (!truth?.[1]) return [];
-    const source = ['.clip.html', '.txt', '.html'].map((end) => join(folder(name), `${truth[1]}${end}`)).find((path) => existsSync(path));
-    if (source === undefined) return [];
-    const text = read(join(folder(name), file));
-    return [{ page: truth[1], text: read(source), truth: truth[2] === 'txt' ? ownTruth(text) : (JSON.parse(text) as PageTruth) }];
-  });
-}
 
 const readings = new Map<string, PageReading>();
 
@@ -113,7 +98,7 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
 describe.each([
   ['pages of our own', 'pages'],
   ['the shared corpus', 'corpus'],
-])('%s', (_title, name) => {
+] as const)('%s', (_title, name) => {
   it.each(pagesIn(name).map((one) => [one.page, one] as const))('%s is read but for what is named', (page, { text, truth }) => {
     const reading = readingOf(text, truth);
     expect(notStated(reading, truth).sort()).toEqual([...(NOT_READ[page] ?? [])].sort());

@@ -28,7 +28,7 @@ export function nameWords(text: string): string {
   return text
     .replace(/^\d+[.)]\s+/, '')
     .replace(/^(?:the|our)\s+/i, '')
-    .replace(/\s+(?:(?:most )?popular|best (?:value|seller)|recommended|our tip|new!?)$/i, '')
+    .replace(/\s+(?:[★☆✨] ?)?(?:(?:most )?popular|best ?(?:value|seller)|recommended|our tip|new!?)$/i, '')
     .replace(/\s+(?:plan|package|tarif)$/i, '')
     .replace(WITH_BADGE, (all: string, name: string, badge: string) => (isBadge(badge) ? name : all))
     .trim();

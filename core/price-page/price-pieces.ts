@@ -247,7 +247,7 @@ export function isPriceTail(plain: string): boolean {
   if (/¤/.test(text) || text.length > 60) return false;
   if (PAID_ONCE.test(text)) return true;
   return (
-    /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|when|if you|on an?|by the (?:year|month)$|with an? (?:\d|annual|yearly|monthly)|with (?:annual|yearly|monthly)|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
+    /^\d+[- ](?:month|year)s? (?:term|contract)$|^(?:usd|eur|gbp)?\s*(?:\/|per|a |an |each|every|billed|paid|charged|invoiced|when|if (?:you|billed|paid|charged)|on an?|by the (?:year|month)$|with an? (?:\d|annual|yearly|monthly)|with (?:annual|yearly|monthly)|for the first|for first|for \d+|then|monthly$|yearly$|annually$|one-?time|once|forever$|for life|lifetime$|month[- ]to|usd\/)/.test(
       text,
     ) && text.replace(STUFF, ' ').trim() === ''
   );
