@@ -34,14 +34,14 @@ const INCLUDED_IN_OTHERS =
 const OUTSIDE =
   /(?<!\bby )\b(3rd|third|other|another|external|outside|your own)[- ]?(party)?\s*(payment|card)?\s*(providers?|processors?|gateways?|processing|services?)\b|\bthird[- ]party payments?\b|\b(?:don['’]?t|do not|not) us(?:e|ing) \w+ pay(?:ments)?\b|\bwithout \w+ pay(ments)?\b/;
 const IN_PERSON =
-  /\b(in[- ]?person|in[- ]?store|in store|in (?:the|your) (?:shop|store)|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|tap|tapped|dipped|swiped|chip|contactless|keyed)\b/;
+  /\b(in[- ]?person|in[- ]?store|in store|in (?:the|your) (?:shop|store)|at the (till|counter|stall)|card[- ]present|point of sale|pos|terminal|card machines?|tap|tapped|dipped|swiped|chip|contactless|keyed)\b/;
 const ONLINE = /\b(online|e-?commerce|web|internet)\b/;
 const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
   /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|the price(?: and (?:postage|shipping|delivery))?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (?:tips and )?(each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fee on sales|of payments from)\b/;
-const CARDS = /\b(cards?|payment links?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
+const CARDS = /\b(cards?|bank transfers?|payment links?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 /** "1.5% of what you sell on top of card fees (2.9% + ¤0.3)". */
 const BESIDE_CARD_FEES = / (?:on top of|in addition to) (?=(?:the |our |its )?(?:card|payment) (?:fees?|rates?|processing|costs?)\b)/;
 const AT_MOST = /\b(?:at most|max(?:imum|\.)?|up to|capped at|cap)\s*(?:of\s*)?¤(\d+(?:\.\d+)?)/;

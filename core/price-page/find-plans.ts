@@ -14,7 +14,7 @@ import {
   type PlanHead,
 } from './plan-names';
 import { isPriceLine, isPriceOfSeats, isPriceTail, wordPrice } from './price-pieces';
-import { behindPrices, firstsOfBlocks } from './prices-last';
+import { behindPrices, firstsOfBlocks, namedByButtons } from './prices-last';
 import { prosePlans } from './prose-plans';
 import { plansOfNote } from './plans-of-note';
 import { plansOnLines } from './plans-on-lines';
@@ -60,6 +60,7 @@ export function findPlans(given: readonly PlainLine[]): FoundPlans {
   });
   const heads =
     countHeads(lines, anchors) ??
+    namedByButtons(lines, anchors) ??
     (near.length < anchors.length ? behindPrices(lines, anchors, said) : null) ??
     (near.length >= 2 || anchors.length < 2 ? near : firstsOfBlocks(lines, anchors));
   const plans = ofOneRun(lines, likeTheFirm(lines, heads, said), said);

@@ -117,7 +117,7 @@ function gridOf(lines: readonly PlainLine[], start: number, count: number): Line
   )
     return null;
   const grid = gridFrom(lines, start, names);
-  if (!grid || grid.table.rows.length < LEAST_ROWS) return null;
+  if (!grid || grid.table.rows.length < LEAST_ROWS || grid.table.rows.some(({ heading }) => /^¤/.test(heading))) return null;
   const hasPrices = grid.table.rows.some(
     ({ heading, cells }) => PRICE_HEADING.test(heading) && cells.every(({ plain }) => isPriceCell(plain)),
   );

@@ -3,6 +3,7 @@ import { isUsualQuantity } from '../price-phrase/vocabulary';
 import { bareNoun, countedThing } from './counted-things';
 import { nameWords } from './plan-names';
 import { isBadge, isButton } from './line-kinds';
+import { isPriceTail, wordPrice } from './price-pieces';
 import type { PageTable } from './page-blocks';
 import { readItem } from './list-items';
 import { type CellReading, readCell, type RowCell, rowKindOf } from './table-row';
@@ -54,13 +55,28 @@ export function planTable(table: PageTable, plain: (text: string) => string, kno
   return {
     names,
     heads: head.cells.slice(1).map((cell) => headLines(cell, head.line)),
-    rows: body.map(({ line, cells }) => ({
-      heading: (cells[0] ?? '').replaceAll('\n', ' '),
-      line,
-      cells: names.map((_, column) => ({ plain: (cells[column + 1] ?? '').trim(), line })),
-    })),
+    rows: withTails(
+      body.map(({ line, cells }) => ({
+        heading: (cells[0] ?? '').replaceAll('\n', ' '),
+        line,
+        cells: names.map((_, column) => ({ plain: (cells[column + 1] ?? '').trim(), line })),
+      })),
+    ),
     line: table.line,
   };
+}
+
+/** "per month" in each cell of a row without a heading belongs to the prices in the row above it. */
+function withTails(rows: readonly TableRow[]): TableRow[] {
+  const isTail = (row: TableRow | undefined) => row?.heading === '' && row.cells.every(({ plain }) => isPriceTail(plain));
+  return rows.flatMap((row, at) => {
+    const next = rows[at + 1];
+    if (isTail(row) && at > 0) return [];
+    if (!next || !isTail(next) || !row.cells.every(({ plain }) => /¤\d/.test(plain) || wordPrice(plain) !== null)) return [row];
+    return [
+      { ...row, cells: row.cells.map((cell, column) => ({ ...cell, plain: `${cell.plain} ${next.cells[column]?.plain ?? ''}`.trim() })) },
+    ];
+  });
 }
 
 /** Names and prices over rows that have a heading, too, are one cell short: their corner was not copied. */
@@ -90,7 +106,8 @@ function withNamesFirst(rows: PageTable['rows']): PageTable['rows'] {
 
 /** "Free | Lite | Pro" over rows that begin with a figure: there is no column of headings. */
 function isWithoutHeadings(head: readonly string[], body: ReadonlyArray<{ readonly cells: readonly string[] }>, width: number): boolean {
-  const isData = (cell: string) => /^[✓✔✗✘¤\d–—-]/u.test(cell);
+  // "Storage: 100 GB" and "per month" say by themselves what they are.
+  const isData = (cell: string) => /^[✓✔✗✘¤\d–—-]|^\p{L}[\p{L} ]{1,20}: \S/u.test(cell) || isPriceTail(cell);
   return (
     head[0] !== '' &&
     head.length === width &&

@@ -25,6 +25,14 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'builder-saltmarsh': ['A page about me', 'A site for my business', 'A shop'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
   // A sentence about what listing a thing costs.
   'market-thornfield': [': per 0.15 listings/items'],
+  // A way of paying beside card fees, and lists of several things in one sentence, stay open.
+  'course-merlinstone': ['Free', 'Creator', 'Studio'].map((plan) => `${plan}: fee 0.8% payment label=bank/transfer`),
+  'booking-curlewtime': [
+    'Plus: lim text-reminders/texts 100',
+    'Premium: lim calendars 20',
+    'Premium: feat gift-cards yes',
+    'Premium: lim text-reminders/texts 500',
+  ],
   'course-mayfly': [
     ...['Seedling', 'Orchard', 'Forest'].map((plan) => `${plan}: fee 1.5%+0.25 payment`),
     // What is charged beyond it is read; what stands before it in the same sentence is not.

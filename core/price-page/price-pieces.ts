@@ -55,6 +55,9 @@ const RENEWAL_AFTER =
 const TERM_LINE = /(?:^|;)\s*(?:on an? |with an? |for (?:an? )?)?(\d+)[- ](month|year)s? (?:term|contract|plan)\s*(?=[;,])/;
 const TOTAL_BEFORE = /(?:^|;)\s*pay\s*$|\b(?:billed|paid|charged|total|totalling|payment of|due today|you pay)\b[^;]{0,24}$/;
 const TOTAL_AFTER = /^[\s,(]*(?:is )?(?:due|payable) (?:today|now|at checkout|up ?-?front)\b/;
+/** "12-month plan, ¤47.88 today". */
+const TERM_BEFORE = /(\d+)[- ](month|year)s? (?:plan|term|contract)[,:]?\s*$/;
+const TODAY_AFTER = /^[\s,(]*(?:due )?today\b/;
 const CROSSED_BEFORE = /\b(?:was|instead of|normally|usually|rrp|list price|before)\s*:?\s*$/;
 const SWITCH_BEFORE = /(?:^|;)\s*(monthly|yearly)\s*:\s*$/;
 
@@ -132,7 +135,9 @@ function pieceOf(amount: string, line: number, isMarked: boolean, before: string
   const switched = SWITCH_BEFORE.exec(before)?.[1];
   const per = perIn(after);
   const switchedTo = switched === 'yearly' ? 12 : 1;
-  const billed = switched === undefined ? billedIn(after, before) : switchedTo;
+  const [, count, unit = ''] = (TODAY_AFTER.test(after) ? TERM_BEFORE.exec(before) : null) ?? [];
+  const ahead = count === undefined ? null : Number(count) * monthsOf(unit);
+  const billed = switched === undefined ? (ahead ?? billedIn(after, before)) : switchedTo;
   const first = firstIn(after) ?? firstIn(before);
   const isOnce = (ONCE.test(after) || ONCE_BEFORE.test(before)) && per === null;
   const isRenewal = RENEWAL_BEFORE.test(before) || RENEWAL_AFTER.test(after);

@@ -47,6 +47,32 @@ export function behindPrices(lines: readonly PlainLine[], anchors: readonly numb
   return heads.every(({ name, price }) => isName(name) && price - name >= 2) ? heads : null;
 }
 
+/**
+ * Cards that end with a price and a button that names them: "Choose Small". The name stands above, wherever the price is. Null
+ * where some card has none, or where a name is as near as in other cards.
+ */
+export function namedByButtons(lines: readonly PlainLine[], anchors: readonly number[]): PlanHead[] | null {
+  if (anchors.length < 2) return null;
+  const heads = anchors.map((price, index): PlanHead | null => {
+    const until = anchors[index + 1] ?? lines.length;
+    const button = lines.slice(price + 1, Math.min(until, price + MOST_TO_BUTTON)).find(({ plain }) => isButton(plain));
+    const named = button === undefined ? undefined : OF_BUTTON.exec(button.text)?.[1]?.toLowerCase();
+    const from = Math.max(anchors[index - 1] ?? 0, price - FARTHEST_BEFORE_PRICE);
+    const name = lines.findLastIndex(({ text }, at) => at < price && at >= from && text.toLowerCase() === named);
+    return name < 0 ? null : { name, price };
+  });
+  // What is sold beside the plans has no button that names it, and stands below them.
+  const last = heads.findLastIndex((head) => head !== null);
+  const found = heads.slice(0, last + 1).filter((head) => head !== null);
+  const areAll = found.length === last + 1 && found.length >= 2;
+  return areAll && found.every(({ name, price }) => price - name >= LEAST_BETWEEN) ? found : null;
+}
+
+const OF_BUTTON = /^(?:choose|get|buy|order|select|take|start with|go with|pick|try)\s+(?:the\s+)?(.+?)(?: plan)?$/i;
+const MOST_TO_BUTTON = 6;
+/** Names nearer to their prices are found by that. */
+const LEAST_BETWEEN = 3;
+
 /** Whether a line differs from names that are codes by its figure alone, or ends with the word that ends all of them. */
 function isCodeLike(lines: readonly PlainLine[], at: number, names: readonly number[]): boolean {
   const text = (place: number) => lines[place]?.text ?? '';

@@ -87,23 +87,22 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   if (rowGrid) readRowGrid(rowGrid, builder, whole);
   const told = readTables(tables, { format, isProcessor: isProcessor && cards.length === 0 }, builder, whole);
   const data = readData(page, builder);
-  if (isProcessor && !grid && !rowGrid && builder.plans.every(({ name }) => name === '')) readProcessor(rest, builder, whole);
+  if (isProcessor && !grid && !rowGrid && builder.plans.every(({ name }) => name === ''))
+    readProcessor([...rest, ...told].sort(inOrder), builder, whole);
   else {
     if (grid) grid.table.names.forEach((name, index) => builder.plan(name, grid.groups[index] ?? grid.table.line));
     if (grid?.counts) readPlanTable({ ...grid.table, rows: [grid.counts] }, builder, { groups: [] });
     if (builder.plans.length === 0) readStepGrids(rest, builder);
     for (const grid of [...findLineGrids(rest, builder.names()), ...findRowsByName(rest, builder.names())])
       readPlanTable(grid.table, builder, { head: grid.head, groups: grid.groups }, whole);
-    readRest(
-      [...rest, ...told].sort((a, b) => a.line - b.line),
-      builder,
-      whole,
-    );
+    readRest([...rest, ...told].sort(inOrder), builder, whole);
   }
   readInherited(cards, builder);
   narrowToOutside(lines, builder);
   return finished(builder, whole, page, lines, format, context, data);
 }
+
+const inOrder = (one: PlainLine, other: PlainLine) => one.line - other.line;
 
 /** The page's tables, each headed by the line right above it where it has no heading of its own. */
 function tablesOf({ blocks }: PageBlocks): PageTable[] {

@@ -3,6 +3,7 @@ import type { Statement } from '../price-phrase/statement';
 const DAYS = String.raw`(\d+)[- ](days?|weeks?)`;
 const TRIAL: readonly RegExp[] = [
   new RegExp(String.raw`\b(\d+)[- ](days?|weeks?|months?)[- ](?:free[- ])?trial\b`),
+  new RegExp(`^(?:free )?trials? (?:last|run|are|take)s? (?:for )?${DAYS}\\b`),
   new RegExp(`\\bfree[- ]trial(?: of| for|:| lasts| period of)?\\s*(?:\\w+ )?${DAYS}\\b`),
   new RegExp(`\\btrial\\b[^.]{0,30}?(?:of|for|:|lasts|is|period)?\\s*${DAYS}\\b`),
   new RegExp(`\\b(?:try|test|use|tried)\\b[^.]{0,40}?\\bfor ${DAYS}\\b`),

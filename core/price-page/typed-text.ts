@@ -67,7 +67,7 @@ function withCapitals(text: string): string {
     .replace(/\b(?:eur|usd|gbp|chf|cad|aud|sek|nok|dkk|pln)\b/g, (code) => code.toUpperCase());
 }
 
-const A_DASH = /^\s*[–—-]\s+(?=[\p{L}\d€$£])/u;
+const A_DASH = /^\s*[–—-] +(?=[\p{L}\d€$£])/u;
 
 /** Dashes before every item are bullets, as people type them; beside ticks or other signs of what is there they say what is not there. */
 function withBullets(lines: readonly string[]): readonly string[] {
