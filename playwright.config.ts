@@ -7,9 +7,9 @@ export default defineConfig({
   // Most of a test is waiting; two share the two processors of the usual machine.
   workers: 2,
   // On a busy machine a walk through several places takes a minute and more.
-  timeout: 180_000,
-  // Generous, since the machines are shared; nothing waits longer than it has to.
-  expect: { timeout: 20_000 },
+  timeout: 240_000,
+  // Generous, since the machines are shared and the other tests run beside these; nothing waits longer than it has to.
+  expect: { timeout: 45_000 },
   forbidOnly: Boolean(process.env['CI']),
   reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? 'test-results/report.json' }]],
   use: {
