@@ -89,6 +89,7 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
     (text: string) =>
       /\bprocess|\bprovider|\bpartner|\b(?:card|payment) fees?\b|^(?:card|payment)s?\b/i.test(text) &&
       feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
+    (text: string) => /^(?:we|our)\b/i.test(text) && feesIn(text, { heading: '' }).length > 0,
     isWithoutJoiningFee,
     (text: string) => yearlySavingIn(text) !== null,
     (text: string) =>
