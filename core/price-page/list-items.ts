@@ -83,8 +83,8 @@ export function readItem(plain: string, heading = ''): ReadItem {
   if (listed) return { statements: listed };
   const limits = limitsIn(text);
   if (limits.length > 0) return { statements: [...featureWithLimit(text), ...limits] };
-  // What costs something, or a share of something, is no feature that is there.
-  if (/^\d+(?:\.\d+)?%$/.test(text) || /\bkeep\b.*%/i.test(text)) return { statements: [], isOpen: true };
+  // What costs something, or a share of something, is no feature that is there; less than nothing is none of either.
+  if (/^[-−–]?\d+(?:\.\d+)?%$|^[-−–]\d/.test(text) || /\bkeep\b.*%/i.test(text)) return { statements: [], isOpen: true };
   return /¤\d/.test(text) ? { statements: [], isOpen: true } : { statements: [feature(text, true)] };
 }
 

@@ -40,6 +40,15 @@ describe('odd pages', () => {
     expect(openLines('Shop\n\nSolo\n€-12/month\n2 users\n\nDuo\n€19/month\n9 sites\n4 users')).toContain('€-12/month');
   });
 
+  it('with a share below nothing, or above all of a sale, leave it open and make no feature of it', () => {
+    const page = 'Small\n£12 / month\n-2.9% of each sale\n\nLarge\n£30 / month\n900% of each sale';
+    expect(openLines(page)).toEqual(['-2.9% of each sale', '900% of each sale']);
+    expect(kinds(page)).toEqual([
+      ['Small', ['term']],
+      ['Large', ['term']],
+    ]);
+  });
+
   it('with prices that change after a first time take them as the line says, with a sign or without', () => {
     for (const sign of ['', '€']) {
       const { plans } = readPricePage(

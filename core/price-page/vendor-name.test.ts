@@ -27,7 +27,9 @@ describe('whose page it is', () => {
     ['nothing where no line reads as a name', lines('12 plans', 'for all of you'), '', ''],
   ])('%s', (_case, page, title, expected) => expect(vendorOf(page, title, [])).toBe(expected));
 
-  it('is no plan of it', () => {
+  it('is no plan of it, and nothing that a plan has', () => {
     expect(vendorOf(lines('Solo', 'Oakmere'), '', ['Solo'])).toBe('Oakmere');
+    const [plan, ...others] = lines('Klein', 'Unbegrenzte Produkte');
+    expect(vendorOf(plan ? [plan, ...others.map((line) => ({ ...line, plain: 'unlimited products' }))] : [], '', ['Klein'])).toBe('');
   });
 });

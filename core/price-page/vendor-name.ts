@@ -32,6 +32,8 @@ export function vendorOf(given: readonly PlainLine[], title: string, plans: read
   const firstPlan = lines.findIndex(({ text }) => plans.includes(text));
   const firsts = lines
     .slice(0, firstPlan <= 0 ? 6 : Math.min(6, firstPlan))
+    // What a plan has without limit is no vendor, in whatever language the page says it.
+    .filter(({ plain }) => !/^unlimited\b/i.test(plain))
     .map(({ text }) => text)
     .filter(isName);
   const parts = title
