@@ -98,12 +98,14 @@ function unitCharge(price: string, name: string): Extract<Statement, { kind: 'ch
   return charge && !/^(?:site|server|app|shop|account|website)s?$/.test(charge.charge.on ?? 'orders') ? { ...charge, beyond: false } : null;
 }
 
-/** What is bought, not used: each further one is paid once. */
-export const A_THING = /\b(?:scanners?|readers?|terminals?|printers?|cash drawers?|tablets?|cameras?)\b/i;
+/** Whether words name a thing that is bought, not used: each further one is paid once. */
+export function isThing(words: string): boolean {
+  return /\b(?:scanners?|readers?|terminals?|printers?|cash drawers?|tablets?|cameras?)\b/i.test(words);
+}
 
 /** More of what a plan includes is charged with the plan, not taken like an add-on. */
 export function isMoreOfPlans({ name, charge }: StatedAddon): boolean {
-  if (A_THING.test(name)) return false;
+  if (isThing(name)) return false;
   return charge !== null && /^(?:additional|extra|further|more)\b|\b(?:above|beyond|over|past) (?:the|your|that|this|what)\b/i.test(name);
 }
 

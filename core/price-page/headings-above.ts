@@ -1,4 +1,5 @@
 import { isPriceTail } from './price-pieces';
+import { JOINED } from './typed-text';
 
 const LEAST_ROWS = 4;
 const MOST_CELLS = 6;
@@ -9,10 +10,8 @@ const MOST_BETWEEN = 3;
 /**
  * Rows of cells that gaps part, each below a line with its heading: "Members", and below it "500   5,000   Unlimited". Each row gets
  * its heading in front, with tabs; the lines keep their places.
- *
- * @param joined - stands for a line that was joined to another
  */
-export function withHeadingsAbove(lines: readonly string[], joined: string): readonly string[] {
+export function withHeadingsAbove(lines: readonly string[]): readonly string[] {
   const cells = lines.map((line) => (/[\t|]/.test(line) || line.trim() === '' ? [] : line.trim().split(/ {2,}/)));
   const width = commonWidth(cells);
   const rows = cells.flatMap(({ length }, at) => (length === width ? [at] : []));
@@ -25,7 +24,7 @@ export function withHeadingsAbove(lines: readonly string[], joined: string): rea
   const [first = 0, last = 0] = [rows[0], rows.at(-1)];
   for (let at = first; at <= last; at += 1) {
     if (!rows.includes(at)) {
-      set[at] = joined;
+      set[at] = JOINED;
       continue;
     }
     const tail = isPriceTail(lines[at + 1]?.trim() ?? '') ? ` ${(lines[at + 1] ?? '').trim()}` : '';

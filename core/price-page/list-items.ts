@@ -1,5 +1,6 @@
 import type { Statement } from '../price-phrase/statement';
 import { isUsualQuantity, plural, slugOf } from '../price-phrase/vocabulary';
+import { speaksOfOtherPlan } from './other-plans';
 import { bareNoun, countedThing, inQuantity } from './counted-things';
 import { feesIn } from './fees';
 import { unitChargeIn } from './unit-charges';
@@ -21,9 +22,9 @@ const BULLET = /^[•·*▪◦‣►»+→➔➜]\s*(?=[\p{L}\d¤])/u;
 const NOT_THERE =
   /^(?:no|not|without|excludes?|excluding)\s+(?!limits?\b|transaction fees?|transaction costs?|sales? fee|commission|fees?\b|set-?up|minimum|contract|credit card|card needed)/i;
 const UNLIMITED = /\b(?:unlimited|no limit(?: on)?|limitless|unmetered|without limit)\b/i;
-/** A heading of a list, or a hint at the plan before. */
+/** A heading of a list. */
 const NO_ITEM =
-  /^(?:(?:includes? |with )?everything (?:else )?(?:in|from|that|you get)|all that \S+(?: \S+)? (?:has|have|does|offers|includes)|all \S+ features|what \S+(?: \S+)? (?:has|offers|includes)\b|(?:the )?same as\b|\S+['’]s? features,? (?:plus|and)|(?:\S+ ){1,3}plus:?$|\S+, plus:?$|all (?:of|in|the features of) \S+(?: \S+)?(?:,| and|:)? ?(?:plus|and)|includes?:?$|including:?$|what stands out|top features|key features|highlights|features:?$|plus:?$|you get:?$|what you get|what['’]s (?:included|inside)[:?]?$|what['’]s in (?:it|here|the box|this plan)[:?]?$|in this plan:?$)/i;
+  /^(?:includes?:?$|including:?$|what stands out|top features|key features|highlights|features:?$|plus:?$|you get:?$|what you get|what['’]s (?:included|inside)[:?]?$|what['’]s in (?:it|here|the box|this plan)[:?]?$|in this plan:?$)/i;
 
 /** Whether an item is ticked, crossed or only listed, and its words. */
 export function markOf(text: string): { readonly isThere: boolean; readonly isMarked: boolean; readonly words: string } {
@@ -60,7 +61,7 @@ export function readItem(plain: string, heading = ''): ReadItem {
     .replace(/^(?:from )?\d+ ?(?:[-–—]|to) ?(?=\d+ \p{L})/u, 'up to ')
     .trim();
   if (text === '') return { statements: [], why: 'a sign without words' };
-  if (NO_ITEM.test(text)) return { statements: [], why: 'what other plans have too' };
+  if (NO_ITEM.test(text) || speaksOfOtherPlan(text)) return { statements: [], why: 'what other plans have too' };
   if (!isThere) return { statements: [feature(text, false)] };
   if (/^(?:above|beyond|more than) \d/i.test(text)) return { statements: [], why: 'whom it is for' };
   const beyond = withExtraOnes(text, heading);

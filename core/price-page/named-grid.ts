@@ -69,6 +69,7 @@ function rightAboveRows(lines: readonly PlainLine[], grid: LineGrid): LineGrid {
   return grid;
 }
 
+/** The first table a cell a line on a page, with the most rows that it can have there. */
 function firstGrid(lines: readonly PlainLine[]): LineGrid | null {
   // Counts under a word that is counted are no menu, whatever stands above them.
   const starts = lines.map((_, start) => start);
@@ -139,7 +140,7 @@ function kindOf(plain: string): 'price' | 'mark' | 'figure' | 'words' {
  * Whether rows are those of a table beyond doubt, even where prices in them look like cards: each heading stands once, is
  * no figure, and what stands in a row is of one kind.
  */
-export function isEven({ table: { rows, names } }: LineGrid): boolean {
+function isEven({ table: { rows, names } }: LineGrid): boolean {
   const headings = new Set(rows.map(({ heading }) => heading.toLowerCase()));
   const isHeading = (text: string) =>
     /^(?:\p{L}|\d+[- ](?:year|month))/u.test(text) && !/¤\d/.test(text) && !isMark(text) && !isButton(text) && !names.includes(text);

@@ -42,14 +42,20 @@ const DOLLARS: Readonly<Record<string, string>> = {
 };
 const NUMBER = String.raw`\d+(?:[.,'’]\d+|[ \u00a0\u202f]\d{3}(?!\d))*`;
 const SIGN = String.raw`(?:(?:(?<![\p{L}])(?:US|CA?|AU?|NZ|HK|S))?\$|€|£|¥|₹|₪|₺|₩)`;
-const CODE = String.raw`(?:EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR|euros?|dollars?|pounds?|zł|Kč)`;
+/** Codes that stand before amounts, too; others only behind them. */
+const CODES_BEFORE = 'EUR|USD|GBP|CHF|CAD|AUD';
+const CODES = `${CODES_BEFORE}|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR`;
+const CODE = String.raw`(?:${CODES}|euros?|dollars?|pounds?|zł|Kč)`;
+const CODE_BEFORE = new RegExp(String.raw`(?<!\d\s?)\b(?:${CODES_BEFORE})\s?\d`, 'g');
+const CODE_BEHIND = new RegExp(String.raw`\d\s?(?:${CODES_BEFORE})\b(?!\s?\d)`, 'g');
+const AN_AMOUNT_BEHIND_CODE = new RegExp(String.raw`\b(?:${CODES_BEFORE})\s?(\d+(?:\.\d+)?)(?!\s?(?:${CODES_BEFORE})\b(?!\s?\d))`, 'g');
 
 /** Decides how the figures of a page are written. */
 export function figureFormatOf(text: string): FigureFormat {
   const count = (pattern: RegExp) => text.match(pattern)?.length ?? 0;
   const commas = count(/\d,\d{1,2}(?!\d)/g) + count(/\d\.\d{3}(?!\d)/g);
   const points = count(/\d\.\d{1,2}(?!\d)/g) + count(/\d,\d{3}(?!\d)/g);
-  const codes = [...new Set(text.match(/\b(EUR|USD|GBP|CHF|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|JPY|INR)\b/g) ?? [])];
+  const codes = [...new Set(text.match(new RegExp(`\\b(?:${CODES})\\b`, 'g')) ?? [])];
   const signs = [...new Set(text.match(/[$€£¥₹₪₺₩]|(?<=\d\s?)(?:zł|Kč)(?!\p{L})/gu) ?? [])];
   const dollars = new Set(
     [...text.matchAll(/(?<!\p{L})(US|CA?|AU?|NZ|HK|S)?\$(?=\s?\d)/gu)].map(([, whose = '']) => DOLLARS[whose] ?? null),
@@ -63,7 +69,7 @@ export function figureFormatOf(text: string): FigureFormat {
     currency: codes.length === 1 && code !== undefined ? code : bySign,
     hasSigns: signs.length > 0 || codes.length > 0 || new RegExp(`\\d\\s?${CODE}(?!\\p{L})`, 'u').test(text),
     isDollar: codes.length === 0 && signs.length === 1 && sign === '$' && dollar === null,
-    isCodeBefore: count(/(?<!\d\s?)\b(?:EUR|USD|GBP|CHF|CAD|AUD)\s?\d/g) > count(/\d\s?(?:EUR|USD|GBP|CHF|CAD|AUD)\b(?!\s?\d)/g),
+    isCodeBefore: count(CODE_BEFORE) > count(CODE_BEHIND),
     isSignBehind: count(/\d\s?[€$£](?!\s?\d)/g) > count(/(?<!\d\s?)[€$£]\s?\d/g),
     language: languageOf(text),
   };
@@ -93,18 +99,7 @@ const FIXED_ON_TOP = /(\d%) (?:plus |and (?=¤0\.))(?=¤\d(?:\.\d+)?(?![\d.]|.{0
  */
 export function plainText(text: string, format: FigureFormat): string {
   const { decimalSign, hasSigns, language } = format;
-  const words = inEnglish(text.replace(/[\u00a0\u202f\t]/g, ' '), language)
-    .replace(/[‐‑]/g, '-')
-    .replace(/½/g, '.5')
-    .replace(/(\d)\s?(?:percent|per cent|pct)\b/gi, '$1%')
-    .replace(/(\/ ?|[Pp]er )([Mm]o|[Yy]r)\.(?!\s+\p{Lu})(?=\s|$)/gu, '$1$2')
-    .replace(/^(?:∞|any number|limitless|no limits?|no caps?|without limit|as many as (?:you|i) (?:like|want|need))$/i, 'unlimited')
-    .replace(WITHOUT_LIMIT, '$1unlimited ')
-    // As people shorten them: "txn fee", "CC: 2.9%".
-    .replace(/\btxn\b/gi, 'transaction')
-    .replace(/^cc(?: fees?)?(?=:|$| \d)/i, 'Card fee')
-    // "9.–" and "9,-" are whole amounts.
-    .replace(/(\d)[.,][–—-]+(?![\d])/g, '$1');
+  const words = inUsualWords(inEnglish(text.replace(/[\u00a0\u202f\t]/g, ' '), language));
   const figures = words.replace(
     new RegExp(`(?<![\\p{L}\\d])${NUMBER}(\\s?[kK]\\b|M\\b(?!B))?`, 'gu'),
     (written, thousands: string | undefined) => plainFigure(written, thousands, decimalSign),
@@ -114,7 +109,7 @@ export function plainText(text: string, format: FigureFormat): string {
     .replace(new RegExp(`(?<![¤\\d.])(\\d+(?:\\.\\d+)?)\\s?(?:[€£¥₹₪₺₩]|\\$|${CODE}(?!\\p{L}))`, 'gu'), (_, amount: string) =>
       money(amount),
     )
-    .replace(new RegExp(`\\b(?:EUR|USD|GBP|CHF|CAD|AUD)\\s?(\\d+(?:\\.\\d+)?)`, 'g'), (_, amount: string) => money(amount))
+    .replace(new RegExp(`\\b(?:${CODES_BEFORE})\\s?(\\d+(?:\\.\\d+)?)`, 'g'), (_, amount: string) => money(amount))
     .replace(/(?<![¤\d.])(\d+(?:\.\d+)?)\s?(?:¢|ct\b|cents?\b|p\b(?!\.\p{L}))(?:\s?(?:USD|EUR|GBP)\b)?/gu, (_, amount: string) =>
       money(hundredth(amount)),
     )
@@ -137,14 +132,29 @@ export function plainText(text: string, format: FigureFormat): string {
     .trim();
 }
 
+/** The words of a line as most pages write them: what people shorten, and the many ways to say that there is no limit. */
+function inUsualWords(text: string): string {
+  return (
+    text
+      .replace(/[‐‑]/g, '-')
+      .replace(/½/g, '.5')
+      .replace(/(\d)\s?(?:percent|per cent|pct)\b/gi, '$1%')
+      .replace(/(\/ ?|[Pp]er )([Mm]o|[Yy]r)\.(?!\s+\p{Lu})(?=\s|$)/gu, '$1$2')
+      .replace(/^(?:∞|any number|limitless|no limits?|no caps?|without limit|as many as (?:you|i) (?:like|want|need))$/i, 'unlimited')
+      .replace(WITHOUT_LIMIT, '$1unlimited ')
+      // As people shorten them: "txn fee", "CC: 2.9%".
+      .replace(/\btxn\b/gi, 'transaction')
+      .replace(/^cc(?: fees?)?(?=:|$| \d)/i, 'Card fee')
+      // "9.–" and "9,-" are whole amounts.
+      .replace(/(\d)[.,][–—-]+(?![\d])/g, '$1')
+  );
+}
+
 /** Two amounts side by side: a sign between them belongs to the one that the page's other signs say it does. */
 function inPlaceOfPage(figures: string, { isSignBehind, isCodeBefore }: FigureFormat): string {
   if (isSignBehind) return figures.replace(/(?<![\d.])(\d+(?:\.\d+)?)\s?[€$£](?!\d)/g, (_, amount: string) => money(amount));
   if (!isCodeBefore) return figures;
-  return figures.replace(
-    /\b(?:EUR|USD|GBP|CHF|CAD|AUD)\s?(\d+(?:\.\d+)?)(?!\s?(?:EUR|USD|GBP|CHF|CAD|AUD)\b(?!\s?\d))/g,
-    (_, amount: string) => money(amount),
-  );
+  return figures.replace(AN_AMOUNT_BEHIND_CODE, (_, amount: string) => money(amount));
 }
 
 /** All amounts of money of a line in plain figures, in its order. */

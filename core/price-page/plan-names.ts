@@ -172,16 +172,20 @@ export function namesAbove(lines: readonly PlainLine[], prices: readonly number[
   const isAlike = worth(alike) >= worth(own) - prices.length * 0.5;
   const doesOpen = (one: Candidate | null | undefined) => one !== null && one !== undefined && lines[one.at]?.opens === true;
   // What stands right below a name that opens its block, where the others' names open theirs, is a badge.
-  const isFree = (index: number) => isAboveZero(lines, own[index]?.at ?? -1);
-  const isBelowName = (index: number) =>
-    isFree(index) || (doesOpen(own[index]) && alike.every((one, at) => doesOpen(one) === (at !== index)));
-  const names = isAlike ? alike.map((one, index) => (one && one.score > 0 && !isBelowName(index) ? one : (own[index] ?? null))) : own;
+  const isBadgeBelow = (index: number) => doesOpen(own[index]) && alike.every((one, at) => doesOpen(one) === (at !== index));
+  const isOwnSurer = (index: number) => isAboveZero(lines, own[index]?.at ?? -1) || isBadgeBelow(index);
+  const names = isAlike ? alike.map((one, index) => (one && one.score > 0 && !isOwnSurer(index) ? one : (own[index] ?? null))) : own;
   return names.map((one) => (one && one.score > 0 ? one.at : null));
+}
+
+/** "Free", "Free plan". */
+function isFreeName(line: PlainLine | undefined): boolean {
+  return line !== undefined && /^free(?: plan)?$/i.test(line.plain);
 }
 
 /** "Free" right above "¤0". */
 function isAboveZero(lines: readonly PlainLine[], at: number): boolean {
-  return /^free(?: plan)?$/i.test(lines[at]?.plain ?? '') && /^¤0(?:\.0+)?(?![\d.])/.test(lines[at + 1]?.plain ?? '');
+  return isFreeName(lines[at]) && /^¤0(?:\.0+)?(?![\d.])/.test(lines[at + 1]?.plain ?? '');
 }
 
 /** "Free" is a name where a price follows it, "Lifetime" where one follows that is paid once. */
@@ -193,8 +197,8 @@ export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
       return /\b(?:once|one[- ]time|(?:one|single) payment)\b/i.test(`${lines[price]?.plain ?? ''} ${lines[price + 1]?.plain ?? ''}`);
   }
   if (own && /^(?:individual|unlimited)$/i.test(own.plain) && isPriceLine(next?.plain ?? '')) return true;
-  if (own && /^free(?: plan)?$/i.test(own.plain) && isAboveNothing(lines, at)) return true;
-  return own !== undefined && /^free(?: plan)?$/i.test(own.plain) && next !== undefined && (isPriceLine(next.plain) || own.opens === true);
+  if (isFreeName(own) && isAboveNothing(lines, at)) return true;
+  return isFreeName(own) && next !== undefined && (isPriceLine(next.plain) || own?.opens === true);
 }
 
 /** "Free", what it has, and "¤0" at its end. */
@@ -264,7 +268,7 @@ function isButtonOfPriced(lines: readonly PlainLine[], name: number, words: stri
 
 /** Whether a name is more than a guess: it opens a block, is a heading, or the page repeats it as a plan's. */
 export function isFirm(line: PlainLine | undefined, { named }: NameEvidence): boolean {
-  if (line && /^free(?: plan)?$/i.test(line.plain)) return true;
+  if (isFreeName(line)) return true;
   return (
     line !== undefined &&
     (line.opens === true || line.role === 'heading' || named.has(line.text.toLowerCase()) || named.has(nameWords(line.text).toLowerCase()))

@@ -239,10 +239,7 @@ function otherOf(heading: string, { plain, line }: RowCell): CellReading {
   if (/^(?:add-?on|optional|extra|at extra cost|paid add-?on)$/i.test(plain)) return { ...NOTHING, why: 'only as an add-on' };
   const beyond = allowanceOf(heading, plain);
   if (beyond) return beyond;
-  const ofEach =
-    /^¤[\d.]+ (?:each|apiece)$/i.test(plain) && /[^s]s$/i.test(heading.trim())
-      ? unitChargeIn(plain.replace(/ (?:each|apiece)$/i, ` per ${heading}`), heading)
-      : null;
+  const ofEach = eachOf(heading, plain);
   if (ofEach) return { statements: [ofEach], pieces: [] };
   const money = /¤\d/.test(plain);
   if (money && !/\b(?:sales|revenue|turnover)\b/i.test(heading)) {
@@ -254,6 +251,12 @@ function otherOf(heading: string, { plain, line }: RowCell): CellReading {
   if (limits.length > 0) return { statements: limits, pieces: [] };
   const isMarked = named !== plain;
   return { statements: [...(isMarked ? [feature(heading, !/^[✗✘]/.test(plain))] : []), ...namedFeatures(heading, named)], pieces: [] };
+}
+
+/** "8p each" under Text reminders. */
+function eachOf(heading: string, plain: string): Statement | null {
+  const [, amount] = /^(¤[\d.]+) (?:each|apiece)$/i.exec(plain) ?? [];
+  return amount !== undefined && /[^s]s$/i.test(heading.trim()) ? unitChargeIn(`${amount} per ${heading}`, heading) : null;
 }
 
 /** "3, then ¤8 each" under Logins: so many are included, and what further ones cost. */

@@ -1,7 +1,6 @@
-import { asCopied, placesWithoutSpacing } from './typed-text';
-import { withHeadingsAbove } from './headings-above';
+import { withTabs } from './tables-of-text';
+import { asCopied, JOINED, placesWithoutSpacing } from './typed-text';
 import { isMenuRow } from './line-kinds';
-import { withSpacedTables } from './spaced-table';
 import { MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
 
 /** Rows of a table in a text have at least so many cells. */
@@ -15,7 +14,7 @@ const LEAST_CELLS = 2;
 export function textBlocks(text: string): PageBlocks {
   const given = asCopied(text);
   const places = placesWithoutSpacing(given);
-  const lines = withWholeAmounts(withTabs(withSpacedTables(places.map((at) => given[at] ?? ''))));
+  const lines = withWholeAmounts(withTabs(places.map((at) => given[at] ?? '')));
   const numberAt = (index: number) => (places[index] ?? index) + 1;
   const read = lines.slice(0, MOST_LINES);
   const blocks: PageBlock[] = [];
@@ -123,84 +122,6 @@ function withWholeAmounts(lines: readonly string[]): string[] {
     whole.splice(at + 1, cents === '' ? 1 : 2, ...Array<string>(cents === '' ? 1 : 2).fill(JOINED));
   }
   return whole;
-}
-
-/** Stands for a line that was joined to the one before; it ends no block. */
-const JOINED = '\u0000';
-
-const LEAST_ALIGNED = 3;
-
-/** Columns that are set with spaces, as an e-mail or a terminal has them, become columns with tabs. */
-function withTabs(given: readonly string[]): string[] {
-  const lines = withEvenGaps(withHeadingsAbove(withTabsOfCells(given), JOINED));
-  // Two cells may be a gap within a sentence; several spaces in lines that follow each other are none.
-  const isInTwo = (line: string) => cellStarts(line).length === 2 && /\S {3,}\S*\d|[A-Z] {3,}\S/.test(line);
-  const isSet = lines.map((line) => !/[\t|]/.test(line) && (cellStarts(line).length >= LEAST_ALIGNED || isInTwo(line)));
-  const tabbed = [...lines];
-  for (let start = 0; start < lines.length;) {
-    let end = start;
-    while (isSet[end] === true) end += 1;
-    const columns = end - start >= LEAST_ALIGNED ? columnsOf(lines.slice(start, end)) : null;
-    if (columns) for (let at = start; at < end; at += 1) tabbed[at] = inColumns(lines[at] ?? '', columns);
-    start = Math.max(end, start + 1);
-  }
-  return tabbed;
-}
-
-const LEAST_CELLS_APART = 4;
-
-/** A cell a line, each but the last of its row with a tab behind it: the row in the line of its first cell. */
-function withTabsOfCells(lines: readonly string[]): readonly string[] {
-  const isOpen = (line: string) => /^[^\t]*\t\s*$/.test(line);
-  if (lines.filter(isOpen).length < LEAST_CELLS_APART) return lines;
-  const rows = [...lines];
-  for (let at = 0; at < rows.length; at += 1)
-    for (let next = at + 1; next < rows.length && isOpen(lines[next - 1] ?? ''); next += 1) {
-      rows[at] = `${(rows[at] ?? '').replace(/\t\s*$/, '')}\t${(rows[next] ?? '').replace(/\t\s*$/, '')}`;
-      rows[next] = JOINED;
-      if (!isOpen(lines[next] ?? '')) {
-        at = next;
-        break;
-      }
-    }
-  return rows;
-}
-
-/** Rows whose cells stand apart by gaps that are no columns, or by semicolons: as many cells in each, the head perhaps one less. */
-function withEvenGaps(lines: readonly string[]): readonly string[] {
-  const cells = lines.map((line) =>
-    /[\t|]/.test(line) ? [] : line.replace(/^ +(?=\S)/, '').split(line.includes(';') ? / *; ?/ : / {3,}/),
-  );
-  const rows = [...lines];
-  const widthAt = (at: number) => cells[at]?.length ?? 0;
-  for (let at = 0; at < lines.length; at += 1) {
-    const width = widthAt(at);
-    let end = at + 1;
-    while (width > 2 && widthAt(end) === width) end += 1;
-    if (end - at < LEAST_ALIGNED) continue;
-    let top = at;
-    while (top > 0 && widthAt(top - 1) === width - 1 && width > LEAST_CELLS) top -= 1;
-    for (let row = top; row < end; row += 1) rows[row] = [...(widthAt(row) < width ? [''] : []), ...(cells[row] ?? [])].join('\t');
-    at = end - 1;
-  }
-  return rows;
-}
-
-/** Where the cells of a line begin: at its start, and behind two spaces or more. */
-function cellStarts(line: string): number[] {
-  const behind = [...line.trimEnd().matchAll(/ {2,}(?=\S)/g)].map(({ index, 0: gap }) => index + gap.length);
-  return behind.includes(0) ? behind : [0, ...behind];
-}
-
-/** Where the columns of lines begin: as in the line with most cells, if no other has a word there; else null. */
-function columnsOf(lines: readonly string[]): readonly number[] | null {
-  const columns = lines.map(cellStarts).reduce((most, one) => (one.length > most.length ? one : most));
-  const isCut = (line: string) => columns.some((at) => at > 0 && at < line.length && line[at - 1] !== ' ');
-  return lines.some(isCut) ? null : columns;
-}
-
-function inColumns(line: string, columns: readonly number[]): string {
-  return columns.map((start, index) => line.slice(start, columns[index + 1]).trim()).join('\t');
 }
 
 /** The line between a table's head and its rows, as tables of bars have it. */

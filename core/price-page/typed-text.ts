@@ -1,3 +1,6 @@
+/** Stands for a line that was joined to the one before; it ends no block. */
+export const JOINED = '\u0000';
+
 /** What a mail quotes begins with ">". */
 const QUOTED = /^\s*>+ ?/;
 
@@ -32,16 +35,16 @@ const FARTHEST_PRICE = 3;
 
 /** "Spark:" above its price, two times or more, are names as people type them. */
 function withoutColons(lines: readonly string[]): readonly string[] {
-  const told = lines.flatMap((line, at) => (line.trim() === '' ? [] : [{ at, text: line.trim() }]));
-  const names = told.filter(({ text }, index) => {
+  const told = lines.map((line) => ({ text: line.trim() })).filter(({ text }) => text !== '');
+  const isName = ({ text }: { readonly text: string }, index: number) => {
     const below = told.slice(index + 1, index + 1 + FARTHEST_PRICE);
     const price = below.findIndex((line) => /^(?:[€$£]|[A-Z]{3} )\s?\d|^\d[\d.,]*\s?[€$£]|^(?:free|custom)$/i.test(line.text));
     const isNear = price >= 0 && !below.slice(0, price).some((line) => line.text.endsWith(':'));
     return A_NAME_WITH_COLON.test(text) && !NO_NAME.test(text) && isNear;
-  });
-  if (new Set(names.map(({ text }) => text)).size < 2) return lines;
-  const all = new Set(names.map(({ text }) => text));
-  return lines.map((line) => (all.has(line.trim()) ? line.trim().replace(/:$/, '') : line));
+  };
+  const names = new Set(told.filter(isName).map(({ text }) => text));
+  if (names.size < 2) return lines;
+  return lines.map((line) => (names.has(line.trim()) ? line.trim().replace(/:$/, '') : line));
 }
 
 const LEAST_SPACED = 8;

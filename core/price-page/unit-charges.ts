@@ -32,22 +32,7 @@ const AN_ORDER = /^(?:orders?|sales?|transactions?|bookings?|payments?|charges?|
  * @param heading - what it stands under, or asks about
  */
 export function unitChargeIn(plain: string, heading = ''): ChargeStatement | null {
-  // "Video: 100 hours" counts hours of video.
-  const text = plain
-    .toLowerCase()
-    .replace(/^(\p{L}+): (\d+) hours\b/u, '$2 hours of $1')
-    .replace(/^(\p{L}[\p{L} -]{1,25}): (\d+)((?: (?:a|per) month)?(?: included)?),? then (?=¤)/u, '$2 $1$3, then ')
-    .replace(/ (?:on|in|with) (?:every|all|each|any)(?: of the)?(?: paid)? plans?\b/, '')
-    // "Listing an item costs ¤0.15", "It costs ¤0.15 to list an item".
-    .replace(
-      /^(?:to list|listing|each listing|a listing|every listing)(?: (?:an?|one|each|every) \p{L}+)?,? (?:costs?|is) (¤[\d.]+)/u,
-      '$1 per listing',
-    )
-    .replace(/(¤[\d.]+) to list (?:an?|one|each|every) \p{L}+/u, '$1 per listing')
-    .replace(
-      /^(additional|extra|further|more) (\p{L}[\p{L} -]{0,30}?)s? (?:are|is|costs?|come at) (¤[\d.]+) (?:each|apiece)\.?$/u,
-      '$1 $2 $3 each',
-    );
+  const text = inUsualOrder(plain.toLowerCase());
   const packs = ALLOWANCE_THEN_PACKS.exec(text);
   if (packs) return packsAfterAllowance(packs);
   const first = FREE_FIRST.exec(text);
@@ -60,6 +45,26 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
     eachPack(text, heading) ??
     packIn(text, heading) ??
     oneIn(text, heading, first?.[1])
+  );
+}
+
+/** What is charged for each, in the order that most pages say it: "Video: 100 hours" counts hours of video. */
+function inUsualOrder(text: string): string {
+  return (
+    text
+      .replace(/^(\p{L}+): (\d+) hours\b/u, '$2 hours of $1')
+      .replace(/^(\p{L}[\p{L} -]{1,25}): (\d+)((?: (?:a|per) month)?(?: included)?),? then (?=¤)/u, '$2 $1$3, then ')
+      .replace(/ (?:on|in|with) (?:every|all|each|any)(?: of the)?(?: paid)? plans?\b/, '')
+      // "Listing an item costs ¤0.15", "It costs ¤0.15 to list an item".
+      .replace(
+        /^(?:to list|listing|each listing|a listing|every listing)(?: (?:an?|one|each|every) \p{L}+)?,? (?:costs?|is) (¤[\d.]+)/u,
+        '$1 per listing',
+      )
+      .replace(/(¤[\d.]+) to list (?:an?|one|each|every) \p{L}+/u, '$1 per listing')
+      .replace(
+        /^(additional|extra|further|more) (\p{L}[\p{L} -]{0,30}?)s? (?:are|is|costs?|come at) (¤[\d.]+) (?:each|apiece)\.?$/u,
+        '$1 $2 $3 each',
+      )
   );
 }
 

@@ -1,4 +1,4 @@
-import { A_THING } from './add-ons';
+import { isThing } from './add-ons';
 import { capital } from '../wording/capital';
 import { takesNothing } from './fees-of-page';
 import type { PlainLine } from './plain-line';
@@ -21,7 +21,7 @@ const ABOVE_COUNTS = /\b(?:above|over|beyond|more than) \d+(?:(?: or |, )\d+)*/g
 
 /** A price for each of something that a plan counts, beyond its allowance or from the first on. */
 export function readUnits({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {
-  if (A_THING.test(plain) && !/\b(?:month|year|order|sale|payment)/i.test(plain)) return false;
+  if (isThing(plain) && !/\b(?:month|year|order|sale|payment)/i.test(plain)) return false;
   const asked = place.question || (place.heading.endsWith('?') ? place.heading : '');
   const over =
     /\b(?:over|more than|above|exceed|beyond) (?:my|the|your|our|\d+) (\p{L}+)/iu.exec(asked)?.[1] ??
