@@ -16,7 +16,7 @@ export interface StatedAddon {
 }
 
 const ONE_LINE =
-  /^(?:extras?:\s*|add-?ons?:\s*)?((?:\p{L}|\d+ (?:gb |tb )?(?:more|extra|additional|further) )(?:[\p{L}\d\s’'/&+-]|\.(?=\p{L}{2,4}\b)){2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
+  /^(?:extras?:\s*|add-?ons?:\s*)?((?:\p{L}|\d+ (?:gb |tb )?(?:more|extra|additional|further) )(?:[\p{L}\d\s’'/&+-]|\.(?=\p{L}{2,4}\b)){2,50}?)\s*(?:\(([^)]*)\))?\s*(?::|–|—|[·•|]| - |\bfrom\b|\bcosts?\b|\bat\b|\bis\b|\bare\b|,)?\s*(?:from |only |for )?(¤\d.*)$/iu;
 const NO_NAME =
   /^add(?: \d+)?$|^(?:(?:every|each|all|the|following|later) (?:further |other )?years?\b|years? (?:\d|two|after)|from|or|otherwise|else|then|plus|only|first|starts?|starting|prices?|plans?|billed|paid|renews?|a|the|total|save|for|up to|no|not|what|when|it|this|that|you|we|see|just|now|after|free|pay|try|yes|more(?! \p{Lu}| \p{L}+ (?:addresses|accounts|users|seats)\b)|less|with|if)\b|\b(?:plans?|tarif|kostet|kosten|coûte|cuesta|costa|kost|per month|listing an?|renews|saves?|included|instead|trial|first (?:month|year|payment))\b|^others?$/iu;
 
@@ -70,10 +70,13 @@ function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
 }
 
 const INSTALMENTS = /^(¤[\d.]+)(?: once)? or ¤[\d.]+ ?(?:\/|per |a )(?:month|mo) for \d+ months/i;
+/** "¤149 or ¤9 a month": to buy or to rent. */
+const TO_BUY_OR_RENT =
+  /^(¤[\d.]+)(?: (?:once|to buy|to keep|outright))?,? or (?:rent (?:it )?(?:for|at) )?(¤[\d.]+ ?(?:\/|per |a )(?:month|mo))(?: to rent)?$/i;
 
 /** "¤149 or ¤14/mo for 12 months": what is paid for a thing at once, and the same in parts. */
 function withoutInstalments(price: string): string {
-  return price.replace(INSTALMENTS, '$1');
+  return price.replace(INSTALMENTS, '$1').replace(TO_BUY_OR_RENT, '$1 once or $2');
 }
 
 function isAddonPrice(price: string): boolean {
@@ -82,7 +85,7 @@ function isAddonPrice(price: string): boolean {
     .replace(/,? ?\bsold once\b/gi, ' once')
     .replace(/,\s+(?=(?:paid )?once\b|one-?(?:off|time)\b)/gi, ' ')
     .replace(
-      /\b(?:each|per (?:site|website|server|shop|app|user|account)|(?:on|with|for|in) (?:any|every|all) plans?|for \d+ [\p{L} -]+|and till|plus vat|a till|more)\b/giu,
+      /\b(?:each|per (?:site|website|server|shop|app|user|account)|(?:on|with|for|in) (?:any|every|all) plans?|for \d+ [\p{L} -]+|and (?:till|site|shop|seat|user|location)|plus vat|a till|more)\b/giu,
       ' ',
     )
     .replace(/\s+/g, ' ')
@@ -165,10 +168,12 @@ function canHeadAddon({ plain, role }: PlainLine): boolean {
 
 /** The name of an add-on without what only leads to its price: "Your own domain from" is "Your own domain". */
 export function tidyName(name: string): string {
-  return name
-    .replace(/\s*\([^)]*\)\s*/g, ' ')
-    .replace(/^[•✓+]\s*/u, '')
-    .replace(/^(?:add )?an?\s+(?=\p{L})/iu, '')
-    .replace(/(?:[:\s–—-]|\s(?:from|is an?(?: one-time)?|at|for|renews?|renew at))+$/iu, '')
-    .trim();
+  return capital(
+    name
+      .replace(/\s*\([^)]*\)\s*/g, ' ')
+      .replace(/^[•✓+]\s*/u, '')
+      .replace(/^(?:add )?an?\s+(?=\p{L})/iu, '')
+      .replace(/(?:[:\s–—-]|\s(?:from|is an?(?: one-time)?|at|for|renews?|renew at))+$/iu, '')
+      .trim(),
+  );
 }

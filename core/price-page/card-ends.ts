@@ -63,6 +63,8 @@ export function endOfLast(lines: readonly PlainLine[], plans: readonly PlanHead[
     if (!line || (endsWithButton && before && end - 1 > head.price && isButton(before.plain))) break;
     if (isBlock && line.opens) break;
     if (line.opens && line.role !== 'item' && !isPriced(line.plain) && end - head.name > 2 && line.role !== undefined) break;
+    // "All features" in the midst of a block is an item of its list.
+    if (isBlock && /^all features$/i.test(line.plain)) continue;
     const isSaidBefore = others.some((one) => one.text === line.text);
     if ((endsCard(line, lines, end, holdSentences) && !(isSaidBefore && line.role !== 'heading')) || end - head.name > longest + 6) break;
     if (namesPlan(line, plans, lines) || (line.opens && headsATableOf(lines, end, plans))) break;

@@ -26,7 +26,18 @@ export function countedPlans(lines: readonly PlainLine[]): PlanCard[] {
   // Where the first price stands before the first count, each count is of the price above it.
   const found = above.length > below.length ? above : below;
   const nouns = new Set(found.map(({ noun }) => noun.replace(/s$/, '')));
-  return found.length >= LEAST_PLANS && nouns.size === 1 ? found.map(({ card }) => card) : [];
+  return found.length >= LEAST_PLANS && nouns.size === 1 ? [...found.map(({ card }) => card), ...paidForGood(lines)] : [];
+}
+
+/** "Lifetime" with its price, and how many it is for, beside plans that are counted. */
+function paidForGood(lines: readonly PlainLine[]): PlanCard[] {
+  const at = lines.findIndex(({ plain }, own) => /^(?:lifetime|for ?ever)$/i.test(plain) && isPriceLine(lines[own + 1]?.plain ?? ''));
+  const [name, price, below] = lines.slice(at, at + 3);
+  if (at < 0 || !name || !price) return [];
+  const [, tail, count] = /^(once)?(?:, | )?(?:for )?(up to \d+ \p{L}+|unlimited \p{L}+)$/iu.exec(below?.plain ?? '') ?? [];
+  const own = [{ ...price, plain: tail === undefined ? price.plain : `${price.plain} once` }];
+  const limit = below && count !== undefined ? [{ ...below, plain: count }] : [];
+  return [{ name: name.text, nameLine: name.line, lines: [...own, ...limit] }];
 }
 
 function planAt(

@@ -2,6 +2,7 @@ import { countedThing } from './counted-things';
 import type { PlainLine } from './plain-line';
 import { isSentence } from './line-kinds';
 import { feature, limitsIn, markOf, readItem } from './list-items';
+import { isFree, type Place } from './plans-meant';
 import type { ReadingBuilder } from './reading-builder';
 import type { Statement } from '../price-phrase/statement';
 
@@ -33,11 +34,14 @@ export function readUnlimitedOnAll({ plain, line }: PlainLine, builder: ReadingB
 }
 
 /** An item of a list of what every plan has. */
-export function readEveryPlan({ plain, line }: PlainLine, builder: ReadingBuilder): boolean {
+export function readEveryPlan({ plain, line }: PlainLine, { heading }: Place, builder: ReadingBuilder): boolean {
   // What a thing costs is no part of every plan.
   if (/^(?:from )?¤\d/.test(plain)) return false;
   const item = readItem(plain);
   if (item.statements.length === 0 || !(markOf(plain).isMarked || plain.split(' ').length <= 6)) return false;
-  for (const plan of builder.plans) for (const statement of item.statements) builder.state(plan, statement, line);
+  for (const statement of item.statements) {
+    // "Every paid plan comes with".
+    for (const plan of builder.plans) if (!/\bpaid\b/.test(heading) || !isFree(plan)) builder.state(plan, statement, line);
+  }
   return true;
 }

@@ -22,6 +22,9 @@ const PROCESSING_INCLUDED =
 /** "2.9% is charged by our partner on top of the transaction fee" is no transaction fee. */
 const BESIDE_SALES_FEES =
   /,? ?\b(?:on top of|in addition to|added to|besides|beside|apart from) (?:the |our |any |your plan['’]s |its )?(?:transaction|sales?|platform|selling) fees?\b/g;
+/** "Transaction fees are on top of the card processor's 2.9%": the rate is what they come on top of. */
+const SALES_FEES_BESIDE =
+  /\b(?:our |the |these )?(?:transaction|sales?|platform|selling) fees? (?:are|is|comes?|goes?|go) (?:charged |added )?(?:on top of|in addition to) (?=[^.;\d]*\b(?:cards?|payments?|processor|provider)\b[^;%]*\d%)/g;
 /** "Including 19% VAT". */
 const SALES_TAX =
   /\b\d+(?:\.\d+)?% (?:vat|mwst|ust|sales tax|gst|tva|iva|btw)\b|\b(?:vat|mwst|ust|gst|tva|iva|btw)[: ](?:of )?\d+(?:\.\d+)?%/g;
@@ -76,6 +79,7 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     .replace(FIXED_FIRST, '$2% + ¤$1')
     .replace(PROCESSING_INCLUDED, '')
     .replace(BESIDE_SALES_FEES, '')
+    .replace(SALES_FEES_BESIDE, '')
     .replace(SALES_TAX, ' ');
   if (INCLUDED_IN_OTHERS.test(text)) return [];
   const parts = text.split(BESIDE_CARD_FEES);

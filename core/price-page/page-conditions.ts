@@ -5,10 +5,16 @@ import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
 import type { ReadingBuilder } from './reading-builder';
 import { wholeWords } from './whole-words';
-import { dayStatements, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './sale-conditions';
+import { noFee } from './fees';
+import { dayStatements, isPlainNo, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './sale-conditions';
 
 /** "Is there a set-up fee?", "Do you charge for set-up?" */
-const ASKS_SET_UP = /\bset[- ]?up (?:fee|cost|charge)|\b(?:charge|pay|cost)\b[^?]*\b(?:for|to) set[- ]?up\b/i;
+const ASKS_SET_UP =
+  /\bset[- ]?up (?:fee|cost|charge)|\b(?:fee|charge|pay|cost)s?\b[^?]*\b(?:for|to) (?:set[- ]?up|setting up|join(?:ing)?|get(?:ting)? started)\b/i;
+
+/** "Do you take a commission?", "Are there transaction fees?" */
+const ASKS_SALES_FEE =
+  /^(?:do you (?:take|charge|keep)|are there|is there|will you take)\b[^?]*\b(?:commission|transaction fees?|sales fees?|selling fees?|(?:cut|share|percentage) of (?:my|the|our|your) (?:sales|revenue|income|takings))\b[^?]*\?$/i;
 
 /** What the lines outside the plans say of the whole page. */
 export interface WholePage {
@@ -57,14 +63,11 @@ export function readConditions(
     page.taxExcluded = tax;
     builder.putAside(line, 'how prices are stated');
   }
-  if (
-    isWithoutJoiningFee(plain) ||
-    (ASKS_SET_UP.test(place.question) &&
-      /^no(?:, never| never|ne|,? there (?:is|are) none|,? (?:it['’]s|it is|that['’]s) free|,? not at all)?[.!]?$/i.test(plain) &&
-      !isHedged(line, next))
-  )
+  if (isWithoutJoiningFee(plain) || (ASKS_SET_UP.test(place.question) && isPlainNo(plain) && !isHedged(line, next)))
     for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
       builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
+  if (ASKS_SALES_FEE.test(place.question) && isPlainNo(plain) && !isHedged(line, next))
+    for (const plan of builder.plans) builder.state(plan, noFee().statement, line);
   const each = PER_EACH.exec(plain)?.[1];
   if (each !== undefined) page.perEach = countedThing(plural(each.toLowerCase()))?.quantity ?? page.perEach;
   const length = /^(\d+) months?$/i.exec(plain)?.[1];

@@ -90,6 +90,9 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'store-ruffcastle': ['+Till Pro: addon 1 89'],
   // A domain that is free for a year is a free domain.
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
+  // Cards that are tapped and keyed are both paid in person; a seat by the year or by the month: both are asked.
+  'pay-rowanberry': [': fee 1.6% payment inperson|label=contactless-and-chip'],
+  'video-marigold': ['Creator: per 25 seats|users|staff', 'Live: per 125 seats|users|staff', 'Studio: per 50 seats|users|staff'],
   // Half an hour, so that plans are counted in one unit.
   '01-builder-quillmoor': ['Spark: lim video-minutes 30'],
   // Its own card says 10,000 contacts.

@@ -10,6 +10,7 @@ import { stepCharge } from './page-tables';
 import { BY_THE_HOUR } from './page-reading';
 import { FURTHER_ONES, isPriceLine, isPriceOfSeats, isPriceTail, type PriceLine, pricePieces, wordPrice } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
+import { askSeatsTwoWays } from './seats-two-ways';
 import { countedThing } from './counted-things';
 import { dayStatements } from './sale-conditions';
 import { unitChargeIn } from './unit-charges';
@@ -19,13 +20,14 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   const plan = builder.plan(card.name, card.nameLine);
   const cardLines = card.lines.flatMap((line) => itemsOf(line, card.lines));
   const steps = readSteps(cardLines, plan, builder);
-  const isStep = (line: PlainLine) => steps.includes(line);
+  const asked = askSeatsTwoWays(cardLines, plan, builder);
+  const isSettled = (line: PlainLine) => steps.includes(line) || asked.includes(line);
   const priceLines: PriceLine[] = [];
-  let hasPrice = steps.length > 0 || endsWithPrice(cardLines);
+  let hasPrice = steps.length > 0 || asked.length > 0 || endsWithPrice(cardLines);
   let heading = '';
   for (const [at, line] of cardLines.entries()) {
     const { plain } = line;
-    if (isStep(line)) continue;
+    if (isSettled(line)) continue;
     if (isHourly(plain)) {
       builder.putAside(line.line, BY_THE_HOUR);
       continue;
@@ -54,7 +56,7 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
     }
   }
   for (const { line, plain } of priceLines) if (!/¤/.test(plain)) builder.putAside(line, 'how the price above is paid');
-  const bySeats = priceLines.length === 0 ? cardLines.find(({ plain }) => isPriceOfSeats(plain)) : undefined;
+  const bySeats = priceLines.length === 0 && asked.length === 0 ? cardLines.find(({ plain }) => isPriceOfSeats(plain)) : undefined;
   // Where everybody who uses it is paid for, nothing is paid for the plan itself.
   builder.price(plan, pricePieces(bySeats ? [{ line: bySeats.line, plain: '¤0 per month' }] : priceLines));
 }

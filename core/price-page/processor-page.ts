@@ -1,4 +1,4 @@
-import { addonAt } from './add-ons';
+import { addonAt, isThing } from './add-ons';
 import { feesIn, isRate } from './fees';
 import type { StatedCharge } from '../price-phrase/statement';
 import type { PlainLine } from './plain-line';
@@ -99,7 +99,8 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
     if (/\bcards?\b/i.test(behind)) return [{ ...line, plain: `${behind}: ${rate}` }];
     const before = lines[at - 1]?.plain ?? '';
     const isAlone = /^¤\d[\d.]*(?: each)?$/.test(line.plain) && namesAWay(before.toLowerCase()) && !/\d/.test(before);
-    if (/^[^:\d]+: ¤[\d.]+$/.test(line.plain) && namesAWay(line.plain.toLowerCase()))
+    const [, way] = /^([^:\d]+?):? ¤[\d.]+$/.exec(line.plain.toLowerCase()) ?? [];
+    if (way !== undefined && !isThing(way) && (line.plain.includes(':') ? namesAWay(way) : wayOf(way) !== null))
       return [{ ...line, plain: `${line.plain} per payment` }];
     return [isAlone ? { ...line, plain: `${line.plain.replace(/ each$/, '')} per payment` } : line];
   });

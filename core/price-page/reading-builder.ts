@@ -124,7 +124,17 @@ export class ReadingBuilder {
     for (const line of lines) this.used.add(line);
   }
 
+  /** Asks once: what was asked of other plans in the same words is the same question. */
   ask(question: string, lines: readonly number[], plans: readonly string[], options: readonly PageOption[]): void {
+    const at = this.asked.findIndex((one) => isAskedAlike(one, { question, plans, options }));
+    const [before] = at < 0 ? [] : this.asked.splice(at, 1);
+    if (before) {
+      const both = before.options.map(({ label, statements }, index) => ({
+        label,
+        statements: [...statements, ...(options[index]?.statements ?? [])],
+      }));
+      return this.ask(question, [...before.lines, ...lines], [...before.plans, ...plans], both);
+    }
     const text = [...new Set(lines)].map((line) => this.lines.get(line)?.text ?? '').join(' · ');
     this.asked.push({ question, text, lines: [...new Set(lines)], plans, options });
   }
@@ -191,6 +201,12 @@ export type { PlanBeingRead };
 /** A fee of more than all of a sale is a slip of the page's. */
 function takesMoreThanAll(statement: Statement): boolean {
   return statement.kind === 'charge' && 'percent' in statement.charge && Number(statement.charge.percent ?? 0) > 100;
+}
+
+/** Whether the same is asked of other plans, with the same answers to choose from. */
+function isAskedAlike(before: PageQuestion, asked: Pick<PageQuestion, 'question' | 'plans' | 'options'>): boolean {
+  const labels = ({ options }: Pick<PageQuestion, 'options'>) => options.map(({ label }) => label).join('\n');
+  return before.question === asked.question && labels(before) === labels(asked) && !asked.plans.some((plan) => before.plans.includes(plan));
 }
 
 /** Whether two statements are about the same thing of a plan, so that the first one holds. */

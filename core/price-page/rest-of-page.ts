@@ -1,3 +1,4 @@
+import { plural } from '../price-phrase/vocabulary';
 import { addonAt, addonsInARow, isMoreOfPlans } from './add-ons';
 import { capital } from '../wording/capital';
 import { readFees } from './fees-of-page';
@@ -124,7 +125,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   const next = lines[at + 1];
   const isPriced =
     next !== undefined && /^(?:from |(?:optional |paid )?(?:add-?on|extra)\b[^¤\d]{0,8})?¤\d/i.test(next.plain) && !/\d/.test(line.plain);
-  if (place.section === 'every plan' && !isPriced && readEveryPlan(line, builder)) return 0;
+  if (place.section === 'every plan' && !isPriced && readEveryPlan(line, place, builder)) return 0;
   if (readAddonsInARow(line, builder)) return 0;
   const isOfMore = /\b(?:each|every|per) (?:further|additional|extra|more)\b|\b\d+ (?:more|extra|further|additional)\b/i.test(line.plain);
   const hasPrices = !isOfMore && readNamedPrices(line, place, builder);
@@ -191,9 +192,16 @@ function isPair(lines: readonly PlainLine[], at: number, { question, section }: 
   const isAnswer = question !== '' && !/^(?:need|want|looking for)\b/i.test(question);
   if (!own || section === 'fees' || isAnswer || !next) return false;
   const isName = canBeName(own.text, own.plain, true) && !isButton(own.plain) && /^\p{Lu}/u.test(own.text);
+  if (isName && isPriceOfEach(own.plain, next.plain)) return true;
   if (own.role !== 'heading' && !(isName && /¤[\d.]+ ?(?:usd|eur|gbp)? ?(?:\/|per|a) ?(?:month|mo|year|yr)\b/i.test(next.plain)))
     return false;
   return isPriceLine(next.plain) && unitChargeIn(withoutPlace(next.plain), own.plain) === null;
+}
+
+/** "Text messages" with "¤0.012 per message, no monthly fee" below. */
+function isPriceOfEach(name: string, price: string): boolean {
+  const noun = /^¤[\d.]+ (?:per|for each|a) (\p{L}{4,})/iu.exec(price)?.[1];
+  return noun !== undefined && wholeWords(plural(noun.toLowerCase()), 'i').test(name) && unitChargeIn(price, name) !== null;
 }
 
 function readNamedPrices({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {

@@ -94,7 +94,14 @@ export function taxStatedIn(plain: string): boolean | null {
 
 /** Whether a line says that joining costs nothing. */
 export function isWithoutJoiningFee(plain: string): boolean {
-  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b/i.test(
+  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|^(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
+    plain,
+  );
+}
+
+/** Whether an answer says no, and nothing else. */
+export function isPlainNo(plain: string): boolean {
+  return /^(?:no|none|never|nothing)(?:, (?:never|none|not at all|nothing|we (?:do not|don['’]t)))?(?: never| ne)?(?:,? there (?:is|are) none|,? (?:it['’]s|it is|that['’]s) free)?[.!]?$/i.test(
     plain,
   );
 }

@@ -52,6 +52,7 @@ export function unitChargeIn(plain: string, heading = ''): ChargeStatement | nul
 function inUsualOrder(text: string): string {
   return (
     text
+      .replace(/,? (?:and |with )?no (?:monthly|set-?up|extra|other) fees?$/u, '')
       .replace(/^(\p{L}+): (\d+) hours\b/u, '$2 hours of $1')
       .replace(/^(\p{L}[\p{L} -]{1,25}): (\d+)((?: (?:a|per) month)?(?: included)?),? then (?=¤)/u, '$2 $1$3, then ')
       .replace(/ (?:on|in|with) (?:every|all|each|any)(?: of the)?(?: paid)? plans?\b/, '')
@@ -236,6 +237,10 @@ function withSubject(noun: string, before: string, heading: string): string {
 function subjectOf(before: string): string {
   return before
     .replace(/\b(?:if you )?(?:need|have|send|sell)?\s*(?:more than|over|above|beyond) ¤?\d+(?: or ¤?\d+)*/g, ' ')
+    .replace(
+      /\b(?:above|beyond|over|past) (?:your|the|this|that)(?: plan['’]s| monthly)? (?:allowance|limit|plan|quota|inclusive amount)\b/g,
+      ' ',
+    )
     .replace(/[?,.]?\s*\b(?:add|pay|you pay|just add|simply add|it costs)\s*$/, ' ')
     .replace(/(?<=\p{L}) (?:on|in|with) (?:the )?\p{L}.*$/u, ' ')
     .replace(

@@ -1,0 +1,35 @@
+import type { PlainLine } from './plain-line';
+import { isPriceOfSeats } from './price-pieces';
+import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
+import { unitChargeIn } from './unit-charges';
+
+/** "billed yearly, or ¤25 monthly" below "¤15 per seat/month". */
+const OR_BY_THE_MONTH =
+  /^(?:(?:when )?(?:billed|paid) (?:yearly|annually|by the year)\b[,;.]?\s*)?or (¤\d+(?:\.\d+)?)(?: (?:each|per \p{L}+))?,? (?:monthly|month[- ](?:to|by)[- ]month|(?:a|per) month|when (?:billed|paid) monthly|(?:billed|paid) monthly|by the month)$/iu;
+
+/**
+ * A price for each seat, and another for whoever pays by the month: a plan has one price for each, so it is asked which will
+ * be paid.
+ *
+ * @returns the lines that are asked about, empty where no card line says both
+ */
+export function askSeatsTwoWays(lines: readonly PlainLine[], plan: PlanBeingRead, builder: ReadingBuilder): readonly PlainLine[] {
+  const at = lines.findIndex(({ plain }) => isPriceOfSeats(plain));
+  const [own, below] = [lines[at], lines[at + 1]];
+  const [, monthly] = OR_BY_THE_MONTH.exec(below?.plain ?? '') ?? [];
+  if (!own || !below || monthly === undefined) return [];
+  const yearly = unitChargeIn(own.plain);
+  const byMonth = unitChargeIn(own.plain.replace(/¤\d+(?:\.\d+)?/, monthly));
+  if (!yearly || !byMonth) return [];
+  builder.ask(
+    'Each one costs less when a year is paid at once. How will you pay?',
+    [own.line, below.line],
+    [plan.name],
+    [
+      { label: 'by the year', statements: [{ plan: plan.name, statement: yearly }] },
+      { label: 'by the month', statements: [{ plan: plan.name, statement: byMonth }] },
+    ],
+  );
+  builder.state(plan, { kind: 'term', term: { months: 1, price: '0' } }, own.line);
+  return [own, below];
+}
