@@ -70,7 +70,8 @@ function asTotal(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
 
 /** "¤5.90 billed yearly" beside "¤6.90 a month": nobody sells a year for less than a month; it is a month's share. */
 function asShare(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
-  const isYearly = !piece.isOnce && !piece.isRenewal && (piece.per ?? piece.billed) === A_YEAR && piece.amount !== null;
+  const ahead = piece.per ?? piece.billed ?? 0;
+  const isYearly = !piece.isOnce && !piece.isRenewal && ahead >= A_YEAR && piece.amount !== null;
   const isShare =
     isYearly &&
     pieces.some(
@@ -82,18 +83,19 @@ function asShare(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
         decimal(amount).gt(0) &&
         decimal(piece.amount ?? '0').lte(amount),
     );
-  return isShare && decimal(piece.amount ?? '0').gt(0) ? { ...piece, per: 1, billed: A_YEAR, isTotal: false } : piece;
+  return isShare && decimal(piece.amount ?? '0').gt(0) ? { ...piece, per: 1, billed: ahead, isTotal: false } : piece;
 }
 
 /** "¤11.20 a month" beside "¤14 billed monthly", where the page shows prices by the year: the lower is paid for a year. */
-function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnce, usualPer }: PriceHints): PricePiece {
+function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnce, usualPer, savesByYear }: PriceHints): PricePiece {
   const isBare = piece.per === null && piece.billed === null && piece.first === null && !piece.isOnce && !piece.isTotal;
   // "Prices per month, paid yearly" says it of every price without words.
   if (isBare && usualPer === 1 && paidAtOnce !== null && !piece.isRenewal) return { ...piece, per: 1, billed: paidAtOnce };
-  if (paidAtOnce === null || piece.per !== 1 || piece.billed !== null || piece.isRenewal || piece.amount === null) return piece;
+  const ahead = paidAtOnce ?? (savesByYear === true ? A_YEAR : null);
+  if (ahead === null || piece.per !== 1 || piece.billed !== null || piece.isRenewal || piece.amount === null) return piece;
   const { amount } = piece;
   const isLower = pieces.some((one) => one.billed === 1 && !one.isCrossedOut && one.amount !== null && decimal(one.amount).gt(amount));
-  return isLower ? { ...piece, billed: paidAtOnce } : piece;
+  return isLower ? { ...piece, billed: ahead } : piece;
 }
 
 /**

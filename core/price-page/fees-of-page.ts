@@ -1,6 +1,7 @@
 import type { StatedCharge } from '../price-phrase/statement';
 import { askRegion } from './ask-region';
 import { feesIn, noFee, type StatedFee } from './fees';
+import { isAbroad } from './ways-of-paying';
 import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
@@ -17,7 +18,7 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     place.section === 'fees' ||
     place.about !== null ||
     FEES_ASKED.test(place.question) ||
-    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|debit|(?:we (?:take|keep|charge)|you (?:get|receive|earn)|keeps?) \d+(?:\.\d+)?%|keeps? (?:everything|every penny|every cent))(?!\w)/i.test(
+    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|debit|pay(?:ment)? later|instal?ments|(?:we (?:take|keep|charge)|you (?:get|receive|earn)|keeps?) \d+(?:\.\d+)?%|keeps? (?:everything|every penny|every cent))(?!\w)/i.test(
       plain,
     ) ||
     (/\d%/.test(plain) && OF_PAYMENTS.test(place.heading) && namesSeveral(plain, builder));
@@ -32,7 +33,8 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     )
   )
     return true;
-  const isAsked = FEES_ASKED.test(place.question) && /^(?:yes|you can|of course|sure)\b|^\d/i.test(plain);
+  const isOfAbroad = /\bcards?\b/i.test(place.question) && isAbroad(place.question.toLowerCase());
+  const isAsked = isOfAbroad || (FEES_ASKED.test(place.question) && /^(?:yes|you can|of course|sure)\b|^\d/i.test(plain));
   const fees = feesIn(plain, { heading: place.section === 'fees' || place.about !== null || isAsked ? heading : '' });
   if (fees.length === 0) return false;
   const included = INCLUDED_ON.exec(plain)?.[1];

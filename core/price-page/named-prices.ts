@@ -24,7 +24,8 @@ export function namedPrices(
 ): NamedPrice[] {
   const text = plain;
   if (!/¤\d/.test(text) || /%\s*\+|\+\s*¤/.test(text) || soldOnPlan(text, names) !== null) return [];
-  const places = placesOf(text, names);
+  // "Free from Plus up, afterwards ¤17 per year" prices something that such plans have.
+  const places = placesOf(text, names).filter(({ name, from }) => !/^ (?:up|on|onwards?|upwards?)\b/.test(text.slice(from + name.length)));
   const around = wordsAround(text, question);
   const before = pricesBefore(text, line, places, around.all);
   if (before.length > 0) return before;

@@ -1,7 +1,7 @@
 import { decimal, HUNDRED } from '../amount/decimal';
 import type { Statement } from '../price-phrase/statement';
 import { countedThing } from './counted-things';
-import { feature } from './list-items';
+import { feature, readItem } from './list-items';
 
 /** What a page's data states of one plan. */
 export interface DataPlan {
@@ -140,8 +140,22 @@ function statementsOf(node: Node, inCents: boolean): Statement[] {
 
 /** An entry of a list of features: its words, or an object with its name. */
 function namedFeature(entry: unknown): Statement[] {
-  if (typeof entry === 'string') return [feature(entry, true)];
+  if (typeof entry === 'string') return /\d|^unlimited\b/i.test(entry) ? countedIn(entry) : [feature(entry, true)];
   return isNode(entry) && nameOf(entry) !== '' ? [feature(nameOf(entry), entry['included'] !== false)] : [];
+}
+
+/** "2,000 products" in a list of features. */
+function countedIn(entry: string): Statement[] {
+  const isMoney = /\p{Sc}|%/u.test(entry);
+  const { statements } = isMoney ? { statements: [] } : readItem(entry.replace(/(\d),(?=\d{3}\b)/g, '$1'));
+  return statements.length > 0 ? [...statements] : [feature(entry, true)];
+}
+
+/** A number, or one that is written as a text: "2%", "14 days". */
+function numberIn(value: unknown): number | null {
+  if (typeof value === 'number') return value;
+  const [, written] = typeof value === 'string' ? (/^(\d+(?:\.\d+)?) ?(?:%|days?)?$/.exec(value.trim()) ?? []) : [];
+  return written === undefined ? null : Number(written);
 }
 
 function detailsOf(node: Node): Statement[] {
@@ -154,9 +168,10 @@ function detailsOf(node: Node): Statement[] {
       return Object.entries(value).flatMap(([inner, most]) => limitOf(inner, most));
     if (isNode(value) && /fees?|commission|rates?/.test(words)) return Object.entries(value).flatMap(([inner, rate]) => feeOf(inner, rate));
     if (Array.isArray(value) && /features?|highlights|includes|bullets|perks/.test(words)) return value.flatMap(namedFeature);
-    if (/trial/.test(words) && typeof value === 'number') return [{ kind: 'trial', days: value }];
-    if (/refund|money back/.test(words) && typeof value === 'number') return [{ kind: 'refund', days: value }];
-    if (/percent|commission|fee/.test(words) && typeof value === 'number') return feeOf(key, value);
+    const figure = numberIn(isNode(value) && /trial|refund|money back/.test(words) ? value['days'] : value);
+    if (/trial/.test(words) && figure !== null) return [{ kind: 'trial', days: figure }];
+    if (/refund|money back/.test(words) && figure !== null) return [{ kind: 'refund', days: figure }];
+    if (/percent|commission|fee/.test(words) && figure !== null) return feeOf(key, figure);
     return /^(?:max|limit|included) /.test(words) ? limitOf(words.replace(/^(?:max|limit|included) /, ''), value) : [];
   });
 }

@@ -62,8 +62,6 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   ],
   // A list headed "Free" beside a table of steps is of no plan of that table; "adds" names no price.
   'mail-scoterpost': ['Free: lim automations 1', 'Free: lim landing-pages inf', 'Free: lim users/staff 1', 'Creator: refund 30'],
-  // What more hours cost is asked about where a sentence gives each plan's.
-  'live-katydid': ['Arena: per 2.50 live-hours', 'Hall: per 4 live-hours', 'Pocket: per 6 live-hours'],
   // How much several plans have in one sentence stays open; for how long bare prices are is asked; a class is no sign.
   'note-lemming': ['Advanced: lim products inf', 'Advanced: lim staff 8', 'Basic: lim products inf', 'Basic: lim staff 2'],
   'note-vole': ['House: term 1 49', 'Regular: term 1 18'],
@@ -93,6 +91,9 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   // Cards that are tapped and keyed are both paid in person; a seat by the year or by the month: both are asked.
   'pay-rowanberry': [': fee 1.6% payment inperson|label=contactless-and-chip'],
   'video-marigold': ['Creator: per 25 seats|users|staff', 'Live: per 125 seats|users|staff', 'Studio: per 50 seats|users|staff'],
+  // Typed cards beside an online checkout, and whose cards those of a region are: both are asked.
+  'pay-withybed': [': fee 2.6%+0.25 payment online'],
+  'saved-lonning': ['Highway', 'Lane', 'Road'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
   // Half an hour, so that plans are counted in one unit.
   '01-builder-quillmoor': ['Spark: lim video-minutes 30'],
   // Its own card says 10,000 contacts.

@@ -1,3 +1,4 @@
+import { isSameAmount } from '../amount/decimal';
 import { tidyName } from './add-ons';
 import { isRate } from './fees';
 import { readPhrase } from '../price-phrase/read-phrase';
@@ -55,10 +56,26 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
       hasPrice ||= isPriceOfSeats(plain) || plan.facts.some(({ statement }) => statement.kind === 'trial');
     }
   }
+  takeForStep(priceLines, plan, builder);
   for (const { line, plain } of priceLines) if (!/¤/.test(plain)) builder.putAside(line, 'how the price above is paid');
   const bySeats = priceLines.length === 0 && asked.length === 0 ? cardLines.find(({ plain }) => isPriceOfSeats(plain)) : undefined;
   // Where everybody who uses it is paid for, nothing is paid for the plan itself.
   builder.price(plan, pricePieces(bySeats ? [{ line: bySeats.line, plain: '¤0 per month' }] : priceLines));
+}
+
+/** "from ¤9 / month" above steps of which one is ¤9 shows that step, and is no price of its own. */
+function takeForStep(priceLines: PriceLine[], { facts }: PlanBeingRead, builder: ReadingBuilder): void {
+  const steps = facts.flatMap(({ statement }) =>
+    statement.kind === 'charge' && 'bands' in statement.charge ? statement.charge.bands : [],
+  );
+  const shown = priceLines.filter(({ plain }) => {
+    const from = /^from ¤(\d+(?:\.\d+)?)\b/i.exec(plain)?.[1];
+    return from !== undefined && steps.some(({ flat }) => isSameAmount(flat ?? null, from));
+  });
+  for (const one of shown) {
+    priceLines.splice(priceLines.indexOf(one), 1);
+    builder.putAside(one.line, 'one of the steps of its price');
+  }
 }
 
 /** Whether what is in the plan stands above its price, with nothing below it. */
@@ -226,6 +243,8 @@ function readFurtherOnes(plain: string, before: PlainLine | undefined): Statemen
 }
 
 const STEP = /^¤(\d+(?:\.\d+)?)\s*(?:(?:\/|per|a) ?(?:month|mo))?\s*(?:for|up to|:)\s*(?:up to )?(\d+)(?: (\p{L}[\p{L} ]*))?$/iu;
+/** "500 contacts – ¤9" says it the other way round. */
+const COUNT_FIRST = /^(?:up to )?(\d+) (\p{L}[\p{L} ]*?)(?::| –| —| -|,) (¤\d+(?:\.\d+)?)(?: ?(?:\/|per|a) ?(?:month|mo))?$/iu;
 const BY_THE_MONTH = /^¤(\d+(?:\.\d+)?)\s*(?:\/|per|a) ?(?:month|mo)$/i;
 const FOR_SO_MANY = /^for (?:up to )?(\d+) (\p{L}[\p{L} ]*)$/iu;
 
@@ -243,7 +262,7 @@ interface PriceStep {
 function readSteps(lines: readonly PlainLine[], plan: PlanBeingRead, builder: ReadingBuilder): PlainLine[] {
   const listed = lines.flatMap((line): PriceStep[] => {
     const parts = line.plain.split(/\s*[·;|]\s*|,\s+(?=¤)|\s+\/\s+(?=¤)/);
-    const steps = parts.map((part) => STEP.exec(part));
+    const steps = parts.map((part) => STEP.exec(part.replace(COUNT_FIRST, '$3 for $1 $2')));
     if (steps.some((step) => step === null)) return [];
     return steps.flatMap((step) => (step ? [{ line, flat: step[1] ?? '', upTo: step[2] ?? '', noun: step[3] ?? '' }] : []));
   });

@@ -35,7 +35,7 @@ const PER = new RegExp(
 );
 const PER_ADVERB = /^[\s;,)]*(?:usd|eur|gbp)?\s*(monthly|yearly|annually|quarterly)\b(?!\s*:)/;
 const BILLED = new RegExp(
-  String.raw`\b(?:billed|paid|charged|paying|pay|payable|invoiced|billing|with|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront|today|now)\s+)?(?:(?:by the|every|each|per|for|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
+  String.raw`\b(?:billed|paid|charged|paying|pay|payable|invoiced|billing|with|on|on an?|on the|for an?|commitment of)\s+(?:(?:once|in advance|upfront|today|now)\s+)?(?:(?:by the|every|each|per|for|an?)\s+)?(?:${COUNT}[ -])?(monthly|yearly|annually|annual|quarterly|months?|years?)\b`,
 );
 const MONTH_BY_MONTH = /\b(?:month[- ]to[- ]month|month[- ]by[- ]month|by the month|no contract|rolling)\b/;
 const YEARLY_BILLING =

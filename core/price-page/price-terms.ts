@@ -9,6 +9,8 @@ export interface PriceHints {
   readonly usualPer: number | null;
   /** Months paid at once, where the page says so of all its prices. */
   readonly paidAtOnce: number | null;
+  /** Whether the page says what paying by the year saves. */
+  readonly savesByYear?: boolean;
   /** Whether prices by the month can be had beside those paid by the year. */
   readonly hasMonthly: boolean;
   /** Months of the terms that the page offers without saying which of them its prices are for. */

@@ -127,7 +127,10 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
     next !== undefined && /^(?:from |(?:optional |paid )?(?:add-?on|extra)\b[^¤\d]{0,8})?¤\d/i.test(next.plain) && !/\d/.test(line.plain);
   if (place.section === 'every plan' && !isPriced && readEveryPlan(line, place, builder)) return 0;
   if (readAddonsInARow(line, builder)) return 0;
-  const isOfMore = /\b(?:each|every|per) (?:further|additional|extra|more)\b|\b\d+ (?:more|extra|further|additional)\b/i.test(line.plain);
+  const isOfMore =
+    /\b(?:each|every|per) (?:further|additional|extra|more)\b|\b\d+ (?:more|extra|further|additional)\b|^(?:further|additional|extra) \p{L}+s\b/iu.test(
+      line.plain,
+    );
   const hasPrices = !isOfMore && readNamedPrices(line, place, builder);
   const isAllowance = !hasPrices && 'free' in (unitChargeIn(line.plain)?.charge ?? {});
   if (!hasPrices && !isAllowance && readFees(line, place, builder)) return 0;

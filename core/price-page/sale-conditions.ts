@@ -94,7 +94,7 @@ export function taxStatedIn(plain: string): boolean | null {
 
 /** Whether a line says that joining costs nothing. */
 export function isWithoutJoiningFee(plain: string): boolean {
-  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|^(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
+  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|(?:^|[;,.] )(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
     plain,
   );
 }
@@ -112,6 +112,9 @@ export interface YearlySaving {
   readonly percent?: string;
 }
 
+/** Of twelve months, the words for how many are paid. */
+const MONTHS_PAID: Readonly<Record<string, number>> = { nine: 9, ten: 10, eleven: 11 };
+
 /** @example yearlySavingIn('Pay yearly – 2 months free') // { monthsFree: 2 } */
 export function yearlySavingIn(plain: string): YearlySaving | null {
   const text = plain.toLowerCase();
@@ -120,10 +123,13 @@ export function yearlySavingIn(plain: string): YearlySaving | null {
     /\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget (\d|one|two|three) (?:months? |of them )?(?:for )?free\b/.exec(text)?.[1];
   if (forTwelve !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[forTwelve] ?? Number(forTwelve) };
   if (/\b(?:12th|twelfth|last) month (?:is |comes )?(?:for )?(?:free|on us|on the house)\b/.test(text)) return { monthsFree: 1 };
-  const priceOf = /\b(?:12 months|a year|one year) for (?:the price of )?(\d+)\b(?! (?:years|%))/.exec(text)?.[1];
-  if (priceOf !== undefined && Number(priceOf) < 12) return { monthsFree: 12 - Number(priceOf) };
+  const priceOf = /\b(?:12 months|twelve months|a year|one year) for (?:the price of )?(\d+|nine|ten|eleven)\b(?! (?:years|%))/.exec(
+    text,
+  )?.[1];
+  const monthsPaid = priceOf === undefined ? 12 : (MONTHS_PAID[priceOf] ?? Number(priceOf));
+  if (monthsPaid < 12) return { monthsFree: 12 - monthsPaid };
   const paid = /\bpay (?:only |for |only for |just )?(\d+|nine|ten|eleven)(?: of(?: the)? (?:12|twelve))? months?\b/.exec(text)?.[1];
-  if (paid !== undefined && !(Number(paid) >= 12)) return { monthsFree: 12 - ({ nine: 9, ten: 10, eleven: 11 }[paid] ?? Number(paid)) };
+  if (paid !== undefined && !(Number(paid) >= 12)) return { monthsFree: 12 - (MONTHS_PAID[paid] ?? Number(paid)) };
   const months =
     /\b(\d+|one|two|three) months? (?:for |are |is )?(?:free|on us|on the house)\b|\b(?:get|saves?(?: you)?) (\d+|one|two|three) months?\b/.exec(
       text,

@@ -19,6 +19,7 @@ export function settlePrices(builder: ReadingBuilder, whole: WholePage): void {
   const hints = {
     usualPer: whole.usualPer,
     paidAtOnce: whole.paidAtOnce,
+    savesByYear: whole.saving !== null,
     hasMonthly: whole.hasMonthly,
     returnsToFull: whole.returnsToFull,
     lengths: whole.lengths,

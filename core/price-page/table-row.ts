@@ -30,10 +30,10 @@ export interface CellReading {
 const YES = /^(?:[✓✔☑✅]|yes|included|✓ ?included|available|true)$/iu;
 const NO = /^(?:[✗✘✖×❌✕]|no|not included|[–—-]|none|not available|n\/a|not possible)$/iu;
 const PRICE_ROW =
-  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|(?:every|each|all) (?:years? after|(?:other|further|later) years?)|years? two|thereafter|introductory)\b|^\d+[- ](?:months?|years?)(?: terms?| plans?| contracts?)?$/i;
+  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|(?:every|each|all) (?:years? after|(?:other|further|later) years?)|years? two|thereafter|introductory)\b|^\d+[- ](?:months?|years?)(?: terms?| plans?| contracts?| billing)?$/i;
 /** "36 months" heads what is paid a month by who commits to so many. */
 const TERM_ROW =
-  /^(?:for |paid (?:for|every) |billed every )?(\d+)[- ](month|year)s?(?: terms?| plans?| contracts?)?(?: ahead| in advance)?$/;
+  /^(?:for |paid (?:for|every) |billed every )?(\d+)[- ](month|year)s?(?: terms?| plans?| contracts?| billing)?(?: ahead| in advance)?$/;
 /** Headings under which bare figures are prices. */
 const STRICTLY_PRICES =
   /^(?:(?:monthly|yearly|annual|regular|renewal) )?(?:price|prices|fee)\b|^(?:billed|paid) (?:monthly|yearly|annually|a month|a year)\b|^price (?:a|per)\b/i;
@@ -131,7 +131,8 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
   const word = wordPrice(plain);
   if (word === 'asked for' || NO.test(plain))
     return NO.test(plain) ? [] : pricePieces([{ line, plain: '¤0 per month' }]).map((piece) => ({ ...piece, amount: null }));
-  const amounts = word === 'free' ? '¤0' : plain;
+  // "¤1.50" with "/mo" in small letters below it is one price.
+  const amounts = word === 'free' ? '¤0' : plain.replace(/\n(?=\/|(?:per|a) (?:month|year)\b)/g, ' ');
   const isBare = !/(?:\/|per|a|an)\s?(?:month|mo|year|yr|m|y)\b|monthly|yearly|annually/i.test(amounts.split('\n')[0] ?? '');
   const isYearlyShare = !isBare && /\b(?:yearly|annual|annually)\b/.test(words) && /^¤[\d.]+ ?(?:\/|per|a) ?(?:mo|month)$/i.test(amounts);
   const behind = behindAmount(isBare, isYearlyShare, words);
@@ -148,9 +149,9 @@ function pricesOf(heading: string, { plain, line }: RowCell): PricePiece[] {
 }
 
 function behindAmount(isBare: boolean, isYearlyShare: boolean, words: string): string {
-  if (isBare) return ` ${periodWords(words)}`;
-  if (isYearlyShare) return ' billed yearly';
   const [, count = '1', unit = ''] = TERM_ROW.exec(words) ?? [];
+  if (isBare) return unit !== '' && count !== '1' && / billing$/.test(words) ? ` billed every ${count} ${unit}s` : ` ${periodWords(words)}`;
+  if (isYearlyShare) return ' billed yearly';
   return unit === '' || (count === '1' && unit === 'month') ? '' : ` billed every ${count} ${unit}s`;
 }
 

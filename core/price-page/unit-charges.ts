@@ -116,7 +116,10 @@ function beyondAllowance(text: string): ChargeStatement | null {
 }
 
 /** "Extra label ¤0.06", "Additional order: ¤0.3 each". */
-const EXTRA_ONE = new RegExp(`^${EXTRA} (\\p{L}[\\p{L} -]{0,40}?):? ¤(\\d+(?:\\.\\d+)?)(?: each| apiece)?$`, 'u');
+const EXTRA_ONE = new RegExp(
+  `^${EXTRA} (\\p{L}[\\p{L} -]{0,40}?):? ¤(\\d+(?:\\.\\d+)?)(?:(?: each| apiece)?$| (?:each|apiece) (?:on|for|with|in)\\b)`,
+  'u',
+);
 
 function extraOne(text: string): ChargeStatement | null {
   const [, noun = '', each = '0'] = EXTRA_ONE.exec(text) ?? [];

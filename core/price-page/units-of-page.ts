@@ -12,7 +12,10 @@ export function isAboutUnits(plain: string): boolean {
   const charge = unitChargeIn(plain);
   return (
     charge !== null &&
-    (charge.beyond === true || /\b(?:traffic|bandwidth|transfer|contacts|emails|storage)\b/i.test(plain.split('¤')[0] ?? ''))
+    (charge.beyond === true ||
+      /\b(?:traffic|bandwidth|transfer|contacts|emails|(?<!\b(?:block|object|backup|archive|network|file) )storage)\b/i.test(
+        plain.split('¤')[0] ?? '',
+      ))
   );
 }
 
@@ -25,7 +28,7 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
   const asked = place.question || (place.heading.endsWith('?') ? place.heading : '');
   const over =
     /\b(?:over|more than|above|exceed|beyond) (?:my|the|your|our|\d+) (\p{L}+)/iu.exec(asked)?.[1] ??
-    /\b(?:need|want) (?:more|extra) (\p{L}+)(?: on [^?]+)?\?/iu.exec(asked)?.[1] ??
+    /(?:\b(?:need|want) (?:more|extra)|^(?:more|extra|further|additional)) (\p{L}+)(?: on [^?]+)?\?/iu.exec(asked)?.[1] ??
     '';
   const isMore = /^(?:additional|extra|further|more)\b/.test(place.heading) && /^¤/.test(plain);
   const found = unitChargeIn(plain, over || (place.section === 'addons' && !isMore ? '' : place.heading));
