@@ -15,7 +15,7 @@ const AT_ITS_TERM = 'the price at renewal, which stands at its term';
  */
 export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints): AssembledPrices {
   const assembled: AssembledPrices = { facts: [], doubts: [], aside: [] };
-  const told = withFullPriceLater(pieces)
+  const told = withFullPriceLater(pieces.filter((piece) => !isShownAbove(piece, pieces, assembled)))
     .filter(({ isCrossedOut }) => !isCrossedOut)
     .map((piece) => paidAhead(asShare(asTotal(withYearApart(piece, pieces), pieces), pieces), pieces, hints));
   const renewals = told.filter(({ isRenewal }) => isRenewal);
@@ -27,6 +27,16 @@ export function assemblePrices(pieces: readonly PricePiece[], hints: PriceHints)
   for (const piece of told.filter(({ isOnce }) => isOnce)) addTerm(assembled, { months: 0, price: piece.amount }, [piece.line]);
   for (const piece of pieces.filter(({ isCrossedOut }) => isCrossedOut)) crossedOut(piece, pieces, hints, isIntroduced, assembled);
   return assembled;
+}
+
+/** "From ¤2.49/mo" above "¤2.49/mo for 24 months" and what is paid month by month only shows the lowest of them. */
+function isShownAbove(piece: PricePiece, pieces: readonly PricePiece[], { aside }: AssembledPrices): boolean {
+  const isBare = piece.per === 1 && piece.billed === null && piece.first === null && !piece.isRenewal && !piece.isCrossedOut;
+  const isOfTerm = ({ per, billed, amount, line }: PricePiece) =>
+    per === 1 && billed !== null && billed > 1 && line !== piece.line && isSameAmount(amount, piece.amount);
+  const isShown = isBare && pieces.some(isOfTerm) && pieces.some(({ billed }) => billed === 1);
+  if (isShown) aside.push({ line: piece.line, why: 'the lowest of the prices below' });
+  return isShown;
 }
 
 /** "¤79/year" beside "¤49 for the first year" is what is paid from the second year on. */

@@ -12,7 +12,7 @@ const STORAGE = /\b(storage|(web|disk|hard) ?space|ssd|nvme|disk|disks|file stor
 const TRAFFIC = /\b(bandwidth|traffic|transfer|data transfer|egress)\b/;
 /** GB of these are sent, not kept. */
 const STREAMED = /\b(streaming|streamed|delivery|delivered|views?)\b/;
-const MEMORY = /\b(ram|memory)\b/;
+const MEMORY = /\b(ram|memory|ddr\d?)\b/;
 const CORES = /\b(v-?cpus?|cpus?|cores?|v-?cores?|processors?)\b/;
 const VIDEO = /\b(video|videos|recordings?|recorded)\b/;
 const SIZE_FACTORS: Readonly<Record<string, string>> = { mb: '0.001', gb: '1', tb: '1000' };
@@ -35,13 +35,19 @@ export function countedThing(words: string, heading = ''): CountedThing | null {
   if (/^hours?\b|^h\b/.test(said) && /\bhours?\b|\bh\b/.test(said)) return hours(said, heading, '1');
   if (/^(minutes?|min)\b/.test(said)) return hours(said, heading, decimal(1).div(60).toFixed());
   if (CORES.test(said) || (said === '' && CORES.test(heading.toLowerCase()))) return { quantity: 'vcpu', factor: '1' };
-  const noun = said === '' ? bareNoun(heading) : said;
+  const noun = said === '' ? bareNoun(heading) : withKind(said, heading);
   if (noun === '' || noun.length > 60) return null;
   if (said === '' && /^(?:hours?|minutes?) of /.test(noun)) return hours(noun, '', /^h/.test(noun) ? '1' : decimal(1).div(60).toFixed());
   if (said === '' && MEMORY.test(noun)) return { quantity: 'ram', factor: '1' };
   if (STORAGE.test(noun) && !isUsualQuantity(noun)) return { quantity: 'storage', factor: '1' };
   if (TRAFFIC.test(noun)) return { quantity: 'bandwidth', factor: '1' };
   return { quantity: knownAs(noun), factor: '1' };
+}
+
+/** "Email | 5 accounts" counts email accounts. */
+function withKind(said: string, heading: string): string {
+  const kind = /^(e-?mail|mail|ftp|user|staff)s?$/i.exec(heading.trim())?.[1];
+  return kind !== undefined && /^(?:accounts?|addresses|boxes)$/.test(said) ? `${kind.toLowerCase()} ${said}` : said;
 }
 
 function hours(said: string, heading: string, factor: string): CountedThing {
@@ -84,6 +90,7 @@ const ALSO_KNOWN: ReadonlyArray<readonly [RegExp, string]> = [
     'staff',
   ],
   [/^team$/, 'staff'],
+  [/^people (?:who |that )?(?:can|may) (?:edit|log ?in|write|work|manage)\b/, 'staff'],
   [/^(admin|staff|user|team) (seats?|accounts?|members?|log-?ins?)$/, 'staff'],
   [/^(published )?(products?|items?|articles?)$/, 'products'],
   [/^(?:(?!staging|test|demo|parked|live)[a-z]+ )?(web ?sites?|sites?)( licen[cs]es?| installations?| activations?)?$/, 'sites'],

@@ -152,7 +152,11 @@ function readRatesByName({ plain, line }: Pick<PlainLine, 'plain' | 'line'>, hea
 /** Whether a plan has the very rate already, as answers repeat it. */
 function isSaid({ facts }: PlanBeingRead, { charge }: ReturnType<typeof feesIn>[number]['statement']): boolean {
   const rate = (one: StatedCharge) => (one.how === 'per-order' ? `${one.percent ?? '0'} ${one.each ?? '0'}` : '');
-  return facts.some(({ statement }) => statement.kind === 'charge' && rate(statement.charge) === rate(charge));
+  const bucket = (one: StatedCharge) => one.bucket ?? 'transaction';
+  return facts.some(
+    ({ statement }) =>
+      statement.kind === 'charge' && rate(statement.charge) === rate(charge) && bucket(statement.charge) === bucket(charge),
+  );
 }
 
 /** A plan with a fee of its own for the same thing does not get the page's general one. */

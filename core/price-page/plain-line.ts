@@ -12,6 +12,20 @@ const PRICE_AND_SHARE = /^((?:from )?¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr
 const PRICE_WITH_ALLOWANCE =
   /^(¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr)),? (?:with|including|incl\.) (\d+ \p{L}[\p{L} ]*,? then ¤[\d.]+ (?:each|apiece|(?:per|an?|for each) \p{L}+))\.?$/iu;
 
+/** "¤35/mo | ¤350/yr". */
+const A_MONTH_OR_A_YEAR = /^¤[\d.]+ ?(?:\/|per |a )(?:month|mo) \| ¤[\d.]+ ?(?:\/|per |a )(?:year|yr)$/i;
+
+const FOR_A_TERM = /^(¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo)) for (\d+ (?:months|years))\b/i;
+
+/** "¤2.49/mo for 24 months (¤59.76), ¤3.49/mo for 12 months, ¤4.99 month by month": a term after the other, and none an introduction. */
+function termsIn(plain: string): readonly string[] | null {
+  const parts = plain.split(/, (?=¤\d)| or (?=¤\d)/);
+  const terms = parts.filter((part) => FOR_A_TERM.test(part));
+  const isMonthly = /^¤[\d.]+(?: ?(?:\/|per|a) ?(?:month|mo))?,? (?:month[- ](?:by|to)[- ]month|billed monthly|paid monthly)\.?$/i;
+  if (parts.length < 2 || terms.length === 0 || !parts.every((part) => FOR_A_TERM.test(part) || isMonthly.test(part))) return null;
+  return parts.map((part) => part.replace(FOR_A_TERM, '$1 billed every $2'));
+}
+
 /** "GROWTH — most shops choose this": a name, and what praises it. */
 const NAME_AND_PRAISE =
   /^(\p{Lu}[\p{L}\d+]{1,20}(?: \p{Lu}[\p{L}+]*)?) (?:[–—-] |\()((?=\D*\)?$).*\b(?:most|popular|recommended|favou?rite|our (?:choice|pick|tip)|best(?: value| seller| choice)?|bestseller|choose|chosen)\b.*)$/iu;
@@ -32,6 +46,8 @@ type Cut = (plain: string) => readonly string[] | null;
 const CUTS: readonly Cut[] = [
   (plain) => PRICE_AND_SHARE.exec(plain)?.slice(1) ?? null,
   (plain) => PRICE_WITH_ALLOWANCE.exec(plain)?.slice(1) ?? null,
+  (plain) => (A_MONTH_OR_A_YEAR.test(plain) ? plain.split(/ \| /) : null),
+  termsIn,
   // The praise says nothing.
   (plain) => (plain.split(' ').length <= MOST_WORDS ? (NAME_AND_PRAISE.exec(plain)?.slice(1, 2) ?? null) : null),
 ];
@@ -48,7 +64,19 @@ export function sentencesOf(given: PlainLine): PlainLine[] {
   const items = itemsOf(line.plain);
   if (items) return inParts(items).map((item) => ({ ...item, role: 'item' }));
   const sentences = line.plain.split(END_OF_SENTENCE);
-  return sentences.length < 2 ? [line] : inParts(sentences);
+  return sentences.length < 2 ? [line] : inParts(withSubjects(sentences));
+}
+
+const ITS_SUBJECT = /^((?:\p{L}+ ){0,2}(?:costs?|fees?|rates?|charges?|commission|processing)) (?:is|are|comes?)\b/iu;
+
+/** "Card costs are included on Free. On Pro they are 2.9%": what a sentence calls "they" is what the one before is about. */
+function withSubjects(sentences: readonly string[]): readonly string[] {
+  return sentences.map((sentence, at) => {
+    const subject = ITS_SUBJECT.exec(sentences[at - 1] ?? '')?.[1];
+    return subject === undefined
+      ? sentence
+      : sentence.replace(/\b(?:they are|it is|they['’]re|it['’]s)(?= \d)/i, `${subject.toLowerCase()} are`);
+  });
 }
 
 function itemsOf(plain: string): readonly string[] | null {

@@ -15,6 +15,7 @@ import { BY_THE_HOUR, type PageReading } from './page-reading';
 import { readCard } from './plan-card';
 import { type FigureFormat, figureFormatOf, plainText } from './plain-figures';
 import { planTable } from './page-tables';
+import { areBelowTable, hasColumns } from './below-tables';
 import { goesOn, withNamesAbove } from './table-goes-on';
 import { keepRatesApart } from './rates-apart';
 import { isRateTable, readRateTable } from './rate-table';
@@ -75,7 +76,7 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const inCards = findPlans(lines);
   const grid = gridOnly(lines, inCards);
   const rowGrid = grid || tables.some(hasColumns) ? null : (findRowGrid(lines) ?? findColumnGrid(lines));
-  const found = grid || rowGrid ? { cards: [], rest: lines } : inCards;
+  const found = grid || rowGrid || areBelowTable(inCards, tables, format) ? { cards: [], rest: lines } : inCards;
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
   const areThings =
     found.cards.length < 2 ||
@@ -116,11 +117,6 @@ function tablesOf({ blocks }: PageBlocks): PageTable[] {
 
 /** A table's heading stands in the line above it, perhaps with an empty one between. */
 const LINES_ABOVE = 2;
-
-/** A table of more than names and prices, which may be the one of the plans. */
-function hasColumns({ rows }: PageTable): boolean {
-  return rows.some(({ cells }) => cells.length > 2);
-}
 
 /** Whether a card lists more than a price: what a plan has, and a card reader has not. */
 function holdsSomething({ lines }: FoundPlans['cards'][number]): boolean {

@@ -32,6 +32,7 @@ const REFUND: readonly RegExp[] = [
   new RegExp(`\\breturn (?:it|them|any|every|your|the|all)\\b[^.]{0,30}?\\b(?:within|for|in) ${DAYS}\\b`),
 ];
 const NO_REFUND = /\b(?:no refunds?|not refunded|do not (?:give|offer) refunds?|non-refundable)\b/;
+const REFUNDED_WITHIN = new RegExp(`refund(?:ed|s)? (?:in|within|after) ${DAYS}`);
 const ASKS_REFUND = /\b(?:refunds?|money back|don'?t like|not happy|change my mind)\b/;
 const ASKS_TRIAL = /\btrial\b|\b(?:can|may|could) i (?:try|test)\b/;
 
@@ -49,8 +50,12 @@ export function dayStatements(plain: string, question: string): Statement[] {
   // What is paid for is no free trial.
   const isPaid = /\btrial (?:for|at|costs?) (?:only |just )?¤0*[1-9.]/.test(text);
   const trial = isPaid ? null : (daysIn(text, TRIAL) ?? (ASKS_TRIAL.test(question.toLowerCase()) ? bareDays(text) : null));
-  const isRefund = !NO_REFUND.test(text) || new RegExp(`refund(?:ed|s)? (?:in|within|after) ${DAYS}`).test(text);
-  const refund = isRefund ? (daysIn(text, REFUND) ?? (ASKS_REFUND.test(question.toLowerCase()) ? bareDays(text) : null)) : null;
+  // "Yearly payments within 30 days; monthly payments are not refunded."
+  const returned = text
+    .split(/;\s+/)
+    .filter((part) => !NO_REFUND.test(part) || REFUNDED_WITHIN.test(part))
+    .join('; ');
+  const refund = daysIn(returned, REFUND) ?? (ASKS_REFUND.test(question.toLowerCase()) ? bareDays(returned) : null);
   const isOnlyRefund = refund !== null && trial === refund && !/\btrial|\bfree\b|\btry\b/.test(text);
   return [
     ...(trial !== null && !isOnlyRefund ? [{ kind: 'trial', days: trial } as const] : []),
@@ -94,7 +99,7 @@ export function taxStatedIn(plain: string): boolean | null {
 
 /** Whether a line says that joining costs nothing. */
 export function isWithoutJoiningFee(plain: string): boolean {
-  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|(?:^|[;,.] )(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
+  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|\b(?:set[- ]?up|joining|activation)(?: fees?| costs?)?:? ¤0(?:\.0+)?(?![\d.]\d)|(?:^|[;,.] )(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
     plain,
   );
 }

@@ -17,9 +17,10 @@ export function soldOnPlan(plain: string, names: readonly string[]): string | nu
   if (plain.split('¤').length !== 2) return null;
   for (const name of names) {
     const named = wholeWords(name);
-    const behind = new RegExp(`^(${THING}) (?:on|for|with) (?:the )?${named.source}(?: plan)?(?::| –| —|,) ?(¤.*)$`, named.flags).exec(
-      plain,
-    );
+    const behind = new RegExp(
+      `^(${THING}) (?:on|for|with) (?:the )?${named.source}(?: plan)?(?::| –| —|,| at| costs?| is) ?(¤.*)$`,
+      named.flags,
+    ).exec(plain.replace(/^(?:extras?|add-?ons?|optional): ?/i, ''));
     const before = new RegExp(`^(?:on )?${named.source}(?::| –| —|,) (?:add )?(${THING}) (?:for|at|costs|is) (¤.*)$`, named.flags).exec(
       plain,
     );

@@ -30,7 +30,7 @@ export interface CellReading {
 const YES = /^(?:[✓✔☑✅]|yes|included|✓ ?included|available|true)$/iu;
 const NO = /^(?:[✗✘✖×❌✕]|no|not included|[–—-]|none|not available|n\/a|not possible)$/iu;
 const PRICE_ROW =
-  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|(?:every|each|all) (?:years? after|(?:other|further|later) years?)|years? two|thereafter|introductory)\b|^\d+[- ](?:months?|years?)(?: terms?| plans?| contracts?| billing)?$/i;
+  /\b(?:price|prices|cost|costs|monthly|yearly|annual|annually|per month|per year|a month|a year|billed|paid (?:monthly|yearly|annually)|renewal|first (?:year|term|\d+ months?)|(?:second|following) years?|(?:every|each|all) (?:years? after|(?:other|further|later) years?)|years? two|thereafter|introductory)\b|^(?:due|to pay|you pay|total)(?: due)?(?: today| now| at checkout)?$|^\d+[- ](?:months?|years?)(?: terms?| plans?| contracts?| billing)?$/i;
 /** "36 months" heads what is paid a month by who commits to so many. */
 const TERM_ROW =
   /^(?:for |paid (?:for|every) |billed every )?(\d+)[- ](month|year)s?(?: terms?| plans?| contracts?| billing)?(?: ahead| in advance)?$/;
@@ -158,6 +158,7 @@ function behindAmount(isBare: boolean, isYearlyShare: boolean, words: string): s
 function periodWords(words: string): string {
   const every = /\b(?:billed|paid|charged) (?:every|for) \d+ (?:months?|years?)\b/.exec(words)?.[0];
   if (every !== undefined) return every;
+  if (/^(?:due|to pay|you pay|total)\b/.test(words)) return 'due today';
   const isPaidYearly = /\b(?:paid|billed|when paid|pay) (?:yearly|annually|by the year|for a year)\b/.test(words);
   const isByMonth = /\b(?:a|per|each|\/) ?(?:month|mo)\b|\/month/.test(words);
   const isYearly = /\b(?:year|yearly|annual|annually)\b/.test(words);

@@ -42,7 +42,7 @@ export function textBlocks(text: string): PageBlocks {
   if (title !== '') blocks.push({ kind: 'line', line: numberAt(top), text: title, role: 'navigation' });
   for (const [index, raw] of read.entries()) {
     if (isRule(raw) || raw === JOINED || (index === top && title !== '')) continue;
-    const cells = cellsOf(raw);
+    const cells = arePricesOfOne(raw) ? [raw] : cellsOf(raw);
     if (cells.length >= LEAST_CELLS || headsRows(cells, rows, read[index + 1])) rows.push({ line: numberAt(index), cells });
     else {
       closeTable();
@@ -56,6 +56,14 @@ export function textBlocks(text: string): PageBlocks {
   closeTable();
   const leftOut = lines.length > MOST_LINES ? `${lines.length - MOST_LINES} lines after the first ${MOST_LINES}` : null;
   return { blocks, linkedData: [], scriptData: [], title, leftOut };
+}
+
+const A_PRICE = String.raw`(?:[€$£¥]\s?\d[\d.,]*|\d[\d.,]*\s?[€$£¥])\s?(?:\/|per |a )\s?`;
+/** "$35/mo | $350/yr" is one plan's price by the month and by the year, and no row. */
+const A_MONTH_AND_A_YEAR = new RegExp(String.raw`^\s*${A_PRICE}(?:month|mo)\s*\|\s*${A_PRICE}(?:year|yr)\s*$`, 'i');
+
+function arePricesOfOne(line: string): boolean {
+  return A_MONTH_AND_A_YEAR.test(line);
 }
 
 /** "## Starter", as Markdown writes a heading. */

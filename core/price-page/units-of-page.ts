@@ -31,7 +31,7 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
     /(?:\b(?:need|want) (?:more|extra)|^(?:more|extra|further|additional)) (\p{L}+)(?: on [^?]+)?\?/iu.exec(asked)?.[1] ??
     '';
   const isMore = /^(?:additional|extra|further|more)\b/.test(place.heading) && /^¤/.test(plain);
-  const found = unitChargeIn(plain, over || (place.section === 'addons' && !isMore ? '' : place.heading));
+  const found = unitChargeIn(withoutNames(plain, builder), over || (place.section === 'addons' && !isMore ? '' : place.heading));
   if (!found) return false;
   const charge = inHoursOfPlans(isMore ? { ...found, beyond: true } : found, builder);
   const isGeneral =
@@ -52,10 +52,17 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
   return plans.length > 0;
 }
 
+/** "Extra emails: Starter ¤1 per 1,000": emails, not a starter's. */
+function withoutNames(plain: string, builder: ReadingBuilder): string {
+  return builder.names().reduce((text, name) => text.replace(new RegExp(`(?<=[:;,·] )${wholeWords(name).source}:? (?=¤)`, 'gu'), ''), plain);
+}
+
 /** "¤6 a month on Starter, ¤5 a month on Growth": what each plan pays for one, where a line says it of several. */
 function amountsByName(plain: string, plans: readonly PlanBeingRead[]): ReadonlyMap<string, string> {
   const found = plans.flatMap(({ name }) => {
     const named = wholeWords(name);
+    const behind = new RegExp(`${named.source}:? ¤(\\d+(?:\\.\\d+)?) (?:per|for each|for every|each)\\b`, named.flags).exec(plain);
+    if (behind) return [[name, behind[1] ?? ''] as const];
     const [, each] =
       new RegExp(`¤(\\d+(?:\\.\\d+)?)(?: (?:a|per) month)?(?: each)? (?:on|for|with|in) (?:the )?${named.source}`, named.flags).exec(
         plain,
