@@ -54,7 +54,9 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
 
 /** "Extra emails: Starter ¤1 per 1,000": emails, not a starter's. */
 function withoutNames(plain: string, builder: ReadingBuilder): string {
-  return builder.names().reduce((text, name) => text.replace(new RegExp(`(?<=[:;,·] )${wholeWords(name).source}:? (?=¤)`, 'gu'), ''), plain);
+  return builder
+    .names()
+    .reduce((text, name) => text.replace(new RegExp(`(?<=[:;,·] )${wholeWords(name).source}:? (?=¤)`, 'gu'), ''), plain);
 }
 
 /** "¤6 a month on Starter, ¤5 a month on Growth": what each plan pays for one, where a line says it of several. */
