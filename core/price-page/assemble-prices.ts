@@ -101,11 +101,14 @@ function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnc
   const isBare = piece.per === null && piece.billed === null && piece.first === null && !piece.isOnce && !piece.isTotal;
   // "Prices per month, paid yearly" says it of every price without words.
   if (isBare && usualPer === 1 && paidAtOnce !== null && !piece.isRenewal) return { ...piece, per: 1, billed: paidAtOnce };
-  const ahead = paidAtOnce ?? (savesByYear === true ? A_YEAR : null);
-  if (ahead === null || piece.per !== 1 || piece.billed !== null || piece.isRenewal || piece.amount === null) return piece;
+  // What a switch hides is paid by the month; what it shows in its place is a month's share of a year.
+  const isSwitchedAway = pieces.some((one) => one.isSwitched && one.billed === 1 && !piece.isSwitched);
+  const ahead = paidAtOnce ?? (savesByYear === true || isSwitchedAway ? A_YEAR : null);
+  const isOfAMonth = piece.per === 1 || (isBare && isSwitchedAway);
+  if (ahead === null || !isOfAMonth || piece.billed !== null || piece.isRenewal || piece.amount === null) return piece;
   const { amount } = piece;
   const isLower = pieces.some((one) => one.billed === 1 && !one.isCrossedOut && one.amount !== null && decimal(one.amount).gt(amount));
-  return isLower ? { ...piece, billed: ahead } : piece;
+  return isLower ? { ...piece, per: 1, billed: ahead } : piece;
 }
 
 /**

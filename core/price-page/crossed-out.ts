@@ -1,6 +1,6 @@
 import { isSameAmount } from '../amount/decimal';
 import type { StatedTerm } from '../price-phrase/statement';
-import { A_YEAR, addTerm, type AssembledPrices, fits, hasTerm, monthsOf, type PriceHints } from './price-terms';
+import { A_YEAR, addTerm, type AssembledPrices, fits, hasTerm, monthsOf, type PriceHints, times } from './price-terms';
 import type { PricePiece } from './price-pieces';
 
 /** "€7 a month" above "€84 billed yearly". */
@@ -36,7 +36,10 @@ export function crossedOut(
   const found = assembled.facts[place];
   if (!found || found.statement.kind !== 'term') return void put('a crossed-out price; what is paid stands beside it');
   const lower = found.statement.term;
-  const returns: StatedTerm = { months: per, price: piece.amount, intro: { price: lower.price, periods: 1 } };
+  // "Prices are for 12 months, paid in advance": so many are paid at once, at first and later.
+  const ahead = per === 1 && hints.returnsToFull ? (hints.paidAtOnce ?? 1) : per;
+  const price = times(piece.amount, ahead, per);
+  const returns: StatedTerm = { months: ahead, price, intro: { price: times(lower.price, ahead, per), periods: 1 } };
   if (hints.returnsToFull) assembled.facts[place] = { statement: { kind: 'term', term: returns }, lines: [...found.lines, piece.line] };
   else {
     assembled.facts.splice(place, 1);

@@ -1,7 +1,7 @@
 import type { StatedCharge, Statement } from '../price-phrase/statement';
 import type { Bucket } from '../price-phrase/vocabulary';
 import { withoutKept } from './kept-share';
-import { isAbroad, namedWay } from './ways-of-paying';
+import { isAbroad, namedWay, wayOf } from './ways-of-paying';
 import { capital } from '../wording/capital';
 
 /** A fee that a page states, or a choice of what it can mean. */
@@ -53,7 +53,7 @@ const NONE = /^(?:no|zero|without|none|nothing)\b/;
 const FEE_FREE =
   /^(?:(?:is |are |sales |selling )?(?:commission|transaction[- ]fee)[- ]free(?: (?:sales|selling))?|(?:completely )?free of (?:transaction|sales?|selling|platform) fees)$/;
 const NO_FEE_AFTER =
-  /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|(?<!\b(?:we|us) )\bkeeps? (?:everything|every (?:penny|cent)|it all|all of (?:it|your (?:sales|earnings|revenue|income)))\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:(?:platform|transaction|sales?|selling) fees?|commission)\b[^.%]*:\s*(?:none|no|free|0)$|\b\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without(?: an?| any)?) fees?$|\b(?:products|shop|store|things|tickets)\b[^.%]*, (?:no|without|without any) (?:sales )?fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)\)$/;
+  /^nothing (?:on|of|from) (?:each|every|your) (?:sales?|orders?)$|\bsell\b[^.%]*, no fees?$|\bsell\b[^.%]*\bwithout (?:a |any )?(?:fees?|commission)\b|\b(?:transaction|sales?|selling|platform) fees? (?:is |are )?(?:waived|dropped|gone|off)\b|\bwe (?:keep|take|charge) nothing\b|(?<!\b(?:we|us) )\bkeeps? (?:everything|every (?:penny|cent)|it all|all of (?:it|your (?:sales|earnings|revenue|income)))\b|^[a-z]+ (?:takes|keeps|charges) nothing$|\b(?:(?:platform|transaction|sales?|selling) fees?|commission)\b[^.%]*:\s*(?:none|no|free|0)$|\b\b(?:payments?|sales|orders)\b[^.%]*,? (?:no|without(?: an?| any)?) fees?$|\b(?:products|shop|store|things|tickets)\b[^.%]*, (?:no|without|without any) (?:sales )?fees?$|\((?:no|without|without any) (?:[a-z]+ )?(?:fees?|commission)(?: of ours)?\)$/;
 const NO_PLATFORM_FEE =
   /\b(?:no|zero|without|never|none)\b[^.%]{0,25}\b(?:transaction fees?|(?:sales?|shop|store|seller|booking|order) fees?|selling fees?|commissions?|platform fees?|fees? on (?:tips (?:and|or) )?(?:paid |your )?(?:sales|memberships|orders|tickets|subscriptions|courses|bookings)|fees? per (?:sale|order|enrolment|enrollment|booking|member|ticket)|share of (?:your |each |the |paid )?(?:sales?|income|revenue|earnings|takings|turnover|(?:member |ticket |course )?payments|memberships|tickets|subscriptions|(?:membership|ticket|course|member|subscription) (?:fees|sales|income)))\b/;
 
@@ -80,6 +80,8 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     .replace(PROCESSING_INCLUDED, '')
     .replace(BESIDE_SALES_FEES, '')
     .replace(SALES_FEES_BESIDE, '')
+    // "2% + card fees": the share of the vendor, beside what cards cost.
+    .replace(/(\d%) (?:\+|plus|and) (?:the )?(?:card|payment|processing) (?:fees?|costs?|rates?)\b/g, '$1 sales fee')
     .replace(SALES_TAX, ' ');
   if (INCLUDED_IN_OTHERS.test(text)) return [];
   const parts = text.split(BESIDE_CARD_FEES);
@@ -186,7 +188,7 @@ function bucketOf(own: string, words: string, hasBoth: boolean): Bucket {
     (hasBoth && CARDS.test(own))
   )
     return 'payment';
-  if (/\bpayments?\b/.test(own) && !hasBoth && !CARD_HEADING.test(words)) return 'transaction';
+  if (/\bpayments?\b/.test(own) && !hasBoth && !CARD_HEADING.test(words) && !IN_PERSON.test(own)) return 'transaction';
   if (PLATFORM.test(words)) return hasBoth && CARDS.test(words) ? 'payment' : 'transaction';
   if (CARDS.test(words) || hasBoth || IN_PERSON.test(words) || isAbroad(own)) return 'payment';
   return 'transaction';
@@ -194,6 +196,8 @@ function bucketOf(own: string, words: string, hasBoth: boolean): Bucket {
 
 function onlyOf(own: string, words: string): NonNullable<StatedCharge['only']> | undefined {
   if (OUTSIDE.test(words)) return { payments: 'outside' };
+  // Cards that are typed in count by themselves, wherever the seller stands.
+  if (wayOf(own) === 'keyed') return { cards: ['keyed'] };
   // What the fee's own words say goes before its heading's.
   const said = IN_PERSON.test(own) || ONLINE.test(own) || isAbroad(own) || AT_HOME.test(own) ? own : words;
   if (IN_PERSON.test(said)) return { channels: ['in-person'] };

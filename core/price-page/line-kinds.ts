@@ -4,7 +4,7 @@ import { isPriceLine, isPriceTail, wordPrice } from './price-pieces';
 export type SectionKind = 'addons' | 'comparison' | 'fees' | 'questions' | 'every plan' | 'lifetime' | 'other';
 
 const BADGE =
-  /^(?:[★☆✨]\s*)?(?:(?:our |the )?most (?:popular|chosen|loved|picked|bought)(?: plan| choice| option| pick)?|popular(?: choice| plan)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|(?:you )?save \d+%(?!.*\b(?:year|annual)).*|[-−–]? ?\d+% off|[-−–] ?\d+%|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|(?:great|perfect|ideal|best) for (?:growing |small |most |bigger )?\w+|limited(?: time)? offer|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by \w+|top (?:seller|rated|choice)|save the most|chosen by most|what most \w+ (?:take|choose|pick|buy)|most (?:people|members|users|customers|of our customers|sellers|shops|teams|creators)(?:['’]s?)? (?:choice|choose this|choose it|pick this|take this|start here|go for this))[.!]?$/i;
+  /^(?:[★☆✨]\s*)?(?:(?:our |the )?most (?:popular|chosen|loved|picked|bought)(?: plan| choice| option| pick)?|popular(?: choice| plan)?|best[ -]?(?:value|seller|deal|choice|selling)|recommended|our (?:tip|pick|choice|favourite)|top pick|editor.?s choice|new|(?:you )?save \d+%(?!.*\b(?:year|annual)).*|[-−–]? ?\d+% off|[-−–] ?\d+%|\d+% discount|bestseller|beliebt|empfohlen|le plus populaire|(?:great|perfect|ideal|best) for (?:growing |small |most |bigger )?\w+|limited(?: time)? offer|(?:for the )?first (?:term|year) only|new customers only|sale|\+ ?\d+ months? free|best offer|featured|favourite|loved by \w+|top (?:seller|rated|choice)|save the most|chosen by most|what most \w+ (?:take|choose|pick|buy)|most (?:people|members|users|customers|of our customers|sellers|shops|teams|creators)(?:['’]s?)? (?:choice|choose this|choose it|pick this|take this|start here|go for this))[.!]?$/i;
 const BUTTON =
   /^(?:(?:start|try|get|choose|buy|order(?! (?:bumps?|forms?|track|manag|stat|notes?|history|exports?|imports?|e-?mails?|print|rout|edit|limits?|tags?))|select|sign up|subscribe|book|talk|add to|begin|join|deploy|upgrade|request|go|pick(?! lists?\b)|take(?! (?:payments?|orders|bookings|deposits|donations)\b)|claim|continue|jetzt|choisir|commander|elegir|scegli|kies|bestellen|demo|shop now|let['’]?s)\b.{0,40}|contact(?: (?:us|sales|our|support|the).{0,20})?|(?:learn|read|see|view|show|compare|download|open|create|build|launch)(?: (?:more|all|now|details|plans?|app|an? account|demo|it).{0,20})?)$/i;
 const MENU =
@@ -105,7 +105,9 @@ export function canBeName(text: string, plain: string, opens = false): boolean {
   const words = plain.split(' ');
   if (plain.length > 40 || words.length > 5 || /[¤€$£%?!✓✗✔✘×•:]/.test(text) || /[.,]$/.test(text)) return false;
   if (WHAT_ONE_DOES.test(plain)) return false;
-  if (isBadge(plain) || (isMenu(plain) && !opens) || sectionOf(plain) !== null || isMark(plain)) return false;
+  if (isBadge(plain) || (isMenu(plain) && !opens) || isMark(plain)) return false;
+  // "Online" and "In store" head rates, and are plans where a block begins with them.
+  if (sectionOf(plain) !== null && !(opens && /^(?:online|in store|in person)$/i.test(plain))) return false;
   return /\p{L}/u.test(plain) && !isPriced(plain) && !/^(?:from|up to|everything|includes?|or|and|\d+ )\b/i.test(plain);
 }
 

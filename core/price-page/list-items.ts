@@ -39,7 +39,8 @@ export function markOf(text: string): { readonly isThere: boolean; readonly isMa
 function withExtraOnes(text: string, heading: string): ReadItem | null {
   const [, included = '', extra = ''] = /^([^,¤]*\d[^,¤]*),\s+((?:extra|additional|further|more)\b.*¤.*)$/iu.exec(text) ?? [];
   const [noun, price] = [/^(?:extra|additional|further|more) (\p{L}[\p{L} ]*?)s? ¤/iu.exec(extra)?.[1], /¤\d+(?:\.\d+)?/.exec(extra)?.[0]];
-  const charge = noun === undefined || price === undefined ? null : unitChargeIn(`${price} per additional ${noun}`);
+  const charge =
+    noun === undefined || /^ones?$/i.test(noun) || price === undefined ? null : unitChargeIn(`${price} per additional ${noun}`);
   const limits = charge ? limitsIn(included, heading) : [];
   return charge && limits.length > 0 ? { statements: [...limits, charge] } : null;
 }

@@ -23,7 +23,7 @@ export function namedPrices(
   question: string,
 ): NamedPrice[] {
   const text = plain;
-  if (!/¤\d/.test(text) || /%\s*\+|\+\s*¤/.test(text) || soldOnPlan(text, names) !== null) return [];
+  if (!/¤\d/.test(text) || /%\s*\+|(?<!\p{L})\+\s*¤/u.test(text) || soldOnPlan(text, names) !== null) return [];
   // "Free from Plus up, afterwards ¤17 per year" prices something that such plans have.
   const places = placesOf(text, names).filter(({ name, from }) => !/^ (?:up|on|onwards?|upwards?)\b/.test(text.slice(from + name.length)));
   const around = wordsAround(text, question);
@@ -77,7 +77,7 @@ function placesOf(text: string, names: readonly string[]): Array<{ name: string;
 const MONTHLY =
   /\b(?:month[- ]to[- ]month|monthly billing|by the month|billed monthly|pa(?:y|ying|id) monthly|monthly (?:plan|price|billing))/;
 const YEARLY =
-  /\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plans?|billing|prices?)|billed (?:yearly|annually)|pa(?:y|id|ying) (?:yearly|annually)|in advance|(?:per|a) year\b[^?]*\?)/;
+  /^ ?(?:yearly|by the year|per year)(?: prices?)?:|\b(?:yearly (?:plan|billing|prices?)|by the year|annual (?:plans?|billing|prices?)|billed (?:yearly|annually)|pa(?:y|id|ying) (?:yearly|annually)|in advance|(?:per|a) year\b[^?]*\?)/;
 
 /** How a price is paid may be said once for all of them, at the end or in the question. */
 function wordsAround(text: string, question: string): { all: string; question: string } {

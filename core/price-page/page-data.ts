@@ -140,8 +140,17 @@ function statementsOf(node: Node, inCents: boolean): Statement[] {
 
 /** An entry of a list of features: its words, or an object with its name. */
 function namedFeature(entry: unknown): Statement[] {
+  if (isNode(entry) && nameOf(entry) !== '' && 'value' in entry) return limitOf(nameOf(entry), counted(entry['value']));
   if (typeof entry === 'string') return /\d|^unlimited\b/i.test(entry) ? countedIn(entry) : [feature(entry, true)];
   return isNode(entry) && nameOf(entry) !== '' ? [feature(nameOf(entry), entry['included'] !== false)] : [];
+}
+
+/** "2,500" and "Unlimited" are written as texts. */
+function counted(value: unknown): unknown {
+  if (typeof value !== 'string') return value;
+  if (/^unlimited$/i.test(value.trim())) return 'unlimited';
+  const figure = value.replace(/(\d),(?=\d{3}\b)/g, '$1').trim();
+  return /^\d+(?:\.\d+)?$/.test(figure) ? Number(figure) : value;
 }
 
 /** "2,000 products" in a list of features. */
@@ -167,7 +176,8 @@ function detailsOf(node: Node): Statement[] {
     if (isNode(value) && /limits?|quota|allowance|included|usage/.test(words))
       return Object.entries(value).flatMap(([inner, most]) => limitOf(inner, most));
     if (isNode(value) && /fees?|commission|rates?/.test(words)) return Object.entries(value).flatMap(([inner, rate]) => feeOf(inner, rate));
-    if (Array.isArray(value) && /features?|highlights|includes|bullets|perks/.test(words)) return value.flatMap(namedFeature);
+    if (Array.isArray(value) && /features?|highlights|includes|bullets|perks|items|specs|details|limits/.test(words))
+      return value.flatMap(namedFeature);
     const figure = numberIn(isNode(value) && /trial|refund|money back/.test(words) ? value['days'] : value);
     if (/trial/.test(words) && figure !== null) return [{ kind: 'trial', days: figure }];
     if (/refund|money back/.test(words) && figure !== null) return [{ kind: 'refund', days: figure }];

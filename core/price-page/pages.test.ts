@@ -39,9 +39,6 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
     ...['Seedling', 'Orchard', 'Forest'].map((plan) => `${plan}: lim video-hours/hours-of-video/video 10`),
   ],
   '11-course-ashgrove': ['Seed: fee 1.5%+0.25 payment', 'Sapling: fee 1.5%+0.25 payment', 'Grove: fee 1.5%+0.25 payment'],
-  // Of two rates of the same payments it is asked which holds for most of them.
-  'pay-brindlecard': [': fee 1.6% payment inperson', ': fee 2.6% payment inperson'],
-  'pay-skylarkpay': [': fee 1.7% payment inperson'],
   'pay-whitethroat': [': fee 1.2%+0.20 payment label=debit', ': fee 1.6%+0.20 payment label=credit'],
   '22-pay-coinbrook': [': fee 1.1%+0.10 payment inperson', ': fee 1.9%+0.10 payment inperson'],
   // What comes on top for some cards, beside rates by the way of paying, stays open.
@@ -66,8 +63,6 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'note-lemming': ['Advanced: lim products inf', 'Advanced: lim staff 8', 'Basic: lim products inf', 'Basic: lim staff 2'],
   'note-vole': ['House: term 1 49', 'Regular: term 1 18'],
   'page-otter': ['Stall: feat stock-control no'],
-  // Tapped and keyed cards are both paid in person: it is asked which most are.
-  'note-gecko': ['Counter: fee 2.4%+0.10 payment inperson'],
   // A mail about one plan, and steps of a price in one sentence, name no plan that prices could stand under.
   'typed-winkle': ['Cabin: intro 12 48x1', 'Cabin: lim domains 1', 'Cabin: lim mailboxes/mailbox 5', 'Cabin: lim storage 20'],
   // An amount without a sign on a page whose other amounts have none either.
@@ -79,8 +74,6 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'pay-millstone': ['+Terminal: addon 1 19'],
   // What so many months cost is said in an answer to a question.
   'hosting-fenwick': ['Small site: term 12 75', 'Busy site: term 12 180', 'Shop: term 12 420'],
-  // Of cards that are tapped and typed in at the till it is asked which most are.
-  'pay-jackdaw': [': fee 1.75% payment inperson', ': fee 2.5% payment inperson|label=typed'],
   // Another rate for a wallet with a name of its own stays open.
   'course-fablewright': ['Free', 'Storyteller', 'Novelist', 'Publisher'].map((plan) => `${plan}: fee 3.49%+0.49 payment label=payport`),
   // A price by the year and one for each in one line.
@@ -88,8 +81,7 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'store-ruffcastle': ['+Till Pro: addon 1 89'],
   // A domain that is free for a year is a free domain.
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
-  // Cards that are tapped and keyed are both paid in person; a seat by the year or by the month: both are asked.
-  'pay-rowanberry': [': fee 1.6% payment inperson|label=contactless-and-chip'],
+  // A seat by the year or by the month is asked.
   'video-marigold': ['Creator: per 25 seats|users|staff', 'Live: per 125 seats|users|staff', 'Studio: per 50 seats|users|staff'],
   // Typed cards beside an online checkout, and whose cards those of a region are: both are asked.
   'pay-withybed': [': fee 2.6%+0.25 payment online'],

@@ -8,6 +8,10 @@ export interface PlainLine extends PageLine {
 /** "¤12/month + 5% of income" is a price and a fee. */
 const PRICE_AND_SHARE = /^((?:from )?¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr)) (?:\+|plus|and) (\d+(?:\.\d+)?% .*)$/i;
 
+/** "¤79 a month + ¤0.75 per subscriber" is a price and what is paid for each. */
+const PRICE_AND_EACH =
+  /^((?:from )?¤[\d.]+ ?(?:\/|per |a )(?:month|mo|year|yr)),? (?:\+|plus|and) (¤[\d.]+ (?:per|for each|an?) (?!month|mo\b|year|yr\b)\p{L}.*)$/iu;
+
 /** "¤9 a month with 60 labels, then ¤0.2 a label" is a price, and what it includes. */
 const PRICE_WITH_ALLOWANCE =
   /^(¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo|year|yr)),? (?:with|including|incl\.) (\d+ \p{L}[\p{L} ]*,? then ¤[\d.]+ (?:each|apiece|(?:per|an?|for each) \p{L}+))\.?$/iu;
@@ -44,7 +48,7 @@ export const END_OF_SENTENCE = /(?<=[\p{L}\d)%][.!?])\s+(?=[\p{Lu}¤\d])/u;
 type Cut = (plain: string) => readonly string[] | null;
 
 const CUTS: readonly Cut[] = [
-  (plain) => PRICE_AND_SHARE.exec(plain)?.slice(1) ?? null,
+  (plain) => (PRICE_AND_SHARE.exec(plain) ?? PRICE_AND_EACH.exec(plain))?.slice(1) ?? null,
   (plain) => PRICE_WITH_ALLOWANCE.exec(plain)?.slice(1) ?? null,
   (plain) => (A_MONTH_OR_A_YEAR.test(plain) ? plain.split(/ \| /) : null),
   termsIn,

@@ -126,7 +126,8 @@ function candidatesAbove(lines: readonly PlainLine[], price: number, said: NameE
     if (/^(?:up to )?\d+\+?$/i.test(plain)) break;
     // What is chosen with "Add to cart" ends there.
     if (steps > 0 && isButton(plain) && plain.split(' ').length >= 2) break;
-    if (!isFree && (sectionOf(plain) !== null || isPriced(plain) || isQuestion(plain))) break;
+    const isSection = sectionOf(plain) !== null && !canBeName(text, plain, line.opens);
+    if (!isFree && (isSection || isPriced(plain) || isQuestion(plain))) break;
     if (!isBadge(plain) && !isLeadIn(plain)) {
       steps += 1;
       const isNamedAgain = /^free$/i.test(plain) && (said.counts.get(text.toLowerCase()) ?? 0) > 1;

@@ -29,11 +29,25 @@ export function isOfAll(plain: string): boolean {
 export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>, builder: ReadingBuilder, usual: Scope): PlanBeingRead[] {
   const { plans } = builder;
   if (place.about !== null && !isOfAll(plain)) return plans.filter(({ name }) => name === place.about);
-  const named = plans.filter(({ name }) => isNamed(name, plain));
+  const named = namedIn(plain, plans);
   if (named.length > 0) return named;
+  // "May I try Plus first?", "Yes, for 30 days": an answer is about the plan that its question names.
+  const asked = /^(?:yes|no)\b/i.test(plain) ? namedIn(place.question, plans) : [];
+  if (asked.length > 0) return asked;
   if (/\b(?:paid|paying) plans?\b/i.test(plain)) return plans.filter((plan) => !isFree(plan));
   if (OF_ALL.test(plain)) return [...plans];
   return usual === 'every' ? [...plans] : plans.filter((plan) => !isFree(plan) && !isAskedFor(plan));
+}
+
+/** The plans that words name, by their whole names or, where all begin with the vendor's, by what is behind it. */
+function namedIn(plain: string, plans: readonly PlanBeingRead[]): PlanBeingRead[] {
+  const whole = plans.filter(({ name }) => isNamed(name, plain));
+  const [first = ''] = plans[0]?.name.split(' ') ?? [];
+  if (whole.length > 0 || plans.length < 2 || !plans.every(({ name }) => name.startsWith(`${first} `))) return whole;
+  const short = ({ name }: PlanBeingRead) => name.slice(first.length + 1);
+  const found = plans.filter((plan) => isNamed(short(plan), plain));
+  // "Pro" is in "Pro Plus".
+  return found.filter((plan) => !found.some((other) => other !== plan && wholeWords(short(plan)).test(short(other))));
 }
 
 function isNamed(name: string, plain: string): boolean {

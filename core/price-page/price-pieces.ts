@@ -261,7 +261,7 @@ export function isPriceTail(plain: string): boolean {
 const NO_PRICE =
   /^(?:custom(?:[ -]?(?:pricing|price|quote|plan))?|let['’]?s talk|talk to (?:us|sales)|(?:call|phone|ring|e-?mail|write to) us|contact (?:us|sales)(?: for (?:a )?(?:price|pricing|quote))?|(?:price )?on request|prices? by agreement|tailored(?: pricing)?|get a quote|request a quote|ask us|individual(?:ly)?(?: price| pricing)?|bespoke|by quote|(?:price )?by arrangement|p\.?o\.?a\.?|ask (?:us )?for (?:a |the )?(?:price|quote))[.!]?$/i;
 const FREE =
-  /^(?:free(?: forever| for ever)?|forever free|free plan|gratis|free of charge|no charge|at no cost|(?:costs? )?nothing|no monthly (?:fees?|costs?|charges?|prices?)|¤0|¤0\.00)[.!]?$/i;
+  /^(?:free(?: forever| for ever)?|forever free|free plan|gratis|free of charge|no charge|at no cost|(?:costs? )?nothing|no (?:monthly|fixed) (?:fees?|costs?|charges?|prices?)|free to start|¤0|¤0\.00)[.!]?$/i;
 
 /** Whether a line says in words what a plan costs: nothing, or that it has to be asked for. */
 export function wordPrice(plain: string): 'free' | 'asked for' | null {

@@ -48,7 +48,8 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
         // "All other cards" again under "In person" is another fee.
         const isTaken =
           channel !== '' && processor.facts.some((fact) => fact.statement.kind === 'charge' && fact.statement.charge.label === name);
-        const told = isTaken ? `${name}, ${channel}` : name;
+        const behind = name.toLowerCase() === channel ? tidyLabel(plain.replace(/^[^\p{L}]+/u, '')) : '';
+        const told = isTaken ? behind || `${name}, ${channel}` : name;
         builder.state(processor, { ...statement, charge: throughChannel({ ...charge, label: told }, channel) }, line.line);
       }
       continue;

@@ -99,7 +99,7 @@ export function taxStatedIn(plain: string): boolean | null {
 
 /** Whether a line says that joining costs nothing. */
 export function isWithoutJoiningFee(plain: string): boolean {
-  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|\b(?:set[- ]?up|joining|activation)(?: fees?| costs?)?:? ¤0(?:\.0+)?(?![\d.]\d)|(?:^|[;,.] )(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
+  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|^free (?:set-?up|joining|activation)\b|\b(?:set[- ]?up|joining|activation)(?: fees?| costs?)?:? ¤0(?:\.0+)?(?![\d.]\d)|(?:^|[;,.] )(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
     plain,
   );
 }
@@ -123,6 +123,9 @@ const MONTHS_PAID: Readonly<Record<string, number>> = { nine: 9, ten: 10, eleven
 /** @example yearlySavingIn('Pay yearly – 2 months free') // { monthsFree: 2 } */
 export function yearlySavingIn(plain: string): YearlySaving | null {
   const text = plain.toLowerCase();
+  // What else saves whole months?
+  const alone = /^save (\d|one|two|three) months?[.!]?$/.exec(text)?.[1];
+  if (alone !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[alone] ?? Number(alone) };
   if (!/\b(year|yearly|annual|annually|12 months|twelve months)\b/.test(text)) return null;
   const forTwelve =
     /\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget (\d|one|two|three) (?:months? |of them )?(?:for )?free\b/.exec(text)?.[1];

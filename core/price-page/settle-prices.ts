@@ -34,7 +34,7 @@ export function settlePrices(builder: ReadingBuilder, whole: WholePage): void {
     for (const { statement, lines } of facts)
       if (isTooShort(statement, facts, whole)) for (const line of lines) builder.putAside(line, 'a month’s share of what is paid at once');
     doubts.push(...own.filter(({ lines }) => !leftForSeats(builder, lines, whole)).map((doubt) => ({ plan: plan.name, doubt })));
-    if (whole.perEach !== null && !isAddon) forEach(plan, whole.perEach);
+    if (whole.perEach !== null && !isAddon) forEach(plan, whole.perEach, builder);
   }
   for (const about of ['period', 'length', 'crossed-out', 'two-prices'] as const)
     askTogether(
@@ -53,7 +53,13 @@ function leftForSeats(builder: ReadingBuilder, lines: readonly number[], { perEa
 }
 
 /** Prices "per host and month" are charged for each host; the plan itself costs nothing beside them. */
-function forEach(plan: PlanBeingRead, quantity: string): void {
+function forEach(plan: PlanBeingRead, quantity: string, builder: ReadingBuilder): void {
+  const isLonger = ({ statement }: Fact) => statement.kind === 'term' && statement.term.months > 1 && Number(statement.term.price) > 0;
+  const hasMonth = plan.facts.some(({ statement }) => statement.kind === 'term' && statement.term.months === 1);
+  for (const fact of hasMonth ? plan.facts.filter(isLonger) : []) {
+    plan.facts.splice(plan.facts.indexOf(fact), 1);
+    for (const line of fact.lines) builder.leaveOpen(line);
+  }
   for (const [at, { statement, lines }] of plan.facts.entries()) {
     if (statement.kind !== 'term' || statement.term.months !== 1 || !Number(statement.term.price)) continue;
     const label = capital(quantity.replaceAll('-', ' '));

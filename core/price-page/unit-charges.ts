@@ -71,7 +71,7 @@ function inUsualOrder(text: string): string {
 
 /** "400 labels, then ¤0.08 each". */
 const ALLOWANCE_THEN =
-  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:(?:(?:a|per) month )?(?:each|apiece)|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:then |plus )?¤(\d+(?:\.\d+)?)(?: (?:a|per) month)? (?:for each|per|for every|each) (?:further|additional|extra|more)(?! \d))/u;
+  /(\d+) (\p{L}[\p{L} -]{0,40}?)(?: (?:a|per) month)?(?: included| free)?,? (?:(?:then|after that|further ones?|extra ones?)(?: at| for| are)? ¤(\d+(?:\.\d+)?) ?(?:(?:(?:a|per) month )?(?:each|apiece)|(?:per|an?) (?!month|mo\b|year|yr\b|week|day)\p{L}+)|(?:further|extra) ones?:?(?: at)? ¤(\d+(?:\.\d+)?)$|(?:then |plus )?¤(\d+(?:\.\d+)?)(?: (?:a|per) month)? (?:for each|per|for every|each) (?:further|additional|extra|more)(?! \d))/u;
 
 /** "500 contacts, then ¤5 for each further 500". */
 const ALLOWANCE_THEN_PACKS =
@@ -83,11 +83,11 @@ function packsAfterAllowance([, given = '0', noun = '', each = '0', size = '1']:
   return packOf(thing, each, size, { free: inQuantity(given, thing) });
 }
 
-function afterAllowance([all, given = '0', noun = '', then, beyond]: RegExpExecArray): ChargeStatement | null {
+function afterAllowance([all, given = '0', noun = '', then, alone, beyond]: RegExpExecArray): ChargeStatement | null {
   const thing = A_TIME.test(noun) ? null : countedThing(noun.replace(/^free /, ''));
   if (!thing) return null;
   // "1 TB of traffic, then ¤0.05 per GB": each in the unit that is charged by.
-  const each = perUnitOf(thing, then ?? beyond ?? '0', all);
+  const each = perUnitOf(thing, then ?? alone ?? beyond ?? '0', all);
   return { kind: 'charge', charge: perUnit(thing, each, inQuantity(given, thing)) };
 }
 

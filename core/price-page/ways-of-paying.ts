@@ -8,12 +8,13 @@ const WAYS: ReadonlyArray<readonly [RegExp, string]> = [
   [/\bwallets?\b/, 'wallet'],
   [/\bvouchers?\b/, 'voucher'],
   [/\b(?:card on file|saved cards?)\b/, 'card-on-file'],
+  [/\b(?:keyed|typed|entered)(?:[- ]in| by hand| manually)?\b|\bmanual(?:ly)? (?:entry|entered|keyed)\b/, 'keyed'],
 ];
 /** Those that are paid from an account, in the same way at the till as on a website. */
 const BY_ACCOUNT: ReadonlySet<string> = new Set(['direct-debit', 'bank-transfer', 'pay-later']);
 const LOOSELY = /\b(?:debits?|transfers?|redirects?|wallets?|vouchers?|pay later|invoices?|cash|cheques?|bank payments?)\b/;
 const NAMED =
-  /\b(direct debit|bank debit|buy now,? pay later|pay later|debit|payment links?|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|keyed|credit cards?|amex)\b/;
+  /\b(direct debit|bank debit|buy now,? pay later|pay later|debit|payment links?|invoices?|wallets?|card on file|bank transfer|instant payout|payouts?|currency conversion|conversion|(?:keyed|typed)(?:[- ]in)?(?: cards?| payments?)?|credit cards?|amex)\b/;
 const ABROAD =
   /\b(?:international|foreign|abroad|overseas|non-[a-z]+|cross-?border|elsewhere|(?:all )?others?(?! (?:paid |higher )?(?:plans?|tiers?|packages?|ways?|methods?|options?|payment methods?)\b)|rest of the world|outside|(?:everything|anything) else|rest)\b/;
 const SPECIAL = /\b(premium|business|commercial|corporate|company|amex)\b/;

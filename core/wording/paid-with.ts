@@ -6,6 +6,7 @@ const WAYS: Readonly<Record<string, string>> = {
   'payment-link': 'payment links',
   'pay-later': 'instalments',
   'card-on-file': 'saved card',
+  keyed: 'typed-in cards',
 };
 /** Words that name a kind of card. */
 const OF_CARDS: Readonly<Record<string, string>> = {
