@@ -62,13 +62,15 @@ function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
     plain.replace(/^[•✓✔+]\s*/u, '').replace(/^(?:an?|each|every) (?=(?:second|extra|additional|further|own|dedicated) (?!\d))/i, ''),
   );
   const [, name = '', , told = ''] = match ?? [];
-  const price = withoutInstalments(told);
+  const price = withoutInstalments(told.replace(WORDS_BEHIND, ''));
   if (!match || NO_NAME.test(name) || name.split(' ').length > 6 || isQuestion(plain)) return null;
   const charge = unitCharge(price, name);
   if (!charge && !isAddonPrice(price)) return null;
   return { name: tidyName(name), line, pieces: charge ? [] : pricePieces([{ line, plain: price }]), charge, length: 1 };
 }
 
+/** "(no extra fee on payments)" behind a price says nothing of how it is paid. */
+const WORDS_BEHIND = / \((?![^)]*\b(?:once|one-?off|one-?time|months?|monthly|years?|yearly|annual(?:ly)?|each|per)\b)[^()\d¤%]*\)$/i;
 const INSTALMENTS = /^(¤[\d.]+)(?: once)? or ¤[\d.]+ ?(?:\/|per |a )(?:month|mo) for \d+ months/i;
 /** "¤149 or ¤9 a month": to buy or to rent. */
 const TO_BUY_OR_RENT =

@@ -95,7 +95,8 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
     isWithoutJoiningFee,
     (text: string) => yearlySavingIn(text) !== null,
     (text: string) =>
-      /^(?:each|every|further|extra|additional|over|beyond)\b|\bbeyond (?:that|this|it)\b/i.test(text) && unitChargeIn(text) !== null,
+      /^(?:each|every|further|extra|additional|over|beyond)\b|\b(?:beyond|above|over) (?:that|this|it)\b/i.test(text) &&
+      unitChargeIn(text) !== null,
   ];
   if (plain.split(' ').length < 4) return false;
   return kinds.some((isSaid) => isSaid(plain) && !before.some((line) => isSaid(line.plain)));

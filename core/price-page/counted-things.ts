@@ -18,7 +18,7 @@ const VIDEO = /\b(video|videos|recordings?|recorded)\b/;
 const SIZE_FACTORS: Readonly<Record<string, string>> = { mb: '0.001', gb: '1', tb: '1000' };
 /** Words around a noun that do not belong to its name. */
 const AROUND =
-  /^(?:of|the|your|our|up to|included|additional|extra|further|more|max(?:imum)?|number of|total)\s+|\s*(?:\((?:[^)]*)\)|\b(?:included|connected|each|at most|in total|max(?:imum)?|at a time|(?:a|per|each|every|\/) ?(?:month|mo|year|yr|account|website|site|course|user|session|lesson|webinar|call|event|room|class)|monthly|yearly|for sale|in (?:the|your) (?:shop|store)|(?:that |which )?you can (?:sell|have|use|add|create|publish|store))|\/ ?(?:mo|month|yr|year))\s*$/;
+  /^(?:of|the|your|our|sell|up to|included|additional|extra|further|more|max(?:imum)?|number of|no\. of|total)\s+|\s*(?:\((?:[^)]*)\)|\b(?:included|connected|each|at most|in total|max(?:imum)?|at a time|(?:a|per|each|every|\/) ?(?:month|mo|year|yr|account|website|site|course|user|session|lesson|webinar|call|event|room|class)|monthly|yearly|for sale|in (?:the|your) (?:shop|store)|(?:that |which )?you can (?:sell|have|use|add|create|publish|store))|\/ ?(?:mo|month|yr|year))\s*$/;
 
 /**
  * What a page counts, by its words and the heading they stand under.

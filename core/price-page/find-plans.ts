@@ -14,10 +14,10 @@ import {
   type PlanHead,
 } from './plan-names';
 import { isPriceLine, isPriceOfSeats, isPriceTail, wordPrice } from './price-pieces';
-import { behindPrices, firstsOfBlocks, namedByButtons } from './prices-last';
+import { behindPrices, firstsOfBlocks, namedByButtons, withNamesOverPrices } from './prices-last';
 import { prosePlans } from './prose-plans';
 import { plansOfNote } from './plans-of-note';
-import { plansOnLines } from './plans-on-lines';
+import { plansBySteps, plansOnLines } from './plans-on-lines';
 import { toldPlans } from './told-plans';
 
 /** So many lines, the vendor's name included, are what somebody types of one plan. */
@@ -47,9 +47,9 @@ export interface FoundPlans {
 export function findPlans(given: readonly PlainLine[]): FoundPlans {
   const listed = listedPlans(given);
   if (listed) return cardsOfList(given, listed);
-  const noted = plansOfNote(given) ?? toldPlans(given);
+  const noted = plansBySteps(given) ?? plansOfNote(given) ?? toldPlans(given);
   if (noted) return noted;
-  const lines = withNamesApart(given);
+  const lines = withNamesOverPrices(withNamesApart(given));
   const said = nameEvidence(lines);
   const anchors = priceAnchors(lines);
   const names = namesAbove(lines, anchors, said);

@@ -1,3 +1,4 @@
+import { findBareGrid } from './bare-grid';
 import { canBeName, isButton } from './line-kinds';
 import { gridFrom } from './line-grid';
 import { PRICE_HEADING } from './named-grid';
@@ -14,7 +15,9 @@ const LEAST_ROWS = 3;
  * Names, then as many prices, then perhaps as many words about how each is paid, as a table that is copied a cell a line
  * begins: the prices get the heading that such a table has for its other rows.
  */
-export function withHeadedPrices(lines: readonly PlainLine[]): readonly PlainLine[] {
+export function withHeadedPrices(given: readonly PlainLine[]): readonly PlainLine[] {
+  const lines = withPricesApart(given);
+  if (findBareGrid(lines)) return lines;
   for (let count = MOST_PLANS; count >= LEAST_PLANS; count -= 1)
     for (let start = 0; start + 2 * count <= lines.length; start += 1) {
       const prices = lines.slice(start + count, start + 2 * count);
@@ -33,6 +36,41 @@ export function withHeadedPrices(lines: readonly PlainLine[]): readonly PlainLin
       if ((gridFrom(headed, start, names)?.table.rows.length ?? 0) >= LEAST_ROWS) return headed;
     }
   return lines;
+}
+
+const NAME_WITH_PRICE = /^(\p{Lu}[\p{L}\d+]*(?: \p{Lu}[\p{L}\d]*)?):? ((?:from )?¤\d.*)$/u;
+
+/**
+ * "Free", "Pro ¤5/mo" and "Studio ¤12/mo" above the rows of a table that is copied a cell a line: the names, and below them a row
+ * of their prices.
+ */
+function withPricesApart(lines: readonly PlainLine[]): readonly PlainLine[] {
+  for (const [start] of lines.entries()) {
+    const heads = headsFrom(lines, start);
+    if (heads.length < 2 || !heads.some(({ price }) => price.plain.startsWith('¤'))) continue;
+    const names = heads.map(({ name }) => name);
+    const prices = heads.map(({ price }) => price);
+    const apart = [...lines.slice(0, start), ...names, headingOver(prices), ...prices, ...lines.slice(start + heads.length)];
+    const grid = gridFrom(
+      apart,
+      start,
+      names.map(({ text }) => nameWords(text)),
+    );
+    if ((grid?.table.rows.length ?? 0) > LEAST_ROWS) return apart;
+  }
+  return lines;
+}
+
+function headsFrom(lines: readonly PlainLine[], start: number): Array<{ readonly name: PlainLine; readonly price: PlainLine }> {
+  const heads: Array<{ readonly name: PlainLine; readonly price: PlainLine }> = [];
+  for (const line of lines.slice(start, start + MOST_PLANS)) {
+    const [, named, price = ''] = NAME_WITH_PRICE.exec(line.plain) ?? [];
+    const isFree = /^free$/i.test(line.plain);
+    if (!isFree && (named === undefined || !isPriceLine(price))) break;
+    const name = named ?? line.plain;
+    heads.push({ name: { ...line, plain: name, text: name }, price: { ...line, plain: isFree ? 'Free' : price } });
+  }
+  return heads;
 }
 
 function isPrice(plain: string): boolean {

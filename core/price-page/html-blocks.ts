@@ -1,5 +1,5 @@
 import { Parser } from 'htmlparser2';
-import { cycleOf, cycleSaid, roleOf, signOf, isValueOf } from './html-names';
+import { cycleOf, cycleSaid, isIcon, roleOf, signOf, isValueOf } from './html-names';
 import { CROSSED_OUT, type LineRole, MOST_LINES, type PageBlock, type PageBlocks, type PageRow } from './page-blocks';
 
 /** No page that states prices nests this deep; one that does is read no further, for every level slows the parser down. */
@@ -191,7 +191,7 @@ class BlockReader {
   private sayIcon(tag: string, attributes: Readonly<Record<string, string>>, names: string): void {
     const isCell = tag === 'td' || tag === 'th';
     if (!isCell && !['img', 'svg', 'i', 'span', 'use'].includes(tag)) return;
-    const label = attributes['aria-label'] ?? attributes['alt'] ?? (tag === 'i' ? names.replace(/[-_]/g, ' ') : '');
+    const label = attributes['aria-label'] ?? attributes['alt'] ?? (tag === 'i' || isIcon(names) ? names.replace(/[-_]/g, ' ') : '');
     if (label === '' || (tag === 'span' && label.length > 20)) return;
     this.text += signOf(label);
   }

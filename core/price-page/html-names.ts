@@ -13,6 +13,11 @@ export function signOf(name: string): string {
   return sign === undefined ? '' : `${sign} `;
 }
 
+/** Whether the names of an element are those of a drawing, such as a tick. */
+export function isIcon(names: string): boolean {
+  return /\b(?:ic|icon|icons|glyph|sprite)\b/.test(names.replace(/[-_]/g, ' '));
+}
+
 /** When a hidden price holds by the names of its element; null where they do not say. */
 export function cycleOf(names: string): string | null {
   if (/\b(year|yearly|annual|annually)\b/i.test(names)) return 'yearly';

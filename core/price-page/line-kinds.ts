@@ -24,7 +24,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'addons',
   ],
   [
-    /^(?:(?:compare|comparison|detailed)\b.{0,40}|(?!all plans$)(?:full|all) (?:features?|comparison|plans?|details)\b(?!.*\b(?:includes?|have|come|get)\b).{0,30}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
+    /^(?:(?:compare|comparison|detailed)\b.{0,40}|(?!all plans$)(?:full|all) (?:features?|comparison|plans?|details)\b(?!.*\b(?:includes?|have|come|get|billed|paid|charged|are|costs?)\b).{0,30}|(?:hosting |plan |full )?features?(?: compared| overview| comparison)?|what(?:['’]s| is) (?:in|included).{0,30}|plan details|in detail|at a glance|feature overview|everything compared)$/,
     'comparison',
   ],
   [

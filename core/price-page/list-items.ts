@@ -212,7 +212,7 @@ function inSeveral(quantity: string): string {
 
 /** "Bandwidth 1 TB" counts bandwidth, in TB. */
 function withUnit(subject: string, noun: string, before: string): string {
-  const isOnlyUnit = /^(?:gb|tb|mb|hours?|minutes?)\.?$/i.test(noun.trim());
+  const isOnlyUnit = /^(?:gb|tb|mb|hours?|minutes?)(?: (?:a|per) month)?\.?$/i.test(noun.trim());
   return isOnlyUnit && before !== '' ? `${noun} ${bareNoun(before.replace(/ up to$/i, ''))}` : subject;
 }
 
@@ -229,7 +229,8 @@ function moneyLimit(part: string, amount: string, before: string): Statement | n
 function unlimitedIn(text: string, heading: string): Statement[] {
   const [, before = '', after = ''] = new RegExp(`^(.*?)${UNLIMITED.source}(.*)$`, 'i').exec(text) ?? [];
   const noun = (after.trim() === '' ? before : after).replace(/^\s*(?:of|on)\s+/i, '').trim();
-  const subjects = noun === '' ? [heading] : noun.split(/,\s*|\s+(?:and|&)\s+/).filter((one) => one.trim() !== '');
+  const listed = noun.split(/,\s*|\s+(?:and|&)\s+/).map((one) => one.replace(/^unlimited /i, ''));
+  const subjects = noun === '' ? [heading] : listed.filter((one) => one.trim() !== '');
   return subjects.flatMap((subject): Statement[] => {
     const thing = countedThing(lastNoun(subject), heading);
     return thing ? [{ kind: 'limit', quantity: thing.quantity, most: true }] : [];

@@ -95,7 +95,12 @@ export function readConditions(
   if (shortest !== undefined) page.shortestTerm = Number(shortest);
   if (/\b(?:paid|billed|charged) (?:a year|yearly|annually|12 months) (?:in advance|upfront|ahead|at once)\b/i.test(plain))
     page.paidAtOnce = 12;
-  if (/\b(?:paid|billed|charged)(?: for)? (?:a|one) year at a time\b/i.test(plain)) page.paidAtOnce = 12;
+  if (
+    /\b(?:paid|billed|charged)(?: for)? (?:a|one) year at a time\b|^all (?:plans|prices) (?:are )?(?:billed|paid|charged) (?:annually|yearly|by the year)\b/i.test(
+      plain,
+    )
+  )
+    page.paidAtOnce = 12;
   if (
     /^(?:(?:our |all )?prices \(?(?:all |are )?(?:per|by the) month\b|(?:all )?(?:monthly prices|prices (?:are )?(?:shown |quoted |listed )?(?:a|per|by the) month))\b|^per month, (?:billed|paid) monthly\b/i.test(
       plain,

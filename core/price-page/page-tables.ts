@@ -88,8 +88,15 @@ function withCorner(given: PageTable['rows']): PageTable['rows'] {
   return isShort && width > 2 ? rows.map((row, at) => (at < first ? { ...row, cells: ['', ...row.cells] } : row)) : rows;
 }
 
-/** A row of prices may stand above the names. */
+const NAMES_HEADING = /^(?:(?:plan )?names?|plans?|packages?|tiers?|tarif)$/i;
+
+/** What tells the plans apart, or a row of prices, may stand above the names. */
 function withNamesFirst(rows: PageTable['rows']): PageTable['rows'] {
+  const named = rows
+    .slice(0, 3)
+    .findIndex(({ cells: [heading = '', ...names] }) => NAMES_HEADING.test(heading) && names.length > 1 && names.every(isWordOnly));
+  const own = named > 0 ? rows[named] : undefined;
+  if (own) return [own, ...rows.filter((row) => row !== own)];
   const [first, second, ...others] = rows;
   const priced =
     first?.cells
@@ -99,10 +106,11 @@ function withNamesFirst(rows: PageTable['rows']): PageTable['rows'] {
           cell,
         ),
       ).length ?? 0;
-  const areNames =
-    second?.cells[0] === '' && second.cells.length > 2 && second.cells.slice(1).every((cell) => /^\p{L}[^\d%€$£¥]*$/u.test(cell));
+  const areNames = second?.cells[0] === '' && second.cells.length > 2 && second.cells.slice(1).every(isWordOnly);
   return first && second && priced >= 2 && areNames ? [second, first, ...others] : rows;
 }
+
+const isWordOnly = (cell: string) => /^\p{L}[^\d%€$£¥]*$/u.test(cell);
 
 /** "Free | Lite | Pro" over rows that begin with a figure: there is no column of headings. */
 function isWithoutHeadings(head: readonly string[], body: ReadonlyArray<{ readonly cells: readonly string[] }>, width: number): boolean {

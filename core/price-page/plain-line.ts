@@ -88,9 +88,11 @@ function itemsOf(plain: string): readonly string[] | null {
   return items.length >= 2 && items.every((item) => item.split(' ').length <= MOST_WORDS_OF_AN_ITEM) ? items : null;
 }
 
-const A_LABEL = /^(?:plan|package|price|pricing|vendor|provider)\s?:\s+(?=\S)/i;
+const A_LABEL = /^(?:plan(?: name)?|package(?: name)?|name|price|pricing|vendor|provider)\s?:\s+(?=\S)/i;
 
 /** "Plan: Seminar" and "Price: ¤25 monthly" say what they are. */
 function withoutLabel(line: PlainLine): PlainLine {
-  return A_LABEL.test(line.plain) ? { ...line, plain: line.plain.replace(A_LABEL, ''), text: line.text.replace(A_LABEL, '') } : line;
+  if (!A_LABEL.test(line.plain)) return line;
+  const bare = { ...line, plain: line.plain.replace(A_LABEL, ''), text: line.text.replace(A_LABEL, '') };
+  return /^(?:plan|package) name/i.test(line.plain) ? { ...bare, role: 'heading' } : bare;
 }

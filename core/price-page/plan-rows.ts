@@ -15,14 +15,20 @@ const UNLIMITED = /^(?:unlimited|no limit|∞)$/i;
  * @returns whether it is one, and so is read
  */
 export function readPlanRows({ rows }: PageTable, plain: (text: string) => string, builder: ReadingBuilder): boolean {
-  const told = rows.map(({ line, cells }) => ({ line, cells: cells.map((cell) => plain(cell.replaceAll('\n', ' '))) }));
+  const given = rows.map(({ line, cells }) => ({ line, cells: cells.map((cell) => plain(cell.replaceAll('\n', ' '))) }));
+  // "Personal | 1 site | ¤39 / year": what each is for, and its price at the end.
+  const isLast = given.every(({ cells }) => cells.length > 2 && isPriceLine(cells.at(-1) ?? '') && !isPriceLine(cells[1] ?? ''));
+  const told = isLast
+    ? given.map(({ line, cells: [name = '', ...cells] }) => ({ line, cells: [name, cells.at(-1) ?? '', ...cells.slice(0, -1)] }))
+    : given;
   const arePlans =
     told.length >= LEAST_ROWS &&
     told.every(({ cells: [name = '', price = '', ...items] }) => {
       const isPriced = isPriceLine(price) || wordPrice(price) === 'free';
-      return (canBeName(name, name, true) || /^(?:lifetime|for ?ever|free)$/i.test(name)) && isPriced && countedIn(items) > 0;
+      return (canBeName(name, name, true) || /^(?:lifetime|for ?ever|free|everything)$/i.test(name)) && isPriced && countedIn(items) > 0;
     }) &&
-    told.filter(({ cells: [, , ...items] }) => countedIn(items) >= LEAST_ITEMS).length * 2 >= told.length;
+    (told.filter(({ cells: [, , ...items] }) => countedIn(items) >= LEAST_ITEMS).length * 2 >= told.length ||
+      (isLast && builder.plans.length === 0));
   if (!arePlans) return false;
   for (const { line, cells } of told) {
     const [name = '', price = '', ...items] = cells;
@@ -37,7 +43,7 @@ export function readPlanRows({ rows }: PageTable, plain: (text: string) => strin
 }
 
 function countedIn(items: readonly string[]): number {
-  return items.filter((item) => UNLIMITED.test(item) || (/\d/.test(item) && /\p{L}/u.test(item))).length;
+  return items.filter((item) => /^unlimited\b/i.test(item) || UNLIMITED.test(item) || (/\d/.test(item) && /\p{L}/u.test(item))).length;
 }
 
 /** What the cells of a column count: "products" of "1000 products". */

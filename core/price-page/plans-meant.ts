@@ -30,6 +30,9 @@ export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>
   const { plans } = builder;
   if (place.about !== null && !isOfAll(plain)) return plans.filter(({ name }) => name === place.about);
   const named = namedIn(plain, plans);
+  // "Plus and higher" names the plans behind it, too.
+  const [lowest] = named.length === 1 && /\b(?:and|or) (?:higher|up|upwards?|above|bigger|larger)\b/i.test(plain) ? named : [];
+  if (lowest) return plans.slice(plans.indexOf(lowest));
   if (named.length > 0) return named;
   // "May I try Plus first?", "Yes, for 30 days": an answer is about the plan that its question names.
   const asked = /^(?:yes|no)\b/i.test(plain) ? namedIn(place.question, plans) : [];

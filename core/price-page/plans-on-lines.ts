@@ -28,6 +28,38 @@ export function plansOnLines(lines: readonly PlainLine[]): FoundPlans {
   return withRest(lines, priced.length >= 2 ? priced : countedPlans(lines));
 }
 
+const A_STEP = /^¤\d[\d.]*(?: ?(?:\/|per|a) ?(?:month|mo))? (?:for )?(?:up to )?\d+(?: \p{L}[\p{L} ]*)?\.?$/iu;
+
+/**
+ * "Writer: ¤9 a month for up to 1000 readers; ¤19 up to 3000. Own domain, blog.": a plan on a line, the steps of its price, and what
+ * it has in the sentences behind them. Null where fewer than two lines are so.
+ */
+export function plansBySteps(lines: readonly PlainLine[]): FoundPlans | null {
+  const cards = lines.map((line, at): { card: PlanCard; isStepped: boolean } | null => {
+    if (lines[at - 1]?.line === line.line) return null;
+    const [, name = '', rest = ''] = ON_A_LINE.exec(line.plain) ?? [];
+    const steps = rest.replace(/\.$/, '').split(/;\s+/);
+    const isStepped = steps.length >= 2 && steps.every((step) => A_STEP.test(step));
+    const [free, ...items] = rest.replace(/\.$/, '').split(/,\s+/).reverse();
+    const isFree = /^free$/i.test(free ?? '') && items.length > 0;
+    if (!isStepped && !isFree) return null;
+    const behind = lines.filter((one, place) => place > at && one.line === line.line);
+    const own = behind.flatMap(({ plain }) => plain.replace(/\.$/, '').split(/,\s+/));
+    return { card: cardOf(line, name, [...(isStepped ? steps : ['free', ...items.reverse()]), ...own]), isStepped };
+  });
+  const found = cards.filter((card) => card !== null);
+  const areSo = found.length >= 2 && found.some(({ isStepped }) => isStepped);
+  return areSo
+    ? {
+        ...withRest(
+          lines,
+          found.map(({ card }) => card),
+        ),
+        areSure: true,
+      }
+    : null;
+}
+
 /** "Business — 5 sites — ¤99 / year", line after line: a name, what it has, and its price. */
 function pricedAtEnd(lines: readonly PlainLine[]): PlanCard[] {
   return lines.flatMap((line): PlanCard[] => {

@@ -1,10 +1,38 @@
 import { isOfEnd } from './card-ends';
 import { canBeName, isBadge, isButton, isMenu, isQuestion, isSentence } from './line-kinds';
 import type { PlainLine } from './plain-line';
+import { isPriceLine, isPriceTail } from './price-pieces';
 import { isNameLike, type NameEvidence, type PlanHead } from './plan-names';
 
 /** How far above its price a name stands at most where the price comes last in its card. */
 const FARTHEST_BEFORE_PRICE = 14;
+
+/** Blocks that begin with their price and have the name below it: each gets its name first, as most cards have it. */
+export function withNamesOverPrices(lines: readonly PlainLine[]): readonly PlainLine[] {
+  const begins = lines.flatMap(({ plain, opens }, at) => (opens === true && isPriceLine(plain) ? [at] : []));
+  const names = begins.map((at) => {
+    const behind = lines.slice(at + 1).findIndex(({ plain }) => !isPriceLine(plain) && !isPriceTail(plain));
+    return at + 1 + behind;
+  });
+  const isName = (at: number) => {
+    const { text = '', plain = '', opens } = lines[at] ?? {};
+    return opens !== true && canBeName(text, plain) && !isButton(plain) && plain.split(' ').length <= 3 && /^\p{Lu}/u.test(text);
+  };
+  const areNamed = begins.length >= LEAST_PRICES_FIRST && names.every(isName);
+  if (!areNamed || new Set(names.map((at) => lines[at]?.text)).size < names.length) return lines;
+  const moved = new Map(begins.map((at, index) => [at, names[index] ?? at]));
+  const isMoved = new Set(names);
+  return lines.flatMap((line, at): PlainLine[] => {
+    if (isMoved.has(at)) return [];
+    const name = lines[moved.get(at) ?? -1];
+    if (!name) return [line];
+    const { opens: _first, ...price } = line;
+    return [{ ...name, opens: true }, price];
+  });
+}
+
+/** Two blocks that begin with a price may be add-ons. */
+const LEAST_PRICES_FIRST = 3;
 
 /**
  * Cards whose price comes after what is in them: the name is the first line of each block, behind the button or price

@@ -70,14 +70,14 @@ export function readProcessor(given: readonly PlainLine[], builder: ReadingBuild
 }
 
 const CHANNELS: ReadonlyArray<readonly [RegExp, string]> = [
-  [/\b(?:person|store|shop|till|counter|go)\b/, 'in-person'],
+  [/\b(?:person|store|shop|till|counter|go|face)\b/, 'in-person'],
   [/\bonline\b|\b(?:web ?)?site\b/, 'own-site'],
 ];
 
 /** A rate under "In person" is one of the till, though its own words only name the cards. */
 function throughChannel(charge: StatedCharge, channel: string): StatedCharge {
   const through = CHANNELS.find(([pattern]) => pattern.test(channel))?.[1];
-  const way = /^(?:by|via|with)\b/.test(channel) ? wayOf(channel) : null;
+  const way = /^(?:by|via|with|over)\b/.test(channel) ? wayOf(channel) : null;
   if (way !== null && !charge.only) return { ...charge, label: capital(channel), only: { cards: [way] } };
   if (through === undefined || charge.only?.channels || charge.only?.payments) return charge;
   return { ...charge, only: { ...charge.only, channels: [through] } };
@@ -114,11 +114,14 @@ function areNamesBelow(lines: readonly PlainLine[]): ReadonlySet<number> {
   const rates = lines.flatMap(({ plain }, at) => (A_RATE.test(plain) ? [at] : []));
   const isName = (at: number) => /\bcards?\b|\bdebits?\b/i.test(lines[at]?.plain ?? '') && !/\d/.test(lines[at]?.plain ?? '');
   const [first = 0] = rates;
-  return new Set(rates.length >= 2 && !isName(first - 1) && rates.every((at) => isName(at + 1)) ? rates : []);
+  // "Up to ¤3 a payment" below the last is the most that it comes to.
+  const isTold = (at: number) => isName(at + 1) || /^(?:up to|at most|max(?:imum)?|capped at) ¤\d/i.test(lines[at + 1]?.plain ?? '');
+  const areTold = rates.length >= 2 && !isName(first - 1) && rates.every(isTold);
+  return new Set(areTold ? rates.filter((at) => isName(at + 1)) : []);
 }
 
 function isChannel(plain: string): boolean {
-  return /^(?:online(?: payments?)?|in[- ]person(?: payments?)?|in[- ]store|(?:in|at) (?:the|your) (?:shop|store)|on (?:the|your) (?:web ?)?site|(?:by|via|with) (?:an? )?(?:invoices?|(?:payment )?links?)(?: (?:or|and) (?:an? )?(?:invoices?|(?:payment )?links?))?|cards? (?:in (?:the |your )?(?:shop|store|person)|online|at the till)|(?:payment )?(?:links|invoices) and (?:payment )?(?:links|invoices)|on the go|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
+  return /^(?:online(?: payments?)?|in[- ]person(?: payments?)?|in[- ]store|(?:in|at) (?:the|your) (?:shop|store)|on (?:the|your) (?:web ?)?site|(?:by|via|with) (?:an? )?(?:invoices?|(?:payment )?links?)(?: (?:or|and) (?:an? )?(?:invoices?|(?:payment )?links?))?|cards? (?:in (?:the |your )?(?:shop|store|person)|online|at the till)|(?:payment )?(?:links|invoices) and (?:payment )?(?:links|invoices)|on the go|face[- ]to[- ]face|(?:over the|by) (?:tele)?phone|by bank|at the (?:till|counter)|other|more|payments?|invoices?|invoicing|payment links?|subscriptions?|recurring payments?)$/i.test(
     plain,
   );
 }

@@ -78,7 +78,7 @@ function paidTogether({ plans, lines }: PageReading): string[] {
   return plans.flatMap(({ name, facts }) => {
     const rates = facts.flatMap(({ statement, lines: own }) => {
       if (statement.kind !== 'charge' || statement.charge.how !== 'per-order' || statement.charge.bucket !== 'payment') return [];
-      return /\+ ?\d[\d.]* ?%|\b(?:more|extra|on top|plus|is added)\b/.test(text(own)) || statement.charge.only?.payments
+      return /\+ ?\d[\d.]* ?%|\b(?:more|extra|on top|plus|is added|add)\b/.test(text(own)) || statement.charge.only?.payments
         ? []
         : [statement.charge];
     });

@@ -69,7 +69,7 @@ function isOnTop(plain: string, percent: string): boolean {
   if (percent === '') return false;
   const figure = percent.replace('.', String.raw`\.`);
   return new RegExp(
-    String.raw`(?:\+|\bplus|\banother|\bextra|\badditional|\bon top:?) ?${figure}%|(?<![\d.])${figure}% (?:more|extra|on top|surcharge|additional|is added|comes on top)|(?<![\d.])${figure}%[^%]*\b(?:on top|extra|surcharge)\b`,
+    String.raw`(?:\+|\bplus|\badd|\banother|\bextra|\badditional|\bon top:?) ?${figure}%|(?<![\d.])${figure}% (?:more|extra|on top|surcharge|additional|is added|comes on top)|(?<![\d.])${figure}%[^%]*\b(?:on top|extra|surcharge)\b`,
   ).test(plain);
 }
 

@@ -1,4 +1,5 @@
 import type { Statement } from '../price-phrase/statement';
+import { findBareGrid } from './bare-grid';
 import { findColumnGrid } from './column-grid';
 import { feesIn } from './fees';
 import { findPlans, type FoundPlans } from './find-plans';
@@ -74,9 +75,12 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
   const whole = nothingSaid();
   const isProcessor = isProcessorPage(lines, tables, format);
   const inCards = findPlans(lines);
-  const grid = gridOnly(lines, inCards);
-  const rowGrid = grid || tables.some(hasColumns) ? null : (findRowGrid(lines) ?? findColumnGrid(lines));
-  const found = grid || rowGrid || areBelowTable(inCards, tables, format) ? { cards: [], rest: lines } : inCards;
+  const bare = findBareGrid(lines);
+  const grid = bare ? null : gridOnly(lines, inCards);
+  if (bare) readPlanTable(bare.table, builder, { groups: bare.groups }, whole);
+  const rowGrid = grid || bare || tables.some(hasColumns) ? null : (findRowGrid(lines) ?? findColumnGrid(lines));
+  const outside = bare ? withoutGrid(lines, bare) : { cards: [], rest: lines };
+  const found = bare || grid || rowGrid || areBelowTable(inCards, tables, format) ? outside : inCards;
   // Blocks with a price and nothing in them, among many rates, are things that a processor sells.
   const areThings =
     found.cards.length < 2 ||
@@ -113,6 +117,11 @@ function tablesOf({ blocks }: PageBlocks): PageTable[] {
     const isHeading = block.caption === undefined && above?.kind === 'line' && above.line >= block.line - LINES_ABOVE;
     return [isHeading && !isSentence(above.text) && !/\d/.test(above.text) ? { ...block, caption: above.text } : block];
   });
+}
+
+/** The lines outside of a table. */
+function withoutGrid(lines: readonly PlainLine[], { from, to }: LineGrid): FoundPlans {
+  return { cards: [], rest: [...lines.slice(0, from), ...lines.slice(to)], areSure: true };
 }
 
 /** A table's heading stands in the line above it, perhaps with an empty one between. */

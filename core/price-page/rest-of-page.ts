@@ -1,5 +1,5 @@
 import { plural } from '../price-phrase/vocabulary';
-import { addonAt, addonsInARow, isMoreOfPlans } from './add-ons';
+import { addonAt, addonsInARow, isMoreOfPlans, type StatedAddon } from './add-ons';
 import { capital } from '../wording/capital';
 import { readFees } from './fees-of-page';
 import type { PlainLine } from './plain-line';
@@ -135,7 +135,7 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   const isAllowance = !hasPrices && 'free' in (unitChargeIn(line.plain)?.charge ?? {});
   if (!hasPrices && !isAllowance && readFees(line, place, builder)) return 0;
   const isUnderHeading = (isAddonSection || (isPriced && place.section === 'every plan')) && place.question === '';
-  const addon = hasPrices ? null : addonAt(lines, at, isUnderHeading || isPair(lines, at, place));
+  const addon = hasPrices ? null : (addonAt(lines, at, isUnderHeading || isPair(lines, at, place)) ?? wantedIn(line, place));
   if (addon && isTeaser(lines.slice(at, at + addon.length), place, builder)) {
     for (const own of lines.slice(at, at + addon.length)) builder.putAside(own.line, 'where the prices begin');
     return addon.length - 1;
@@ -175,6 +175,14 @@ function withPeriodOf(heading: string, pieces: readonly PricePiece[]): readonly 
 function isTeaser(own: readonly PlainLine[], { section }: Place, builder: ReadingBuilder): boolean {
   const isAbove = builder.plans.length > 0 && builder.plans.every((plan) => own.every(({ line }) => line < plan.line));
   return isAbove && section === null && own.some(({ plain }) => /\b(?:from|only|at|just) ¤\d/i.test(plain));
+}
+
+/** "Need a card reader?", and "¤29 each" behind it. */
+function wantedIn(line: PlainLine, { question }: Place): StatedAddon | null {
+  const wanted = /^(?:need|want) (?:an?|another|your own) (\p{L}[\p{L} -]{2,30})\?$/iu.exec(question)?.[1];
+  return wanted === undefined || !/^(?:from )?¤\d/.test(line.plain) || /\bper (?!month|year)/i.test(line.plain)
+    ? null
+    : addonAt([{ ...line, plain: `${capital(wanted)}: ${line.plain}` }], 0, true);
 }
 
 function readAddonsInARow(line: PlainLine, builder: ReadingBuilder): boolean {

@@ -99,7 +99,7 @@ export function taxStatedIn(plain: string): boolean | null {
 
 /** Whether a line says that joining costs nothing. */
 export function isWithoutJoiningFee(plain: string): boolean {
-  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|^free (?:set-?up|joining|activation)\b|\b(?:set[- ]?up|joining|activation)(?: fees?| costs?)?:? ¤0(?:\.0+)?(?![\d.]\d)|(?:^|[;,.] )(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
+  return /\b(?:no|without|zero|never a|free of) (?:hidden )?(?:set[- ]?up|joining|activation|sign-?up|onboarding)(?:[ -](?:fees?|costs?|charges?))?\b|^free (?:set-?up|joining|activation)\b|\b(?:do not|don['’]t|never) charge (?:you )?(?:for|to) (?:setting up|set ?up|join(?:ing)?)\b|\b(?:set[- ]?up|joining|activation)(?: fees?| costs?)?:? ¤0(?:\.0+)?(?![\d.]\d)|(?:^|[;,.] )(?:set[- ]?up|joining|activation|onboarding)(?: fees?| costs?)?(?: is| are|:| [-–—])? ?(?:always )?(?:free(?: of charge)?|none|nothing|included)[.!]?$/i.test(
     plain,
   );
 }
@@ -136,7 +136,9 @@ export function yearlySavingIn(plain: string): YearlySaving | null {
   )?.[1];
   const monthsPaid = priceOf === undefined ? 12 : (MONTHS_PAID[priceOf] ?? Number(priceOf));
   if (monthsPaid < 12) return { monthsFree: 12 - monthsPaid };
-  const paid = /\bpay (?:only |for |only for |just )?(\d+|nine|ten|eleven)(?: of(?: the)? (?:12|twelve))? months?\b/.exec(text)?.[1];
+  const paid = /\b(?:pay|costs?) (?:only |for |only for |just )?(\d+|nine|ten|eleven)(?: of(?: the)? (?:12|twelve))? months?\b/.exec(
+    text,
+  )?.[1];
   if (paid !== undefined && !(Number(paid) >= 12)) return { monthsFree: 12 - (MONTHS_PAID[paid] ?? Number(paid)) };
   const months =
     /\b(\d+|one|two|three) months? (?:for |are |is )?(?:free|on us|on the house)\b|\b(?:get|saves?(?: you)?) (\d+|one|two|three) months?\b/.exec(

@@ -41,9 +41,9 @@ const PER_TIME = /(?:\/|per|a|an) ?(?:month|mo|year|yr)\b|\bmonthly\b|\byearly\b
 const HOURLY = /\b(?:hourly|per hour|hour|an hour)\b/i;
 const JOINING = /\b(?:set-?up|joining|activation|onboarding|sign-?up)\b/i;
 const FEE_ROW =
-  /\b(?:fees?|rates?|commission|share of|processing|card payments?|payment provider|provider|processor|gateway|in person|online|invoices?|card on file|international cards?|transactions?|cards?)\b/i;
+  /\b(?:fees?|rates?|commission|share of|processing|card payments?|payment providers?|providers?|processors?|gateways?|in person|online|invoices?|card on file|international cards?|transactions?|cards?)\b/i;
 const FURTHER =
-  /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\bprice per (?!month|year|mo\b|yr\b|hour)/i;
+  /\b(?:each|per|price per|every)\s+(?:further|additional|extra|more)\b|\b(?:further|additional|extra|overage)\b|\bbeyond\b|\b(?:above|over) (?:that|this)\b|\bprice per (?!month|year|mo\b|yr\b|hour)/i;
 /** "Online sales per year | up to ¤50000": how much may be sold. */
 const SALES = /\b(?:sales|revenue|turnover|takings)\b(?!.*\b(?:fees?|commission|share)\b)/i;
 const A_MOST = /^(?:(?:up to|at most|max(?:imum)?\.?|≤|<) ?¤[\d.]+|unlimited|no limit|[–—-])$/i;
@@ -213,7 +213,10 @@ function furtherOf(heading: string, plain: string): CellReading {
   if (amount === undefined) return { ...NOTHING, why: 'not to be had' };
   const noun = heading
     .toLowerCase()
-    .replace(/\b(?:each|per|price|for|every|further|additional|extra|more|overage|the|of|an?|cost|beyond that)\b/g, ' ')
+    .replace(
+      /\b(?:each|per|price|for|every|further|additional|extra|more|overage|the|of|an?|cost|(?:beyond|above|over) (?:that|this))\b/g,
+      ' ',
+    )
     .replace(/,/g, ' ')
     .replace(/\s+/g, ' ')
     .trim()
@@ -248,7 +251,8 @@ function otherOf(heading: string, { plain, line }: RowCell): CellReading {
     const pieces = pricePieces([{ line, plain }]);
     return { ...NOTHING, addon: { name: heading, pieces } };
   }
-  const named = plain.replace(/^[✓✔✗✘]\s*/u, '');
+  // "31–250" is up to 250.
+  const named = plain.replace(/^[✓✔✗✘]\s*/u, '').replace(/^\d+ ?[–-] ?(?=\d+$)/, 'up to ');
   const limits = limitsIn(named, heading).map((limit) => withHeading(limit, named, heading));
   if (limits.length > 0) return { statements: limits, pieces: [] };
   const isMarked = named !== plain;
@@ -258,7 +262,9 @@ function otherOf(heading: string, { plain, line }: RowCell): CellReading {
 /** "8p each" under Text reminders. */
 function eachOf(heading: string, plain: string): Statement | null {
   const [, amount] = /^(¤[\d.]+) (?:each|apiece)$/i.exec(plain) ?? [];
-  return amount !== undefined && /[^s]s$/i.test(heading.trim()) ? unitChargeIn(`${amount} per ${heading}`, heading) : null;
+  return amount !== undefined && /[^s]s(?: (?:by|per|with) \p{L}+)?$/iu.test(heading.trim())
+    ? unitChargeIn(`${amount} per ${heading}`, heading)
+    : null;
 }
 
 /** "3, then ¤8 each" under Logins: so many are included, and what further ones cost. */

@@ -60,12 +60,18 @@ function withEvenGaps(lines: readonly string[]): readonly string[] {
   const widthAt = (at: number) => cells[at]?.length ?? 0;
   for (let at = 0; at < lines.length; at += 1) {
     const width = widthAt(at);
+    if (width <= CELLS_OF_A_SENTENCE) continue;
+    // A row without a cell in its corner is one short; a word alone heads a group of rows.
+    const isRow = (row: number) => widthAt(row) === width || (widthAt(row) === width - 1 && /^(?: {3}|;)/.test(lines[row] ?? ''));
+    const isGroup = (row: number) => widthAt(row) === 1 && widthAt(row + 1) === width && widthAt(row - 1) > 1;
     let end = at + 1;
-    while (width > CELLS_OF_A_SENTENCE && widthAt(end) === width) end += 1;
-    if (end - at < LEAST_ALIGNED) continue;
+    while ((width - 1 > 1 && isRow(end)) || isGroup(end)) end += 1;
+    const all = Array.from({ length: end - at }, (_, more) => at + more);
+    if (all.filter((row) => widthAt(row) === width).length < LEAST_ALIGNED) continue;
     let top = at;
     while (top > 0 && widthAt(top - 1) === width - 1 && width > CELLS_OF_A_SENTENCE) top -= 1;
-    for (let row = top; row < end; row += 1) rows[row] = [...(widthAt(row) < width ? [''] : []), ...(cells[row] ?? [])].join('\t');
+    for (let row = top; row < end; row += 1)
+      if (widthAt(row) > 1) rows[row] = [...(widthAt(row) < width ? [''] : []), ...(cells[row] ?? [])].join('\t');
     at = end - 1;
   }
   return rows;

@@ -1,14 +1,17 @@
 /** Ways of paying that are no card and have rates of their own, by the name that expected sales give them. */
 const WAYS: ReadonlyArray<readonly [RegExp, string]> = [
   [/\b(?:direct|bank) debits?\b|\bsepa\b/, 'direct-debit'],
-  [/\b(?:bank|credit|wire) transfers?\b|\bbank (?:payments?|redirects?)\b|\bpay(?:ments?)? by bank\b/, 'bank-transfer'],
+  [/\b(?:bank|credit|wire) transfers?\b|\bbank (?:payments?|redirects?)\b|\bpay(?:ments?)? by bank\b|^by bank$/, 'bank-transfer'],
   [/\bpay(?:ment)?[- ]later\b|\binstal?ments?\b/, 'pay-later'],
   [/\b(?:payment|pay|by) links?\b|\blinks?\b/, 'payment-link'],
   [/\binvoic(?:es?|ing)\b/, 'invoice'],
   [/\bwallets?\b/, 'wallet'],
   [/\bvouchers?\b/, 'voucher'],
   [/\b(?:card on file|saved cards?)\b/, 'card-on-file'],
-  [/\b(?:keyed|typed|entered)(?:[- ]in| by hand| manually)?\b|\bmanual(?:ly)? (?:entry|entered|keyed)\b/, 'keyed'],
+  [
+    /\b(?:keyed|typed|entered)(?:[- ]in| by hand| manually)?\b|\b(?:over the|by) (?:tele)?phone\b|\bmanual(?:ly)? (?:entry|entered|keyed)\b/,
+    'keyed',
+  ],
 ];
 /** Those that are paid from an account, in the same way at the till as on a website. */
 const BY_ACCOUNT: ReadonlySet<string> = new Set(['direct-debit', 'bank-transfer', 'pay-later']);
