@@ -97,7 +97,11 @@ function asShare(piece: PricePiece, pieces: readonly PricePiece[]): PricePiece {
 }
 
 /** "¤11.20 a month" beside "¤14 billed monthly", where the page shows prices by the year: the lower is paid for a year. */
-function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnce, usualPer, savesByYear }: PriceHints): PricePiece {
+function paidAhead(
+  piece: PricePiece,
+  pieces: readonly PricePiece[],
+  { paidAtOnce, usualPer, savesByYear, hasMonthly }: PriceHints,
+): PricePiece {
   const isBare = piece.per === null && piece.billed === null && piece.first === null && !piece.isOnce && !piece.isTotal;
   // "Prices per month, paid yearly" says it of every price without words.
   if (isBare && usualPer === 1 && paidAtOnce !== null && !piece.isRenewal) return { ...piece, per: 1, billed: paidAtOnce };
@@ -108,7 +112,9 @@ function paidAhead(piece: PricePiece, pieces: readonly PricePiece[], { paidAtOnc
   if (ahead === null || !isOfAMonth || piece.billed !== null || piece.isRenewal || piece.amount === null) return piece;
   const { amount } = piece;
   const isLower = pieces.some((one) => one.billed === 1 && !one.isCrossedOut && one.amount !== null && decimal(one.amount).gt(amount));
-  return isLower ? { ...piece, per: 1, billed: ahead } : piece;
+  // "Paid a year in advance": the only price, quoted by the month.
+  const isOnly = paidAtOnce !== null && piece.first === null && !pieces.some((one) => one !== piece && !one.isOnce);
+  return isLower || (isOnly && !hasMonthly) ? { ...piece, per: 1, billed: ahead } : piece;
 }
 
 /**

@@ -1,4 +1,5 @@
 import { feesIn } from './fees';
+import { isJoiningFee } from './joining-fees';
 import { canBeName, isBadge, isButton, isCell, isMark, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import type { PlainLine } from './plain-line';
 import { nameWords, type PlanHead } from './plan-names';
@@ -93,6 +94,7 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
       feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
     (text: string) => /^(?:we|our)\b/i.test(text) && feesIn(text, { heading: '' }).length > 0,
     isWithoutJoiningFee,
+    isJoiningFee,
     (text: string) => yearlySavingIn(text) !== null,
     (text: string) =>
       /^(?:each|every|further|extra|additional|over|beyond)\b|\b(?:beyond|above|over) (?:that|this|it)\b/i.test(text) &&

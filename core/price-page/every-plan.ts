@@ -9,7 +9,7 @@ import type { Statement } from '../price-phrase/statement';
 const UNLIMITED_ON_ALL = /^(\p{L}[\p{L} -]{2,30}?) (?:is|are) (?:unlimited|unmetered|not limited) (?:on|in|with|for) (?:every|all|any)\b/iu;
 
 const ON_ALL =
-  /^(?:(?:for|on|with|in) )?(?:(?:every|each|any) (?:plan|package)|(?:all (?:our )?|both )(?:plans|packages))(?::| (?:includes?|ha(?:s|ve)|comes? with|gets?)) ([^;%¤]+?)\.?$/i;
+  /^(?:(?:for|on|with|in) )?(?:(?:every|each|any) (?:plan|package)|(?:all (?:our |the |\p{L}+ )?|both )(?:plans|packages))(?::| (?:includes?|ha(?:s|ve)|comes? with|gets?)) ([^;%¤]+?)\.?$/iu;
 const MOST_WORDS = 4;
 
 /** "Every plan includes 2 TB of bandwidth a month", "All plans include a free domain, backups and e-mail support." */

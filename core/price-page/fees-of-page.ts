@@ -21,7 +21,7 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|debit|pay(?:ment)? later|instal?ments|(?:we (?:take|keep|charge)|you (?:get|receive|earn)|keeps?) \d+(?:\.\d+)?%|keeps? (?:everything|every penny|every cent))(?!\w)/i.test(
       plain,
     ) ||
-    (/\d%/.test(plain) && OF_PAYMENTS.test(place.heading) && namesSeveral(plain, builder));
+    (/\d%/.test(plain) && OF_PAYMENTS.test(place.heading) && (namesSeveral(plain, builder) || isNamedFirst(plain, builder)));
   if (!isMeant || OF_OTHERS.test(plain)) return false;
   if (askPlace({ plain, line }, place, builder)) return true;
   if (
@@ -70,6 +70,11 @@ const OF_PAYMENTS = /\b(?:payments?|fees?|commission|providers?|processors?|gate
 
 function namesSeveral(plain: string, builder: ReadingBuilder): boolean {
   return builder.names().filter((name) => wholeWords(name).test(plain)).length > 1;
+}
+
+/** "Starter: 3.5% + ¤0.3 online, 3.5% in person". */
+function isNamedFirst(plain: string, builder: ReadingBuilder): boolean {
+  return builder.names().some((name) => plain.startsWith(`${name}: `));
 }
 
 /** What repeats a rate is put aside; another rate for the same, as of a wallet with a name of its own, stays open. */

@@ -146,7 +146,8 @@ class BlockReader {
     }
     if (inside?.isSup) return this.sayRaised(text);
     // "Monthly" and "Yearly" side by side are two words, whatever lies between them on the screen.
-    const areTwo = /\p{Ll}$/u.test(this.text) && /^\p{Lu}\p{Ll}/u.test(text);
+    const areTwo =
+      (/\p{Ll}$/u.test(this.text) && /^\p{Lu}\p{Ll}/u.test(text)) || (/\d$/.test(this.text) && /^(?:a|per|each|every) \p{L}/iu.test(text));
     this.text += areTwo ? ` ${text}` : text;
   }
 

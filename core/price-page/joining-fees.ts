@@ -3,7 +3,12 @@ import { type Place, plansFor } from './plans-meant';
 import type { ReadingBuilder } from './reading-builder';
 
 const JOINING_FEE =
-  /^(?:one-time |once-only )?(?:set-?up|activation|joining|onboarding|sign-?up)(?: fees?| costs?)?\s*(?:once|one-time|of|is|are|costs?|:|–|-|\s)*¤(\d+(?:\.\d+)?)(?:,? (?:once|one-time|one-off))?\b[^¤]{0,40}$/i;
+  /^(?:one-time |once-only |one-off )?(?:set-?up|activation|joining|onboarding|sign-?up)(?: fees?| costs?)?\s*(?:once|one-time|of|is|are|costs?|:|–|-|\s)*¤(\d+(?:\.\d+)?)(?:,? (?:once|one-time|one-off))?\b[^¤]{0,40}$/i;
+
+/** Whether a line states what joining costs. */
+export function isJoiningFee(plain: string): boolean {
+  return JOINING_FEE.test(plain);
+}
 
 /** "Set-up fee: ¤25 once" is paid on joining a plan that has a price. */
 export function readJoiningFee({ plain, line }: PlainLine, place: Place, builder: ReadingBuilder): boolean {

@@ -108,7 +108,7 @@ export function canBeName(text: string, plain: string, opens = false): boolean {
   if (isBadge(plain) || (isMenu(plain) && !opens) || isMark(plain)) return false;
   // "Online" and "In store" head rates, and are plans where a block begins with them.
   if (sectionOf(plain) !== null && !(opens && /^(?:online|in store|in person)$/i.test(plain))) return false;
-  return /\p{L}/u.test(plain) && !isPriced(plain) && !/^(?:from|up to|everything|includes?|or|and|\d+ )\b/i.test(plain);
+  return /\p{L}/u.test(plain) && !isPriced(plain) && !/^(?:from|up to|everything|includes?|or|and|what|how|why|\d+ )\b/i.test(plain);
 }
 
 /** A cell of a table: a tick, a dash, a figure or a few words. */

@@ -61,11 +61,14 @@ export function withNamesApart(given: readonly PlainLine[]): readonly PlainLine[
   const lines = withFreePlans(given);
   const parted = lines.map(headIn);
   const heads = parted.filter((one) => one !== null);
+  // "Enterprise — price on request" beside two that have one.
+  const asked = heads.length < 2 ? [] : lines.map(askedIn);
   const isUnderEach = parted.every((one, at) => one === null || (at + 1 < lines.length && parted[at + 1] === null));
   if (heads.length < 2 || !isUnderEach || new Set(heads.map(({ name }) => name)).size < heads.length) return lines;
   const first = parted.findIndex((one) => one !== null);
   return lines.flatMap((line, at) => {
-    const head = parted[at] ?? (at < first && isFreeAlone(lines, at, first) ? { name: nameWords(line.plain), price: 'Free' } : null);
+    const head =
+      parted[at] ?? asked[at] ?? (at < first && isFreeAlone(lines, at, first) ? { name: nameWords(line.plain), price: 'Free' } : null);
     if (!head) return [line];
     const prices = head.price.split(/\s+(?=(?:monthly|yearly|annual) ¤)/i).map((price) => price.replace(BY_WORD, byColon));
     return [
@@ -100,6 +103,12 @@ function headIn(line: PlainLine): { readonly name: string; readonly price: strin
   const canHead =
     name !== '' && !(parted === null ? NO_NAME : MORE_OF_IT).test(name) && name.split(' ').length <= 3 && canBeName(name, name, true);
   return canHead && isPricing(price) ? { name, price } : null;
+}
+
+/** "Enterprise — price on request". */
+function askedIn(line: PlainLine): { readonly name: string; readonly price: string } | null {
+  const [, name = '', price = ''] = NAME_AND_PRICE.exec(line.plain) ?? [];
+  return wordPrice(price) === 'asked for' && name.split(' ').length <= 2 && canBeName(name, name, true) ? { name, price } : null;
 }
 
 /** "Free", with what is in it and no price, above plans that have their prices beside their names. */

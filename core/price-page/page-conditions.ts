@@ -63,7 +63,11 @@ export function readConditions(
     page.taxExcluded = tax;
     builder.putAside(line, 'how prices are stated');
   }
-  if (isWithoutJoiningFee(plain) || (ASKS_SET_UP.test(place.question) && isPlainNo(plain) && !isHedged(line, next)))
+  if (
+    isWithoutJoiningFee(plain) ||
+    (ASKS_SET_UP.test(place.question) && isPlainNo(plain) && !isHedged(line, next)) ||
+    (/\bis (?:the )?set-?up free\b/i.test(place.question) && /^yes\b[^¤]*$/i.test(plain))
+  )
     for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
       builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
   if (ASKS_SALES_FEE.test(place.question) && isPlainNo(plain) && !isHedged(line, next))

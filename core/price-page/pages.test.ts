@@ -85,6 +85,7 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'video-marigold': ['Creator: per 25 seats|users|staff', 'Live: per 125 seats|users|staff', 'Studio: per 50 seats|users|staff'],
   // Typed cards beside an online checkout, and whose cards those of a region are: both are asked.
   'pay-withybed': [': fee 2.6%+0.25 payment online'],
+  'store-culvert': ['Base', 'Growth', 'Scale'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
   'saved-lonning': ['Highway', 'Lane', 'Road'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),
   // Half an hour, so that plans are counted in one unit.
   '01-builder-quillmoor': ['Spark: lim video-minutes 30'],

@@ -6,7 +6,7 @@ import type { Statement } from '../price-phrase/statement';
 import type { PlanCard } from './find-plans';
 import type { PlainLine } from './plain-line';
 import { isBadge, isButton } from './line-kinds';
-import { markOf, readItem } from './list-items';
+import { limitsIn, markOf, readItem } from './list-items';
 import { stepCharge } from './page-tables';
 import { BY_THE_HOUR } from './page-reading';
 import { FURTHER_ONES, isPriceLine, isPriceOfSeats, isPriceTail, type PriceLine, pricePieces, wordPrice } from './price-pieces';
@@ -19,6 +19,7 @@ import { unitChargeIn } from './unit-charges';
 /** Reads the stretch of a page that is about one plan: its prices first, then what is in it. */
 export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   const plan = builder.plan(card.name, card.nameLine);
+  for (const limit of countInName(card.name)) builder.state(plan, limit, card.nameLine);
   const cardLines = card.lines.flatMap((line) => itemsOf(line, card.lines));
   const steps = readSteps(cardLines, plan, builder);
   const asked = askSeatsTwoWays(cardLines, plan, builder);
@@ -61,6 +62,13 @@ export function readCard(card: PlanCard, builder: ReadingBuilder): void {
   const bySeats = priceLines.length === 0 && asked.length === 0 ? cardLines.find(({ plain }) => isPriceOfSeats(plain)) : undefined;
   // Where everybody who uses it is paid for, nothing is paid for the plan itself.
   builder.price(plan, pricePieces(bySeats ? [{ line: bySeats.line, plain: '¤0 per month' }] : priceLines));
+}
+
+/** "Three sites" is the name of a plan, and how many it is for. */
+function countInName(name: string): Statement[] {
+  return /^\p{L}+ (?:web ?)?(?:sites?|shops?|stores?|users?|domains?)$/iu.test(name)
+    ? limitsIn(name).filter((one) => one.kind === 'limit' && typeof one.most === 'string')
+    : [];
 }
 
 /** "from ¤9 / month" above steps of which one is ¤9 shows that step, and is no price of its own. */

@@ -16,7 +16,13 @@ export function withNamesOverPrices(lines: readonly PlainLine[]): readonly Plain
   });
   const isName = (at: number) => {
     const { text = '', plain = '', opens } = lines[at] ?? {};
-    return opens !== true && canBeName(text, plain) && !isButton(plain) && plain.split(' ').length <= 3 && /^\p{Lu}/u.test(text);
+    return (
+      opens !== true &&
+      canBeName(text, plain) &&
+      (!isButton(plain) || !plain.includes(' ')) &&
+      plain.split(' ').length <= 3 &&
+      /^\p{Lu}/u.test(text)
+    );
   };
   const areNamed = begins.length >= LEAST_PRICES_FIRST && names.every(isName);
   if (!areNamed || new Set(names.map((at) => lines[at]?.text)).size < names.length) return lines;

@@ -100,9 +100,9 @@ function withNamesBelow(lines: readonly PlainLine[]): PlainLine[] {
     if (/\bcards?\b/i.test(behind)) return [{ ...line, plain: `${behind}: ${rate}` }];
     const before = lines[at - 1]?.plain ?? '';
     const isAlone = /^¤\d[\d.]*(?: each)?$/.test(line.plain) && namesAWay(before.toLowerCase()) && !/\d/.test(before);
-    const [, way] = /^([^:\d]+?):? ¤[\d.]+$/.exec(line.plain.toLowerCase()) ?? [];
+    const [, way] = /^([^:\d]+?):? ¤[\d.]+(?: each| a payment| per payment)?$/.exec(line.plain.toLowerCase()) ?? [];
     if (way !== undefined && !isThing(way) && (line.plain.includes(':') ? namesAWay(way) : wayOf(way) !== null))
-      return [{ ...line, plain: `${line.plain} per payment` }];
+      return [{ ...line, plain: `${line.plain.replace(/ (?:each|a payment|per payment)$/, '')} per payment` }];
     return [isAlone ? { ...line, plain: `${line.plain.replace(/ each$/, '')} per payment` } : line];
   });
 }

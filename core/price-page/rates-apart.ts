@@ -58,7 +58,7 @@ function rateOf(fact: Fact, builder: ReadingBuilder): Rate | null {
   const label = charge.label.toLowerCase();
   const words = `${label} ${hasOne ? plain : ''}`;
   const own = hasOne ? `${USUAL.has(label) ? '' : label} ${plain}` : label;
-  const isOfCards = /\bcards?\b(?! on file)/.test(own.replace(/\bsaved cards?\b/, ''));
+  const isOfCards = /\bcards?\b(?! on file)/.test(own.replace(/\bsaved cards?\b|\bpaid by card\b/, ''));
   // "Any card" under "By invoice or link" is paid in that way.
   const given = charge.only?.cards?.find(isWay) ?? null;
   return { fact, only: charge.only ?? {}, words, way: given ?? (isOfCards ? null : wayOf(own)) };

@@ -32,6 +32,7 @@ import { findRowGrid, type RowGrid } from './row-grid';
 import { findRowsByName } from './rows-by-name';
 import { isPriceOfSeats } from './price-pieces';
 import { settlePrices } from './settle-prices';
+import { findStepLists } from './step-lists';
 import { stepsOfOnePlan } from './steps-of-one-plan';
 import { textBlocks } from './text-blocks';
 import { vendorOf } from './vendor-name';
@@ -98,7 +99,8 @@ export function readBlocks(page: PageBlocks, context: PageContext = {}): PageRea
     if (grid) grid.table.names.forEach((name, index) => builder.plan(name, grid.groups[index] ?? grid.table.line));
     if (grid?.counts) readPlanTable({ ...grid.table, rows: [grid.counts] }, builder, { groups: [] });
     if (builder.plans.length === 0) readStepGrids(rest, builder);
-    for (const grid of [...findLineGrids(rest, builder.names()), ...findRowsByName(rest, builder.names())])
+    const names = builder.names();
+    for (const grid of [...findLineGrids(rest, names), ...findRowsByName(rest, names), ...findStepLists(rest, names)])
       readPlanTable(grid.table, builder, { head: grid.head, groups: grid.groups }, whole);
     readRest([...rest, ...told].sort(inOrder), builder, whole);
   }

@@ -3,6 +3,7 @@ import type { PageTable } from './page-blocks';
 import type { Fact } from './page-reading';
 import type { PlainLine } from './plain-line';
 import { type PlanTable, priceSteps, readRow } from './page-tables';
+import type { CellReading } from './table-row';
 import { addonAt, isMoreOfPlans } from './add-ons';
 import { askRegion, type RegionalFee } from './ask-region';
 import { decimal, isSameAmount } from '../amount/decimal';
@@ -53,7 +54,8 @@ export function readPlanTable(
     if (/\d/.test(row.heading) && row.cells.every(({ line }) => line !== row.line)) builder.putAside(row.line, 'heading');
     else builder.use(row.line);
     const regional: RegionalFee[] = [];
-    for (const [column, cell] of readRow(row).entries()) {
+    const readings = readRow(row);
+    for (const [column, cell] of readings.entries()) {
       const plan = plans[column];
       const line = row.cells[column]?.line ?? row.line;
       if (!plan) continue;
@@ -66,7 +68,14 @@ export function readPlanTable(
       if (cell.why !== undefined && line !== row.line) builder.putAside(line, cell.why);
     }
     if (regional.length > 0) askRegion(builder, regional, [row.line]);
+    // A row of which nothing counts says why.
+    const [why] = readings.every(isNothing) ? readings.flatMap((cell) => cell.why ?? []) : [];
+    if (why !== undefined) builder.putAside(row.line, why);
   }
+}
+
+function isNothing({ statements, pieces, addon, regional, isOpen }: CellReading): boolean {
+  return statements.length === 0 && pieces.length === 0 && !addon && (regional ?? []).length === 0 && isOpen !== true;
 }
 
 /** In a table whose prices are those of a month, so is what an add-on costs. */

@@ -27,7 +27,11 @@ export function settlePrices(builder: ReadingBuilder, whole: WholePage): void {
   const doubts: Array<{ plan: string; doubt: PriceDoubt }> = [];
   for (const plan of [...builder.plans, ...builder.addons]) {
     const isAddon = builder.addons.includes(plan);
-    const { facts, doubts: own, aside } = assemblePrices(plan.pieces, isAddon ? { ...hints, usualPer: hints.usualPer ?? 0 } : hints);
+    const {
+      facts,
+      doubts: own,
+      aside,
+    } = assemblePrices(plan.pieces, isAddon ? { ...hints, usualPer: hints.usualPer ?? 0, paidAtOnce: null } : hints);
     plan.facts.unshift(...facts.filter(({ statement }) => statement.kind !== 'introduction' && !isTooShort(statement, facts, whole)));
     plan.facts.push(...facts.filter(({ statement }) => statement.kind === 'introduction'));
     for (const { line, why } of aside) builder.putAside(line, why);

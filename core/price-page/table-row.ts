@@ -259,8 +259,10 @@ function otherOf(heading: string, { plain, line }: RowCell): CellReading {
   return { statements: [...(isMarked ? [feature(heading, !/^[✗✘]/.test(plain))] : []), ...namedFeatures(heading, named)], pieces: [] };
 }
 
-/** "8p each" under Text reminders. */
+/** "8p each" under Text reminders, "¤0.60" under Per subscriber. */
 function eachOf(heading: string, plain: string): Statement | null {
+  const noun = /^per (?!month|mo\b|year|yr\b|hour)(\p{L}[\p{L} ]*)$/iu.exec(heading.trim())?.[1];
+  if (noun !== undefined && /^¤[\d.]+$/.test(plain)) return unitChargeIn(`${plain} per ${noun.toLowerCase()}`);
   const [, amount] = /^(¤[\d.]+) (?:each|apiece)$/i.exec(plain) ?? [];
   return amount !== undefined && /[^s]s(?: (?:by|per|with) \p{L}+)?$/iu.test(heading.trim())
     ? unitChargeIn(`${amount} per ${heading}`, heading)

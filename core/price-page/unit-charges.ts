@@ -200,12 +200,13 @@ function oneIn(text: string, heading: string, first: string | undefined): Charge
   const isListing =
     /^listing(?: fee)?s?\b/.test(`${heading.toLowerCase()} ${text}`.trim()) && /^(?:items?|articles?|products?|things?)\b/.test(words);
   const noun = (isListing ? 'listing' : words)
-    .replace(/^(?:per|a|an|each|every) (?:month|mo|year|yr)\b.*$/, 'one')
+    .replace(/^(?:per|a|an|each|every) (?:month|mo|year|yr)\b.*$|^(?:in|on|at|to|within|with)\b.*$/, 'one')
     .replace(/\s+(?:per|a|an|each|every) (?:month|mo|year|yr)\b.*$/, '')
     .replace(/\b(?:above|beyond|over|after|thereafter|then|and|with|when|at|if|on|for)\b.*$/, '')
     .trim();
   const isOfTime =
-    /^(?:hours?|h)\b/.test(noun) && /\b(?:video|recordings?|live|stream(?:ing|s)?)\b/.test(`${text.slice(0, one.index)} ${heading}`);
+    /^(?:hours?|h)\b/.test(noun) &&
+    /\b(?:video|recordings?|live|stream(?:ing|s)?|storage|stored)\b/.test(`${text.slice(0, one.index)} ${heading}`);
   if (noun === '' || new RegExp(`^${EXTRA}$`).test(noun) || (A_TIME.test(noun) && !isOfTime)) return null;
   const rest = text.slice(one.index);
   const above = ABOVE.exec(rest);
@@ -232,7 +233,7 @@ function inPlural(noun: string): string {
 
 /** "Traffic beyond that costs ¤1 per TB" is about traffic, "Additional bandwidth ¤0.01 per GB" about bandwidth. */
 function withSubject(noun: string, before: string, heading: string): string {
-  if (noun === 'one') return subjectOf(before) || heading;
+  if (noun === 'one') return subjectOf(before) || heading.toLowerCase();
   if (!/^(?:gb|tb|mb|unit|one|piece|hours?|h)\b/.test(noun) || /\bof\b/.test(noun)) return noun;
   return `${noun.replace(/ (?:a|per) (?:month|mo)\b.*$/, '')} ${subjectOf(before) || heading}`;
 }

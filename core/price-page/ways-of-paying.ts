@@ -9,7 +9,7 @@ const WAYS: ReadonlyArray<readonly [RegExp, string]> = [
   [/\bvouchers?\b/, 'voucher'],
   [/\b(?:card on file|saved cards?)\b/, 'card-on-file'],
   [
-    /\b(?:keyed|typed|entered)(?:[- ]in| by hand| manually)?\b|\b(?:over the|by) (?:tele)?phone\b|\bmanual(?:ly)? (?:entry|entered|keyed)\b/,
+    /\b(?:keyed|typed|entered)(?:[- ]in| by hand| manually)?\b|\b(?:over the|by) (?:tele)?phone\b|\bmanual(?:ly)? (?:card )?(?:entry|entered|keyed|payments?)\b/,
     'keyed',
   ],
 ];
