@@ -15,10 +15,13 @@ const LEAST_TOLD = 2;
  * say by themselves what they count ("Up to 100 members", "Up to 2000 members"). Null where there is none.
  */
 export function findBareGrid(lines: readonly PlainLine[]): LineGrid | null {
+  const arePriced = lines.map(isPrice);
   for (let count = MOST_PLANS; count >= LEAST_PLANS; count -= 1)
     for (let start = 0; start + 2 * count <= lines.length; start += 1) {
-      const [names, prices] = [lines.slice(start, start + count), lines.slice(start + count, start + 2 * count)];
-      if (!prices.every(isPrice) || !areNames(names)) continue;
+      const first = start + count;
+      if (!arePriced[first] || !arePriced.slice(first, first + count).every(Boolean)) continue;
+      const [names, prices] = [lines.slice(start, first), lines.slice(first, first + count)];
+      if (!areNames(names)) continue;
       const rows = rowsFrom(lines, start + 2 * count, count);
       if (rows.filter(isTold).length < LEAST_TOLD) continue;
       const to = start + (2 + rows.length) * count;
