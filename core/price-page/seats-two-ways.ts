@@ -7,6 +7,8 @@ import { unitChargeIn } from './unit-charges';
 const OR_BY_THE_MONTH =
   /^(?:(?:when )?(?:billed|paid) (?:yearly|annually|by the year)\b[,;.]?\s*)?or (¤\d+(?:\.\d+)?)(?: (?:each|per \p{L}+))?,? (?:monthly|month[- ](?:to|by)[- ]month|(?:a|per) month|when (?:billed|paid) monthly|(?:billed|paid) monthly|by the month)$/iu;
 
+const OF_EACH = /(?:\/|per|a) ?(?:active |paid |named )?(\p{L}+)/iu;
+
 /**
  * A price for each seat, and another for whoever pays by the month: a plan has one price for each, so it is asked which will
  * be paid.
@@ -21,15 +23,17 @@ export function askSeatsTwoWays(lines: readonly PlainLine[], plan: PlanBeingRead
   const yearly = unitChargeIn(own.plain);
   const byMonth = unitChargeIn(own.plain.replace(/¤\d+(?:\.\d+)?/, monthly));
   if (!yearly || !byMonth) return [];
+  const seat = OF_EACH.exec(own.plain)?.[1]?.toLowerCase() ?? 'seat';
+  // Where everybody who uses it is paid for, nothing is paid for the plan itself; until it is answered its price is not known.
+  const itself = { plan: plan.name, statement: { kind: 'term', term: { months: 1, price: '0' } } } as const;
   builder.ask(
-    'Each one costs less when a year is paid at once. How will you pay?',
+    `Each ${seat} costs less when a year is paid at once. How will you pay?`,
     [own.line, below.line],
     [plan.name],
     [
-      { label: 'by the year', statements: [{ plan: plan.name, statement: yearly }] },
-      { label: 'by the month', statements: [{ plan: plan.name, statement: byMonth }] },
+      { label: 'by the year', statements: [{ plan: plan.name, statement: yearly }, itself] },
+      { label: 'by the month', statements: [{ plan: plan.name, statement: byMonth }, itself] },
     ],
   );
-  builder.state(plan, { kind: 'term', term: { months: 1, price: '0' } }, own.line);
   return [own, below];
 }
