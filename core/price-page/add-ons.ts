@@ -34,7 +34,7 @@ export function addonAt(lines: readonly PlainLine[], at: number, isListed: boole
 /** "Add-ons: site backups ¤2.99/mo, malware scans ¤3.99/mo" prices several. */
 export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
   const [, listed = ''] =
-    /^(?:optional(?=:)|(?:optional |paid |available )?(?:add-?ons?|extras?|options?)|also available|need(?: something)? more\??|want more\??)\b[^:?¤\d]*[:?]?\s+(.*¤.*)$/i.exec(
+    /^(?:optional(?=:)|(?:optional |paid |available )?(?:add-?ons?|extras?|options?|hardware)|also available|need(?: something)? more\??|want more\??)\b[^:?¤\d]*[:?]?\s+(.*¤.*)$/i.exec(
       plain,
     ) ?? [];
   // "Card reader ¤39, printer ¤149": each with its price.

@@ -90,6 +90,8 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
   const kinds = [
     (text: string) => dayStatements(text, '').length > 0,
     (text: string) =>
+      // "Card payments, 1% fee" is an item of the list.
+      !/^[^,.%]+, \d+(?:\.\d+)?% fee$/i.test(text) &&
       /\bprocess|\bprovider|\bpartner|\b(?:card|payment) fees?\b|^(?:card|payment)s?\b/i.test(text) &&
       feesIn(text, { heading: '' }).some(({ statement }) => statement.charge.bucket === 'payment'),
     (text: string) => /^(?:we|our)\b/i.test(text) && feesIn(text, { heading: '' }).length > 0,
@@ -100,7 +102,7 @@ function saysSomethingNew({ plain }: PlainLine, before: readonly PlainLine[]): b
       /^(?:each|every|further|extra|additional|over|beyond)\b|\b(?:beyond|above|over) (?:that|this|it)\b/i.test(text) &&
       unitChargeIn(text) !== null,
   ];
-  if (plain.split(' ').length < 4) return false;
+  if (plain.split(' ').length < 4 && !/\.$/.test(plain)) return false;
   return kinds.some((isSaid) => isSaid(plain) && !before.some((line) => isSaid(line.plain)));
 }
 

@@ -18,7 +18,7 @@ export function readFees({ plain, line }: PlainLine, place: Place, builder: Read
     place.section === 'fees' ||
     place.about !== null ||
     FEES_ASKED.test(place.question) ||
-    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|debit|pay(?:ment)? later|instal?ments|(?:we (?:take|keep|charge)|you (?:get|receive|earn)|keeps?) \d+(?:\.\d+)?%|keeps? (?:everything|every penny|every cent))(?!\w)/i.test(
+    /\b(?:cards?|processing|processor|commission|transaction|payments?|fees?|per sale|(?:each|every) sale|share of|revenue|wallets?|amex|debit|pay(?:ment)? later|instal?ments|(?:we (?:take|keep|charge)|you (?:get|receive|earn)|keeps?) \d+(?:\.\d+)?%|keeps? (?:everything|every penny|every cent))(?!\w)/i.test(
       plain,
     ) ||
     (/\d%/.test(plain) && OF_PAYMENTS.test(place.heading) && (namesSeveral(plain, builder) || isNamedFirst(plain, builder)));

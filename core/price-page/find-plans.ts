@@ -175,7 +175,7 @@ function priceAnchors(lines: readonly PlainLine[]): number[] {
       isPriceTail(previous) ||
       (isForSoMany(previous) && isPriceLine(lines[before - 1]?.plain ?? '')) ||
       (isOffer(previous) && lines[before]?.opens !== true);
-    if (saysNothingTwice(previous, plain)) return [];
+    if (saysNothingTwice(previous, plain) && !isNameLike(lines, before)) return [];
     return continues && wordPrice(previous) === null && !isNameLike(lines, before) ? [] : [at];
   });
 }

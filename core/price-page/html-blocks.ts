@@ -148,6 +148,8 @@ class BlockReader {
     // "Monthly" and "Yearly" side by side are two words, whatever lies between them on the screen.
     const areTwo =
       (/\p{Ll}$/u.test(this.text) && /^\p{Lu}\p{Ll}/u.test(text)) || (/\d$/.test(this.text) && /^(?:a|per|each|every) \p{L}/iu.test(text));
+    // A name and its price side by side are two lines.
+    if (inside?.tag === 'span' && this.cell === null && /\p{L}$/u.test(this.text) && /^[€$£¥]\s?\d/.test(text)) this.breakLine();
     this.text += areTwo ? ` ${text}` : text;
   }
 

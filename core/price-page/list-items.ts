@@ -105,7 +105,7 @@ function limitsBeside(text: string): Statement[] {
     .replace(/\d+(?:\.\d+)?%(?:\s*\+\s*¤[\d.]+)?/g, ' ')
     .replace(/, (?:no|without) (?:sales )?fees?$/i, ' ')
     .trim();
-  return rest !== text && /\b(?:up to|unlimited|for \d+)\b/i.test(rest) ? limitsIn(rest) : [];
+  return rest !== text && /\b(?:up to|unlimited|for \d+)\b|^sell \d/i.test(rest) ? limitsIn(rest) : [];
 }
 
 /** "No transactions" is a limit of none, "No branding" a feature that is not there. */

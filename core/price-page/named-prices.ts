@@ -26,6 +26,9 @@ export function namedPrices(
   if (!/¤\d/.test(text) || /%\s*\+|(?<!\p{L})\+\s*¤/u.test(text) || soldOnPlan(text, names) !== null) return [];
   // "Free from Plus up, afterwards ¤17 per year" prices something that such plans have.
   const places = placesOf(text, names).filter(({ name, from }) => !/^ (?:up|on|onwards?|upwards?)\b/.test(text.slice(from + name.length)));
+  // "Backups (Small and Large) ¤2 a month" is sold on them.
+  if (/^\p{L}[^¤(]*\([^¤)]*\) ?¤/u.test(text) && places.every(({ from }) => from > text.indexOf('(') && from < text.indexOf(')')))
+    return [];
   const around = wordsAround(text, question);
   const before = pricesBefore(text, line, places, around.all);
   if (before.length > 0) return before;

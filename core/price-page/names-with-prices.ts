@@ -43,7 +43,8 @@ export function listedPlans(lines: readonly PlainLine[]): readonly ListedPlan[] 
   return listed.every(({ head }) => head >= 0) ? listed : null;
 }
 
-const NAME_AND_PRICE = /^(\p{Lu}[\p{L}\d &+'’-]{0,30}?)\s*(?:[:–—|·]|\s-)\s*(.+)$/u;
+/** "t1 nano" begins with the code of its kind. */
+const NAME_AND_PRICE = /^((?:\p{Lu}|\p{Ll}{1,3}\d)[\p{L}\d &+'’-]{0,30}?)\s*(?:[:–—|·]|\s-)\s*(.+)$/u;
 /** "Maker (¤9/month or ¤90/year)", "Hobby (free)". */
 const NAME_WITH_BRACKETS = /^(\p{Lu}[\p{L}\d &+'’-]{0,30}?)\s*\(((?:[Ff]rom )?¤[^()]+|[Ff]ree)\)$/u;
 /** "Maxi ¤6/month", "Hearth Monthly ¤29 Yearly ¤290". */
@@ -59,11 +60,14 @@ const isPricing = (text: string) => isPriceLine(text) || isOffer(text) || wordPr
 /** Where several lines are a name with its price, "Solo — $12/month", and more is said under them, each becomes two lines. */
 export function withNamesApart(given: readonly PlainLine[]): readonly PlainLine[] {
   const lines = withFreePlans(given);
-  const parted = lines.map(headIn);
+  const all = lines.map(headIn);
+  // Names with nothing below them but the next one are sold beside the plans.
+  const beside = all.findIndex((one, at) => one !== null && (all[at + 1] ?? null) !== null);
+  const parted = beside < 0 ? all : all.map((one, at) => (at < beside ? one : null));
   const heads = parted.filter((one) => one !== null);
   // "Enterprise — price on request" beside two that have one.
   const asked = heads.length < 2 ? [] : lines.map(askedIn);
-  const isUnderEach = parted.every((one, at) => one === null || (at + 1 < lines.length && parted[at + 1] === null));
+  const isUnderEach = parted.every((one, at) => one === null || (at + 1 < lines.length && (beside < 0 || lines[at]?.opens === true)));
   if (heads.length < 2 || !isUnderEach || new Set(heads.map(({ name }) => name)).size < heads.length) return lines;
   const first = parted.findIndex((one) => one !== null);
   return lines.flatMap((line, at) => {

@@ -66,11 +66,11 @@ const TABLES: readonly Change[] = [
   { says: 'between bars', to: (page) => lines(page, (line) => (line.includes('\t') ? `| ${line.split('\t').join(' | ')} |` : line)) },
   { says: 'with bars between cells', to: ({ text }) => text.replaceAll('\t', ' | ') },
   { says: 'with a tab at the end of each cell’s line', to: ({ text }) => text.replaceAll('\t', '\t\n') },
-  // Two cells in a few rows are no table without their tabs.
+  // Rows without a heading are no table without their tabs.
   {
     says: 'with even gaps',
     to: ({ text }) => text.replaceAll('\t', '    '),
-    but: ['pay-crakepay', 'video-fellgate', 'video-kingfishertube'],
+    but: ['video-fellgate', 'video-kingfishertube'],
   },
   { says: 'with semicolons', to: ({ text }) => text.replaceAll('\t', ';'), but: ['pay-crakepay', 'store-dowber'] },
 ];

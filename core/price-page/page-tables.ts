@@ -42,7 +42,9 @@ export function planTable(table: PageTable, plain: (text: string) => string, kno
     line,
     cells: cells.map((cell) => cell.split('\n').map(plain).join('\n')),
   }));
-  const [head, ...body] = rows;
+  const [head, ...below] = rows;
+  // A cell over two rows of headings is in both.
+  const body = below.filter(({ cells }, at) => at > 0 || cells[0] === '' || cells[0] !== head?.cells[0]);
   if (!head || body.length === 0) return null;
   const width = Math.max(...rows.map(({ cells }) => cells.length));
   if (width < 2) return null;

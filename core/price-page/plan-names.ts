@@ -198,6 +198,8 @@ export function isNameLike(lines: readonly PlainLine[], at: number): boolean {
       return /\b(?:once|one[- ]time|(?:one|single) payment)\b/i.test(`${lines[price]?.plain ?? ''} ${lines[price + 1]?.plain ?? ''}`);
   }
   if (own && /^(?:individual|unlimited)$/i.test(own.plain) && isPriceLine(next?.plain ?? '')) return true;
+  if (own?.opens === true && /^nothing$/i.test(own.plain) && isPriceLine(next?.plain ?? '')) return true;
+  if (own?.opens === true && /^custom$/i.test(own.plain) && wordPrice(next?.plain ?? '') === 'asked for') return true;
   if (isFreeName(own) && isAboveNothing(lines, at)) return true;
   return isFreeName(own) && next !== undefined && (isPriceLine(next.plain) || own?.opens === true);
 }

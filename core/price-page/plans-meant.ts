@@ -38,6 +38,9 @@ export function plansFor(plain: string, place: Pick<Place, 'about' | 'question'>
   const asked = /^(?:yes|no)\b/i.test(plain) ? namedIn(place.question, plans) : [];
   if (asked.length > 0) return asked;
   if (/\b(?:paid|paying) plans?\b/i.test(plain)) return plans.filter((plan) => !isFree(plan));
+  // "Monthly plans" have a price by the month.
+  const isPriced = ({ pieces }: PlanBeingRead) => pieces.some(({ amount }) => Number(amount) > 0);
+  if (/\bmonthly plans\b/i.test(plain) && plans.some(isPriced)) return plans.filter(isPriced);
   if (OF_ALL.test(plain)) return [...plans];
   return usual === 'every' ? [...plans] : plans.filter((plan) => !isFree(plan) && !isAskedFor(plan));
 }

@@ -82,7 +82,17 @@ export function pricePieces(lines: readonly PriceLine[]): PricePiece[] {
     };
   });
   const pieces = found.map(({ piece, before }, index) => (OTHERWISE.test(before) ? otherwisePaid(piece, found[index - 1]?.piece) : piece));
-  return withTerm(withCrossedOut(pieces), text);
+  return withTerm(withCrossedOut(withFirst(pieces, text)), text);
+}
+
+const FOR_THE_FIRST = new RegExp(String.raw`(?:^|; )for the first (?:${COUNT} )?(months?|years?),? then ¤`);
+
+/** "For the first 12 months, then ¤6.99" on a line of its own is said of the price that is shown first. */
+function withFirst(pieces: readonly PricePiece[], text: string): readonly PricePiece[] {
+  const [, count, unit] = FOR_THE_FIRST.exec(text) ?? [];
+  const shown = pieces.find(({ isRenewal, isOnce, isCrossedOut }) => !isRenewal && !isOnce && !isCrossedOut);
+  if (unit === undefined || !shown) return pieces;
+  return pieces.map((piece) => ({ ...piece, first: piece === shown ? countOf(count) * monthsOf(unit) : null }));
 }
 
 /** "(save ¤24)" is what the price beside it saves. */

@@ -67,9 +67,12 @@ export function readPricePage(source: string, context: PageContext = {}): PageRe
 export function readBlocks(page: PageBlocks, context: PageContext = {}): PageReading {
   const format = figureFormatOf(allText(page));
   const lines = withHeadedPrices(
-    page.blocks.flatMap((block): PlainLine[] =>
-      block.kind === 'line' ? sentencesOf({ ...block, plain: plainText(block.text, format) }) : [],
-    ),
+    page.blocks.flatMap((block, at): PlainLine[] => {
+      if (block.kind !== 'line') return [];
+      // What stands below a table begins something new.
+      const opens = block.opens === true || page.blocks[at - 1]?.kind === 'table';
+      return sentencesOf({ ...block, plain: plainText(block.text, format), ...(opens ? { opens } : {}) });
+    }),
   );
   const tables = tablesOf(page);
   const builder = new ReadingBuilder(linesOf(page, format));

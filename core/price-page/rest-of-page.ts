@@ -131,7 +131,8 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
     /\b(?:each|every|per) (?:further|additional|extra|more)\b|\b\d+ (?:more|extra|further|additional)\b|^(?:further|additional|extra) \p{L}+s\b/iu.test(
       line.plain,
     );
-  const hasPrices = !isOfMore && readNamedPrices(line, place, builder);
+  const isOver = /^(?:over|above|beyond|more than) (?:your|the|my)\b/i.test(place.question);
+  const hasPrices = !isOfMore && !isOver && readNamedPrices(line, place, builder);
   const isAllowance = !hasPrices && 'free' in (unitChargeIn(line.plain)?.charge ?? {});
   if (!hasPrices && !isAllowance && readFees(line, place, builder)) return 0;
   const isUnderHeading = (isAddonSection || (isPriced && place.section === 'every plan')) && place.question === '';
@@ -157,6 +158,8 @@ function readStatements(lines: readonly PlainLine[], at: number, place: Place, b
   if (!hasPrices && readUnits(line, place, builder)) return 0;
   if (!before && !builder.isUsed(line.line) && !/\d/.test(line.plain)) builder.putAside(line.line, NO_FIGURE);
   if (!/\d/.test(line.plain) && line.plain.split(' ').length <= 8 && place.section !== 'addons') place.heading = line.plain.toLowerCase();
+  // "Refunds" between questions heads what follows.
+  if (/^(?:refunds?|(?:free )?trials?|money[- ]back|cancell?ation)$/i.test(line.plain)) place.question = '';
   return 0;
 }
 

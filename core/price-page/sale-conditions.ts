@@ -33,7 +33,7 @@ const REFUND: readonly RegExp[] = [
 ];
 const NO_REFUND = /\b(?:no refunds?|not refunded|do not (?:give|offer) refunds?|non-refundable)\b/;
 const REFUNDED_WITHIN = new RegExp(`refund(?:ed|s)? (?:in|within|after) ${DAYS}`);
-const ASKS_REFUND = /\b(?:refunds?|money back|don'?t like|not happy|change my mind)\b/;
+const ASKS_REFUND = /\b(?:refunds?|money[- ]back|don'?t like|not happy|change my mind)\b/;
 const ASKS_TRIAL = /\btrial\b|\b(?:can|may|could) i (?:try|test)\b/;
 
 const COUNTS: Readonly<Record<string, string>> = { one: '1', two: '2', three: '3', four: '4', six: '6' };
@@ -131,9 +131,10 @@ export function yearlySavingIn(plain: string): YearlySaving | null {
     /\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget (\d|one|two|three) (?:months? |of them )?(?:for )?free\b/.exec(text)?.[1];
   if (forTwelve !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[forTwelve] ?? Number(forTwelve) };
   if (/\b(?:12th|twelfth|last) month (?:is |comes )?(?:for )?(?:free|on us|on the house)\b/.test(text)) return { monthsFree: 1 };
-  const priceOf = /\b(?:12 months|twelve months|a year|one year) for (?:the price of )?(\d+|nine|ten|eleven)\b(?! (?:years|%))/.exec(
-    text,
-  )?.[1];
+  const priceOf =
+    /\b(?:12 months|twelve months|a year|one year) (?:for (?:the price of )?|at the price of )(\d+|nine|ten|eleven)\b(?! (?:years|%))/.exec(
+      text,
+    )?.[1];
   const monthsPaid = priceOf === undefined ? 12 : (MONTHS_PAID[priceOf] ?? Number(priceOf));
   if (monthsPaid < 12) return { monthsFree: 12 - monthsPaid };
   const paid = /\b(?:pay|costs?) (?:only |for |only for |just )?(\d+|nine|ten|eleven)(?: of(?: the)? (?:12|twelve))? months?\b/.exec(

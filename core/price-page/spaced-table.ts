@@ -33,7 +33,7 @@ export function withSpacedTables(lines: readonly string[]): string[] {
 function headsIn(line: string): string[] | null {
   const words = line.trim().split(/\s+/);
   const areWords = words.length >= LEAST_COLUMNS && words.every((word) => /^\p{L}[\p{L}/()-]*$/u.test(word));
-  return areWords && words.some((word) => /^(?:prices?|costs?|monthly|fee)$/i.test(word)) && !line.includes('\t') ? words : null;
+  return areWords && words.some((word) => /^(?:prices?|costs?|monthly|fee)$/i.test(word)) && !/\t|\S {3,}\S/.test(line) ? words : null;
 }
 
 /** A row's cells: its name, which may be of several words, and a cell for each other column; null where they do not fit. */

@@ -30,7 +30,7 @@ export function readUnits({ plain, line }: PlainLine, place: Place, builder: Rea
     /\b(?:over|more than|above|exceed|beyond) (?:my|the|your|our|\d+) (\p{L}+)/iu.exec(asked)?.[1] ??
     /(?:\b(?:need|want) (?:more|extra)|^(?:more|extra|further|additional)) (\p{L}+)(?: on [^?]+)?\?/iu.exec(asked)?.[1] ??
     '';
-  const isOverage = /^(?:if you (?:use|need|go)|over(?:ages?)?\b|above|beyond)\b/.test(place.heading);
+  const isOverage = /^(?:(?:if|when) you (?:use|need|go)|over(?:ages?)?\b|above|beyond)\b/.test(place.heading);
   const isMore = isOverage || (/^(?:additional|extra|further|more)\b/.test(place.heading) && /^¤/.test(plain));
   const found = unitChargeIn(withoutNames(plain, builder), over || (place.section === 'addons' && !isMore ? '' : place.heading));
   if (!found) return false;

@@ -76,26 +76,37 @@ function expectSound(file: DecisionFile): void {
   if (a && b) expect(isSound(setAgainst(priced, a.id, b.id))).toBe(true);
 }
 
-describe('whatever a decision is like, every answer is sound', () => {
-  it('for decisions that use nearly everything the format has', () => {
-    fc.assert(
-      fc.property(richDecision, (made) => {
-        const file = readOrNull(made);
-        if (file) expectSound(file);
-      }),
-      { numRuns: 25 },
-    );
-  });
+/** How long a random decision takes depends on it; beside the other tests on a busy machine, many times as long as alone. */
+const PATIENCE = 240_000;
 
-  it('for decisions with every kind of charge', () => {
-    fc.assert(
-      fc.property(randomDecision, (made) => {
-        const file = readOrNull(made);
-        if (file) expectSound(file);
-      }),
-      { numRuns: 25 },
-    );
-  });
+describe('whatever a decision is like, every answer is sound', () => {
+  it(
+    'for decisions that use nearly everything the format has',
+    () => {
+      fc.assert(
+        fc.property(richDecision, (made) => {
+          const file = readOrNull(made);
+          if (file) expectSound(file);
+        }),
+        { numRuns: 25 },
+      );
+    },
+    PATIENCE,
+  );
+
+  it(
+    'for decisions with every kind of charge',
+    () => {
+      fc.assert(
+        fc.property(randomDecision, (made) => {
+          const file = readOrNull(made);
+          if (file) expectSound(file);
+        }),
+        { numRuns: 25 },
+      );
+    },
+    PATIENCE,
+  );
 
   it.each<[string, Partial<DecisionFile>]>([
     ['nothing is sold', { forecast: { streams: [] } }],
