@@ -32,7 +32,8 @@ export function addonAt(lines: readonly PlainLine[], at: number, isListed: boole
 }
 
 /** "Add-ons: site backups ¤2.99/mo, malware scans ¤3.99/mo" prices several. */
-export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
+export function addonsInARow({ plain: given, ...line }: PlainLine): StatedAddon[] {
+  const plain = withoutBrackets(given);
   const [, listed = ''] =
     /^(?:optional(?=:)|(?:optional |paid |available )?(?:add-?ons?|extras?|options?|hardware)|also available|need(?: something)? more\??|want more\??)\b[^:?¤\d]*[:?]?\s+(.*¤.*)$/i.exec(
       plain,
@@ -48,6 +49,14 @@ export function addonsInARow({ plain, ...line }: PlainLine): StatedAddon[] {
   const parts = areApart ? apart : list.replace(/\.$/, '').split(/,\s+(?:and\s+)?|;\s+|\s+(?:and|or)\s+(?=[^,]*¤)/);
   const found = parts.map((part) => onOneLine({ ...line, plain: capital(part.replace(/^an? /i, '')) }));
   return parts.length >= 2 && found.every((one) => one !== null) ? found.filter((one) => one !== null) : [];
+}
+
+/** "Not included: backups (20% of the price), reserved IP (¤4 a month)" lists what can be had besides; a share stays open. */
+function withoutBrackets(plain: string): string {
+  const [, listed] = /^(?:not included|besides|on request|extras?|options?): (.*\(¤.*)$/iu.exec(plain) ?? [];
+  if (listed === undefined) return plain;
+  const items = [...listed.matchAll(/(\p{L}[\p{L}\d -]+?) \((¤[^()]*)\)/gu)].map(([, name, price]) => `${name} ${price}`);
+  return `extras: ${items.join(', ')}`;
 }
 
 /** "Student app" above "Add-on: ¤49 monthly". */
@@ -70,11 +79,11 @@ function onOneLine({ plain, line }: PlainLine): StatedAddon | null {
 }
 
 /** "(no extra fee on payments)" behind a price says nothing of how it is paid. */
-const WORDS_BEHIND = / \((?![^)]*\b(?:once|one-?off|one-?time|months?|monthly|years?|yearly|annual(?:ly)?|each|per)\b)[^()\d¤%]*\)$/i;
+const WORDS_BEHIND = / \((?![^)]*\b(?:once|one-?off|one-?time|months?|monthly|years?|yearly|annual(?:ly)?|each|per)\b)[^()\d¤%]*\)\.?$/i;
 const INSTALMENTS = /^(¤[\d.]+)(?: once)? or ¤[\d.]+ ?(?:\/|per |a )(?:month|mo) for \d+ months/i;
 /** "¤149 or ¤9 a month": to buy or to rent. */
 const TO_BUY_OR_RENT =
-  /^(¤[\d.]+)(?: (?:once|to buy|to keep|outright))?,? or (?:rent (?:it )?(?:for|at) )?(¤[\d.]+ ?(?:\/|per |a )(?:month|mo))(?: to rent)?$/i;
+  /^(¤[\d.]+)(?: (?:\+|plus|excl\.?|ex\.?) vat)?(?: (?:once|to buy|to keep|outright))?,? or (?:rent (?:it )?(?:for|at) )?(¤[\d.]+ ?(?:\/|per |a )(?:month|mo))(?: to rent)?$/i;
 
 /** "¤149 or ¤14/mo for 12 months": what is paid for a thing at once, and the same in parts. */
 function withoutInstalments(price: string): string {

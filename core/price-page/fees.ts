@@ -43,7 +43,7 @@ const REGION = /\b(europe|european|eea|eu|sepa|north american|asian)\b/;
 const AT_HOME =
   /\b(domestic|local|national|home|(?<!\b(?:through|with|by|to|from|for|via|let|contact|on|of|and) )us|uk|own currency|own country)\b/;
 const PLATFORM =
-  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|the price(?: and (?:postage|shipping|delivery))?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (?:tips and )?(each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fee on sales|of payments from)\b/;
+  /\b(transaction fees?|sales? fees?|selling fees?|commission|platform|our share|share of (each )?sales?|of (?:\w+ )?(?:membership|ticket|course|member|subscription) (?:fees|sales|income|prices?)|of (?:paid |your )?(?:memberships|tickets|subscriptions)|revenue share|of (what (you|a buyer|buyers|a customer|customers|(?:your )?(?:members?|students?|learners?|fans|clients|guests)) (earn|sell|take|pays?)|the (item|sale|order|selling|total|product)(['’]s)?( total| sale| selling)?( price| amount| value| total)?\b|the price(?: and (?:postage|shipping|delivery))?\b|(your |all |all your )?(revenue|sales|turnover|earnings|takings|income)|turnover|takings|earnings|(each|every) (sale|order)|all sales)|we (keep|take)|per sale|on (?:tips and )?(each |paid )?(sales?|orders?|memberships|tickets|courses|bookings)|of (?:each|every) (?:subscription|booking|ticket|membership|course)\b|fees? on (?:your |all )?payments|fee on sales|of payments from)\b/;
 const CARDS = /\b(cards?|amex|bank transfers?|payment links?|processing|payments?|debit|credit|wallets?|invoices?|direct debit)\b/;
 /** "1.5% of what you sell on top of card fees (2.9% + ¤0.3)". */
 const BESIDE_CARD_FEES = / (?:on top of|in addition to) (?=(?:the |our |its )?(?:card|payment) (?:fees?|rates?|processing|costs?)\b)/;
@@ -81,7 +81,10 @@ export function feesIn(plain: string, { heading, isProcessor = false, isFee = fa
     .replace(BESIDE_SALES_FEES, '')
     .replace(SALES_FEES_BESIDE, '')
     // "2% + card fees": the share of the vendor, beside what cards cost.
-    .replace(/(\d%) (?:\+|plus|and) (?:the )?(?:card|payment|processing) (?:fees?|costs?|rates?)\b/g, '$1 sales fee')
+    .replace(
+      /(\d%(?: (?:per|of each|on each|on every) (?:order|sale))?) (?:\+|plus|and) (?:the )?(?:card|payment|processing) (?:fees?|costs?|rates?)\b/g,
+      '$1 sales fee',
+    )
     .replace(SALES_TAX, ' ');
   if (INCLUDED_IN_OTHERS.test(text)) return [];
   const parts = text.split(BESIDE_CARD_FEES);

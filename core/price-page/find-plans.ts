@@ -1,3 +1,4 @@
+import { isUsualQuantity } from '../price-phrase/vocabulary';
 import { areBlocks, endOfLast, endsCard, opensBlock, startOf } from './card-ends';
 import { canBeName, isButton, isBadge, isPriced, isQuestion, isSentence, sectionOf } from './line-kinds';
 import { isOffer, type ListedPlan, listedPlans, withNamesApart } from './names-with-prices';
@@ -114,7 +115,9 @@ function isUnderHeading(lines: readonly PlainLine[], { name }: PlanHead): boolea
 }
 
 /** "Up to 500 parcels" tells a plan from others and limits it. */
-function isCount({ plain }: PlainLine): boolean {
+function isCount({ plain, opens }: PlainLine): boolean {
+  const bare = opens === true ? /^\d+ (\p{L}+)$/u.exec(plain)?.[1] : undefined;
+  if (bare !== undefined && isUsualQuantity(bare)) return true;
   return /^(?:up to |from \d+ to )\d+ \p{L}+(?: \p{L}+)?$/iu.test(plain) || A_RANGE.test(plain);
 }
 

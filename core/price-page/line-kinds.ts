@@ -32,7 +32,7 @@ const SECTIONS: ReadonlyArray<readonly [RegExp, SectionKind]> = [
     'fees',
   ],
   [
-    /^(?:what (?:every|all) .{0,20}(?:has|have|includes?|gets?|comes with)|(?!all (?:that|of)\b)(?:every|all|each) .{0,24}(?:includes?|including|have|has|gets?|comes? with):?|included (?:everywhere|in (?:every|all).*|with (?:every|all).*)|(?:on |in |with )?(?:every|each) plan|all plans|always included|every plan has|both (?:plans )?(?:include|have|come with))$/,
+    /^(?:what (?:every|all) .{0,20}(?:has|have|includes?|gets?|comes with)|(?!all (?:that|of)\b)(?:every|all|each) .{0,24}(?:includes?|including|have|has|gets?|comes? with):?|included (?:everywhere|in (?:every|all).*|with (?:every|all).*)|(?:on |in |with )?(?:every|each) plan|all plans|both plans|always included|every plan has|both (?:plans )?(?:include|have|come with))$/,
     'every plan',
   ],
   [/^(?!.*\b(?:updates?|support)\b)(?:lifetime|one-time|buy once|pay once).{0,30}$/, 'lifetime'],

@@ -121,6 +121,8 @@ function inBrackets(text: string): Statement[] | null {
   const [, before, inside] = /^(\p{L}[^(\d]*?)\s*\(([^)]*)\)$/u.exec(text) ?? [];
   if (before === undefined || inside === undefined || !/\d|unlimited/i.test(inside)) return null;
   const [first = ''] = bareNoun(before).split(' ');
+  // "Live streaming (100 hours)" counts hours of it.
+  if (/^\d+ (?:hours?|minutes?)$/i.test(inside)) return [feature(before, true), ...limitsIn(inside, before)];
   const limits = limitsIn(inside).filter(
     (limit) => limit.kind !== 'limit' || !limit.quantity.startsWith(first.replace(/(?:y|ies|s)$/, '')),
   );

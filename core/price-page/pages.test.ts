@@ -83,6 +83,14 @@ const NOT_READ: Readonly<Record<string, readonly string[]>> = {
   'builder-quillbrook': ['Solo: feat custom-domain yes'],
   // A seat by the year or by the month is asked.
   'video-marigold': ['Creator: per 25 seats|users|staff', 'Live: per 125 seats|users|staff', 'Studio: per 50 seats|users|staff'],
+  // What stands below the prices of plans that a count names; a rate that the headline repeats without its channel is asked.
+  'labels-skelgill': [
+    '10,000 parcels: lim shops|sites inf',
+    '2,000 parcels: lim shops|sites 10',
+    '50 parcels: lim shops|sites 1',
+    '500 parcels: lim shops|sites 3',
+  ],
+  'pay-barrow': [': fee 1.3%+0.20 payment domestic|online'],
   // Typed cards beside an online checkout, and whose cards those of a region are: both are asked.
   'pay-withybed': [': fee 2.6%+0.25 payment online'],
   'store-culvert': ['Base', 'Growth', 'Scale'].map((plan) => `${plan}: fee 1.5%+0.25 payment domestic`),

@@ -19,6 +19,9 @@ const PRICE_WITH_ALLOWANCE =
 /** "¤35/mo | ¤350/yr". */
 const A_MONTH_OR_A_YEAR = /^¤[\d.]+ ?(?:\/|per |a )(?:month|mo) \| ¤[\d.]+ ?(?:\/|per |a )(?:year|yr)$/i;
 
+/** "Paid yearly · ¤9 paid monthly": how the price above is paid, and the other price. */
+const PAID_AND_PRICE = /^((?:when )?(?:paid|billed) (?:yearly|annually|monthly)) [·|] (¤[\d.]+.*)$/i;
+
 const FOR_A_TERM = /^(¤[\d.]+ ?(?:\/|per|a) ?(?:month|mo)) for (\d+ (?:months|years))\b/i;
 
 /** "¤2.49/mo for 24 months (¤59.76), ¤3.49/mo for 12 months, ¤4.99 month by month": a term after the other, and none an introduction. */
@@ -51,6 +54,7 @@ const CUTS: readonly Cut[] = [
   (plain) => (PRICE_AND_SHARE.exec(plain) ?? PRICE_AND_EACH.exec(plain))?.slice(1) ?? null,
   (plain) => PRICE_WITH_ALLOWANCE.exec(plain)?.slice(1) ?? null,
   (plain) => (A_MONTH_OR_A_YEAR.test(plain) ? plain.split(/ \| /) : null),
+  (plain) => PAID_AND_PRICE.exec(plain)?.slice(1) ?? null,
   termsIn,
   // The praise says nothing.
   (plain) => (plain.split(' ').length <= MOST_WORDS ? (NAME_AND_PRAISE.exec(plain)?.slice(1, 2) ?? null) : null),

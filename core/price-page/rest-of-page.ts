@@ -192,7 +192,12 @@ function readAddonsInARow(line: PlainLine, builder: ReadingBuilder): boolean {
   const addons = addonsInARow(line);
   // "Basic is ¤49, Plus ¤99" states the plans' own prices.
   if (addons.some(({ name }) => builder.names().some((plan) => wholeWords(plan, 'i').test(name)))) return false;
-  for (const { name, charge, pieces } of addons) {
+  for (const addon of addons) {
+    const { name, charge, pieces } = addon;
+    if (charge && isMoreOfPlans(addon)) {
+      for (const plan of builder.plans) builder.state(plan, { ...charge, beyond: true }, line.line);
+      continue;
+    }
     const added = builder.addon(capital(name), line.line);
     if (charge) builder.state(added, charge, line.line);
     builder.price(added, pieces);

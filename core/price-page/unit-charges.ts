@@ -53,6 +53,7 @@ function inUsualOrder(text: string): string {
   return (
     text
       .replace(/,? (?:and |with )?no (?:monthly|set-?up|extra|other) fees?$/u, '')
+      .replace(/^(?:each|every) (?=(?:additional|extra|further|more) \p{L})/u, '')
       .replace(/^(\p{L}+): (\d+) hours\b/u, '$2 hours of $1')
       .replace(/^(\p{L}[\p{L} -]{1,25}): (\d+)((?: (?:a|per) month)?(?: included)?),? then (?=¤)/u, '$2 $1$3, then ')
       .replace(/ (?:on|in|with) (?:every|all|each|any)(?: of the)?(?: paid)? plans?\b/, '')
@@ -117,7 +118,7 @@ function beyondAllowance(text: string): ChargeStatement | null {
 
 /** "Extra label ¤0.06", "Additional order: ¤0.3 each". */
 const EXTRA_ONE = new RegExp(
-  `^${EXTRA} (\\p{L}[\\p{L} -]{0,40}?):? ¤(\\d+(?:\\.\\d+)?)(?:(?: each| apiece)?$| (?:each|apiece) (?:on|for|with|in)\\b)`,
+  `^${EXTRA} (\\p{L}[\\p{L} -]{0,40}?)(?::| costs?| is| are)? ¤(\\d+(?:\\.\\d+)?)(?:(?: each| apiece)?$| (?:each|apiece) (?:on|for|with|in)\\b)`,
   'u',
 );
 
