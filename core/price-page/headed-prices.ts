@@ -47,7 +47,8 @@ const NAME_WITH_PRICE = /^(\p{Lu}[\p{L}\d+]*(?: \p{Lu}[\p{L}\d]*)?):? ((?:from )
 function withPricesApart(lines: readonly PlainLine[]): readonly PlainLine[] {
   for (const [start] of lines.entries()) {
     const heads = headsFrom(lines, start);
-    if (heads.length < 2 || !heads.some(({ price }) => price.plain.startsWith('¤'))) continue;
+    const areNamedApart = new Set(heads.map(({ name }) => name.text)).size === heads.length;
+    if (heads.length < 2 || !areNamedApart || !heads.some(({ price }) => price.plain.startsWith('¤'))) continue;
     const names = heads.map(({ name }) => name);
     const prices = heads.map(({ price }) => price);
     const apart = [...lines.slice(0, start), ...names, headingOver(prices), ...prices, ...lines.slice(start + heads.length)];

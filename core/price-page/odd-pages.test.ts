@@ -160,4 +160,69 @@ describe('odd pages', () => {
     expect(plans.map(({ name }) => name)).toEqual(['Solo', 'Duo']);
     expect(asked.map(({ options }) => options.map(({ label }) => label))).toEqual([['10', '12']]);
   });
+
+  const SHOP = 'Shop\n\nSmall\n$10 a month\n5 products\n\nLarge\n$20 a month\n50 products\n\n';
+  const prices = (text: string) =>
+    readPricePage(text).plans.map(({ facts }) =>
+      facts.flatMap(({ statement }) => (statement.kind === 'term' ? [statement.term.price] : [])),
+    );
+
+  it.each([
+    ['15 months free', [['10'], ['20']]],
+    ['12 months free', [['10'], ['20']]],
+    [
+      '11 months free',
+      [
+        ['10', '10'],
+        ['20', '20'],
+      ],
+    ],
+  ])('make no price of nothing or less out of a year with %s', (saved, expected) => {
+    expect(prices(`${SHOP}Pay yearly and get ${saved}`)).toEqual(expected);
+    if (expected[0]?.length === 1) expect(openLines(`${SHOP}Pay yearly and get ${saved}`)).toEqual([`Pay yearly and get ${saved}`]);
+  });
+
+  it('leave a seat open that costs less by the month, and ask which of two prices is paid', () => {
+    const page = (monthly: string) =>
+      `Video\n\nHost\n$15 per seat/month\nbilled yearly, or ${monthly} monthly\n60 videos\n\nSell\n$90 a month\n5 videos`;
+    expect(openLines(page('$5'))).toEqual(['$15 per seat/month', 'billed yearly, or $5 monthly']);
+    const [asked] = readPricePage(page('$25')).asked;
+    expect([asked?.question, asked?.plans]).toEqual(['Each seat costs less when a year is paid at once. How will you pay?', ['Host']]);
+    // Until it is answered nobody knows what the plan costs, and it is not free.
+    expect(prices(page('$25'))).toEqual([[], ['90']]);
+  });
+
+  it('read steps plan by plan only where they go up, and keep the plans’ own prices', () => {
+    const page = (counts: string) =>
+      `Mail\n\nLite\n€12/mo\n1,000 contacts\n\nPlus\n€24/mo\n1,000 contacts\n\nContacts: ${counts}\nLite: €22 / €39\nPlus: €39 / €65`;
+    const bands = readPricePage(page('2,500 / 5,000')).plans.map(({ facts }) =>
+      facts.flatMap(({ statement }) => (statement.kind === 'charge' && 'bands' in statement.charge ? statement.charge.bands : [])),
+    );
+    expect(bands.map((steps) => steps.map(({ upTo, flat }) => [upTo, flat]))).toEqual([
+      [
+        ['1000', '12'],
+        ['2500', '22'],
+        ['5000', '39'],
+      ],
+      [
+        ['1000', '24'],
+        ['2500', '39'],
+        ['5000', '65'],
+      ],
+    ]);
+    expect(prices(page('2,500 / 5,000'))).toEqual([[], []]);
+    expect(prices(page('5,000 / 2,500'))).toEqual([['12'], ['24']]);
+  });
+
+  it('ask which holds where an answer says that there is no fee, and a plan has stated one', () => {
+    const page = `${SHOP.replace('50 products', '50 products\n1% transaction fee')}Do you charge transaction fees?\nNo.`;
+    const { asked, plans } = readPricePage(page);
+    expect(asked.map(({ plans: names, options }) => [names, options.map(({ label }) => label)])).toEqual([
+      [['Large'], ['the fee', 'none']],
+    ]);
+    const fees = plans.map(({ facts }) =>
+      facts.flatMap(({ statement }) => (statement.kind === 'charge' && 'percent' in statement.charge ? [statement.charge.percent] : [])),
+    );
+    expect(fees).toEqual([['0'], []]);
+  });
 });

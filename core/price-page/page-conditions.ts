@@ -5,7 +5,7 @@ import type { PlainLine } from './plain-line';
 import { type Place, plansFor } from './plans-meant';
 import type { ReadingBuilder } from './reading-builder';
 import { wholeWords } from './whole-words';
-import { noFee } from './fees';
+import { readNoSalesFee } from './no-sales-fee';
 import { dayStatements, isPlainNo, isWithoutJoiningFee, taxStatedIn, type YearlySaving, yearlySavingIn } from './sale-conditions';
 
 /** "Is there a set-up fee?", "Do you charge for set-up?" */
@@ -70,8 +70,7 @@ export function readConditions(
   )
     for (const plan of plansFor(plain, place, builder, /\bthese plans\b/i.test(plain) ? 'priced' : 'every'))
       builder.state(plan, { kind: 'joining', label: 'Set-up', amount: '0' }, line);
-  if (ASKS_SALES_FEE.test(place.question) && isPlainNo(plain) && !isHedged(line, next))
-    for (const plan of builder.plans) builder.state(plan, noFee().statement, line);
+  if (ASKS_SALES_FEE.test(place.question) && isPlainNo(plain) && !isHedged(line, next)) readNoSalesFee(line, builder);
   const each = PER_EACH.exec(plain)?.[1];
   if (each !== undefined) page.perEach = countedThing(plural(each.toLowerCase()))?.quantity ?? page.perEach;
   const length = /^(\d+) months?$/i.exec(plain)?.[1];

@@ -63,6 +63,15 @@ export function dayStatements(plain: string, question: string): Statement[] {
   ];
 }
 
+function monthsIn(text: string, patterns: readonly RegExp[]): number | null {
+  const said = patterns.map((pattern) => pattern.exec(text)?.[1]).find((count) => count !== undefined);
+  return said === undefined ? null : (MONTHS_IN_WORDS[said] ?? Number(said));
+}
+
+function savingOf(monthsFree: number | null): YearlySaving | null {
+  return monthsFree !== null && monthsFree > 0 && monthsFree < A_YEAR ? { monthsFree } : null;
+}
+
 function daysIn(text: string, patterns: readonly RegExp[]): number | null {
   for (const pattern of patterns) {
     const [all, count = '1', unit = ''] = pattern.exec(text) ?? [];
@@ -117,36 +126,40 @@ export interface YearlySaving {
   readonly percent?: string;
 }
 
-/** Of twelve months, the words for how many are paid. */
-const MONTHS_PAID: Readonly<Record<string, number>> = { nine: 9, ten: 10, eleven: 11 };
+/** How many months, in digits or in words. */
+const MONTHS = String.raw`(\d+|one|two|three|nine|ten|eleven)`;
+const MONTHS_IN_WORDS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, nine: 9, ten: 10, eleven: 11 };
+const A_YEAR = 12;
 
-/** @example yearlySavingIn('Pay yearly – 2 months free') // { monthsFree: 2 } */
+/** "Save 2 months" alone: what else saves whole months? */
+const SAVED_ALONE = new RegExp(String.raw`^save ${MONTHS} months?[.!]?$`);
+const MONTHS_FREE: readonly RegExp[] = [
+  new RegExp(String.raw`\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget ${MONTHS} (?:months? |of them )?(?:for )?free\b`),
+  new RegExp(String.raw`\b${MONTHS} months? (?:for |are |is )?(?:free|on us|on the house)\b`),
+  new RegExp(String.raw`\b(?:get|saves?(?: you)?) ${MONTHS} months?\b`),
+];
+const MONTHS_PAID: readonly RegExp[] = [
+  new RegExp(
+    String.raw`\b(?:12 months|twelve months|a year|one year) (?:for (?:the price of )?|at the price of )${MONTHS}\b(?! (?:years|%))`,
+  ),
+  new RegExp(String.raw`\b(?:pay|costs?) (?:only |for |only for |just )?${MONTHS}(?: of(?: the)? (?:12|twelve))? months?\b`),
+];
+const LAST_MONTH_FREE = /\b(?:12th|twelfth|last) month (?:is |comes )?(?:for )?(?:free|on us|on the house)\b/;
+
+/**
+ * What a line says that paying by the year saves; a saving of no month, or of all of them, is none.
+ *
+ * @example yearlySavingIn('Pay yearly – 2 months free') // { monthsFree: 2 }
+ */
 export function yearlySavingIn(plain: string): YearlySaving | null {
   const text = plain.toLowerCase();
-  // What else saves whole months?
-  const alone = /^save (\d|one|two|three) months?[.!]?$/.exec(text)?.[1];
-  if (alone !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[alone] ?? Number(alone) };
+  if (SAVED_ALONE.test(text)) return savingOf(monthsIn(text, [SAVED_ALONE]));
   if (!/\b(year|yearly|annual|annually|12 months|twelve months)\b/.test(text)) return null;
-  const forTwelve =
-    /\b(?:12 months|twelve months|a year|yearly)\b.{0,20}\bget (\d|one|two|three) (?:months? |of them )?(?:for )?free\b/.exec(text)?.[1];
-  if (forTwelve !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[forTwelve] ?? Number(forTwelve) };
-  if (/\b(?:12th|twelfth|last) month (?:is |comes )?(?:for )?(?:free|on us|on the house)\b/.test(text)) return { monthsFree: 1 };
-  const priceOf =
-    /\b(?:12 months|twelve months|a year|one year) (?:for (?:the price of )?|at the price of )(\d+|nine|ten|eleven)\b(?! (?:years|%))/.exec(
-      text,
-    )?.[1];
-  const monthsPaid = priceOf === undefined ? 12 : (MONTHS_PAID[priceOf] ?? Number(priceOf));
-  if (monthsPaid < 12) return { monthsFree: 12 - monthsPaid };
-  const paid = /\b(?:pay|costs?) (?:only |for |only for |just )?(\d+|nine|ten|eleven)(?: of(?: the)? (?:12|twelve))? months?\b/.exec(
-    text,
-  )?.[1];
-  if (paid !== undefined && !(Number(paid) >= 12)) return { monthsFree: 12 - (MONTHS_PAID[paid] ?? Number(paid)) };
-  const months =
-    /\b(\d+|one|two|three) months? (?:for |are |is )?(?:free|on us|on the house)\b|\b(?:get|saves?(?: you)?) (\d+|one|two|three) months?\b/.exec(
-      text,
-    );
-  const count = months?.[1] ?? months?.[2];
-  if (count !== undefined) return { monthsFree: { one: 1, two: 2, three: 3 }[count] ?? Number(count) };
+  if (LAST_MONTH_FREE.test(text)) return savingOf(1);
+  const free = monthsIn(text, MONTHS_FREE.slice(0, 1));
+  const paid = free === null ? monthsIn(text, MONTHS_PAID) : null;
+  const months = free ?? (paid === null || paid >= A_YEAR ? monthsIn(text, MONTHS_FREE) : A_YEAR - paid);
+  if (months !== null) return savingOf(months);
   const percent =
     /\bsav(?:e|es|ing|ings)\b[^.%]{0,20}?(\d+(?:\.\d+)?)%|(?:^|[^\d.])[-−–] ?(\d+(?:\.\d+)?)%|(\d+(?:\.\d+)?)% (?:off|less|cheaper|discount)/.exec(
       text,

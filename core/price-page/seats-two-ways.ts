@@ -1,3 +1,4 @@
+import { decimal } from '../amount/decimal';
 import type { PlainLine } from './plain-line';
 import { isPriceOfSeats } from './price-pieces';
 import type { PlanBeingRead, ReadingBuilder } from './reading-builder';
@@ -23,6 +24,12 @@ export function askSeatsTwoWays(lines: readonly PlainLine[], plan: PlanBeingRead
   const yearly = unitChargeIn(own.plain);
   const byMonth = unitChargeIn(own.plain.replace(/¤\d+(?:\.\d+)?/, monthly));
   if (!yearly || !byMonth) return [];
+  // What a month costs is more, or it is not understood.
+  if (decimal(monthly.slice(1)).lte(/\d+(?:\.\d+)?/.exec(own.plain)?.[0] ?? 0)) {
+    builder.leaveOpen(own.line);
+    builder.leaveOpen(below.line);
+    return [own, below];
+  }
   const seat = OF_EACH.exec(own.plain)?.[1]?.toLowerCase() ?? 'seat';
   // Where everybody who uses it is paid for, nothing is paid for the plan itself; until it is answered its price is not known.
   const itself = { plan: plan.name, statement: { kind: 'term', term: { months: 1, price: '0' } } } as const;

@@ -20,7 +20,8 @@ export function findStepLists(lines: readonly PlainLine[], names: readonly strin
   return lines.flatMap((heading, at): LineGrid[] => {
     const [, counted = '', list = ''] = A_LIST.exec(heading.plain) ?? [];
     const counts = list.split(APART);
-    if (counts.length < LEAST_STEPS || !counts.every((count) => /^\d+$/.test(count)) || !isUsualQuantity(bareNoun(counted))) return [];
+    const areGrowing = counts.every((count, step) => /^\d+$/.test(count) && (step === 0 || Number(count) > Number(counts[step - 1])));
+    if (counts.length < LEAST_STEPS || !areGrowing || !isUsualQuantity(bareNoun(counted))) return [];
     const priced: Array<{ readonly name: string; readonly prices: readonly string[]; readonly line: number }> = [];
     for (const { plain, line } of lines.slice(at + 1)) {
       const [, said = '', told = ''] = A_LIST.exec(plain) ?? [];
