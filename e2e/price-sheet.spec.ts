@@ -130,6 +130,33 @@ test('a table is pasted: what it says stands beside its lines; its columns can b
   await expect(cell(page, 'Basic, ponies')).toHaveCount(0);
 });
 
+test('what was chosen about a page is there after a reload, counts when it is added, and is forgotten when the page is left', async ({
+  page,
+  demo,
+}) => {
+  const seats = readFileSync('core/price-page/pages/video-marigold.txt', 'utf8');
+  await newVendor(page, demo.address, '');
+  await pasteInto(page, 'What the page says', seats);
+  const read = page.getByRole('group', { name: 'What the page says' });
+  await read.getByLabel('by the month').check();
+  await read.getByLabel('Which dollar the page means').click();
+  await page.getByTitle('CAD').click();
+  await page.reload();
+  await expect(read.getByLabel('by the month')).toBeChecked();
+  await expect(read.getByTitle('CAD')).toBeVisible();
+  await read.getByRole('button', { name: 'Leave it' }).click();
+  await expect(read).toBeHidden();
+
+  await pasteInto(page, 'What the page says', seats);
+  await expect(read.getByLabel('leave it open')).toBeChecked();
+  await read.getByLabel('by the month').check();
+  await page.reload();
+  await expect(read.getByLabel('by the month')).toBeChecked();
+  await read.getByRole('button', { name: 'Add to the sheet' }).click();
+  await expect(page.getByLabel('Vendor')).toHaveValue('Marigold Video');
+  await expect(cell(page, 'Creator, staff')).toContainText('25');
+});
+
 test('a whole pricing page is pasted: each line says what became of it, a question is answered, and it is added in one step', async ({
   page,
   demo,
@@ -254,6 +281,12 @@ test('files: a saved page’s schema.org data, the JSON of a sheet, rubbish and 
   await expect(page).not.toHaveURL(before);
   await expect(page.locator('.sheet-list li').last().locator('a.active')).toBeVisible();
   await expect(page.locator('.sheet-list a', { hasText: 'Saltmarsh' })).toHaveCount(2);
+  // What is chosen before the new sheet is there would be read for the one before.
+  const added = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+  await expect(page.getByRole('main', { name: 'Price sheet' }).getByRole('link', { name: 'export' })).toHaveAttribute(
+    'href',
+    new RegExp(added),
+  );
 
   await file.setInputFiles({ name: 'rubbish.json', mimeType: 'application/json', buffer: Buffer.from('{"plans": [') });
   await expect(page.getByText('rubbish.json can’t be read.')).toBeVisible();

@@ -13,10 +13,13 @@ import { useKnownQuantities } from './known-quantities';
 import { NewFindings } from './new-findings';
 import { type LineState, lineStates, type ShownLine } from './page-lines';
 import { PagePreview } from './page-preview';
+import { usePageChoices } from './use-page-choices';
 import { pageIntake as texts } from './words/page-intake';
 
 interface PageIntakeProps {
   name: string;
+  /** Under which key its choices are kept for a reload. */
+  keptAs: string;
   reading: PageReading;
   sheet: PriceSheet;
   today: string;
@@ -28,17 +31,16 @@ interface PageIntakeProps {
 }
 
 /** What a pricing page says beside its own lines: what became of each, a few questions, and the sheet it would make. */
-export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, onByHand }: PageIntakeProps) {
+export function PageIntake({ name, keptAs, reading, sheet, today, onTakeOver, onDone, onByHand }: PageIntakeProps) {
   const known = useKnownQuantities();
-  const [answers, setAnswers] = useState<ReadingAnswers>({});
-  const [differing, setDiffering] = useState<Differing>('take');
-  const [currency, setCurrency] = useState(reading.currency ?? (reading.sign === '$' ? 'USD' : usualCurrency(sheet)));
+  const [choices, choose, forgetChoices] = usePageChoices(keptAs, reading);
+  const { answers, differing, comparesIn } = choices;
+  const currency = choices.currency ?? reading.currency ?? (reading.sign === '$' ? 'USD' : usualCurrency(sheet));
   const [place, setPlace] = useState<string | null>(null);
   const lines = useRef<HTMLOListElement>(null);
   const { decision, sheets } = useWorkbench().state.workbench;
   // While nothing else has a price, there is no rate to be found: all can be compared in the page's own currency.
   const isFirst = currency !== decision.currency && !sheets.some((used) => used.sheet !== sheet && hasPrices(used.sheet));
-  const [comparesIn, setComparesIn] = useState(true);
   const priced = useMemo(() => ({ ...reading, currency }), [reading, currency]);
   // Ids of the preview are never used; the sheet gets its own when it is taken over.
   const preview = useMemo(
@@ -46,12 +48,16 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
     [sheet, priced, answers, differing, known],
   );
   const shown = useMemo(() => lineStates(reading, preview.linesAt), [reading, preview]);
+  const leave = () => {
+    forgetChoices();
+    onDone();
+  };
   const take = () => {
     onTakeOver(
       (one) => applyReading(one, priced, answers, differing, { known, newId }).sheet,
       isFirst && comparesIn ? currency : undefined,
     );
-    onDone();
+    leave();
   };
   const showLines = (at: string) => {
     setPlace(at);
@@ -65,16 +71,20 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
           label={reading.sign === '$' ? texts.whichDollarThePage : texts.theCurrencyOfItsPrices}
           value={currency}
           options={CURRENCY_OPTIONS}
-          onChange={setCurrency}
+          onChange={(chosen) => choose({ currency: chosen })}
         />
       )}
       {isFirst && (
-        <Checkbox checked={comparesIn} onChange={({ target }) => setComparesIn(target.checked)}>
+        <Checkbox checked={comparesIn} onChange={({ target }) => choose({ comparesIn: target.checked })}>
           {texts.compareEverythingInFromNow(currency, decision.currency)}
         </Checkbox>
       )}
-      <Questions reading={reading} answers={answers} onAnswer={(index, option) => setAnswers(withAnswer(answers, index, option))} />
-      <DifferingFigures preview={preview} differing={differing} onChange={setDiffering} />
+      <Questions
+        reading={reading}
+        answers={answers}
+        onAnswer={(index, option) => choose({ answers: withAnswer(answers, index, option) })}
+      />
+      <DifferingFigures preview={preview} differing={differing} onChange={(chosen) => choose({ differing: chosen })} />
       {preview.problems.map((problem) => (
         <p key={problem} className="field-problem" role="alert">
           {problem}
@@ -84,7 +94,7 @@ export function PageIntake({ name, reading, sheet, today, onTakeOver, onDone, on
         <Button type="primary" size="small" onClick={take}>
           {texts.addToTheSheet}
         </Button>
-        <Button type="text" size="small" onClick={onDone}>
+        <Button type="text" size="small" onClick={leave}>
           {texts.leaveIt}
         </Button>
         {onByHand && (

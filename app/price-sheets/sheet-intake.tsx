@@ -65,7 +65,16 @@ export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakePro
         {intake.isReading && <p className="quiet">{words.reading(name)}</p>}
         {intake.waiting > 0 && <p className="quiet">{words.afterThisOne(counted(intake.waiting, words.morePage))}</p>}
         {name !== null && source && (
-          <Read key={intake.key} name={name} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={intake.done} />
+          <Read
+            key={intake.key}
+            name={name}
+            keptAs={intake.keptAs}
+            source={source}
+            sheet={sheet}
+            today={today}
+            onTakeOver={onTakeOver}
+            onDone={intake.done}
+          />
         )}
       </div>
     </section>
@@ -74,6 +83,8 @@ export function SheetIntake({ sheet, today, intake, onTakeOver }: SheetIntakePro
 
 interface ReadProps {
   name: string;
+  /** Under which key what is chosen about it is kept for a reload. */
+  keptAs: string;
   source: SheetSource;
   sheet: PriceSheet;
   today: string;
@@ -81,7 +92,7 @@ interface ReadProps {
   onDone(): void;
 }
 
-function Read({ name, source, sheet, today, onTakeOver, onDone }: ReadProps) {
+function Read({ name, keptAs, source, sheet, today, onTakeOver, onDone }: ReadProps) {
   switch (source.kind) {
     case 'refused':
       return (
@@ -111,7 +122,7 @@ function Read({ name, source, sheet, today, onTakeOver, onDone }: ReadProps) {
         />
       );
     case 'page':
-      return <WholePage name={name} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={onDone} />;
+      return <WholePage name={name} keptAs={keptAs} source={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={onDone} />;
     case 'table':
       return <PastedTable table={source} sheet={sheet} today={today} onTakeOver={onTakeOver} onDone={onDone} />;
   }
@@ -163,14 +174,14 @@ function WholeSheet({ name, read, today, onDone }: { name: string; read: PriceSh
 }
 
 /** A page, with its columns named by hand where somebody wants that. */
-function WholePage({ name, source, ...rest }: Omit<ReadProps, 'source'> & { source: Extract<SheetSource, { kind: 'page' }> }) {
+function WholePage({ name, keptAs, source, ...rest }: Omit<ReadProps, 'source'> & { source: Extract<SheetSource, { kind: 'page' }> }) {
   const [isByHand, setIsByHand] = useState(false);
   const { reading, table } = source;
   if (isByHand && table) return <PastedTable table={table} {...rest} />;
-  return <PageIntake name={name} reading={reading} onByHand={table ? () => setIsByHand(true) : null} {...rest} />;
+  return <PageIntake name={name} keptAs={keptAs} reading={reading} onByHand={table ? () => setIsByHand(true) : null} {...rest} />;
 }
 
-function PastedTable({ table: source, ...rest }: Omit<ReadProps, 'name' | 'source'> & { table: ReadTable }) {
+function PastedTable({ table: source, ...rest }: Omit<ReadProps, 'name' | 'keptAs' | 'source'> & { table: ReadTable }) {
   const known = useKnownQuantities();
   const { table, rowsLeftOut, columnsLeftOut } = source;
   const suggested = useMemo(() => suggestMapping(table, known), [table, known]);

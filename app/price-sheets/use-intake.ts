@@ -26,6 +26,8 @@ export interface Intake {
   readonly waiting: number;
   /** Changes with every text. */
   readonly key: number;
+  /** Under which key what is chosen about the first is kept for a reload. */
+  readonly keptAs: string;
   read(text: string, name: string): void;
   /** Goes on to the next. */
   done(): void;
@@ -72,6 +74,7 @@ export function useIntake(sheetId: string): Intake {
   return {
     name: first?.name ?? null,
     key: first?.key ?? 0,
+    keptAs: `chosen.${sheetId}`,
     isReading,
     source: first !== undefined && !isReading ? (fetcher.data ?? null) : null,
     waiting: Math.max(0, queue.length - 1),
